@@ -1,0 +1,45 @@
+import { fileURLToPath } from 'node:url'
+
+const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-06-01',
+  // Everything stands behind a sign-in and must work when the network drops, so the page is built in the browser.
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', '@element-plus/nuxt'],
+  elementPlus: { importStyle: 'css', icon: false },
+  components: [{ path: '~/components', pathPrefix: false }],
+  css: [
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css',
+    '@fontsource-variable/atkinson-hyperlegible-mono/index.css',
+    '~/assets/tokens.css',
+    '~/assets/element.css',
+    '~/assets/base.css',
+    '~/assets/print.css',
+  ],
+  alias: { '#core': folder('./core'), '#schemas': folder('./schemas') },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Nakshi',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'color-scheme', content: 'light dark' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  spaLoadingTemplate: 'spa-loading.html',
+  typescript: { strict: true },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    routeRules: {
+      '/**': {
+        headers: {
+          'content-security-policy': "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; script-src 'self' 'unsafe-inline'; font-src 'self'; connect-src 'self'; frame-ancestors 'none'",
+          'x-content-type-options': 'nosniff',
+          'referrer-policy': 'same-origin',
+        },
+      },
+    },
+  },
+})

@@ -1,0 +1,9 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
+
+export default defineConfig({
+  resolve: { alias: { '#core': folder('./core'), '#schemas': folder('./schemas') } },
+  test: { include: ['test/{core,reference,api}/**/*.test.ts'], testTimeout: 20_000 },
+})
