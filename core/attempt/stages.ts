@@ -1,0 +1,30 @@
+/** Where an apprentice's attempt stands. Each stage names what is being worked on or waited for. */
+export const STAGES = ['design', 'dead', 'permission', 'live', 'handedIn', 'decided', 'released'] as const
+export type Stage = (typeof STAGES)[number]
+
+export type Act = 'handInDesign' | 'askPermission' | 'permit' | 'refuse' | 'handIn' | 'decide' | 'release'
+
+const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; readonly to: Stage }>> = {
+  handInDesign: { from: ['design'], to: 'dead' },
+  askPermission: { from: ['dead'], to: 'permission' },
+  permit: { from: ['permission'], to: 'live' },
+  // A refusal sends the sheet back so that what is wrong can be put right.
+  refuse: { from: ['permission'], to: 'dead' },
+  handIn: { from: ['live'], to: 'handedIn' },
+  // Deciding again before release replaces the earlier decision without removing it.
+  decide: { from: ['handedIn', 'decided'], to: 'decided' },
+  release: { from: ['decided'], to: 'released' },
+}
+
+/** The stage after an act, or undefined when the act has no place here. */
+export function after(stage: Stage, act: Act): Stage | undefined {
+  const transition = TRANSITIONS[act]
+  return transition.from.includes(stage) ? transition.to : undefined
+}
+
+/** Boxes that may be written at a stage; everything else is locked. */
+export function writable(stage: Stage): 'design' | 'dead' | 'live' | 'nothing' {
+  return stage === 'design' || stage === 'dead' || stage === 'live' ? stage : 'nothing'
+}
+
+export const isBefore = (stage: Stage, other: Stage): boolean => STAGES.indexOf(stage) < STAGES.indexOf(other)

@@ -1,0 +1,26 @@
+import type { Step } from '../design/step'
+
+/** Accepted relative departure of a calculated answer: rounding between steps, no more. */
+export const CALCULATED_TOLERANCE = 0.02
+/** A value read from a table is copied, so it must match. */
+export const LOOKED_UP_TOLERANCE = 0.005
+/** A slip is named only when it explains the answer this well. */
+export const SLIP_TOLERANCE = 0.015
+/** A hard-rounded answer (9 A for 8.7 A) is taken up to this departure. */
+export const ROUNDING_TOLERANCE = 0.05
+
+export interface TypedNumber {
+  readonly value: number
+  readonly significant: number
+}
+
+export const isNear = (a: number, b: number, relative: number): boolean => Math.abs(a - b) <= relative * Math.max(Math.abs(a), Math.abs(b))
+
+/** Does the typed answer agree with the expected value, given how the step's value comes about? */
+export function agrees(step: Step, typed: TypedNumber, expected: number): boolean {
+  if (step.kind === 'chosen') return isNear(typed.value, expected, 1e-6)
+  if (step.kind === 'looked-up') return isNear(typed.value, expected, LOOKED_UP_TOLERANCE)
+  if (isNear(typed.value, expected, CALCULATED_TOLERANCE)) return true
+  const rounded = Number(expected.toPrecision(Math.max(1, typed.significant)))
+  return isNear(typed.value, rounded, 1e-6) && isNear(typed.value, expected, ROUNDING_TOLERANCE)
+}

@@ -1,0 +1,27 @@
+import { QUANTITIES, type Quantity, type QuantityKey } from './quantity'
+
+const MOST_DECIMALS = 5
+
+/** An SI value in its display unit, without the unit: enough digits to be useful, none that are invented. */
+export function formatNumber(value: number, key: QuantityKey): string {
+  const quantity: Quantity = QUANTITIES[key]
+  const shown = value * quantity.scale
+  if (shown === 0) return '0'
+  if (key === 'area' || key === 'rating') return String(Number(shown.toFixed(2)))
+  // Small values keep two significant digits, large ones drop the tail beyond four.
+  const magnitude = Math.floor(Math.log10(Math.abs(shown)))
+  const decimals = magnitude < 0 ? Math.max(quantity.decimals, 1 - magnitude) : Math.min(quantity.decimals, Math.max(0, 3 - magnitude))
+  return shown.toFixed(Math.min(decimals, MOST_DECIMALS))
+}
+
+/** An SI value with its display unit, as in `0.47 Ω`. */
+export function formatQuantity(value: number, key: QuantityKey): string {
+  const unit = QUANTITIES[key].unit
+  return unit ? `${formatNumber(value, key)} ${unit}` : formatNumber(value, key)
+}
+
+/** Round half up at `decimals`, immune to the binary tail that turns 2.185 into 2.18. */
+export function roundTo(value: number, decimals: number): number {
+  const factor = 10 ** decimals
+  return Math.round(value * factor + 1e-9) / factor
+}
