@@ -1,0 +1,32 @@
+import { parse } from 'csv-parse/sync'
+import { stringify } from 'csv-stringify/sync'
+
+/** A table read from CSV by its heading (lower-cased), with each row's line in the file; RFC 4180, comma or semicolon. */
+export interface CsvTable {
+  readonly heading: readonly string[]
+  readonly rows: readonly { readonly line: number; readonly cells: Readonly<Record<string, string>> }[]
+}
+
+// A spreadsheet would run such a cell as a formula; it is written with a quote in front and read back without it.
+const FORMULA = /^[=+\-@\t\r]/
+const QUOTED_FORMULA = /^'[=+\-@\t\r]/
+
+/** Reads CSV text. Throws when a quotation mark stays open or a row is longer than the heading. */
+export function readCsv(text: string): CsvTable {
+  const firstLine = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'))
+  const delimiter = firstLine.includes(';') && !firstLine.includes(',') ? ';' : ','
+  const records = parse(text, { bom: true, delimiter, info: true, relaxColumnCountLess: true, skipEmptyLines: true, columns: false }) as unknown as
+    { record: string[]; info: { lines: number } }[]
+  const heading = (records[0]?.record ?? []).map((cell) => cell.trim().toLowerCase())
+  const rows = records.slice(1).map(({ record, info }) => ({
+    line: info.lines,
+    cells: Object.fromEntries(heading.map((name, i) => [name, (record[i] ?? '').replace(QUOTED_FORMULA, (m) => m.slice(1))])),
+  }))
+  return { heading, rows }
+}
+
+/** Writes rows under a heading; UTF-8 with CRLF as RFC 4180 has it. */
+export function writeCsv(heading: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
+  const safe = (cell: string | number) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)
+  return stringify([heading, ...rows.map((row) => row.map(safe))], { record_delimiter: 'windows' })
+}
