@@ -1,0 +1,5 @@
+import { PermissionRequest } from '#schemas/requests'
+import { api, idOf } from '~~/server/http/api'
+import { decidePermission } from '~~/server/services/work'
+
+export default api(PermissionRequest, ({ context, actor, event, body }) => decidePermission(context, actor, idOf(event), body.granted, body.reason))

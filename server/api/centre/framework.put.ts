@@ -1,0 +1,5 @@
+import { FrameworkSchema } from '#schemas/framework'
+import { api } from '~~/server/http/api'
+import { loadFramework } from '~~/server/services/centre'
+
+export default api(FrameworkSchema, ({ context, actor, body }) => loadFramework(context, actor, body))

@@ -1,0 +1,4 @@
+import { api } from '~~/server/http/api'
+import { listExercises } from '~~/server/services/exercises'
+
+export default api(undefined, ({ context, actor }) => listExercises(context, actor))

@@ -1,0 +1,4 @@
+import { api } from '~~/server/http/api'
+import { markingPile } from '~~/server/services/marking'
+
+export default api(undefined, ({ context, actor }) => markingPile(context, actor))

@@ -1,0 +1,82 @@
+import type { Database } from 'better-sqlite3'
+import type { Stage } from '#core/attempt/stages'
+import type { Task } from '#core/exercise/task'
+import type { Answers } from '#core/marking/answer'
+import type { Readings } from '#core/results/readings'
+import type { StageEvent } from '#schemas/views'
+
+export interface Attempt {
+  readonly id: number
+  readonly exerciseId: number
+  readonly personId: number
+  readonly personNumber: string
+  readonly personName: string
+  readonly cohort: string
+  readonly variantIndex: number
+  readonly bay: number
+  readonly task: Task
+  readonly stage: Stage
+  readonly answers: Answers
+  readonly readings: Readings
+  readonly version: number
+  readonly savedAt: string | null
+}
+
+interface Row {
+  id: number
+  exercise_id: number
+  person_id: number
+  number: string
+  name: string
+  cohort: string
+  variant_index: number
+  bay: number
+  task: string
+  stage: Stage
+  answers: string
+  readings: string
+  version: number
+  saved_at: string | null
+}
+
+const SELECT = 'SELECT a.*, p.number, p.name, p.cohort FROM attempt a JOIN person p ON p.id = a.person_id'
+
+const toAttempt = (row: Row): Attempt => ({
+  id: row.id, exerciseId: row.exercise_id, personId: row.person_id, personNumber: row.number, personName: row.name, cohort: row.cohort,
+  variantIndex: row.variant_index, bay: row.bay, task: JSON.parse(row.task), stage: row.stage, answers: JSON.parse(row.answers),
+  readings: JSON.parse(row.readings), version: row.version, savedAt: row.saved_at,
+})
+
+export function createAttemptsRepo(db: Database) {
+  const byId = db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`)
+  const all = db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`)
+  const byPerson = db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`)
+  const byExercise = db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`)
+  const insert = db.prepare(
+    "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
+  )
+  const saveWork = db.prepare('UPDATE attempt SET answers = ?, readings = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
+  const setStage = db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?')
+  const addEvent = db.prepare('INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)')
+  const events = db.prepare<[number], StageEvent>(
+    'SELECT s.act, p.name AS by, s.at, s.note FROM stage_event s JOIN person p ON p.id = s.by_id WHERE s.attempt_id = ? ORDER BY s.id',
+  )
+
+  return {
+    byId: (id: number) => {
+      const row = byId.get(id)
+      return row && toAttempt(row)
+    },
+    all: () => all.all().map(toAttempt),
+    byPerson: (personId: number) => byPerson.all(personId).map(toAttempt),
+    byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(toAttempt),
+    insert: (exerciseId: number, personId: number, index: number, bay: number, task: Task): number =>
+      Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(task)).lastInsertRowid),
+    /** False when another device saved in between. */
+    saveWork: (id: number, version: number, answers: Answers, readings: Readings, now: string): boolean =>
+      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), now, id, version).changes === 1,
+    setStage: (id: number, stage: Stage) => void setStage.run(stage, id),
+    addEvent: (id: number, act: string, by: number, at: string, note: string) => void addEvent.run(id, act, by, at, note),
+    events: (id: number) => events.all(id),
+  }
+}

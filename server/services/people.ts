@@ -1,0 +1,73 @@
+import { fold, previewRoster, type RosterPreview } from '#core/roster/roster'
+import { readCsv, type CsvTable } from '#schemas/csv'
+import type { SignInSlip } from '#schemas/views'
+import type { Person } from '../repos/people'
+import { allow, found } from './access'
+import type { Context } from './context'
+import { hashPassword, oneTimePassword } from './passwords'
+import { Problem } from './problem'
+
+const HEADING_NAMES = { number: 'number', name: 'name', group: 'cohort', role: 'role' } as const
+const REQUIRED = ['number', 'name', 'group']
+
+export function listPeople({ repos }: Context, actor: Person): Person[] {
+  allow(actor, 'people.see')
+  return repos.people.all().map(({ passwordHash: _hash, sessionEpoch: _epoch, ...person }) => person)
+}
+
+/** What the file would bring, without bringing it. */
+export function previewRosterFile({ repos }: Context, actor: Person, file: Uint8Array): RosterPreview {
+  allow(actor, 'people.change')
+  const table = readTable(file)
+  const existing = new Set(repos.people.all().map((person) => fold(person.number)))
+  const rows = table.rows.map(({ line, cells }) => {
+    const row = { line, number: '', name: '', role: '', cohort: '' }
+    for (const [heading, field] of Object.entries(HEADING_NAMES)) row[field] = cells[heading] ?? ''
+    return row
+  })
+  if (rows.length === 0) throw new Problem('rosterEmpty')
+  return previewRoster(rows, existing)
+}
+
+/** Imports the whole file or nothing. */
+export async function importRoster(context: Context, actor: Person, file: Uint8Array): Promise<SignInSlip[]> {
+  const preview = previewRosterFile(context, actor, file)
+  if (preview.bad.length > 0) throw new Problem('rosterHasBadRows', { extra: { preview } })
+  const slips = await Promise.all(preview.good.map(async (person) => {
+    const password = oneTimePassword()
+    return { person, password, hash: await hashPassword(password) }
+  }))
+  const { repos, now } = context
+  repos.transaction(() => {
+    for (const { person, hash } of slips) repos.people.insert(person, hash, true, now)
+    repos.audit.add(now, actor.id, 'rosterImported', `${slips.length} people`)
+  })
+  return slips.map(({ person, password }) => ({ number: person.number, name: person.name, cohort: person.cohort, password }))
+}
+
+/** A new one-time password for somebody who has lost theirs; ends their sessions. */
+export async function resetPassword({ repos, now }: Context, actor: Person, personId: number): Promise<SignInSlip> {
+  allow(actor, 'people.change')
+  const person = found(repos.people.byId(personId))
+  const password = oneTimePassword()
+  repos.people.setPassword(person.id, await hashPassword(password), true)
+  repos.audit.add(now, actor.id, 'passwordReset', `person ${person.id}`)
+  return { number: person.number, name: person.name, cohort: person.cohort, password }
+}
+
+function readTable(file: Uint8Array): CsvTable {
+  let text: string
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(file)
+  } catch {
+    throw new Problem('rosterEncoding')
+  }
+  let table: CsvTable
+  try {
+    table = readCsv(text)
+  } catch {
+    throw new Problem('rosterNotCsv')
+  }
+  if (REQUIRED.some((name) => !table.heading.includes(name))) throw new Problem('rosterHeading')
+  return table
+}
