@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { Moon, Sun } from '@lucide/vue'
+import type { Role } from '#core/roster/roster'
+
+const session = useSession()
+const { callOnce } = useApi()
+const { isDark, toggle } = useTheme()
+
+interface Place { readonly to: string; readonly name: string; readonly roles: readonly Role[] }
+const PLACES: readonly Place[] = [
+  { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
+  { to: '/exercises', name: 'Exercises', roles: ['instructor', 'assessor', 'administrator', 'technician'] },
+  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor'] },
+  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator'] },
+  { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
+  { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
+  { to: '/record', name: 'My record', roles: ['apprentice'] },
+]
+const route = useRoute()
+const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
+const places = computed(() => PLACES.filter((place) => session.person && place.roles.includes(session.person.role)))
+
+async function signOut() {
+  try {
+    await callOnce('DELETE', 'session', undefined)
+    location.assign('/')
+  } catch (error) {
+    showProblem(error)
+  }
+}
+</script>
+
+<template>
+  <header class="app-head">
+    <NuxtLink class="mark" to="/"><NakshiMark /> Nakshi</NuxtLink>
+    <nav aria-label="Main">
+      <NuxtLink v-for="place in places" :key="place.to" :to="place.to" :class="{ here: isHere(place.to) }" :aria-current="isHere(place.to) ? 'page' : undefined">{{ place.name }}</NuxtLink>
+    </nav>
+    <div class="who">
+      <span class="name">{{ session.person?.name }} · {{ session.person?.role }}</span>
+      <button type="button" class="plain-button icon" :aria-label="isDark ? 'Day cloth' : 'Evening cloth'" :title="isDark ? 'Day cloth' : 'Evening cloth'" @click="toggle">
+        <component :is="isDark ? Sun : Moon" :size="19" />
+      </button>
+      <NuxtLink class="plain-button" to="/password">Password</NuxtLink>
+      <button type="button" class="plain-button" @click="signOut">Sign out</button>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.app-head { min-height: 60px; display: flex; align-items: center; gap: 30px; padding: 0 24px 4px; background: var(--head); color: var(--head-text); position: relative; flex-wrap: wrap; }
+.app-head::after { content: ''; position: absolute; left: 0; right: 0; bottom: 5px; border-bottom: 2px dashed var(--head-stitch); opacity: 0.75; }
+.mark { font-weight: 750; font-size: 20px; display: flex; gap: 10px; align-items: center; color: inherit; text-decoration: none; }
+nav { display: flex; gap: 4px; font-size: 15.5px; align-self: stretch; flex-wrap: wrap; }
+nav a { color: inherit; text-decoration: none; display: flex; align-items: center; padding: 0 11px; border-bottom: 4px solid transparent; border-top: 4px solid transparent; z-index: 1; min-height: 48px; }
+nav a:hover { text-decoration: underline; }
+nav a.here { border-bottom-color: #e0a93b; font-weight: 680; }
+.who { margin-left: auto; display: flex; align-items: center; gap: 6px; font-size: 14px; }
+.name { margin-right: 8px; }
+.plain-button { all: unset; cursor: pointer; color: inherit; font-size: 14px; padding: 0 10px; min-height: 44px; display: inline-flex; align-items: center; border-radius: var(--ease); z-index: 1; }
+.plain-button:hover { text-decoration: underline; }
+:focus-visible { outline: 2.5px solid #e0a93b !important; outline-offset: -3px; }
+</style>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { findingSentence } from '#core/texts/findings'
+import { READING_TEXT } from '#core/texts/steps'
+import type { FloorPatch } from '#schemas/views'
+import { expectedWords, readingWords } from '~/texts/marks'
+
+const props = defineProps<{ patch: FloorPatch; now: string }>()
+const emit = defineEmits<{ permit: []; refuse: [] }>()
+
+const marks = computed(() => props.patch.request!.marks)
+const gate = computed(() => props.patch.request!.gate)
+const continuity = computed(() => marks.value.find((mark) => mark.reading === 'r1r2')!)
+const findings = computed(() => marks.value.flatMap((mark) => mark.findings.filter((f) => f.seriousness !== 'note').map((finding) => ({ name: READING_TEXT[mark.reading].name, finding }))))
+const lowest = computed(() => {
+  const insulation = marks.value.filter((mark) => mark.reading.startsWith('ir') && mark.value !== undefined)
+  return insulation.length ? readingWords(insulation.reduce((a, b) => (b.value! < a.value! ? b : a))) : '–'
+})
+const polarity = computed(() => marks.value.find((mark) => mark.reading === 'polarity')!.typed || '–')
+</script>
+
+<template>
+  <article class="stitched request" :class="gate.open ? 'waiting' : 'stop'" :data-testid="`request-${patch.bay}`">
+    <div class="row spread">
+      <h3>Bay {{ patch.bay }} · {{ patch.name }}</h3>
+      <span class="tag waiting">{{ minutesBetween(patch.lastAct!.at, now) }}</span>
+    </div>
+    <dl>
+      <div><dt>R1 + R2, far point</dt><dd class="mono">{{ readingWords(continuity) }}</dd></div>
+      <div><dt>Lowest insulation</dt><dd class="mono">{{ lowest }}</dd></div>
+      <div><dt>Polarity</dt><dd class="mono">{{ polarity }}</dd></div>
+    </dl>
+    <BandGauge
+      wide :value="continuity.value" :low="continuity.expected.low" :high="continuity.expected.high" :limit="continuity.expected.limit?.value"
+      limit-kind="maximum" :verdict="continuity.verdict" :label="expectedWords(continuity)"
+    />
+    <p class="small soft">expected {{ expectedWords(continuity) }}</p>
+    <p v-for="{ name, finding } in findings" :key="name + finding.code" class="finding"><b>{{ name }}:</b> {{ findingSentence(finding) }}</p>
+    <p v-if="!gate.open" class="finding"><b>Cannot be permitted:</b> {{ gate.missing.length ? 'the dead tests are not complete.' : 'a dead test is past its limit.' }}</p>
+    <div class="row acts">
+      <el-button v-if="gate.open" type="primary" @click="emit('permit')">Permit to energise</el-button>
+      <el-button @click="emit('refuse')">Not yet…</el-button>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.request { background: var(--raised); display: flex; flex-direction: column; gap: 6px; }
+h3 { font-size: 17px; }
+dl { margin: 0; }
+dl > div { display: flex; justify-content: space-between; padding: 1px 0; }
+dt { font-size: 15px; }
+dd { margin: 0; font-size: 15.5px; font-weight: 640; }
+.finding { color: var(--madder-text); font-size: 14.5px; line-height: 1.35; }
+.acts { margin-top: 4px; }
+.acts :deep(.el-button) { flex: 1; min-height: 48px; font-size: 16px; }
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Override } from '#core/marking/proposal'
+import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ReadingMark } from '#core/results/judge'
+import { readingKind } from '#core/results/readings'
+import { findingSentence } from '#core/texts/findings'
+import { READING_TEXT } from '#core/texts/steps'
+import { QUANTITIES } from '#core/units/quantity'
+import { VERDICT_WORDS, expectedWords, overrideOf, readingWords } from '~/texts/marks'
+
+const props = defineProps<{ marks: readonly ReadingMark[]; overrides: readonly Override[]; selected?: string; mine?: boolean }>()
+const emit = defineEmits<{ pick: [item: EvidenceKey] }>()
+
+const rows = computed(() => props.marks.map((mark) => {
+  const key: EvidenceKey = `reading.${mark.reading}`
+  const own = overrideOf(key, props.overrides)
+  const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
+  const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
+  return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
+}))
+const scaled = (value: number | undefined, scale: number) => (value === undefined ? undefined : value * scale)
+</script>
+
+<template>
+  <section aria-label="Readings">
+    <div class="line reading head">
+      <span /><span>Reading</span><span>{{ mine ? 'Yours' : 'Theirs' }}</span><span>Expected at this bay, and limit</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span><span>Because</span>
+    </div>
+    <div
+      v-for="{ mark, key, own, scale, isCritical, verdict } in rows" :key="key" class="line reading" :class="{ selected: selected === key }" :data-item="key" :data-verdict="verdict"
+      @click="emit('pick', key)"
+    >
+      <VerdictEdge :verdict="verdict" />
+      <span class="name">{{ READING_TEXT[mark.reading].name }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span>
+      <span class="theirs mono">{{ readingWords(mark) }}</span>
+      <span>
+        <BandGauge
+          v-if="mark.reading !== 'polarity'" :value="scaled(mark.value, scale)" :over="mark.over" :low="scaled(mark.expected.low, scale)" :high="scaled(mark.expected.high, scale)"
+          :limit="scaled(mark.expected.limit?.value, scale)" :limit-kind="mark.expected.limit?.kind" :verdict="mark.verdict" :label="`${readingWords(mark)}; expected ${expectedWords(mark)}`"
+        />
+        <span class="small soft">{{ expectedWords(mark) }}</span>
+      </span>
+      <span><span class="tag" :class="verdict">{{ isCritical ? 'critical' : VERDICT_WORDS[verdict] }}</span></span>
+      <span class="why">
+        <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
+        <template v-else>{{ mark.findings.map(findingSentence).join(' ') }}</template>
+        <span v-if="selected === key" class="more">{{ mark.expected.working }} · {{ mark.source }}</span>
+      </span>
+    </div>
+  </section>
+</template>
+
+<style scoped src="./marked.css"></style>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import type { PublicTask } from '#core/exercise/task'
+import { taskFacts } from '~/texts/task-facts'
+
+const props = defineProps<{ task: PublicTask }>()
+const facts = computed(() => taskFacts(props.task))
+</script>
+
+<template>
+  <dl class="facts">
+    <div v-for="fact in facts" :key="fact.name">
+      <dt>{{ fact.name }} <span v-if="fact.symbol" class="sym">{{ fact.symbol }}</span></dt>
+      <dd>{{ fact.value }}</dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+.facts { margin: 0; display: flex; flex-direction: column; }
+.facts > div { display: flex; justify-content: space-between; gap: 14px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--hem); }
+dt { color: var(--soft); font-size: 14.5px; }
+dd { margin: 0; font-weight: 660; text-align: right; }
+</style>

@@ -1,0 +1,85 @@
+import type { ProblemCode } from '#core/texts/problems'
+
+/** A refusal of the server, in words a person can act on. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: ProblemCode | 'offline',
+    title: string,
+    readonly fields: readonly { field: string; message: string }[] = [],
+    readonly extra: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(title)
+  }
+}
+
+const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
+
+async function send<T>(method: string, path: string, body: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    })
+  } catch {
+    throw new ApiProblem(0, 'offline', OFFLINE)
+  }
+  const answer = await response.json().catch(() => null)
+  if (response.ok) return answer as T
+  const { title, code, fields, status: _status, type: _type, ...extra } = answer ?? {}
+  throw new ApiProblem(response.status, code ?? 'unexpected', title ?? 'The server gave no reason. Try again in a moment.', fields, extra)
+}
+
+/** Calls the server. A session that has ended asks for a sign-in on top of the page and then goes on with the same call. */
+export function useApi() {
+  const session = useSession()
+
+  async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+    try {
+      return await send<T>(method, path, body)
+    } catch (error) {
+      if (!(error instanceof ApiProblem) || error.code !== 'signInNeeded') throw error
+      await session.untilSignedIn()
+      return send<T>(method, path, body)
+    }
+  }
+
+  return { call, callOnce: send }
+}
+
+/** Shows a problem as a message; returns it so that a form can mark its fields. */
+export function showProblem(error: unknown): ApiProblem {
+  const problem = error instanceof ApiProblem ? error : new ApiProblem(0, 'unexpected', String(error))
+  const details = problem.fields.map(({ field, message }) => `${field} ${message}`).join(' ')
+  ElMessage({ type: 'error', message: [problem.message, details].filter(Boolean).join(' '), duration: 7000, showClose: true, grouping: true })
+  return problem
+}
+
+/** A value from the server with its loading and error state; `refresh` asks again. */
+export function useServer<T>(path: () => string | null) {
+  const { call } = useApi()
+  const data = shallowRef<T | null>(null)
+  const problem = ref<ApiProblem | null>(null)
+  let latest = 0
+
+  async function refresh(): Promise<void> {
+    const url = path()
+    if (url === null) return
+    const turn = ++latest
+    try {
+      const answer = await call<T>('GET', url)
+      // A slower earlier answer must not overwrite a later one.
+      if (turn === latest) {
+        data.value = answer
+        problem.value = null
+      }
+    } catch (error) {
+      if (turn === latest) problem.value = error as ApiProblem
+    }
+  }
+
+  watch(path, refresh, { immediate: true })
+  return { data, problem, refresh }
+}

@@ -1,0 +1,150 @@
+import { del, get, set } from 'idb-keyval'
+import { mergeFields, type Conflict } from '#core/merge/three-way'
+
+export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused'
+
+type Fields = Record<string, string>
+
+interface Kept {
+  readonly base: Fields
+  readonly mine: Fields
+}
+
+export interface AutosaveOptions {
+  /** Where unsent typing is kept on this device. */
+  readonly key: string
+  /** Sends everything; the answer is the new version and time. */
+  readonly send: (fields: Fields, version: number) => Promise<{ version: number; savedAt: string }>
+  /** Reads the fields and version out of what a stale refusal hands over. */
+  readonly theirs: (extra: Readonly<Record<string, unknown>>) => { fields: Fields; version: number }
+}
+
+const WAIT_MS = 700
+const RETRY_MS = 4000
+
+/**
+ * Keeps a flat record of typed text saved: first on this device, then on the server; merges what another device saved
+ * in between field by field, and asks only where both changed the same field.
+ */
+export function useAutosave({ key, send, theirs }: AutosaveOptions) {
+  const fields = reactive<Fields>({})
+  const state = ref<SaveState>('saved')
+  const savedAt = ref<string | null>(null)
+  const message = ref('')
+  const conflicts = ref<readonly Conflict[]>([])
+  let base: Fields = {}
+  let version = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let sending: Promise<void> | undefined
+
+  /** Starts from what the server has, with anything this device could not send laid over it. */
+  async function start(server: Fields, serverVersion: number, at: string | null): Promise<void> {
+    const kept = await get<Kept>(key).catch(() => undefined)
+    adopt(server, serverVersion, at)
+    if (!kept) return
+    settle(mergeFields(kept.base, kept.mine, server))
+    if (state.value !== 'conflict') later(0)
+  }
+
+  function adopt(server: Fields, serverVersion: number, at: string | null): void {
+    base = { ...server }
+    version = serverVersion
+    savedAt.value = at
+    replace(server)
+  }
+
+  function replace(next: Readonly<Fields>): void {
+    for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
+    Object.assign(fields, next)
+  }
+
+  function settle(merged: ReturnType<typeof mergeFields>): void {
+    replace(merged.fields)
+    conflicts.value = merged.conflicts
+    state.value = merged.conflicts.length > 0 ? 'conflict' : 'editing'
+  }
+
+  function write(name: string, text: string): void {
+    fields[name] = text
+    if (state.value !== 'conflict') state.value = 'editing'
+    void set(key, { base, mine: { ...fields } } satisfies Kept).catch(() => undefined)
+    later(WAIT_MS)
+  }
+
+  function later(ms: number): void {
+    clearTimeout(timer)
+    timer = setTimeout(() => void flush(), ms)
+  }
+
+  /** Sends now and waits until it is done; afterwards `state` tells how it went. */
+  async function flush(): Promise<number> {
+    clearTimeout(timer)
+    await sending
+    if (state.value === 'saved' || state.value === 'conflict') return version
+    sending = deliver()
+    await sending
+    sending = undefined
+    return version
+  }
+
+  async function deliver(): Promise<void> {
+    const sent = { ...fields }
+    state.value = 'saving'
+    try {
+      const answer = await send(sent, version)
+      version = answer.version
+      savedAt.value = answer.savedAt
+      base = sent
+      const isCurrent = Object.keys({ ...fields, ...sent }).every((name) => (fields[name] ?? '') === (sent[name] ?? ''))
+      state.value = isCurrent ? 'saved' : 'editing'
+      if (isCurrent) await del(key).catch(() => undefined)
+      else later(WAIT_MS)
+    } catch (error) {
+      await recover(error as ApiProblem)
+    }
+  }
+
+  async function recover(problem: ApiProblem): Promise<void> {
+    message.value = problem.message
+    if (problem.code === 'offline' || problem.status >= 500) {
+      state.value = 'offline'
+      return later(RETRY_MS)
+    }
+    if (problem.code === 'stale' && problem.extra.theirs) {
+      const other = theirs(problem.extra)
+      const merged = mergeFields(base, { ...fields }, other.fields)
+      base = { ...other.fields }
+      version = other.version
+      settle(merged)
+      if (merged.conflicts.length === 0) later(0)
+      return
+    }
+    state.value = 'refused'
+  }
+
+  /** Settles one conflict; when the last is settled, saving goes on. */
+  function choose(field: string, text: string): void {
+    fields[field] = text
+    conflicts.value = conflicts.value.filter((conflict) => conflict.field !== field)
+    if (conflicts.value.length > 0) return
+    state.value = 'editing'
+    later(0)
+  }
+
+  const online = () => state.value === 'offline' && later(0)
+  const leaving = (event: BeforeUnloadEvent) => {
+    if (state.value !== 'saved') event.preventDefault()
+  }
+  onMounted(() => {
+    window.addEventListener('online', online)
+    window.addEventListener('beforeunload', leaving)
+  })
+  onScopeDispose(() => {
+    window.removeEventListener('online', online)
+    window.removeEventListener('beforeunload', leaving)
+    if (state.value === 'editing') void flush()
+    clearTimeout(timer)
+  })
+
+  return { fields: readonly(fields) as Readonly<Fields>, state: readonly(state), savedAt: readonly(savedAt), message: readonly(message), conflicts, start, adopt, write, flush, choose }
+}

@@ -1,0 +1,84 @@
+import type { StepKey } from '#core/design/step'
+import type { ReadingKey } from '#core/results/readings'
+import type { WorkView } from '#schemas/views'
+
+const POLL_MS = 4000
+
+// Answers and readings travel as one flat record while they are typed: `design.ib`, `reading.zs`.
+const flatten = ({ answers, readings }: Pick<WorkView, 'answers' | 'readings'>): Record<string, string> => ({
+  ...Object.fromEntries(Object.entries(answers).map(([key, text]) => [`design.${key}`, text ?? ''])),
+  ...Object.fromEntries(Object.entries(readings).map(([key, text]) => [`reading.${key}`, text ?? ''])),
+})
+
+function unflatten(fields: Readonly<Record<string, string>>) {
+  const part = (prefix: string) =>
+    Object.fromEntries(Object.entries(fields).filter(([name]) => name.startsWith(prefix)).map(([name, text]) => [name.slice(prefix.length), text]))
+  return { answers: part('design.'), readings: part('reading.') }
+}
+
+/** One attempt at the bay: what the server has, what is typed, and the acts that move it on. */
+export function useWorksheet(id: number) {
+  const { call } = useApi()
+  const session = useSession()
+  const view = shallowRef<WorkView | null>(null)
+  const problem = ref<ApiProblem | null>(null)
+  const missing = ref<readonly string[]>([])
+  const isBusy = ref(false)
+
+  const autosave = useAutosave({
+    key: `work/${session.person!.id}/${id}`,
+    send: (fields, version) => call('PUT', `work/${id}`, { version, ...unflatten(fields) }),
+    theirs: (extra) => {
+      const theirs = extra.theirs as WorkView
+      view.value = theirs
+      return { fields: flatten(theirs), version: theirs.version }
+    },
+  })
+
+  async function load(): Promise<void> {
+    try {
+      view.value = await call<WorkView>('GET', `work/${id}`)
+      problem.value = null
+      await autosave.start(flatten(view.value), view.value.version, view.value.savedAt)
+    } catch (error) {
+      problem.value = error as ApiProblem
+    }
+  }
+
+  const answer = (key: StepKey): string => autosave.fields[`design.${key}`] ?? ''
+  const reading = (key: ReadingKey): string => autosave.fields[`reading.${key}`] ?? ''
+  function write(area: 'design' | 'reading', key: string, text: string): void {
+    autosave.write(`${area}.${key}`, text)
+    missing.value = missing.value.filter((name) => name !== key)
+  }
+
+  /** Saves, then hands in, asks or hands in the readings; empty boxes come back marked. */
+  async function act(what: 'hand-in-design' | 'ask-permission' | 'hand-in'): Promise<boolean> {
+    isBusy.value = true
+    try {
+      const version = await autosave.flush()
+      if (autosave.state.value !== 'saved') return false
+      view.value = await call<WorkView>('POST', `work/${id}/${what}`, { version })
+      autosave.adopt(flatten(view.value), view.value.version, view.value.savedAt)
+      return true
+    } catch (error) {
+      missing.value = (showProblem(error).extra.missing as string[] | undefined) ?? []
+      return false
+    } finally {
+      isBusy.value = false
+    }
+  }
+
+  // While somebody else has the next word, ask for news.
+  const timer = setInterval(async () => {
+    const stage = view.value?.stage
+    if (!stage || !['permission', 'handedIn', 'decided'].includes(stage) || document.hidden) return
+    const news = await call<WorkView>('GET', `work/${id}`).catch(() => undefined)
+    if (!news || news.stage === stage) return
+    view.value = news
+    autosave.adopt(flatten(news), news.version, news.savedAt)
+  }, POLL_MS)
+  onScopeDispose(() => clearInterval(timer))
+
+  return { view, problem, missing, isBusy, load, answer, reading, write, act, autosave }
+}

@@ -1,0 +1,12 @@
+<template>
+  <div class="bay shell">
+    <a class="skip" href="#main">To the content</a>
+    <AppHead />
+    <main id="main"><slot /></main>
+  </div>
+</template>
+
+<style scoped>
+.shell { height: 100vh; display: flex; flex-direction: column; }
+main { flex: 1; display: flex; flex-direction: column; min-height: 0; overflow: auto; }
+</style>

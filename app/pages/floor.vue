@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import type { FloorPatch } from '#schemas/views'
+
+definePageMeta({ roles: ['instructor', 'assessor'] })
+const floor = useFloor()
+const { data, problem, patches, requests, cohort, cohorts } = floor
+const refusing = ref<FloorPatch | null>(null)
+const permitting = ref<FloorPatch | null>(null)
+const session = useSession()
+
+async function refuse(reason: string) {
+  if (refusing.value && (await floor.decide(refusing.value.id, false, reason))) refusing.value = null
+}
+async function permit() {
+  if (permitting.value) await floor.decide(permitting.value.id, true)
+  permitting.value = null
+}
+const headline = computed(() => (requests.value.length === 0 ? 'Nobody asks to energise' : requests.value.length === 1 ? 'One asks to energise' : `${requests.value.length} ask to energise`))
+</script>
+
+<template>
+  <div class="floor">
+    <aside>
+      <h1>{{ headline }}</h1>
+      <EnergiseRequest v-for="patch in requests" :key="patch.id" :patch="patch" :now="data!.now" @permit="permitting = patch" @refuse="refusing = patch" />
+      <p v-if="data && requests.length === 0" class="empty">Requests appear here by themselves, the longest waiting first.</p>
+      <p class="soft small foot">A permission says what the record supports. What is at the bay, you see with your own eyes.</p>
+    </aside>
+    <section>
+      <ServerProblem v-if="problem" :problem="problem" @retry="floor.refresh" />
+      <div v-if="!data" class="patches"><div v-for="i in 8" :key="i" class="skeleton" style="height: 168px" /></div>
+      <template v-else>
+        <div class="row spread top">
+          <p class="soft">{{ patches.length }} at work · {{ clock(data.now).slice(0, 5) }}</p>
+          <el-select v-if="cohorts.length > 1" v-model="cohort" clearable placeholder="All groups" style="width: 220px" aria-label="Group">
+            <el-option v-for="name in cohorts" :key="name" :value="name" :label="name" />
+          </el-select>
+        </div>
+        <div v-if="patches.length === 0" class="empty">
+          <h2>Nobody has a task yet</h2>
+          <p>Open <NuxtLink to="/exercises">Exercises</NuxtLink>, choose one and set it for a group.</p>
+        </div>
+        <div class="patches"><FloorPatch v-for="patch in patches" :key="patch.id" :patch="patch" :now="data.now" /></div>
+      </template>
+    </section>
+    <RefuseDialog :patch="refusing" @close="refusing = null" @refuse="refuse" />
+    <el-dialog :model-value="permitting !== null" title="Permission to energise" width="480px" @close="permitting = null">
+      <div class="stack bay">
+        <p>You, <b>{{ session.person?.name }}</b>, permit <b>{{ permitting?.name }}</b> to energise bay <b>{{ permitting?.bay }}</b>, now, under supervision.</p>
+        <p class="caution">Covers on, people informed, correct leads. Follow the rules of the centre and the current regulations.</p>
+        <div class="row">
+          <el-button type="primary" @click="permit">Give permission</el-button>
+          <el-button @click="permitting = null">Back</el-button>
+        </div>
+      </div>
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.floor { display: grid; grid-template-columns: 388px 1fr; flex: 1; min-height: 0; }
+aside { background: var(--panel); border-right: 1px solid var(--hem); padding: 20px; display: flex; flex-direction: column; gap: 14px; }
+.foot { margin-top: auto; }
+section { padding: 16px 24px 24px; display: flex; flex-direction: column; gap: 12px; }
+.top { min-height: 32px; }
+.patches { display: grid; grid-template-columns: repeat(auto-fill, minmax(196px, 1fr)); gap: 12px; }
+@media (max-width: 900px) { .floor { grid-template-columns: 1fr; } aside { border-right: 0; } }
+</style>

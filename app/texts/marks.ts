@@ -1,0 +1,44 @@
+import type { StepKey } from '#core/design/step'
+import { STEP_KINDS } from '#core/design/step-kinds'
+import type { StepMark } from '#core/marking/mark-design'
+import type { Override } from '#core/marking/proposal'
+import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ReadingMark } from '#core/results/judge'
+import { readingKind } from '#core/results/readings'
+import { findingSentence } from '#core/texts/findings'
+import { formatNumber, formatQuantity } from '#core/units/format'
+import { QUANTITIES } from '#core/units/quantity'
+
+export const VERDICT_WORDS = { right: 'right', carried: 'right for your figures', wrong: 'wrong', missing: 'empty' } as const
+
+/** A step's value in words: `12.6 A`, or `none` for no residual device. */
+export const stepValue = (step: StepKey, value: number): string => (step === 'residual' && value === 0 ? 'none' : formatQuantity(value, STEP_KINDS[step].quantity))
+
+/** What somebody wrote, as it was read; as typed where it could not be. */
+export const theirs = (mark: StepMark): string => (mark.value === undefined ? mark.typed || '–' : stepValue(mark.step, mark.value))
+
+/** The reasons under a design mark: the findings, or the working where there is nothing to say. */
+export function becauseOf(mark: StepMark): string {
+  const sentences = mark.findings.map(findingSentence)
+  return sentences.length > 0 ? sentences.join(' ') : mark.working
+}
+
+/** Reading as written, with its unit where it is a number. */
+export function readingWords(mark: ReadingMark): string {
+  const { unit } = QUANTITIES[readingKind(mark.reading).quantity]
+  if (mark.typed === '') return '–'
+  return mark.value === undefined ? mark.typed : `${mark.over ? '>' : ''}${formatNumber(mark.value, readingKind(mark.reading).quantity)} ${unit}`
+}
+
+/** Expected band and limit on one line. */
+export function expectedWords({ reading, expected }: ReadingMark): string {
+  const { quantity } = readingKind(reading)
+  if (reading === 'polarity') return 'a tick'
+  const band = expected.high === undefined
+    ? `${formatQuantity(expected.low, quantity)} or more`
+    : `${formatNumber(expected.low, quantity)} – ${formatQuantity(expected.high, quantity)}`
+  if (!expected.limit) return band
+  return `${band}, limit ${expected.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(expected.limit.value, quantity)}`
+}
+
+export const overrideOf = (item: EvidenceKey, overrides: readonly Override[]): Override | undefined => overrides.find((o) => o.item === item)
