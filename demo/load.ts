@@ -1,0 +1,114 @@
+/* Loads the demo scenario into an empty data folder through the same use-cases that people use. */
+import { existsSync, readFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import type { Database } from 'better-sqlite3'
+import { STEP_KEYS } from '#core/design/step'
+import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
+import { openDatabase } from '../server/db/open'
+import { createRepos, type Repos } from '../server/repos'
+import type { Person } from '../server/repos/people'
+import type { Context } from '../server/services/context'
+import { importExercise, setExercise } from '../server/services/exercises'
+import { decide, release } from '../server/services/marking'
+import { hashPassword } from '../server/services/passwords'
+import { importRoster } from '../server/services/people'
+import { setUp } from '../server/services/sign-in'
+import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../server/services/work'
+import { STORY, typedAnswers, typedReadings, type Chapter } from './story'
+
+const HERE = fileURLToPath(new URL('.', import.meta.url))
+/** For the demo alone; a real centre gives one-time passwords. */
+export const DEMO_PASSWORD = 'tram-depot-14'
+const GROUP = 'Thursday level 2'
+const REFUSAL = 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.'
+
+/** How long before the end the demo's day began; its acts take a little less. */
+const SPAN_MIN = 92
+
+/** The demo's clock: runs forward by the minutes each act takes, ending a little before `end`. */
+function clockEndingAt(end: Date) {
+  let minutes = 0
+  return { at: () => new Date(end.getTime() - (SPAN_MIN - minutes) * 60_000).toISOString(), pass: (n: number) => void (minutes += n) }
+}
+
+export async function loadDemo(db: Database, now: Date): Promise<void> {
+  const repos = createRepos(db)
+  const lastWeek = clockEndingAt(new Date(now.getTime() - 7 * 86_400_000))
+  const today = clockEndingAt(now)
+  const at = (clock: { at: () => string }): Context => ({ repos, now: clock.at() })
+
+  await setUp(at(lastWeek), { number: 'A-100', name: 'Ilse Marrow', password: DEMO_PASSWORD })
+  const roster = readFileSync(join(HERE, 'roster.csv'), 'utf8').split('\n').filter((line) => !line.startsWith('A-100')).join('\n')
+  await importRoster(at(lastWeek), who(repos, 'A-100'), Buffer.from(roster))
+  const hash = await hashPassword(DEMO_PASSWORD)
+  for (const person of repos.people.all()) repos.people.setPassword(person.id, hash, false)
+
+  const instructor = who(repos, 'I-201')
+  for (const file of readdirSync(join(HERE, 'exercises')).sort()) importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
+  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today]] as const) {
+    const stored = repos.exercises.byCode(code)!
+    setExercise(at(clock), instructor, stored.id, stored.version, GROUP)
+    const chapters = STORY.filter((chapter) => chapter.exercise === code)
+    for (const chapter of chapters) {
+      play(repos, chapter, clock)
+      clock.pass(6)
+    }
+  }
+}
+
+const who = (repos: Repos, number: string): Person => repos.people.byNumber(number)!
+
+function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndingAt>): void {
+  const actor = who(repos, chapter.number)
+  const assessor = who(repos, chapter.exercise === 'T-01' ? 'I-201' : 'S-301')
+  const exercise = repos.exercises.byCode(chapter.exercise)!
+  const attempts = repos.attempts.byExercise(exercise.id)
+  const { id, task, bay } = attempts.find((attempt) => attempt.personId === actor.id)!
+  const context = (): Context => ({ repos, now: clock.at() })
+  const version = () => repos.attempts.byId(id)!.version
+  const reached = (stage: Chapter['upTo']) => ORDER.indexOf(chapter.upTo) >= ORDER.indexOf(stage)
+
+  if (!reached('halfDesign')) return
+  const answers = typedAnswers(task, chapter)
+  const written = reached('dead') ? STEP_KEYS : STEP_KEYS.slice(0, 4 + (bay % 6))
+  saveWork(context(), actor, id, { version: version(), answers: pick(answers, written), readings: {} })
+  if (!reached('dead')) return
+  clock.pass(2)
+  handInDesign(context(), actor, id, version())
+
+  const copied = chapter.copies && attempts.find((attempt) => attempt.personNumber === chapter.copies)!
+  const readings: Readings = { ...typedReadings(copied ? copied.task : task, bay), ...chapter.readings }
+  const dead = (Object.keys(readings) as ReadingKey[]).filter(isDead)
+  if (!reached('halfDead')) return
+  saveWork(context(), actor, id, { version: version(), answers, readings: pick(readings, reached('permission') ? dead : dead.slice(0, 2)) })
+  if (!reached('permission')) return
+  clock.pass(1)
+  askPermission(context(), actor, id, version())
+  if (chapter.upTo === 'refused') return decidePermission(context(), assessor, id, false, REFUSAL)
+  if (!reached('live')) return
+  clock.pass(1)
+  decidePermission(context(), assessor, id, true, '')
+  if (!reached('handedIn')) return
+  saveWork(context(), actor, id, { version: version(), answers, readings })
+  handInReadings(context(), actor, id, version())
+  if (!reached('decided')) return
+  decide(context(), assessor, id, 0)
+  if (reached('released')) release(context(), assessor, id)
+}
+
+const ORDER: readonly Chapter['upTo'][] = ['nothing', 'halfDesign', 'dead', 'halfDead', 'permission', 'refused', 'live', 'handedIn', 'decided', 'released']
+
+function pick<T extends Partial<Record<string, string>>>(values: T, keys: readonly string[]): T {
+  return Object.fromEntries(Object.entries(values).filter(([key]) => keys.includes(key))) as T
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const folder = process.env.NAKSHI_DATA ?? 'demo-data'
+  const file = join(folder, 'nakshi.sqlite')
+  if (existsSync(file)) {
+    console.error(`There is a database in ${folder} already; the demo is loaded only into an empty one.`)
+    process.exit(1)
+  }
+  await loadDemo(openDatabase(file), new Date())
+}
