@@ -15,11 +15,9 @@ import { hashPassword } from '../server/services/passwords'
 import { importRoster } from '../server/services/people'
 import { setUp } from '../server/services/sign-in'
 import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../server/services/work'
-import { STORY, typedAnswers, typedReadings, type Chapter } from './story'
+import { DEMO_PASSWORD, STORY, typedAnswers, typedReadings, type Chapter } from './story'
 
 const HERE = fileURLToPath(new URL('.', import.meta.url))
-/** For the demo alone; a real centre gives one-time passwords. */
-export const DEMO_PASSWORD = 'tram-depot-14'
 const GROUP = 'Thursday level 2'
 const REFUSAL = 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.'
 

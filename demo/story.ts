@@ -22,6 +22,9 @@ export interface Chapter {
   readonly copies?: string
 }
 
+/** For the demo alone; a real centre gives one-time passwords. */
+export const DEMO_PASSWORD = 'tram-depot-14'
+
 export const STORY: readonly Chapter[] = [
   { number: 'T-401', exercise: 'T-01', upTo: 'released' },
   { number: 'T-402', exercise: 'T-01', upTo: 'released', typed: { voltDrop: '0.40 V' } },

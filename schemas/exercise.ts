@@ -69,7 +69,7 @@ export const ExerciseSchema = Type.Object({
     loadSpread: number('spread'),
   }, { additionalProperties: false }),
   criteria: Type.Array(Type.String({ minLength: 1, maxLength: 20 }), { minItems: 1, uniqueItems: true }),
-}, { additionalProperties: false, $id: 'nakshi.exercise.v1', title: 'Nakshi exercise, version 1' })
+}, { additionalProperties: false, title: 'Nakshi exercise, version 1' })
 
 // The schema and the core's type are one and the same, checked when the project is compiled.
 export type ExerciseIsInStep = Proved<[Same<Static<typeof ExerciseSchema>, Exercise>]>

@@ -28,6 +28,6 @@ export const FrameworkSchema = Type.Object({
     title: Type.String({ minLength: 1, maxLength: 120 }),
     criteria: Type.Array(Criterion, { minItems: 1 }),
   }, { additionalProperties: false }), { minItems: 1 }),
-}, { additionalProperties: false, $id: 'nakshi.framework.v1', title: 'Nakshi unit framework, version 1' })
+}, { additionalProperties: false, title: 'Nakshi unit framework, version 1' })
 
 export type FrameworkIsInStep = Proved<[Same<Static<typeof FrameworkSchema>, Framework>]>

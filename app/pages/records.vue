@@ -13,7 +13,7 @@ const lines = (person: GroupRecord['people'][number]) => person.coverage.reduce(
   <div class="page stack">
     <div class="row spread">
       <div><h1>Records</h1><p class="soft">A stitch for each occasion met, a knot where a criterion is complete, a loop where it is not yet.</p></div>
-      <el-select :model-value="cohort" style="width: 240px" aria-label="Group" @update:model-value="picked = $event">
+      <el-select :model-value="cohort" style="width: 240px" aria-label="Group" data-testid="group" @update:model-value="picked = $event">
         <el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name" />
       </el-select>
     </div>

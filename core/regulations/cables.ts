@@ -7,6 +7,8 @@ export type Method = 'A' | 'B' | 'C' | '100' | '101' | '102' | '103'
 /** One cable kind: what it is made in, what it carries by method, what it drops. */
 export interface Cable {
   readonly kind: CableKind
+  /** Methods with a rating column, the usual one first. */
+  readonly methods: readonly Method[]
   readonly pairs: readonly ConductorPair[]
   /** Tabulated rating It, A, by method, in the order of `pairs`. Two loaded conductors, single phase. */
   readonly ratingsA: Partial<Record<Method, readonly number[]>>
@@ -24,6 +26,7 @@ const FLAT_CPC = [1, 1, 1.5, 1.5, 2.5, 4, 6]
 export const CABLES: Readonly<Record<CableKind, Cable>> = {
   'flat-twin-earth': {
     kind: 'flat-twin-earth',
+    methods: ['C', 'A', '100', '101', '102', '103'],
     pairs: AREAS.map((lineMm2, i) => ({ lineMm2, cpcMm2: FLAT_CPC[i]! })),
     ratingsA: {
       A: [11.5, 14.5, 20, 26, 32, 44, 57],
@@ -39,6 +42,7 @@ export const CABLES: Readonly<Record<CableKind, Cable>> = {
   },
   'singles-in-conduit': {
     kind: 'singles-in-conduit',
+    methods: ['B', 'A'],
     pairs: AREAS.map((area) => ({ lineMm2: area, cpcMm2: area })),
     ratingsA: {
       A: [11, 14.5, 20, 26, 34, 46, 61],
@@ -50,8 +54,8 @@ export const CABLES: Readonly<Record<CableKind, Cable>> = {
   },
 }
 
-/** Methods for which the cable has a rating column. */
-export const methodsOf = (kind: CableKind): Method[] => Object.keys(CABLES[kind].ratingsA) as Method[]
+/** Methods for which the cable has a rating column, the usual one first. */
+export const methodsOf = (kind: CableKind): readonly Method[] => CABLES[kind].methods
 
 /** One size of a cable with everything the chain reads from its row. */
 export interface CableSize extends ConductorPair {

@@ -19,10 +19,18 @@ const text = computed(() => STEP_TEXT[props.step])
 const kind = computed(() => STEP_KINDS[props.step])
 const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
 const choices = computed(() => CHOICES[props.step])
+const parsed = computed(() => readAnswer(props.step, props.modelValue))
+/** The choice that was made, however it was written. */
+const chosen = computed(() => {
+  const { value: own } = parsed
+  return choices.value?.find((choice) => {
+    const read = readAnswer(props.step, choice.text)
+    return own.ok && read.ok && read.value === own.value
+  })?.text
+})
 const showsHelp = ref(false)
 const id = useId()
 
-const parsed = computed(() => readAnswer(props.step, props.modelValue))
 /** Says how a value with another prefix or a comma was understood, and why it could not be. */
 const echo = computed(() => {
   const { value: result } = parsed
@@ -41,7 +49,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       <span class="ask">{{ text.ask }}</span>
     </button>
     <el-radio-group
-      v-if="choices" class="choices" :model-value="modelValue" :disabled="locked" size="large" :aria-label="text.name"
+      v-if="choices" class="choices" :model-value="chosen" :disabled="locked" size="large" :aria-label="text.name"
       @update:model-value="emit('update:modelValue', String($event))"
     >
       <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{ choice.name }}</el-radio-button>

@@ -60,7 +60,7 @@ useShortcuts([
   <div v-if="desk.problem.value" class="page"><ServerProblem :problem="desk.problem.value" @retry="desk.load" /></div>
   <div v-else-if="!view" class="page stack"><div v-for="i in 8" :key="i" class="skeleton" style="height: 44px" /></div>
   <div v-else class="desk">
-    <div class="lines">
+    <div class="lines" tabindex="0" role="region" aria-label="Marks">
       <div class="title">
         <h1>{{ view.attempt.name }}</h1>
         <span class="soft">{{ view.exercise.code }} {{ view.exercise.title }} · bay {{ view.attempt.bay }} · variant {{ view.attempt.variantIndex }} · {{ place }}</span>

@@ -35,14 +35,14 @@ onMounted(sheet.load)
   <template v-else>
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
     <div class="work">
-      <aside class="given">
+      <aside class="given" tabindex="0" aria-label="Given">
         <p class="bay-number">Bay {{ view.bay }}</p>
         <h1>{{ view.exercise.title }}</h1>
         <details :open="current === 'task'"><summary>The task</summary><p>{{ view.exercise.scenario }}</p></details>
         <TaskFacts :task="view.task" />
         <p class="soft small">Your own figures. BS 7671, 18th edition with Amendment 2.</p>
       </aside>
-      <section class="sheet" aria-live="off">
+      <section class="sheet" tabindex="0" aria-label="Worksheet">
         <template v-if="current === 'task' || current === 'design'">
           <DesignSheet
             :answer="sheet.answer" :locked="view.stage !== 'design'" :missing="sheet.missing.value"

@@ -71,7 +71,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', saveKey))
         <a v-if="isSet" :href="`/api/exercises/${id}/results`" download><el-button text>Results</el-button></a>
       </div>
     </section>
-    <section class="right">
+    <section class="right" tabindex="0" aria-label="Reference design and variants">
       <ReferencePanel v-if="design" :design="design" :readings="readings" />
       <p v-else class="empty">The reference design appears as soon as the boxes on the left can be read.</p>
       <VariantPreview v-if="variants" :result="variants" />

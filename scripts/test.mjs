@@ -1,0 +1,30 @@
+/* npm test: installs what tests need, then lint, types, unit and API tests, build, browser tests. */
+import { spawnSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
+import { build, fail, install, run } from './steps.mjs'
+
+const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
+
+function installChromium() {
+  if (existsSync(CHROMIUM)) return
+  const isRoot = process.getuid?.() === 0
+  const apt = (...args) => (isRoot ? ['apt-get', args] : ['sudo', ['apt-get', ...args]])
+  if (spawnSync('apt-get', ['--version']).status !== 0) fail('Chromium is missing. Install it and name it in CHROMIUM=/path/to/chromium.')
+  run('Fetching the list of packages', ...apt('update', '-qq'))
+  run('Installing Chromium for the browser tests', ...apt('install', '-y', '-qq', '--no-install-recommends', 'chromium'), { env: { DEBIAN_FRONTEND: 'noninteractive' } })
+  if (!existsSync(CHROMIUM)) fail(`Chromium was installed, but not as ${CHROMIUM}. Name it in CHROMIUM=/path/to/chromium.`)
+}
+
+const FOLDERS = ['core', 'schemas', 'server', 'app', 'cli', 'demo', 'test']
+
+install()
+installChromium()
+run('Preparing types', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
+run('Lint', 'npx', ['eslint', '.'])
+run('Direction of dependencies', 'npx', ['depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs'])
+run('Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.server.json'])
+run('Types of the screens', 'npx', ['vue-tsc', '--noEmit'])
+run('Unit and API tests', 'npx', ['vitest', 'run'])
+build()
+run('Browser tests', 'npx', ['playwright', 'test'], { env: { CHROMIUM } })
+console.log('\nAll passed.')

@@ -1,0 +1,51 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { DEMO_PASSWORD } from '../../demo/story'
+import { isPortFree, startServer } from '../../scripts/steps.mjs'
+
+export { expect, DEMO_PASSWORD }
+
+async function freePort(): Promise<number> {
+  for (let port = 4600; port < 4700; port += 1) if (await isPortFree(port)) return port
+  throw new Error('no free port')
+}
+
+/** A centre of its own for each file: with the demo, or empty. The address is the test's `centre`. */
+export const test = base.extend<object, { demo: boolean; centre: string }>({
+  demo: [true, { scope: 'worker', option: true }],
+  centre: [async ({ demo }, use) => {
+    const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
+    if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
+    const port = await freePort()
+    const server = await startServer(port, data, 'ignore')
+    await use(`http://localhost:${port}`)
+    server.kill()
+  }, { scope: 'worker' }],
+})
+
+/** Opens a browser of their own for somebody and signs them in. */
+export async function signIn(browser: Browser, centre: string, number: string, password = DEMO_PASSWORD): Promise<{ page: Page; context: BrowserContext }> {
+  const context = await browser.newContext({ baseURL: centre, viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto('/')
+  await fillSignIn(page, number, password)
+  await page.waitForURL((url) => url.pathname !== '/sign-in')
+  return { page, context }
+}
+
+export async function fillSignIn(page: Page, number: string, password: string): Promise<void> {
+  await page.locator('[name=number]').fill(number)
+  await page.locator('[name=password]').fill(password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+}
+
+/** Chooses an entry of a list box. */
+export async function choose(page: Page, box: string, option: string): Promise<void> {
+  await page.getByTestId(box).click()
+  await page.getByRole('option', { name: option, exact: true }).filter({ visible: true }).click()
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')

@@ -1,0 +1,61 @@
+import type { Role } from '#core/roster/roster'
+import framework from '../../frameworks/workshop-unit.json'
+import type { Framework } from '#core/outcomes/framework'
+import { openDatabase } from '../../server/db/open'
+import { createRepos, type Repos } from '../../server/repos'
+import type { Person } from '../../server/repos/people'
+import type { Context } from '../../server/services/context'
+import { createExercise, setExercise } from '../../server/services/exercises'
+import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../../server/services/work'
+import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
+import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
+import { anExercise } from './task'
+
+export const NOW = '2026-11-12T14:00:00.000Z'
+
+/** A centre in memory with one person of each role and two apprentices in one group. */
+export function aCentre() {
+  const db = openDatabase(':memory:')
+  const repos = createRepos(db)
+  repos.centre.putFramework(framework as Framework)
+  const person = (number: string, role: Role, cohort = ''): Person => {
+    const id = repos.people.insert({ number, name: `${role} ${number}`, role, cohort }, 'scrypt$x$x', false, NOW)
+    return repos.people.byId(id)!
+  }
+  const people = {
+    administrator: person('A-1', 'administrator'), instructor: person('I-1', 'instructor'), assessor: person('S-1', 'assessor'), technician: person('C-1', 'technician'),
+    apprentice: person('T-1', 'apprentice', 'Thursday'), other: person('T-2', 'apprentice', 'Thursday'),
+  }
+  const context: Context = { repos, now: NOW }
+  return { db, repos, context, ...people }
+}
+
+export type Centre = ReturnType<typeof aCentre>
+
+/** Sets the usual exercise for the group and returns the first apprentice's attempt. */
+export function aSetExercise(centre: Centre): { exerciseId: number; attemptId: number } {
+  const stored = createExercise(centre.context, centre.instructor, anExercise())
+  setExercise(centre.context, centre.instructor, stored.id, stored.version, 'Thursday')
+  return { exerciseId: stored.id, attemptId: centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id }
+}
+
+const versionOf = (repos: Repos, id: number) => repos.attempts.byId(id)!.version
+
+/** Takes an attempt to a stage as its apprentice would, with the slips asked for. */
+export function bringTo(centre: Centre, id: number, stage: 'dead' | 'permission' | 'live' | 'handedIn', parts: Pick<Chapter, 'slips' | 'typed' | 'readings'> = {}): void {
+  const { context, repos, apprentice, assessor } = centre
+  const { task, bay } = repos.attempts.byId(id)!
+  const answers = typedAnswers(task, parts)
+  const readings: Readings = { ...typedReadings(task, bay), ...parts.readings }
+  const dead = Object.fromEntries(Object.entries(readings).filter(([key]) => isDead(key as ReadingKey)))
+  saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: {} })
+  handInDesign(context, apprentice, id, versionOf(repos, id))
+  if (stage === 'dead') return
+  saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: dead })
+  askPermission(context, apprentice, id, versionOf(repos, id))
+  if (stage === 'permission') return
+  decidePermission(context, assessor, id, true, '')
+  if (stage === 'live') return
+  saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings })
+  handInReadings(context, apprentice, id, versionOf(repos, id))
+}
