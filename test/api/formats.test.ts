@@ -9,6 +9,7 @@ import { FrameworkSchema } from '#schemas/framework'
 import { ExerciseSaveRequest } from '#schemas/requests'
 import { validate } from '#schemas/validate'
 import { published } from '#schemas/published'
+import { nakshi } from '../../cli/nakshi'
 import { createExercise, importExercise, showExercise } from '../../server/services/exercises'
 import { aCentre } from '../support/centre'
 import { anExercise } from '../support/task'
@@ -39,4 +40,13 @@ test('an exercise goes out and comes back in as the same', () => {
   const stored = createExercise(from.context, from.instructor, anExercise({ title: 'Sockets “pit” – Ω' }))
   const text = JSON.stringify(showExercise(from.context, from.instructor, stored.id).exercise, null, 2)
   expect(importExercise(to.context, to.instructor, `\uFEFF${text}`).exercise).toEqual(stored.exercise)
+})
+
+test('the command line speaks the same files: a design as JSON, a broken file in words', () => {
+  const { text, code } = nakshi(['design', 'demo/exercises/T-01.json'])
+  expect(code).toBe(0)
+  expect(JSON.parse(text)).toMatchObject({ governs: 'area', steps: expect.arrayContaining([expect.objectContaining({ key: 'csa', value: 1.5 })]) })
+  expect(nakshi(['design', 'demo/roster.csv'])).toMatchObject({ code: 1, text: expect.stringContaining('cannot be read as JSON') })
+  expect(nakshi(['design', 'package.json']).text).toContain('task is missing.')
+  expect(nakshi(['nonsense']).code).toBe(2)
 })
