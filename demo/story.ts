@@ -39,7 +39,7 @@ export const STORY: readonly Chapter[] = [
 
   { number: 'T-401', exercise: 'T-02', upTo: 'released' },
   { number: 'T-402', exercise: 'T-02', upTo: 'halfDesign' },
-  { number: 'T-405', exercise: 'T-02', upTo: 'handedIn', slips: { ib: 23 }, typed: { ca: '0.87', residual: 'none' } },
+  { number: 'T-405', exercise: 'T-02', upTo: 'handedIn', slips: { ib: 9.59, ca: 0.87 }, typed: { residual: 'none' } },
   { number: 'T-406', exercise: 'T-02', upTo: 'live' },
   { number: 'T-408', exercise: 'T-02', upTo: 'refused', readings: { polarity: '✗' } },
   { number: 'T-409', exercise: 'T-02', upTo: 'handedIn', copies: 'T-403', typed: { zs: '0.41' } },

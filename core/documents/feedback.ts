@@ -15,7 +15,7 @@ export function composeFeedback(marked: Marked, overrides: readonly Override[], 
   const paragraphs: string[] = []
   if (wrong.length + missing.length === 0) paragraphs.push('Every step and every reading holds. Your design and your readings agree with each other.')
   else if (carried.length > 0) {
-    paragraphs.push(`Your reasoning is sound: ${list(carried.map((item) => itemName(item.key)))} follow correctly from your own earlier figure.`)
+    paragraphs.push(`Your reasoning is sound: ${carriedNames(carried.map((item) => itemName(item.key).toLowerCase()))} correctly from your own earlier figure.`)
   }
   for (const item of wrong) {
     // An override to wrong speaks for itself; a computed finding speaks through its sentence.
@@ -30,6 +30,15 @@ export function composeFeedback(marked: Marked, overrides: readonly Override[], 
   if (proposal.critical.length > 0) paragraphs.push('The point above about safety comes first: put it right before anything else.')
   if (open.length > 0) paragraphs.push(`Still to show: ${list(open)}.`)
   return paragraphs.join('\n\n')
+}
+
+const NAMED = 3
+
+/** Names the first few and counts the rest, so that a long sheet stays a sentence. */
+function carriedNames(names: readonly string[]): string {
+  if (names.length === 1) return `${names[0]} follows`
+  if (names.length <= NAMED + 1) return `${list(names)} follow`
+  return `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more steps follow`
 }
 
 function list(parts: readonly string[]): string {

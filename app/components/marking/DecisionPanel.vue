@@ -65,6 +65,6 @@ const verdictOf = (code: string) => shown.value.criteria.find((criterion) => cri
 .criteria li { display: flex; gap: 8px; align-items: center; }
 .criteria b { font-family: var(--mono); font-size: 14px; min-width: 24px; }
 .feedback { display: flex; flex-direction: column; gap: 6px; }
-.acts { margin-top: auto; padding-top: 8px; }
+.acts { margin-top: auto; padding: 10px 0 14px; position: sticky; bottom: -16px; background: var(--panel); border-top: 1.5px dashed var(--hem-strong); z-index: 1; }
 .acts :deep(.el-button) { min-height: 44px; }
 </style>

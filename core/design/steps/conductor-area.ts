@@ -71,7 +71,7 @@ function tooMuchForTheLargest(task: Task, values: StepValues, fails: 'area' | 'c
   }
   if (fails === 'loop') {
     const room = Number(params.zsMaxOhm) - task.supply.zeOhm
-    return stopped('loop', { ...params, zeOhm: task.supply.zeOhm, longestM: Math.max(0, room / (pairOhmPerM(largest) * HOT_MULTIPLIER)) })
+    return stopped('loop', { ...params, zeOhm: task.supply.zeOhm, arrangement: task.supply.arrangement, longestM: Math.max(0, room / (pairOhmPerM(largest) * HOT_MULTIPLIER)) })
   }
   return stopped(fails, params)
 }
