@@ -42,7 +42,7 @@ export const STORY: readonly Chapter[] = [
   { number: 'T-405', exercise: 'T-02', upTo: 'handedIn', slips: { ib: 9.59, ca: 0.87 }, typed: { residual: 'none' } },
   { number: 'T-406', exercise: 'T-02', upTo: 'live' },
   { number: 'T-408', exercise: 'T-02', upTo: 'refused', readings: { polarity: '✗' } },
-  { number: 'T-409', exercise: 'T-02', upTo: 'handedIn', copies: 'T-403', typed: { zs: '0.41' } },
+  { number: 'T-409', exercise: 'T-02', upTo: 'handedIn', copies: 'T-403', typed: { zs: '0.50' } },
   { number: 'T-410', exercise: 'T-02', upTo: 'halfDesign' },
   { number: 'T-404', exercise: 'T-02', upTo: 'nothing' },
   { number: 'T-403', exercise: 'T-02', upTo: 'permission' },

@@ -10,7 +10,7 @@ defineProps<{ verdict: 'right' | 'carried' | 'wrong' | 'missing' }>()
 </template>
 
 <style scoped>
-.edge { height: 36px; display: block; }
+.edge { height: 32px; display: block; }
 line { stroke-width: 4; stroke-linecap: round; }
 .right line { stroke: var(--leaf); }
 .carried line { stroke: var(--turmeric); stroke-dasharray: 8 7; }

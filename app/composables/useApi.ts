@@ -1,17 +1,4 @@
-import type { ProblemCode } from '#core/texts/problems'
-
-/** A refusal of the server, in words a person can act on. */
-export class ApiProblem extends Error {
-  constructor(
-    readonly status: number,
-    readonly code: ProblemCode | 'offline',
-    title: string,
-    readonly fields: readonly { field: string; message: string }[] = [],
-    readonly extra: Readonly<Record<string, unknown>> = {},
-  ) {
-    super(title)
-  }
-}
+import { ApiProblem } from '~/utils/api-problem'
 
 const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
 

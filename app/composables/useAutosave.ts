@@ -1,5 +1,7 @@
 import { del, get, set } from 'idb-keyval'
+import { getCurrentInstance, onMounted, onScopeDispose, reactive, readonly, ref } from 'vue'
 import { mergeFields, type Conflict } from '#core/merge/three-way'
+import type { ApiProblem } from '~/utils/api-problem'
 
 export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused'
 
@@ -135,13 +137,16 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
   const leaving = (event: BeforeUnloadEvent) => {
     if (state.value !== 'saved') event.preventDefault()
   }
-  onMounted(() => {
-    window.addEventListener('online', online)
-    window.addEventListener('beforeunload', leaving)
-  })
+  // Outside a component (a test, a worker) there is no page to leave.
+  if (getCurrentInstance()) {
+    onMounted(() => {
+      window.addEventListener('online', online)
+      window.addEventListener('beforeunload', leaving)
+    })
+  }
   onScopeDispose(() => {
-    window.removeEventListener('online', online)
-    window.removeEventListener('beforeunload', leaving)
+    globalThis.window?.removeEventListener('online', online)
+    globalThis.window?.removeEventListener('beforeunload', leaving)
     if (state.value === 'editing') void flush()
     clearTimeout(timer)
   })

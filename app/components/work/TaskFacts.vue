@@ -16,7 +16,7 @@ const facts = computed(() => taskFacts(props.task))
 </template>
 
 <style scoped>
-.facts { margin: 0; display: flex; flex-direction: column; }
+.facts { margin: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(270px, 1fr)); column-gap: 28px; }
 .facts > div { display: flex; justify-content: space-between; gap: 14px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--hem); }
 dt { color: var(--soft); font-size: 14.5px; }
 dd { margin: 0; font-weight: 660; text-align: right; }

@@ -1,0 +1,124 @@
+/* Autosave: typed text is kept on the device first, sent when it can be, merged when another device was there before. */
+import { effectScope, type EffectScope } from 'vue'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { ApiProblem } from '../../app/utils/api-problem'
+
+const kept = vi.hoisted(() => new Map<string, unknown>())
+vi.mock('idb-keyval', () => ({
+  get: async (key: string) => kept.get(key),
+  set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
+  del: async (key: string) => void kept.delete(key),
+}))
+const { useAutosave } = await import('../../app/composables/useAutosave')
+
+/** A server with one document, its version, and the faults a test gives it. */
+function aServer(fields: Record<string, string> = {}) {
+  const server = {
+    fields, version: 1, isDown: false, sent: 0,
+    send: async (typed: Record<string, string>, version: number) => {
+      server.sent += 1
+      if (server.isDown) throw new ApiProblem(0, 'offline', 'no network')
+      if (version !== server.version) throw new ApiProblem(409, 'stale', 'stale', [], { theirs: { fields: { ...server.fields }, version: server.version } })
+      server.fields = { ...typed }
+      server.version += 1
+      return { version: server.version, savedAt: '2026-11-12T14:00:00Z' }
+    },
+  }
+  return server
+}
+
+let scopes: EffectScope[] = []
+async function aDevice(server: ReturnType<typeof aServer>, key = 'sheet') {
+  const scope = effectScope()
+  scopes.push(scope)
+  const autosave = scope.run(() => useAutosave({ key, send: server.send, theirs: (extra) => extra.theirs as { fields: Record<string, string>; version: number } }))!
+  await autosave.start({ ...server.fields }, server.version, null)
+  return autosave
+}
+const settle = () => vi.advanceTimersByTimeAsync(1000)
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  kept.clear()
+})
+afterEach(() => {
+  scopes.forEach((scope) => scope.stop())
+  scopes = []
+  vi.useRealTimers()
+})
+
+describe('autosave', () => {
+  test('many keystrokes become one request; then nothing is left on the device', async () => {
+    const server = aServer()
+    const device = await aDevice(server)
+    for (const text of ['1', '12', '12.', '12.6']) device.write('ib', text)
+    expect(kept.has('sheet')).toBe(true)
+    await settle()
+    expect(server).toMatchObject({ sent: 1, fields: { ib: '12.6' } })
+    expect(device.state.value).toBe('saved')
+    expect(kept.has('sheet')).toBe(false)
+  })
+
+  test('without a network typing is kept, tried again, and sent when it is back', async () => {
+    const server = aServer()
+    const device = await aDevice(server)
+    server.isDown = true
+    device.write('ib', '12.6')
+    await settle()
+    expect(device.state.value).toBe('offline')
+    device.write('ca', '0.94')
+    server.isDown = false
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(server.fields).toEqual({ ib: '12.6', ca: '0.94' })
+  })
+
+  test('a page that is opened again lays what it could not send over what the server has', async () => {
+    const server = aServer({ ib: '12.6' })
+    kept.set('sheet', { base: { ib: '12.6' }, mine: { ib: '12.6', zs: '0.8' } })
+    server.fields = { ib: '13.0' }
+    server.version = 4
+    const device = await aDevice(server)
+    await settle()
+    expect(server.fields).toEqual({ ib: '13.0', zs: '0.8' })
+    expect(device.fields).toEqual({ ib: '13.0', zs: '0.8' })
+  })
+
+  test('two devices: different boxes are put together; the same box waits for a choice', async () => {
+    const server = aServer()
+    const [one, two] = [await aDevice(server, 'one'), await aDevice(server, 'two')]
+    one.write('ib', '12.6')
+    await settle()
+    two.write('ca', '0.94')
+    await settle()
+    await settle()
+    expect(server.fields).toEqual({ ib: '12.6', ca: '0.94' })
+    one.write('ca', '0.87')
+    await settle()
+    expect(one.state.value).toBe('conflict')
+    expect(one.conflicts.value).toEqual([{ field: 'ca', mine: '0.87', theirs: '0.94' }])
+    expect(server.fields.ca).toBe('0.94')
+    one.choose('ca', '0.87')
+    await settle()
+    expect(server.fields.ca).toBe('0.87')
+  })
+
+  test('what is typed while a save is under way is saved after it', async () => {
+    const server = aServer()
+    const { send } = server
+    let go = () => {}
+    server.send = async (...args) => {
+      await new Promise<void>((resolve) => (go = resolve))
+      return send(...args)
+    }
+    const slow = await aDevice(server, 'slow')
+    slow.write('ib', '1')
+    await vi.advanceTimersByTimeAsync(800)
+    slow.write('ib', '12')
+    go()
+    await settle()
+    go()
+    await settle()
+    expect(server.fields).toEqual({ ib: '12' })
+    expect(slow.state.value).toBe('saved')
+  })
+})
