@@ -18,7 +18,7 @@ module.exports = {
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.cruise.json' },
+    tsConfig: { fileName: 'tsconfig.paths.json' },
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default', 'types'], extensions: ['.ts', '.vue', '.js', '.mjs', '.json'] },
     exclude: { path: '\\.nuxt|\\.output' },
   },
