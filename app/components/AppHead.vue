@@ -1,23 +1,11 @@
 <script setup lang="ts">
 import { Moon, Sun } from '@lucide/vue'
-import type { Role } from '#core/roster/roster'
+import { PLACES } from '~/texts/places'
 
 const session = useSession()
 const { callOnce } = useApi()
 const { isDark, toggle } = useTheme()
 
-interface Place { readonly to: string; readonly name: string; readonly roles: readonly Role[] }
-const PLACES: readonly Place[] = [
-  { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
-  { to: '/exercises', name: 'Exercises', roles: ['instructor', 'assessor', 'administrator', 'technician'] },
-  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor'] },
-  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator'] },
-  { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
-  { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
-  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
-  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
-  { to: '/record', name: 'My record', roles: ['apprentice'] },
-]
 const route = useRoute()
 const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
 const places = computed(() => PLACES.filter((place) => session.person && place.roles.includes(session.person.role)))

@@ -3,6 +3,7 @@
     <a class="skip" href="#main">To the content</a>
     <AppHead />
     <KeySheet />
+    <GoTo />
     <main id="main"><slot /></main>
   </div>
 </template>

@@ -98,3 +98,40 @@ test('expected readings of the first design: bands hold the value, limits come f
   expect(readings.get('irLE')!.limit).toEqual({ kind: 'minimum', value: 1e6 }) // BS 7671 Table 64
   expect(readings.get('rcdTime')!.limit!.value).toBe(0.3) // 643.8, general type
 })
+
+test('the same run in every way of laying it: a hotter, more crowded route never takes a smaller conductor', () => {
+  // 20 A device, 2.5 mm² carries: C 27, 102 21, A 20, 101 17, 103 13.5 (Table 4D5). Ambient and grouping divide it further.
+  const laid = (method: 'C' | '102' | '101' | '103', ambientC: number, circuits: number) => {
+    const design = referenceDesign(aTask({
+      load: { basis: 'current', currentA: 18, powerFactor: 1 }, lengthM: 10, cable: { kind: 'flat-twin-earth', method }, ambientC, grouping: { circuits, arrangement: 'bunched' },
+    }))
+    return design.ok ? design.values.csa : undefined
+  }
+  expect(laid('C', 30, 1)).toBe(1.5) //    20 ≥ 20
+  expect(laid('C', 35, 1)).toBe(2.5) //    20 ÷ 0.94 = 21.3 ≤ 27
+  expect(laid('C', 30, 3)).toBe(4) //      20 ÷ 0.70 = 28.6 ≤ 37
+  expect(laid('102', 30, 1)).toBe(2.5) //  20 ≤ 21
+  expect(laid('101', 30, 1)).toBe(4) //    20 ≤ 22
+  expect(laid('103', 30, 1)).toBe(6) //    20 ≤ 23.5
+  expect(laid('103', 40, 2)).toBe(10) //   20 ÷ (0.87 × 0.80) = 28.7 ≤ 32
+  expect(laid('103', 50, 6)).toBeUndefined() // 20 ÷ (0.71 × 0.57) = 49.4 > 42.5
+})
+
+test('the three magnetic curves of one circuit: limits in the proportion 4 : 2 : 1, prospective trip current 5, 10, 20 In', () => {
+  const limits = (['B', 'C', 'D'] as const).map((curve) => {
+    const design = referenceDesign(aTask({ device: { family: 'rcbo', curve }, lengthM: 8, supply: { arrangement: 'TN-C-S', zeOhm: 0.2, ipfA: 1000 } }))
+    if (!design.ok) throw new Error('no solution')
+    return design.values.zsMax
+  })
+  expect(limits).toEqual([2.73, 1.37, 0.68])
+  // 218.5 V through the limit drives the current that the curve needs; the table's last place is 0.01 Ω.
+  limits.forEach((ohm, i) => expect(218.5 / ohm / 16).toBeCloseTo([5, 10, 20][i]!, 0))
+})
+
+test('a supply with a larger fault current needs the larger breaking capacity', () => {
+  const capacity = (ipfA: number) => {
+    const design = referenceDesign(aTask({ supply: { arrangement: 'TN-C-S', zeOhm: 0.1, ipfA } }))
+    return design.ok ? design.values.breaking : design.constraint.code
+  }
+  expect([1600, 6000, 6001, 10_000, 10_001].map(capacity)).toEqual([6000, 6000, 10_000, 10_000, 'breaking'])
+})

@@ -71,7 +71,7 @@ useShortcuts([
       <p class="keys">
         <span><kbd>J</kbd> <kbd>K</kbd> line</span>
         <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>U</kbd> undo change</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>
-        <span><kbd>N</kbd> next apprentice</span><span><kbd>?</kbd> all keys</span>
+        <span><kbd>N</kbd> next apprentice</span><span><kbd>Ctrl K</kbd> go to</span><span><kbd>?</kbd> all keys</span>
         <el-button v-if="isOpen" size="small" @click="changing = selected">Change this line…</el-button>
       </p>
     </div>

@@ -49,8 +49,15 @@ const saveKey = (event: KeyboardEvent) => {
     if (mayChange.value && !isSet.value) void builder.save()
   }
 }
-onMounted(() => window.addEventListener('keydown', saveKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', saveKey))
+const leaving = (event: BeforeUnloadEvent) => isChanged.value && mayChange.value && !isSet.value && event.preventDefault()
+onMounted(() => {
+  window.addEventListener('keydown', saveKey)
+  window.addEventListener('beforeunload', leaving)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', saveKey)
+  window.removeEventListener('beforeunload', leaving)
+})
 </script>
 
 <template>

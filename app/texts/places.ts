@@ -1,0 +1,26 @@
+import type { Role } from '#core/roster/roster'
+
+/** A page of the main navigation and whose it is. */
+export interface Place {
+  readonly to: string
+  readonly name: string
+  readonly roles: readonly Role[]
+}
+
+export const PLACES: readonly Place[] = [
+  { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
+  { to: '/exercises', name: 'Exercises', roles: ['instructor', 'assessor', 'administrator', 'technician'] },
+  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor'] },
+  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator'] },
+  { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
+  { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
+  { to: '/record', name: 'My record', roles: ['apprentice'] },
+]
+
+/** What can be gone to by name but has no place in the navigation. */
+export const MORE_PLACES: readonly Place[] = [
+  { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
+  { to: '/password', name: 'Change my password', roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'] },
+]

@@ -1,0 +1,63 @@
+/* Whatever is typed, the answer is a sentence: nothing crashes, nothing reads “NaN” or “undefined”. */
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import { referenceDesign } from '#core/design/reference'
+import { STEP_KEYS } from '#core/design/step'
+import { composeFeedback } from '#core/documents/feedback'
+import { markDesign } from '#core/marking/mark-design'
+import { propose } from '#core/marking/proposal'
+import { criteriaOf, type Framework } from '#core/outcomes/framework'
+import { judgeReadings } from '#core/results/judge'
+import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
+import { findingSentence } from '#core/texts/findings'
+import { PROBLEMS } from '#core/texts/problems'
+import { ROSTER_PROBLEM } from '#core/texts/roster'
+import framework from '../../frameworks/workshop-unit.json'
+import { tasks } from '../support/arbitrary'
+
+/** What people type: numbers of any size, with and without units, and anything else. */
+const typed = fc.oneof(
+  fc.double({ min: 0.001, max: 5000, noNaN: true }).map((n) => n.toPrecision(3)),
+  fc.tuple(fc.integer({ min: 0, max: 999 }), fc.constantFrom('A', 'mA', 'V', 'ohm', 'mΩ/m', 'kW', 'MΩ', '%', 'mm²')).map(([n, unit]) => `${n} ${unit}`),
+  fc.constantFrom('', '>999', '>50', '✓', '✗', 'none', 'LIM', '-4', '1,2', '0'),
+  fc.string({ maxLength: 12 }),
+)
+const sheet = (keys: readonly string[]) => fc.record(Object.fromEntries(keys.map((key) => [key, typed])))
+const isSentence = (text: string) => {
+  expect(text).not.toMatch(/NaN|undefined|Infinity|\[object/)
+  expect(text).toMatch(/[.!?]$/)
+}
+
+test('any answers and any readings on any circuit are marked, with sentences and feedback', () => {
+  fc.assert(fc.property(tasks, sheet(STEP_KEYS), sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, answers, readings) => {
+    fc.pre(referenceDesign(task).ok)
+    const marked = { design: markDesign(task, answers), readings: judgeReadings(task, readings) }
+    for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
+      findings.forEach((finding) => isSentence(findingSentence(finding)))
+      expect(mark === 0 || mark === outOf).toBe(true)
+    }
+    isSentence(composeFeedback(marked, [], propose(marked, criteriaOf(framework as Framework), [])))
+  }), { numRuns: 300 })
+})
+
+test('the order in which boxes were filled changes no mark', () => {
+  fc.assert(fc.property(tasks, sheet(STEP_KEYS), (task, answers) => {
+    fc.pre(referenceDesign(task).ok)
+    const reversed = Object.fromEntries(Object.entries(answers).reverse())
+    expect(markDesign(task, reversed)).toEqual(markDesign(task, answers))
+  }))
+})
+
+test('marking looks and does not touch: the same sheet twice gives the same marks', () => {
+  fc.assert(fc.property(tasks, sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, readings) => {
+    fc.pre(referenceDesign(task).ok)
+    const frozen = Object.freeze({ ...readings })
+    expect(judgeReadings(Object.freeze(task), frozen)).toEqual(judgeReadings(task, readings))
+  }))
+})
+
+test('every refusal says something, and most say what to do', () => {
+  const texts = [...Object.values(PROBLEMS).map(({ sentence }) => sentence), ...Object.values(ROSTER_PROBLEM)]
+  texts.forEach(isSentence)
+  expect(new Set(texts).size).toBe(texts.length)
+})

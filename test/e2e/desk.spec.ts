@@ -1,0 +1,53 @@
+/* Desk work around the slice: by keyboard, the centre's policy, lost passwords, the stores list, the printed sheet. */
+import { expect, fillSignIn, signIn, test } from './support'
+
+test('go anywhere by typing, and the keys of a page behind “?”', async ({ browser, centre }) => {
+  const { page } = await signIn(browser, centre, 'I-201')
+  await page.keyboard.press('Control+k')
+  await page.locator('[name=go-to]').fill('haugen')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Per Haugen' })).toBeVisible()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await page.keyboard.press('Shift+?')
+  await expect(page.getByRole('dialog', { name: 'Keys on this page' })).toContainText('change the mark of this line, with a reason')
+})
+
+test('an exercise takes the centre’s policy with it when it is set; a later choice changes only later ones', async ({ browser, centre }) => {
+  const { page: office } = await signIn(browser, centre, 'A-100')
+  await office.getByRole('link', { name: 'Centre' }).click()
+  await office.getByRole('radio', { name: /Own correction/ }).check()
+  await expect(office.getByText('Ilse Marrow chose “Own correction”.')).toBeVisible()
+  const { page: desk } = await signIn(browser, centre, 'I-201')
+  const limitOfZs = async (title: string) => {
+    await desk.goto(`${centre}/exercises`)
+    await desk.getByRole('link', { name: title }).click()
+    return desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ })
+  }
+  // B16: 0.8 × 2.73 = 2.18 Ω was in force when the pit sockets were set.
+  await expect(await limitOfZs('Sockets in the inspection pit')).toContainText('2.18 Ω')
+  await expect(await limitOfZs('Lighting in the halt shelter')).toContainText('1667 Ω')
+})
+
+test('a lost password is replaced by a one-time one and the old session ends', async ({ browser, centre }) => {
+  const { page: apprentice } = await signIn(browser, centre, 'T-406')
+  const { page: office } = await signIn(browser, centre, 'A-100')
+  await office.getByLabel('Search').fill('Petrosyan')
+  await office.getByRole('button', { name: 'New password' }).click()
+  await office.getByRole('button', { name: 'Give it' }).click()
+  const password = await office.locator('.slip .mono').nth(1).innerText()
+  await apprentice.goto(`${centre}/work`)
+  await expect(apprentice).toHaveURL(/sign-in/)
+  await fillSignIn(apprentice, 'T-406', password)
+  await expect(apprentice.getByRole('heading', { name: 'Choose your own password' })).toBeVisible()
+})
+
+test('stores get lengths and devices by bay and in total; task sheets print one page each, without the answer', async ({ browser, centre }) => {
+  const { page } = await signIn(browser, centre, 'S-302')
+  await expect(page.getByText('Singles in conduit 2.5/2.5 mm²').first()).toBeVisible()
+  await expect(page.getByText('10 ×').first()).toBeVisible()
+  await page.goto(`${centre}/exercises/2/sheets`)
+  await expect(page.locator('article')).toHaveCount(10)
+  await expect(page.locator('article').first()).not.toContainText('30 mA')
+  const pdf = await page.pdf({ preferCSSPageSize: true })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(10)
+})
