@@ -1,3 +1,4 @@
+import { taskAdvice } from '#core/design/advice'
 import { referenceDesign } from '#core/design/reference'
 import { toForm, readForm, FORM_FIELDS, type ExerciseForm, type FormField } from '#core/exercise/form'
 import { mergeFields, type Conflict } from '#core/merge/three-way'
@@ -9,7 +10,7 @@ const PREVIEW_COUNT = 12
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
 const BLANK: ExerciseForm = {
-  code: '', title: '', circuitName: '', scenario: '', arrangement: 'TN-C-S', ze: '0.35', ipf: '1.6 kA', use: 'sockets', premises: 'industrial', location: 'general',
+  code: '', title: '', circuitName: '', scenario: '', arrangement: 'TN-C-S', ze: '0.35', ipf: '0.66 kA', use: 'sockets', premises: 'industrial', location: 'general',
   concealed: 'no', basis: 'power', power: '2500', powerFactor: '1', current: '', length: '20', cable: 'flat-twin-earth', method: 'C', ambient: '30', circuits: '1',
   bunching: 'bunched', family: 'rcbo', curve: 'B', residual: '30', seed: '1', lengthSpread: '15 %', loadSpread: '10 %', criteria: '',
 }
@@ -28,6 +29,7 @@ export function useExerciseBuilder(id: number | null) {
   const read = computed(() => readForm(form, centre.value?.policies.measuredZs ?? 'eighty-percent'))
   const design = computed(() => (read.value.task ? referenceDesign(read.value.task) : null))
   const readings = computed(() => (design.value?.ok && read.value.task ? expectedReadings(read.value.task, design.value) : []))
+  const advice = computed(() => (design.value?.ok && read.value.task ? taskAdvice(read.value.task, design.value.values.in) : []))
   const variants = computed(() => (read.value.exercise && design.value?.ok ? makeVariants(read.value.exercise, PREVIEW_COUNT) : null))
   const isChanged = computed(() => FORM_FIELDS.some((field) => form[field] !== base.value[field]))
 
@@ -104,5 +106,5 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  return { form, stored, centre, problem, conflicts, isBusy, isChanged, read, design, readings, variants, load, save, choose, setFor }
+  return { form, stored, centre, problem, conflicts, isBusy, isChanged, read, design, advice, readings, variants, load, save, choose, setFor }
 }

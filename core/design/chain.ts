@@ -10,7 +10,7 @@ import { maximumLoopImpedance } from './steps/maximum-loop-impedance'
 import { minimumTabulatedCurrent } from './steps/minimum-tabulated-current'
 import { residualDevice } from './steps/residual-device'
 import { voltageDrop } from './steps/voltage-drop'
-import type { Step, StepKey } from './step'
+import type { Step } from './step'
 
 /** The design in the order in which it is worked; every step's `needs` stand before it. */
 export const CHAIN: readonly Step[] = [
@@ -31,8 +31,3 @@ export const CHAIN: readonly Step[] = [
   maximumLoopImpedance,
   breakingCapacity,
 ]
-
-const BY_KEY = new Map(CHAIN.map((step) => [step.key, step]))
-
-/** The step with this key. */
-export const stepOf = (key: StepKey): Step => BY_KEY.get(key)!

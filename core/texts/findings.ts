@@ -65,6 +65,10 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'across.zsBelowSum': (p) => `Zs is clearly below Ze + (R1 + R2) = ${ohms(p.sum)}: a parallel earth path, or one of the readings is off.`,
   'across.zsAboveSum': (p) => `Zs is clearly above Ze + (R1 + R2) = ${ohms(p.sum)}: look for a loose termination since the dead test.`,
   'across.insulationLow': (p) => `${formatQuantity(Number(p.value), 'insulation')} is above the minimum but far under the others: a finding, not a pass.`,
+  'advice.zeAboveDeclared': (p) => `Ze of ${ohms(p.zeOhm)} is above the ${ohms(p.declared)} that is typically declared for ${p.arrangement}.`,
+  'advice.electrodeUnstable': (p) => `An electrode above ${p.stable} Ω is likely to be unstable (Table 41.5, note 2).`,
+  'advice.faultCurrent': (p) => `In TN-C-S neutral and earth are one conductor outside, so Ipf would be about ${formatQuantity(Number(p.fits), 'faultCurrent')} with this Ze.`,
+  'advice.smallForSockets': (p) => `A ${p.ratingA} A device feeds this load, but one 13 A plug and a kettle beside it would trip it: many give socket radials 20 A.`,
   'across.tooExact': () => 'Equal to the calculated value to the last digit. Ask to see it measured.',
 }
 

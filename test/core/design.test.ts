@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CHAIN } from '#core/design/chain'
+import { taskAdvice } from '#core/design/advice'
 import { hotZsOhm, voltDropV } from '#core/design/limits'
 import { referenceDesign } from '#core/design/reference'
 import { sizesOf } from '#core/regulations/cables'
@@ -71,4 +72,13 @@ describe('a task without a solution names what prevents it', () => {
     expect(design.constraint.code).toBe(code)
     expect(constraintSentence(design.constraint)).toMatch(words)
   })
+})
+
+test('advice names what an experienced eye would stop at, and stays silent on a plain bay', () => {
+  const codes = (parts: Parameters<typeof aTask>[0], ratingA = 20) => taskAdvice(aTask(parts), ratingA).map((finding) => finding.code)
+  expect(codes({ supply: { arrangement: 'TN-C-S', zeOhm: 0.28, ipfA: 820 } })).toEqual([])
+  expect(codes({ supply: { arrangement: 'TN-C-S', zeOhm: 0.5, ipfA: 460 } })).toEqual(['advice.zeAboveDeclared'])
+  expect(codes({ supply: { arrangement: 'TN-C-S', zeOhm: 0.28, ipfA: 1900 } })).toEqual(['advice.faultCurrent'])
+  expect(codes({ supply: { arrangement: 'TT', zeOhm: 260, ipfA: 500 } })).toEqual(['advice.electrodeUnstable'])
+  expect(codes({ supply: { arrangement: 'TN-S', zeOhm: 0.6, ipfA: 900 } }, 16)).toEqual(['advice.smallForSockets'])
 })

@@ -2,15 +2,17 @@
 import { STEP_KINDS } from '#core/design/step-kinds'
 import type { ReferenceDesign } from '#core/design/reference'
 import { shortSource, sourceLine } from '#core/regulations/source'
+import type { Finding } from '#core/findings/finding'
 import type { ExpectedReading } from '#core/results/expected'
 import { readingKind } from '#core/results/readings'
 import { constraintSentence } from '#core/texts/constraints'
+import { findingSentence } from '#core/texts/findings'
 import { READING_TEXT, STEP_TEXT } from '#core/texts/steps'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 import { stepValue } from '~/texts/marks'
 
-defineProps<{ design: ReferenceDesign; readings: readonly ExpectedReading[] }>()
+defineProps<{ design: ReferenceDesign; advice: readonly Finding[]; readings: readonly ExpectedReading[] }>()
 
 const quantity = (reading: ExpectedReading) => readingKind(reading.key).quantity
 const scaled = (reading: ExpectedReading, value: number | undefined) => (value === undefined ? undefined : value * QUANTITIES[quantity(reading)].scale)
@@ -25,6 +27,7 @@ const limit = (reading: ExpectedReading) => (reading.limit ? `${reading.limit.ki
       <b>No solution, at {{ STEP_TEXT[design.at].name.toLowerCase() }}</b>
       <p>{{ constraintSentence(design.constraint) }}</p>
     </div>
+    <div v-if="advice.length" class="stitched waiting small" data-testid="advice"><p v-for="finding in advice" :key="finding.code">{{ findingSentence(finding) }}</p></div>
     <table class="grid-table" data-testid="reference">
       <thead><tr><th>Reference design</th><th class="num">Value</th><th>How</th><th>Where it stands</th></tr></thead>
       <tbody>

@@ -7,7 +7,7 @@ const route = useRoute()
 const session = useSession()
 const id = route.params.id === 'new' ? null : Number(route.params.id)
 const builder = useExerciseBuilder(id)
-const { form, stored, centre, problem, read, design, readings, variants, isBusy, isChanged } = builder
+const { form, stored, centre, problem, read, design, advice, readings, variants, isBusy, isChanged } = builder
 const mayChange = computed(() => session.person?.role === 'instructor')
 const isSet = computed(() => stored.value?.state === 'set')
 const setting = ref(false)
@@ -79,7 +79,7 @@ onBeforeUnmount(() => {
       </div>
     </section>
     <section class="right" tabindex="0" aria-label="Reference design and variants">
-      <ReferencePanel v-if="design" :design="design" :readings="readings" />
+      <ReferencePanel v-if="design" :design="design" :advice="advice" :readings="readings" />
       <p v-else class="empty">The reference design appears as soon as the boxes on the left can be read.</p>
       <VariantPreview v-if="variants" :result="variants" />
     </section>
