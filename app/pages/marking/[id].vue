@@ -70,8 +70,8 @@ useShortcuts([
       <MarkedReadings :marks="view.marked.readings" :overrides="overrides" :selected="selected" @pick="selected = $event" />
       <p class="keys">
         <span><kbd>J</kbd> <kbd>K</kbd> line</span>
-        <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>U</kbd> undo change</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>
-        <span><kbd>N</kbd> next apprentice</span><span><kbd>Ctrl K</kbd> go to</span><span><kbd>?</kbd> all keys</span>
+        <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>U</kbd> undo</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>
+        <span><kbd>N</kbd> next</span><span><kbd>Ctrl K</kbd> go to</span><span><kbd>?</kbd> all keys</span>
         <el-button v-if="isOpen" size="small" @click="changing = selected">Change this line…</el-button>
       </p>
     </div>
@@ -89,7 +89,7 @@ useShortcuts([
 .lines > :deep(section + section) { margin-top: 14px; }
 .title { display: flex; gap: 14px; align-items: baseline; flex-wrap: wrap; }
 .facts { font-size: 13.5px; margin-bottom: 4px; }
-.keys { position: sticky; bottom: 0; background: var(--cloth); display: flex; gap: 18px; padding: 10px 8px; font-size: 13.5px; color: var(--soft); align-items: center; border-top: 1px solid var(--hem); margin-top: auto; flex-wrap: wrap; }
+.keys { position: sticky; bottom: 0; background: var(--cloth); display: flex; gap: 14px; padding: 10px 8px; font-size: 13.5px; color: var(--soft); align-items: center; border-top: 1px solid var(--hem); margin-top: auto; flex-wrap: wrap; }
 .keys :deep(.el-button) { margin-left: auto; }
 @media (max-width: 1000px) { .desk { grid-template-columns: 1fr; height: auto; } }
 </style>
