@@ -1,0 +1,86 @@
+/* Who may do what, use-case by use-case: everybody tries everything, and exactly the named roles get past the door. */
+import { describe, expect, test } from 'vitest'
+import { ROLES, type Role } from '#core/roster/roster'
+import { listExercises, showExercise, createExercise, taskSheets } from '../../server/services/exercises'
+import { loadFramework, setPolicy, showCentre } from '../../server/services/centre'
+import { showFloor } from '../../server/services/floor'
+import { markingPile, showMarking } from '../../server/services/marking'
+import { listPeople, previewRosterFile } from '../../server/services/people'
+import { Problem } from '../../server/services/problem'
+import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server/services/records'
+import { showStores } from '../../server/services/stores'
+import { decidePermission, listWork } from '../../server/services/work'
+import type { Framework } from '#core/outcomes/framework'
+import framework from '../../frameworks/workshop-unit.json'
+import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
+import { anExercise } from '../support/task'
+
+type Try = (centre: Centre, role: Role) => unknown
+const as = (centre: Centre, role: Role) => centre[role]
+const STAFF: Role[] = ['administrator', 'instructor', 'assessor']
+const MARKERS: Role[] = ['instructor', 'assessor']
+const file = Buffer.from('number,name,group\nT-9,Bo,Friday\n')
+
+const USE_CASES: [string, Role[], Try][] = [
+  ['see people', STAFF, (c, role) => listPeople(c.context, as(c, role))],
+  ['see groups', STAFF, (c, role) => listCohorts(c.context, as(c, role))],
+  ['bring in a roster', ['administrator'], (c, role) => previewRosterFile(c.context, as(c, role), file)],
+  ['see exercises', [...STAFF, 'technician'], (c, role) => listExercises(c.context, as(c, role))],
+  ['open an exercise with its answers', [...STAFF, 'technician'], (c, role) => showExercise(c.context, as(c, role), 1)],
+  ['print task sheets', [...STAFF, 'technician'], (c, role) => taskSheets(c.context, as(c, role), 1)],
+  ['write an exercise', ['instructor'], (c, role) => createExercise(c.context, as(c, role), anExercise({ code: `R-${role}` }))],
+  ['see the floor', MARKERS, (c, role) => showFloor(c.context, as(c, role))],
+  ['refuse to energise', MARKERS, (c, role) => decidePermission(c.context, as(c, role), 1, false, 'Covers are off.')],
+  ['see the pile', MARKERS, (c, role) => markingPile(c.context, as(c, role))],
+  ['open a sheet with its marks', MARKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
+  ['see a group’s record', STAFF, (c, role) => groupRecord(c.context, as(c, role), 'Thursday')],
+  ['take out results', STAFF, (c, role) => exportResults(c.context, as(c, role), 1)],
+  ['see what stores lay out', ['instructor', 'technician'], (c, role) => showStores(c.context, as(c, role))],
+  ['see the centre', STAFF, (c, role) => showCentre(c.context, as(c, role))],
+  ['choose a policy', ['administrator'], (c, role) => setPolicy(c.context, as(c, role), 'corrected')],
+  ['load a framework', ['administrator'], (c, role) => loadFramework(c.context, as(c, role), framework as Framework)],
+  ['see own tasks', ['apprentice'], (c, role) => listWork(c.context, as(c, role))],
+  ['see own record', ['apprentice'], (c, role) => ownRecord(c.context, as(c, role))],
+]
+
+describe.each(USE_CASES)('%s', (_name, allowed, tryIt) => {
+  test.each([...ROLES])('%s', (role) => {
+    const centre = aCentre()
+    const { attemptId } = aSetExercise(centre)
+    bringTo(centre, attemptId, 'permission')
+    const outcome = () => {
+      try {
+        tryIt(centre, role)
+        return 'done'
+      } catch (error) {
+        if (error instanceof Problem) return error.code
+        throw error
+      }
+    }
+    expect(outcome()).toBe(allowed.includes(role) ? 'done' : 'notAllowed')
+  })
+})
+
+test('a framework cannot drop a criterion that the record may speak of', () => {
+  const centre = aCentre()
+  const [design] = (framework as Framework).units
+  expect(() => loadFramework(centre.context, centre.administrator, { ...(framework as Framework), units: [design!] })).toThrow(Problem)
+  expect(centre.repos.centre.framework()!.units).toHaveLength(2)
+})
+
+test('stores count what the variants need, bay by bay', () => {
+  const centre = aCentre()
+  aSetExercise(centre)
+  const [exercise] = showStores(centre.context, centre.technician)
+  const tasks = centre.repos.attempts.byExercise(1).map((attempt) => attempt.task)
+  expect(exercise!.bays.map((bay) => bay.lengthM)).toEqual(tasks.map((task) => task.lengthM))
+  expect(exercise!.bays[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5, ratingA: 16, curve: 'B', residualMA: 30, capacityA: 6000, isDone: false })
+})
+
+test('the floor puts the dead tests beside a request and keeps them off everybody else', () => {
+  const centre = aCentre()
+  const { attemptId } = aSetExercise(centre)
+  bringTo(centre, attemptId, 'permission', { readings: { irLE: '0.2' } })
+  const { patches } = showFloor(centre.context, centre.assessor)
+  expect(patches.map((patch) => [patch.stage, patch.request?.gate.beyond])).toEqual([['permission', ['irLE']], ['design', undefined]])
+})
