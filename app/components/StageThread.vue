@@ -1,12 +1,5 @@
 <script setup lang="ts">
-export interface ThreadStage {
-  readonly key: string
-  readonly name: string
-  readonly note?: string
-  readonly state: 'done' | 'signed' | 'now' | 'todo' | 'shut'
-  /** 0 to 1, for the stage being worked on. */
-  readonly progress?: number
-}
+import type { ThreadStage } from '~/texts/thread-stage'
 
 defineProps<{ stages: readonly ThreadStage[]; current?: string }>()
 const emit = defineEmits<{ pick: [key: string] }>()

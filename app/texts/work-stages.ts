@@ -1,8 +1,8 @@
 import { isBefore, type Stage } from '#core/attempt/stages'
 import { STEP_KEYS } from '#core/design/step'
 import { isDead } from '#core/results/readings'
-import type { ThreadStage } from '~/components/StageThread.vue'
 import type { WorkView } from '#schemas/views'
+import type { ThreadStage } from './thread-stage'
 
 const filled = (view: WorkView, keys: readonly string[]) => keys.filter((key) => (view.readings as Record<string, string>)[key]?.trim()).length
 
