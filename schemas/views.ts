@@ -120,6 +120,7 @@ export interface WorkView {
 
 export interface FloorPatch {
   readonly id: number
+  readonly number: string
   readonly name: string
   readonly cohort: string
   readonly bay: number

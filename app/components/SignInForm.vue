@@ -35,7 +35,3 @@ async function signIn() {
     <el-button type="primary" size="large" native-type="submit" :loading="isBusy" :disabled="!number || !password">Sign in</el-button>
   </form>
 </template>
-
-<style scoped>
-.field { display: flex; flex-direction: column; gap: 5px; font-weight: 620; }
-</style>

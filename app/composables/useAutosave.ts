@@ -69,8 +69,13 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
   function write(name: string, text: string): void {
     fields[name] = text
     if (state.value !== 'conflict') state.value = 'editing'
-    void set(key, { base, mine: { ...fields } } satisfies Kept).catch(() => undefined)
+    keep()
     later(WAIT_MS)
+  }
+
+  /** On this device, with the server's version that the typing started from. */
+  function keep(): void {
+    void set(key, { base, mine: { ...fields } } satisfies Kept).catch(() => undefined)
   }
 
   function later(ms: number): void {
@@ -100,7 +105,10 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
       const isCurrent = Object.keys({ ...fields, ...sent }).every((name) => (fields[name] ?? '') === (sent[name] ?? ''))
       state.value = isCurrent ? 'saved' : 'editing'
       if (isCurrent) await del(key).catch(() => undefined)
-      else later(WAIT_MS)
+      else {
+        keep()
+        later(WAIT_MS)
+      }
     } catch (error) {
       await recover(error as ApiProblem)
     }
@@ -118,6 +126,7 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
       base = { ...other.fields }
       version = other.version
       settle(merged)
+      keep()
       if (merged.conflicts.length === 0) later(0)
       return
     }

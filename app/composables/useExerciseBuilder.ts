@@ -26,8 +26,10 @@ export function useExerciseBuilder(id: number | null) {
   const isBusy = ref(false)
   const base = ref<ExerciseForm>({ ...BLANK })
 
-  const read = computed(() => readForm(form, centre.value?.policies.measuredZs ?? 'eighty-percent'))
-  const design = computed(() => (read.value.task ? referenceDesign(read.value.task) : null))
+  /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
+  const measuredZs = computed(() => (stored.value?.state === 'set' ? stored.value.exercise.task.measuredZs : centre.value?.policies.measuredZs ?? 'eighty-percent'))
+  const read = computed(() => readForm(form, measuredZs.value))
+  const design = computed(() => (centre.value && read.value.task ? referenceDesign(read.value.task) : null))
   const readings = computed(() => (design.value?.ok && read.value.task ? expectedReadings(read.value.task, design.value) : []))
   const advice = computed(() => (design.value?.ok && read.value.task ? taskAdvice(read.value.task, design.value.values.in) : []))
   const variants = computed(() => (read.value.exercise && design.value?.ok ? makeVariants(read.value.exercise, PREVIEW_COUNT) : null))
@@ -36,10 +38,11 @@ export function useExerciseBuilder(id: number | null) {
   async function load(): Promise<void> {
     try {
       const [place, exercise] = await Promise.all([call<CentreView>('GET', 'centre'), id === null ? null : call<StoredExercise>('GET', `exercises/${id}`)])
-      centre.value = place
       if (exercise) adopt(exercise)
       else form.criteria = place.framework?.units.flatMap((unit) => unit.criteria.map((criterion) => criterion.code)).join(' ') ?? ''
       base.value = { ...form }
+      // Only now is there something true to show.
+      centre.value = place
       problem.value = null
     } catch (error) {
       problem.value = error as ApiProblem

@@ -11,10 +11,10 @@ export function useFloor() {
   const patches = computed(() => {
     const newest = new Map<string, FloorPatch>()
     for (const patch of data.value?.patches ?? []) {
-      const other = newest.get(patch.name)
+      const other = newest.get(patch.number)
       // The attempt in hand stands before a finished one; among equals the later exercise.
       const isDone = (p: FloorPatch) => p.stage === 'released' || p.stage === 'decided'
-      if (!other || (isDone(other) && !isDone(patch)) || isDone(other) === isDone(patch)) newest.set(patch.name, patch)
+      if (!other || (isDone(other) && !isDone(patch)) || isDone(other) === isDone(patch)) newest.set(patch.number, patch)
     }
     return [...newest.values()].filter((patch) => !cohort.value || patch.cohort === cohort.value).sort((a, b) => a.bay - b.bay)
   })

@@ -57,7 +57,10 @@ export function useWorksheet(id: number) {
     isBusy.value = true
     try {
       const version = await autosave.flush()
-      if (autosave.state.value !== 'saved') return false
+      if (autosave.state.value !== 'saved') {
+        if (autosave.state.value !== 'conflict') ElMessage({ type: 'error', message: autosave.message.value || 'This could not be saved yet. Try again in a moment.', duration: 7000, showClose: true })
+        return false
+      }
       view.value = await call<WorkView>('POST', `work/${id}/${what}`, { version })
       autosave.adopt(flatten(view.value), view.value.version, view.value.savedAt)
       return true

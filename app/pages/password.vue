@@ -38,7 +38,3 @@ async function change() {
     </div>
   </form>
 </template>
-
-<style scoped>
-.field { display: flex; flex-direction: column; gap: 5px; font-weight: 620; }
-</style>

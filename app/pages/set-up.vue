@@ -35,7 +35,3 @@ async function setUp() {
     <el-button type="primary" size="large" native-type="submit" :loading="isBusy" :disabled="!form.number || !form.name || form.password.length < 10">Start</el-button>
   </form>
 </template>
-
-<style scoped>
-.field { display: flex; flex-direction: column; gap: 5px; font-weight: 620; }
-</style>

@@ -47,9 +47,13 @@ export function propose(marked: Marked, criteria: readonly Criterion[], override
   const critical = items.flatMap((item) =>
     item.findings.filter((finding) => finding.seriousness === 'critical').map((finding) => ({ item: item.key, finding })),
   )
-  const judged = criteria.map((criterion): CriterionProposal => {
-    const because = criterion.evidence.filter((key) => byKey.has(key) && !byKey.get(key)!.isRight)
-    return { code: criterion.code, met: because.length === 0, because }
+  const judged = criteria.flatMap((criterion): CriterionProposal[] => {
+    // A handed-in sheet has been permitted: the stages allow no other way.
+    const shown = criterion.evidence.filter((key) => byKey.has(key) || key === 'process.permission')
+    // What this bay cannot show is not judged: nothing is met by having nothing wrong.
+    if (shown.length === 0) return []
+    const because = shown.filter((key) => byKey.get(key)?.isRight === false)
+    return [{ code: criterion.code, met: because.length === 0, because }]
   })
   return {
     mark: items.reduce((sum, item) => sum + item.mark, 0),

@@ -15,7 +15,7 @@ export function showFloor({ repos, now }: Context, actor: Person): FloorView {
     const events = repos.attempts.events(attempt.id)
     const last = events.at(-1)
     return {
-      id: attempt.id, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
+      id: attempt.id, number: attempt.personNumber, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
       code: exercise.code, title: exercise.title, circuitName: exercise.circuitName,
       answered: STEP_KEYS.filter((key) => attempt.answers[key]?.trim()).length, steps: STEP_KEYS.length,
       lastAct: last ? last : null,

@@ -99,6 +99,13 @@ describe('from marks to a proposal', () => {
     expect(proposal.criteria.filter((criterion) => !criterion.met)).toEqual([{ code: 'D1', met: false, because: ['design.ib'] }])
     expect(composeFeedback(sheet, [], proposal)).toMatch(/reasoning is sound[\s\S]*Design current:[\s\S]*Still to show: D1/)
   })
+  test('what a bay cannot show is neither met nor open: no residual device, no T5', () => {
+    const plain = aTask({ use: 'fixed', residualA: null, device: { family: 'breaker', curve: 'B' } })
+    const sheet = { design: markDesign(plain, typedAnswers(plain, {})), readings: judgeReadings(plain, typedReadings(plain, 1)) }
+    const codes = propose(sheet, criteria, []).criteria.map((criterion) => criterion.code)
+    expect(codes).toContain('T3')
+    expect(codes).not.toContain('T5')
+  })
   test('a critical point outranks the marks; an override with a reason lifts it', () => {
     const sheet = marked({ typed: { residual: 'none' } })
     expect(propose(sheet, criteria, [])).toMatchObject({ met: false, critical: [{ item: 'design.residual' }] })

@@ -1,5 +1,5 @@
 /* Desk work around the slice: by keyboard, the centre's policy, lost passwords, the stores list, the printed sheet. */
-import { expect, fillSignIn, signIn, test } from './support'
+import { choose, expect, fillSignIn, signIn, test } from './support'
 
 test('go anywhere by typing, and the keys of a page behind “?”', async ({ browser, centre }) => {
   const { page } = await signIn(browser, centre, 'I-201')
@@ -22,11 +22,16 @@ test('an exercise takes the centre’s policy with it when it is set; a later ch
   const limitOfZs = async (title: string) => {
     await desk.goto(`${centre}/exercises`)
     await desk.getByRole('link', { name: title }).click()
+    await expect(desk.getByRole('heading', { name: title })).toBeVisible()
     return desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ })
   }
   // B16: 0.8 × 2.73 = 2.18 Ω was in force when the pit sockets were set.
   await expect(await limitOfZs('Sockets in the inspection pit')).toContainText('2.18 Ω')
   await expect(await limitOfZs('Lighting in the halt shelter')).toContainText('1667 Ω')
+  // The same draft on a TN-S bay takes the present choice: C6 3.64 Ω, so 0.5 + (3.64 − 0.5) ÷ 1.20 = 3.12 Ω.
+  await choose(desk, 'box-arrangement', 'TN-S')
+  await desk.locator('[name=ze]').fill('0.5')
+  await expect(desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ })).toContainText('3.12 Ω')
 })
 
 test('a lost password is replaced by a one-time one and the old session ends', async ({ browser, centre }) => {

@@ -9,6 +9,8 @@ const stage = computed(() => props.view.attempt.stage)
 const isOpen = computed(() => stage.value === 'handedIn' || stage.value === 'decided')
 const shown = computed(() => (stage.value === 'released' ? props.view.decision!.evidence.proposal : props.view.proposal))
 const verdictOf = (code: string) => shown.value.criteria.find((criterion) => criterion.code === code)
+/** Criteria that this bay can show; the others are not judged. */
+const judged = computed(() => props.view.criteria.filter((criterion) => verdictOf(criterion.code)))
 </script>
 
 <template>
@@ -23,7 +25,7 @@ const verdictOf = (code: string) => shown.value.criteria.find((criterion) => cri
       <p>{{ findingSentence(finding) }} Whatever the marks, this outranks them.</p>
     </div>
     <ul class="criteria" aria-label="Criteria">
-      <li v-for="criterion in view.criteria" :key="criterion.code" :title="`${criterion.text} (${criterion.bs7671})`">
+      <li v-for="criterion in judged" :key="criterion.code" :title="`${criterion.text} (${criterion.bs7671})`">
         <b>{{ criterion.code }}</b>
         <span class="tag" :class="verdictOf(criterion.code)?.met ? 'met' : 'wrong'">{{ verdictOf(criterion.code)?.met ? 'met' : 'not yet' }}</span>
       </li>
