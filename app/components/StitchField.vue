@@ -1,5 +1,5 @@
 <template>
-  <svg class="field" viewBox="0 0 460 210" fill="none" stroke="currentColor" stroke-width="4" stroke-linecap="round" stroke-dasharray="11 8" aria-hidden="true">
+  <svg class="tram" viewBox="0 0 460 210" fill="none" stroke="currentColor" stroke-width="4" stroke-linecap="round" stroke-dasharray="11 8" aria-hidden="true">
     <path d="M4 14H456" opacity="0.55" />
     <path d="M300 58L352 16" />
     <path d="M128 58Q140 40 166 40H318Q344 40 356 58" />
@@ -12,5 +12,5 @@
 </template>
 
 <style scoped>
-.field { margin-top: auto; width: 100%; max-width: 460px; color: var(--head-stitch); }
+.tram { margin-top: auto; width: 100%; max-width: 460px; color: var(--head-stitch); }
 </style>
