@@ -1,20 +1,60 @@
-import type { Task } from '../exercise/task'
 import { note, type Finding } from '../findings/finding'
+import type { Installation } from '../installation/installation'
+import { circuitsOf } from '../installation/tree'
+import { isDrawnIn } from '../regulations/cables/sizes'
 import { DECLARED_ZE_OHM, STABLE_ELECTRODE_OHM, U0_V } from '../regulations/supply'
+import type { CircuitDesign, InstallationDesign } from './reference'
+import { selectivity } from './steps/selectivity'
 
 /** A 13 A socket radial is usually given more than this, so that one large plug does not trip it; common practice, no source. */
 const SMALL_FOR_SOCKETS_A = 16
 /** How far Ipf × Ze may lie from U0 where neutral and earth are one conductor. */
 const FAULT_CURRENT_SLACK = 0.3
+/** Common practice, no source. */
+const SPARE_SHARE = 0.8
+const MOST_BENDS = 2
+/** On-Site Guide Appendix H: larger fixed loads do not belong on a ring; from memory. */
+const OWN_CIRCUIT_W = 2000
 
-/** What an instructor may want to look at again though the task has a solution. Nothing here prevents anything. */
-export function taskAdvice(task: Task, ratingA: number): Finding[] {
-  const { arrangement, zeOhm, ipfA } = task.supply
+/** What an instructor may want to look at again though it can be worked; by circuit, board, or the intake. Prevents nothing. */
+export interface Advice {
+  readonly scope: string
+  readonly finding: Finding
+}
+
+export function installationAdvice(installation: Installation, design: InstallationDesign): Advice[] {
+  return [...intakeAdvice(installation), ...boardAdvice(installation), ...design.circuits.flatMap((circuit) => circuitAdvice(circuit).map((finding) => ({ scope: circuit.scope, finding })))]
+}
+
+function intakeAdvice({ intake: { arrangement, zeOhm, ipfA, phases } }: Installation): Advice[] {
   const advice: Finding[] = []
   const declared = DECLARED_ZE_OHM[arrangement]
   if (declared !== undefined && zeOhm > declared) advice.push(note('advice.zeAboveDeclared', { zeOhm, declared, arrangement }))
   if (arrangement === 'TT' && zeOhm > STABLE_ELECTRODE_OHM) advice.push(note('advice.electrodeUnstable', { zeOhm, stable: STABLE_ELECTRODE_OHM }))
-  if (arrangement === 'TN-C-S' && Math.abs((ipfA * zeOhm) / U0_V - 1) > FAULT_CURRENT_SLACK) advice.push(note('advice.faultCurrent', { fits: U0_V / zeOhm }))
-  if (task.use === 'sockets' && ratingA <= SMALL_FOR_SOCKETS_A) advice.push(note('advice.smallForSockets', { ratingA }))
+  if (arrangement === 'TN-C-S' && phases === 1 && Math.abs((ipfA * zeOhm) / U0_V - 1) > FAULT_CURRENT_SLACK) advice.push(note('advice.faultCurrent', { fits: U0_V / zeOhm }))
+  return advice.map((finding) => ({ scope: 'intake', finding }))
+}
+
+function boardAdvice(installation: Installation): Advice[] {
+  return installation.boards.flatMap((board) => {
+    const advice: Finding[] = []
+    const used = circuitsOf(installation, board.id).length
+    const ways = board.ways * board.phases
+    if (used > 1 && used > SPARE_SHARE * ways) advice.push(note('advice.fewSpareWays', { used, ways }))
+    if (board.electrodeOhm !== null && board.electrodeOhm > STABLE_ELECTRODE_OHM) advice.push(note('advice.electrodeUnstable', { zeOhm: board.electrodeOhm, stable: STABLE_ELECTRODE_OHM }))
+    return advice.map((finding) => ({ scope: board.id, finding }))
+  })
+}
+
+/** Advice on one worked circuit. */
+export function circuitAdvice({ task, values, circuit }: CircuitDesign): Finding[] {
+  const advice: Finding[] = []
+  if (values.in === undefined) return advice
+  if (task.use === 'sockets' && task.topology === 'radial' && values.in <= SMALL_FOR_SOCKETS_A) advice.push(note('advice.smallForSockets', { ratingA: values.in }))
+  if (isDrawnIn(task.cable.kind) && task.run.bends > MOST_BENDS) advice.push(note('advice.drawPoints', { bends: task.run.bends }))
+  if (task.topology === 'ring' && task.spurM > 0) advice.push(note('advice.spurs', { points: circuit.points }))
+  if (task.topology === 'ring' && task.load.basis === 'power' && task.points === 1 && task.load.powerW > OWN_CIRCUIT_W) advice.push(note('advice.ownCircuit'))
+  const chosen = selectivity(task, values.in)
+  if (!chosen.isSelective && task.above) advice.push(note('advice.notSelective', { why: chosen.why }))
   return advice
 }

@@ -1,52 +1,82 @@
 import type { Task } from '../exercise/task'
-import { breakerMaximumZsOhm, residualMaximumZsOhm } from '../regulations/breakers'
-import { sizesOf, type CableSize } from '../regulations/cables'
-import { HOT_MULTIPLIER, pairOhmPerM } from '../regulations/conductors'
-import { residualNeeds } from './residual-needs'
-import { U0_V, voltDropFraction } from '../regulations/supply'
+import { pairOhmPerM, sizesOf, type CableSize } from '../regulations/cables/sizes'
+import { deviceMaximumZsOhm } from '../regulations/devices'
+import { disconnectionLimitS } from '../regulations/disconnection'
+import { residualMaximumZsOhm } from '../regulations/residual'
+import { U0_V, nominalV, voltDropFraction } from '../regulations/supply'
+import { faultEnergy } from './fault-energy'
+import { neededResidualA } from './residual-needs'
 
-/** Smallest line conductor for the use, mm²; BS 7671 Table 52.3 (from memory): lighting 1.0, power 1.5. */
-export const minimumAreaMm2 = (task: Task): number => (task.use === 'lighting' ? 1 : 1.5)
+/** The rows that the task's cable offers. */
+export const sizesFor = (task: Task): readonly CableSize[] => sizesOf(task.cable.kind, task.cable.method, task.phases)
 
-/** Allowed voltage drop, V. */
-export const voltDropLimitV = (task: Task): number => voltDropFraction(task.use) * U0_V
+/** The row of one line area, if the cable is made in it. */
+export const sizeFor = (task: Task, lineMm2: number): CableSize | undefined => sizesFor(task).find((size) => size.lineMm2 === lineMm2)
 
-/** Voltage drop at the far point, V, for the whole load there. */
-export const voltDropV = (task: Task, size: CableSize, ib: number): number => size.voltDropVPerAm * ib * task.lengthM
-
-/** Zs at the far point with the conductors at 70 °C, Ω. */
-export function hotZsOhm(task: Task, size: CableSize): number {
-  return task.supply.zeOhm + pairOhmPerM(size) * task.lengthM * HOT_MULTIPLIER
+/** Smallest line conductor, mm²: BS 7671 Table 52.3 (lighting 1.0, power 1.5), and 433.1.204 for rings (2.5, mineral 1.5); from memory. */
+export function minimumAreaMm2(task: Task): number {
+  if (task.topology === 'ring') return task.cable.kind === 'mineral' ? 1.5 : 2.5
+  return task.use === 'lighting' ? 1 : 1.5
 }
 
-/** Does the RCD, not the breaker, clear an earth fault here? In TT it does; in TN the breaker alone must. */
+/** Allowed voltage drop of this circuit, V: what the run to its board has left. */
+export const voltDropLimitV = (task: Task): number => Math.max(0, voltDropFraction(task.use) - task.dropAbove) * nominalV(task.phases)
+
+/**
+ * How much of current times length counts for the drop: equal loads at equal distances count (n + 1) ÷ 2n, and the two
+ * halves of a ring share the current over half the way each.
+ */
+export function dropShare(task: Task): number {
+  const spread = !task.isSpread ? 1 : task.topology === 'ring' ? 0.5 : (task.points + 1) / (2 * task.points)
+  return task.topology === 'ring' ? spread / 4 : spread
+}
+
+/** Voltage drop at the far point, V, at the conductor's full temperature. */
+export const voltDropV = (task: Task, size: CableSize, ib: number): number => size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
+
+/** Metres of line and cpc in series that a fault at the far point meets: of a ring a quarter of its length, and the spur. */
+export const loopMetres = (task: Task): number => (task.topology === 'ring' ? task.lengthM / 4 + task.spurM : task.lengthM)
+
+/** Zs at the far point with the conductors at their operating temperature, Ω. */
+export const hotZsOhm = (task: Task, size: CableSize): number => task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
+
+/** Does the RCD, not the overcurrent device, clear an earth fault here? In TT it does; in TN the overcurrent device alone must. */
 export const faultClearedByResidual = (task: Task): boolean => task.supply.arrangement === 'TT'
 
-/** The limit that Zs must not pass, Ω: by residual current in TT, by the magnetic trip in TN. */
+export const timeLimitS = (task: Task, ratingA: number): number => disconnectionLimitS(task.supply.arrangement, task.use, ratingA, task.edition)
+
+/** The limit that Zs must not pass, Ω: by residual current in TT, by the overcurrent device in TN. */
 export function maximumZsOhm(task: Task, ratingA: number, residualA: number): number {
   if (faultClearedByResidual(task) && residualA > 0) return residualMaximumZsOhm(residualA)
-  return breakerMaximumZsOhm(task.device.curve, ratingA)
+  return deviceMaximumZsOhm(task.device, ratingA, timeLimitS(task, ratingA)) ?? 0
 }
 
-/** Largest rated residual current that all rules allow, A, or 0 where none is needed. */
-export function neededResidualA(task: Task, ratingA: number): number {
-  const needs = residualNeeds(task, ratingA)
-  return needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
-}
+/** Earth fault current at the far point, A. */
+export const faultCurrentA = (zsOhm: number): number => U0_V / zsOhm
 
-/** What one cable size fails first, or nothing: capacity, then voltage drop, then the fault loop. */
-export function sizeFails(task: Task, size: CableSize, needs: { itMin: number; ib: number; in: number }): 'area' | 'capacity' | 'voltDrop' | 'loop' | undefined {
+export interface SizeNeeds {
+  readonly itMin: number
+  readonly ib: number
+  readonly in: number
+}
+export type SizeFailure = 'area' | 'capacity' | 'voltDrop' | 'loop' | 'adiabatic'
+
+/** What one cable size fails first, or nothing: capacity, voltage drop, the fault loop, the cpc's own heat. */
+export function sizeFails(task: Task, size: CableSize, needs: SizeNeeds): SizeFailure | undefined {
   if (size.lineMm2 < minimumAreaMm2(task)) return 'area'
-  if (size.ratingA < needs.itMin) return 'capacity'
+  if (size.ratingA < needs.itMin * (1 - 1e-9)) return 'capacity'
   if (voltDropV(task, size, needs.ib) > voltDropLimitV(task)) return 'voltDrop'
-  if (hotZsOhm(task, size) > maximumZsOhm(task, needs.in, neededResidualA(task, needs.in))) return 'loop'
+  const residualA = neededResidualA(task, needs.in)
+  const zs = hotZsOhm(task, size)
+  if (zs > maximumZsOhm(task, needs.in, residualA)) return 'loop'
+  if (faultEnergy(task, needs.in, residualA, faultCurrentA(zs)).areaMm2(size.k) > size.cpcMm2) return 'adiabatic'
   return undefined
 }
 
 /** The smallest size that satisfies everything, and what ruled out the size below it. */
-export function smallestSize(task: Task, needs: { itMin: number; ib: number; in: number }): { size?: CableSize; ruledOutBy?: ReturnType<typeof sizeFails> } {
-  let ruledOutBy: ReturnType<typeof sizeFails>
-  for (const size of sizesOf(task.cable.kind, task.cable.method)) {
+export function smallestSize(task: Task, needs: SizeNeeds): { size?: CableSize; ruledOutBy?: SizeFailure } {
+  let ruledOutBy: SizeFailure | undefined
+  for (const size of sizesFor(task)) {
     const fails = sizeFails(task, size, needs)
     if (!fails) return { size, ruledOutBy }
     ruledOutBy = fails

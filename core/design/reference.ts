@@ -1,46 +1,102 @@
+import type { Board, Circuit, Installation } from '../installation/installation'
 import type { Task } from '../exercise/task'
-import { CHAIN } from './chain'
-import { hotZsOhm, maximumZsOhm, neededResidualA, smallestSize, voltDropLimitV, voltDropV } from './limits'
-import type { Constraint, StepKey, StepValues, Worked } from './step'
+import type { BoardTask } from './board/board-task'
+import { hotZsOhm, maximumZsOhm, sizeFor, smallestSize, voltDropLimitV, voltDropV, type SizeFailure } from './limits'
+import { neededResidualA } from './residual-needs'
+import type { Constraint, Step, StepValues, Worked } from './step'
+import type { StepKey } from './step-keys'
+import { walkInstallation, type DesignRules } from './walk'
 
 export interface WorkedStep extends Worked {
   readonly key: StepKey
 }
 
-/** The worked design, or how far it came and the constraint that stops it. */
-export type ReferenceDesign =
-  | { readonly ok: true; readonly steps: readonly WorkedStep[]; readonly values: Readonly<Record<StepKey, number>>; readonly governs: Governs }
-  | { readonly ok: false; readonly steps: readonly WorkedStep[]; readonly at: StepKey; readonly constraint: Constraint }
-
-/** What decided the conductor: the smallest made, its current, its voltage drop or the fault loop. */
-export type Governs = 'area' | 'capacity' | 'voltDrop' | 'loop'
-
-/** Works the whole chain for a task, each step from the values of those before it. Pure; well under a millisecond. */
-export function referenceDesign(task: Task): ReferenceDesign {
-  const steps: WorkedStep[] = []
-  const values: Partial<Record<StepKey, number>> = {}
-  for (const step of CHAIN) {
-    const derivation = step.derive(task, values)
-    if (!derivation.ok) return { ok: false, steps, at: step.key, constraint: derivation.constraint }
-    steps.push({ key: step.key, ...derivation })
-    values[step.key] = derivation.value
-  }
-  const complete = values as Record<StepKey, number>
-  return { ok: true, steps, values: complete, governs: governing(task, complete) }
+/** One circuit or board worked through, or how far it came and the constraint that stops it. */
+export interface ScopeDesign {
+  readonly scope: string
+  readonly steps: readonly WorkedStep[]
+  readonly values: StepValues
+  readonly stopped?: { readonly at: StepKey; readonly constraint: Constraint }
 }
 
-function governing(task: Task, values: StepValues): Governs {
+export interface CircuitDesign extends ScopeDesign {
+  readonly circuit: Circuit
+  readonly task: Task
+  /** What decided the conductor, where there is one. */
+  readonly governs: Governs
+}
+
+export interface BoardDesign extends ScopeDesign {
+  readonly board: Board
+  readonly task: BoardTask
+}
+
+/** What decided the conductor: the smallest made, its current, its voltage drop, the fault loop, or the cpc's heat. */
+export type Governs = SizeFailure
+
+/** The whole installation worked through. What cannot be worked names its constraint; the rest goes on. */
+export interface InstallationDesign {
+  /** Every circuit and board has a design. */
+  readonly ok: boolean
+  readonly circuits: readonly CircuitDesign[]
+  readonly boards: readonly BoardDesign[]
+}
+
+/** Works every step of every circuit and board, each from the values of those before it. Pure; about a tenth of a millisecond a circuit. */
+export function referenceDesign(installation: Installation, rules: DesignRules): InstallationDesign {
+  const circuits = new Map<string, CircuitDesign>()
+  const boards = new Map<string, BoardDesign>()
+  walkInstallation(installation, rules, {
+    circuit: (circuit, task, steps) => {
+      const design = workThrough(circuit.id, task, steps, circuits.get(circuit.id))
+      circuits.set(circuit.id, { ...design, circuit, task, governs: 'area' })
+      return design.values
+    },
+    board: (board, task, steps) => {
+      const design = workThrough(board.id, task, steps, boards.get(board.id))
+      boards.set(board.id, { ...design, board, task })
+      return design.values
+    },
+  })
+  const inOrder = installation.circuits.flatMap(({ id }) => circuits.get(id) ?? []).map((design) => ({ ...design, governs: governing(design) }))
+  return {
+    ok: [...circuits.values(), ...boards.values()].every((design) => !design.stopped) && inOrder.length === installation.circuits.length && boards.size === installation.boards.length,
+    circuits: inOrder,
+    boards: installation.boards.flatMap(({ id }) => boards.get(id) ?? []),
+  }
+}
+
+function workThrough<T>(scope: string, task: T, due: readonly Step<T>[], before: ScopeDesign | undefined): ScopeDesign {
+  if (before?.stopped) return before
+  const steps = before ? before.steps as WorkedStep[] : []
+  const values: Partial<Record<StepKey, number>> = before?.values ?? {}
+  for (const step of due) {
+    if (step.appliesTo && !step.appliesTo(task)) continue
+    const derivation = step.derive(task, values)
+    if (!derivation.ok) return { scope, steps, values, stopped: { at: step.key, constraint: derivation.constraint } }
+    const { ok, value, formula, working, source, check } = derivation
+    steps.push({ key: step.key, ok, value, formula, working, source, check })
+    values[step.key] = value
+  }
+  return { scope, steps, values }
+}
+
+function governing({ task, values, stopped, circuit }: Pick<CircuitDesign, 'task' | 'values' | 'stopped' | 'circuit'>): Governs {
+  if (stopped || circuit.existing) return 'area'
   return smallestSize(task, { itMin: values.itMin!, ib: values.ib!, in: values.in! }).ruledOutBy ?? 'area'
 }
 
-/** How much of each limit the design uses, 0 to 1; what makes a task tight or ambiguous. */
-export function limitUse(task: Task, values: Readonly<Record<StepKey, number>>): Readonly<Record<'rating' | 'capacity' | 'voltDrop' | 'loop', number>> {
-  const { size } = smallestSize(task, { itMin: values.itMin, ib: values.ib, in: values.in })
+/** How much of each limit the circuit uses, 0 to 1; what makes a task tight or ambiguous. */
+export function limitUse({ task, values }: Pick<CircuitDesign, 'task' | 'values'>): Readonly<Record<'rating' | 'capacity' | 'voltDrop' | 'loop', number>> {
+  const size = values.csa === undefined ? undefined : sizeFor(task, values.csa)
   if (!size) return { rating: 1, capacity: 1, voltDrop: 1, loop: 1 }
   return {
-    rating: values.ib / values.in,
-    capacity: values.itMin / size.ratingA,
-    voltDrop: voltDropV(task, size, values.ib) / voltDropLimitV(task),
-    loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in, neededResidualA(task, values.in)),
+    // A ring's rating and an existing device are given, so nobody chooses them.
+    rating: task.topology === 'ring' || task.existing ? 0 : values.ib! / values.in!,
+    capacity: values.itMin! / size.ratingA,
+    voltDrop: voltDropV(task, size, values.ib!) / voltDropLimitV(task),
+    loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in!, neededResidualA(task, values.in!)),
   }
 }
+
+export const circuitDesign = (design: InstallationDesign, id: string): CircuitDesign | undefined => design.circuits.find(({ scope }) => scope === id)

@@ -1,27 +1,33 @@
-import type { Task } from '../exercise/task'
 import type { Source } from '../regulations/source'
 import type { StepKey } from './step-keys'
 import type { StepKind } from './step-kinds'
 
-export { STEP_KEYS, type StepKey } from './step-keys'
-
-/** Values of steps in SI; `residual` is the rated residual current in A, 0 for none; `csa` is in mm². */
+/** Values of steps in SI; `residual` is in A, 0 for none; areas are in mm²; choices by their number. */
 export type StepValues = Readonly<Partial<Record<StepKey, number>>>
 
 /** What stops a design, by name, with the figures that show it. */
 export interface Constraint {
   readonly code:
-    | 'load' | 'rating' | 'ambient' | 'grouping' | 'method' | 'capacity' | 'voltDrop' | 'loop' | 'breaking' | 'residual' | 'area'
+    | 'load' | 'rating' | 'start' | 'ringRating' | 'ambient' | 'grouping' | 'insulation' | 'method' | 'capacity' | 'voltDrop' | 'loop' | 'adiabatic' | 'breaking'
+    | 'residual' | 'area' | 'time' | 'containment' | 'demand' | 'mainSwitch' | 'bonding' | 'existingRating' | 'existingCable' | 'upstream' | 'dropAbove'
   readonly params: Readonly<Record<string, number | string>>
 }
 
-/** One worked step: its value, the rule, the figures put in, and where the rule stands. */
+/** The limit that a worked value is held against. */
+export interface Check {
+  readonly relation: '≤' | '≥'
+  readonly limit: number
+  readonly isKept: boolean
+}
+
+/** One worked step: its value, the rule, the figures put in, where the rule stands, and what it is held against. */
 export interface Worked {
   readonly ok: true
   readonly value: number
   readonly formula: string
   readonly working: string
   readonly source: Source
+  readonly check?: Check
 }
 
 export type Derivation = Worked | { readonly ok: false; readonly constraint: Constraint }
@@ -34,24 +40,34 @@ export interface Neighbour {
 }
 
 /** How a choice that is not the worked one is judged. */
-export type Acceptance = { readonly accepted: true; readonly note?: string } | { readonly accepted: false; readonly why: string; readonly params: Constraint['params'] }
+export type Acceptance =
+  | { readonly accepted: true; readonly note?: string }
+  | { readonly accepted: false; readonly why: string; readonly params: Constraint['params'] }
 
-export interface Step extends StepKind {
+/** One step of a design. `T` is what it is worked from: a circuit's task, or a board's. */
+export interface Step<T> extends StepKind {
   readonly key: StepKey
   readonly kind: 'calculated' | 'looked-up' | 'chosen'
   /** Earlier steps whose values this one is worked from. */
   readonly needs: readonly StepKey[]
-  /** Works the step from the task and earlier values; every key in `needs` is present. */
-  readonly derive: (task: Task, values: StepValues) => Derivation
-  readonly neighbours?: (task: Task, values: StepValues) => Neighbour[]
+  /** Absent: the step is always there. Looks at what is given alone, so that a sheet shows the same boxes to everybody. */
+  readonly appliesTo?: (task: T) => boolean
+  /** Works the step from the task and earlier values; every key in `needs` that applies to the task is present. */
+  readonly derive: (task: T, values: StepValues) => Derivation
+  readonly neighbours?: (task: T, values: StepValues) => Neighbour[]
   /** For `chosen` steps: another answer that also satisfies the rules. */
-  readonly accept?: (task: Task, values: StepValues, answer: number) => Acceptance
+  readonly accept?: (task: T, values: StepValues, answer: number) => Acceptance
+  /** Accepted relative departure where the usual one does not fit, such as a time read off a curve. */
+  readonly tolerance?: number
 }
 
 /** Short hand for a step's own file. */
-export function worked(value: number, formula: string, working: string, source: Source): Worked {
-  return { ok: true, value, formula, working, source }
+export function worked(value: number, formula: string, working: string, source: Source, check?: Check): Worked {
+  return check ? { ok: true, value, formula, working, source, check } : { ok: true, value, formula, working, source }
 }
+
+export const atMost = (value: number, limit: number): Check => ({ relation: '≤', limit, isKept: value <= limit * (1 + 1e-9) })
+export const atLeast = (value: number, limit: number): Check => ({ relation: '≥', limit, isKept: value >= limit * (1 - 1e-9) })
 
 export function stopped(code: Constraint['code'], params: Constraint['params'] = {}): Derivation {
   return { ok: false, constraint: { code, params } }
@@ -59,4 +75,4 @@ export function stopped(code: Constraint['code'], params: Constraint['params'] =
 
 export const accepted = (note?: string): Acceptance => ({ accepted: true, note })
 
-export const refused = (why: string, params: Constraint['params']): Acceptance => ({ accepted: false, why, params })
+export const refused = (why: string, params: Constraint['params'] = {}): Acceptance => ({ accepted: false, why, params })

@@ -1,18 +1,54 @@
-import type { Task } from './task'
+import type { StepKey } from '../design/step-keys'
+import type { Installation } from '../installation/installation'
+import type { Edition } from '../regulations/editions'
+import type { MeasuredZsPolicy, WarmDropPolicy } from './task'
+
+export const TASK_KINDS = ['new-circuit', 'whole-board', 'alteration'] as const
+export type TaskKind = (typeof TASK_KINDS)[number]
+
+/** Where schools differ: how designs are worked and judged. A centre sets it; an exercise keeps what was in force when it was set. */
+export interface Policy {
+  readonly measuredZs: MeasuredZsPolicy
+  readonly warmDrop: WarmDropPolicy
+  /** Share of a step's marks for an answer that is right from the person's own earlier figures, 0 to 1. */
+  readonly followShare: number
+  /** Accepted relative departure of a calculated answer, 0.01 to 0.05. */
+  readonly rounding: number
+  /** May the reference library be opened from a worksheet? */
+  readonly library: 'open' | 'closed'
+}
+
+export const DEFAULT_POLICY: Policy = { measuredZs: 'eighty-percent', warmDrop: 'tabulated', followShare: 1, rounding: 0.02, library: 'open' }
+
+/** What is written down: these steps of these circuits, and of the boards. */
+export interface Asks {
+  /** Ids of the circuits that are designed; the others are given. */
+  readonly circuits: readonly string[]
+  readonly steps: readonly StepKey[]
+}
 
 /** A practical exercise as an instructor sets it and as the exchange file carries it. */
 export interface Exercise {
   readonly format: 'nakshi.exercise'
-  readonly version: 1
+  readonly version: 2
   /** Short code of the centre, such as `T-04`. */
   readonly code: string
   readonly title: string
+  readonly kind: TaskKind
   /** The story on the task sheet. */
   readonly scenario: string
-  /** What the circuit is called on the board's chart. */
-  readonly circuitName: string
-  readonly edition: '18-A2'
-  readonly task: Task
+  /** Time allowed, minutes. */
+  readonly minutes: number
+  readonly edition: Edition
+  readonly installation: Installation
+  /** The circuit that is wired and tested at the bay; null where the design alone is handed in. */
+  readonly tests: string | null
+  readonly asks: Asks
+  /** Marks of a step where they differ from the usual ones, 0 to 10. */
+  readonly marks: Readonly<Partial<Record<StepKey, number>>>
+  /** Steps that outrank any number of marks when they are wrong. */
+  readonly critical: readonly StepKey[]
+  readonly policy: Policy
   readonly variants: VariantPlan
   /** Criteria codes of the unit framework that a decision on this exercise can evidence. */
   readonly criteria: readonly string[]

@@ -1,50 +1,36 @@
-import type { CableKind, Method } from '../regulations/cables'
-import type { Curve, DeviceFamily } from '../regulations/breakers'
-import type { GroupingArrangement } from '../regulations/rating-factors'
+import type { CircuitFacts } from '../installation/installation'
+import type { Device } from '../regulations/devices'
+import type { Premises } from '../regulations/diversity'
+import type { Edition } from '../regulations/editions'
 import type { Arrangement } from '../regulations/supply'
 
-export interface Supply {
+/** How a measured (cold) Zs is compared with the tabulated limit; a centre chooses. */
+export type MeasuredZsPolicy = 'eighty-percent' | 'corrected'
+/** Voltage drop with the conductor at its full temperature, or at the one that this load brings it to. */
+export type WarmDropPolicy = 'tabulated' | 'corrected'
+
+/** The supply as it is at the circuit's board. */
+export interface SupplyHere {
   readonly arrangement: Arrangement
-  /** External earth fault loop impedance, Ω, > 0. For TT this is the electrode's resistance. */
+  /** Earth fault loop impedance at the board, Ω, > 0. */
   readonly zeOhm: number
   /** Prospective fault current at the board, A, > 0. */
   readonly ipfA: number
 }
 
-/** Given as power with its power factor, or straight as current. */
-export type Load =
-  | { readonly basis: 'power'; readonly powerW: number; readonly powerFactor: number }
-  | { readonly basis: 'current'; readonly currentA: number; readonly powerFactor: number }
-
-/** How a measured (cold) Zs is compared with the tabulated limit; a centre chooses. */
-export type MeasuredZsPolicy = 'eighty-percent' | 'corrected'
-
-/** One radial final circuit at one bay: everything an answer may depend on, nothing else. */
-export interface Task {
-  readonly supply: Supply
-  readonly use: 'sockets' | 'lighting' | 'fixed'
-  readonly premises: 'dwelling' | 'commercial' | 'industrial'
-  readonly location: 'general' | 'bathroom' | 'outdoors'
-  /** In a wall or partition less than 50 mm deep without mechanical protection or an earthed covering. */
-  readonly concealed: boolean
-  readonly load: Load
-  /** Route length from board to far point, m, > 0. */
-  readonly lengthM: number
-  readonly cable: { readonly kind: CableKind; readonly method: Method }
-  /** A row of Table 4B1, °C. */
-  readonly ambientC: number
-  /** Circuits grouped together, this one included, 1 to 9. */
-  readonly grouping: { readonly circuits: number; readonly arrangement: GroupingArrangement }
-  readonly device: { readonly family: DeviceFamily; readonly curve: Curve }
-  /** Residual device at the bay: rated residual current in A, or null for none. */
-  readonly residualA: number | null
-  readonly measuredZs: MeasuredZsPolicy
+/** The device in front of a board. */
+export interface DeviceAbove extends Device {
+  readonly ratingA: number
 }
 
-/** What the apprentice is told: the task without the residual device, which is theirs to decide. */
-export type PublicTask = Omit<Task, 'residualA'>
-
-export function publicTask(task: Task): PublicTask {
-  const { residualA: _hidden, ...rest } = task
-  return rest
+/** One circuit with all that an answer may depend on, nothing else. */
+export interface Task extends CircuitFacts {
+  readonly edition: Edition
+  readonly premises: Premises
+  readonly supply: SupplyHere
+  /** Share of the nominal voltage already lost between the origin and the board, 0 to 1. */
+  readonly dropAbove: number
+  readonly above: DeviceAbove | null
+  readonly measuredZs: MeasuredZsPolicy
+  readonly warmDrop: WarmDropPolicy
 }

@@ -1,10 +1,13 @@
-import { CHAIN } from '../design/chain'
-import { referenceDesign } from '../design/reference'
-import type { Derivation, Step, StepKey, StepValues } from '../design/step'
+import type { BoardTask } from '../design/board/board-task'
+import type { ScopeDesign, WorkedStep } from '../design/reference'
+import type { Step, StepValues } from '../design/step'
+import { nodeKey, type NodeKey, type StepKey } from '../design/step-keys'
+import { walkInstallation } from '../design/walk'
+import { designOf, isAsked, rulesOf, type Assignment } from '../exercise/assignment'
 import type { Task } from '../exercise/task'
+import { critical, fault, note, type Finding } from '../findings/finding'
 import { sourceLine } from '../regulations/source'
 import { readAnswer, type Answers } from './answer'
-import { critical, fault, note, type Finding } from '../findings/finding'
 import { maximumMark } from './rubric'
 import { likelySlip } from './slips'
 import { agrees, type TypedNumber } from './tolerance'
@@ -13,6 +16,9 @@ import { agrees, type TypedNumber } from './tolerance'
 export type Verdict = 'right' | 'carried' | 'wrong' | 'missing'
 
 export interface StepMark {
+  readonly node: NodeKey
+  /** The circuit or board. */
+  readonly scope: string
   readonly step: StepKey
   readonly verdict: Verdict
   /** As it was typed. */
@@ -32,34 +38,82 @@ export interface StepMark {
   readonly outOf: number
 }
 
-/** What somebody wrote so far, SI, and how far rounding may have moved each calculated value. */
+/** What somebody wrote so far in one circuit or board, SI, and how far rounding may have moved each calculated value. */
 interface OwnFigures {
   readonly values: Partial<Record<StepKey, number>>
   readonly halfDigits: Partial<Record<StepKey, number>>
+  /** Their figures have left the worked design, here or further up. */
+  hasDeparted: boolean
+}
+
+/** One circuit's or board's place in the marking: what is given here, worked and by the person's own figures. */
+interface Bench<T extends Task | BoardTask> {
+  readonly scope: string
+  readonly assignment: Assignment
+  /** With the supply that the person's own upstream figures leave here. */
+  readonly task: T
+  readonly own: OwnFigures
 }
 
 /**
- * Marks a design with follow-through: a wrong value is carried on, and each later step is judged by what follows from
- * it. Throws when the task has no worked design, since such a task can never be set.
+ * Marks a design with follow-through over the whole installation: a wrong value is carried on, into the same circuit and
+ * into every board behind it, and each later step is judged by what follows from it. Marks stand in the order of the
+ * sheet. Throws when the installation has no worked design, since such a task can never be set.
  */
-export function markDesign(task: Task, answers: Answers): StepMark[] {
-  const reference = referenceDesign(task)
-  if (!reference.ok) throw new Error(`Task has no worked design: ${reference.constraint.code} at ${reference.at}`)
-  const own: OwnFigures = { values: {}, halfDigits: {} }
-  return CHAIN.map((step, i) => {
-    const mark = markStep(step, task, answers[step.key] ?? '', reference.steps[i]!, reference.values, own)
-    // What they wrote is what they went on with; the worked value stands in only where nothing could be read.
-    own.values[step.key] = mark.value ?? reference.values[step.key]
-    return mark
+export function markDesign(assignment: Assignment, answers: Answers): StepMark[] {
+  const reference = designOf(assignment)
+  if (!reference.ok) throw new Error('The installation has no worked design')
+  const marks = new Map<string, StepMark[]>()
+  const figures = new Map<string, OwnFigures>()
+
+  function go<T extends Task | BoardTask>(scope: string, task: T, worked: ScopeDesign & { readonly task: T }, steps: readonly Step<T>[]): StepValues {
+    const own: OwnFigures = figures.get(scope) ?? { values: {}, halfDigits: {}, hasDeparted: false }
+    figures.set(scope, own)
+    own.hasDeparted ||= isElsewhere(task, worked.task)
+    const bench: Bench<T> = { scope, assignment, task, own }
+    const sheet = marks.get(scope) ?? []
+    marks.set(scope, sheet)
+    for (const step of steps) {
+      const workedStep = worked.steps.find(({ key }) => key === step.key)
+      if (!workedStep) continue
+      if (!isAsked(assignment, scope, step.key)) {
+        // What was not asked follows by itself from what was.
+        const derived = own.hasDeparted ? step.derive(task, own.values) : workedStep
+        own.values[step.key] = derived.ok ? derived.value : workedStep.value
+        continue
+      }
+      const mark = markStep(step, bench, workedStep, answers[nodeKey(scope, step.key)] ?? '')
+      sheet.push(mark)
+      // What they wrote is what they went on with; the worked value stands in only where nothing could be read.
+      own.values[step.key] = mark.value ?? workedStep.value
+      own.hasDeparted ||= own.values[step.key] !== workedStep.value
+    }
+    return own.values
+  }
+
+  walkInstallation(assignment.installation, rulesOf(assignment), {
+    circuit: (circuit, task, steps) => go(circuit.id, task, reference.circuits.find(({ scope }) => scope === circuit.id)!, steps),
+    board: (board, task, steps) => go(board.id, task, reference.boards.find(({ scope }) => scope === board.id)!, steps),
   })
+  const { circuits, boards } = assignment.installation
+  return [...circuits, ...boards].flatMap(({ id }) => marks.get(id) ?? [])
 }
 
-function markStep(
-  step: Step, task: Task, typed: string, worked: Extract<Derivation, { ok: true }>, referenceValues: StepValues, own: OwnFigures,
-): StepMark {
-  const outOf = maximumMark(step.key)
+/** Does the person's own way up to here leave another supply or demand than the worked one? */
+function isElsewhere(mine: Task | BoardTask, worked: Task | BoardTask): boolean {
+  if (mine.above?.ratingA !== worked.above?.ratingA) return true
+  if ('contributions' in mine) return mine.contributions.some(({ currentA }, i) => currentA !== (worked as BoardTask).contributions[i]!.currentA)
+  const there = worked as Task
+  return mine.supply.zeOhm !== there.supply.zeOhm || mine.supply.ipfA !== there.supply.ipfA || mine.dropAbove !== there.dropAbove
+}
+
+function markStep<T extends Task | BoardTask>(step: Step<T>, bench: Bench<T>, worked: WorkedStep, typed: string): StepMark {
+  const { task, own, assignment } = bench
+  const { rounding, followShare } = assignment.policy
+  const outOf = maximumMark(step.key, assignment)
   const base = {
-    step: step.key, typed, reference: worked.value, formula: worked.formula, working: worked.working, source: sourceLine(worked.source), outOf,
+    node: nodeKey(bench.scope, step.key), scope: bench.scope, step: step.key, typed, reference: worked.value, formula: worked.formula, working: worked.working,
+    source: sourceLine(worked.source, assignment.edition), outOf,
   }
   const parsed = readAnswer(step.key, typed)
   if (!parsed.ok) {
@@ -67,35 +121,35 @@ function markStep(
     return { ...base, verdict: 'missing', findings, mark: 0 }
   }
   const answer: TypedNumber = parsed
+  const derived = own.hasDeparted ? step.derive(task, own.values) : worked
   if (step.kind === 'calculated') own.halfDigits[step.key] = parsed.halfDigit
-  const departs = step.needs.some((key) => own.values[key] !== referenceValues[key])
-  const derived = departs ? step.derive(task, own.values) : worked
   const ownWorked = derived.ok ? derived : undefined
-  const carriesOn = ownWorked !== undefined && !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value)
+  const carriesOn = ownWorked !== undefined && !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value, rounding)
   const shown = carriesOn ? { ...base, value: parsed.value, own: ownWorked.value, working: ownWorked.working } : { ...base, value: parsed.value }
 
-  if (agrees(step, answer, worked.value)) {
+  if (agrees(step, answer, worked.value, rounding)) {
     // A right value that cannot come from the figures above it deserves a question, not a lost mark.
     const findings = carriesOn ? [note('doesNotFollow', { own: ownWorked.value })] : []
     return { ...shown, working: base.working, verdict: 'right', findings, mark: outOf }
   }
-  if (ownWorked && followsFrom(step, task, answer, ownWorked.value, own)) return { ...shown, verdict: 'carried', findings: [], mark: outOf }
+  if (ownWorked && followsFrom(step, bench, answer, ownWorked.value)) return { ...shown, verdict: 'carried', findings: [], mark: outOf * followShare }
 
   const acceptance = step.accept?.(task, own.values, parsed.value)
   if (acceptance?.accepted) {
     const findings = acceptance.note ? [note(acceptance.note)] : []
-    return { ...shown, verdict: carriesOn ? 'carried' : 'right', findings, mark: outOf }
+    return { ...shown, verdict: carriesOn ? 'carried' : 'right', findings, mark: outOf * (carriesOn ? followShare : 1) }
   }
   const slip = likelySlip(parsed.value, { step, task, expected: ownWorked?.value ?? worked.value, values: own.values })
-  return { ...shown, verdict: 'wrong', findings: wrongFindings(step, acceptance, slip, base.source), mark: 0 }
+  return { ...shown, verdict: 'wrong', findings: wrongFindings(step, assignment, acceptance, slip, base.source), mark: 0 }
 }
 
 /**
  * Does the answer follow from their own figures? They may have gone on with more digits than they wrote down, so a
  * calculated step is compared with everything that the unwritten digits allow.
  */
-function followsFrom(step: Step, task: Task, answer: TypedNumber, expected: number, own: OwnFigures): boolean {
-  if (agrees(step, answer, expected)) return true
+function followsFrom<T extends Task | BoardTask>(step: Step<T>, { task, own, assignment }: Bench<T>, answer: TypedNumber, expected: number): boolean {
+  const { rounding } = assignment.policy
+  if (agrees(step, answer, expected, rounding)) return true
   if (step.kind !== 'calculated') return false
   let [low, high] = [expected, expected]
   for (const key of step.needs) {
@@ -109,17 +163,21 @@ function followsFrom(step: Step, task: Task, answer: TypedNumber, expected: numb
     }
   }
   const nearest = Math.min(high, Math.max(low, answer.value))
-  return agrees(step, answer, nearest)
+  return agrees(step, answer, nearest, rounding)
 }
 
-/** Leaving out or over-rating a residual device that a rule asks for is critical; every other wrong step is a fault. */
-function wrongFindings(step: Step, acceptance: ReturnType<NonNullable<Step['accept']>> | undefined, slip: Finding | undefined, regulation: string): Finding[] {
+/** No protection where a rule asks for it, a fault that is not cleared, a device that cannot break the fault: engineering errors that end the argument. */
+const CRITICAL_ERRORS = new Set(['residualMissing', 'residualTooLarge', 'size_loop', 'capacityTooSmall', 'typeBlind'])
+
+function wrongFindings<T>(
+  step: Step<T>, { critical: criticalSteps }: Assignment, acceptance: ReturnType<NonNullable<Step<T>['accept']>> | undefined, slip: Finding | undefined, regulation: string,
+): Finding[] {
+  const isMarked = criticalSteps.includes(step.key)
   const findings: Finding[] = []
   if (acceptance && !acceptance.accepted) {
-    const isCritical = acceptance.why === 'residualMissing' || acceptance.why === 'residualTooLarge'
-    findings.push((isCritical ? critical : fault)(acceptance.why, acceptance.params, regulation))
+    findings.push((isMarked || CRITICAL_ERRORS.has(acceptance.why) ? critical : fault)(acceptance.why, acceptance.params, regulation))
   }
   if (slip) findings.push({ ...slip, regulation })
   if (findings.length === 0) findings.push(fault('notExplained', { symbol: step.symbol }, regulation))
-  return findings
+  return isMarked && findings.every(({ seriousness }) => seriousness !== 'critical') ? [{ ...findings[0]!, seriousness: 'critical' }, ...findings.slice(1)] : findings
 }

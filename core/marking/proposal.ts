@@ -1,11 +1,11 @@
-import type { Criterion, EvidenceKey } from '../outcomes/framework'
+import { evidenceOf, type Criterion, type ItemKey } from '../outcomes/framework'
 import type { ReadingMark } from '../results/judge'
 import type { Finding } from '../findings/finding'
 import type { StepMark } from './mark-design'
 
 /** An assessor's own judgement of one item, in place of the proposed one. */
 export interface Override {
-  readonly item: EvidenceKey
+  readonly item: ItemKey
   readonly verdict: 'right' | 'wrong'
   /** Never empty: an override without a reason is not one. */
   readonly reason: string
@@ -20,20 +20,20 @@ export interface CriterionProposal {
   readonly code: string
   readonly met: boolean
   /** Items that stand in the way. */
-  readonly because: readonly EvidenceKey[]
+  readonly because: readonly ItemKey[]
 }
 
 export interface Proposal {
   readonly mark: number
   readonly outOf: number
   /** What outranks any number of marks, by item. */
-  readonly critical: readonly { readonly item: EvidenceKey; readonly finding: Finding }[]
+  readonly critical: readonly { readonly item: ItemKey; readonly finding: Finding }[]
   readonly criteria: readonly CriterionProposal[]
   readonly met: boolean
 }
 
 interface Item {
-  readonly key: EvidenceKey
+  readonly key: ItemKey
   readonly mark: number
   readonly outOf: number
   readonly isRight: boolean
@@ -43,20 +43,21 @@ interface Item {
 /** Adds up marks and criteria from proposed verdicts and overrides. An override removes what was critical about its item. */
 export function propose(marked: Marked, criteria: readonly Criterion[], overrides: readonly Override[]): Proposal {
   const items = itemsOf(marked).map((item) => override(item, overrides))
-  const byKey = new Map(items.map((item) => [item.key, item]))
   const critical = items.flatMap((item) =>
     item.findings.filter((finding) => finding.seriousness === 'critical').map((finding) => ({ item: item.key, finding })),
   )
   const judged = criteria.flatMap((criterion): CriterionProposal[] => {
-    // A handed-in sheet has been permitted: the stages allow no other way.
-    const shown = criterion.evidence.filter((key) => byKey.has(key) || key === 'process.permission')
-    // What this bay cannot show is not judged: nothing is met by having nothing wrong.
-    if (shown.length === 0) return []
-    const because = shown.filter((key) => byKey.get(key)?.isRight === false)
+    const shown = items.filter((item) => criterion.evidence.includes(evidenceOf(item.key)))
+    // A sheet with readings has been permitted: the stages allow no other way.
+    const isPermitted = marked.readings.length > 0 && criterion.evidence.includes('process.permission')
+    // What this exercise cannot show is not judged: nothing is met by having nothing wrong.
+    if (shown.length === 0 && !isPermitted) return []
+    const because = shown.filter((item) => !item.isRight).map((item) => item.key)
     return [{ code: criterion.code, met: because.length === 0, because }]
   })
   return {
-    mark: items.reduce((sum, item) => sum + item.mark, 0),
+    // Half marks for following through are kept until the end.
+    mark: Math.round(items.reduce((sum, item) => sum + item.mark, 0)),
     outOf: items.reduce((sum, item) => sum + item.outOf, 0),
     critical,
     criteria: judged,
@@ -67,7 +68,7 @@ export function propose(marked: Marked, criteria: readonly Criterion[], override
 function itemsOf({ design, readings }: Marked): Item[] {
   return [
     ...design.map((mark): Item => ({
-      key: `design.${mark.step}`,
+      key: `design.${mark.node}`,
       mark: mark.mark,
       outOf: mark.outOf,
       isRight: mark.verdict === 'right' || mark.verdict === 'carried',

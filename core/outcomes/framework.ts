@@ -1,8 +1,14 @@
-import type { StepKey } from '../design/step'
+import type { NodeKey, StepKey } from '../design/step-keys'
 import type { ReadingKey } from '../results/readings'
 
-/** One thing that a decision can look at: a design step, a reading, or asking before energising. */
+/** One kind of thing that a criterion can rest on: a design step, a reading, or asking before energising. */
 export type EvidenceKey = `design.${StepKey}` | `reading.${ReadingKey}` | 'process.permission'
+
+/** One thing on one sheet: a step of a circuit or board, or a reading. */
+export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}`
+
+/** The kind of evidence that an item is: `design.c2.zs` is `design.zs`. */
+export const evidenceOf = (item: ItemKey): EvidenceKey => item.replace(/^design\..+\.(?=[^.]+$)/, 'design.') as EvidenceKey
 
 export interface Criterion {
   readonly code: string

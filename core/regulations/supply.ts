@@ -1,5 +1,7 @@
 /** Nominal line-to-earth voltage, V. */
 export const U0_V = 230
+/** Nominal line-to-line voltage, V. */
+export const U_V = 400
 /** Minimum voltage factor in the loop impedance formula; BS 7671 Appendix 3. */
 export const C_MIN = 0.95
 /** Touch voltage limit that an RCD's loop must stay under, V; BS 7671 411.5.3. */
@@ -8,9 +10,19 @@ export const TOUCH_LIMIT_V = 50
 export const STABLE_ELECTRODE_OHM = 200
 
 export type Arrangement = 'TN-S' | 'TN-C-S' | 'TT'
+/** Line conductors of a supply, board or circuit. */
+export type Phases = 1 | 3
+/** What a circuit feeds, as the rules distinguish it. */
+export type Use = 'sockets' | 'lighting' | 'cooker' | 'shower' | 'immersion' | 'motor' | 'fixed' | 'distribution'
 
 /** Typical declared maximum Ze by arrangement, Ω; On-Site Guide 1.1 (from memory). TT has none. */
 export const DECLARED_ZE_OHM: Readonly<Record<Arrangement, number | undefined>> = { 'TN-S': 0.8, 'TN-C-S': 0.35, TT: undefined }
 
-/** Allowed voltage drop as a fraction of U0 from the origin of a public supply; BS 7671 Appendix 4, 6.4. */
-export const voltDropFraction = (use: 'sockets' | 'lighting' | 'fixed'): number => (use === 'lighting' ? 0.03 : 0.05)
+/** Voltage that a circuit's load and voltage drop are reckoned on: line to neutral, or line to line, V. */
+export const nominalV = (phases: Phases): number => (phases === 3 ? U_V : U0_V)
+
+/** Half of the 5 % is left to the circuits behind a feed; common practice, no source. */
+const FEED_FRACTION = 0.025
+
+/** Allowed voltage drop from the origin of a public supply, as a fraction of the nominal voltage; BS 7671 Appendix 4, 6.4. */
+export const voltDropFraction = (use: Use): number => (use === 'lighting' ? 0.03 : use === 'distribution' ? FEED_FRACTION : 0.05)

@@ -1,9 +1,8 @@
-import type { ReferenceDesign } from '../design/reference'
+import type { CircuitDesign } from '../design/reference'
 import type { Task } from '../exercise/task'
-import { breakerMaximumZsOhm } from '../regulations/breakers'
-import { COPPER_PER_DEGREE, HOT_MULTIPLIER } from '../regulations/conductors'
+import { COPPER_PER_DEGREE } from '../regulations/conductors'
 import { SOURCES, type Source } from '../regulations/source'
-import { faultClearedByResidual, maximumZsOhm } from '../design/limits'
+import { faultClearedByResidual, maximumZsOhm, sizeFor } from '../design/limits'
 import type { ReadingKey } from './readings'
 
 /** What a test should show at this bay: expected value, band and limit, all SI. */
@@ -38,13 +37,14 @@ const FASTEST_TRIP_S = 0.005
 /** Rule of thumb for a cold measurement; common practice (On-Site Guide Appendix B values are about 0.8 of Table 41.3). */
 const COLD_FRACTION = 0.8
 
-/** Expected readings for a worked design, dead tests first. */
-export function expectedReadings(task: Task, design: Extract<ReferenceDesign, { ok: true }>): ExpectedReading[] {
-  const { r1r2, in: rating } = design.values
+/** Expected readings of a worked circuit, dead tests first; none where it could not be worked. */
+export function expectedReadings({ task, values, steps, stopped }: CircuitDesign): ExpectedReading[] {
+  if (stopped) return []
+  const { r1r2, in: rating, csa, residual } = values as Required<typeof values>
   const cold = 1 - COPPER_PER_DEGREE * TEMPERATURE_SPREAD_C
   const warm = 1 + COPPER_PER_DEGREE * TEMPERATURE_SPREAD_C
   const { zeOhm } = task.supply
-  const limitZs = measuredZsLimitOhm(task, rating, design.values.residual)
+  const limitZs = measuredZsLimitOhm(task, { ratingA: rating, residualA: residual, areaMm2: csa })
   const resistance = {
     low: r1r2 * (1 - LENGTH_TOLERANCE) * cold,
     high: r1r2 * (1 + LENGTH_TOLERANCE) * warm,
@@ -57,7 +57,7 @@ export function expectedReadings(task: Task, design: Extract<ReferenceDesign, { 
       // Continuity has no limit of its own: what the loop leaves after Ze is the useful one.
       limit: { kind: 'maximum', value: Math.max(0, limitZs - zeOhm) },
       source: SOURCES.continuity,
-      working: `(r1 + r2) × L = ${(design.values.ohmPerM * 1e3).toFixed(2)} mΩ/m × ${task.lengthM} m; limit = Zs limit − Ze`,
+      working: `${steps.find(({ key }) => key === 'r1r2')!.working}; limit = Zs limit − Ze`,
     },
     ...(['irLN', 'irLE', 'irNE'] as const).map((key): ExpectedReading => ({
       key,
@@ -94,17 +94,17 @@ export function expectedReadings(task: Task, design: Extract<ReferenceDesign, { 
 }
 
 /** What a measured Zs is held against, by the policy of the centre. A residual limit needs no cold correction. */
-export function measuredZsLimitOhm(task: Task, ratingA: number, residualA: number): number {
+export function measuredZsLimitOhm(task: Task, { ratingA, residualA, areaMm2 }: { ratingA: number; residualA: number; areaMm2: number }): number {
   const limit = maximumZsOhm(task, ratingA, residualA)
   if (faultClearedByResidual(task) && residualA > 0) return limit
-  if (task.measuredZs === 'eighty-percent') return COLD_FRACTION * breakerMaximumZsOhm(task.device.curve, ratingA)
+  if (task.measuredZs === 'eighty-percent') return COLD_FRACTION * limit
   // Own correction: only the installation's conductors warm up, the supply's share does not.
-  return task.supply.zeOhm + (limit - task.supply.zeOhm) / HOT_MULTIPLIER
+  return task.supply.zeOhm + (limit - task.supply.zeOhm) / sizeFor(task, areaMm2)!.hotMultiplier
 }
 
 function limitWorking(task: Task): string {
   if (faultClearedByResidual(task)) return '50 V ÷ IΔn'
-  return task.measuredZs === 'eighty-percent' ? '0.8 × table value' : 'Ze + (table value − Ze) ÷ 1.20'
+  return task.measuredZs === 'eighty-percent' ? '0.8 × table value' : 'Ze + (table value − Ze) ÷ the hot multiplier'
 }
 
 function around(low: number, high: number, instrument: { relative: number; digitsOhm: number }): { low: number; high: number } {

@@ -1,5 +1,4 @@
-import type { Task } from '../exercise/task'
-import { referenceDesign } from '../design/reference'
+import type { CircuitDesign } from '../design/reference'
 import type { Finding } from '../findings/finding'
 import { sourceLine } from '../regulations/source'
 import { expectedReadings, type ExpectedReading } from './expected'
@@ -28,12 +27,11 @@ export interface ReadingMark {
   readonly outOf: number
 }
 
-/** Judges readings against this variant's band, the limit, and each other. Throws for a task without a design. */
-export function judgeReadings(task: Task, readings: Readings, others: readonly OtherBay[] = []): ReadingMark[] {
-  const design = referenceDesign(task)
-  if (!design.ok) throw new Error(`Task has no worked design: ${design.constraint.code}`)
+/** Judges the readings of a worked circuit against this variant's band, the limit, and each other. */
+export function judgeReadings(design: CircuitDesign, readings: Readings, others: readonly OtherBay[] = []): ReadingMark[] {
+  const { task } = design
   const all: Partial<Record<ReadingKey, ParsedReading>> = {}
-  const expectations = expectedReadings(task, design)
+  const expectations = expectedReadings(design)
   for (const { key } of expectations) all[key] = parseReading(readings[key] ?? '', readingKind(key))
   return expectations.map((expected) => {
     const reading = all[expected.key]!
@@ -47,7 +45,7 @@ export function judgeReadings(task: Task, readings: Readings, others: readonly O
       value: 'value' in reading ? reading.value : undefined,
       over: reading.form === 'over',
       expected,
-      source: sourceLine(expected.source),
+      source: sourceLine(expected.source, task.edition),
       findings,
       mark: verdict === 'right' ? 1 : 0,
       outOf: 1,

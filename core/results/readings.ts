@@ -1,4 +1,4 @@
-import type { Task } from '../exercise/task'
+import type { CircuitFacts } from '../installation/installation'
 import type { QuantityKey } from '../units/quantity'
 
 export const DEAD_KEYS = ['r1r2', 'irLN', 'irLE', 'irNE', 'polarity'] as const
@@ -33,7 +33,7 @@ const KINDS: Readonly<Record<ReadingKey, ReadingKind>> = {
 export const readingKind = (key: ReadingKey): ReadingKind => KINDS[key]
 
 /** The tests that this bay's circuit needs, in order; a residual device brings its own. */
-export function readingKeys(task: Pick<Task, 'residualA'>): ReadingKey[] {
+export function readingKeys(task: Pick<CircuitFacts, 'residualA'>): ReadingKey[] {
   return [...DEAD_KEYS, ...LIVE_KEYS].filter((key) => key !== 'rcdTime' || task.residualA !== null)
 }
 

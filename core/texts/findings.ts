@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/finding'
-import type { EvidenceKey } from '../outcomes/framework'
+import type { ItemKey } from '../outcomes/framework'
 import { readingKind, type ReadingKey } from '../results/readings'
 import { formatQuantity } from '../units/format'
 import { READING_TEXT, STEP_TEXT } from './steps'
-import type { StepKey } from '../design/step'
+import { scopeOf, stepOf } from '../design/step-keys'
 
 type Params = Finding['params']
 type Sentence = (params: Params) => string
@@ -25,6 +25,15 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'slip.currentForgotten': () => 'This is the drop for one ampere; multiply by the design current.',
   'slip.powerFactorForgotten': (p) => `The power factor of ${p.powerFactor} was left out.`,
   'slip.powerFactorMultiplied': (p) => `The power factor of ${p.powerFactor} divides; here it was multiplied.`,
+  'slip.dividedFactors': () => 'The factors were divided out. Iz is what is left of It once they have taken their share: multiply.',
+  'slip.rootThreeForgotten': () => 'The √3 was left out: three phases carry P ÷ (√3 × 400 V).',
+  'slip.phaseVoltage': () => 'This was worked with 230 V. The circuit is three phase: √3 × 400 V.',
+  'slip.efficiencyForgotten': (p) => `The efficiency of ${p.efficiency} was left out: the motor takes more than it gives.`,
+  'slip.ringAsRadial': () => 'A ring has two legs: half the current over half the way, a quarter of the end-to-end resistance.',
+  'slip.ringCarriesAll': () => 'In a ring each leg need carry 20 A (433.1.204), not the whole rating.',
+  'slip.dropAboveForgotten': (p) => `The ${formatQuantity(Number(p.above), 'percent')} lost on the way to this board were left out.`,
+  'slip.rootForgotten': () => 'The square root was left out: S = √(I²t) ÷ k.',
+  'slip.withoutDiversity': () => 'This is the plain sum. Not everything runs at once: use the diversity of each kind, line by line.',
   'slip.lineVoltage': () => 'This was worked with 400 V. The circuit is single phase: 230 V.',
   'slip.loadForRating': () => 'This starts from Ib. The cable is protected by the device, so start from In.',
   'slip.ratingForLoad': () => 'This uses In. Voltage drop is worked with the design current Ib.',
@@ -44,11 +53,27 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   size_capacity: (p) => `It carries ${amps(p.ratingA)}; ${amps(p.itMin)} are needed.`,
   size_voltDrop: (p) => `The voltage drop would be ${volts(p.voltDropV)}; the limit is ${volts(p.voltDropLimitV)}.`,
   size_loop: (p) => `Zs would be ${ohms(p.zsOhm)}; the limit is ${ohms(p.zsMaxOhm)}.`,
-  sizeTooLarge: (p) => `${p.smallest} mm² would do; this is more than one size larger.`,
+  size_adiabatic: (p) => `A fault could overheat the cpc: ${formatQuantity(Number(p.cpcMm2), 'area')}, where ${formatQuantity(Number(p.cpcMinMm2), 'area')} are needed.`,
+  soundNotEconomical: () => 'Sound, not economical: a smaller one satisfies every rule.',
+  notTheExisting: (p) => `The cable that is there is ${p.existing} mm².`,
+  ratingTripsAtStart: (p) => `The starting current of ${amps(p.start)} may trip it: its magnetic part can act from ${amps(p.low)}.`,
+  ringRating: () => 'A ring is protected by 30 or 32 A.',
+  typeWithoutDevice: () => 'Without a residual device there is no type.',
+  typeBlind: (p) => `Type ${p.answer} may not see this load’s fault current; type ${p.needed} or better is needed.`,
+  delayMissing: () => 'Other residual devices stand behind this one: it must be delayed, or both open.',
+  delayNotHere: () => 'A final circuit’s residual device must not be delayed.',
+  selectivityWrong: (p) => `${capital(String(p.why))}.`,
+  afddWrong: (p) => `${capital(String(p.why))}.`,
+  spdWrong: (p) => `${capital(String(p.why))}.`,
+  switchTooSmall: (p) => `The main switch must carry the demand of ${amps(p.demand)} and what the ${p.above} A device in front lets through.`,
+  earthingTooSmall: (p) => `At least ${p.least} mm² by Table 54.7.`,
+  bondingTooSmall: (p) => `At least ${p.least} mm² is required here.`,
+  notHere: () => 'Not a size on offer for this way of laying.',
+  containmentFull: (p) => `The cables’ terms of ${Math.round(Number(p.terms))} do not fit ${p.size}, which takes ${Math.round(Number(p.factor))}.`,
   notAResidualRating: () => 'Not a rated residual current in use: 30, 100 or 300 mA, or none.',
   residualMissing: (p) => `A residual device of at most ${Number(p.needed) * 1e3} mA is required here (${p.regulation}). Without it the design cannot be met.`,
   residualTooLarge: (p) => `At most ${Number(p.needed) * 1e3} mA is allowed here (${p.regulation}).`,
-  notACapacity: () => 'Not a short-circuit capacity on the shelf: 6 or 10 kA.',
+  notACapacity: () => 'Not a short-circuit capacity that this kind of device has.',
   capacityTooSmall: (p) => `The device can break ${Number(p.answer) / 1e3} kA, the fault current is ${Number(p.ipfA) / 1e3} kA.`,
   'unreadable.notANumber': () => 'This could not be read as a number.',
   'unreadable.otherUnit': () => 'The unit belongs to another quantity.',
@@ -69,6 +94,12 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'advice.electrodeUnstable': (p) => `An electrode above ${p.stable} Ω is likely to be unstable (Table 41.5, note 2).`,
   'advice.faultCurrent': (p) => `In TN-C-S neutral and earth are one conductor outside, so Ipf would be about ${formatQuantity(Number(p.fits), 'faultCurrent')} with this Ze.`,
   'advice.smallForSockets': (p) => `A ${p.ratingA} A device feeds this load, but one 13 A plug and a kettle beside it would trip it: many give socket radials 20 A.`,
+  'advice.spurs': (p) => `${p.points} points: unfused spurs may not outnumber the points on the ring itself, one single or twin socket each.`,
+  'advice.fewSpareWays': (p) => `${p.used} of ${p.ways} ways are used; many leave a fifth spare.`,
+  'advice.drawPoints': (p) => `${p.bends} right-angle bends between draw points: more than two are hard to pull through.`,
+  'advice.ownCircuit': () => 'A fixed load above 2 kW is usually given its own circuit, not a ring.',
+  'advice.notSelective': (p) => `Not selective: ${p.why}.`,
+  'advice.areaOfRing': (p) => `${p.lengthM} m of ring: a standard ring serves up to 100 m² (On-Site Guide Appendix H).`,
   'across.tooExact': () => 'Equal to the calculated value to the last digit. Ask to see it measured.',
 }
 
@@ -95,10 +126,15 @@ export function findingSentence(finding: Pick<Finding, 'code' | 'params'>): stri
   return sentence(finding.params).trim()
 }
 
-/** What an item of evidence is called. */
-export function itemName(key: EvidenceKey): string {
-  const [area, item] = key.split('.') as [string, string]
-  if (area === 'design') return STEP_TEXT[item as StepKey].name
-  if (area === 'reading') return READING_TEXT[item as ReadingKey].name
-  return 'Permission before energising'
+/** Names of circuits and boards by id. */
+export type ScopeNames = Readonly<Record<string, string>>
+
+/** What an item of a sheet is called; with its circuit or board where there are several. */
+export function itemName(key: ItemKey, scopes: ScopeNames = {}): string {
+  const item = key.slice(key.indexOf('.') + 1)
+  if (key.startsWith('reading.')) return READING_TEXT[item as ReadingKey].name
+  const { name } = STEP_TEXT[stepOf(item)]
+  return Object.keys(scopes).length > 1 ? `${scopes[scopeOf(item)]}, ${name.toLowerCase()}` : name
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -1,12 +1,15 @@
 import { QUANTITIES, type Quantity, type QuantityKey } from './quantity'
 
 const MOST_DECIMALS = 5
+/** Below this two decimals would say nothing. */
+const SMALLEST_AREA = 0.01
 
 /** An SI value in its display unit, without the unit: enough digits to be useful, none that are invented. */
 export function formatNumber(value: number, key: QuantityKey): string {
   const quantity: Quantity = QUANTITIES[key]
   const shown = value * quantity.scale
   if (shown === 0) return '0'
+  if (key === 'area' && shown < SMALLEST_AREA) return shown.toPrecision(1)
   if (key === 'area' || key === 'rating' || key === 'faultCurrent') return String(Number(shown.toFixed(2)))
   // Small values keep two significant digits, large ones drop the tail beyond four.
   const magnitude = Math.floor(Math.log10(Math.abs(shown)))

@@ -57,13 +57,26 @@ function unitFactor(typed: string, quantity: Quantity): number | undefined {
   const unit = normaliseUnit(typed)
   if (unit === '') return 1 / quantity.scale
   if (quantity.base === '') return unit === '%' ? 0.01 : undefined
+  if (unit === normaliseUnit(quantity.unit)) return 1 / quantity.scale
   const base = normaliseUnit(quantity.base)
   if (unit === base) return 1
   if (!unit.endsWith(base)) return undefined
   return PREFIX[unit.slice(0, -base.length)]
 }
 
+/** People write the same few units over and over. */
+const NORMALISED = new Map<string, string>()
+const MOST_REMEMBERED = 500
+
 function normaliseUnit(typed: string): string {
+  const known = NORMALISED.get(typed)
+  if (known !== undefined) return known
+  const unit = spelled(typed)
+  if (NORMALISED.size < MOST_REMEMBERED) NORMALISED.set(typed, unit)
+  return unit
+}
+
+function spelled(typed: string): string {
   return typed
     .trim()
     .replace(/\s+/g, '')

@@ -24,6 +24,9 @@ export const QUANTITIES = {
   factor: { unit: '', scale: 1, base: '', decimals: 2 },
   area: { unit: 'mm²', scale: 1, base: 'mm²', decimals: 1 },
   length: { unit: 'm', scale: 1, base: 'm', decimals: 1 },
+  percent: { unit: '%', scale: 100, base: '%', decimals: 2 },
+  duration: { unit: 's', scale: 1, base: 's', decimals: 2 },
+  choice: { unit: '', scale: 1, base: '', decimals: 0 },
   time: { unit: 'ms', scale: 1e3, base: 's', decimals: 0 },
 } as const satisfies Record<string, Quantity>
 

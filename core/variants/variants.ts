@@ -1,26 +1,28 @@
 import { randomLcg, randomUniform } from 'd3-random'
-import { limitUse, referenceDesign, type Governs } from '../design/reference'
+import { limitUse, type CircuitDesign, type Governs, type InstallationDesign } from '../design/reference'
+import { assignmentOf, designOf } from '../exercise/assignment'
 import type { Exercise } from '../exercise/exercise'
-import type { Load, Task } from '../exercise/task'
+import type { Circuit, Installation, Load } from '../installation/installation'
 
-/** One apprentice's own version of the task, and how hard it is. */
+/** One apprentice's own version of the installation, and how hard it is. */
 export interface Variant {
   /** Counted from 1; the same index and seed always give the same variant. */
   readonly index: number
-  readonly task: Task
+  readonly installation: Installation
   readonly difficulty: Difficulty
 }
 
-/** What makes a task hard: what decides the conductor, and how many steps are more than reading a number off. */
+/** What makes a task hard: what decides each conductor, and how many steps are more than reading a number off. */
 export interface Difficulty {
-  readonly governs: Governs
+  /** By circuit. */
+  readonly governs: Readonly<Record<string, Governs>>
   /** Steps that change the value: power factor, ambient, grouping, a device above the load, a limit beyond current. */
   readonly score: number
 }
 
 export type VariantsResult =
   | { readonly ok: true; readonly variants: readonly Variant[] }
-  | { readonly ok: false; readonly reason: 'baseUnsolvable' | 'tooFew'; readonly found: number; readonly wanted: number }
+  | { readonly ok: false; readonly reason: 'baseUnsolvable' | 'baseAmbiguous' | 'tooFew'; readonly found: number; readonly wanted: number; readonly circuit?: string }
 
 const LENGTH_STEP_M = 0.5
 const POWER_STEP_W = 50
@@ -30,14 +32,19 @@ const TRIES_PER_VARIANT = 400
 const AMBIGUOUS_FROM = 0.985
 /** Two variants must differ by this fraction in length or load, so that a copied figure shows. */
 const DISTINCT_FRACTION = 0.02
+/** A limit used beyond this makes a step count as hard. */
+const TIGHT = 0.8
 
 /**
- * `count` variants of the exercise: own length and load for each, drawn from the seed, each solvable, unambiguous, of
+ * `count` variants of the exercise: own lengths and loads for each, drawn from the seed, each solvable, unambiguous, of
  * the same difficulty as the exercise and distinct from the others. Adding more later never changes the earlier ones.
  */
 export function makeVariants(exercise: Exercise, count: number): VariantsResult {
-  const base = difficultyOf(exercise.task)
-  if (!base) return { ok: false, reason: 'baseUnsolvable', found: 0, wanted: count }
+  const design = designOf(assignmentOf(exercise))
+  if (!design.ok) return { ok: false, reason: 'baseUnsolvable', found: 0, wanted: count }
+  const unclear = design.circuits.find((circuit) => isAmbiguous(circuit))
+  if (unclear) return { ok: false, reason: 'baseAmbiguous', found: 0, wanted: count, circuit: unclear.scope }
+  const base = difficultyOf(design)
   const source = randomLcg(fraction(exercise.variants.seed))
   const uniform = randomUniform.source(source)(-1, 1)
   const variants: Variant[] = []
@@ -49,52 +56,76 @@ export function makeVariants(exercise: Exercise, count: number): VariantsResult 
   return { ok: true, variants }
 }
 
+/** Draws lengths and loads, then draws again for those circuits that came out wrong, until all are right. */
 function draw(exercise: Exercise, index: number, base: Difficulty, taken: readonly Variant[], uniform: () => number): Variant | undefined {
-  const { task, variants: plan } = exercise
+  const { installation } = exercise
+  let circuits = installation.circuits.map((circuit) => vary(circuit, exercise, uniform))
   for (let attempt = 0; attempt < TRIES_PER_VARIANT; attempt += 1) {
-    const candidate: Task = {
-      ...task,
-      lengthM: toStep(task.lengthM * (1 + plan.lengthSpread * uniform()), LENGTH_STEP_M),
-      load: varyLoad(task.load, 1 + plan.loadSpread * uniform()),
-    }
-    const difficulty = difficultyOf(candidate)
-    if (!difficulty || !isLike(difficulty, base) || taken.some((other) => isSame(other.task, candidate))) continue
-    return { index, task: candidate, difficulty }
+    const candidate = { ...installation, circuits }
+    const design = designOf(assignmentOf(exercise, candidate))
+    const wrong = new Set(circuits.filter((circuit, i) => !isFitting(circuit, design, base, taken.map((other) => other.installation.circuits[i]!))).map(({ id }) => id))
+    const difficulty = difficultyOf(design)
+    if (wrong.size === 0 && design.ok && Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)) return { index, installation: candidate, difficulty }
+    circuits = circuits.map((circuit, i) => (wrong.size === 0 || wrong.has(circuit.id) ? vary(installation.circuits[i]!, exercise, uniform) : circuit))
   }
   return undefined
 }
 
-/** Difficulty of a task, or undefined when it has no solution or an ambiguous one. */
-export function difficultyOf(task: Task): Difficulty | undefined {
-  const design = referenceDesign(task)
-  if (!design.ok) return undefined
-  const use = limitUse(task, design.values)
-  if (Object.values(use).some((part) => part > AMBIGUOUS_FROM && part < 1)) return undefined
-  const score = [
-    task.load.powerFactor !== 1 && task.load.basis === 'power',
-    design.values.ca !== 1,
-    design.values.cg !== 1,
-    design.governs === 'voltDrop' || design.governs === 'loop',
-    use.voltDrop > 0.8,
-    use.loop > 0.8,
-  ].filter(Boolean).length
-  return { governs: design.governs, score }
+function isFitting(circuit: Circuit, design: InstallationDesign, base: Difficulty, others: readonly Circuit[]): boolean {
+  const own = design.circuits.find(({ scope }) => scope === circuit.id)
+  if (!own || own.stopped || isAmbiguous(own) || own.governs !== base.governs[circuit.id]) return false
+  return !others.some((other) => near(other.lengthM, circuit.lengthM) && near(loadSize(other.load), loadSize(circuit.load)))
 }
 
-const isLike = (a: Difficulty, b: Difficulty): boolean => a.governs === b.governs && Math.abs(a.score - b.score) <= 1
+const isAmbiguous = (circuit: CircuitDesign): boolean => Object.values(limitUse(circuit)).some((part) => part > AMBIGUOUS_FROM && part < 1)
 
-function isSame(a: Task, b: Task): boolean {
-  return near(a.lengthM, b.lengthM) && near(loadSize(a.load), loadSize(b.load))
+/** How hard a worked installation is. */
+export function difficultyOf(design: InstallationDesign): Difficulty {
+  const score = design.circuits.reduce((sum, circuit) => sum + hardSteps(circuit), 0)
+  return { governs: Object.fromEntries(design.circuits.map(({ scope, governs }) => [scope, governs])), score }
+}
+
+function hardSteps(circuit: CircuitDesign): number {
+  const { task, values, governs } = circuit
+  const use = limitUse(circuit)
+  return [
+    'powerFactor' in task.load && task.load.powerFactor !== 1 && task.load.basis !== 'current',
+    task.phases === 3,
+    task.topology === 'ring',
+    ...(['ca', 'cg', 'ci', 'cf'] as const).map((key) => values[key] !== undefined && values[key] !== 1),
+    governs === 'voltDrop' || governs === 'loop',
+    use.voltDrop > TIGHT,
+    use.loop > TIGHT,
+  ].filter(Boolean).length
 }
 
 const near = (a: number, b: number): boolean => Math.abs(a - b) < DISTINCT_FRACTION * Math.max(a, b)
 
-export const loadSize = (load: Load): number => (load.basis === 'power' ? load.powerW : load.currentA)
+/** One figure for the size of a load, W or A; 0 for a board's demand, which follows from others. */
+export function loadSize(load: Load): number {
+  switch (load.basis) {
+    case 'current': return load.currentA
+    case 'lamps': return load.count * load.eachW
+    case 'board': return 0
+    default: return load.powerW
+  }
+}
+
+function vary(circuit: Circuit, { variants: plan }: Exercise, uniform: () => number): Circuit {
+  return {
+    ...circuit,
+    lengthM: toStep(circuit.lengthM * (1 + plan.lengthSpread * uniform()), LENGTH_STEP_M),
+    load: varyLoad(circuit.load, 1 + plan.loadSpread * uniform()),
+  }
+}
 
 function varyLoad(load: Load, factor: number): Load {
-  return load.basis === 'power'
-    ? { ...load, powerW: toStep(load.powerW * factor, POWER_STEP_W) }
-    : { ...load, currentA: toStep(load.currentA * factor, CURRENT_STEP_A) }
+  switch (load.basis) {
+    case 'current': return { ...load, currentA: toStep(load.currentA * factor, CURRENT_STEP_A) }
+    case 'lamps': return { ...load, count: Math.max(1, Math.round(load.count * factor)) }
+    case 'board': return load
+    default: return { ...load, powerW: toStep(load.powerW * factor, POWER_STEP_W) }
+  }
 }
 
 const toStep = (value: number, step: number): number => Number((Math.max(1, Math.round(value / step)) * step).toFixed(3))

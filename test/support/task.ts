@@ -1,30 +1,64 @@
-import type { Exercise } from '#core/exercise/exercise'
+import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
+import { referenceDesign, type CircuitDesign } from '#core/design/reference'
+import { assignmentOf, type Assignment } from '#core/exercise/assignment'
+import { DEFAULT_POLICY, type Exercise } from '#core/exercise/exercise'
 import type { Task } from '#core/exercise/task'
+import { ASK_SETS } from '#core/exercise/usual-asks'
+import type { Board, Circuit, Installation } from '#core/installation/installation'
 
-/** A plain task that works out; a test names only what it is about. */
-export function aTask(parts: Partial<Task> = {}): Task {
+export const RULES = { edition: '18-A2', measuredZs: 'eighty-percent', warmDrop: 'tabulated' } as const
+
+/** A plain socket radial that works out; a test names only what it is about. */
+export function aCircuit(parts: Partial<Circuit> = {}): Circuit {
   return {
-    supply: { arrangement: 'TN-C-S', zeOhm: 0.35, ipfA: 1600 },
-    use: 'sockets',
-    premises: 'industrial',
-    location: 'general',
-    concealed: false,
-    load: { basis: 'power', powerW: 2900, powerFactor: 1 },
-    lengthM: 28,
-    cable: { kind: 'singles-in-conduit', method: 'B' },
-    ambientC: 35,
-    grouping: { circuits: 2, arrangement: 'bunched' },
-    device: { family: 'rcbo', curve: 'B' },
-    residualA: 0.03,
-    measuredZs: 'eighty-percent',
-    ...parts,
+    id: 'c1', name: 'Sockets', board: 'b1', way: 1, line: 'L1', use: 'sockets', phases: 1, topology: 'radial', load: { basis: 'power', powerW: 2900, powerFactor: 1 }, points: 4, isSpread: false,
+    lengthM: 28, spurM: 0, cable: { kind: 'singles-in-conduit', method: 'B' }, run: { betweenBoxesM: 5, bends: 1 }, ambientC: 35, grouping: { circuits: 2, arrangement: 'bunched' }, insulationMm: 0,
+    location: 'general', concealed: false, dc: 'none', device: { family: 'rcbo', curve: 'B' }, residualA: 0.03, existing: null, ...parts,
   }
+}
+
+export const aBoard = (parts: Partial<Board> = {}): Board => ({ id: 'b1', name: 'Board', phases: 1, ways: 8, fedBy: null, electrodeOhm: null, ...parts })
+
+export function anInstallation(parts: Partial<Installation> = {}): Installation {
+  return {
+    premises: 'industrial', consequence: 'none', intake: { arrangement: 'TN-C-S', phases: 1, zeOhm: 0.35, ipfA: 1600, mainFuseA: 100, neutralMm2: 25 },
+    boards: [aBoard()], circuits: [aCircuit()], ...parts,
+  }
+}
+
+/** One circuit's task as it stands behind a plain intake. */
+export function aTask(parts: Partial<Task> = {}): Task {
+  const { id: _id, name: _name, board: _board, way: _way, line: _line, ...facts } = aCircuit()
+  return {
+    ...facts, ...RULES, premises: 'industrial', supply: { arrangement: 'TN-C-S', zeOhm: 0.35, ipfA: 1600 }, dropAbove: 0,
+    above: { family: 'fuse-cartridge', curve: null, ratingA: 100 }, ...parts,
+  }
+}
+
+/** The installation in which a task stands. Only what a task says can be put back. */
+export function around(task: Task): Installation {
+  const { edition: _e, measuredZs: _m, warmDrop: _w, premises, supply, dropAbove: _d, above, ...facts } = task
+  return anInstallation({
+    premises, intake: { ...supply, phases: task.phases, mainFuseA: above?.ratingA ?? 100, neutralMm2: 25 },
+    boards: [aBoard({ phases: task.phases })], circuits: [{ ...aCircuit(), ...facts }],
+  })
+}
+
+/** The worked design of one circuit on its own. */
+export function designTask(task: Task): CircuitDesign {
+  return referenceDesign(around(task), { edition: task.edition, measuredZs: task.measuredZs, warmDrop: task.warmDrop }).circuits[0]!
 }
 
 export function anExercise(parts: Partial<Exercise> = {}): Exercise {
   return {
-    format: 'nakshi.exercise', version: 1, code: 'X-01', title: 'A circuit', scenario: 'A story.', circuitName: 'Sockets', edition: '18-A2', task: aTask(),
+    format: 'nakshi.exercise', version: 2, code: 'X-01', title: 'A circuit', kind: 'new-circuit', scenario: 'A story.', minutes: 90, edition: '18-A2', installation: anInstallation(), tests: 'c1',
+    asks: { circuits: ['c1'], steps: ASK_SETS.first }, marks: {}, critical: [], policy: DEFAULT_POLICY,
     variants: { seed: 7, lengthSpread: 0.18, loadSpread: 0.1 }, criteria: ['D1', 'D2', 'D3', 'D4', 'D5', 'T1', 'T2', 'T3', 'T4', 'T5'],
     ...parts,
   }
+}
+
+/** How a task on its own is asked: every step of its circuit. */
+export function asksEverything(task: Task): Assignment {
+  return { ...assignmentOf(anExercise()), edition: task.edition, policy: { ...DEFAULT_POLICY, measuredZs: task.measuredZs, warmDrop: task.warmDrop }, installation: around(task), asks: { circuits: ['c1'], steps: CIRCUIT_CHAIN.map(({ key }) => key) } }
 }

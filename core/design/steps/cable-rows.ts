@@ -1,80 +1,85 @@
 import type { Task } from '../../exercise/task'
-import { CABLES, methodsOf, sizeOf, sizesOf, type CableSize } from '../../regulations/cables'
-import { pairOhmPerM } from '../../regulations/conductors'
+import { CABLES, methodsOf, pairOhmPerM, sizeOf, type CableSize } from '../../regulations/cables/sizes'
+import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import { SOURCES } from '../../regulations/source'
-import { stopped, worked, type Neighbour, type Step, type StepValues } from '../step'
+import { sizeFor, sizesFor } from '../limits'
+import { stopped, worked, type Derivation, type Neighbour, type StepValues } from '../step'
 import { STEP_KINDS } from '../step-kinds'
+import type { CircuitStep } from './step-context'
 
 /** It = the tabulated rating of the conductor chosen, A. */
-export const tabulatedCurrent: Step = {
+export const tabulatedCurrent: CircuitStep = {
   key: 'it',
   ...STEP_KINDS.it,
   kind: 'looked-up',
   needs: ['csa'],
   derive: (task, values) =>
     fromRow(task, values, (size) =>
-      worked(size.ratingA, 'It from csa and method', `${size.lineMm2} mm², method ${task.cable.method} → ${size.ratingA} A`, CABLES[task.cable.kind].ratingSource),
+      worked(size.ratingA, 'It from csa and method', `${size.lineMm2} mm², method ${task.cable.method}${task.phases === 3 ? ', three loaded' : ''} → ${size.ratingA} A`, CABLES[task.cable.kind].ratingSource),
     ),
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].ratingSource.place
-    const columns = methodsOf(task.cable.kind)
-      .filter((method) => method !== task.cable.method)
-      .flatMap((method) => {
-        const size = sizeOf(task.cable.kind, method, values.csa!)
-        return size ? [{ value: size.ratingA, table, entry: `method ${method}` }] : []
-      })
+    const columns = methodsOf(task.cable.kind).flatMap((method) => ([1, 3] as const).flatMap((phases) => {
+      const size = method === task.cable.method && phases === task.phases ? undefined : sizeOf(task.cable.kind, method, phases, values.csa!)
+      return size ? [{ value: size.ratingA, table, entry: `method ${method}${phases === task.phases ? '' : phases === 3 ? ', three loaded conductors' : ', two loaded conductors'}` }] : []
+    }))
     return [...otherRows(task, values, table, (size) => size.ratingA), ...columns]
   },
 }
 
 /** mV/A/m of the conductor chosen. */
-export const voltDropPerAmpMetre: Step = {
+export const voltDropPerAmpMetre: CircuitStep = {
   key: 'voltDropPerAm',
   ...STEP_KINDS.voltDropPerAm,
   kind: 'looked-up',
   needs: ['csa'],
   derive: (task, values) =>
     fromRow(task, values, (size) =>
-      worked(size.voltDropVPerAm, 'mV/A/m from csa', `${size.lineMm2} mm² → ${size.voltDropVPerAm * 1e3} mV/A/m`, CABLES[task.cable.kind].voltDropSource),
+      worked(size.voltDropVPerAm, 'mV/A/m from csa', `${size.lineMm2} mm² → ${Number((size.voltDropVPerAm * 1e3).toFixed(3))} mV/A/m`, CABLES[task.cable.kind].voltDropSource),
     ),
-  neighbours: (task, values) =>
-    otherRows(task, values, CABLES[task.cable.kind].voltDropSource.place, (size) => size.voltDropVPerAm),
+  neighbours: (task, values) => {
+    const table = CABLES[task.cable.kind].voltDropSource.place
+    const across = sizeOf(task.cable.kind, task.cable.method, task.phases === 3 ? 1 : 3, values.csa!)
+    return [
+      ...otherRows(task, values, table, (size) => size.voltDropVPerAm),
+      ...(across ? [{ value: across.voltDropVPerAm, table, entry: task.phases === 3 ? 'the single-phase column' : 'the three-phase column' }] : []),
+    ]
+  },
 }
 
 /** r1 + r2 of the pair at 20 °C, Ω/m. */
-export const resistancePerMetre: Step = {
+export const resistancePerMetre: CircuitStep = {
   key: 'ohmPerM',
   ...STEP_KINDS.ohmPerM,
   kind: 'looked-up',
   needs: ['csa'],
+  appliesTo: ({ topology }) => topology !== 'ring',
   derive: (task, values) =>
-    fromRow(task, values, (size) =>
-      worked(
-        pairOhmPerM(size),
-        'r1 + r2 per metre at 20 °C',
-        `${size.lineMm2}/${size.cpcMm2} mm² → ${(pairOhmPerM(size) * 1e3).toFixed(2)} mΩ/m`,
-        SOURCES.conductorResistance,
-      ),
-    ),
+    fromRow(task, values, (size) => {
+      const { cpc } = CABLES[task.cable.kind]
+      const pair = `${size.lineMm2}/${size.cpcMm2} mm²${cpc.made === 'copper' ? '' : `, ${cpc.made} as cpc`}`
+      return worked(pairOhmPerM(size), 'r1 + r2 per metre at 20 °C', `${pair} → ${milliohm(size.r1OhmPerM)} + ${milliohm(size.r2OhmPerM)}`, cpc.source)
+    }),
   neighbours: (task, values) => {
-    const table = SOURCES.conductorResistance.place
+    const table = CABLES[task.cable.kind].cpc.source.place
     const rows = otherRows(task, values, table, pairOhmPerM)
-    const own = sizeOf(task.cable.kind, task.cable.method, values.csa!)
-    // Flat cable has a smaller cpc: reading the line size twice is the usual slip.
-    if (own && own.cpcMm2 !== own.lineMm2) {
-      rows.push({ value: pairOhmPerM({ lineMm2: own.lineMm2, cpcMm2: own.lineMm2 }), table, entry: `${own.lineMm2}/${own.lineMm2} mm²` })
-    }
+    const own = sizeFor(task, values.csa!)
+    // A smaller cpc, or one of another metal: reading the line twice is the usual slip.
+    if (own && own.cpcMm2 !== own.lineMm2) rows.push({ value: 2 * COPPER_OHM_PER_M[own.lineMm2]!, table: SOURCES.conductorResistance.place, entry: `${own.lineMm2}/${own.lineMm2} mm²` })
     return rows
   },
 }
 
-function fromRow(task: Task, values: StepValues, read: (size: CableSize) => ReturnType<Step['derive']>) {
-  const size = sizeOf(task.cable.kind, task.cable.method, values.csa!)
+const milliohm = (ohmPerM: number): string => (ohmPerM * 1e3).toFixed(2)
+
+/** Reads from the row of the conductor written down, or stops where no such cable is made. */
+export function fromRow(task: Task, values: StepValues, read: (size: CableSize) => Derivation): Derivation {
+  const size = sizeFor(task, values.csa!)
   return size ? read(size) : stopped('area', { answer: values.csa! })
 }
 
 function otherRows(task: Task, values: StepValues, table: string, read: (size: CableSize) => number): Neighbour[] {
-  return sizesOf(task.cable.kind, task.cable.method)
+  return sizesFor(task)
     .filter((size) => size.lineMm2 !== values.csa)
     .map((size) => ({ value: read(size), table, entry: `${size.lineMm2} mm²` }))
 }

@@ -1,43 +1,46 @@
 import type { Task } from '../../exercise/task'
-import { sizeOf, sizesOf } from '../../regulations/cables'
-import { HOT_MULTIPLIER, pairOhmPerM } from '../../regulations/conductors'
+import { CABLES, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { hotZsOhm, maximumZsOhm, neededResidualA, sizeFails, smallestSize, voltDropLimitV, voltDropV } from '../limits'
-import { accepted, refused, stopped, worked, type Constraint, type Derivation, type Step, type StepValues } from '../step'
+import { dropShare, faultCurrentA, hotZsOhm, maximumZsOhm, sizeFails, sizeFor, sizesFor, smallestSize, voltDropLimitV, voltDropV, type SizeFailure } from '../limits'
+import { faultEnergy } from '../fault-energy'
+import { neededResidualA } from '../residual-needs'
+import { accepted, refused, stopped, worked, type Constraint, type Derivation, type StepValues } from '../step'
 import { STEP_KINDS } from '../step-kinds'
+import type { CircuitStep } from './step-context'
 
-/** csa = the smallest conductor whose rating, voltage drop and fault loop are all within limits, mm². */
-export const conductorArea: Step = {
+const WHY_NOT_SMALLER: Readonly<Record<SizeFailure, string>> = {
+  area: 'smaller is not allowed here', capacity: 'the size below carries too little', voltDrop: 'the size below drops too much',
+  loop: 'the size below has too high a Zs', adiabatic: 'the size below has too thin a cpc',
+}
+
+/** csa = the smallest conductor whose rating, voltage drop, fault loop and cpc are all within limits, mm². */
+export const conductorArea: CircuitStep = {
   key: 'csa',
   ...STEP_KINDS.csa,
   kind: 'chosen',
   needs: ['itMin', 'ib', 'in'],
   derive: (task, values) => {
-    const sizes = sizesOf(task.cable.kind, task.cable.method)
-    if (sizes.length === 0) return stopped('method', { kind: task.cable.kind, method: task.cable.method })
+    if (sizesFor(task).length === 0) return stopped('method', { kind: task.cable.kind, method: task.cable.method, phases: task.phases })
+    if (task.existing) return existingSize(task, values, task.existing.lineMm2)
     const { size, ruledOutBy } = smallestSize(task, chosenNeeds(values))
     if (!size) return tooMuchForTheLargest(task, values, ruledOutBy!)
-    const whyNotSmaller = {
-      area: 'smaller is not allowed for this use', capacity: 'the size below carries too little', voltDrop: 'the size below drops too much', loop: 'the size below has too high a Zs',
-    }
     return worked(
       size.lineMm2,
-      'smallest csa with It, ΔU and Zs in limits',
-      `${formatNumber(size.ratingA, 'rating')} A ≥ ${formatNumber(values.itMin!, 'current')} A${ruledOutBy ? `; ${whyNotSmaller[ruledOutBy]}` : ''}`,
-      ruledOutBy === 'voltDrop' ? SOURCES.voltDropLimit : ruledOutBy === 'loop' ? SOURCES.maximumLoopImpedance : ruledOutBy === 'area' ? SOURCES.minimumArea : ratingSource(task),
+      'smallest csa with It, ΔU, Zs and cpc in limits',
+      `${formatNumber(size.ratingA, 'current')} A ≥ ${formatNumber(values.itMin!, 'current')} A${ruledOutBy ? `; ${WHY_NOT_SMALLER[ruledOutBy]}` : ''}`,
+      sourceOf(task, ruledOutBy),
     )
   },
   accept: (task, values, answer) => {
-    const size = sizeOf(task.cable.kind, task.cable.method, answer)
+    const size = sizeFor(task, answer)
     if (!size) return refused('notASize', { answer })
     const fails = sizeFails(task, size, chosenNeeds(values))
-    if (fails) return refused(`size_${fails}`, failureParams(task, values, answer))
-    const sizes = sizesOf(task.cable.kind, task.cable.method)
-    const smallest = smallestSize(task, chosenNeeds(values)).size!
-    const step = sizes.findIndex((s) => s.lineMm2 === answer) - sizes.findIndex((s) => s.lineMm2 === smallest.lineMm2)
-    if (step <= 1) return accepted('oneSizeUp')
-    return refused('sizeTooLarge', { answer, smallest: smallest.lineMm2 })
+    if (fails) return refused(`size_${fails}`, failureParams(task, values, size))
+    if (task.existing) return refused('notTheExisting', { answer, existing: task.existing.lineMm2 })
+    const sizes = sizesFor(task)
+    const step = sizes.indexOf(size) - sizes.indexOf(smallestSize(task, chosenNeeds(values)).size!)
+    return accepted(step === 0 ? undefined : step === 1 ? 'oneSizeUp' : 'soundNotEconomical')
   },
 }
 
@@ -45,33 +48,48 @@ function chosenNeeds(values: StepValues) {
   return { itMin: values.itMin!, ib: values.ib!, in: values.in! }
 }
 
-function ratingSource(task: Task) {
-  return task.cable.kind === 'flat-twin-earth' ? SOURCES.flatCableRatings : SOURCES.conduitRatings
+function sourceOf(task: Task, ruledOutBy: SizeFailure | undefined) {
+  switch (ruledOutBy) {
+    case 'voltDrop': return SOURCES.voltDropLimit
+    case 'loop': return SOURCES.maximumLoopImpedance
+    case 'adiabatic': return SOURCES.adiabatic
+    case 'area': return task.topology === 'ring' ? SOURCES.ringRating : SOURCES.minimumArea
+    default: return CABLES[task.cable.kind].ratingSource
+  }
 }
 
-function failureParams(task: Task, values: StepValues, areaMm2: number): Constraint['params'] {
-  const size = sizeOf(task.cable.kind, task.cable.method, areaMm2)!
+/** An existing conductor is not chosen, only found to be enough or not. */
+function existingSize(task: Task, values: StepValues, lineMm2: number): Derivation {
+  const size = sizeFor(task, lineMm2)
+  if (!size) return stopped('area', { answer: lineMm2 })
+  const fails = sizeFails(task, size, chosenNeeds(values))
+  if (fails) return stopped('existingCable', { ...failureParams(task, values, size), fails })
+  return worked(lineMm2, 'csa as it is there', `${formatNumber(size.ratingA, 'current')} A ≥ ${formatNumber(values.itMin!, 'current')} A`, CABLES[task.cable.kind].ratingSource)
+}
+
+function failureParams(task: Task, values: StepValues, size: CableSize): Constraint['params'] {
+  const residualA = neededResidualA(task, values.in!)
+  const zsOhm = hotZsOhm(task, size)
   return {
-    answer: areaMm2,
-    ratingA: size.ratingA,
-    itMin: values.itMin!,
-    voltDropV: voltDropV(task, size, values.ib!),
-    voltDropLimitV: voltDropLimitV(task),
-    zsOhm: hotZsOhm(task, size),
-    zsMaxOhm: maximumZsOhm(task, values.in!, neededResidualA(task, values.in!)),
+    answer: size.lineMm2, ratingA: size.ratingA, itMin: values.itMin!, cpcMm2: size.cpcMm2,
+    cpcMinMm2: faultEnergy(task, values.in!, residualA, faultCurrentA(zsOhm)).areaMm2(size.k),
+    voltDropV: voltDropV(task, size, values.ib!), voltDropLimitV: voltDropLimitV(task),
+    zsOhm, zsMaxOhm: maximumZsOhm(task, values.in!, residualA),
   }
 }
 
 /** No size will do: name what the largest one still fails, and how short the run would have to be. */
-function tooMuchForTheLargest(task: Task, values: StepValues, fails: 'area' | 'capacity' | 'voltDrop' | 'loop'): Derivation {
-  const largest = sizesOf(task.cable.kind, task.cable.method).at(-1)!
-  const params = failureParams(task, values, largest.lineMm2)
+function tooMuchForTheLargest(task: Task, values: StepValues, fails: SizeFailure): Derivation {
+  const largest = sizesFor(task).at(-1)!
+  const params = failureParams(task, values, largest)
   if (fails === 'voltDrop') {
-    return stopped('voltDrop', { ...params, longestM: voltDropLimitV(task) / (largest.voltDropVPerAm * values.ib!) })
+    if (voltDropLimitV(task) <= 0) return stopped('dropAbove', { dropAbove: task.dropAbove })
+    return stopped('voltDrop', { ...params, longestM: voltDropLimitV(task) / (largest.voltDropVPerAm * values.ib! * dropShare(task)) })
   }
   if (fails === 'loop') {
-    const room = Number(params.zsMaxOhm) - task.supply.zeOhm
-    return stopped('loop', { ...params, zeOhm: task.supply.zeOhm, arrangement: task.supply.arrangement, longestM: Math.max(0, room / (pairOhmPerM(largest) * HOT_MULTIPLIER)) })
+    const room = (Number(params.zsMaxOhm) - task.supply.zeOhm) / (pairOhmPerM(largest) * largest.hotMultiplier)
+    const longestM = task.topology === 'ring' ? (room - task.spurM) * 4 : room
+    return stopped('loop', { ...params, zeOhm: task.supply.zeOhm, arrangement: task.supply.arrangement, longestM: Math.max(0, longestM) })
   }
   return stopped(fails, params)
 }

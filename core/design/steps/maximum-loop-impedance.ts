@@ -1,40 +1,51 @@
-import { MAGNETIC_MULTIPLE, RATINGS_A, RESIDUAL_RATINGS_A, breakerMaximumZsOhm, residualMaximumZsOhm, type Curve } from '../../regulations/breakers'
+import type { Task } from '../../exercise/task'
+import { CURVES, DEVICES, MAGNETIC_BAND, breakerMaximumZsOhm, deviceMaximumZsOhm } from '../../regulations/devices'
+import { RESIDUAL_RATINGS_A, residualMaximumZsOhm } from '../../regulations/residual'
 import { SOURCES } from '../../regulations/source'
 import { C_MIN, TOUCH_LIMIT_V, U0_V } from '../../regulations/supply'
-import { faultClearedByResidual, maximumZsOhm } from '../limits'
-import { worked, type Neighbour, type Step } from '../step'
+import { faultClearedByResidual, maximumZsOhm, timeLimitS } from '../limits'
+import { atMost, stopped, worked, type Neighbour } from '../step'
 import { STEP_KINDS } from '../step-kinds'
+import type { CircuitStep } from './step-context'
 
-/** Zs max: U0 × Cmin ÷ Ia for the breaker in TN, 50 V ÷ IΔn in TT, Ω. */
-export const maximumLoopImpedance: Step = {
+const SHORT_TIME_S = 0.4
+const LONG_TIME_S = 5
+
+/** Zs max: U0 × Cmin ÷ Ia for the overcurrent device in TN, 50 V ÷ IΔn in TT, Ω. */
+export const maximumLoopImpedance: CircuitStep = {
   key: 'zsMax',
   ...STEP_KINDS.zsMax,
   kind: 'looked-up',
-  needs: ['in', 'residual'],
+  needs: ['in', 'residual', 'zs'],
   derive: (task, values) => {
-    const { in: rating, residual } = values
-    const limit = maximumZsOhm(task, rating!, residual!)
-    if (faultClearedByResidual(task) && residual! > 0) {
-      return worked(limit, 'Zs ≤ 50 V ÷ IΔn', `${TOUCH_LIMIT_V} ÷ ${residual}`, SOURCES.residualLoopImpedance)
-    }
-    const { curve } = task.device
-    const multiple = MAGNETIC_MULTIPLE[curve]
-    return worked(limit, 'Zs ≤ U0 × Cmin ÷ Ia', `${U0_V} × ${C_MIN} ÷ (${multiple} × ${rating})`, SOURCES.maximumLoopImpedance)
+    const { in: rating, residual, zs } = values as Required<typeof values>
+    const limit = maximumZsOhm(task, rating, residual)
+    if (limit === 0) return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
+    // The limit is looked up; the loop is what is held against it.
+    const check = { ...atMost(zs, limit), limit }
+    if (faultClearedByResidual(task) && residual > 0) return worked(limit, 'Zs ≤ 50 V ÷ IΔn', `${TOUCH_LIMIT_V} ÷ ${residual}`, SOURCES.residualLoopImpedance, check)
+    const { curve, family } = task.device
+    if (curve !== null) return worked(limit, 'Zs ≤ U0 × Cmin ÷ Ia', `${U0_V} × ${C_MIN} ÷ (${MAGNETIC_BAND[curve][1]} × ${rating})`, SOURCES.maximumLoopImpedance, check)
+    const timeS = timeLimitS(task, rating)
+    return worked(limit, `Zs for ${timeS} s`, `${DEVICES[family].standard}, ${rating} A → ${limit} Ω`, timeS === LONG_TIME_S ? SOURCES.slowFuseLoopImpedance : SOURCES.fuseLoopImpedance, check)
   },
-  neighbours: (task, values) => {
-    const rows: Neighbour[] = RATINGS_A.filter((rating) => rating !== values.in).map((rating) => ({
-      value: breakerMaximumZsOhm(task.device.curve, rating),
-      table: 'Table 41.3',
-      entry: `${task.device.curve}${rating}`,
-    }))
-    for (const curve of ['B', 'C', 'D'] as Curve[]) {
-      if (curve !== task.device.curve || faultClearedByResidual(task)) {
-        rows.push({ value: breakerMaximumZsOhm(curve, values.in!), table: 'Table 41.3', entry: `${curve}${values.in}` })
-      }
-    }
-    for (const residual of RESIDUAL_RATINGS_A) {
-      if (residual !== values.residual) rows.push({ value: residualMaximumZsOhm(residual), table: 'Table 41.5', entry: `${residual * 1e3} mA` })
-    }
-    return rows
-  },
+  neighbours: (task, values) => [...deviceRows(task, values.in!), ...residualRows(values.residual!)],
 }
+
+function deviceRows(task: Task, ratingA: number): Neighbour[] {
+  const { device } = task
+  const { ratingsA } = DEVICES[device.family]
+  if (device.curve === null) {
+    return [SHORT_TIME_S, LONG_TIME_S].flatMap((timeS) => ratingsA.flatMap((rating) => {
+      const value = rating === ratingA && timeS === timeLimitS(task, ratingA) ? undefined : deviceMaximumZsOhm(device, rating, timeS)
+      return value === undefined ? [] : [{ value, table: timeS === LONG_TIME_S ? 'Table 41.4' : 'Table 41.2', entry: `${rating} A` }]
+    }))
+  }
+  const byRating = ratingsA.filter((rating) => rating !== ratingA).map((rating) => ({ value: breakerMaximumZsOhm(device.curve!, rating), table: 'Table 41.3', entry: `${device.curve}${rating}` }))
+  const byCurve = CURVES.filter((curve) => curve !== device.curve || faultClearedByResidual(task))
+    .map((curve) => ({ value: breakerMaximumZsOhm(curve, ratingA), table: 'Table 41.3', entry: `${curve}${ratingA}` }))
+  return [...byRating, ...byCurve]
+}
+
+const residualRows = (residualA: number): Neighbour[] =>
+  RESIDUAL_RATINGS_A.filter((rating) => rating !== residualA).map((rating) => ({ value: residualMaximumZsOhm(rating), table: 'Table 41.5', entry: `${rating * 1e3} mA` }))

@@ -1,12 +1,14 @@
-import { RESIDUAL_RATINGS_A } from '../../regulations/breakers'
-import { residualNeeds } from '../residual-needs'
+import { RESIDUAL_RATINGS_A, RESIDUAL_TYPES, neededResidualType } from '../../regulations/residual'
+import type { Task } from '../../exercise/task'
 import { SOURCES } from '../../regulations/source'
-import { neededResidualA } from '../limits'
-import { accepted, refused, stopped, worked, type Step } from '../step'
+import { isResidualDelayed } from '../fault-energy'
+import { neededResidualA, residualNeeds } from '../residual-needs'
+import { accepted, refused, stopped, worked, type StepValues } from '../step'
 import { STEP_KINDS } from '../step-kinds'
+import type { CircuitStep } from './step-context'
 
 /** IΔn = the largest rated residual current that every rule allows, A; 0 where no rule asks for one. */
-export const residualDevice: Step = {
+export const residualDevice: CircuitStep = {
   key: 'residual',
   ...STEP_KINDS.residual,
   kind: 'chosen',
@@ -14,7 +16,8 @@ export const residualDevice: Step = {
   derive: (task, values) => {
     const needed = neededResidualA(task, values.in!)
     const needs = residualNeeds(task, values.in!)
-    if (needed > 0 && (task.residualA === null || task.residualA > needed)) {
+    // An alteration has to provide what is missing; a new circuit finds it at the bay.
+    if (!task.existing && needed > 0 && (task.residualA === null || task.residualA > needed)) {
       return stopped('residual', { needed, fitted: task.residualA ?? 0, regulation: needs.find((n) => n.maximumA === needed)!.regulation })
     }
     const reasons = needs.map((need) => need.regulation).join(', ')
@@ -33,4 +36,43 @@ export const residualDevice: Step = {
     if (needed > 0 && answer > needed) return refused('residualTooLarge', { needed, answer, regulation })
     return accepted('moreThanAsked')
   },
+}
+
+const NO_TYPE = 0
+/** A load that is fixed and known, so that its fault current is known too. */
+const isKnownLoad = ({ use }: Task): boolean => use !== 'sockets' && use !== 'distribution'
+const typeNumber = (task: Task, { residual }: StepValues): number =>
+  residual === 0 ? NO_TYPE : RESIDUAL_TYPES.indexOf(neededResidualType(task.dc, task.edition, isKnownLoad(task))) + 1
+
+/** The least type of residual device that sees this load's fault current. */
+export const residualTypeStep: CircuitStep = {
+  key: 'residualType',
+  ...STEP_KINDS.residualType,
+  kind: 'chosen',
+  needs: ['residual'],
+  derive: (task, values) => {
+    const type = typeNumber(task, values)
+    if (type === NO_TYPE) return worked(NO_TYPE, 'type by the load', 'no residual device, no type', SOURCES.residualType)
+    return worked(type, 'type by the load’s direct current', `${task.dc === 'none' ? 'no electronics known' : `${task.dc} direct current`} → type ${RESIDUAL_TYPES[type - 1]}`, SOURCES.residualType)
+  },
+  accept: (task, values, answer) => {
+    const needed = typeNumber(task, values)
+    if (needed === NO_TYPE) return refused('typeWithoutDevice')
+    if (answer < needed) return refused('typeBlind', { answer: answer === NO_TYPE ? 'none' : RESIDUAL_TYPES[answer - 1]!, needed: RESIDUAL_TYPES[needed - 1]! })
+    return accepted('moreThanAsked')
+  },
+}
+
+/** In front of other residual devices one is time-delayed; a final circuit's never is. */
+export const residualDelay: CircuitStep = {
+  key: 'residualDelay',
+  ...STEP_KINDS.residualDelay,
+  kind: 'chosen',
+  needs: ['residual'],
+  derive: (task, { residual }) => {
+    const isDelayed = residual !== 0 && isResidualDelayed(task)
+    const why = residual === 0 ? 'no residual device' : isDelayed ? 'other residual devices behind → delayed' : 'final circuit → general'
+    return worked(isDelayed ? 1 : 0, 'delay by what stands behind', why, SOURCES.residualDelay)
+  },
+  accept: (task, { residual }) => (residual === 0 ? accepted() : refused(isResidualDelayed(task) ? 'delayMissing' : 'delayNotHere')),
 }

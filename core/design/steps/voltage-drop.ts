@@ -1,19 +1,71 @@
+import type { Task } from '../../exercise/task'
+import { CABLES } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
+import { nominalV, voltDropFraction } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
-import { worked, type Step } from '../step'
+import { dropShare } from '../limits'
+import { atMost, worked } from '../step'
 import { STEP_KINDS } from '../step-kinds'
+import { carriedA } from './capacity'
+import type { CircuitStep } from './step-context'
 
-/** ΔU = mV/A/m × Ib × L ÷ 1000, V. */
-export const voltageDrop: Step = {
+/** Ambient temperature that the rating tables are made for, °C. */
+const TABLE_AMBIENT_C = 30
+/** Temperature below zero at which copper's resistance would vanish on the straight line, °C. */
+const COPPER_ORIGIN_C = 230
+
+/** Ct: the drop of a conductor that this load does not bring to its full temperature; BS 7671 Appendix 4, 6.1. */
+export const temperatureOfDrop: CircuitStep = {
+  key: 'ct',
+  ...STEP_KINDS.ct,
+  kind: 'calculated',
+  needs: ['ib', 'it', 'ca', 'cg'],
+  appliesTo: ({ warmDrop }) => warmDrop === 'corrected',
+  derive: (task, values) => {
+    const { ib, it, ca, cg } = values as Required<typeof values>
+    const tp = CABLES[task.cable.kind].conductorC
+    const carried = task.topology === 'ring' ? ib * (carriedA(task, values.in!) / values.in!) : ib
+    const share = ca ** 2 * cg ** 2 - (carried / it) ** 2
+    const ct = Math.min(1, (COPPER_ORIGIN_C + tp - share * (tp - TABLE_AMBIENT_C)) / (COPPER_ORIGIN_C + tp))
+    return worked(
+      ct,
+      'Ct = (230 + tp − (Ca²Cg² − Ib² ÷ It²)(tp − 30)) ÷ (230 + tp)',
+      `(${COPPER_ORIGIN_C + tp} − (${formatNumber(ca, 'factor')}² × ${formatNumber(cg, 'factor')}² − ${formatNumber(carried, 'current')}² ÷ ${formatNumber(it, 'current')}²) × ${tp - TABLE_AMBIENT_C}) ÷ ${COPPER_ORIGIN_C + tp}`,
+      SOURCES.voltDropTemperature,
+    )
+  },
+}
+
+/** What stands for the shared current in the formula: a quarter for a ring, half and a little for loads along the way. */
+function shareWords(task: Task): string {
+  if (task.topology === 'ring') return task.isSpread ? ' ÷ 8' : ' ÷ 4'
+  return task.isSpread && task.points > 1 ? ` × ${task.points + 1} ÷ ${2 * task.points}` : ''
+}
+
+/** ΔU = mV/A/m × Ib × L ÷ 1000, V; shared in a ring and along a row of points. */
+export const voltageDrop: CircuitStep = {
   key: 'voltDrop',
   ...STEP_KINDS.voltDrop,
   kind: 'calculated',
   needs: ['voltDropPerAm', 'ib'],
-  derive: (task, { voltDropPerAm, ib }) =>
+  derive: (task, { voltDropPerAm, ib, ct }) =>
     worked(
-      voltDropPerAm! * ib! * task.lengthM,
-      'ΔU = mV/A/m × Ib × L ÷ 1000',
-      `${formatNumber(voltDropPerAm!, 'voltDropPerAmpMetre')} × ${formatNumber(ib!, 'current')} × ${task.lengthM} ÷ 1000`,
+      voltDropPerAm! * ib! * task.lengthM * dropShare(task) * (ct ?? 1),
+      `ΔU = mV/A/m × Ib × L ÷ 1000${shareWords(task)}${ct === undefined ? '' : ' × Ct'}`,
+      `${formatNumber(voltDropPerAm!, 'voltDropPerAmpMetre')} × ${formatNumber(ib!, 'current')} × ${task.lengthM} ÷ 1000${shareWords(task)}${ct === undefined ? '' : ` × ${formatNumber(ct, 'factor')}`}`,
       SOURCES.voltDropLimit,
     ),
+}
+
+/** The drop from the origin as a share of the nominal voltage. */
+export const voltageDropFromOrigin: CircuitStep = {
+  key: 'voltDropTotal',
+  ...STEP_KINDS.voltDropTotal,
+  kind: 'calculated',
+  needs: ['voltDrop'],
+  derive: (task, { voltDrop }) => {
+    const total = task.dropAbove + voltDrop! / nominalV(task.phases)
+    const above = task.dropAbove > 0 ? `${formatNumber(task.dropAbove, 'percent')} % + ` : ''
+    return worked(total, 'ΔU from the origin', `${above}${formatNumber(voltDrop!, 'voltage')} ÷ ${nominalV(task.phases)}`, SOURCES.voltDropLimit, atMost(total, voltDropFraction(task.use)))
+  },
 }

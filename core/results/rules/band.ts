@@ -1,5 +1,5 @@
-import { sizesOf } from '../../regulations/cables'
-import { COPPER_OHM_PER_M, pairOhmPerM } from '../../regulations/conductors'
+import { loopMetres, sizesFor } from '../../design/limits'
+import { pairOhmPerM } from '../../regulations/cables/sizes'
 import { fault, type Finding } from '../../findings/finding'
 import type { ReadingKey } from '../readings'
 import { numberOf, type ReadingContext, type ReadingRule } from './rule'
@@ -40,12 +40,13 @@ function resistanceCause(context: ReadingContext, value: number, isHigh: boolean
   const fits = (candidate: number) => Math.abs(candidate - value) <= 0.02 * value + 0.005
   const neighbour = others.find((other) => fits(other.r1r2Ohm))
   if (neighbour) return { cause: 'othersBay', params: { bay: neighbour.bay } }
-  const sizes = sizesOf(task.cable.kind, task.cable.method)
-  const lineOnly = sizes.find((size) => expected.value && fits(COPPER_OHM_PER_M[size.lineMm2]! * task.lengthM) && pairOhmPerM(size) * task.lengthM < expected.value * 1.05)
+  const sizes = sizesFor(task)
+  const metres = loopMetres(task)
+  const lineOnly = sizes.find((size) => expected.value && fits(size.r1OhmPerM * metres) && pairOhmPerM(size) * metres < expected.value * 1.05)
   if (!isHigh && lineOnly) return { cause: 'oneConductor' }
-  const planned = sizes.findIndex((size) => expected.value && Math.abs(pairOhmPerM(size) * task.lengthM - expected.value) < 1e-6)
+  const planned = sizes.findIndex((size) => expected.value && Math.abs(pairOhmPerM(size) * metres - expected.value) < 1e-6)
   // A cable two sizes off is a mix-up; more than that nobody draws in.
-  const other = sizes.find((size, i) => Math.abs(i - planned) <= 2 && fits(pairOhmPerM(size) * task.lengthM))
+  const other = sizes.find((size, i) => Math.abs(i - planned) <= 2 && fits(pairOhmPerM(size) * metres))
   if (other) return { cause: 'otherSize', params: { areaMm2: other.lineMm2 } }
   const extra = value - (expected.value ?? value)
   if (isHigh && extra >= LEADS_OHM.low && extra <= LEADS_OHM.high) return { cause: 'leadsOrLoose', params: { extra } }

@@ -3,8 +3,8 @@ import { critical } from '../../findings/finding'
 import { numberOf, type ReadingRule } from './rule'
 
 /** A reading beyond its limit, or a polarity that is not right: nothing is energised on it. */
-export const limit: ReadingRule = ({ key, reading, expected }) => {
-  const regulation = sourceLine(expected.source)
+export const limit: ReadingRule = ({ key, reading, expected, task }) => {
+  const regulation = sourceLine(expected.source, task.edition)
   if (key === 'polarity' && reading.form === 'cross') return critical('limit.polarity', {}, regulation)
   const value = numberOf(reading)
   if (value === undefined || !expected.limit) return undefined

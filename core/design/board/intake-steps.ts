@@ -1,0 +1,102 @@
+import { TAILS_MM2, bondingMm2, tabulatedCpcMm2 } from '../../regulations/earthing'
+import { isFrom } from '../../regulations/editions'
+import { SOURCES } from '../../regulations/source'
+import { formatNumber } from '../../units/format'
+import { accepted, atLeast, refused, stopped, worked } from '../step'
+import { STEP_KINDS } from '../step-kinds'
+import type { BoardStep, BoardTask } from './board-task'
+
+/** Main switches on the shelf, A; BS EN 60947-3. */
+const SWITCHES_A = [40, 63, 80, 100, 125]
+const COPPER_MM2 = [4, 6, 10, 16, 25, 35]
+const atOrigin = ({ isOrigin }: BoardTask): boolean => isOrigin
+
+/** Ie of the main switch: no less than the demand, nor than the device in front of it, which alone protects it from overload. */
+export const mainSwitch: BoardStep = {
+  key: 'mainSwitch',
+  ...STEP_KINDS.mainSwitch,
+  kind: 'chosen',
+  needs: ['demand'],
+  derive: (task, { demand }) => {
+    const carried = Math.max(demand!, task.above.ratingA)
+    const rating = SWITCHES_A.find((candidate) => candidate >= carried)
+    if (rating === undefined) return stopped('mainSwitch', { carried })
+    return worked(rating, 'Ie ≥ demand and ≥ the device in front', `${rating} ≥ ${formatNumber(demand!, 'current')} and ≥ ${task.above.ratingA}`, SOURCES.mainSwitch, atLeast(rating, carried))
+  },
+  accept: (task, { demand }, answer) => {
+    if (!SWITCHES_A.includes(answer)) return refused('notARating', { answer })
+    return answer >= Math.max(demand!, task.above.ratingA) ? accepted('soundNotEconomical') : refused('switchTooSmall', { answer, demand: demand!, above: task.above.ratingA })
+  },
+}
+
+/** Consumer's tails by the distributor's fuse, mm². */
+export const tailsArea: BoardStep = {
+  key: 'tails',
+  ...STEP_KINDS.tails,
+  kind: 'looked-up',
+  needs: [],
+  appliesTo: atOrigin,
+  derive: ({ mainFuseA }) => worked(tailsFor(mainFuseA), 'tails by the main fuse', `${mainFuseA} A → ${tailsFor(mainFuseA)} mm²`, SOURCES.tails),
+}
+const tailsFor = (mainFuseA: number): number => TAILS_MM2.get(mainFuseA) ?? Math.max(...TAILS_MM2.values())
+
+/** Earthing conductor by the tails: Table 54.7 without calculation, mm². */
+export const earthingConductor: BoardStep = {
+  key: 'earthing',
+  ...STEP_KINDS.earthing,
+  kind: 'chosen',
+  needs: ['tails'],
+  appliesTo: atOrigin,
+  derive: (_task, { tails }) => worked(tabulatedCpcMm2(tails!), 'S ≤ 16: S; to 35: 16; above: S ÷ 2', `${tails} mm² → ${tabulatedCpcMm2(tails!)} mm²`, SOURCES.earthing),
+  accept: (_task, { tails }, answer) => larger(answer, tabulatedCpcMm2(tails!), 'earthingTooSmall'),
+}
+
+/** Main protective bonding conductor, mm²; with PME by the supply's neutral. */
+export const bondingConductor: BoardStep = {
+  key: 'bonding',
+  ...STEP_KINDS.bonding,
+  kind: 'chosen',
+  needs: ['earthing'],
+  appliesTo: atOrigin,
+  derive: ({ arrangement, neutralMm2 }, { earthing }) => {
+    const area = bondingMm2(arrangement, neutralMm2, earthing!)
+    if (area === undefined) return stopped('bonding', { neutralMm2 })
+    return arrangement === 'TN-C-S'
+      ? worked(area, 'with PME by the neutral', `neutral ${neutralMm2} mm² → ${area} mm²`, SOURCES.bonding)
+      : worked(area, 'half the earthing conductor, 6 to 25 mm²', `${earthing} ÷ 2 → ${area} mm²`, SOURCES.bonding)
+  },
+  accept: ({ arrangement, neutralMm2 }, { earthing }, answer) => larger(answer, bondingMm2(arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
+}
+
+function larger(answer: number, least: number, why: string) {
+  if (!COPPER_MM2.includes(answer)) return refused('notASize', { answer })
+  return answer >= least ? accepted('soundNotEconomical') : refused(why, { answer, least })
+}
+
+const NOT_ASKED = 0
+const REQUIRED = 1
+const UNLESS_RULED_OUT = 2
+
+/** What the edition says of surge protection at the origin, and why. */
+export function surgeRule({ edition, consequence, premises }: Pick<BoardTask, 'edition' | 'consequence' | 'premises'>): { readonly value: number; readonly why: string } {
+  if (!isFrom(edition, '18')) return { value: NOT_ASKED, why: 'by thunderstorm days in this edition; few enough here' }
+  if (consequence !== 'none') return { value: REQUIRED, why: 'by the consequence of an overvoltage' }
+  if (isFrom(edition, '18-A2')) return { value: UNLESS_RULED_OUT, why: 'in all other cases, unless the owner accepts the loss' }
+  return premises === 'dwelling'
+    ? { value: NOT_ASKED, why: 'a single dwelling whose value does not justify it' }
+    : { value: UNLESS_RULED_OUT, why: 'unless a risk assessment rules it out' }
+}
+
+/** SPD at the origin: not asked for, required, or unless ruled out. */
+export const surgeProtection: BoardStep = {
+  key: 'spd',
+  ...STEP_KINDS.spd,
+  kind: 'chosen',
+  needs: [],
+  appliesTo: atOrigin,
+  derive: (task) => {
+    const { value, why } = surgeRule(task)
+    return worked(value, 'SPD by edition and consequence', why, SOURCES.surge)
+  },
+  accept: (task) => refused('spdWrong', { why: surgeRule(task).why }),
+}

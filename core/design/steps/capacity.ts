@@ -1,0 +1,51 @@
+import type { Task } from '../../exercise/task'
+import { SOURCES } from '../../regulations/source'
+import { formatNumber } from '../../units/format'
+import { atLeast, worked } from '../step'
+import { STEP_KINDS } from '../step-kinds'
+import type { CircuitStep } from './step-context'
+
+/** A ring's cable need carry only this, A; BS 7671 433.1.204. */
+export const RING_CABLE_A = 20
+
+/** What the cable must carry once the factors have taken their share, A: In, or 20 A in each leg of a ring. */
+export const carriedA = (task: Task, ratingA: number): number => (task.topology === 'ring' ? RING_CABLE_A : ratingA)
+const carriedSymbol = (task: Task): string => (task.topology === 'ring' ? '20 A' : 'In')
+const carriedSource = (task: Task, usual: (typeof SOURCES)[keyof typeof SOURCES]) => (task.topology === 'ring' ? SOURCES.ringRating : usual)
+
+/** It ≥ In ÷ (Ca × Cg × Ci × Cf), A: the rating that the table must offer before the factors take their share. */
+export const minimumTabulatedCurrent: CircuitStep = {
+  key: 'itMin',
+  ...STEP_KINDS.itMin,
+  kind: 'calculated',
+  needs: ['in', 'ca', 'cg', 'ci', 'cf'],
+  derive: (task, values) => {
+    const { in: rating, ca, cg, ci, cf } = values as Required<typeof values>
+    const carried = carriedA(task, rating)
+    return worked(
+      carried / (ca * cg * ci * cf),
+      `It ≥ ${carriedSymbol(task)} ÷ (Ca × Cg × Ci × Cf)`,
+      `${formatNumber(carried, 'rating')} ÷ (${[ca, cg, ci, cf].map((factor) => formatNumber(factor, 'factor')).join(' × ')})`,
+      carriedSource(task, SOURCES.minimumTabulatedCurrent),
+    )
+  },
+}
+
+/** Iz = It × Ca × Cg × Ci × Cf, A: what the cable carries where it lies; the other way round to the same choice. */
+export const effectiveRating: CircuitStep = {
+  key: 'iz',
+  ...STEP_KINDS.iz,
+  kind: 'calculated',
+  needs: ['it', 'ca', 'cg', 'ci', 'cf', 'in'],
+  derive: (task, values) => {
+    const { it, ca, cg, ci, cf, in: rating } = values as Required<typeof values>
+    const iz = it * ca * cg * ci * cf
+    return worked(
+      iz,
+      'Iz = It × Ca × Cg × Ci × Cf',
+      [it, ca, cg, ci, cf].map((value, i) => formatNumber(value, i === 0 ? 'current' : 'factor')).join(' × '),
+      carriedSource(task, SOURCES.effectiveRating),
+      atLeast(iz, carriedA(task, rating)),
+    )
+  },
+}

@@ -1,0 +1,5 @@
+import type { Task } from '../../exercise/task'
+import type { Step } from '../step'
+
+/** A step of a circuit's design. */
+export type CircuitStep = Step<Task>

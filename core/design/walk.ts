@@ -1,0 +1,117 @@
+import type { DeviceAbove, MeasuredZsPolicy, SupplyHere, Task, WarmDropPolicy } from '../exercise/task'
+import type { Board, Circuit, Installation } from '../installation/installation'
+import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
+import type { Edition } from '../regulations/editions'
+import { SOURCES } from '../regulations/source'
+import type { BoardStep, BoardTask, Contribution } from './board/board-task'
+import { DEMAND_STEPS, SWITCH_STEPS } from './board-chain'
+import { CABLE_STEPS, LOAD_STEPS } from './circuit-chain'
+import { worked, type StepValues } from './step'
+import type { CircuitStep } from './steps/step-context'
+
+/** What a design is worked by, beside the installation itself. */
+export interface DesignRules {
+  readonly edition: Edition
+  readonly measuredZs: MeasuredZsPolicy
+  readonly warmDrop: WarmDropPolicy
+}
+
+/**
+ * Somebody who works the design: told each circuit and board in turn, with the steps now due and the values so far, and
+ * answering with the values they go on with. The reference works them out; a marker reads them from a sheet.
+ */
+export interface Worker {
+  circuit: (circuit: Circuit, task: Task, steps: readonly CircuitStep[], before: StepValues) => StepValues
+  board: (board: Board, task: BoardTask, steps: readonly BoardStep[], before: StepValues) => StepValues
+}
+
+/** What a board hands on to its circuits. */
+interface Here {
+  readonly supply: SupplyHere
+  readonly dropAbove: number
+  readonly above: DeviceAbove
+}
+
+/**
+ * Walks the installation as it is designed: loads from the outermost boards inward, then from the origin outward the
+ * switchgear and cables, each board with the loop, fault current and voltage drop that the worker's own values leave it.
+ */
+export function walkInstallation(installation: Installation, rules: DesignRules, worker: Worker): void {
+  const boards = boardsOutward(installation)
+  const values = new Map<string, StepValues>()
+  const contributions = new Map<string, readonly Contribution[]>()
+  const origin: Here = {
+    supply: { arrangement: installation.intake.arrangement, zeOhm: installation.intake.zeOhm, ipfA: installation.intake.ipfA },
+    dropAbove: 0, above: mainFuse(installation),
+  }
+
+  // Inward: what each circuit takes, and what that makes its board take.
+  for (const board of [...boards].reverse()) {
+    const brought = circuitsOf(installation, board.id).map((circuit): Contribution => {
+      const demandA = values.get(boardFedBy(installation, circuit.id)?.id ?? '')?.demand
+      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, origin), loadSteps(demandA), {})
+      values.set(circuit.id, own)
+      const currentA = (circuit.use === 'sockets' ? own.in : own.ib) ?? 0
+      return { circuit: circuit.id, use: circuit.use, currentA, phases: circuit.phases, line: circuit.line }
+    })
+    contributions.set(board.id, brought)
+    values.set(board.id, worker.board(board, boardTaskOf(installation, rules, board, origin, brought), DEMAND_STEPS, {}))
+  }
+
+  // Outward: what each board is given, and what its circuits make of it.
+  const here = new Map<string, Here>()
+  for (const board of boards) {
+    const given = board.fedBy === null ? origin : here.get(board.id)!
+    const task = boardTaskOf(installation, rules, board, given, contributions.get(board.id)!)
+    values.set(board.id, worker.board(board, task, SWITCH_STEPS, values.get(board.id)!))
+    for (const circuit of circuitsOf(installation, board.id)) {
+      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, given), CABLE_STEPS, values.get(circuit.id)!)
+      const next = boardFedBy(installation, circuit.id)
+      if (next) here.set(next.id, beyond(next, circuit, own, given))
+    }
+  }
+}
+
+const mainFuse = ({ intake }: Installation): DeviceAbove => ({ family: 'fuse-cartridge', curve: null, ratingA: intake.mainFuseA })
+
+function taskOf(installation: Installation, rules: DesignRules, circuit: Circuit, here: Here): Task {
+  // Field by field: one shape for all tasks keeps the steps that read them fast.
+  return {
+    use: circuit.use, phases: circuit.phases, topology: circuit.topology, load: circuit.load, points: circuit.points, isSpread: circuit.isSpread, lengthM: circuit.lengthM, spurM: circuit.spurM,
+    cable: circuit.cable, run: circuit.run, ambientC: circuit.ambientC, grouping: circuit.grouping, insulationMm: circuit.insulationMm, location: circuit.location, concealed: circuit.concealed,
+    dc: circuit.dc, device: circuit.device, residualA: circuit.residualA, existing: circuit.existing,
+    edition: rules.edition, measuredZs: rules.measuredZs, warmDrop: rules.warmDrop, premises: installation.premises, supply: here.supply, dropAbove: here.dropAbove, above: here.above,
+  }
+}
+
+function boardTaskOf(installation: Installation, rules: DesignRules, board: Board, here: Here, contributions: readonly Contribution[]): BoardTask {
+  const { intake } = installation
+  return {
+    edition: rules.edition, premises: installation.premises, consequence: installation.consequence, arrangement: here.supply.arrangement, phases: board.phases,
+    isOrigin: board.fedBy === null, mainFuseA: intake.mainFuseA, neutralMm2: intake.neutralMm2, above: here.above, contributions,
+  }
+}
+
+/** A distribution circuit carries what its board takes. */
+function loadSteps(demandA: number | undefined): readonly CircuitStep[] {
+  if (demandA === undefined) return LOAD_STEPS
+  const [designCurrent, ...rest] = LOAD_STEPS
+  return [{
+    ...designCurrent!,
+    derive: (task, values) => (task.load.basis === 'board' ? worked(demandA, 'Ib = demand of the board it feeds', `${demandA.toFixed(1)} A`, SOURCES.demand) : designCurrent!.derive(task, values)),
+  }, ...rest]
+}
+
+/** The supply as it arrives at the far board. A TT island keeps its own electrode and loses the supply's earth. */
+function beyond(board: Board, circuit: Circuit, own: StepValues, given: Here): Here {
+  const isIsland = board.electrodeOhm !== null
+  return {
+    supply: {
+      arrangement: isIsland ? 'TT' : given.supply.arrangement,
+      zeOhm: isIsland ? board.electrodeOhm : own.zs ?? given.supply.zeOhm,
+      ipfA: own.ipfEnd ?? given.supply.ipfA,
+    },
+    dropAbove: own.voltDropTotal ?? given.dropAbove,
+    above: { ...circuit.device, ratingA: own.in ?? given.above.ratingA },
+  }
+}

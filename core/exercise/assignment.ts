@@ -1,0 +1,57 @@
+import { referenceDesign, type InstallationDesign } from '../design/reference'
+import type { Step, StepValues } from '../design/step'
+import { nodeKey, type NodeKey, type StepKey } from '../design/step-keys'
+import { walkInstallation, type DesignRules } from '../design/walk'
+import type { Circuit, Installation } from '../installation/installation'
+import type { Exercise } from './exercise'
+
+/** An exercise as one apprentice has it: the installation of their variant, and how it is asked and judged. */
+export interface Assignment extends Pick<Exercise, 'edition' | 'policy' | 'asks' | 'marks' | 'critical' | 'tests'> {
+  readonly installation: Installation
+}
+
+export function assignmentOf(exercise: Exercise, installation: Installation = exercise.installation): Assignment {
+  const { edition, policy, asks, marks, critical, tests } = exercise
+  return { edition, policy, asks, marks, critical, tests, installation }
+}
+
+export const rulesOf = ({ edition, policy }: Pick<Assignment, 'edition' | 'policy'>): DesignRules =>
+  ({ edition, measuredZs: policy.measuredZs, warmDrop: policy.warmDrop })
+
+export const designOf = (assignment: Pick<Assignment, 'edition' | 'policy' | 'installation'>): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
+
+/** What the asked boxes depend on; enough of it reaches an apprentice's browser to lay out the sheet. */
+export interface Sheet {
+  readonly edition: Exercise['edition']
+  readonly policy: Exercise['policy']
+  readonly asks: Exercise['asks']
+  readonly installation: PublicInstallation
+}
+
+/** An installation without the residual devices, which are the apprentice's to decide. Of an alteration they are given. */
+export type PublicInstallation = Omit<Installation, 'circuits'> & { readonly circuits: readonly PublicCircuit[] }
+export type PublicCircuit = Omit<Circuit, 'residualA'> & { readonly residualA?: number | null }
+
+export function publicInstallation(installation: Installation): PublicInstallation {
+  return { ...installation, circuits: installation.circuits.map(({ residualA, ...circuit }) => (circuit.existing ? { ...circuit, residualA } : circuit)) }
+}
+
+/** Is this step of this circuit or board written down? Boards are asked with any of their steps, circuits only when they are designed. */
+export const isAsked = ({ asks, installation }: Pick<Sheet, 'asks' | 'installation'>, scope: string, step: StepKey): boolean =>
+  asks.steps.includes(step) && (asks.circuits.includes(scope) || installation.boards.some(({ id }) => id === scope))
+
+/** The boxes of the sheet in the order in which they are worked: of each circuit asked for, then of each board. */
+export function askedNodes(sheet: Sheet): NodeKey[] {
+  const { installation } = sheet
+  const byScope = new Map<string, NodeKey[]>()
+  function note<T>(scope: string, task: T, steps: readonly Step<T>[]): StepValues {
+    const own = steps.filter((step) => isAsked(sheet, scope, step.key) && (step.appliesTo?.(task) ?? true)).map((step) => nodeKey(scope, step.key))
+    byScope.set(scope, [...(byScope.get(scope) ?? []), ...own])
+    return {}
+  }
+  walkInstallation(installation as Installation, rulesOf(sheet), {
+    circuit: (circuit, task, steps) => note(circuit.id, task, steps),
+    board: (board, task, steps) => note(board.id, task, steps),
+  })
+  return [...installation.circuits, ...installation.boards].flatMap(({ id }) => byScope.get(id) ?? [])
+}

@@ -1,0 +1,34 @@
+import type { Edition } from '../editions'
+import type { Source } from '../source'
+
+/** One value of a table, and how it comes about where there is a relation behind it. */
+export interface Cell {
+  readonly text: string
+  /** As printed, for a search by number; absent for words and gaps. */
+  readonly value?: number
+  readonly derivation?: string
+}
+
+export interface LibraryTable {
+  readonly kind: 'table'
+  readonly id: string
+  readonly title: string
+  readonly source: Source
+  readonly unit: string
+  readonly corner: string
+  readonly columns: readonly string[]
+  readonly rows: readonly { readonly head: string; readonly cells: readonly Cell[] }[]
+  readonly note?: string
+}
+
+/** A rule that says the same or something else in each edition; null where the edition does not have it. */
+export interface LibraryRule {
+  readonly kind: 'rule'
+  readonly id: string
+  readonly title: string
+  readonly place: string
+  readonly byEdition: Readonly<Record<Edition, string | null>>
+  readonly why: string
+}
+
+export type LibraryEntry = LibraryTable | LibraryRule
