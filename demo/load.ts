@@ -3,7 +3,7 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Database } from 'better-sqlite3'
-import { STEP_KEYS } from '#core/design/step'
+import { askedNodes, assignmentOf } from '#core/exercise/assignment'
 import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
 import { openDatabase } from '../server/db/open'
 import { createRepos, type Repos } from '../server/repos'
@@ -18,7 +18,7 @@ import { askPermission, decidePermission, handInDesign, handInReadings, saveWork
 import { DEMO_PASSWORD, STORY, typedAnswers, typedReadings, type Chapter } from './story'
 
 const HERE = fileURLToPath(new URL('.', import.meta.url))
-const GROUP = 'Thursday level 2'
+const GROUPS = { 'T-01': 'Thursday level 2', 'T-02': 'Thursday level 2', 'T-04': 'Monday level 3' } as const
 const REFUSAL = 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.'
 
 /** How long before the end the demo's day began; its acts take a little less. */
@@ -44,9 +44,9 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
 
   const instructor = who(repos, 'I-201')
   for (const file of readdirSync(join(HERE, 'exercises')).sort()) importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
-  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today]] as const) {
+  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today], ['T-04', lastWeek]] as const) {
     const stored = repos.exercises.byCode(code)!
-    setExercise(at(clock), instructor, stored.id, stored.version, GROUP)
+    setExercise(at(clock), instructor, stored.id, stored.version, GROUPS[code])
     const chapters = STORY.filter((chapter) => chapter.exercise === code)
     for (const chapter of chapters) {
       play(repos, chapter, clock)
@@ -59,24 +59,27 @@ const who = (repos: Repos, number: string): Person => repos.people.byNumber(numb
 
 function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndingAt>): void {
   const actor = who(repos, chapter.number)
-  const assessor = who(repos, chapter.exercise === 'T-01' ? 'I-201' : 'S-301')
+  const assessor = who(repos, chapter.exercise === 'T-02' ? 'S-301' : 'I-201')
   const exercise = repos.exercises.byCode(chapter.exercise)!
   const attempts = repos.attempts.byExercise(exercise.id)
-  const { id, task, bay } = attempts.find((attempt) => attempt.personId === actor.id)!
+  const { id, installation, bay } = attempts.find((attempt) => attempt.personId === actor.id)!
+  const assignment = assignmentOf(exercise.exercise, installation)
   const context = (): Context => ({ repos, now: clock.at() })
   const version = () => repos.attempts.byId(id)!.version
   const reached = (stage: Chapter['upTo']) => ORDER.indexOf(chapter.upTo) >= ORDER.indexOf(stage)
 
   if (!reached('halfDesign')) return
-  const answers = typedAnswers(task, chapter)
-  const written = reached('dead') ? STEP_KEYS : STEP_KEYS.slice(0, 4 + (bay % 6))
+  const answers = typedAnswers(assignment, chapter)
+  const nodes = askedNodes(assignment)
+  const written = reached('dead') ? nodes : nodes.slice(0, Math.round(nodes.length * (0.2 + 0.08 * (bay % 6))))
   saveWork(context(), actor, id, { version: version(), answers: pick(answers, written), readings: {} })
   if (!reached('dead')) return
   clock.pass(2)
   handInDesign(context(), actor, id, version())
+  if (assignment.tests === null) return
 
   const copied = chapter.copies && attempts.find((attempt) => attempt.personNumber === chapter.copies)!
-  const readings: Readings = { ...typedReadings(copied ? copied.task : task, bay), ...chapter.readings }
+  const readings: Readings = { ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay), ...chapter.readings }
   const dead = (Object.keys(readings) as ReadingKey[]).filter(isDead)
   if (!reached('halfDead')) return
   saveWork(context(), actor, id, { version: version(), answers, readings: pick(readings, reached('permission') ? dead : dead.slice(0, 2)) })

@@ -1,9 +1,19 @@
-import { Type, type Static } from '@sinclair/typebox'
-import type { Exercise } from '#core/exercise/exercise'
+import { Type, type Static, type TSchema } from '@sinclair/typebox'
+import { STEP_KEYS, type StepKey } from '#core/design/step-keys'
+import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
+import { CONSEQUENCES, LINES } from '#core/installation/installation'
+import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
+import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
+import { PREMISES } from '#core/regulations/diversity'
+import { EDITIONS } from '#core/regulations/editions'
+import { GROUPINGS } from '#core/regulations/factors'
+import { DC_CONTENTS } from '#core/regulations/residual'
 import type { Proved, Same } from './same'
 
-const oneOf = <const T extends readonly string[]>(values: T) => Type.Unsafe<T[number]>({ type: 'string', enum: values as unknown as string[] })
+const strict = { additionalProperties: false }
+const oneOf = <const T extends readonly (string | number)[]>(values: T) => Type.Unsafe<T[number]>({ enum: values as unknown as T[number][] })
+const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 
 function within(key: RangeKey) {
   const range: { min?: number; above?: number; max: number } = RANGES[key]
@@ -12,64 +22,91 @@ function within(key: RangeKey) {
 /** A schema may not hold `undefined`; JSON drops it. */
 const number = (key: RangeKey) => Type.Number(JSON.parse(JSON.stringify(within(key))))
 const integer = (key: RangeKey) => Type.Integer(JSON.parse(JSON.stringify(within(key))))
-
-const Supply = Type.Object({
-  arrangement: oneOf(['TN-S', 'TN-C-S', 'TT']),
-  zeOhm: number('zeOhm'),
-  ipfA: number('ipfA'),
-}, { additionalProperties: false })
+const Id = Type.String({ pattern: '^[a-z][a-z0-9]{0,9}$' })
+const Name = (maxLength: number) => Type.String({ minLength: 1, maxLength })
 
 const Load = Type.Union([
+  Type.Object({ basis: Type.Literal('power'), powerW: number('powerW'), powerFactor: number('powerFactor') }, strict),
+  Type.Object({ basis: Type.Literal('current'), currentA: number('currentA'), powerFactor: number('powerFactor') }, strict),
+  Type.Object({ basis: Type.Literal('cooker'), powerW: number('powerW'), hasSocket: Type.Boolean() }, strict),
+  Type.Object({ basis: Type.Literal('lamps'), count: integer('count'), eachW: number('lampW'), isDischarge: Type.Boolean() }, strict),
   Type.Object({
-    basis: Type.Literal('power'),
-    powerW: number('powerW'),
-    powerFactor: number('powerFactor'),
-  }, { additionalProperties: false }),
-  Type.Object({
-    basis: Type.Literal('current'),
-    currentA: number('currentA'),
-    powerFactor: number('powerFactor'),
-  }, { additionalProperties: false }),
+    basis: Type.Literal('motor'), powerW: number('powerW'), powerFactor: number('powerFactor'), efficiency: number('efficiency'), startMultiple: number('startMultiple'),
+  }, strict),
+  Type.Object({ basis: Type.Literal('board') }, strict),
 ])
 
-export const TaskSchema = Type.Object({
-  supply: Supply,
-  use: oneOf(['sockets', 'lighting', 'fixed']),
-  premises: oneOf(['dwelling', 'commercial', 'industrial']),
+const Circuit = Type.Object({
+  id: Id,
+  name: Name(80),
+  board: Id,
+  way: integer('way'),
+  line: oneOf(LINES),
+  use: oneOf(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
+  phases: oneOf([1, 3]),
+  topology: oneOf(['radial', 'ring']),
+  load: Load,
+  points: integer('points'),
+  isSpread: Type.Boolean(),
+  lengthM: number('lengthM'),
+  spurM: number('spurM'),
+  cable: Type.Object({ kind: oneOf(CABLE_KINDS), method: oneOf(METHODS) }, strict),
+  run: Type.Object({ betweenBoxesM: number('betweenBoxesM'), bends: integer('bends') }, strict),
+  ambientC: integer('ambientC'),
+  grouping: Type.Object({ circuits: integer('groupCircuits'), arrangement: oneOf(GROUPINGS) }, strict),
+  insulationMm: number('insulationMm'),
   location: oneOf(['general', 'bathroom', 'outdoors']),
   concealed: Type.Boolean(),
-  load: Load,
-  lengthM: number('lengthM'),
-  cable: Type.Object({
-    kind: oneOf(['flat-twin-earth', 'singles-in-conduit']),
-    method: oneOf(['A', 'B', 'C', '100', '101', '102', '103']),
-  }, { additionalProperties: false }),
-  ambientC: Type.Integer({ minimum: 0, maximum: 80 }),
-  grouping: Type.Object({
-    circuits: Type.Integer({ minimum: 1, maximum: 20 }),
-    arrangement: oneOf(['bunched', 'single-layer']),
-  }, { additionalProperties: false }),
-  device: Type.Object({ family: oneOf(['breaker', 'rcbo']), curve: oneOf(['B', 'C', 'D']) }, { additionalProperties: false }),
+  dc: oneOf(DC_CONTENTS),
+  device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
   residualA: Type.Unsafe<number | null>({ enum: [null, 0.03, 0.1, 0.3] }),
+  existing: orNull(Type.Object({ ratingA: number('existingRatingA'), lineMm2: number('areaMm2') }, strict)),
+}, strict)
+
+export const InstallationSchema = Type.Object({
+  premises: oneOf(PREMISES),
+  consequence: oneOf(CONSEQUENCES),
+  intake: Type.Object({
+    arrangement: oneOf(['TN-S', 'TN-C-S', 'TT']),
+    phases: oneOf([1, 3]),
+    zeOhm: number('zeOhm'),
+    ipfA: number('ipfA'),
+    mainFuseA: number('mainFuseA'),
+    neutralMm2: number('neutralMm2'),
+  }, strict),
+  boards: Type.Array(Type.Object({ id: Id, name: Name(60), phases: oneOf([1, 3]), ways: integer('ways'), fedBy: orNull(Id), electrodeOhm: orNull(number('electrodeOhm')) }, strict), { minItems: 1, maxItems: 8 }),
+  circuits: Type.Array(Circuit, { minItems: 1, maxItems: 60 }),
+}, strict)
+
+const Step = Type.Unsafe<StepKey>({ enum: [...STEP_KEYS] })
+const Steps = Type.Array(Step, { uniqueItems: true, maxItems: STEP_KEYS.length })
+
+export const PolicySchema = Type.Object({
   measuredZs: oneOf(['eighty-percent', 'corrected']),
-}, { additionalProperties: false })
+  warmDrop: oneOf(['tabulated', 'corrected']),
+  followShare: Type.Number({ minimum: 0, maximum: 1 }),
+  rounding: Type.Number({ minimum: 0.01, maximum: 0.05 }),
+  library: oneOf(['open', 'closed']),
+}, strict)
 
 export const ExerciseSchema = Type.Object({
   format: Type.Literal('nakshi.exercise'),
-  version: Type.Literal(1),
+  version: Type.Literal(2),
   code: Type.String({ pattern: '^[A-Za-z0-9][A-Za-z0-9.-]{0,19}$' }),
-  title: Type.String({ minLength: 1, maxLength: 120 }),
+  title: Name(120),
+  kind: oneOf(TASK_KINDS),
   scenario: Type.String({ maxLength: 4000 }),
-  circuitName: Type.String({ minLength: 1, maxLength: 80 }),
-  edition: Type.Literal('18-A2'),
-  task: TaskSchema,
-  variants: Type.Object({
-    seed: integer('seed'),
-    lengthSpread: number('spread'),
-    loadSpread: number('spread'),
-  }, { additionalProperties: false }),
+  minutes: integer('minutes'),
+  edition: oneOf(EDITIONS),
+  installation: InstallationSchema,
+  tests: orNull(Id),
+  asks: Type.Object({ circuits: Type.Array(Id, { minItems: 1, uniqueItems: true }), steps: Type.Array(Step, { minItems: 1, uniqueItems: true }) }, strict),
+  marks: Type.Unsafe<Partial<Record<StepKey, number>>>(Type.Partial(Type.Object(Object.fromEntries(STEP_KEYS.map((key) => [key, number('marks')]))), strict)),
+  critical: Steps,
+  policy: PolicySchema,
+  variants: Type.Object({ seed: integer('seed'), lengthSpread: number('spread'), loadSpread: number('spread') }, strict),
   criteria: Type.Array(Type.String({ minLength: 1, maxLength: 20 }), { minItems: 1, uniqueItems: true }),
-}, { additionalProperties: false, title: 'Nakshi exercise, version 1' })
+}, { ...strict, title: 'Nakshi exercise, version 2' })
 
 // The schema and the core's type are one and the same, checked when the project is compiled.
 export type ExerciseIsInStep = Proved<[Same<Static<typeof ExerciseSchema>, Exercise>]>

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import type { EvidenceKey, Framework } from '#core/outcomes/framework'
-import { STEP_KEYS } from '#core/design/step'
+import { STEP_KEYS } from '#core/design/step-keys'
 import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
 import type { Proved, Same } from './same'
 

@@ -1,13 +1,15 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { STEP_KEYS } from '#core/design/step'
+import { STEP_KEYS } from '#core/design/step-keys'
 import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
-import { ExerciseSchema } from './exercise'
-import { EVIDENCE_KEYS } from './framework'
-import type { EvidenceKey } from '#core/outcomes/framework'
+import type { Answers } from '#core/marking/answer'
+import type { ItemKey } from '#core/outcomes/framework'
+import { ExerciseSchema, PolicySchema } from './exercise'
 
 const strict = { additionalProperties: false }
 const Version = Type.Integer({ minimum: 1 })
 const Typed = Type.String({ maxLength: 60 })
+/** `c2.zs`: a circuit or board, and a step. */
+const NODE = `^[a-z][a-z0-9]{0,9}\\.(${STEP_KEYS.join('|')})$`
 const NewPassword = Type.String({ minLength: 10, maxLength: 200 })
 
 export const SetUpRequest = Type.Object({
@@ -33,7 +35,7 @@ const typedBy = (keys: readonly string[]) => Type.Partial(Type.Object(Object.fro
 
 export const WorkRequest = Type.Object({
   version: Version,
-  answers: Type.Unsafe<Partial<Record<(typeof STEP_KEYS)[number], string>>>(typedBy(STEP_KEYS)),
+  answers: Type.Unsafe<Answers>(Type.Record(Type.String({ pattern: NODE }), Typed, strict)),
   readings: Type.Unsafe<Partial<Record<(typeof DEAD_KEYS)[number] | (typeof LIVE_KEYS)[number], string>>>(typedBy([...DEAD_KEYS, ...LIVE_KEYS])),
 }, strict)
 
@@ -42,20 +44,22 @@ export const ActRequest = Type.Object({ version: Version }, strict)
 export const PermissionRequest = Type.Object({ granted: Type.Boolean(), reason: Type.String({ maxLength: 1000 }) }, strict)
 
 const OverrideSchema = Type.Object({
-  item: Type.Unsafe<EvidenceKey>({ type: 'string', enum: [...EVIDENCE_KEYS] }),
+  item: Type.Unsafe<ItemKey>({ type: 'string', pattern: `^(design\\.${NODE.slice(1, -1)}|reading\\.(${[...DEAD_KEYS, ...LIVE_KEYS].join('|')}))$` }),
   verdict: Type.Union([Type.Literal('right'), Type.Literal('wrong')]),
   reason: Type.String({ minLength: 3, maxLength: 500, pattern: '\\S' }),
 }, strict)
 
 export const MarkingRequest = Type.Object({
   version: Type.Integer({ minimum: 0 }),
-  overrides: Type.Array(OverrideSchema, { maxItems: 40 }),
+  overrides: Type.Array(OverrideSchema, { maxItems: 400 }),
   feedback: Type.Union([Type.String({ maxLength: 8000 }), Type.Null()]),
 }, strict)
 
 export const DecisionRequest = Type.Object({ version: Type.Integer({ minimum: 0 }) }, strict)
 
-export const PolicyRequest = Type.Object({ measuredZs: Type.Union([Type.Literal('eighty-percent'), Type.Literal('corrected')]) }, strict)
+export const PolicyRequest = PolicySchema
+
+export const ReleaseRequest = Type.Object({ ids: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 200, uniqueItems: true }) }, strict)
 
 export type SetUpBody = Static<typeof SetUpRequest>
 export type WorkBody = Static<typeof WorkRequest>

@@ -1,13 +1,19 @@
 /* What the server hands to its screens. Types alone: the values are made in server/services. */
 import type { Stage } from '#core/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
-import type { MeasuredZsPolicy, PublicTask, Task } from '#core/exercise/task'
+import type { PublicInstallation, Sheet } from '#core/exercise/assignment'
+import type { Policy } from '#core/exercise/exercise'
+import type { Circuit, Installation } from '#core/installation/installation'
+import type { Materials } from '#core/materials/materials'
+import type { Drum } from '#core/materials/drums'
+import type { ScopeNames } from '#core/texts/findings'
+import type { StepKey } from '#core/design/step-keys'
+import type { Verdict } from '#core/marking/mark-design'
 import type { Answers } from '#core/marking/answer'
 import type { Marked, Override, Proposal } from '#core/marking/proposal'
 import type { Coverage } from '#core/outcomes/coverage'
 import type { Criterion, Framework, Unit } from '#core/outcomes/framework'
-import type { DeviceFamily, Curve } from '#core/regulations/breakers'
-import type { CableKind } from '#core/regulations/cables'
+import type { CableKind } from '#core/regulations/cables/cable'
 import type { Gate, ReadingMark } from '#core/results/judge'
 import type { ReadingKey, Readings } from '#core/results/readings'
 import type { Role } from '#core/roster/roster'
@@ -46,7 +52,9 @@ export interface StoredExercise {
 export interface ExerciseListItem extends Omit<StoredExercise, 'exercise'> {
   readonly code: string
   readonly title: string
-  readonly task: Task
+  readonly kind: Exercise['kind']
+  readonly edition: Exercise['edition']
+  readonly circuits: readonly Circuit[]
   readonly attempts: number
 }
 
@@ -54,7 +62,7 @@ export interface TaskSheet {
   readonly number: string
   readonly name: string
   readonly bay: number
-  readonly task: PublicTask
+  readonly installation: PublicInstallation
 }
 
 export interface StageEvent {
@@ -108,8 +116,8 @@ export interface WorkView {
   readonly stage: Stage
   readonly version: number
   readonly savedAt: string | null
-  readonly exercise: Pick<Exercise, 'code' | 'title' | 'scenario' | 'circuitName' | 'edition'>
-  readonly task: PublicTask
+  readonly exercise: Pick<Exercise, 'code' | 'title' | 'scenario' | 'kind' | 'minutes' | 'tests'>
+  readonly sheet: Sheet
   readonly answers: Answers
   readonly readings: Readings
   readonly readingKeys: readonly ReadingKey[]
@@ -147,6 +155,7 @@ export interface MarkingListItem {
   readonly cohort: string
   readonly bay: number
   readonly stage: Stage
+  readonly exerciseId: number
   readonly code: string
   readonly title: string
   readonly mark: number
@@ -165,9 +174,15 @@ export interface MarkingView {
     readonly bay: number
     readonly stage: Stage
     readonly variantIndex: number
-    readonly task: Task
+    readonly installation: Installation
   }
-  readonly exercise: { readonly id: number; readonly code: string; readonly title: string; readonly circuitName: string }
+  readonly exercise: { readonly id: number; readonly code: string; readonly title: string; readonly tests: string | null; readonly edition: Exercise['edition'] }
+  /** Names of the circuits and boards that are asked for. */
+  readonly scopes: ScopeNames
+  readonly comments: readonly Comment[]
+  /** The sheets before and after this one on the pile. */
+  readonly previous: number | null
+  readonly next: number | null
   readonly events: readonly StageEvent[]
   readonly criteria: readonly Criterion[]
   readonly marked: Marked
@@ -192,24 +207,47 @@ export interface StoresExercise {
   readonly id: number
   readonly code: string
   readonly title: string
-  readonly bays: readonly {
-    readonly bay: number
-    readonly name: string
-    readonly cable: CableKind
-    readonly lineMm2: number
-    readonly cpcMm2: number
-    readonly lengthM: number
-    readonly family: DeviceFamily
-    readonly curve: Curve
-    readonly ratingA: number
-    readonly residualMA: number | null
-    readonly capacityA: number
-    readonly isDone: boolean
-  }[]
+  readonly bays: readonly { readonly bay: number; readonly name: string; readonly isDone: boolean; readonly scopes: ScopeNames; readonly materials: Materials }[]
+  readonly cables: readonly StoresCable[]
+  readonly tools: readonly string[]
+  readonly protection: readonly string[]
 }
 
-export interface Policies {
-  readonly measuredZs: MeasuredZsPolicy
+/** All pieces of one cable for the session, and the drums they are cut from. */
+export interface StoresCable {
+  readonly kind: CableKind
+  readonly phases: 1 | 3
+  readonly lineMm2: number
+  readonly cpcMm2: number
+  readonly totalM: number
+  readonly drumM: number
+  readonly drums: readonly Drum[]
+}
+
+/** A sentence that assessors have used in feedback, and how often. */
+export interface Comment {
+  readonly id: number
+  readonly text: string
+  /** The step it was first written about, where there was one. */
+  readonly step: StepKey | null
+  readonly uses: number
+}
+
+/** One step over a whole group. */
+export interface GroupStep {
+  readonly node: string
+  readonly step: StepKey
+  readonly scopeName: string
+  readonly verdicts: Readonly<Record<Verdict, number>>
+  /** Their values over the worked ones, for calculated steps: 1 is right. */
+  readonly ratios: readonly { readonly name: string; readonly attempt: number; readonly ratio: number; readonly verdict: Verdict }[]
+  readonly slips: readonly { readonly sentence: string; readonly count: number }[]
+}
+
+export interface GroupMarks {
+  readonly exercise: { readonly id: number; readonly code: string; readonly title: string }
+  readonly sheets: number
+  readonly steps: readonly GroupStep[]
 }
 
 export interface PolicyChange {
@@ -220,7 +258,7 @@ export interface PolicyChange {
 }
 
 export interface CentreView {
-  readonly policies: Policies
+  readonly policies: Policy
   readonly changes: readonly PolicyChange[]
   readonly framework: Framework | null
 }

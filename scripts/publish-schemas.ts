@@ -2,8 +2,9 @@
 import { writeFileSync } from 'node:fs'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
+import { SubmissionSchema } from '#schemas/submission'
 import { published } from '#schemas/published'
 
-for (const [name, schema] of [['exercise', ExerciseSchema], ['framework', FrameworkSchema]] as const) {
-  writeFileSync(`docs/formats/${name}.schema.json`, published(`nakshi.${name}.v1`, schema))
+for (const [name, schema] of [['exercise', ExerciseSchema], ['framework', FrameworkSchema], ['submission', SubmissionSchema]] as const) {
+  writeFileSync(`docs/formats/${name}.schema.json`, published(`nakshi.${name}.v${schema.properties.version.const}`, schema))
 }

@@ -2,10 +2,12 @@
 export const STAGES = ['design', 'dead', 'permission', 'live', 'handedIn', 'decided', 'released'] as const
 export type Stage = (typeof STAGES)[number]
 
-export type Act = 'handInDesign' | 'askPermission' | 'permit' | 'refuse' | 'handIn' | 'decide' | 'release'
+export type Act = 'handInDesign' | 'handInAlone' | 'askPermission' | 'permit' | 'refuse' | 'handIn' | 'decide' | 'release'
 
 const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; readonly to: Stage }>> = {
   handInDesign: { from: ['design'], to: 'dead' },
+  // Where nothing is wired, the design is all there is to mark.
+  handInAlone: { from: ['design'], to: 'handedIn' },
   askPermission: { from: ['dead'], to: 'permission' },
   permit: { from: ['permission'], to: 'live' },
   // A refusal sends the sheet back so that what is wrong can be put right.

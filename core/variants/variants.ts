@@ -63,7 +63,7 @@ function draw(exercise: Exercise, index: number, base: Difficulty, taken: readon
   for (let attempt = 0; attempt < TRIES_PER_VARIANT; attempt += 1) {
     const candidate = { ...installation, circuits }
     const design = designOf(assignmentOf(exercise, candidate))
-    const wrong = new Set(circuits.filter((circuit, i) => !isFitting(circuit, design, base, taken.map((other) => other.installation.circuits[i]!))).map(({ id }) => id))
+    const wrong = new Set(circuits.filter((circuit, i) => !isFitting(circuit, design, base, exercise.asks.circuits.includes(circuit.id) ? taken.map((other) => other.installation.circuits[i]!) : [])).map(({ id }) => id))
     const difficulty = difficultyOf(design)
     if (wrong.size === 0 && design.ok && Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)) return { index, installation: candidate, difficulty }
     circuits = circuits.map((circuit, i) => (wrong.size === 0 || wrong.has(circuit.id) ? vary(installation.circuits[i]!, exercise, uniform) : circuit))
@@ -74,7 +74,13 @@ function draw(exercise: Exercise, index: number, base: Difficulty, taken: readon
 function isFitting(circuit: Circuit, design: InstallationDesign, base: Difficulty, others: readonly Circuit[]): boolean {
   const own = design.circuits.find(({ scope }) => scope === circuit.id)
   if (!own || own.stopped || isAmbiguous(own) || own.governs !== base.governs[circuit.id]) return false
-  return !others.some((other) => near(other.lengthM, circuit.lengthM) && near(loadSize(other.load), loadSize(circuit.load)))
+  return !others.some((other) => isSame(other, circuit))
+}
+
+/** A feed has no load of its own to tell it by, so that any other length will do. */
+function isSame(a: Circuit, b: Circuit): boolean {
+  if (a.load.basis === 'board') return a.lengthM === b.lengthM
+  return near(a.lengthM, b.lengthM) && near(loadSize(a.load), loadSize(b.load))
 }
 
 const isAmbiguous = (circuit: CircuitDesign): boolean => Object.values(limitUse(circuit)).some((part) => part > AMBIGUOUS_FROM && part < 1)

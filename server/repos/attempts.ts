@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3'
 import type { Stage } from '#core/attempt/stages'
-import type { Task } from '#core/exercise/task'
+import { upgradeAnswers, upgradeTask } from '#core/exercise/upgrade'
+import type { Installation } from '#core/installation/installation'
 import type { Answers } from '#core/marking/answer'
 import type { Readings } from '#core/results/readings'
 import type { StageEvent } from '#schemas/views'
@@ -14,7 +15,7 @@ export interface Attempt {
   readonly cohort: string
   readonly variantIndex: number
   readonly bay: number
-  readonly task: Task
+  readonly installation: Installation
   readonly stage: Stage
   readonly answers: Answers
   readonly readings: Readings
@@ -43,7 +44,7 @@ const SELECT = 'SELECT a.*, p.number, p.name, p.cohort FROM attempt a JOIN perso
 
 const toAttempt = (row: Row): Attempt => ({
   id: row.id, exerciseId: row.exercise_id, personId: row.person_id, personNumber: row.number, personName: row.name, cohort: row.cohort,
-  variantIndex: row.variant_index, bay: row.bay, task: JSON.parse(row.task), stage: row.stage, answers: JSON.parse(row.answers),
+  variantIndex: row.variant_index, bay: row.bay, installation: upgradeTask(JSON.parse(row.task)), stage: row.stage, answers: upgradeAnswers(JSON.parse(row.answers)),
   readings: JSON.parse(row.readings), version: row.version, savedAt: row.saved_at,
 })
 
@@ -70,8 +71,8 @@ export function createAttemptsRepo(db: Database) {
     all: () => all.all().map(toAttempt),
     byPerson: (personId: number) => byPerson.all(personId).map(toAttempt),
     byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(toAttempt),
-    insert: (exerciseId: number, personId: number, index: number, bay: number, task: Task): number =>
-      Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(task)).lastInsertRowid),
+    insert: (exerciseId: number, personId: number, index: number, bay: number, installation: Installation): number =>
+      Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(installation)).lastInsertRowid),
     /** False when another device saved in between. */
     saveWork: (id: number, version: number, answers: Answers, readings: Readings, now: string): boolean =>
       saveWork.run(JSON.stringify(answers), JSON.stringify(readings), now, id, version).changes === 1,

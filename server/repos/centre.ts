@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/outcomes/framework'
-import type { MeasuredZsPolicy } from '#core/exercise/task'
-import type { Policies, PolicyChange } from '#schemas/views'
+import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
+import type { PolicyChange } from '#schemas/views'
 
-/** Eighty per cent is quick at the bay and on the safe side for usual temperatures. */
-const DEFAULTS: Policies = { measuredZs: 'eighty-percent' }
+/** Shares and tolerances are numbers; everything else is a word. */
+const fromText = <K extends keyof Policy>(key: K, text: string): Policy[K] => (typeof DEFAULT_POLICY[key] === 'number' ? Number(text) : text) as Policy[K]
 
 export function createCentreRepo(db: Database) {
   const framework = db.prepare<[], { document: string }>('SELECT document FROM framework WHERE id = 1')
@@ -23,8 +23,14 @@ export function createCentreRepo(db: Database) {
       return row && (JSON.parse(row.document) as Framework)
     },
     putFramework: (document: Framework) => void putFramework.run(JSON.stringify(document)),
-    policies: (): Policies => ({ measuredZs: (policy.get('measuredZs')?.value as MeasuredZsPolicy | undefined) ?? DEFAULTS.measuredZs }),
-    setPolicy: (key: keyof Policies, value: string, by: number, at: string) => void addPolicy.run(key, value, by, at),
+    policies: (): Policy => {
+      const chosen = (Object.keys(DEFAULT_POLICY) as (keyof Policy)[]).flatMap((key) => {
+        const row = policy.get(key)
+        return row ? [[key, fromText(key, row.value)]] : []
+      })
+      return { ...DEFAULT_POLICY, ...Object.fromEntries(chosen) }
+    },
+    setPolicy: (key: keyof Policy, value: string, by: number, at: string) => void addPolicy.run(key, value, by, at),
     policyChanges: () => changes.all(),
   }
 }

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3'
+import { upgradeMarked, upgradeOverrides } from '#core/exercise/upgrade'
 import type { Override } from '#core/marking/proposal'
 import type { Occasion } from '#core/outcomes/coverage'
 import type { Decision, DecisionEvidence, MarkingDraft } from '#schemas/views'
@@ -16,8 +17,11 @@ interface DecisionRow {
 
 const toDecision = (row: DecisionRow): Decision => ({
   id: row.id, by: row.by, at: row.at, met: row.met === 1, mark: row.mark, outOf: row.out_of, feedback: row.feedback,
-  evidence: JSON.parse(row.evidence),
+  evidence: toEvidence(JSON.parse(row.evidence)),
 })
+
+const toEvidence = (evidence: DecisionEvidence): DecisionEvidence =>
+  ({ ...evidence, marked: upgradeMarked(evidence.marked), overrides: upgradeOverrides(evidence.overrides) })
 
 export interface PersonOccasion extends Occasion {
   readonly personId: number
@@ -57,7 +61,7 @@ export function createDecisionsRepo(db: Database) {
   return {
     draft: (attemptId: number): MarkingDraft => {
       const row = draft.get(attemptId)
-      return row ? { ...row, overrides: JSON.parse(row.overrides) } : { overrides: [], feedback: null, version: 0 }
+      return row ? { ...row, overrides: upgradeOverrides(JSON.parse(row.overrides)) } : { overrides: [], feedback: null, version: 0 }
     },
     /** False when somebody else saved in between. */
     saveDraft: (attemptId: number, version: number, overrides: readonly Override[], feedback: string | null): boolean => {

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { Exercise } from '#core/exercise/exercise'
+import { upgradeExercise } from '#core/exercise/upgrade'
 import type { StoredExercise } from '#schemas/views'
 
 interface Row {
@@ -15,7 +16,7 @@ const SELECT = 'SELECT e.id, e.document, e.state, e.version, e.updated_at, p.nam
 
 const toStored = (row: Row): StoredExercise => ({
   id: row.id, state: row.state, version: row.version, updatedBy: row.updated_by_name, updatedAt: row.updated_at,
-  exercise: JSON.parse(row.document) as Exercise,
+  exercise: upgradeExercise(JSON.parse(row.document)) as Exercise,
 })
 
 export function createExercisesRepo(db: Database) {

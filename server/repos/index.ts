@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
 import { createCentreRepo } from './centre'
+import { createCommentsRepo } from './comments'
 import { createDecisionsRepo } from './decisions'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
@@ -14,6 +15,7 @@ export function createRepos(db: Database) {
     attempts: createAttemptsRepo(db),
     decisions: createDecisionsRepo(db),
     centre: createCentreRepo(db),
+    comments: createCommentsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */
     transaction: <T>(work: () => T): T => db.transaction(work).immediate(),

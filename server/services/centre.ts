@@ -1,4 +1,4 @@
-import type { MeasuredZsPolicy } from '#core/exercise/task'
+import type { Policy } from '#core/exercise/exercise'
 import { criteriaOf, type Framework } from '#core/outcomes/framework'
 import type { CentreView } from '#schemas/views'
 import type { Person } from '../repos/people'
@@ -11,9 +11,15 @@ export function showCentre({ repos }: Context, actor: Person): CentreView {
   return { policies: repos.centre.policies(), changes: repos.centre.policyChanges(), framework: repos.centre.framework() ?? null }
 }
 
-export function setPolicy({ repos, now }: Context, actor: Person, measuredZs: MeasuredZsPolicy): void {
+/** Puts a policy in force; only what changed is written down. */
+export function setPolicy({ repos, now }: Context, actor: Person, policy: Policy): void {
   allow(actor, 'centre.change')
-  repos.centre.setPolicy('measuredZs', measuredZs, actor.id, now)
+  repos.transaction(() => {
+    const before = repos.centre.policies()
+    for (const key of Object.keys(policy) as (keyof Policy)[]) {
+      if (policy[key] !== before[key]) repos.centre.setPolicy(key, String(policy[key]), actor.id, now)
+    }
+  })
 }
 
 /** Loads the unit framework. Criteria that the record already speaks of must stay. */

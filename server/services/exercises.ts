@@ -1,8 +1,10 @@
-import { referenceDesign } from '#core/design/reference'
+import { assignmentOf, designOf, publicInstallation } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
-import { publicTask } from '#core/exercise/task'
+import { upgradeExercise } from '#core/exercise/upgrade'
+import { structureProblems } from '#core/installation/check'
 import { criteriaOf } from '#core/outcomes/framework'
 import { constraintSentence } from '#core/texts/constraints'
+import { structureSentence } from '#core/texts/structure'
 import { makeVariants } from '#core/variants/variants'
 import { ExerciseSchema } from '#schemas/exercise'
 import { validate } from '#schemas/validate'
@@ -15,7 +17,7 @@ import { Problem } from './problem'
 export function listExercises({ repos }: Context, actor: Person): ExerciseListItem[] {
   allow(actor, 'exercise.see')
   return repos.exercises.all().map(({ exercise, ...stored }) => ({
-    ...stored, code: exercise.code, title: exercise.title, task: exercise.task,
+    ...stored, code: exercise.code, title: exercise.title, kind: exercise.kind, edition: exercise.edition, circuits: exercise.installation.circuits,
     attempts: repos.attempts.byExercise(stored.id).length,
   }))
 }
@@ -59,7 +61,7 @@ export function importExercise(context: Context, actor: Person, text: string): S
   } catch {
     throw new Problem('exerciseNotJson')
   }
-  const checked = validate(ExerciseSchema, document)
+  const checked = validate(ExerciseSchema, upgradeExercise(document))
   if (!checked.ok) throw new Problem('exerciseNotRight', { fields: checked.problems })
   return createExercise(context, actor, checked.value)
 }
@@ -72,9 +74,10 @@ export function setExercise({ repos, now }: Context, actor: Person, id: number, 
     if (stored.version !== version) throw new Problem('stale', { extra: { theirs: stored } })
     // The policy in force is written into the exercise when it is first set, and holds for it from then on.
     const exercise: Exercise = stored.state === 'set' ? stored.exercise
-      : { ...stored.exercise, task: { ...stored.exercise.task, measuredZs: repos.centre.policies().measuredZs } }
-    const design = referenceDesign(exercise.task)
-    if (!design.ok) throw new Problem('unsolvable', { sentence: constraintSentence(design.constraint) })
+      : { ...stored.exercise, policy: repos.centre.policies() }
+    const design = designOf(assignmentOf(exercise))
+    const stopped = [...design.circuits, ...design.boards].find((part) => part.stopped)
+    if (stopped) throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
     const people = repos.people.inCohort(cohort)
     if (people.length === 0) throw new Problem('cohortEmpty')
     const given = repos.attempts.byExercise(id)
@@ -84,7 +87,7 @@ export function setExercise({ repos, now }: Context, actor: Person, id: number, 
     if (!made.ok) throw new Problem('variantsTooFew', { extra: { found: made.found, wanted: made.wanted } })
     missing.forEach((person, i) => {
       const variant = made.variants[given.length + i]!
-      repos.attempts.insert(id, person.id, variant.index, variant.index, variant.task)
+      repos.attempts.insert(id, person.id, variant.index, variant.index, variant.installation)
     })
     repos.exercises.markSet(id, exercise)
     repos.audit.add(now, actor.id, 'exerciseSet', `exercise ${exercise.code} for ${missing.length} in ${cohort}`)
@@ -97,7 +100,7 @@ export function taskSheets({ repos }: Context, actor: Person, id: number): TaskS
   allow(actor, 'exercise.see')
   found(repos.exercises.byId(id))
   return repos.attempts.byExercise(id).map((attempt) => {
-    return { number: attempt.personNumber, name: attempt.personName, bay: attempt.bay, task: publicTask(attempt.task) }
+    return { number: attempt.personNumber, name: attempt.personName, bay: attempt.bay, installation: publicInstallation(attempt.installation) }
   })
 }
 
@@ -107,7 +110,9 @@ function check(repos: Context['repos'], exercise: Exercise): void {
   const known = new Set(criteriaOf(framework).map((criterion) => criterion.code))
   const unknown = exercise.criteria.filter((code) => !known.has(code))
   if (unknown.length > 0) throw new Problem('criteriaUnknown', { fields: [{ field: 'criteria', message: `not in the framework: ${unknown.join(', ')}` }] })
-  if (exercise.task.device.family === 'rcbo' && exercise.task.residualA === null) {
-    throw new Problem('rcboWithoutResidual', { fields: [{ field: 'task.residualA', message: 'an RCBO needs one.' }] })
-  }
+  const structure = structureProblems(exercise.installation)
+  if (structure.length > 0) throw new Problem('structure', { fields: structure.map((problem) => ({ field: `${problem.scope}.${problem.field}`, message: structureSentence(problem) })) })
+  const ids = exercise.installation.circuits.map(({ id }) => id)
+  const strangers = [...exercise.asks.circuits, ...(exercise.tests === null ? [] : [exercise.tests])].filter((id) => !ids.includes(id))
+  if (strangers.length > 0) throw new Problem('circuitUnknown', { fields: [{ field: 'asks.circuits', message: `not among the circuits: ${strangers.join(', ')}` }] })
 }

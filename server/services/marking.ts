@@ -1,31 +1,30 @@
 import { composeFeedback } from '#core/documents/feedback'
-import { referenceDesign } from '#core/design/reference'
-import { markDesign } from '#core/marking/mark-design'
-import { propose, type Marked } from '#core/marking/proposal'
+import { stepOf } from '#core/design/step-keys'
+import { propose } from '#core/marking/proposal'
 import { criteriaOf, type Criterion } from '#core/outcomes/framework'
-import { judgeReadings } from '#core/results/judge'
-import type { OtherBay } from '#core/results/rules/rule'
 import type { MarkingBody } from '#schemas/requests'
 import type { MarkingListItem, MarkingView } from '#schemas/views'
-import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { markedOf, scopeNames } from './marked'
 import { nextStage } from './work'
+
+const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
 
 /** Attempts to be decided first, then those decided, by exercise and bay. */
 export function markingPile({ repos }: Context, actor: Person): MarkingListItem[] {
   allow(actor, 'attempt.mark')
-  const pile = repos.attempts.all().filter((attempt) => ['handedIn', 'decided', 'released'].includes(attempt.stage))
+  const pile = repos.attempts.all().filter((attempt) => ON_THE_PILE.includes(attempt.stage))
   return pile.map((attempt) => {
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
     const decision = repos.decisions.latest(attempt.id)
-    const proposal = decision?.evidence.proposal ?? propose(mark(repos, attempt), criteriaFor(repos, exercise.criteria), repos.decisions.draft(attempt.id).overrides)
+    const proposal = decision?.evidence.proposal ?? propose(markedOf({ repos }, attempt), criteriaFor(repos, exercise.criteria), repos.decisions.draft(attempt.id).overrides)
     return {
-      id: attempt.id, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage, code: exercise.code, title: exercise.title,
+      id: attempt.id, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage, exerciseId: attempt.exerciseId, code: exercise.code, title: exercise.title,
       mark: proposal.mark, outOf: proposal.outOf, critical: proposal.critical.length, met: proposal.met,
-      handedInAt: repos.attempts.events(attempt.id).findLast((event) => event.act === 'handIn')?.at ?? null,
+      handedInAt: repos.attempts.events(attempt.id).findLast((event) => event.act === 'handIn' || event.act === 'handInAlone')?.at ?? null,
     }
   }).sort((a, b) => Number(a.stage !== 'handedIn') - Number(b.stage !== 'handedIn'))
 }
@@ -38,17 +37,19 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   const criteria = criteriaFor(repos, exercise.criteria)
   const decision = repos.decisions.latest(id)
   const draft = repos.decisions.draft(id)
-  const marked = attempt.stage === 'released' && decision ? decision.evidence.marked : mark(repos, attempt)
+  const marked = attempt.stage === 'released' && decision ? decision.evidence.marked : markedOf({ repos }, attempt)
   const proposal = propose(marked, criteria, draft.overrides)
+  const scopes = scopeNames(attempt, marked)
   return {
     attempt: {
       id, name: attempt.personName, number: attempt.personNumber, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
-      variantIndex: attempt.variantIndex, task: attempt.task,
+      variantIndex: attempt.variantIndex, installation: attempt.installation,
     },
-    exercise: { id: attempt.exerciseId, code: exercise.code, title: exercise.title, circuitName: exercise.circuitName },
+    exercise: { id: attempt.exerciseId, code: exercise.code, title: exercise.title, tests: exercise.tests, edition: exercise.edition },
+    scopes, comments: repos.comments.all(), ...neighbours({ repos }, attempt.exerciseId, id),
     events: repos.attempts.events(id),
     criteria, marked, proposal, draft, decision,
-    suggestedFeedback: composeFeedback(marked, draft.overrides, proposal),
+    suggestedFeedback: composeFeedback(marked, draft.overrides, proposal, scopes),
   }
 }
 
@@ -80,6 +81,7 @@ export function decide(context: Context, actor: Person, id: number, version: num
     repos.decisions.insert(id, attempt.personId, actor.id, now, feedback, evidence)
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, 'decide', actor.id, now, view.proposal.met ? 'met' : 'not yet')
+    learnComments({ repos, now }, actor, view, feedback)
     repos.audit.add(now, actor.id, 'decided', `attempt ${id}`)
   })
   return showMarking(context, actor, id)
@@ -104,15 +106,37 @@ export function release(context: Context, actor: Person, id: number): MarkingVie
   return showMarking(context, actor, id)
 }
 
-function mark(repos: Context['repos'], attempt: Attempt): Marked {
-  return { design: markDesign(attempt.task, attempt.answers), readings: judgeReadings(attempt.task, attempt.readings, otherBays(repos, attempt)) }
+/** Releases every sheet of the list that is decided and unchanged since; says which were not. */
+export function releaseMany(context: Context, actor: Person, ids: readonly number[]): { readonly released: number; readonly left: readonly { readonly id: number; readonly why: string }[] } {
+  const left: { id: number; why: string }[] = []
+  for (const id of ids) {
+    try {
+      release(context, actor, id)
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error
+      left.push({ id, why: error.message })
+    }
+  }
+  return { released: ids.length - left.length, left }
 }
 
-function otherBays(repos: Context['repos'], attempt: Attempt): OtherBay[] {
-  return repos.attempts.byExercise(attempt.exerciseId).filter((other) => other.id !== attempt.id).flatMap((other) => {
-    const design = referenceDesign(other.task)
-    return design.ok ? [{ bay: other.bay, r1r2Ohm: design.values.r1r2 }] : []
-  })
+/** Sentences of the assessor's own are offered again next time; those taken from the bank move up. */
+function learnComments({ repos, now }: Context, actor: Person, view: MarkingView, feedback: string): void {
+  const suggested = new Set(paragraphs(view.suggestedFeedback))
+  const wrong = view.marked.design.find(({ verdict }) => verdict === 'wrong')
+  for (const text of paragraphs(feedback)) {
+    if (text.length <= LONGEST_COMMENT && !suggested.has(text)) repos.comments.use(text, wrong ? stepOf(wrong.node) : null, actor.id, now)
+  }
+}
+
+const LONGEST_COMMENT = 400
+const paragraphs = (text: string): string[] => text.split(/\n\s*\n/).map((paragraph) => paragraph.trim()).filter(Boolean)
+
+/** The sheets of the same exercise on either side, in the order of the pile. */
+function neighbours({ repos }: Pick<Context, 'repos'>, exerciseId: number, id: number): Pick<MarkingView, 'previous' | 'next'> {
+  const pile = repos.attempts.byExercise(exerciseId).filter(({ stage }) => ON_THE_PILE.includes(stage)).map((attempt) => attempt.id)
+  const at = pile.indexOf(id)
+  return { previous: pile[at - 1] ?? null, next: at === -1 ? null : pile[at + 1] ?? null }
 }
 
 function criteriaFor(repos: Context['repos'], codes: readonly string[]): Criterion[] {

@@ -21,8 +21,8 @@ export const maximumLoopImpedance: CircuitStep = {
     const { in: rating, residual, zs } = values as Required<typeof values>
     const limit = maximumZsOhm(task, rating, residual)
     if (limit === 0) return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
-    // The limit is looked up; the loop is what is held against it.
-    const check = { ...atMost(zs, limit), limit }
+    // The limit is what is looked up; the loop is held against it.
+    const check = atMost(zs, limit)
     if (faultClearedByResidual(task) && residual > 0) return worked(limit, 'Zs ≤ 50 V ÷ IΔn', `${TOUCH_LIMIT_V} ÷ ${residual}`, SOURCES.residualLoopImpedance, check)
     const { curve, family } = task.device
     if (curve !== null) return worked(limit, 'Zs ≤ U0 × Cmin ÷ Ia', `${U0_V} × ${C_MIN} ÷ (${MAGNETIC_BAND[curve][1]} × ${rating})`, SOURCES.maximumLoopImpedance, check)

@@ -1,0 +1,36 @@
+import { designOf } from '#core/exercise/assignment'
+import { markDesign } from '#core/marking/mark-design'
+import type { Marked } from '#core/marking/proposal'
+import type { OtherBay } from '#core/results/rules/rule'
+import type { ScopeNames } from '#core/texts/findings'
+import type { Attempt } from '../repos/attempts'
+import type { Context } from './context'
+import { assignmentFor, readingMarks } from './work'
+
+/** Marks by attempt and version: a pile is looked at far more often than its sheets change. */
+const MARKED = new WeakMap<Context['repos'], Map<number, { readonly version: number; readonly marked: Marked }>>()
+
+/** The attempt as it is marked without any assessor's word. */
+export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
+  const known = MARKED.get(context.repos) ?? new Map()
+  MARKED.set(context.repos, known)
+  const before = known.get(attempt.id)
+  if (before?.version === attempt.version) return before.marked
+  const marked: Marked = { design: markDesign(assignmentFor(context, attempt), attempt.answers), readings: readingMarks(context, attempt, otherBays(context, attempt)) }
+  known.set(attempt.id, { version: attempt.version, marked })
+  return marked
+}
+
+function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[] {
+  return context.repos.attempts.byExercise(attempt.exerciseId).filter((other) => other.id !== attempt.id).flatMap((other) => {
+    const assignment = assignmentFor(context, other)
+    const design = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
+    return design && !design.stopped ? [{ bay: other.bay, r1r2Ohm: design.values.r1r2! }] : []
+  })
+}
+
+/** Names of the circuits and boards on a sheet. */
+export function scopeNames({ installation }: Pick<Attempt, 'installation'>, marked: Marked): ScopeNames {
+  const used = new Set(marked.design.map(({ scope }) => scope))
+  return Object.fromEntries([...installation.circuits, ...installation.boards].filter(({ id }) => used.has(id)).map(({ id, name }) => [id, name]))
+}
