@@ -106,6 +106,7 @@ export interface WorkListItem {
   readonly savedAt: string | null
   readonly answered: number
   readonly steps: number
+  readonly library: Policy['library']
 }
 
 /** What an apprentice's browser may hold; `decision` only once it has been released. */

@@ -1,46 +1,62 @@
-import { taskAdvice } from '#core/design/advice'
+import { installationAdvice } from '#core/design/advice'
 import { referenceDesign } from '#core/design/reference'
-import { toForm, readForm, FORM_FIELDS, type ExerciseForm, type FormField } from '#core/exercise/form'
+import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
+import type { ExerciseForm } from '#core/exercise/form/fields'
+import { readForm } from '#core/exercise/form/read-form'
+import { NEW_CIRCUIT } from '#core/exercise/form/rows'
+import { prefixed, toForm } from '#core/exercise/form/to-form'
+import { ASK_SETS } from '#core/exercise/usual-asks'
 import { mergeFields, type Conflict } from '#core/merge/three-way'
+import type { Edition } from '#core/regulations/editions'
 import { expectedReadings } from '#core/results/expected'
-import { makeVariants } from '#core/variants/variants'
 import type { CentreView, StoredExercise } from '#schemas/views'
-
-const PREVIEW_COUNT = 12
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
 const BLANK: ExerciseForm = {
-  code: '', title: '', circuitName: '', scenario: '', arrangement: 'TN-C-S', ze: '0.35', ipf: '0.66 kA', use: 'sockets', premises: 'industrial', location: 'general',
-  concealed: 'no', basis: 'power', power: '2500', powerFactor: '1', current: '', length: '20', cable: 'flat-twin-earth', method: 'C', ambient: '30', circuits: '1',
-  bunching: 'bunched', family: 'rcbo', curve: 'B', residual: '30', seed: '1', lengthSpread: '15 %', loadSpread: '10 %', criteria: '',
+  code: '', title: '', scenario: '', kind: 'new-circuit', minutes: '120', edition: '18-A2', premises: 'industrial', consequence: 'none', arrangement: 'TN-C-S', phases: '1', ze: '0.35', ipf: '0.66 kA', mainFuse: '100', neutral: '25',
+  tests: 'c1', askCircuits: 'c1', askSteps: ASK_SETS.first.join(' '), marks: '', critical: '', criteria: '', seed: '1', lengthSpread: '15 %', loadSpread: '10 %', boards: 'b1', circuits: 'c1',
+  ...prefixed('b1', { name: 'Workshop board', phases: '1', ways: '6', fedBy: '', electrode: '' }),
+  ...prefixed('c1', NEW_CIRCUIT),
 }
+
+const MOST_UNDO = 60
 
 /** An exercise being written: the form, the design that follows from it as it is typed, and saving it against others. */
 export function useExerciseBuilder(id: number | null) {
   const { call } = useApi()
-  const form = reactive<ExerciseForm>({ ...BLANK })
+  const form = shallowRef<ExerciseForm>({ ...BLANK })
+  const undone: ExerciseForm[] = []
   const stored = shallowRef<StoredExercise | null>(null)
   const centre = shallowRef<CentreView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const conflicts = ref<readonly Conflict[]>([])
   const isBusy = ref(false)
-  const base = ref<ExerciseForm>({ ...BLANK })
+  const base = shallowRef<ExerciseForm>({ ...BLANK })
 
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
-  const measuredZs = computed(() => (stored.value?.state === 'set' ? stored.value.exercise.task.measuredZs : centre.value?.policies.measuredZs ?? 'eighty-percent'))
-  const read = computed(() => readForm(form, measuredZs.value))
-  const design = computed(() => (centre.value && read.value.task ? referenceDesign(read.value.task) : null))
-  const readings = computed(() => (design.value?.ok && read.value.task ? expectedReadings(read.value.task, design.value) : []))
-  const advice = computed(() => (design.value?.ok && read.value.task ? taskAdvice(read.value.task, design.value.values.in) : []))
-  const variants = computed(() => (read.value.exercise && design.value?.ok ? makeVariants(read.value.exercise, PREVIEW_COUNT) : null))
-  const isChanged = computed(() => FORM_FIELDS.some((field) => form[field] !== base.value[field]))
+  const policy = computed<Policy>(() => (stored.value?.state === 'set' ? stored.value.exercise.policy : centre.value?.policies ?? DEFAULT_POLICY))
+  const read = computed(() => readForm(form.value, policy.value))
+  const design = computed(() => {
+    const { installation } = read.value
+    return centre.value && installation && installation.boards.length > 0
+      ? referenceDesign(installation, { edition: form.value.edition as Edition, measuredZs: policy.value.measuredZs, warmDrop: policy.value.warmDrop }) : null
+  })
+  const advice = computed(() => (design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : []))
+  const readings = computed(() => {
+    const tested = design.value?.circuits.find(({ scope }) => scope === form.value.tests)
+    return tested ? expectedReadings(tested) : []
+  })
+  const isChanged = computed(() => {
+    const [now, then] = [form.value, base.value]
+    return Object.keys({ ...now, ...then }).some((key) => now[key] !== then[key])
+  })
 
   async function load(): Promise<void> {
     try {
       const [place, exercise] = await Promise.all([call<CentreView>('GET', 'centre'), id === null ? null : call<StoredExercise>('GET', `exercises/${id}`)])
       if (exercise) adopt(exercise)
-      else form.criteria = place.framework?.units.flatMap((unit) => unit.criteria.map((criterion) => criterion.code)).join(' ') ?? ''
-      base.value = { ...form }
+      else form.value = { ...form.value, criteria: place.framework?.units.flatMap((unit) => unit.criteria.map((criterion) => criterion.code)).join(' ') ?? '' }
+      base.value = form.value
       // Only now is there something true to show.
       centre.value = place
       problem.value = null
@@ -51,16 +67,30 @@ export function useExerciseBuilder(id: number | null) {
 
   function adopt(exercise: StoredExercise): void {
     stored.value = exercise
-    Object.assign(form, toForm(exercise.exercise))
-    base.value = { ...form }
+    form.value = toForm(exercise.exercise)
+    base.value = form.value
   }
 
-  /** Saves; what somebody else saved in between is merged field by field, and only real conflicts are asked about. */
+  const write = (key: string, text: string): void => {
+    form.value = { ...form.value, [key]: text }
+  }
+
+  /** A change of rows that can be taken back. */
+  function change(next: ExerciseForm): void {
+    undone.push(form.value)
+    if (undone.length > MOST_UNDO) undone.shift()
+    form.value = next
+  }
+  const undo = (): void => {
+    const before = undone.pop()
+    if (before) form.value = before
+  }
+
+  /** Saves; what somebody else saved in between is merged box by box, and only real conflicts are asked about. */
   async function save(): Promise<boolean> {
     const { exercise } = read.value
     if (!exercise) return false
-    isBusy.value = true
-    try {
+    return run(async () => {
       if (stored.value === null) {
         const created = await call<StoredExercise>('POST', 'exercises', exercise)
         adopt(created)
@@ -68,6 +98,38 @@ export function useExerciseBuilder(id: number | null) {
       } else {
         adopt(await call<StoredExercise>('PUT', `exercises/${stored.value.id}`, { version: stored.value.version, exercise }))
       }
+    })
+  }
+
+  function takeTheirs(theirs: StoredExercise): void {
+    const fields = toForm(theirs.exercise)
+    const merged = mergeFields(base.value, { ...form.value }, fields)
+    form.value = merged.fields
+    base.value = fields
+    stored.value = theirs
+    conflicts.value = merged.conflicts
+    ElMessage({ type: 'warning', message: `${theirs.updatedBy} saved this exercise in the meantime. Both changes are put together here; look once more and save.`, duration: 8000, showClose: true })
+  }
+
+  function choose(field: string, text: string): void {
+    write(field, text)
+    conflicts.value = conflicts.value.filter((conflict) => conflict.field !== field)
+  }
+
+  async function setFor(cohort: string): Promise<number | null> {
+    if (isChanged.value && !(await save())) return null
+    let given: number | null = null
+    await run(async () => {
+      given = (await call<{ given: number }>('POST', `exercises/${stored.value!.id}/set`, { version: stored.value!.version, cohort })).given
+      await load()
+    })
+    return given
+  }
+
+  async function run(work: () => Promise<void>): Promise<boolean> {
+    isBusy.value = true
+    try {
+      await work()
       return true
     } catch (error) {
       const refusal = error as ApiProblem
@@ -79,35 +141,5 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  function takeTheirs(theirs: StoredExercise): void {
-    const fields = toForm(theirs.exercise)
-    const merged = mergeFields(base.value, { ...form }, fields)
-    Object.assign(form, merged.fields)
-    base.value = fields
-    stored.value = theirs
-    conflicts.value = merged.conflicts
-    ElMessage({ type: 'warning', message: `${theirs.updatedBy} saved this exercise in the meantime. Both changes are put together here; look once more and save.`, duration: 8000, showClose: true })
-  }
-
-  function choose(field: string, text: string): void {
-    form[field as FormField] = text
-    conflicts.value = conflicts.value.filter((conflict) => conflict.field !== field)
-  }
-
-  async function setFor(cohort: string): Promise<number | null> {
-    if (isChanged.value && !(await save())) return null
-    isBusy.value = true
-    try {
-      const { given } = await call<{ given: number }>('POST', `exercises/${stored.value!.id}/set`, { version: stored.value!.version, cohort })
-      await load()
-      return given
-    } catch (error) {
-      showProblem(error)
-      return null
-    } finally {
-      isBusy.value = false
-    }
-  }
-
-  return { form, stored, centre, problem, conflicts, isBusy, isChanged, read, design, advice, readings, variants, load, save, choose, setFor }
+  return { form, stored, centre, problem, conflicts, isBusy, isChanged, policy, read, design, advice, readings, load, write, change, undo, save, choose, setFor }
 }

@@ -1,5 +1,5 @@
 import type { Override } from '#core/marking/proposal'
-import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ItemKey } from '#core/outcomes/framework'
 import type { MarkingView } from '#schemas/views'
 
 /** One attempt on the marking desk: proposed marks, the assessor's changes to them, the feedback, the decision. */
@@ -39,12 +39,12 @@ export function useMarking(id: () => number) {
 
   const keptFeedback = () => (feedbackState.value === 'editing' ? feedback.value : view.value!.draft.feedback)
 
-  async function override(item: EvidenceKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> {
+  async function override(item: ItemKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> {
     const others = view.value!.draft.overrides.filter((o) => o.item !== item)
     return run(() => save([...others, { item, verdict, reason }], keptFeedback()))
   }
 
-  const clearOverride = (item: EvidenceKey): Promise<boolean> =>
+  const clearOverride = (item: ItemKey): Promise<boolean> =>
     run(() => save(view.value!.draft.overrides.filter((o) => o.item !== item), keptFeedback()))
 
   function writeFeedback(text: string): void {
@@ -70,6 +70,9 @@ export function useMarking(id: () => number) {
       return false
     }
   }
+
+  /** Adds a sentence of the bank as a paragraph of its own. */
+  const addComment = (text: string): void => writeFeedback([feedback.value.trim(), text].filter(Boolean).join('\n\n'))
 
   /** Puts the assembled text back in place of the assessor's own. */
   const resetFeedback = () => run(async () => {
@@ -106,5 +109,5 @@ export function useMarking(id: () => number) {
   }, { immediate: true })
   onScopeDispose(() => void saveFeedback())
 
-  return { view, problem, isBusy, feedback, feedbackState, load, override, clearOverride, writeFeedback, resetFeedback, decide, release }
+  return { view, problem, isBusy, feedback, feedbackState, load, override, clearOverride, writeFeedback, addComment, resetFeedback, decide, release }
 }

@@ -1,4 +1,4 @@
-import type { StepKey } from '#core/design/step'
+import type { NodeKey } from '#core/design/step-keys'
 import type { ReadingKey } from '#core/results/readings'
 import type { WorkView } from '#schemas/views'
 
@@ -45,7 +45,7 @@ export function useWorksheet(id: number) {
     }
   }
 
-  const answer = (key: StepKey): string => autosave.fields[`design.${key}`] ?? ''
+  const answer = (node: NodeKey): string => autosave.fields[`design.${node}`] ?? ''
   const reading = (key: ReadingKey): string => autosave.fields[`reading.${key}`] ?? ''
   function write(area: 'design' | 'reading', key: string, text: string): void {
     autosave.write(`${area}.${key}`, text)

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Framework } from '#core/outcomes/framework'
-import type { CentreView, Policies } from '#schemas/views'
+import type { Policy } from '#core/exercise/exercise'
+import type { CentreView } from '#schemas/views'
+import { POLICY_TEXTS } from '~/texts/policies'
 
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
 const session = useSession()
@@ -10,15 +12,14 @@ const mayChange = computed(() => session.person?.role === 'administrator')
 const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)
 
-const ZS_POLICIES: readonly { value: Policies['measuredZs']; name: string; why: string }[] = [
-  { value: 'eighty-percent', name: '80 % of the table value', why: 'The default: quick at the bay, and on the safe side for conductors at room temperature.' },
-  { value: 'corrected', name: 'Own correction', why: 'Ze + (table value − Ze) ÷ 1.20: only the circuit’s own conductors warm up. Allows a little more where Ze is a large part.' },
-]
-const nameOf = (value: string) => ZS_POLICIES.find((policy) => policy.value === value)?.name ?? value
+const nameOf = (change: { key: string; value: string }): string => {
+  const policy = POLICY_TEXTS.find(({ key }) => key === change.key)
+  return `${policy?.name ?? change.key}: ${policy?.options.find(({ value }) => String(value) === change.value)?.name ?? change.value}`
+}
 
-async function setPolicy(value: Policies['measuredZs']) {
+async function setPolicy(change: Partial<Policy>) {
   try {
-    await call('PUT', 'centre/policies', { measuredZs: value })
+    await call('PUT', 'centre/policies', { ...data.value!.policies, ...change })
   } catch (error) {
     showProblem(error)
   }
@@ -49,15 +50,18 @@ async function loadFramework(event: Event) {
     <div v-else-if="!data" class="skeleton" style="height: 200px" />
     <template v-else>
       <section class="stack">
-        <h2>What a measured Zs is held against</h2>
-        <p class="soft">Schools differ. The choice is written into an exercise when it is set, and holds for it from then on.</p>
-        <div class="policies" role="radiogroup" aria-label="Measured Zs">
-          <label v-for="policy in ZS_POLICIES" :key="policy.value" class="stitched policy" :class="{ on: data.policies.measuredZs === policy.value }">
-            <input type="radio" name="measuredZs" :value="policy.value" :checked="data.policies.measuredZs === policy.value" :disabled="!mayChange" @change="setPolicy(policy.value)">
-            <span><b>{{ policy.name }}</b><br><span class="soft small">{{ policy.why }}</span></span>
-          </label>
+        <h2>Where schools differ</h2>
+        <p class="soft">What is chosen here is written into an exercise when it is set, and holds for it from then on.</p>
+        <div class="policies">
+          <fieldset v-for="policy in POLICY_TEXTS" :key="policy.key" class="stitched">
+            <legend>{{ policy.name }}</legend>
+            <label v-for="option in policy.options" :key="String(option.value)" class="policy">
+              <input type="radio" :name="policy.key" :value="option.value" :checked="data.policies[policy.key] === option.value" :disabled="!mayChange" @change="setPolicy({ [policy.key]: option.value })">
+              <span><b>{{ option.name }}</b> <span class="soft small">{{ option.reason }}</span></span>
+            </label>
+          </fieldset>
         </div>
-        <p v-for="change in data.changes" :key="change.at" class="small soft">{{ dayTime(change.at) }}: {{ change.by }} chose “{{ nameOf(change.value) }}”.</p>
+        <p v-for="change in data.changes" :key="change.at + change.key" class="small soft">{{ dayTime(change.at) }}: {{ change.by }} chose “{{ nameOf(change) }}”.</p>
       </section>
       <section class="stack">
         <div class="row spread">
@@ -83,7 +87,8 @@ async function loadFramework(event: Event) {
 <style scoped>
 section { padding: 12px 0; border-top: 1px solid var(--hem); }
 .policies { display: grid; grid-template-columns: repeat(auto-fit, minmax(320px, 1fr)); gap: 12px; }
+fieldset { margin: 0; display: flex; flex-direction: column; gap: 8px; }
+legend { font-weight: 680; padding: 0 6px; }
 .policy { display: flex; gap: 12px; cursor: pointer; align-items: flex-start; }
-.policy.on { border-color: var(--indigo); border-style: solid; }
 .policy input { width: 20px; height: 20px; accent-color: var(--indigo); }
 </style>

@@ -1,8 +1,7 @@
-import type { StepKey } from '#core/design/step'
-import { STEP_KINDS } from '#core/design/step-kinds'
+import { stepWords } from '#core/design/step-kinds'
 import type { StepMark } from '#core/marking/mark-design'
 import type { Override } from '#core/marking/proposal'
-import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ItemKey } from '#core/outcomes/framework'
 import type { ReadingMark } from '#core/results/judge'
 import { readingKind } from '#core/results/readings'
 import { findingSentence } from '#core/texts/findings'
@@ -11,11 +10,8 @@ import { QUANTITIES } from '#core/units/quantity'
 
 export const VERDICT_WORDS = { right: 'right', carried: 'right for your figures', wrong: 'wrong', missing: 'empty' } as const
 
-/** A step's value in words: `12.6 A`, or `none` for no residual device. */
-export const stepValue = (step: StepKey, value: number): string => (step === 'residual' && value === 0 ? 'none' : formatQuantity(value, STEP_KINDS[step].quantity))
-
 /** What somebody wrote, as it was read; as typed where it could not be. */
-export const theirs = (mark: StepMark): string => (mark.value === undefined ? mark.typed || '–' : stepValue(mark.step, mark.value))
+export const theirs = (mark: StepMark): string => (mark.value === undefined ? mark.typed || '–' : stepWords(mark.step, mark.value))
 
 /** The reasons under a design mark: the findings, or the working where there is nothing to say. */
 export function becauseOf(mark: StepMark): string {
@@ -41,4 +37,4 @@ export function expectedWords({ reading, expected }: ReadingMark): string {
   return `${band}, limit ${expected.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(expected.limit.value, quantity)}`
 }
 
-export const overrideOf = (item: EvidenceKey, overrides: readonly Override[]): Override | undefined => overrides.find((o) => o.item === item)
+export const overrideOf = (item: ItemKey, overrides: readonly Override[]): Override | undefined => overrides.find((o) => o.item === item)

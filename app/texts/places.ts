@@ -16,11 +16,13 @@ export const PLACES: readonly Place[] = [
   { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/work', name: 'My tasks', roles: ['apprentice'] },
+  { to: '/library', name: 'Library', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
   { to: '/record', name: 'My record', roles: ['apprentice'] },
 ]
 
 /** What can be gone to by name but has no place in the navigation. */
 export const MORE_PLACES: readonly Place[] = [
+  { to: '/advisers', name: 'Advisers: do I need an RCD, what does an addition require', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
   { to: '/password', name: 'Change my password', roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'] },
 ]

@@ -1,6 +1,9 @@
-import type { PublicTask } from '#core/exercise/task'
-import { DEVICE_STANDARD } from '#core/regulations/breakers'
+import { amountOf } from '#core/exercise/form/to-form'
+import type { PublicCircuit, PublicInstallation } from '#core/exercise/assignment'
+import { isBuried, isDrawnIn } from '#core/regulations/cables/sizes'
+import { DEVICES } from '#core/regulations/devices'
 import { formatQuantity } from '#core/units/format'
+import { CABLE_NAME, CONSEQUENCE_NAME, DC_NAME, GROUPING_NAME, LOCATION_NAME, METHOD_NAME, PREMISES_NAME, USE_NAME } from './names'
 
 /** One line of a task sheet. */
 export interface Fact {
@@ -9,34 +12,54 @@ export interface Fact {
   readonly value: string
 }
 
-export const CABLE_NAME = { 'flat-twin-earth': 'Flat twin and earth', 'singles-in-conduit': 'Singles in conduit' } as const
-export const USE_NAME = { sockets: 'Socket-outlets', lighting: 'Lighting', fixed: 'Fixed appliance' } as const
-export const PREMISES_NAME = { dwelling: 'Dwelling', commercial: 'Commercial', industrial: 'Industrial' } as const
-export const LOCATION_NAME = { general: 'Indoors', bathroom: 'Bathroom', outdoors: 'Outdoors' } as const
-export const METHOD_NAME = {
-  A: 'A, in an insulated wall', B: 'B, enclosed on a wall', C: 'C, clipped direct', 100: '100, above ceiling, thin insulation',
-  101: '101, above ceiling, thick insulation', 102: '102, in a stud wall, touching', 103: '103, in a stud wall, surrounded',
-} as const
-export const ARRANGEMENT_NAME = { bunched: 'bunched or enclosed', 'single-layer': 'single layer on a wall' } as const
-export const FAMILY_NAME = { breaker: 'Breaker', rcbo: 'RCBO' } as const
+const phases = (count: 1 | 3): string => (count === 3 ? 'three phase, 400 V' : 'single phase, 230 V')
 
-/** Everything the task gives, in the order in which it is needed. */
-export function taskFacts(task: PublicTask): Fact[] {
-  const { load, supply, grouping, device } = task
+/** What the distributor brings and what the building is. */
+export function intakeFacts({ intake, premises, consequence }: Pick<PublicInstallation, 'intake' | 'premises' | 'consequence'>): Fact[] {
   return [
-    { name: 'Use', value: `${USE_NAME[task.use]}, ${PREMISES_NAME[task.premises].toLowerCase()}` },
-    ...(load.basis === 'power'
-      ? [{ name: 'Load', symbol: 'P', value: formatQuantity(load.powerW, 'power') }, { name: 'Power factor', symbol: 'cos φ', value: String(load.powerFactor) }]
-      : [{ name: 'Load current', symbol: 'I', value: formatQuantity(load.currentA, 'current') }]),
-    { name: 'Length of run', symbol: 'L', value: formatQuantity(task.lengthM, 'length') },
-    { name: 'Cable', value: CABLE_NAME[task.cable.kind] },
-    { name: 'Method', value: METHOD_NAME[task.cable.method] },
-    { name: 'Place', value: `${LOCATION_NAME[task.location]}${task.concealed ? ', in a wall < 50 mm deep' : ''}` },
-    { name: 'Ambient', value: `${task.ambientC} °C` },
-    { name: 'Circuits together', value: grouping.circuits === 1 ? '1, alone' : `${grouping.circuits}, ${ARRANGEMENT_NAME[grouping.arrangement]}` },
-    { name: 'Supply', value: `${supply.arrangement}, 230 V` },
-    { name: 'External loop', symbol: 'Ze', value: formatQuantity(supply.zeOhm, 'resistance') },
-    { name: 'Fault current', symbol: 'Ipf', value: formatQuantity(supply.ipfA, 'faultCurrent') },
-    { name: 'Device', value: `${DEVICE_STANDARD[device.family]} type ${device.curve}` },
+    { name: 'Supply', value: `${intake.arrangement}, ${phases(intake.phases)}` },
+    { name: 'External loop', symbol: 'Ze', value: formatQuantity(intake.zeOhm, 'resistance') },
+    { name: 'Fault current', symbol: 'Ipf', value: formatQuantity(intake.ipfA, 'faultCurrent') },
+    { name: 'Main fuse', value: `BS 88-3, ${intake.mainFuseA} A` },
+    { name: 'Supply neutral', value: `${intake.neutralMm2} mm²` },
+    { name: 'Building', value: PREMISES_NAME[premises] },
+    { name: 'An overvoltage means', value: CONSEQUENCE_NAME[consequence].toLowerCase() },
   ]
+}
+
+/** Everything that is given about one circuit, in the order in which it is needed. */
+export function circuitFacts(circuit: PublicCircuit): Fact[] {
+  const { load, grouping, device, cable } = circuit
+  const facts: (Fact | false)[] = [
+    { name: 'Use', value: `${USE_NAME[circuit.use]}${circuit.topology === 'ring' ? ', ring' : ''}${circuit.phases === 3 ? ', three phase' : ''}` },
+    ...loadFacts(load),
+    { name: 'Points', value: `${circuit.points}${circuit.isSpread && circuit.points > 1 ? ', spread evenly' : ''}` },
+    { name: circuit.topology === 'ring' ? 'Length all the way round' : 'Length of run', symbol: 'L', value: formatQuantity(circuit.lengthM, 'length') },
+    circuit.spurM > 0 && { name: 'Longest spur', value: formatQuantity(circuit.spurM, 'length') },
+    { name: 'Cable', value: CABLE_NAME[cable.kind] },
+    { name: 'Method', value: METHOD_NAME[cable.method] },
+    isDrawnIn(cable.kind) && { name: 'Between draw points', value: `${circuit.run.betweenBoxesM} m, ${circuit.run.bends} ${circuit.run.bends === 1 ? 'bend' : 'bends'}` },
+    { name: isBuried(cable.method) ? 'Ground' : 'Ambient', value: `${circuit.ambientC} °C` },
+    { name: 'Circuits together', value: grouping.circuits === 1 ? '1, alone' : `${grouping.circuits}, ${isBuried(cable.method) ? 'touching' : GROUPING_NAME[grouping.arrangement]}` },
+    circuit.insulationMm > 0 && { name: 'In thermal insulation', value: circuit.insulationMm >= 500 ? 'half a metre or more' : `${circuit.insulationMm} mm` },
+    { name: 'Place', value: `${LOCATION_NAME[circuit.location]}${circuit.concealed ? ', in a wall < 50 mm deep' : ''}` },
+    circuit.dc !== 'none' && { name: 'Direct current from the load', value: DC_NAME[circuit.dc].toLowerCase() },
+    { name: 'Device', value: `${DEVICES[device.family].standard}${device.curve ? ` type ${device.curve}` : ''}` },
+    circuit.existing !== null && { name: 'There already', value: `${circuit.existing.ratingA} A device, ${circuit.existing.lineMm2} mm² cable, ${circuit.residualA ? `${circuit.residualA * 1e3} mA RCD` : 'no RCD'}` },
+  ]
+  return facts.filter((fact) => fact !== false)
+}
+
+function loadFacts(load: PublicCircuit['load']): Fact[] {
+  switch (load.basis) {
+    case 'power': return [{ name: 'Load', symbol: 'P', value: amountOf(load) }, ...(load.powerFactor === 1 ? [] : [{ name: 'Power factor', symbol: 'cos φ', value: String(load.powerFactor) }])]
+    case 'current': return [{ name: 'Load current', symbol: 'I', value: amountOf(load) }]
+    case 'lamps': return [{ name: 'Lamps', value: `${amountOf(load)}${load.isDischarge ? ', discharge' : ''}` }]
+    case 'cooker': return [{ name: 'Household cooker', symbol: 'P', value: `${amountOf(load)}${load.hasSocket ? ', with socket' : ''}` }]
+    case 'motor': return [
+      { name: 'Motor, shaft power', symbol: 'P', value: amountOf(load) }, { name: 'Power factor', symbol: 'cos φ', value: String(load.powerFactor) },
+      { name: 'Efficiency', symbol: 'η', value: String(load.efficiency) }, { name: 'Starting current', value: `${load.startMultiple} × Ib` },
+    ]
+    case 'board': return [{ name: 'Load', value: 'the demand of its board' }]
+  }
 }

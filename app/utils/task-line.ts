@@ -1,15 +1,14 @@
-import type { Task } from '#core/exercise/task'
-import { DEVICE_STANDARD } from '#core/regulations/breakers'
+import { amountOf } from '#core/exercise/form/to-form'
+import type { PublicCircuit } from '#core/exercise/assignment'
 import { formatQuantity } from '#core/units/format'
-import { CABLE_NAME } from '~/texts/task-facts'
+import { CABLE_NAME, FAMILY_NAME } from '~/texts/names'
 
-/** A task on one line, for the head of a table. */
-export function taskLine(task: Task): string {
-  const { load, supply, cable, grouping, device } = task
-  const amount = load.basis === 'power' ? `${formatQuantity(load.powerW, 'power')}${load.powerFactor < 1 ? `, cos φ ${load.powerFactor}` : ''}` : formatQuantity(load.currentA, 'current')
-  const residual = task.residualA === null ? 'no residual device' : `${task.residualA * 1e3} mA`
+/** A circuit on one line, for the head of a table. */
+export function circuitLine(circuit: PublicCircuit): string {
+  const { cable, device } = circuit
+  const residual = circuit.residualA ? `, ${Math.round(circuit.residualA * 1e3)} mA` : ''
   return [
-    amount, formatQuantity(task.lengthM, 'length'), `${CABLE_NAME[cable.kind].toLowerCase()}, method ${cable.method}`, `${task.ambientC} °C`,
-    `${grouping.circuits} together`, `${supply.arrangement}, Ze ${formatQuantity(supply.zeOhm, 'resistance')}`, `${DEVICE_STANDARD[device.family]} ${device.curve}, ${residual}`,
+    amountOf(circuit.load) || 'demand of its board', `${formatQuantity(circuit.lengthM, 'length')}${circuit.topology === 'ring' ? ' ring' : ''}`, `${CABLE_NAME[cable.kind].toLowerCase()}, method ${cable.method}`,
+    `${circuit.ambientC} °C`, `${circuit.grouping.circuits} together`, `${FAMILY_NAME[device.family]}${device.curve ? ` ${device.curve}` : ''}${residual}`,
   ].join(' · ')
 }

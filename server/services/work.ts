@@ -47,7 +47,7 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
     return {
       id: attempt.id, code: exercise.code, title: exercise.title, bay: attempt.bay, stage: attempt.stage, savedAt: attempt.savedAt,
-      ...progressOf({ repos }, attempt),
+      ...progressOf({ repos }, attempt), library: exercise.policy.library,
     }
   })
 }

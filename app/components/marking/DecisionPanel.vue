@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { findingSentence, itemName } from '#core/texts/findings'
+import type { StepKey } from '#core/design/step-keys'
 import type { MarkingView } from '#schemas/views'
 
-const props = defineProps<{ view: MarkingView; feedback: string; feedbackState: string; isBusy: boolean }>()
-const emit = defineEmits<{ feedback: [text: string]; reset: []; decide: []; release: []; next: [] }>()
+const props = defineProps<{ view: MarkingView; feedback: string; feedbackState: string; isBusy: boolean; step: StepKey | undefined }>()
+const emit = defineEmits<{ feedback: [text: string]; reset: []; decide: []; release: []; next: []; comment: [text: string] }>()
 
 const stage = computed(() => props.view.attempt.stage)
 const isOpen = computed(() => stage.value === 'handedIn' || stage.value === 'decided')
@@ -21,7 +22,7 @@ const judged = computed(() => props.view.criteria.filter((criterion) => verdictO
     </div>
     <p class="score"><b data-testid="mark">{{ shown.mark }}</b> of {{ shown.outOf }}</p>
     <div v-for="{ item, finding } in shown.critical" :key="item" class="stitched stop">
-      <b>Critical: {{ itemName(item).toLowerCase() }}</b>
+      <b>Critical: {{ itemName(item, view.scopes) }}</b>
       <p>{{ findingSentence(finding) }} Whatever the marks, this outranks them.</p>
     </div>
     <ul class="criteria" aria-label="Criteria">
@@ -41,6 +42,7 @@ const judged = computed(() => props.view.criteria.filter((criterion) => verdictO
       />
     </label>
     <el-button v-if="isOpen && view.draft.feedback !== null" text size="small" @click="emit('reset')">Put the assembled text back</el-button>
+    <details v-if="isOpen" class="bank"><summary>Sentences used before</summary><CommentBank :comments="view.comments" :step="step" @take="emit('comment', $event)" /></details>
     <p v-if="view.decision" class="small soft" data-testid="decided-by">
       {{ view.decision.met ? 'Met' : 'Not yet' }}: {{ view.decision.by }}, {{ dayTime(view.decision.at) }}. In the record since then.
     </p>
@@ -63,6 +65,7 @@ const judged = computed(() => props.view.criteria.filter((criterion) => verdictO
 .score b { font: 720 40px/1 var(--mono); color: var(--ink); margin-right: 4px; }
 .stitched { font-size: 14.5px; }
 .stitched b { color: var(--madder-text); }
+.bank summary { cursor: pointer; font-weight: 620; color: var(--indigo-text); font-size: 14.5px; min-height: 28px; }
 .criteria { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(3, 1fr); gap: 4px 10px; }
 .criteria li { display: flex; gap: 8px; align-items: center; }
 .criteria b { font-family: var(--mono); font-size: 14px; min-width: 24px; }

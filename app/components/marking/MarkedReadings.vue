@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Override } from '#core/marking/proposal'
-import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ItemKey } from '#core/outcomes/framework'
 import type { ReadingMark } from '#core/results/judge'
 import { readingKind } from '#core/results/readings'
 import { findingSentence } from '#core/texts/findings'
@@ -9,10 +9,10 @@ import { QUANTITIES } from '#core/units/quantity'
 import { VERDICT_WORDS, expectedWords, overrideOf, readingWords } from '~/texts/marks'
 
 const props = defineProps<{ marks: readonly ReadingMark[]; overrides: readonly Override[]; selected?: string; mine?: boolean }>()
-const emit = defineEmits<{ pick: [item: EvidenceKey] }>()
+const emit = defineEmits<{ pick: [item: ItemKey] }>()
 
 const rows = computed(() => props.marks.map((mark) => {
-  const key: EvidenceKey = `reading.${mark.reading}`
+  const key: ItemKey = `reading.${mark.reading}`
   const own = overrideOf(key, props.overrides)
   const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
   const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')

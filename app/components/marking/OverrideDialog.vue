@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { EvidenceKey } from '#core/outcomes/framework'
+import type { ItemKey } from '#core/outcomes/framework'
 import { itemName } from '#core/texts/findings'
 
-const props = defineProps<{ item: EvidenceKey | null; proposed: 'right' | 'wrong' }>()
+const props = defineProps<{ item: ItemKey | null; proposed: 'right' | 'wrong' }>()
 const emit = defineEmits<{ close: []; set: [verdict: 'right' | 'wrong', reason: string] }>()
 
 const verdict = ref<'right' | 'wrong'>('right')

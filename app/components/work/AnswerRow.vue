@@ -1,32 +1,23 @@
 <script setup lang="ts">
 import { readAnswer } from '#core/marking/answer'
-import { STEP_KINDS } from '#core/design/step-kinds'
-import type { StepKey } from '#core/design/step'
+import { STEP_KINDS, type Choice } from '#core/design/step-kinds'
+import type { StepKey } from '#core/design/step-keys'
 import { STEP_TEXT } from '#core/texts/steps'
 import { findingSentence } from '#core/texts/findings'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
-const props = defineProps<{ step: StepKey; modelValue: string; locked: boolean; missing: boolean }>()
+const props = defineProps<{ node: string; step: StepKey; choices?: readonly Choice[]; modelValue: string; locked: boolean; missing: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
-
-const CHOICES: Partial<Record<StepKey, readonly { text: string; name: string }[]>> = {
-  residual: [{ text: 'none', name: 'None' }, { text: '30 mA', name: '30 mA' }, { text: '100 mA', name: '100 mA' }, { text: '300 mA', name: '300 mA' }],
-  breaking: [{ text: '6 kA', name: '6 kA' }, { text: '10 kA', name: '10 kA' }],
-}
 
 const text = computed(() => STEP_TEXT[props.step])
 const kind = computed(() => STEP_KINDS[props.step])
 const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
-const choices = computed(() => CHOICES[props.step])
 const parsed = computed(() => readAnswer(props.step, props.modelValue))
 /** The choice that was made, however it was written. */
 const chosen = computed(() => {
   const { value: own } = parsed
-  return choices.value?.find((choice) => {
-    const read = readAnswer(props.step, choice.text)
-    return own.ok && read.ok && read.value === own.value
-  })?.text
+  return own.ok ? props.choices?.find(({ value }) => value === own.value)?.text : undefined
 })
 const showsHelp = ref(false)
 const id = useId()
@@ -37,7 +28,7 @@ const echo = computed(() => {
   if (!result.ok) return result.problem === 'empty' ? '' : findingSentence({ code: `unreadable.${result.problem}`, params: {} })
   const bare = props.modelValue.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
   const isPlain = /^\d+(\.\d+)?$/.test(bare)
-  return isPlain || choices.value ? '' : `read as ${formatQuantity(result.value, kind.value.quantity)}`
+  return isPlain || props.choices ? '' : `read as ${formatQuantity(result.value, kind.value.quantity)}`
 })
 const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empty') || props.missing)
 </script>
@@ -52,12 +43,12 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       v-if="choices" class="choices" :model-value="chosen" :disabled="locked" size="large" :aria-label="text.name"
       @update:model-value="emit('update:modelValue', String($event))"
     >
-      <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{ choice.name }}</el-radio-button>
+      <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{ choice.text }}</el-radio-button>
     </el-radio-group>
     <div v-else class="box">
       <el-input
         class="value" size="large" :model-value="modelValue" :disabled="locked" :aria-label="`${text.name}, ${unit || 'no unit'}`" :aria-invalid="isBad"
-        :name="step" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" @update:model-value="emit('update:modelValue', $event)"
+        :name="node" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" @update:model-value="emit('update:modelValue', $event)"
       >
         <template #suffix><span class="unit">{{ unit }}</span></template>
       </el-input>
@@ -77,7 +68,8 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
 .value { --el-component-size-large: 48px; font: 640 20px var(--mono); }
 .value :deep(input) { font: 640 20px var(--mono); }
 .choices { grid-column: 2 / 4; --el-component-size-large: 48px; }
-.choices :deep(.el-radio-button__inner) { min-height: 48px; padding: 15px 18px; font-weight: 620; }
+.choices :deep(.el-radio-button__inner) { min-height: 48px; padding: 15px 16px; font-weight: 620; }
+.choices { flex-wrap: wrap; }
 .unit { color: var(--soft); font: 500 15px var(--mono); }
 .echo { font-size: 13.5px; color: var(--soft); line-height: 1.25; }
 .help { grid-column: 1 / -1; padding: 2px 0 8px; max-width: 64ch; }

@@ -1,25 +1,21 @@
 <script setup lang="ts">
-import type { StepKey } from '#core/design/step'
+import { stepOf, type NodeKey } from '#core/design/step-keys'
+import type { PublicCircuit } from '#core/exercise/assignment'
+import { choicesFor, sheetParts } from '~/texts/sheet-parts'
 
-defineProps<{ answer: (key: StepKey) => string; locked: boolean; missing: readonly string[] }>()
-const emit = defineEmits<{ write: [key: StepKey, text: string] }>()
-
-const PARTS: readonly { name: string; steps: readonly StepKey[] }[] = [
-  { name: 'Load and device', steps: ['ib', 'in'] },
-  { name: 'Factors and conductor', steps: ['ca', 'cg', 'itMin', 'csa', 'it'] },
-  { name: 'Voltage drop', steps: ['voltDropPerAm', 'voltDrop'] },
-  { name: 'Fault to earth', steps: ['ohmPerM', 'r1r2', 'r1r2Hot', 'zs'] },
-  { name: 'Protection', steps: ['residual', 'zsMax', 'breaking'] },
-]
+/** The boxes of one circuit or board. */
+const props = defineProps<{ nodes: readonly NodeKey[]; circuit: PublicCircuit | undefined; answer: (node: NodeKey) => string; locked: boolean; missing: readonly string[] }>()
+const emit = defineEmits<{ write: [node: NodeKey, text: string] }>()
+const parts = computed(() => sheetParts(props.nodes))
 </script>
 
 <template>
   <div>
-    <section v-for="part in PARTS" :key="part.name">
+    <section v-for="part in parts" :key="part.name">
       <h2>{{ part.name }}</h2>
       <AnswerRow
-        v-for="step in part.steps" :id="`step-${step}`" :key="step" :step="step" :model-value="answer(step)" :locked="locked" :missing="missing.includes(step)"
-        @update:model-value="emit('write', step, $event)"
+        v-for="node in part.nodes" :id="`step-${node}`" :key="node" :node="node" :step="stepOf(node)" :choices="choicesFor(stepOf(node), circuit)" :model-value="answer(node)" :locked="locked" :missing="missing.includes(node)"
+        @update:model-value="emit('write', node, $event)"
       />
     </section>
   </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { ScopeNames } from '#core/texts/findings'
 import type { WorkView } from '#schemas/views'
 
-defineProps<{ view: WorkView }>()
+defineProps<{ view: WorkView; scopes: ScopeNames; isDesignOnly: boolean }>()
 </script>
 
 <template>
@@ -18,8 +19,8 @@ defineProps<{ view: WorkView }>()
       <p class="score"><b>{{ view.decision.mark }}</b> of {{ view.decision.outOf }}</p>
     </div>
     <div class="stitched feedback" :class="view.decision.met ? 'met' : ''">{{ view.decision.feedback }}</div>
-    <MarkedDesign mine :marks="view.decision.evidence.marked.design" :overrides="view.decision.evidence.overrides" />
-    <MarkedReadings mine :marks="view.decision.evidence.marked.readings" :overrides="view.decision.evidence.overrides" />
+    <MarkedDesign mine :marks="view.decision.evidence.marked.design" :overrides="view.decision.evidence.overrides" :scopes="scopes" />
+    <MarkedReadings v-if="!isDesignOnly" mine :marks="view.decision.evidence.marked.readings" :overrides="view.decision.evidence.overrides" />
   </div>
 </template>
 

@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import type { PublicTask } from '#core/exercise/task'
-import { taskFacts } from '~/texts/task-facts'
+import type { Fact } from '~/texts/task-facts'
 
-const props = defineProps<{ task: PublicTask }>()
-const facts = computed(() => taskFacts(props.task))
+defineProps<{ facts: readonly Fact[] }>()
 </script>
 
 <template>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import type { TaskKind } from '#core/exercise/exercise'
 import type { ExerciseListItem, StoredExercise } from '#schemas/views'
+import { KIND_NAME } from '~/texts/names'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })
 const session = useSession()
@@ -28,7 +30,7 @@ async function importFile(event: Event) {
 <template>
   <div class="page stack">
     <div class="row spread">
-      <div><h1>Exercises</h1><p class="soft">Each with one radial final circuit, worked out while you write it.</p></div>
+      <div><h1>Exercises</h1><p class="soft">From one circuit to a whole board, worked out while you write it.</p></div>
       <div v-if="mayChange" class="row">
         <input ref="file" type="file" accept=".json,application/json" class="visually-hidden" aria-label="Exercise file" @change="importFile">
         <el-button @click="file?.click()">Import a file</el-button>
@@ -45,7 +47,8 @@ async function importFile(event: Event) {
     <el-table v-else :data="data" row-key="id" @row-click="(row: ExerciseListItem) => navigateTo(`/exercises/${row.id}`)">
       <el-table-column label="Code" width="90"><template #default="{ row }"><b class="mono">{{ row.code }}</b></template></el-table-column>
       <el-table-column label="Exercise" min-width="220"><template #default="{ row }"><NuxtLink :to="`/exercises/${row.id}`"><b>{{ row.title }}</b></NuxtLink></template></el-table-column>
-      <el-table-column label="Circuit" min-width="420"><template #default="{ row }"><span class="soft">{{ taskLine(row.task) }}</span></template></el-table-column>
+      <el-table-column label="Kind" width="130"><template #default="{ row }">{{ KIND_NAME[row.kind as TaskKind] }}</template></el-table-column>
+      <el-table-column label="Circuits" min-width="380"><template #default="{ row }"><span class="soft">{{ row.circuits.length === 1 ? circuitLine(row.circuits[0]) : row.circuits.map(({ name }: { name: string }) => name).join(' · ') }}</span></template></el-table-column>
       <el-table-column label="Given to" width="100"><template #default="{ row }">{{ row.attempts || '–' }}</template></el-table-column>
       <el-table-column label="State" width="110"><template #default="{ row }"><span class="tag" :class="row.state === 'set' ? 'met' : 'plain'">{{ row.state }}</span></template></el-table-column>
     </el-table>

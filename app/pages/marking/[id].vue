@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { EvidenceKey } from '#core/outcomes/framework'
+import { stepOf } from '#core/design/step-keys'
+import type { ItemKey } from '#core/outcomes/framework'
+import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const route = useRoute()
@@ -7,29 +9,49 @@ const id = computed(() => Number(route.params.id))
 const desk = useMarking(() => id.value)
 const { view } = desk
 const { data: pile, refresh: refreshPile } = useServer<{ id: number; stage: string }[]>(() => 'marking')
+const isOnlyOpen = ref(false)
+const showsGiven = ref(false)
 
-const items = computed<EvidenceKey[]>(() => [
-  ...(view.value?.marked.design ?? []).map((mark): EvidenceKey => `design.${mark.step}`),
-  ...(view.value?.marked.readings ?? []).map((mark): EvidenceKey => `reading.${mark.reading}`),
+const scopeIds = computed(() => Object.keys(view.value?.scopes ?? {}))
+const verdicts = computed(() => new Map((view.value?.marked.design ?? []).map((mark) => [`design.${mark.node}`, mark])))
+const items = computed<ItemKey[]>(() => [
+  ...scopeIds.value.flatMap((scope) => (view.value?.marked.design ?? []).filter((mark) => mark.scope === scope).map((mark): ItemKey => `design.${mark.node}`)),
+  ...(view.value?.marked.readings ?? []).map((mark): ItemKey => `reading.${mark.reading}`),
 ])
-const selected = ref<EvidenceKey>('design.ib')
-const changing = ref<EvidenceKey | null>(null)
+const selected = ref<ItemKey | ''>('')
+const changing = ref<ItemKey | null>(null)
 const isOpen = computed(() => ['handedIn', 'decided'].includes(view.value?.attempt.stage ?? ''))
 const overrides = computed(() => (view.value?.attempt.stage === 'released' ? view.value.decision!.evidence.overrides : view.value?.draft.overrides ?? []))
+const selectedStep = computed(() => (selected.value.startsWith('design.') ? stepOf(selected.value) : undefined))
+const given = computed(() => view.value?.attempt.installation.circuits.filter((circuit) => scopeIds.value.includes(circuit.id)) ?? [])
 const proposedVerdict = computed(() => {
-  const marks = view.value?.marked
-  const mark = marks?.design.find((m) => `design.${m.step}` === changing.value) ?? marks?.readings.find((m) => `reading.${m.reading}` === changing.value)
+  const mark = verdicts.value.get(changing.value ?? '') ?? view.value?.marked.readings.find((m) => `reading.${m.reading}` === changing.value)
   return mark && (mark.verdict === 'right' || mark.verdict === 'carried') ? 'right' : 'wrong'
 })
 const place = computed(() => {
   const at = pile.value?.findIndex((entry) => entry.id === id.value) ?? -1
   return at < 0 ? '' : `${at + 1} of ${pile.value!.length} in the pile`
 })
+watch(items, (all) => {
+  if (!all.includes(selected.value as ItemKey)) selected.value = all[0] ?? ''
+})
 
-function move(by: number) {
-  const at = items.value.indexOf(selected.value)
-  selected.value = items.value[Math.min(items.value.length - 1, Math.max(0, at + by))]!
-  nextTick(() => document.querySelector(`[data-item="${selected.value}"]`)?.scrollIntoView({ block: 'nearest' }))
+function show(item: ItemKey | undefined) {
+  if (!item) return
+  selected.value = item
+  nextTick(() => document.querySelector(`[data-item="${item}"]`)?.scrollIntoView({ block: 'nearest' }))
+}
+const at = () => items.value.indexOf(selected.value as ItemKey)
+const move = (by: number) => show(items.value[Math.min(items.value.length - 1, Math.max(0, at() + by))])
+/** The next line that is not simply right. */
+const moveToFault = () => show(items.value.slice(at() + 1).find((item) => {
+  const mark = verdicts.value.get(item) ?? view.value?.marked.readings.find((m) => `reading.${m.reading}` === item)
+  return mark?.verdict === 'wrong' || mark?.verdict === 'missing'
+}))
+const moveScope = (by: number) => {
+  const scope = verdicts.value.get(selected.value)?.scope
+  const next = scopeIds.value[scopeIds.value.indexOf(scope ?? '') + by]
+  show(items.value.find((item) => verdicts.value.get(item)?.scope === next))
 }
 
 /** To the next sheet that waits for a decision, or back to the pile. */
@@ -38,21 +60,31 @@ async function next() {
   const other = pile.value?.find((entry) => entry.id !== id.value && entry.stage === 'handedIn')
   await navigateTo(other ? `/marking/${other.id}` : '/marking')
 }
+const sideways = (to: number | null | undefined) => to && navigateTo(`/marking/${to}`)
 
 async function setOverride(verdict: 'right' | 'wrong', reason: string) {
   if (changing.value && (await desk.override(changing.value, verdict, reason))) changing.value = null
 }
+const takeComment = (n: number) => document.querySelectorAll<HTMLButtonElement>('.bank ol button')[n - 1]?.click()
 
 const isHeld = () => !isOpen.value
 useShortcuts([
   { keys: 'j', label: 'J', name: 'next line', run: () => move(1) },
   { keys: 'k', label: 'K', name: 'line before', run: () => move(-1) },
-  { keys: 'e', label: 'E', name: 'change the mark of this line, with a reason', run: () => (changing.value = selected.value), isOff: isHeld },
-  { keys: 'u', label: 'U', name: 'undo the change on this line', run: () => void desk.clearOverride(selected.value), isOff: isHeld },
+  { keys: 'w', label: 'W', name: 'next wrong or empty line', run: moveToFault },
+  { keys: 'ArrowRight', label: '→', name: 'next circuit or board', run: () => moveScope(1) },
+  { keys: 'ArrowLeft', label: '←', name: 'circuit or board before', run: () => moveScope(-1) },
+  { keys: 'o', label: 'O', name: 'only what is not simply right', run: () => (isOnlyOpen.value = !isOnlyOpen.value) },
+  { keys: 'g', label: 'G', name: 'what was given', run: () => (showsGiven.value = !showsGiven.value) },
+  { keys: 'e', label: 'E', name: 'change the mark of this line, with a reason', run: () => (changing.value = selected.value || null), isOff: isHeld },
+  { keys: 'u', label: 'U', name: 'undo the change on this line', run: () => selected.value && void desk.clearOverride(selected.value), isOff: isHeld },
   { keys: 'f', label: 'F', name: 'edit the feedback', run: () => document.querySelector<HTMLTextAreaElement>('[name=feedback]')?.focus(), isOff: isHeld },
+  ...[1, 2, 3, 4, 5, 6, 7, 8].map((n) => ({ keys: String(n), label: String(n), name: `sentence ${n} of those used before`, run: () => takeComment(n), isOff: isHeld })),
   { keys: 'd', label: 'D', name: 'decide as shown', run: () => void desk.decide(), isOff: isHeld },
   { keys: 'r', label: 'R', name: 'release to the apprentice', run: () => void desk.release(), isOff: () => view.value?.attempt.stage !== 'decided' },
-  { keys: 'n', label: 'N', name: 'next apprentice', run: () => void next() },
+  { keys: 'n', label: 'N', name: 'next sheet that waits', run: () => void next() },
+  { keys: '.', label: '.', name: 'next sheet of this exercise', run: () => void sideways(view.value?.next) },
+  { keys: ',', label: ',', name: 'sheet of this exercise before', run: () => void sideways(view.value?.previous) },
 ])
 </script>
 
@@ -65,19 +97,27 @@ useShortcuts([
         <h1>{{ view.attempt.name }}</h1>
         <span class="soft">{{ view.exercise.code }} {{ view.exercise.title }} · bay {{ view.attempt.bay }} · variant {{ view.attempt.variantIndex }} · {{ place }}</span>
       </div>
-      <p class="facts soft">{{ taskLine(view.attempt.task) }}</p>
-      <MarkedDesign :marks="view.marked.design" :overrides="overrides" :selected="selected" @pick="selected = $event" />
-      <MarkedReadings :marks="view.marked.readings" :overrides="overrides" :selected="selected" @pick="selected = $event" />
+      <p v-if="given.length === 1" class="facts soft">{{ circuitLine(given[0]!) }}</p>
+      <div v-if="showsGiven" class="stitched given">
+        <TaskFacts :facts="intakeFacts(view.attempt.installation)" />
+        <template v-for="circuit in given" :key="circuit.id"><h3>{{ circuit.name }}</h3><TaskFacts :facts="circuitFacts(circuit)" /></template>
+      </div>
+      <MarkedDesign :marks="view.marked.design" :overrides="overrides" :scopes="view.scopes" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
+      <MarkedReadings v-if="view.marked.readings.length" :marks="view.marked.readings" :overrides="overrides" :selected="selected" @pick="selected = $event" />
       <p class="keys">
-        <span><kbd>J</kbd> <kbd>K</kbd> line</span>
-        <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>U</kbd> undo</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>
-        <span><kbd>N</kbd> next</span><span><kbd>Ctrl K</kbd> go to</span><span><kbd>?</kbd> all keys</span>
-        <el-button v-if="isOpen" size="small" @click="changing = selected">Change this line…</el-button>
+        <span><kbd>J</kbd> <kbd>K</kbd> line</span><span><kbd>W</kbd> next wrong</span><span v-if="scopeIds.length > 1"><kbd>←</kbd> <kbd>→</kbd> circuit</span>
+        <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>
+        <span><kbd>N</kbd> next</span><span><kbd>?</kbd> all keys</span>
+        <span class="buttons">
+          <el-button size="small" @click="showsGiven = !showsGiven">{{ showsGiven ? 'Hide what was given' : 'What was given' }}</el-button>
+          <el-button size="small" @click="isOnlyOpen = !isOnlyOpen">{{ isOnlyOpen ? 'All lines' : 'Only what is not right' }}</el-button>
+          <el-button v-if="isOpen" size="small" @click="changing = selected || null">Change this line…</el-button>
+        </span>
       </p>
     </div>
     <DecisionPanel
-      :view="view" :feedback="desk.feedback.value" :feedback-state="desk.feedbackState.value" :is-busy="desk.isBusy.value"
-      @feedback="desk.writeFeedback" @reset="desk.resetFeedback" @decide="desk.decide" @release="desk.release" @next="next"
+      :view="view" :feedback="desk.feedback.value" :feedback-state="desk.feedbackState.value" :is-busy="desk.isBusy.value" :step="selectedStep"
+      @feedback="desk.writeFeedback" @reset="desk.resetFeedback" @decide="desk.decide" @release="desk.release" @next="next" @comment="desk.addComment"
     />
     <OverrideDialog :item="changing" :proposed="proposedVerdict" @close="changing = null" @set="setOverride" />
   </div>
@@ -89,7 +129,8 @@ useShortcuts([
 .lines > :deep(section + section) { margin-top: 14px; }
 .title { display: flex; gap: 14px; align-items: baseline; flex-wrap: wrap; }
 .facts { font-size: 13.5px; margin-bottom: 4px; }
+.given { display: flex; flex-direction: column; gap: 8px; }
 .keys { position: sticky; bottom: 0; background: var(--cloth); display: flex; gap: 14px; padding: 10px 8px; font-size: 13.5px; color: var(--soft); align-items: center; border-top: 1px solid var(--hem); margin-top: auto; flex-wrap: wrap; }
-.keys :deep(.el-button) { margin-left: auto; }
+.buttons { margin-left: auto; display: flex; gap: 6px; }
 @media (max-width: 1000px) { .desk { grid-template-columns: 1fr; height: auto; } }
 </style>

@@ -1,27 +1,59 @@
 <script setup lang="ts">
-import { STEP_KEYS, type StepKey } from '#core/design/step'
+import { BookOpen, Calculator, Workflow } from '@lucide/vue'
+import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/step-keys'
+import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/marking/answer'
+import type { ItemKey } from '#core/outcomes/framework'
+import { EDITION_NAME } from '#core/regulations/editions'
 import { isDead } from '#core/results/readings'
 import { itemName } from '#core/texts/findings'
-import type { EvidenceKey } from '#core/outcomes/framework'
+import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
 const sheet = useWorksheet(Number(useRoute().params.id))
 const { view, autosave } = sheet
 const picked = ref<string | null>(null)
+const tool = ref<'laws' | 'library' | 'diagram' | null>(null)
+const TOOL_TITLE = { laws: 'Ohm’s law and power', library: 'Reference library', diagram: 'Single-line diagram' }
 
-const answered = computed(() => STEP_KEYS.filter((key) => readAnswer(key, sheet.answer(key)).ok).length)
-const stages = computed(() => (view.value ? workStages(view.value, answered.value) : []))
+const nodes = computed(() => (view.value ? askedNodes(view.value.sheet) : []))
+const isAnswered = (node: NodeKey) => readAnswer(stepOf(node), sheet.answer(node)).ok
+const answered = computed(() => nodes.value.filter(isAnswered).length)
+const installation = computed(() => view.value!.sheet.installation)
+const scopes = computed(() => {
+  if (!view.value) return []
+  return [...installation.value.circuits, ...installation.value.boards].flatMap(({ id, name }) => {
+    const own = nodes.value.filter((node) => scopeOf(node) === id)
+    return own.length === 0 ? [] : [{ id, name, nodes: own, answered: own.filter(isAnswered).length, steps: own.length, hasMissing: own.some((node) => sheet.missing.value.includes(node)) }]
+  })
+})
+const names = computed(() => Object.fromEntries(scopes.value.map(({ id, name }) => [id, name])))
+const chosenScope = ref<string | null>(null)
+const scope = computed(() => scopes.value.find(({ id }) => id === chosenScope.value) ?? scopes.value[0])
+const circuit = computed(() => installation.value.circuits.find(({ id }) => id === scope.value?.id))
+const board = computed(() => installation.value.boards.find(({ id }) => id === (circuit.value?.board ?? scope.value?.id)))
+const nextScope = computed(() => scopes.value[scopes.value.findIndex(({ id }) => id === scope.value?.id) + 1])
+/** What they wrote, drawn into the diagram. */
+const ownValue = (of: string, step: StepKey) => {
+  const read = readAnswer(step, sheet.answer(`${of}.${step}`))
+  return read.ok ? read.value : undefined
+}
+
+const stages = computed(() => (view.value ? workStages(view.value, answered.value, nodes.value.length) : []))
 const current = computed(() => picked.value ?? stages.value.find((stage) => stage.state === 'now')?.key ?? 'decision')
 const deadKeys = computed(() => view.value?.readingKeys.filter(isDead) ?? [])
 const liveKeys = computed(() => view.value?.readingKeys.filter((key) => !isDead(key)) ?? [])
+const isLibraryOpen = computed(() => view.value?.sheet.policy.library === 'open' || view.value?.stage !== 'design')
+const isDesignOnly = computed(() => view.value?.exercise.tests === null)
 
 // A new stage shows itself, wherever somebody was looking.
 watch(() => view.value?.stage, () => (picked.value = null))
 
 async function act(what: 'hand-in-design' | 'ask-permission' | 'hand-in') {
   if (await sheet.act(what)) return
+  const open = sheet.missing.value[0]
+  if (open?.includes('.')) chosenScope.value = scopeOf(open)
   await nextTick()
   document.querySelector('.answer.bad, .reading.bad')?.scrollIntoView({ block: 'center', behavior: 'smooth' })
 }
@@ -36,21 +68,31 @@ onMounted(sheet.load)
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
     <div class="work">
       <aside class="given" tabindex="0" aria-label="Given">
-        <p class="bay-number">Bay {{ view.bay }}</p>
+        <p class="bay-number">Bay {{ view.bay }} · {{ view.exercise.code }}</p>
         <h1>{{ view.exercise.title }}</h1>
         <details :open="current === 'task'"><summary>The task</summary><p>{{ view.exercise.scenario }}</p></details>
-        <TaskFacts :task="view.task" />
-        <p class="soft small">Your own figures. BS 7671, 18th edition with Amendment 2.</p>
+        <template v-if="circuit"><h2 v-if="scopes.length > 1">{{ circuit.name }}</h2><TaskFacts :facts="circuitFacts(circuit)" /></template>
+        <template v-else-if="board"><h2>{{ board.name }}</h2><TaskFacts :facts="[{ name: 'Circuits', value: String(installation.circuits.filter((one) => one.board === board!.id).length) }, { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` }]" /></template>
+        <details :open="scopes.length === 1 || !circuit"><summary>The supply</summary><TaskFacts :facts="intakeFacts(installation)" /><p v-if="board && board.electrodeOhm !== null" class="soft">{{ board.name }} has its own electrode of {{ board.electrodeOhm }} Ω: a TT island.</p></details>
+        <p class="soft small">Your own figures. BS 7671, {{ EDITION_NAME[view.sheet.edition] }}. About {{ view.exercise.minutes }} minutes, as a guide.</p>
       </aside>
       <section class="sheet" tabindex="0" aria-label="Worksheet">
         <template v-if="current === 'task' || current === 'design'">
+          <div class="tools">
+            <ScopeTabs v-if="scopes.length > 1" :scopes="scopes" :current="scope?.id ?? ''" @pick="chosenScope = $event" />
+            <span class="grow" />
+            <el-button v-if="scopes.length > 1" aria-label="Diagram" title="Diagram" @click="tool = 'diagram'"><Workflow :size="22" /></el-button>
+            <el-button aria-label="Calculator" title="Calculator" @click="tool = 'laws'"><Calculator :size="22" /></el-button>
+            <el-button v-if="isLibraryOpen" aria-label="Library" title="Reference library" @click="tool = 'library'"><BookOpen :size="22" /></el-button>
+          </div>
           <DesignSheet
-            :answer="sheet.answer" :locked="view.stage !== 'design'" :missing="sheet.missing.value"
-            @write="(key: StepKey, text: string) => sheet.write('design', key, text)"
+            v-if="scope" :key="scope.id" :nodes="scope.nodes" :circuit="circuit" :answer="sheet.answer" :locked="view.stage !== 'design'" :missing="sheet.missing.value"
+            @write="(node: NodeKey, text: string) => sheet.write('design', node, text)"
           />
           <StageBar>
-            <span><b>{{ answered }}</b> of {{ STEP_KEYS.length }} steps answered</span>
+            <span><b>{{ answered }}</b> of {{ nodes.length }} steps answered</span>
             <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
+            <el-button v-if="nextScope && view.stage === 'design'" @click="chosenScope = nextScope.id">Next: {{ nextScope.name }}</el-button>
             <el-button v-if="view.stage === 'design'" type="primary" :loading="sheet.isBusy.value" @click="act('hand-in-design')">Hand in design</el-button>
             <el-button v-else @click="picked = null">Go on</el-button>
           </StageBar>
@@ -85,11 +127,16 @@ onMounted(sheet.load)
             <el-button v-if="view.stage === 'live'" type="primary" :loading="sheet.isBusy.value" @click="act('hand-in')">Hand in readings</el-button>
           </StageBar>
         </template>
-        <ReleasedResult v-else :view="view" />
+        <ReleasedResult v-else :view="view" :scopes="names" :is-design-only="isDesignOnly" />
       </section>
     </div>
+    <el-drawer :model-value="tool !== null" :title="tool ? TOOL_TITLE[tool] : ''" size="min(680px, 92vw)" @close="tool = null">
+      <LawWheel v-if="tool === 'laws'" />
+      <LibraryBrowser v-else-if="tool === 'library'" compact :edition="view.sheet.edition" />
+      <SingleLine v-else-if="tool === 'diagram'" :installation="installation" :value-of="ownValue" :selected="scope?.id" @pick="(id) => { chosenScope = id; tool = null }" />
+    </el-drawer>
     <ConflictChooser
-      :conflicts="autosave.conflicts.value" :name-of="(field) => itemName(field as EvidenceKey)" title="Another device changed the same box" @choose="autosave.choose"
+      :conflicts="autosave.conflicts.value" :name-of="(field) => itemName(field as ItemKey, names)" title="Another device changed the same box" @choose="autosave.choose"
     />
   </template>
 </template>
@@ -98,7 +145,11 @@ onMounted(sheet.load)
 .work { display: grid; grid-template-columns: 352px 1fr; flex: 1; min-height: 0; }
 .given { padding: 18px 22px; border-right: 1px solid var(--hem); overflow: auto; display: flex; flex-direction: column; gap: 10px; }
 .bay-number { font-weight: 640; color: var(--soft); }
-.sheet { background: var(--panel); padding: 16px 24px 0; overflow: auto; display: flex; flex-direction: column; gap: 12px; }
+.sheet { background: var(--panel); padding: 12px 24px 0; overflow: auto; display: flex; flex-direction: column; gap: 12px; }
+.tools { display: flex; gap: 8px; align-items: center; min-width: 0; }
+.tools > :first-child { min-width: 0; }
+.tools :deep(.el-button) { padding-inline: 14px; }
+.grow { flex: 1; }
 summary { cursor: pointer; font-weight: 620; color: var(--indigo-text); min-height: 32px; }
 details p { line-height: 1.4; }
 @media (max-width: 900px) { .work { grid-template-columns: 1fr; } .given { border-right: 0; border-bottom: 1px solid var(--hem); overflow: visible; } .sheet { overflow: visible; } }

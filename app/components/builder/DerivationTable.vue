@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { BoardDesign, CircuitDesign } from '#core/design/reference'
+import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
+import type { Edition } from '#core/regulations/editions'
+import { shortSource, sourceLine } from '#core/regulations/source'
+import { STEP_TEXT } from '#core/texts/steps'
+
+/** Every step of one circuit or board: value, how it was worked, what it is held against, where the rule stands. */
+defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()
+</script>
+
+<template>
+  <table class="grid-table" data-testid="reference">
+    <thead><tr><th>Step</th><th class="num">Value</th><th>How</th><th>Held against</th><th>Where it stands</th></tr></thead>
+    <tbody>
+      <tr v-for="step in design.steps" :key="step.key" :data-step="step.key">
+        <td><b>{{ STEP_TEXT[step.key].name }}</b> <span class="sym">{{ STEP_KINDS[step.key].symbol }}</span></td>
+        <td class="num value">{{ stepWords(step.key, step.value) }}</td>
+        <td class="how"><span class="soft">{{ step.formula }}</span><br><span class="mono">{{ step.working }}</span></td>
+        <td class="check"><span v-if="step.check" :class="step.check.isKept ? 'kept' : 'passed'">{{ step.check.relation }} {{ stepWords(step.key, step.check.limit) }} {{ step.check.isKept ? '✓' : '✗' }}</span></td>
+        <td class="source" :title="sourceLine(step.source, edition)">{{ shortSource(step.source) }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.grid-table td { padding: 4px 8px; }
+.value { font-size: 15.5px; font-weight: 680; }
+.how { font-size: 13px; line-height: 1.3; }
+.check { font: 600 13px var(--mono); white-space: nowrap; }
+.kept { color: var(--leaf-text); }
+.passed { color: var(--madder-text); }
+.source { font-size: 12.5px; color: var(--soft); line-height: 1.25; max-width: 220px; }
+</style>

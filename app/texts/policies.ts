@@ -1,0 +1,39 @@
+import type { Policy } from '#core/exercise/exercise'
+
+/** The schools that a centre chooses between, with the reason for the default. */
+export interface PolicyText<K extends keyof Policy = keyof Policy> {
+  readonly key: K
+  readonly name: string
+  readonly options: readonly { readonly value: Policy[K]; readonly name: string; readonly reason: string }[]
+}
+
+const text = <K extends keyof Policy>(key: K, name: string, options: PolicyText<K>['options']): PolicyText<K> => ({ key, name, options })
+
+export const POLICY_TEXTS = [
+  text('measuredZs', 'A measured Zs is held against', [
+    { value: 'eighty-percent', name: '80 % of the table value', reason: 'Default: quick at the bay, and on the safe side at usual temperatures.' },
+    { value: 'corrected', name: 'Ze + (table value − Ze) ÷ hot multiplier', reason: 'Only the installation’s own conductors warm up; gives more room where Ze is high.' },
+  ]),
+  text('warmDrop', 'Voltage drop is worked', [
+    { value: 'tabulated', name: 'at the table’s full conductor temperature', reason: 'Default: as tables are taught first, and never too low.' },
+    { value: 'corrected', name: 'with the correction Ct for a cooler conductor', reason: 'For level 3: a lightly loaded cable drops less.' },
+  ]),
+  text('followShare', 'Right from their own earlier figure earns', [
+    { value: 1, name: 'the full mark', reason: 'Default: the reasoning is what is assessed, and the slip has cost its mark already.' },
+    { value: 0.5, name: 'half the mark', reason: 'For centres that want the final figure to count.' },
+    { value: 0, name: 'no mark', reason: 'Strict: only the worked value counts.' },
+  ]),
+  text('rounding', 'Rounding between steps may move a value by', [
+    { value: 0.02, name: '2 %', reason: 'Default: two or three digits carried from step to step.' },
+    { value: 0.01, name: '1 %', reason: 'For centres that ask for three digits throughout.' },
+    { value: 0.05, name: '5 %', reason: 'For first designs by hand.' },
+  ]),
+  text('library', 'The reference library beside a worksheet is', [
+    { value: 'open', name: 'open', reason: 'Default: looking up is part of the trade.' },
+    { value: 'closed', name: 'closed until the design is handed in', reason: 'For an assessment with the centre’s own printed tables.' },
+  ]),
+] as const
+
+/** The policy in force, in the words of its options. */
+export const policyWords = (policy: Policy): string[] =>
+  POLICY_TEXTS.map(({ key, name, options }) => `${name.toLowerCase()} ${(options as readonly { value: unknown; name: string }[]).find(({ value }) => value === policy[key])?.name ?? String(policy[key])}`)
