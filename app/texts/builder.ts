@@ -1,8 +1,8 @@
 import type { BoardField, CircuitField, HeadField } from '#core/exercise/form/fields'
 
 export const HEAD_NAME: Readonly<Record<HeadField, string>> = {
-  code: 'Code', title: 'Title', scenario: 'Scenario', kind: 'Kind of task', minutes: 'Time', edition: 'Edition', premises: 'Premises', consequence: 'An overvoltage could mean', arrangement: 'Supply', phases: 'Phases',
-  ze: 'Ze', ipf: 'Ipf', mainFuse: 'Main fuse', neutral: 'Supply neutral', tests: 'Wired and tested', askCircuits: 'Circuits designed', askSteps: 'Steps asked for', marks: 'Marks', critical: 'Critical steps', criteria: 'Criteria',
+  code: 'Code', title: 'Title', scenario: 'Scenario', kind: 'Kind of task', minutes: 'Time', edition: 'Edition', premises: 'Premises', consequence: 'Overvoltage means', arrangement: 'Supply', phases: 'Phases',
+  ze: 'Ze', ipf: 'Ipf', mainFuse: 'Main fuse', neutral: 'Neutral', tests: 'Wired and tested', askCircuits: 'Circuits designed', askSteps: 'Steps asked for', marks: 'Marks', critical: 'Critical steps', criteria: 'Criteria',
   seed: 'Seed', lengthSpread: 'Length ±', loadSpread: 'Load ±', boards: 'Boards', circuits: 'Circuits',
 }
 export const BOARD_NAME: Readonly<Record<BoardField, string>> = { name: 'Board', phases: 'Phases', ways: 'Ways', fedBy: 'Fed by', electrode: 'Own electrode' }

@@ -36,4 +36,4 @@ export const POLICY_TEXTS = [
 
 /** The policy in force, in the words of its options. */
 export const policyWords = (policy: Policy): string[] =>
-  POLICY_TEXTS.map(({ key, name, options }) => `${name.toLowerCase()} ${(options as readonly { value: unknown; name: string }[]).find(({ value }) => value === policy[key])?.name ?? String(policy[key])}`)
+  POLICY_TEXTS.map(({ key, name, options }) => `${name.charAt(0).toLowerCase()}${name.slice(1)} ${(options as readonly { value: unknown; name: string }[]).find(({ value }) => value === policy[key])?.name ?? String(policy[key])}`)

@@ -2,11 +2,10 @@ import type { DeviceAbove, MeasuredZsPolicy, SupplyHere, Task, WarmDropPolicy } 
 import type { Board, Circuit, Installation } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
 import type { Edition } from '../regulations/editions'
-import { SOURCES } from '../regulations/source'
 import type { BoardStep, BoardTask, Contribution } from './board/board-task'
 import { DEMAND_STEPS, SWITCH_STEPS } from './board-chain'
 import { CABLE_STEPS, LOAD_STEPS } from './circuit-chain'
-import { worked, type StepValues } from './step'
+import type { StepValues } from './step'
 import type { CircuitStep } from './steps/step-context'
 
 /** What a design is worked by, beside the installation itself. */
@@ -40,6 +39,8 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
   const boards = boardsOutward(installation)
   const values = new Map<string, StepValues>()
   const contributions = new Map<string, readonly Contribution[]>()
+  /** A distribution circuit carries what its board takes. */
+  const demandBehind = (circuit: Circuit): number | null => values.get(boardFedBy(installation, circuit.id)?.id ?? '')?.demand ?? null
   const origin: Here = {
     supply: { arrangement: installation.intake.arrangement, zeOhm: installation.intake.zeOhm, ipfA: installation.intake.ipfA },
     dropAbove: 0, above: mainFuse(installation),
@@ -48,8 +49,7 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
   // Inward: what each circuit takes, and what that makes its board take.
   for (const board of [...boards].reverse()) {
     const brought = circuitsOf(installation, board.id).map((circuit): Contribution => {
-      const demandA = values.get(boardFedBy(installation, circuit.id)?.id ?? '')?.demand
-      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, origin), loadSteps(demandA), {})
+      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, origin, demandBehind(circuit)), LOAD_STEPS, {})
       values.set(circuit.id, own)
       const currentA = (circuit.use === 'sockets' ? own.in : own.ib) ?? 0
       return { circuit: circuit.id, use: circuit.use, currentA, phases: circuit.phases, line: circuit.line }
@@ -65,7 +65,7 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
     const task = boardTaskOf(installation, rules, board, given, contributions.get(board.id)!)
     values.set(board.id, worker.board(board, task, SWITCH_STEPS, values.get(board.id)!))
     for (const circuit of circuitsOf(installation, board.id)) {
-      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, given), CABLE_STEPS, values.get(circuit.id)!)
+      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, given, demandBehind(circuit)), CABLE_STEPS, values.get(circuit.id)!)
       const next = boardFedBy(installation, circuit.id)
       if (next) here.set(next.id, beyond(next, circuit, own, given))
     }
@@ -74,13 +74,13 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
 
 const mainFuse = ({ intake }: Installation): DeviceAbove => ({ family: 'fuse-cartridge', curve: null, ratingA: intake.mainFuseA })
 
-function taskOf(installation: Installation, rules: DesignRules, circuit: Circuit, here: Here): Task {
+function taskOf(installation: Installation, rules: DesignRules, circuit: Circuit, here: Here, demandA: number | null): Task {
   // Field by field: one shape for all tasks keeps the steps that read them fast.
   return {
     use: circuit.use, phases: circuit.phases, topology: circuit.topology, load: circuit.load, points: circuit.points, isSpread: circuit.isSpread, lengthM: circuit.lengthM, spurM: circuit.spurM,
     cable: circuit.cable, run: circuit.run, ambientC: circuit.ambientC, grouping: circuit.grouping, insulationMm: circuit.insulationMm, location: circuit.location, concealed: circuit.concealed,
     dc: circuit.dc, device: circuit.device, residualA: circuit.residualA, existing: circuit.existing,
-    edition: rules.edition, measuredZs: rules.measuredZs, warmDrop: rules.warmDrop, premises: installation.premises, supply: here.supply, dropAbove: here.dropAbove, above: here.above,
+    edition: rules.edition, measuredZs: rules.measuredZs, warmDrop: rules.warmDrop, premises: installation.premises, supply: here.supply, dropAbove: here.dropAbove, above: here.above, demandA,
   }
 }
 
@@ -90,16 +90,6 @@ function boardTaskOf(installation: Installation, rules: DesignRules, board: Boar
     edition: rules.edition, premises: installation.premises, consequence: installation.consequence, arrangement: here.supply.arrangement, phases: board.phases,
     isOrigin: board.fedBy === null, mainFuseA: intake.mainFuseA, neutralMm2: intake.neutralMm2, above: here.above, contributions,
   }
-}
-
-/** A distribution circuit carries what its board takes. */
-function loadSteps(demandA: number | undefined): readonly CircuitStep[] {
-  if (demandA === undefined) return LOAD_STEPS
-  const [designCurrent, ...rest] = LOAD_STEPS
-  return [{
-    ...designCurrent!,
-    derive: (task, values) => (task.load.basis === 'board' ? worked(demandA, 'Ib = demand of the board it feeds', `${demandA.toFixed(1)} A`, SOURCES.demand) : designCurrent!.derive(task, values)),
-  }, ...rest]
 }
 
 /** The supply as it arrives at the far board. A TT island keeps its own electrode and loses the supply's earth. */

@@ -16,7 +16,7 @@ export function composeFeedback(marked: Marked, overrides: readonly Override[], 
   const paragraphs: string[] = []
   if (wrong.length + missing.length === 0) paragraphs.push(marked.readings.length > 0 ? 'Every step and every reading holds. Your design and your readings agree with each other.' : 'Every step of your design holds.')
   else if (carried.length > 0) {
-    paragraphs.push(`Your reasoning is sound: ${carriedNames(carried.map((item) => nameOf(item.key).toLowerCase()))} correctly from your own earlier figure.`)
+    paragraphs.push(`Your reasoning is sound: ${carriedNames(carried.map((item) => lowerFirst(nameOf(item.key))))} correctly from your own earlier figure.`)
   }
   for (const item of wrong) {
     // An override to wrong speaks for itself; a computed finding speaks through its sentence.
@@ -32,6 +32,8 @@ export function composeFeedback(marked: Marked, overrides: readonly Override[], 
   if (open.length > 0) paragraphs.push(`Still to show: ${list(open)}.`)
   return paragraphs.join('\n\n')
 }
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
 
 const NAMED = 3
 

@@ -31,6 +31,8 @@ export interface Task extends CircuitFacts {
   /** Share of the nominal voltage already lost between the origin and the board, 0 to 1. */
   readonly dropAbove: number
   readonly above: DeviceAbove | null
+  /** Demand of the board that a distribution circuit feeds, A; null for a final circuit. */
+  readonly demandA: number | null
   readonly measuredZs: MeasuredZsPolicy
   readonly warmDrop: WarmDropPolicy
 }

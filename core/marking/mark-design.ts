@@ -104,7 +104,7 @@ function isElsewhere(mine: Task | BoardTask, worked: Task | BoardTask): boolean 
   if (mine.above?.ratingA !== worked.above?.ratingA) return true
   if ('contributions' in mine) return mine.contributions.some(({ currentA }, i) => currentA !== (worked as BoardTask).contributions[i]!.currentA)
   const there = worked as Task
-  return mine.supply.zeOhm !== there.supply.zeOhm || mine.supply.ipfA !== there.supply.ipfA || mine.dropAbove !== there.dropAbove
+  return mine.supply.zeOhm !== there.supply.zeOhm || mine.supply.ipfA !== there.supply.ipfA || mine.dropAbove !== there.dropAbove || mine.demandA !== there.demandA
 }
 
 function markStep<T extends Task | BoardTask>(step: Step<T>, bench: Bench<T>, worked: WorkedStep, typed: string): StepMark {

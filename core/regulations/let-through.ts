@@ -9,12 +9,18 @@ const CLASS_3: Readonly<Record<'B' | 'C', readonly (readonly [ratingA: number, a
 
 const FAULTS_A = [3000, 6000, 10_000]
 
-/** Energy that a breaker lets through at this fault current, A²s; undefined beyond the table (type D, above 63 A or 10 kA). */
+/**
+ * Energy that a breaker lets through at this fault current, A²s: on straight lines between the printed fault levels, and down
+ * to nothing below the first. Undefined beyond the table (type D, above 63 A or 10 kA).
+ */
 export function letThroughA2s(curve: Curve, ratingA: number, faultA: number): number | undefined {
   if (curve === 'D') return undefined
   const row = CLASS_3[curve].find(([upToA]) => ratingA <= upToA)?.[1]
-  const column = FAULTS_A.find((at) => faultA <= at)
-  return row === undefined || column === undefined ? undefined : row[column]
+  const at = FAULTS_A.findIndex((level) => faultA <= level)
+  if (row === undefined || at === -1) return undefined
+  const [from, to] = [at === 0 ? 0 : FAULTS_A[at - 1]!, FAULTS_A[at]!]
+  const [low, high] = [at === 0 ? 0 : row[from]!, row[to]!]
+  return low + ((high - low) * (faultA - from)) / (to - from)
 }
 
 /** I²t that a conductor must stand at a fault that trips the magnetic part, A²s: the full tenth of a second, or what the breaker lets through if that is less. */

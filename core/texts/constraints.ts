@@ -23,7 +23,7 @@ const SENTENCES: Readonly<Record<Constraint['code'], (p: Params) => string>> = {
   bonding: (p) => `The bonding table ends below a neutral of ${p.neutralMm2} mm².`,
   existingRating: (p) => `The load now takes ${formatQuantity(Number(p.ib), 'current')}; the device that is there is ${p.ratingA} A. The addition needs a circuit of its own.`,
   existingCable: (p) => `The cable that is there, ${p.answer} mm², is not enough any more (${EXISTING_FAILS[p.fails as keyof typeof EXISTING_FAILS]}). The addition needs a circuit of its own.`,
-  upstream: () => 'The board in front of this one has no solution yet.',
+  upstream: () => 'The board that this circuit feeds has no demand yet: give it a circuit with a load.',
   dropAbove: (p) => `The run to this board already loses ${formatQuantity(Number(p.dropAbove), 'percent')}, all that is allowed here. Make the cable to the board larger, or the load smaller.`,
   capacity: (p) =>
     `Current rating prevents a solution: the largest size, ${p.answer} mm², carries ${formatQuantity(Number(p.ratingA), 'current')} and ${formatQuantity(Number(p.itMin), 'current')} are needed. Fewer grouped circuits, a cooler place or a smaller load would help.`,

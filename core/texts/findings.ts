@@ -134,7 +134,7 @@ export function itemName(key: ItemKey, scopes: ScopeNames = {}): string {
   const item = key.slice(key.indexOf('.') + 1)
   if (key.startsWith('reading.')) return READING_TEXT[item as ReadingKey].name
   const { name } = STEP_TEXT[stepOf(item)]
-  return Object.keys(scopes).length > 1 ? `${scopes[scopeOf(item)]}, ${name.toLowerCase()}` : name
+  return Object.keys(scopes).length > 1 ? `${name} (${scopes[scopeOf(item)]})` : name
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

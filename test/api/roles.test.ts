@@ -4,12 +4,14 @@ import { ROLES, type Role } from '#core/roster/roster'
 import { listExercises, showExercise, createExercise, taskSheets } from '../../server/services/exercises'
 import { loadFramework, setPolicy, showCentre } from '../../server/services/centre'
 import { showFloor } from '../../server/services/floor'
-import { markingPile, showMarking } from '../../server/services/marking'
+import { groupMarks } from '../../server/services/group-marks'
+import { decide, markingPile, releaseMany, saveMarking, showMarking } from '../../server/services/marking'
 import { listPeople, previewRosterFile } from '../../server/services/people'
 import { Problem } from '../../server/services/problem'
 import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server/services/records'
 import { showStores } from '../../server/services/stores'
 import { decidePermission, listWork } from '../../server/services/work'
+import { DEFAULT_POLICY } from '#core/exercise/exercise'
 import type { Framework } from '#core/outcomes/framework'
 import framework from '../../frameworks/workshop-unit.json'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
@@ -33,11 +35,12 @@ const USE_CASES: [string, Role[], Try][] = [
   ['refuse to energise', MARKERS, (c, role) => decidePermission(c.context, as(c, role), 1, false, 'Covers are off.')],
   ['see the pile', MARKERS, (c, role) => markingPile(c.context, as(c, role))],
   ['open a sheet with its marks', MARKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
+  ['see what a group gets wrong', MARKERS, (c, role) => groupMarks(c.context, as(c, role), 1)],
   ['see a group’s record', STAFF, (c, role) => groupRecord(c.context, as(c, role), 'Thursday')],
   ['take out results', STAFF, (c, role) => exportResults(c.context, as(c, role), 1)],
   ['see what stores lay out', ['instructor', 'technician'], (c, role) => showStores(c.context, as(c, role))],
   ['see the centre', STAFF, (c, role) => showCentre(c.context, as(c, role))],
-  ['choose a policy', ['administrator'], (c, role) => setPolicy(c.context, as(c, role), 'corrected')],
+  ['choose a policy', ['administrator'], (c, role) => setPolicy(c.context, as(c, role), { ...DEFAULT_POLICY, measuredZs: 'corrected' })],
   ['load a framework', ['administrator'], (c, role) => loadFramework(c.context, as(c, role), framework as Framework)],
   ['see own tasks', ['apprentice'], (c, role) => listWork(c.context, as(c, role))],
   ['see own record', ['apprentice'], (c, role) => ownRecord(c.context, as(c, role))],
@@ -72,9 +75,36 @@ test('stores count what the variants need, bay by bay', () => {
   const centre = aCentre()
   aSetExercise(centre)
   const [exercise] = showStores(centre.context, centre.technician)
-  const tasks = centre.repos.attempts.byExercise(1).map((attempt) => attempt.task)
-  expect(exercise!.bays.map((bay) => bay.lengthM)).toEqual(tasks.map((task) => task.lengthM))
-  expect(exercise!.bays[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5, ratingA: 16, curve: 'B', residualMA: 30, capacityA: 6000, isDone: false })
+  const circuits = centre.repos.attempts.byExercise(1).map((attempt) => attempt.installation.circuits[0]!)
+  // Half a metre at the board and 0.2 m at both sides of each of four points, rounded up to half a metre.
+  expect(exercise!.bays.map((bay) => bay.materials.cables[0]!.lengthM)).toEqual(circuits.map(({ lengthM }) => Math.ceil((lengthM + 0.5 + 1.6) * 2) / 2))
+  expect(exercise!.bays[0]!.materials.cables[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5 })
+  expect(exercise!.bays[0]!.materials.devices[0]).toMatchObject({ ratingA: 16, curve: 'B', residualMA: 30, capacityA: 6000 })
+  const [cable] = exercise!.cables
+  expect(cable!.drums.flatMap(({ pieces }) => pieces.map(({ forWhom }) => forWhom)).sort()).toEqual(['bay 1', 'bay 2'])
+  for (const { lengthM, pieces, leftM } of cable!.drums) expect(pieces.reduce((sum, piece) => sum + piece.lengthM, leftM)).toBeCloseTo(lengthM, 9)
+})
+
+test('bulk release gives back what is decided and names what is not', () => {
+  const centre = aCentre()
+  const { attemptId } = aSetExercise(centre)
+  bringTo(centre, attemptId, 'handedIn')
+  decide(centre.context, centre.assessor, attemptId, 0)
+  const other = centre.repos.attempts.byPerson(centre.other.id)[0]!.id
+  expect(releaseMany(centre.context, centre.assessor, [attemptId, other])).toMatchObject({ released: 1, left: [{ id: other }] })
+  expect(centre.repos.attempts.byId(attemptId)!.stage).toBe('released')
+})
+
+test('the comment bank learns from what was decided, and counts what is used again', () => {
+  const centre = aCentre()
+  const { attemptId } = aSetExercise(centre)
+  bringTo(centre, attemptId, 'handedIn', { typed: { 'c1.zs': '0.50' } })
+  const suggested = showMarking(centre.context, centre.assessor, attemptId).suggestedFeedback
+  for (const version of [0, 1]) {
+    saveMarking(centre.context, centre.assessor, attemptId, { version, overrides: [], feedback: `${suggested}\n\nDraw the loop first.` })
+    decide(centre.context, centre.assessor, attemptId, version + 1)
+  }
+  expect(centre.repos.comments.all()).toEqual([{ id: 1, text: 'Draw the loop first.', step: 'zs', uses: 2 }])
 })
 
 test('the floor puts the dead tests beside a request and keeps them off everybody else', () => {

@@ -16,7 +16,7 @@ import { askPermission, decidePermission, handInDesign, saveWork, showWork } fro
 import { allow, type Action } from '../../server/services/access'
 import { readResults, writeResults } from '#schemas/results-csv'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
-import { anExercise, aTask } from '../support/task'
+import { aCircuit, aTask, anExercise, anInstallation, around } from '../support/task'
 
 let centre: Centre
 beforeEach(() => void (centre = aCentre()))
@@ -99,11 +99,11 @@ describe('authorisation', () => {
 
 describe('setting', () => {
   test('an unsolvable task is refused with the constraint, a solvable one gives everybody their own', async () => {
-    const impossible = createExercise(centre.context, centre.instructor, anExercise({ code: 'X-9', task: aTask({ lengthM: 420 }) }))
+    const impossible = createExercise(centre.context, centre.instructor, anExercise({ code: 'X-9', installation: around(aTask({ lengthM: 420, cable: { kind: 'flat-twin-earth', method: 'C' } })) }))
     await expect(async () => setExercise(centre.context, centre.instructor, impossible.id, 1, 'Thursday')).rejects.toThrow(/Voltage drop prevents a solution/)
     const { exerciseId } = aSetExercise(centre)
-    const tasks = centre.repos.attempts.byExercise(exerciseId).map((attempt) => attempt.task)
-    expect(new Set(tasks.map((task) => task.lengthM)).size).toBe(2)
+    const circuits = centre.repos.attempts.byExercise(exerciseId).map((attempt) => attempt.installation.circuits[0]!)
+    expect(new Set(circuits.map(({ lengthM }) => lengthM)).size).toBe(2)
     const stored = centre.repos.exercises.byId(exerciseId)!
     expect(await refusal(() => setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Thursday'))).toBe('cohortDone')
     expect(await refusal(() => setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Nobody'))).toBe('cohortEmpty')
@@ -123,15 +123,16 @@ describe('setting', () => {
 
   test('a broken exercise file is refused whole, naming each part', async () => {
     expect(await refusal(() => importExercise(centre.context, centre.instructor, '{ not json'))).toBe('exerciseNotJson')
-    const broken = { ...anExercise(), surprise: 1, task: { ...aTask(), lengthM: -4, supply: { arrangement: 'IT', zeOhm: 0.3, ipfA: 900 } } }
+    const whole = anInstallation()
+    const broken = { ...anExercise(), surprise: 1, installation: { ...whole, circuits: [{ ...aCircuit(), lengthM: -4 }], intake: { ...whole.intake, arrangement: 'IT' } } }
     try {
       importExercise(centre.context, centre.instructor, JSON.stringify(broken))
       expect.unreachable()
     } catch (error) {
       expect((error as Problem).fields).toEqual(expect.arrayContaining([
         { field: 'surprise', message: 'is not known here. Take it out.' },
-        { field: 'task.lengthM', message: 'must be more than 0.' },
-        { field: 'task.supply.arrangement', message: 'must be one of: TN-S, TN-C-S, TT.' },
+        { field: 'installation.circuits.0.lengthM', message: 'must be more than 0.' },
+        { field: 'installation.intake.arrangement', message: 'must be one of: TN-S, TN-C-S, TT.' },
       ]))
     }
     expect(centre.repos.exercises.all()).toHaveLength(0)
@@ -159,20 +160,20 @@ describe('from design to record', () => {
 
   test('an unfinished design is not taken; its empty steps come back by name', async () => {
     const { attemptId } = aSetExercise(centre)
-    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { ib: '12.6', in: 'sixteen' }, readings: {} })
-    await expect(async () => handInDesign(centre.context, centre.apprentice, attemptId, 2)).rejects.toMatchObject({ code: 'answersMissing', extra: { missing: expect.arrayContaining(['in', 'ca']) } })
+    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ib': '12.6', 'c1.in': 'sixteen' }, readings: {} })
+    await expect(async () => handInDesign(centre.context, centre.apprentice, attemptId, 2)).rejects.toMatchObject({ code: 'answersMissing', extra: { missing: expect.arrayContaining(['c1.in', 'c1.ca']) } })
   })
 
   test('a stale worksheet gets the other device’s typing back', async () => {
     const { attemptId } = aSetExercise(centre)
-    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { ib: '12.6' }, readings: {} })
-    await expect(async () => saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { ca: '1' }, readings: {} }))
-      .rejects.toMatchObject({ code: 'stale', extra: { theirs: { version: 2, answers: { ib: '12.6' } } } })
+    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ib': '12.6' }, readings: {} })
+    await expect(async () => saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ca': '1' }, readings: {} }))
+      .rejects.toMatchObject({ code: 'stale', extra: { theirs: { version: 2, answers: { 'c1.ib': '12.6' } } } })
   })
 
   test('what an apprentice is sent holds no answer before release, and all of them after', () => {
     const { attemptId } = aSetExercise(centre)
-    bringTo(centre, attemptId, 'handedIn', { slips: { ib: 23 } })
+    bringTo(centre, attemptId, 'handedIn', { slips: { 'c1.ib': 23 } })
     const sent = () => JSON.stringify(showWork(centre.context, centre.apprentice, attemptId))
     const secrets = /reference|expected|verdict|"mark"|residualA|seed|proposal/
     expect(sent()).not.toMatch(secrets)
@@ -187,9 +188,9 @@ describe('from design to record', () => {
 
   test('a decision signs what was on the screen; a later one replaces it, and both stay', async () => {
     const { attemptId } = aSetExercise(centre)
-    bringTo(centre, attemptId, 'handedIn', { typed: { residual: 'none' } })
+    bringTo(centre, attemptId, 'handedIn', { typed: { 'c1.residual': 'none' } })
     expect(decide(centre.context, centre.assessor, attemptId, 0).decision).toMatchObject({ met: false })
-    const override = { item: 'design.residual' as const, verdict: 'right' as const, reason: 'Explained at the bay.' }
+    const override = { item: 'design.c1.residual' as const, verdict: 'right' as const, reason: 'Explained at the bay.' }
     saveMarking(centre.context, centre.instructor, attemptId, { version: 0, overrides: [override], feedback: null })
     expect(await refusal(() => saveMarking(centre.context, centre.assessor, attemptId, { version: 0, overrides: [], feedback: null }))).toBe('stale')
     expect(await refusal(() => decide(centre.context, centre.assessor, attemptId, 0))).toBe('stale')
@@ -209,7 +210,7 @@ describe('from design to record', () => {
 
   test('results go out as CSV and read back as the same rows', () => {
     const { attemptId, exerciseId } = aSetExercise(centre)
-    bringTo(centre, attemptId, 'handedIn', { slips: { ib: 23 } })
+    bringTo(centre, attemptId, 'handedIn', { slips: { 'c1.ib': 23 } })
     decide(centre.context, centre.assessor, attemptId, 0)
     const { csv } = exportResults(centre.context, centre.instructor, exerciseId)
     const rows = readResults(csv)

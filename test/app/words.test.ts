@@ -1,22 +1,22 @@
 /* What the screens say: the thread of stages, the facts of a task, marks in words. */
 import { describe, expect, test } from 'vitest'
 import type { Stage } from '#core/attempt/stages'
-import { publicTask } from '#core/exercise/task'
-import { markDesign } from '#core/marking/mark-design'
+import { stepWords } from '#core/design/step-kinds'
+import { publicInstallation } from '#core/exercise/assignment'
 import { judgeReadings } from '#core/results/judge'
 import { readingKeys } from '#core/results/readings'
 import type { WorkView } from '#schemas/views'
-import { becauseOf, expectedWords, readingWords, stepValue, theirs } from '~/texts/marks'
-import { taskFacts } from '~/texts/task-facts'
+import { becauseOf, expectedWords, readingWords, theirs } from '~/texts/marks'
+import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
 import { minutesBetween } from '~/utils/time'
-import { aTask } from '../support/task'
+import { aCircuit, aTask, anExercise, anInstallation, designTask, markTask } from '../support/task'
 
 const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
-  id: 1, bay: 1, name: 'Bo', stage, version: 1, savedAt: null, exercise: { code: 'X-1', title: 'X', scenario: '', circuitName: 'X', edition: '18-A2' },
-  task: publicTask(aTask()), answers: {}, readings: {}, readingKeys: stage === 'design' ? [] : readingKeys(aTask()), ratedResidualMA: null, events: [], ...parts,
+  id: 1, bay: 1, name: 'Bo', stage, version: 1, savedAt: null, exercise: { code: 'X-1', title: 'X', scenario: '', kind: 'new-circuit', minutes: 60, tests: 'c1' },
+  sheet: { edition: '18-A2', policy: anExercise().policy, asks: anExercise().asks, installation: publicInstallation(anInstallation()) }, answers: {}, readings: {}, readingKeys: stage === 'design' ? [] : readingKeys(aTask()), ratedResidualMA: null, events: [], ...parts,
 })
-const states = (stage: Stage, parts?: Partial<WorkView>) => Object.fromEntries(workStages(view(stage, parts), 0).map(({ key, state }) => [key, state]))
+const states = (stage: Stage, parts?: Partial<WorkView>) => Object.fromEntries(workStages(view(stage, parts), 0, 19).map(({ key, state }) => [key, state]))
 const event = (act: string, by = 'Ida') => ({ act, by, at: '2026-11-12T14:00:00Z', note: '' })
 
 describe('the thread of stages', () => {
@@ -25,36 +25,41 @@ describe('the thread of stages', () => {
     expect(states('dead')).toMatchObject({ design: 'done', dead: 'now', permission: 'shut' })
     expect(states('permission')).toMatchObject({ dead: 'done', permission: 'now', live: 'todo' })
     expect(states('live', { events: [event('permit')] })).toMatchObject({ permission: 'signed', live: 'now' })
-    expect(workStages(view('live', { events: [event('permit')] }), 0).find(({ key }) => key === 'permission')!.note).toBe('Ida')
+    expect(workStages(view('live', { events: [event('permit')] }), 0, 19).find(({ key }) => key === 'permission')!.note).toBe('Ida')
   })
   test('a refusal says what is to do; a decision shows only when it was released', () => {
-    expect(workStages(view('dead', { events: [event('refuse')] }), 0).find(({ key }) => key === 'dead')!.note).toBe('put right, ask again')
+    expect(workStages(view('dead', { events: [event('refuse')] }), 0, 19).find(({ key }) => key === 'dead')!.note).toBe('put right, ask again')
     expect(states('decided').decision).toBe('now')
     expect(states('released').decision).toBe('signed')
   })
+  test('where nothing is wired the thread has no tests and no gate', () => {
+    const { exercise } = view('design')
+    expect(Object.keys(states('design', { exercise: { ...exercise, tests: null } }))).toEqual(['task', 'design', 'decision'])
+  })
   test('half the readings are half the stitches', () => {
-    const dead = workStages(view('dead', { readings: { r1r2: '0.4', irLN: '>999' } }), 0).find(({ key }) => key === 'dead')!
+    const dead = workStages(view('dead', { readings: { r1r2: '0.4', irLN: '>999' } }), 0, 19).find(({ key }) => key === 'dead')!
     expect(dead.progress).toBeCloseTo(2 / 5)
   })
 })
 
 describe('words for values', () => {
   test('a task sheet gives what the design needs and never the residual device', () => {
-    const facts = Object.fromEntries(taskFacts(publicTask(aTask())).map(({ name, value }) => [name, value]))
+    const installation = publicInstallation(anInstallation())
+    const facts = Object.fromEntries([...intakeFacts(installation), ...circuitFacts(installation.circuits[0]!)].map(({ name, value }) => [name, value]))
     expect(facts).toMatchObject({ Load: '2900 W', 'Length of run': '28.0 m', 'External loop': '0.35 Ω', 'Fault current': '1.6 kA', Device: 'BS EN 61009 type B', 'Circuits together': '2, bunched or enclosed' })
     expect(JSON.stringify(facts)).not.toMatch(/30 mA|residual/i)
-    expect(taskFacts(publicTask(aTask({ load: { basis: 'current', currentA: 8, powerFactor: 1 } }))).map(({ name }) => name)).toContain('Load current')
+    expect(circuitFacts(aCircuit({ load: { basis: 'current', currentA: 8, powerFactor: 1 } })).map(({ name }) => name)).toContain('Load current')
   })
   test.each([['ib', 12.6087, '12.6 A'], ['residual', 0, 'none'], ['residual', 0.03, '30 mA'], ['csa', 2.5, '2.5 mm²'], ['csa', 10, '10 mm²'], ['zsMax', 1667, '1667 Ω'], ['zs', 0.847952, '0.85 Ω'], ['r1r2', 0.0364, '0.036 Ω'], ['breaking', 6000, '6 kA'], ['ca', 1, '1.00']] as const)(
-    '%s of %d is “%s”', (step, value, words) => expect(stepValue(step, value)).toBe(words))
+    '%s of %d is “%s”', (step, value, words) => expect(stepWords(step, value)).toBe(words))
   test('a mark shows what was read, or what was typed where nothing could be', () => {
-    const marks = markDesign(aTask(), { ib: '12,6', in: 'sixteen' })
+    const marks = markTask(aTask(), { ib: '12,6', in: 'sixteen' })
     expect(marks.slice(0, 3).map(theirs)).toEqual(['12.6 A', 'sixteen', '–'])
     expect(becauseOf(marks[0]!)).toBe('2900 ÷ 230')
     expect(becauseOf(marks[1]!)).toBe('This could not be read as a number.')
   })
   test('readings keep “>” and ticks; the band and the limit stand on one line', () => {
-    const marks = new Map(judgeReadings(aTask(), { irLE: '>999', polarity: '✓', zs: '0.77' }).map((mark) => [mark.reading, mark]))
+    const marks = new Map(judgeReadings(designTask(aTask()), { irLE: '>999', polarity: '✓', zs: '0.77' }).map((mark) => [mark.reading, mark]))
     expect([marks.get('irLE')!, marks.get('polarity')!, marks.get('zs')!, marks.get('ze')!].map(readingWords)).toEqual(['>999 MΩ', '✓', '0.77 Ω', '–'])
     expect(expectedWords(marks.get('zs')!)).toMatch(/^0\.\d\d – 0\.\d\d Ω, limit ≤ 2\.18 Ω$/)
     expect(expectedWords(marks.get('irLE')!)).toBe('100 MΩ or more, limit ≥ 1 MΩ')

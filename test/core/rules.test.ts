@@ -3,8 +3,10 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { after, STAGES, writable } from '#core/attempt/stages'
 import { composeFeedback } from '#core/documents/feedback'
-import { FORM_FIELDS, readForm, toForm, type FormField } from '#core/exercise/form'
 import { referenceDesign } from '#core/design/reference'
+import { DEFAULT_POLICY } from '#core/exercise/exercise'
+import { readForm } from '#core/exercise/form/read-form'
+import { toForm } from '#core/exercise/form/to-form'
 import { markDesign } from '#core/marking/mark-design'
 import { propose, type Override } from '#core/marking/proposal'
 import { mergeFields } from '#core/merge/three-way'
@@ -14,7 +16,9 @@ import { judgeReadings } from '#core/results/judge'
 import { previewRoster } from '#core/roster/roster'
 import framework from '../../frameworks/workshop-unit.json'
 import { typedAnswers, typedReadings } from '../../demo/story'
-import { aTask, anExercise } from '../support/task'
+import type { Task } from '#core/exercise/task'
+import { RULES, aTask, anExercise, around, designTask } from '../support/task'
+import { assignmentOf } from '#core/exercise/assignment'
 
 describe('stages', () => {
   test('live readings can be written only after a permission, and only then', () => {
@@ -58,32 +62,34 @@ describe('roster', () => {
 })
 
 describe('the exercise form', () => {
-  const read = (changes: Partial<Record<FormField, string>>) => readForm({ ...toForm(anExercise()), ...changes }, 'eighty-percent')
+  const read = (changes: Record<string, string>) => readForm({ ...toForm(anExercise()), ...changes }, DEFAULT_POLICY)
   test('what is shown reads back as the same exercise', () => {
     expect(read({})).toMatchObject({ problems: {}, exercise: anExercise() })
   })
-  test.each<[Partial<Record<FormField, string>>, FormField, RegExp]>([
-    [{ length: '-4' }, 'length', /more than 0/], [{ length: '4000' }, 'length', /500 m or less/], [{ length: '0' }, 'length', /more than 0 m/],
-    [{ power: 'lots' }, 'power', /number in W/], [{ power: '2 V' }, 'power', /Use W/], [{ ze: '' }, 'ze', /Fill this in/], [{ lengthSpread: '80 %' }, 'lengthSpread', /40 % or less/],
-    [{ residual: 'none' }, 'residual', /RCBO/], [{ code: 'T 4!' }, 'code', /Letters, digits/], [{ criteria: '' }, 'criteria', /at least one/],
+  test.each<[Record<string, string>, string, RegExp]>([
+    [{ 'c1.length': '-4' }, 'c1.length', /more than 0/], [{ 'c1.length': '4000' }, 'c1.length', /500 m or less/], [{ 'c1.length': '0' }, 'c1.length', /more than 0 m/],
+    [{ 'c1.amount': 'lots' }, 'c1.amount', /number in W/], [{ 'c1.amount': '2 V' }, 'c1.amount', /Use W/], [{ 'c1.basis': 'lamps', 'c1.amount': '18 W' }, 'c1.amount', /8 × 18 W/], [{ 'c1.way': '2.5' }, 'c1.way', /whole number/], [{ ze: '' }, 'ze', /Fill this in/], [{ lengthSpread: '80 %' }, 'lengthSpread', /40 % or less/],
+    [{ 'c1.residual': 'none' }, 'c1.residual', /residual function/], [{ 'c1.curve': '–' }, 'c1.curve', /B, C or D/], [{ 'c1.existingRating': '32' }, 'c1.existingArea', /or neither/], [{ code: 'T 4!' }, 'code', /Letters, digits/], [{ criteria: '' }, 'criteria', /at least one/],
   ])('%o is refused in words', (changes, field, words) => {
     const result = read(changes)
     expect(result.exercise).toBeUndefined()
     expect(result.problems[field]).toMatch(words)
   })
   test('any text in any box gives a sentence or an exercise, never a crash', () => {
-    fc.assert(fc.property(fc.constantFrom(...FORM_FIELDS), fc.string(), (field, text) => {
+    fc.assert(fc.property(fc.constantFrom(...Object.keys(toForm(anExercise()))), fc.string(), (field, text) => {
       const result = read({ [field]: text })
-      if (result.task) expect(() => referenceDesign(result.task!)).not.toThrow()
+      if (result.installation) expect(() => referenceDesign(result.installation!, RULES)).not.toThrow()
     }))
   })
 })
 
 describe('from marks to a proposal', () => {
-  const task = aTask()
   const criteria = criteriaOf(framework as Framework)
-  const marked = (chapter: Parameters<typeof typedAnswers>[1]) =>
-    ({ design: markDesign(task, typedAnswers(task, chapter)), readings: judgeReadings(task, typedReadings(task, 1)) })
+  const markedAs = (task: Task, chapter: Parameters<typeof typedAnswers>[1]) => {
+    const assignment = assignmentOf(anExercise({ installation: around(task) }))
+    return { design: markDesign(assignment, typedAnswers(assignment, chapter)), readings: judgeReadings(designTask(task), typedReadings(assignment, 1)) }
+  }
+  const marked = (chapter: Parameters<typeof typedAnswers>[1]) => markedAs(aTask(), chapter)
 
   test('all right: everything met, and the feedback says so', () => {
     const sheet = marked({})
@@ -93,23 +99,23 @@ describe('from marks to a proposal', () => {
     expect(composeFeedback(sheet, [], proposal)).toMatch(/Every step and every reading holds/)
   })
   test('a slip in Ib costs its own mark and criterion only, and is praised for what followed', () => {
-    const sheet = marked({ slips: { ib: 23 } })
+    const sheet = marked({ slips: { 'c1.ib': 23 } })
     const proposal = propose(sheet, criteria, [])
     expect(proposal.outOf - proposal.mark).toBe(1)
-    expect(proposal.criteria.filter((criterion) => !criterion.met)).toEqual([{ code: 'D1', met: false, because: ['design.ib'] }])
+    expect(proposal.criteria.filter((criterion) => !criterion.met)).toEqual([{ code: 'D1', met: false, because: ['design.c1.ib'] }])
     expect(composeFeedback(sheet, [], proposal)).toMatch(/reasoning is sound[\s\S]*Design current:[\s\S]*Still to show: D1/)
   })
   test('what a bay cannot show is neither met nor open: no residual device, no T5', () => {
     const plain = aTask({ use: 'fixed', residualA: null, device: { family: 'breaker', curve: 'B' } })
-    const sheet = { design: markDesign(plain, typedAnswers(plain, {})), readings: judgeReadings(plain, typedReadings(plain, 1)) }
+    const sheet = markedAs(plain, {})
     const codes = propose(sheet, criteria, []).criteria.map((criterion) => criterion.code)
     expect(codes).toContain('T3')
     expect(codes).not.toContain('T5')
   })
   test('a critical point outranks the marks; an override with a reason lifts it', () => {
-    const sheet = marked({ typed: { residual: 'none' } })
-    expect(propose(sheet, criteria, [])).toMatchObject({ met: false, critical: [{ item: 'design.residual' }] })
-    const override: Override = { item: 'design.residual', verdict: 'right', reason: 'Shown at the bay, wrote it on the board.' }
+    const sheet = marked({ typed: { 'c1.residual': 'none' } })
+    expect(propose(sheet, criteria, [])).toMatchObject({ met: false, critical: [{ item: 'design.c1.residual' }] })
+    const override: Override = { item: 'design.c1.residual', verdict: 'right', reason: 'Shown at the bay, wrote it on the board.' }
     expect(propose(sheet, criteria, [override])).toMatchObject({ met: true, critical: [] })
     const against: Override = { item: 'reading.zs', verdict: 'wrong', reason: 'Measured at the wrong point.' }
     const proposal = propose(sheet, criteria, [override, against])

@@ -1,7 +1,6 @@
 /* When is a residual device needed? BS 7671:2018+A2:2022, regulation by regulation, from memory. */
 import { describe, expect, test } from 'vitest'
-import { neededResidualA } from '#core/design/limits'
-import { residualNeeds } from '#core/design/residual-needs'
+import { neededResidualA, residualNeeds } from '#core/design/residual-needs'
 import type { Task } from '#core/exercise/task'
 import { aTask } from '../support/task'
 

@@ -5,9 +5,9 @@
  */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { referenceDesign } from '#core/design/reference'
 import type { Task } from '#core/exercise/task'
 import { tasks } from '../support/arbitrary'
+import { worked } from '../support/task'
 
 // One line a size: csa, cpc of flat cable, mΩ/m of the size, mV/A/m, then ratings: flat C 100 101 102 103 A, conduit B A.
 const SHEET = `
@@ -46,7 +46,7 @@ function secondOpinion(task: Task): Opinion | undefined {
   const isTT = task.supply.arrangement === 'TT'
   const needsThirty = (task.use === 'sockets' && rating <= 32) || task.concealed
   const residual = needsThirty ? 30 : [300, 100, 30].find((mA) => Math.round(50_000 / mA) > task.supply.zeOhm) ?? 30
-  const limit = isTT ? Math.round(50_000 / residual) : ZS_B[rating]! * SHARE[task.device.curve]
+  const limit = isTT ? Math.round(50_000 / residual) : ZS_B[rating]! * SHARE[task.device.curve!]
   for (const row of SHEET) {
     const [csa, flatCpc, ohm, drop] = row as [number, number, number, number]
     if (csa === 1 && task.use !== 'lighting') continue
@@ -58,11 +58,25 @@ function secondOpinion(task: Task): Opinion | undefined {
     // The printed limit ends at a hundredth; what lies within that of it is nobody's mistake.
     if (Math.abs(zs - limit) <= 0.011) throw new Ambiguous()
     if (zs > limit) continue
+    if (neededCpc(task, rating, zs) > cpcArea(task, csa, flatCpc)) continue
     return { rating, csa, drop: volts, zs }
   }
   return undefined
 }
 class Ambiguous extends Error {}
+
+const cpcArea = (task: Task, csa: number, flatCpc: number) => (task.cable.kind === 'flat-twin-earth' ? flatCpc : csa)
+
+/** Adiabatic: I²t for a tenth of a second, or class 3 let-through at 3 kA in proportion (BS EN 60898-1 Annex ZA, from memory); k = 115. */
+function neededCpc(task: Task, rating: number, zs: number): number {
+  const amps = 230 / zs
+  const trips = { B: 5, C: 10, D: 20 }[task.device.curve!] * rating
+  if (amps < trips * 0.995) return 0
+  if (amps > 3000) throw new Ambiguous()
+  const band = rating <= 16 ? 0 : rating <= 32 ? 1 : 2
+  const class3 = { B: [15, 18, 21.6], C: [17, 20, 24], D: [Infinity, Infinity, Infinity] }[task.device.curve!][band]! * 1000
+  return Math.sqrt(Math.min(amps * amps * 0.1, (class3 * amps) / 3000)) / 115
+}
 
 test('core and spreadsheet agree on device, conductor, voltage drop and loop of a thousand circuits', () => {
   let agreed = 0
@@ -74,8 +88,11 @@ test('core and spreadsheet agree on device, conductor, voltage drop and loop of 
       if (error instanceof Ambiguous) return
       throw error
     }
-    const design = referenceDesign(task)
-    if (!opinion) return void expect(design.ok, JSON.stringify(task)).toBe(false)
+    const design = worked(task)
+    // The core goes on to 25 and 35 mm², where the spreadsheet ends.
+    if (!opinion) return void expect(!design.ok || design.values.csa > 16, JSON.stringify(task)).toBe(true)
+    // What the conduit takes is not the spreadsheet's business.
+    if (!design.ok && design.at === 'containment') return
     if (!design.ok) return void expect(design.constraint.code, JSON.stringify(task)).toBe('solved by the spreadsheet')
     expect([design.values.in, design.values.csa], JSON.stringify(task)).toEqual([opinion.rating, opinion.csa])
     expect(design.values.voltDrop).toBeCloseTo(opinion.drop, 6)

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
-import { methodsOf, type CableKind } from '#core/regulations/cables'
-import { AMBIENT_FACTOR } from '#core/regulations/rating-factors'
+import type { CableKind } from '#core/regulations/cables/cable'
+import { methodsOf } from '#core/regulations/cables/sizes'
+import { AMBIENT_FACTOR } from '#core/regulations/factors'
 import type { Task } from '#core/exercise/task'
 import { aTask } from './task'
 
@@ -14,7 +15,7 @@ export const tasks: fc.Arbitrary<Task> = fc
     powerW: fc.integer({ min: 2, max: 140 }).map((n) => n * 50),
     powerFactor: fc.constantFrom(1, 0.95, 0.9, 0.8),
     lengthM: fc.integer({ min: 4, max: 160 }).map((n) => n / 2),
-    ambientC: fc.constantFrom(...AMBIENT_FACTOR.keys()),
+    ambientC: fc.constantFrom(...AMBIENT_FACTOR[70].keys()),
     circuits: fc.integer({ min: 1, max: 6 }),
     bunching: fc.constantFrom('bunched' as const, 'single-layer' as const),
     use: fc.constantFrom('sockets' as const, 'lighting' as const, 'fixed' as const),

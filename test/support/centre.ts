@@ -6,7 +6,7 @@ import { createRepos, type Repos } from '../../server/repos'
 import type { Person } from '../../server/repos/people'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../../server/services/work'
+import { askPermission, assignmentFor, decidePermission, handInDesign, handInReadings, saveWork } from '../../server/services/work'
 import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
 import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
 import { anExercise } from './task'
@@ -44,9 +44,10 @@ const versionOf = (repos: Repos, id: number) => repos.attempts.byId(id)!.version
 /** Takes an attempt to a stage as its apprentice would, with the slips asked for. */
 export function bringTo(centre: Centre, id: number, stage: 'dead' | 'permission' | 'live' | 'handedIn', parts: Pick<Chapter, 'slips' | 'typed' | 'readings'> = {}): void {
   const { context, repos, apprentice, assessor } = centre
-  const { task, bay } = repos.attempts.byId(id)!
-  const answers = typedAnswers(task, parts)
-  const readings: Readings = { ...typedReadings(task, bay), ...parts.readings }
+  const attempt = repos.attempts.byId(id)!
+  const assignment = assignmentFor(context, attempt)
+  const answers = typedAnswers(assignment, parts)
+  const readings: Readings = { ...typedReadings(assignment, attempt.bay), ...parts.readings }
   const dead = Object.fromEntries(Object.entries(readings).filter(([key]) => isDead(key as ReadingKey)))
   saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: {} })
   handInDesign(context, apprentice, id, versionOf(repos, id))

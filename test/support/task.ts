@@ -1,9 +1,15 @@
 import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { referenceDesign, type CircuitDesign } from '#core/design/reference'
+import { followFrom } from '#core/design/follow'
+import type { StepValues } from '#core/design/step'
+import { STEP_KINDS } from '#core/design/step-kinds'
+import { scopeOf, stepOf, type StepKey } from '#core/design/step-keys'
 import { assignmentOf, type Assignment } from '#core/exercise/assignment'
 import { DEFAULT_POLICY, type Exercise } from '#core/exercise/exercise'
 import type { Task } from '#core/exercise/task'
 import { ASK_SETS } from '#core/exercise/usual-asks'
+import { markDesign, type StepMark } from '#core/marking/mark-design'
+import { QUANTITIES } from '#core/units/quantity'
 import type { Board, Circuit, Installation } from '#core/installation/installation'
 
 export const RULES = { edition: '18-A2', measuredZs: 'eighty-percent', warmDrop: 'tabulated' } as const
@@ -31,13 +37,13 @@ export function aTask(parts: Partial<Task> = {}): Task {
   const { id: _id, name: _name, board: _board, way: _way, line: _line, ...facts } = aCircuit()
   return {
     ...facts, ...RULES, premises: 'industrial', supply: { arrangement: 'TN-C-S', zeOhm: 0.35, ipfA: 1600 }, dropAbove: 0,
-    above: { family: 'fuse-cartridge', curve: null, ratingA: 100 }, ...parts,
+    above: { family: 'fuse-cartridge', curve: null, ratingA: 100 }, demandA: null, ...parts,
   }
 }
 
 /** The installation in which a task stands. Only what a task says can be put back. */
 export function around(task: Task): Installation {
-  const { edition: _e, measuredZs: _m, warmDrop: _w, premises, supply, dropAbove: _d, above, ...facts } = task
+  const { edition: _e, measuredZs: _m, warmDrop: _w, premises, supply, dropAbove: _d, demandA: _n, above, ...facts } = task
   return anInstallation({
     premises, intake: { ...supply, phases: task.phases, mainFuseA: above?.ratingA ?? 100, neutralMm2: 25 },
     boards: [aBoard({ phases: task.phases })], circuits: [{ ...aCircuit(), ...facts }],
@@ -61,4 +67,30 @@ export function anExercise(parts: Partial<Exercise> = {}): Exercise {
 /** How a task on its own is asked: every step of its circuit. */
 export function asksEverything(task: Task): Assignment {
   return { ...assignmentOf(anExercise()), edition: task.edition, policy: { ...DEFAULT_POLICY, measuredZs: task.measuredZs, warmDrop: task.warmDrop }, installation: around(task), asks: { circuits: ['c1'], steps: CIRCUIT_CHAIN.map(({ key }) => key) } }
+}
+
+/** One task worked on its own: its values, or what stops it. */
+export function worked(task: Task) {
+  const design = designTask(task)
+  const values = design.values as Required<StepValues>
+  return design.stopped ? { ok: false as const, ...design.stopped, steps: design.steps } : { ok: true as const, values, governs: design.governs, steps: design.steps, design }
+}
+
+/** Values of somebody who goes on correctly from these, by step. */
+export function followTask(task: Task, given: StepValues): StepValues {
+  const { installation } = asksEverything(task)
+  const nodes = followFrom(installation, { edition: task.edition, measuredZs: task.measuredZs, warmDrop: task.warmDrop }, Object.fromEntries(Object.entries(given).map(([step, value]) => [`c1.${step}`, value])))
+  return Object.fromEntries(Object.entries(nodes).filter(([node]) => scopeOf(node) === 'c1').map(([node, value]) => [stepOf(node), value]))
+}
+
+/** Marks of one task with every step asked; answers by step, as typed. */
+export const markTask = (task: Task, answers: Readonly<Partial<Record<StepKey, string>>>): StepMark[] =>
+  markDesign(asksEverything(task), Object.fromEntries(Object.entries(answers).map(([step, text]) => [`c1.${step}`, text])))
+
+/** Values as somebody types them with all their digits, in the display unit; choices in their words. */
+export function typed(values: StepValues): Partial<Record<StepKey, string>> {
+  return Object.fromEntries(Object.entries(values).map(([key, value]) => {
+    const { choices, quantity } = STEP_KINDS[key as StepKey]
+    return [key, choices?.find((choice) => choice.value === value)?.text ?? String(Number((value * QUANTITIES[quantity].scale).toPrecision(6)))]
+  }))
 }

@@ -32,7 +32,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
     </td>
     <td class="drawn">
       <svg viewBox="0 0 330 46">
-        <line class="bar" :x1="10 + depth * 18" :x2="10 + depth * 18" y1="30" y2="46" />
+        <line class="bar" :x1="10 + depth * 18" :x2="10 + depth * 18" y1="30" y2="52" />
         <path class="wire" :d="`M${10 + depth * 18} 0V8`" />
         <rect class="box" :x="2 + depth * 18" y="8" width="16" height="22" /><line class="wire" :x1="7 + depth * 18" :x2="13 + depth * 18" y1="24" y2="13" />
         <text v-if="words('mainSwitch')" :x="26 + depth * 18" y="18">switch {{ words('mainSwitch') }}</text>
@@ -46,7 +46,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
 <style scoped>
 .board td { padding: 6px 8px 4px; border-top: 2px solid var(--ink); background: var(--cloth); }
 .board .drawn { padding: 0; background: var(--panel); height: 46px; width: 330px; }
-.drawn svg { width: 330px; height: 46px; display: block; }
+.drawn svg { width: 330px; height: 46px; display: block; overflow: visible; }
 .fields { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; font-size: 14px; color: var(--soft); }
 .fields input, .fields select { border: 1px solid var(--hem-strong); background: var(--raised); color: var(--ink); height: 28px; border-radius: 3px; padding: 0 6px; font-size: 14px; }
 .fields .name { font-weight: 700; width: 190px; }

@@ -21,7 +21,7 @@ const loop = computed(() => (value('zsMax') === undefined ? null : { share: shar
 
 <template>
   <svg viewBox="0 0 330 34" class="line" :class="{ failed: stopped }" role="img" :aria-label="stopped ? 'no solution' : `${curve}${words('in')}, ${words('csa')}`">
-    <line class="bar" :x1="x" :x2="x" y1="0" y2="34" />
+    <line class="bar" :x1="x" :x2="x" y1="-8" y2="42" />
     <line class="wire" :x1="x" x2="176" y1="17" y2="17" />
     <line v-if="isThree" class="wire" :x1="x" x2="176" y1="20" y2="20" />
     <circle class="dot" :cx="x" cy="17" r="3" />
@@ -36,7 +36,7 @@ const loop = computed(() => (value('zsMax') === undefined ? null : { share: shar
 </template>
 
 <style scoped>
-.line { width: 330px; height: 34px; display: block; }
+.line { width: 330px; height: 34px; display: block; overflow: visible; }
 .bar { stroke: var(--ink); stroke-width: 4; }
 .wire { stroke: var(--ink); stroke-width: 1.3; fill: none; }
 .loop { fill: var(--panel); }

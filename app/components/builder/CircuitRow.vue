@@ -42,7 +42,7 @@ const columns = computed<Column[]>(() => [
   </tr>
   <tr v-if="words.length" class="words">
     <td :colspan="columns.length"><p v-for="{ text, isStop } in words" :key="text" :class="{ stop: isStop }">{{ text }}</p></td>
-    <td class="drawn"><svg viewBox="0 0 330 10" preserveAspectRatio="none"><line :x1="10 + depth * 18" :x2="10 + depth * 18" y1="0" y2="10" /></svg></td>
+    <td class="drawn"><svg viewBox="0 0 330 10" preserveAspectRatio="none"><line :x1="10 + depth * 18" :x2="10 + depth * 18" y1="-4" y2="14" /></svg></td>
   </tr>
 </template>
 
@@ -52,7 +52,7 @@ const columns = computed<Column[]>(() => [
 .drawn { padding: 0; width: 330px; background: var(--panel); height: 34px; }
 .words td { padding: 3px 8px 5px; font-size: 13.5px; line-height: 1.3; }
 .words .drawn { padding: 0; height: 1px; }
-.words svg { width: 330px; height: 100%; min-height: 24px; display: block; }
+.words svg { width: 330px; height: 100%; min-height: 24px; display: block; overflow: visible; }
 .words line { stroke: var(--ink); stroke-width: 4; }
 .words p { color: var(--turmeric-text); }
 .words p.stop { color: var(--madder-text); font-weight: 600; }

@@ -11,8 +11,8 @@ const emit = defineEmits<{ write: [field: HeadField, text: string] }>()
 interface Box { field: HeadField; unit?: string; options?: Readonly<Record<string, string>>; width: number }
 const BOXES: readonly Box[] = [
   { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 96 }, { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 98 },
-  { field: 'ze', unit: 'Ω', width: 76 }, { field: 'ipf', unit: 'kA', width: 84 }, { field: 'mainFuse', unit: 'A', width: 70 }, { field: 'neutral', unit: 'mm²', width: 82 },
-  { field: 'premises', options: PREMISES_NAME, width: 150 }, { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 }, { field: 'edition', options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])), width: 210 },
+  { field: 'ze', unit: 'Ω', width: 76 }, { field: 'ipf', unit: 'kA', width: 84 }, { field: 'mainFuse', unit: 'A', width: 92 }, { field: 'neutral', unit: 'mm²', width: 100 },
+  { field: 'premises', options: PREMISES_NAME, width: 140 }, { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 }, { field: 'edition', options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])), width: 210 },
 ]
 </script>
 
@@ -29,6 +29,6 @@ const BOXES: readonly Box[] = [
 </template>
 
 <style scoped>
-.intake { display: flex; gap: 8px 12px; flex-wrap: wrap; align-items: flex-start; }
+.intake { display: flex; gap: 8px 12px; flex-wrap: wrap; align-items: flex-end; }
 .words { flex-basis: 100%; color: var(--turmeric-text); font-size: 13.5px; }
 </style>

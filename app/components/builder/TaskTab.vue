@@ -27,6 +27,8 @@ function setMark(step: StepKey, text: string) {
   const rest = Object.entries(marks.value).filter(([key]) => key !== step)
   emit('write', 'marks', [...rest, ...(text === '' || Number(text) === usualMark(step) ? [] : [[step, text]])].map(([key, mark]) => `${key}=${mark}`).join(LIST))
 }
+/** Criteria of this exercise that rest on a step. */
+const evidencedBy = (step: StepKey) => (props.framework?.units ?? []).flatMap((unit) => unit.criteria).filter(({ code, evidence }) => criteria.value.includes(code) && evidence.includes(`design.${step}`)).map(({ code }) => code)
 const list = (field: 'criteria' | 'askCircuits') => computed({ get: () => idsIn(props.form[field]), set: (ids: string[]) => emit('write', field, ids.join(LIST)) })
 const criteria = list('criteria')
 const askCircuits = list('askCircuits')
@@ -37,13 +39,13 @@ const askCircuits = list('askCircuits')
     <section class="head">
       <FormBox :name="HEAD_NAME.code" :problem="form.code === '' ? undefined : problems.code"><el-input :model-value="form.code" name="code" @update:model-value="emit('write', 'code', $event)" /></FormBox>
       <FormBox :name="HEAD_NAME.title" class="title"><el-input :model-value="form.title" name="title" @update:model-value="emit('write', 'title', $event)" /></FormBox>
-      <FormBox :name="HEAD_NAME.kind">
+      <FormBox :name="HEAD_NAME.kind" class="kind">
         <el-select :model-value="form.kind" :aria-label="HEAD_NAME.kind" data-testid="box-kind" @update:model-value="emit('write', 'kind', $event)"><el-option v-for="(name, kind) in KIND_NAME" :key="kind" :value="kind" :label="name" /></el-select>
       </FormBox>
       <FormBox :name="HEAD_NAME.minutes" symbol="min" :problem="problems.minutes"><el-input :model-value="form.minutes" name="minutes" @update:model-value="emit('write', 'minutes', $event)" /></FormBox>
       <FormBox :name="HEAD_NAME.scenario" wide><el-input type="textarea" :autosize="{ minRows: 3, maxRows: 7 }" :model-value="form.scenario" name="scenario" maxlength="4000" @update:model-value="emit('write', 'scenario', $event)" /></FormBox>
       <FormBox :name="HEAD_NAME.tests" class="title" :problem="problems.tests">
-        <el-select :model-value="form.tests" :aria-label="HEAD_NAME.tests" data-testid="box-tests" @update:model-value="emit('write', 'tests', $event)">
+        <el-select :model-value="form.tests" :empty-values="[null, undefined]" :aria-label="HEAD_NAME.tests" data-testid="box-tests" @update:model-value="emit('write', 'tests', $event)">
           <el-option value="" label="None: the design alone is handed in" /><el-option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id" :label="`${circuit.name}: design, dead tests, permission, live tests`" />
         </el-select>
       </FormBox>
@@ -68,13 +70,14 @@ const askCircuits = list('askCircuits')
       <template v-for="group in groups" :key="group.name">
         <h3>{{ group.name }}</h3>
         <table class="grid-table">
-          <thead><tr><th>Asked</th><th>Step</th><th class="num">Marks</th><th>Critical</th></tr></thead>
+          <thead><tr><th>Asked</th><th>Step</th><th class="num">Marks</th><th>Critical</th><th>Evidences</th></tr></thead>
           <tbody>
             <tr v-for="step in group.steps" :key="step" :class="{ off: !asked.has(step), idle: !applying.has(step) }">
               <td><input type="checkbox" :checked="asked.has(step)" :aria-label="`Ask for ${STEP_TEXT[step].name.toLowerCase()}`" @change="toggle('askSteps', asked, step)"></td>
               <td>{{ STEP_TEXT[step].name }} <span class="sym">{{ STEP_KINDS[step].symbol }}</span> <span v-if="asked.has(step) && !applying.has(step)" class="small soft">no circuit here has it</span></td>
               <td class="num"><input v-if="asked.has(step)" class="mark" :value="marks[step] ?? usualMark(step)" :aria-label="`Marks for ${STEP_TEXT[step].name.toLowerCase()}`" inputmode="numeric" @change="setMark(step, ($event.target as HTMLInputElement).value.trim())"></td>
               <td><input v-if="asked.has(step)" type="checkbox" :checked="criticals.has(step)" :aria-label="`${STEP_TEXT[step].name} is critical`" @change="toggle('critical', criticals, step)"></td>
+              <td class="mono small soft">{{ evidencedBy(step).join(' ') }}</td>
             </tr>
           </tbody>
         </table>
@@ -85,8 +88,9 @@ const askCircuits = list('askCircuits')
 
 <style scoped>
 .task { display: grid; grid-template-columns: minmax(420px, 1fr) minmax(440px, 1fr); gap: 28px; align-items: start; }
-.head { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px 12px; }
-.title { grid-column: span 2; }
+.head { display: grid; grid-template-columns: repeat(6, minmax(0, 1fr)); gap: 10px 12px; }
+.title { grid-column: span 3; }
+.kind { grid-column: span 2; }
 .wide { grid-column: 1 / -1; }
 .label { font-size: 13.5px; font-weight: 600; }
 .problem { color: var(--madder-text); font-size: 13.5px; }

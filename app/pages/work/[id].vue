@@ -133,7 +133,7 @@ onMounted(sheet.load)
     <el-drawer :model-value="tool !== null" :title="tool ? TOOL_TITLE[tool] : ''" size="min(680px, 92vw)" @close="tool = null">
       <LawWheel v-if="tool === 'laws'" />
       <LibraryBrowser v-else-if="tool === 'library'" compact :edition="view.sheet.edition" />
-      <SingleLine v-else-if="tool === 'diagram'" :installation="installation" :value-of="ownValue" :selected="scope?.id" @pick="(id) => { chosenScope = id; tool = null }" />
+      <SingleLine v-else-if="tool === 'diagram'" :installation="installation" :figure-of="ownValue" :selected="scope?.id" @pick="(id) => { chosenScope = id; tool = null }" />
     </el-drawer>
     <ConflictChooser
       :conflicts="autosave.conflicts.value" :name-of="(field) => itemName(field as ItemKey, names)" title="Another device changed the same box" @choose="autosave.choose"

@@ -13,10 +13,10 @@ export const designCurrent: CircuitStep = {
   ...STEP_KINDS.ib,
   kind: 'calculated',
   needs: [],
-  derive: ({ load, phases }) => currentOf(load, phases),
+  derive: ({ load, phases, demandA }) => currentOf(load, phases, demandA),
 }
 
-function currentOf(load: Load, phases: Phases): Derivation {
+function currentOf(load: Load, phases: Phases, demandA: number | null): Derivation {
   switch (load.basis) {
     case 'current':
       if (!(load.currentA > 0)) return stopped('load', { value: load.currentA })
@@ -38,7 +38,8 @@ function currentOf(load: Load, phases: Phases): Derivation {
       return worked(cookerCurrentA(full, load.hasSocket), `Ib = 10 A + 30 % of the rest${load.hasSocket ? ' + 5 A for the socket' : ''}`, `10 + 0.3 × (${load.powerW} ÷ ${U0_V} − 10)${socket}`, SOURCES.diversity)
     }
     case 'board':
-      return stopped('load', { value: 0 })
+      if (demandA === null) return stopped('upstream')
+      return worked(demandA, 'Ib = demand of the board it feeds', `${formatNumber(demandA, 'current')} A`, SOURCES.demand)
   }
 }
 

@@ -33,7 +33,7 @@ const circuits = computed(() => idsIn(form.value.circuits).map((circuit) => ({ i
 const intakeWords = computed(() => advice.value.filter(({ scope }) => scope === 'intake').map(({ finding }) => findingSentence(finding)))
 const applying = computed(() => new Set<StepKey>([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].flatMap(({ steps }) => steps.map(({ key }) => key))))
 const failed = computed(() => new Set([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].filter((part) => part.stopped).map(({ scope }) => scope)))
-const valueOf = (scope: string, step: StepKey) => [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].find((part) => part.scope === scope)?.values[step]
+const figureOf = (scope: string, step: StepKey) => [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].find((part) => part.scope === scope)?.values[step]
 const scopes = computed(() => Object.fromEntries([...boards.value, ...circuits.value].map((part) => [part.id, part.name])))
 const built = computed(() => (form.value.tests ? [form.value.tests] : idsIn(form.value.askCircuits)))
 const materials = computed(() => (design.value ? { materials: materialsOf(design.value, built.value), ...toolsFor(design.value, built.value, form.value.tests !== '') } : null))
@@ -110,7 +110,7 @@ useUnsavedGuard(() => isChanged.value && !isLocked.value, () => void builder.sav
         </div>
       </div>
     </section>
-    <section v-else-if="tab === 'diagram'" class="tab"><SingleLine v-if="read.installation" :installation="read.installation" :value-of="valueOf" :selected="selected" :failed="failed" @pick="selected = $event" /></section>
+    <section v-else-if="tab === 'diagram'" class="tab"><SingleLine v-if="read.installation" :installation="read.installation" :figure-of="figureOf" :selected="selected" :failed="failed" @pick="selected = $event" /></section>
     <section v-else-if="tab === 'task'" class="tab"><TaskTab :form="form" :problems="read.problems" :framework="centre?.framework ?? null" :policy="builder.policy.value" :applying="applying" :locked="isLocked" @write="builder.write" /></section>
     <section v-else-if="tab === 'variants'" class="tab">
       <p v-if="!read.exercise" class="stitched waiting">Variants are drawn once the exercise is complete: {{ open[0]?.text }}</p>
