@@ -74,9 +74,10 @@ function workThrough<T>(scope: string, task: T, due: readonly Step<T>[], before:
     if (step.appliesTo && !step.appliesTo(task)) continue
     const derivation = step.derive(task, values)
     if (!derivation.ok) return { scope, steps, values, stopped: { at: step.key, constraint: derivation.constraint } }
-    const { ok, value, formula, working, source, check } = derivation
+    const { ok, value, formula, working, source, check, constraint } = derivation
     steps.push({ key: step.key, ok, value, formula, working, source, check })
     values[step.key] = value
+    if (constraint) return { scope, steps, values, stopped: { at: step.key, constraint } }
   }
   return { scope, steps, values }
 }

@@ -28,6 +28,8 @@ export interface Worked {
   readonly working: string
   readonly source: Source
   readonly check?: Check
+  /** The value stands, but no task can be set on it; somebody who came here by a slip goes on with it all the same. */
+  readonly constraint?: Constraint
 }
 
 export type Derivation = Worked | { readonly ok: false; readonly constraint: Constraint }

@@ -4,8 +4,8 @@ import type { Page } from '@playwright/test'
 import { expect, signIn, test } from './support'
 
 const SCREENS: readonly (readonly [who: string, path: string])[] = [
-  ['I-201', '/floor'], ['I-201', '/exercises'], ['I-201', '/exercises/3'], ['I-201', '/exercises/2/sheets'], ['I-201', '/marking'], ['I-201', '/marking/13'],
-  ['I-201', '/records'], ['A-100', '/people'], ['A-100', '/centre'], ['S-302', '/stores'], ['T-402', '/work'], ['T-402', '/work/12'], ['T-402', '/work/2'], ['T-408', '/work/18'], ['T-408', '/record'],
+  ['I-201', '/floor'], ['I-201', '/exercises'], ['I-201', '/exercises/3'], ['I-201', '/exercises/4'], ['I-201', '/exercises/4/sheets'], ['I-201', '/marking'], ['I-201', '/marking/22'], ['I-201', '/marking/groups/2'], ['I-201', '/library'], ['I-201', '/advisers'],
+  ['I-201', '/records'], ['A-100', '/people'], ['A-100', '/centre'], ['S-302', '/stores'], ['T-402', '/work'], ['T-402', '/work/12'], ['T-402', '/work/2'], ['T-408', '/work/18'], ['M-503', '/work/23'], ['T-408', '/record'],
 ]
 
 async function faults(page: Page): Promise<string[]> {

@@ -48,4 +48,21 @@ export async function choose(page: Page, box: string, option: string): Promise<v
   await page.getByRole('option', { name: option, exact: true }).filter({ visible: true }).click()
 }
 
+/** Fills the boxes of a worksheet, circuit by circuit; answers by `c2.zs`. */
+export async function fillDesign(page: Page, answers: Readonly<Record<string, string | undefined>>): Promise<void> {
+  const tabs = page.getByRole('tablist', { name: 'Circuits and boards' }).getByRole('tab')
+  const count = await tabs.count()
+  for (let i = 0; i < Math.max(1, count); i += 1) {
+    if (count > 0) await tabs.nth(i).click()
+    for (const row of await page.locator('[id^="step-"]').all()) {
+      const node = (await row.getAttribute('id'))!.slice('step-'.length)
+      const text = answers[node]
+      if (!text) throw new Error(`no answer for ${node}`)
+      const isPicked = await row.locator('.el-radio-group').count()
+      if (isPicked) await row.locator('.el-radio-button__inner').getByText(text, { exact: true }).click()
+      else await row.locator('input').fill(text)
+    }
+  }
+}
+
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')

@@ -11,7 +11,7 @@ import { aBoard, anExercise, anInstallation } from './task'
 
 /** A circuit from one of the builder's own templates. */
 function fromTemplate(name: keyof typeof CIRCUIT_TEMPLATES): Circuit {
-  const form = { ...toForm(anExercise()), ...prefixed('c1', { ...NEW_CIRCUIT, ...CIRCUIT_TEMPLATES[name] }), boards: 'b1', ...prefixed('b1', { name: 'B', phases: '3', ways: '24', fedBy: '', electrode: '' }), phases: '3' }
+  const form: Record<string, string> = { ...toForm(anExercise()), ...prefixed('c1', { ...NEW_CIRCUIT, ...CIRCUIT_TEMPLATES[name] }), boards: 'b1', ...prefixed('b1', { name: 'B', phases: '3', ways: '24', fedBy: '', electrode: '' }), phases: '3' }
   const { installation } = readForm({ ...form, 'c1.basis': form['c1.basis'] === 'board' ? 'current' : form['c1.basis']!, 'c1.amount': form['c1.amount'] || '10 A', 'c1.use': form['c1.use'] === 'distribution' ? 'fixed' : form['c1.use']! }, DEFAULT_POLICY)
   return installation!.circuits[0]!
 }

@@ -35,7 +35,7 @@ const boxes = computed<Box[]>(() => {
 <template>
   <div class="details" :inert="locked">
     <FormBox v-for="box in boxes" :key="box.field" :name="CIRCUIT_NAME[box.field]" :symbol="CIRCUIT_UNIT[box.field]" :problem="problems[box.field]">
-      <el-select v-if="box.options" size="small" :model-value="row[box.field]" :aria-label="CIRCUIT_NAME[box.field]" :data-testid="`box-${box.field}`" @update:model-value="emit('write', box.field, $event)">
+      <el-select v-if="box.options" size="small" :model-value="row[box.field]" :aria-label="CIRCUIT_NAME[box.field]" :data-testid="`detail-${box.field}`" @update:model-value="emit('write', box.field, $event)">
         <el-option v-for="option in box.options" :key="option.value" :value="option.value" :label="option.label" />
       </el-select>
       <el-input v-else size="small" :model-value="row[box.field]" :name="`detail-${box.field}`" autocomplete="off" @update:model-value="emit('write', box.field, $event)" />

@@ -47,14 +47,9 @@ function focusCell(id: string, field: string) {
   void nextTick(() => document.querySelector<HTMLElement>(`[data-cell="${id}.${field}"]`)?.focus())
 }
 function add(board: string, template: CircuitTemplate) {
-  const added = addCircuit(props.form, { ...CIRCUIT_TEMPLATES[template], board, line: isThree(board) ? freeLine(board) : 'L1' })
+  const added = addCircuit(props.form, { ...CIRCUIT_TEMPLATES[template], board })
   emit('change', added.form)
   focusCell(added.id, 'name')
-}
-/** The line with the fewest circuits, so that the lines fill evenly. */
-function freeLine(board: string): string {
-  const used = circuitsOn(board).map((id) => props.form[`${id}.line`])
-  return ['L1', 'L2', 'L3'].sort((a, b) => used.filter((line) => line === a).length - used.filter((line) => line === b).length)[0]!
 }
 function duplicate(id: string) {
   const added = addCircuit(props.form, { ...rowOf(props.form, id), name: `${props.form[`${id}.name`]}, copy` })

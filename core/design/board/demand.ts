@@ -41,11 +41,11 @@ export const maximumDemand: BoardStep = {
   derive: (task) => {
     const demand = demandA(task)
     if (!(demand > 0)) return stopped('load', { value: 0 })
-    if (task.isOrigin && demand > task.mainFuseA) return stopped('demand', { demand, mainFuseA: task.mainFuseA })
     const parts = sharedContributions(task).map(({ currentA, share }) => (share === 1 ? formatNumber(currentA, 'current') : `${formatNumber(share, 'factor')} × ${formatNumber(currentA, 'current')}`))
-    return worked(
+    const sum = worked(
       demand, task.phases === 3 ? 'Imax = sum on the heaviest line, with diversity' : 'Imax = sum with diversity', parts.join(' + '), SOURCES.diversity,
       task.isOrigin ? atMost(demand, task.mainFuseA) : undefined,
     )
+    return sum.check && !sum.check.isKept ? { ...sum, constraint: { code: 'demand', params: { demand, mainFuseA: task.mainFuseA } } } : sum
   },
 }

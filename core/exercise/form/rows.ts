@@ -1,3 +1,4 @@
+import { LINES } from '../../installation/installation'
 import type { ExerciseForm } from './fields'
 import { LIST, idsIn, type BoardField, type CircuitField } from './fields'
 import { prefixed } from './to-form'
@@ -43,12 +44,20 @@ export function freeWay(form: ExerciseForm, board: string): string {
   return String(way)
 }
 
+/** The line of a three-phase board with the fewest circuits, so that the lines fill evenly. */
+function lightestLine(form: ExerciseForm, board: string): string {
+  const used = circuitIds(form).filter((id) => form[`${id}.board`] === board).map((id) => form[`${id}.line`])
+  const count = (line: string) => used.filter((other) => other === line).length
+  return [...LINES].sort((a, b) => count(a) - count(b))[0]!
+}
+
 /** Adds a circuit after the others, from a template or as a copy; returns the new form and the circuit's id. */
 export function addCircuit(form: ExerciseForm, parts: Parts): { readonly form: ExerciseForm; readonly id: string } {
   const ids = circuitIds(form)
   const id = freeId('c', ids)
   const board = parts.board ?? idsIn(form.boards)[0] ?? 'b1'
-  const row = { ...NEW_CIRCUIT, ...parts, board, way: freeWay(form, board) }
+  const line = parts.line ?? (form[`${board}.phases`] === '3' ? lightestLine(form, board) : 'L1')
+  const row = { ...NEW_CIRCUIT, ...parts, board, line, way: freeWay(form, board) }
   return { id, form: { ...form, ...prefixed(id, row), circuits: [...ids, id].join(LIST), askCircuits: [...idsIn(form.askCircuits), id].join(LIST) } }
 }
 
