@@ -25,7 +25,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
         <label><select :value="row.phases" :class="{ bad: problems.phases }" :name="`${id}.phases`" @change="emit('write', 'phases', input($event))"><option value="1">single phase</option><option value="3">three phase</option></select></label>
         <label><input class="short" :class="{ bad: problems.ways }" :value="row.ways" :name="`${id}.ways`" @input="emit('write', 'ways', input($event))"> ways</label>
         <label v-if="row.fedBy">own electrode <input class="short" :class="{ bad: problems.electrode }" :value="row.electrode" :name="`${id}.electrode`" placeholder="none" @input="emit('write', 'electrode', input($event))"> Ω</label>
-        <span v-if="!locked" class="adds"><slot /></span>
+        <span v-if="!locked" class="adds" @click.stop @focusin.stop><slot /></span>
         <button v-if="canRemove && !locked" type="button" class="plain" @click.stop="emit('remove')">Remove board</button>
       </div>
       <p v-for="{ text, isStop } in says" :key="text" :class="{ stop: isStop }">{{ text }}</p>

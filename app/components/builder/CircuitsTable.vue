@@ -51,6 +51,12 @@ function add(board: string, template: CircuitTemplate) {
   emit('change', added.form)
   focusCell(added.id, 'name')
 }
+function addFrom(board: string, box: HTMLSelectElement) {
+  const template = box.value as CircuitTemplate | ''
+  // The box is a list of acts, not a value: it goes back to its name.
+  box.value = ''
+  if (template) add(board, template)
+}
 function duplicate(id: string) {
   const added = addCircuit(props.form, { ...rowOf(props.form, id), name: `${props.form[`${id}.name`]}, copy` })
   emit('change', added.form)
@@ -118,10 +124,9 @@ function onPaste(event: ClipboardEvent) {
           :id="board" :row="rows[board]!" :problems="ownProblems(board)" :design="boardDesigns.get(board)" :depth="depth(board)" :span="span" :feeds="feeds" :says="wordsFor(board)" :can-remove="boards.length > 1" :locked="locked"
           @write="(field, text) => emit('write', `${board}.${field}`, text)" @pick="emit('pick', board)" @remove="remove(board)"
         >
-          <el-dropdown trigger="click" @command="(template: CircuitTemplate) => add(board, template)">
-            <el-button size="small" type="primary" :data-testid="`add-${board}`">Add a circuit</el-button>
-            <template #dropdown><el-dropdown-menu><el-dropdown-item v-for="(_, name) in CIRCUIT_TEMPLATES" :key="name" :command="name">{{ name }}</el-dropdown-item></el-dropdown-menu></template>
-          </el-dropdown>
+          <select class="adder" :aria-label="`Add a circuit to ${form[`${board}.name`]}`" :data-testid="`add-${board}`" value="" @change="(event) => addFrom(board, event.target as HTMLSelectElement)">
+            <option value="">Add a circuit…</option><option v-for="(_, name) in CIRCUIT_TEMPLATES" :key="name" :value="name">{{ name }}</option>
+          </select>
         </BoardHead>
         <CircuitRow
           v-for="id in [...circuitsOn(board), ...(board === boards[0] ? strays : [])]" :id="id" :key="id" :row="rows[id]!" :problems="ownProblems(id)" :design="designs.get(id)" :depth="depth(board)" :is-three-phase="anyThree" :selected="selected === id" :words="wordsFor(id)"
@@ -144,6 +149,7 @@ function onPaste(event: ClipboardEvent) {
 th { text-align: left; font-weight: 500; font-size: 12.5px; color: var(--soft); padding: 4px 6px; border-right: 1px solid var(--hem); white-space: nowrap; overflow: hidden; }
 th.num { text-align: right; }
 .result { background: var(--panel); }
+.adder { border: 1.5px solid var(--indigo); background: var(--raised); color: var(--indigo-text); font: 620 14px var(--font); height: 30px; border-radius: var(--ease); padding: 0 8px; cursor: pointer; }
 .under { display: flex; gap: 8px; align-items: center; padding: 8px 0 0; flex-wrap: wrap; }
 .keys { margin-left: auto; }
 </style>
