@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { deviceWords } from '#core/materials/materials'
+import { isDrawnIn } from '#core/regulations/cables/sizes'
 import type { StoresCable, StoresExercise } from '#schemas/views'
 import { CABLE_NAME } from '~/texts/names'
 import { PART_NAME } from '~/texts/parts'
@@ -7,7 +8,7 @@ import { PART_NAME } from '~/texts/parts'
 definePageMeta({ roles: ['technician', 'instructor'] })
 const { data, problem, refresh } = useServer<StoresExercise[]>(() => 'stores')
 
-const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) => `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${cable.phases === 3 ? ', three phase' : ''}`
+const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) => `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${isDrawnIn(cable.kind) ? `, each of ${cable.phases === 3 ? 'three lines' : 'line'}, neutral and cpc` : cable.phases === 3 ? ', three phase' : ''}`
 function deviceTotals({ bays }: StoresExercise): [string, number][] {
   const totals = new Map<string, number>()
   for (const device of bays.filter(({ isDone }) => !isDone).flatMap(({ materials }) => materials.devices)) totals.set(deviceWords(device), (totals.get(deviceWords(device)) ?? 0) + 1)

@@ -1,7 +1,7 @@
 /* Tables of the core against published ones. Every expected value: from memory of the document named above it. */
 import { expect, test } from 'vitest'
 import type { CableKind, Method } from '#core/regulations/cables/cable'
-import { CABLES, pairOhmPerM, sizeOf, sizesOf } from '#core/regulations/cables/sizes'
+import { CABLES, pairOhmPerM, sizeOf } from '#core/regulations/cables/sizes'
 import { COPPER_OHM_PER_M, copperMultiplier } from '#core/regulations/conductors'
 import { breakerMaximumZsOhm, type Curve } from '#core/regulations/devices'
 import { AMBIENT_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'

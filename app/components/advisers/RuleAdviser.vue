@@ -33,9 +33,9 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 <template>
   <div class="adviser">
     <form class="questions" @submit.prevent>
-      <FormBox v-if="isAddition" name="What is added"><el-select v-model="form.addition" data-testid="adviser-addition"><el-option v-for="one in ADDITIONS" :key="one" :value="one" :label="ADDITION_NAME[one]" /></el-select></FormBox>
+      <FormBox v-if="isAddition" name="What is added" wide><el-select v-model="form.addition" data-testid="adviser-addition"><el-option v-for="one in ADDITIONS" :key="one" :value="one" :label="ADDITION_NAME[one]" /></el-select></FormBox>
       <FormBox name="Designed on"><el-date-picker v-model="day" type="date" value-format="YYYY-MM-DD" :clearable="false" aria-label="Designed on" /></FormBox>
-      <FormBox name="Edition"><el-select v-model="edition" data-testid="adviser-edition"><el-option v-for="one in EDITIONS" :key="one" :value="one" :label="EDITION_NAME[one]" /></el-select></FormBox>
+      <FormBox name="Edition" wide><el-select v-model="edition" data-testid="adviser-edition"><el-option v-for="one in EDITIONS" :key="one" :value="one" :label="EDITION_NAME[one]" /></el-select></FormBox>
       <FormBox name="The circuit feeds"><el-select v-model="form.use" data-testid="adviser-use"><el-option v-for="[use, name] in USES" :key="use" :value="use" :label="name" /></el-select></FormBox>
       <FormBox name="Device rating" symbol="A"><el-select v-model="form.rating"><el-option v-for="one in ['6', '10', '16', '20', '32', '40', '63']" :key="one" :value="one" :label="`${one} A`" /></el-select></FormBox>
       <FormBox name="Building"><el-select v-model="form.premises" data-testid="adviser-premises"><el-option v-for="(name, one) in PREMISES_NAME" :key="one" :value="one" :label="name" /></el-select></FormBox>
@@ -74,7 +74,6 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 <style scoped>
 .adviser { display: grid; grid-template-columns: 380px 1fr; gap: 36px; align-items: start; }
 .questions { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
-.questions > :first-child:nth-last-child(n + 11) { grid-column: 1 / -1; }
 .questions :deep(.el-date-editor) { width: 100%; }
 .ticks { grid-column: 1 / -1; display: flex; flex-direction: column; }
 .ticks :deep(.el-checkbox) { white-space: normal; height: auto; min-height: 34px; }

@@ -22,7 +22,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
             <option value="">the supply</option><option v-for="feed in feeds" :key="feed.id" :value="feed.id">{{ feed.name }}</option>
           </select>
         </label>
-        <label><select :value="row.phases" :class="{ bad: problems.phases }" :name="`${id}.phases`" @change="emit('write', 'phases', input($event))"><option value="1">single phase</option><option value="3">three phase</option></select></label>
+        <label><select :aria-label="BOARD_NAME.phases" :value="row.phases" :class="{ bad: problems.phases }" :name="`${id}.phases`" @change="emit('write', 'phases', input($event))"><option value="1">single phase</option><option value="3">three phase</option></select></label>
         <label><input class="short" :class="{ bad: problems.ways }" :value="row.ways" :name="`${id}.ways`" @input="emit('write', 'ways', input($event))"> ways</label>
         <label v-if="row.fedBy">own electrode <input class="short" :class="{ bad: problems.electrode }" :value="row.electrode" :name="`${id}.electrode`" placeholder="none" @input="emit('write', 'electrode', input($event))"> Ω</label>
         <span v-if="!locked" class="adds" @click.stop @focusin.stop><slot /></span>

@@ -2,11 +2,14 @@
 import type { BoardDesign, CircuitDesign } from '#core/design/reference'
 import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import type { Edition } from '#core/regulations/editions'
-import { shortSource, sourceLine } from '#core/regulations/source'
+import { shortSource, sourceLine, type Source } from '#core/regulations/source'
 import { STEP_TEXT } from '#core/texts/steps'
 
 /** Every step of one circuit or board: value, how it was worked, what it is held against, where the rule stands. */
 defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()
+
+/** The table or first clause named, as the library finds it. */
+const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ?? place.split(/[\s,;]/)[0]!
 </script>
 
 <template>
@@ -18,7 +21,7 @@ defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()
         <td class="num value">{{ stepWords(step.key, step.value) }}</td>
         <td class="how"><span class="soft">{{ step.formula }}</span><br><span class="mono">{{ step.working }}</span></td>
         <td class="check"><span v-if="step.check" :class="step.check.isKept ? 'kept' : 'passed'">{{ step.check.relation }} {{ stepWords(step.key, step.check.limit) }} {{ step.check.isKept ? '✓' : '✗' }}</span></td>
-        <td class="source" :title="sourceLine(step.source, edition)">{{ shortSource(step.source) }}</td>
+        <td class="source"><NuxtLink :to="{ path: '/library', query: { edition, ask: libraryQuestion(step.source) } }" target="_blank" :title="sourceLine(step.source, edition)">{{ shortSource(step.source) }}</NuxtLink></td>
       </tr>
     </tbody>
   </table>
@@ -31,5 +34,6 @@ defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()
 .check { font: 600 13px var(--mono); white-space: nowrap; }
 .kept { color: var(--leaf-text); }
 .passed { color: var(--madder-text); }
+.source a { color: var(--soft); text-decoration-style: dotted; }
 .source { font-size: 12.5px; color: var(--soft); line-height: 1.25; max-width: 220px; }
 </style>

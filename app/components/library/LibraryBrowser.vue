@@ -5,8 +5,8 @@ import { LIBRARY, searchLibrary } from '#core/regulations/library/search'
 import type { LibraryEntry } from '#core/regulations/library/entry'
 
 /** Tables and rules to search and read; a number finds where it stands and how it comes about. */
-const props = defineProps<{ edition?: Edition; compact?: boolean }>()
-const question = ref('')
+const props = defineProps<{ edition?: Edition; compact?: boolean; ask?: string }>()
+const question = ref(props.ask ?? '')
 const found = computed(() => searchLibrary(question.value))
 const shown = ref<string>('')
 const entry = computed<LibraryEntry | undefined>(() => LIBRARY.find(({ id }) => id === shown.value) ?? (props.compact ? undefined : found.value.entries[0]))
@@ -55,7 +55,7 @@ const MOST_VALUES = 24
         <div class="scroll">
           <table class="grid-table">
             <thead><tr><th>{{ entry.corner }}</th><th v-for="column in entry.columns" :key="column" class="num">{{ column }}</th></tr></thead>
-            <tbody><tr v-for="row in entry.rows" :key="row.head"><td><b>{{ row.head }}</b></td><td v-for="(cell, i) in row.cells" :key="i" class="num" :title="cell.derivation">{{ cell.text }}</td></tr></tbody>
+            <tbody><tr v-for="row in entry.rows" :key="row.head"><td><b>{{ row.head }}</b></td><td v-for="(cell, i) in row.cells" :key="i" class="num" :class="{ hit: found.values.some((hit) => hit.cell === cell) }" :title="cell.derivation">{{ cell.text }}</td></tr></tbody>
           </table>
         </div>
         <p v-if="entry.unit" class="small soft">Values in {{ entry.unit }}.</p>
@@ -83,6 +83,7 @@ li button:focus-visible { outline: 2px solid var(--indigo); outline-offset: -2px
 .scroll { overflow-x: auto; }
 .grid-table { width: auto; min-width: 50%; }
 .grid-table td, .grid-table th { padding: 4px 12px; }
+.hit { background: var(--turmeric-wash); font-weight: 700; }
 .editions { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 14px; }
 .editions section { border-top: 3px solid var(--hem-strong); padding-top: 8px; display: flex; flex-direction: column; gap: 4px; }
 .editions .here { border-top-color: var(--indigo); }

@@ -142,7 +142,7 @@ onMounted(sheet.load)
 </template>
 
 <style scoped>
-.work { display: grid; grid-template-columns: 352px 1fr; flex: 1; min-height: 0; }
+.work { display: grid; grid-template-columns: 352px minmax(0, 1fr); flex: 1; min-height: 0; }
 .given { padding: 18px 22px; border-right: 1px solid var(--hem); overflow: auto; display: flex; flex-direction: column; gap: 10px; }
 .bay-number { font-weight: 640; color: var(--soft); }
 .sheet { background: var(--panel); padding: 12px 24px 0; overflow: auto; display: flex; flex-direction: column; gap: 12px; }

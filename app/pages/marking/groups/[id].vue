@@ -64,11 +64,11 @@ const dots = computed(() => {
       <aside v-if="chosen" class="chosen">
         <h2>{{ STEP_TEXT[chosen.step].name }}, {{ chosen.scopeName }}</h2>
         <template v-if="chosen.ratios.length">
-          <svg :viewBox="`0 0 ${PLOT.width} ${PLOT.height}`" role="img" :aria-label="`Values of ${chosen.ratios.length} people over the worked value`">
+          <svg :viewBox="`0 0 ${PLOT.width} ${PLOT.height}`" role="group" :aria-label="`Values of ${chosen.ratios.length} people over the worked value`">
             <line class="axis" :x1="PLOT.left" :x2="PLOT.width - PLOT.right" :y1="PLOT.axis" :y2="PLOT.axis" />
             <line class="one" :x1="place(1)" :x2="place(1)" y1="14" :y2="PLOT.axis" />
             <g v-for="tick in TICKS" :key="tick"><line class="axis" :x1="place(tick)" :x2="place(tick)" :y1="PLOT.axis" :y2="PLOT.axis + 5" /><text :x="place(tick)" :y="PLOT.axis + 20">{{ tick === 1 ? 'worked' : `× ${tick}` }}</text></g>
-            <NuxtLink v-for="dot in dots" :key="dot.attempt" :to="`/marking/${dot.attempt}`"><circle :class="dot.verdict" :cx="dot.x" :cy="dot.y" r="5.5"><title>{{ dot.name }}: × {{ Number(dot.ratio.toPrecision(3)) }}, {{ WORDS[dot.verdict] }}</title></circle></NuxtLink>
+            <NuxtLink v-for="dot in dots" :key="dot.attempt" :to="`/marking/${dot.attempt}`" :aria-label="`${dot.name}: × ${Number(dot.ratio.toPrecision(3))}, ${WORDS[dot.verdict]}`"><circle :class="dot.verdict" :cx="dot.x" :cy="dot.y" r="5.5"><title>{{ dot.name }}: × {{ Number(dot.ratio.toPrecision(3)) }}, {{ WORDS[dot.verdict] }}</title></circle></NuxtLink>
           </svg>
           <p class="small soft">Each dot is one person’s value over the worked value of their own variant. Two dots in one place may be one mistake, or one sheet copied.</p>
         </template>
