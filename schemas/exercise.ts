@@ -50,6 +50,8 @@ const Circuit = Type.Object({
   isSpread: Type.Boolean(),
   lengthM: number('lengthM'),
   spurM: number('spurM'),
+  spurs: integer('spurs'),
+  fusedSpurs: integer('spurs'),
   cable: Type.Object({ kind: oneOf(CABLE_KINDS), method: oneOf(METHODS) }, strict),
   run: Type.Object({ betweenBoxesM: number('betweenBoxesM'), bends: integer('bends') }, strict),
   ambientC: integer('ambientC'),

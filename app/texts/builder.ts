@@ -8,7 +8,7 @@ export const HEAD_NAME: Readonly<Record<HeadField, string>> = {
 export const BOARD_NAME: Readonly<Record<BoardField, string>> = { name: 'Board', phases: 'Phases', ways: 'Ways', fedBy: 'Fed by', electrode: 'Own electrode' }
 export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   name: 'Circuit', board: 'Board', way: 'Way', line: 'Line', use: 'Use', phases: 'Phases', topology: 'Shape', basis: 'Load as', amount: 'Load', powerFactor: 'Power factor', efficiency: 'Efficiency', startMultiple: 'Starting multiple',
-  discharge: 'Discharge lamps', hasSocket: 'With socket', points: 'Points', spread: 'Load spread', length: 'Length', spur: 'Longest spur', cable: 'Cable', method: 'Method', betweenBoxes: 'Between draw points', bends: 'Bends',
+  discharge: 'Discharge lamps', hasSocket: 'With socket', points: 'Points', spread: 'Load spread', length: 'Length', spur: 'Longest spur', spurs: 'Unfused spurs', fusedSpurs: 'Fused spurs', cable: 'Cable', method: 'Method', betweenBoxes: 'Between draw points', bends: 'Bends',
   ambient: 'Ambient', grouped: 'Together', bunching: 'Arranged', insulation: 'In insulation', location: 'Place', concealed: 'In a wall < 50 mm', dc: 'Direct current', family: 'Device', curve: 'Type', residual: 'RCD',
   existingRating: 'Rating there', existingArea: 'Size there',
 }

@@ -11,7 +11,7 @@ const PARTS: readonly { readonly name: string; readonly steps: readonly StepKey[
   { name: 'Fault to earth', steps: ['ohmPerM', 'r1', 'rn', 'r2', 'r1r2', 'r1r2Hot', 'zs'] },
   { name: 'Protection', steps: ['residual', 'residualType', 'residualDelay', 'zsMax', 'faultCurrent', 'time', 'cpcMin', 'breaking', 'ipfEnd', 'selective', 'afdd'] },
   { name: 'Containment', steps: ['containment'] },
-  { name: 'Load and switchgear', steps: ['demand', 'mainSwitch'] },
+  { name: 'Load and switchgear', steps: ['demand', 'mainSwitch', 'busbar'] },
   { name: 'Intake', steps: ['tails', 'earthing', 'bonding', 'spd'] },
 ]
 

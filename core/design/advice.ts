@@ -47,12 +47,11 @@ function boardAdvice(installation: Installation): Advice[] {
 }
 
 /** Advice on one worked circuit. */
-export function circuitAdvice({ task, values, circuit }: CircuitDesign): Finding[] {
+export function circuitAdvice({ task, values }: CircuitDesign): Finding[] {
   const advice: Finding[] = []
   if (values.in === undefined) return advice
   if (task.use === 'sockets' && task.topology === 'radial' && values.in <= SMALL_FOR_SOCKETS_A) advice.push(note('advice.smallForSockets', { ratingA: values.in }))
   if (isDrawnIn(task.cable.kind) && task.run.bends > MOST_BENDS) advice.push(note('advice.drawPoints', { bends: task.run.bends }))
-  if (task.topology === 'ring' && task.spurM > 0) advice.push(note('advice.spurs', { points: circuit.points }))
   if (task.topology === 'ring' && task.load.basis === 'power' && task.points === 1 && task.load.powerW > OWN_CIRCUIT_W) advice.push(note('advice.ownCircuit'))
   const chosen = selectivity(task, values.in)
   if (!chosen.isSelective && task.above) advice.push(note('advice.notSelective', { why: chosen.why }))

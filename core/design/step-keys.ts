@@ -6,7 +6,7 @@ export const CIRCUIT_STEP_KEYS = [
 ] as const
 
 /** Steps of a board's design. */
-export const BOARD_STEP_KEYS = ['demand', 'mainSwitch', 'tails', 'earthing', 'bonding', 'spd'] as const
+export const BOARD_STEP_KEYS = ['demand', 'mainSwitch', 'busbar', 'tails', 'earthing', 'bonding', 'spd'] as const
 
 export type CircuitStepKey = (typeof CIRCUIT_STEP_KEYS)[number]
 export type BoardStepKey = (typeof BOARD_STEP_KEYS)[number]

@@ -66,6 +66,7 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   },
   demand: { symbol: 'Imax', quantity: 'current' },
   mainSwitch: { symbol: 'Ie', quantity: 'rating' },
+  busbar: { symbol: 'InA', quantity: 'rating' },
   tails: { symbol: 'tails', quantity: 'area' },
   earthing: { symbol: 'earthing', quantity: 'area' },
   bonding: { symbol: 'bonding', quantity: 'area' },

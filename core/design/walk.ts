@@ -77,7 +77,7 @@ const mainFuse = ({ intake }: Installation): DeviceAbove => ({ family: 'fuse-car
 function taskOf(installation: Installation, rules: DesignRules, circuit: Circuit, here: Here, demandA: number | null): Task {
   // Field by field: one shape for all tasks keeps the steps that read them fast.
   return {
-    use: circuit.use, phases: circuit.phases, topology: circuit.topology, load: circuit.load, points: circuit.points, isSpread: circuit.isSpread, lengthM: circuit.lengthM, spurM: circuit.spurM,
+    use: circuit.use, phases: circuit.phases, topology: circuit.topology, load: circuit.load, points: circuit.points, isSpread: circuit.isSpread, lengthM: circuit.lengthM, spurM: circuit.spurM, spurs: circuit.spurs, fusedSpurs: circuit.fusedSpurs,
     cable: circuit.cable, run: circuit.run, ambientC: circuit.ambientC, grouping: circuit.grouping, insulationMm: circuit.insulationMm, location: circuit.location, concealed: circuit.concealed,
     dc: circuit.dc, device: circuit.device, residualA: circuit.residualA, existing: circuit.existing,
     edition: rules.edition, measuredZs: rules.measuredZs, warmDrop: rules.warmDrop, premises: installation.premises, supply: here.supply, dropAbove: here.dropAbove, above: here.above, demandA,

@@ -14,6 +14,7 @@ export const RANGES = {
   currentA: { above: 0, max: 500 },
   lengthM: { above: 0, max: 500 },
   spurM: { min: 0, max: 100 },
+  spurs: { min: 0, max: 60 },
   betweenBoxesM: { above: 0, max: 30 },
   bends: { min: 0, max: 4 },
   points: { min: 1, max: 60 },

@@ -61,7 +61,7 @@ export function upgradeTask(task: FirstTask | Installation, name = 'Circuit'): I
 }
 
 const NEW_FACTS = {
-  phases: 1, topology: 'radial', points: 1, isSpread: false, spurM: 0, run: { betweenBoxesM: 5, bends: 1 }, insulationMm: 0, dc: 'none', existing: null,
+  phases: 1, topology: 'radial', points: 1, isSpread: false, spurM: 0, spurs: 0, fusedSpurs: 0, run: { betweenBoxesM: 5, bends: 1 }, insulationMm: 0, dc: 'none', existing: null,
 } as const
 
 /** Keys of answers and overrides before circuits had names: `ib` is `c1.ib`, `design.ib` is `design.c1.ib`. */

@@ -6,7 +6,7 @@ export const ASK_SETS = {
   full: [
     'ib', 'start', 'in', 'ca', 'cg', 'ci', 'cf', 'itMin', 'csa', 'it', 'voltDropPerAm', 'ct', 'voltDrop', 'voltDropTotal', 'ohmPerM', 'r1', 'rn', 'r2', 'r1r2', 'r1r2Hot', 'zs',
     'residual', 'residualType', 'residualDelay', 'zsMax', 'faultCurrent', 'time', 'cpcMin', 'breaking', 'ipfEnd', 'selective', 'afdd', 'containment',
-    'demand', 'mainSwitch', 'tails', 'earthing', 'bonding', 'spd',
+    'demand', 'mainSwitch', 'busbar', 'tails', 'earthing', 'bonding', 'spd',
   ],
   board: ['ib', 'start', 'in', 'itMin', 'csa', 'voltDrop', 'voltDropTotal', 'r1r2', 'zs', 'residual', 'zsMax', 'breaking', 'ipfEnd', 'demand', 'mainSwitch', 'tails', 'earthing', 'bonding', 'spd'],
 } as const satisfies Record<string, readonly StepKey[]>

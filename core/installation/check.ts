@@ -6,10 +6,10 @@ import { boardFedBy, boardsOutward } from './tree'
 /** Something about how the parts belong together that cannot be, at the cell where it can be mended. */
 export interface StructureProblem {
   readonly scope: string
-  readonly field: 'board' | 'way' | 'fedBy' | 'phases' | 'use' | 'topology' | 'residual' | 'curve' | 'basis' | 'spur' | 'existingRating' | 'existingArea' | 'electrode' | 'points'
+  readonly field: 'board' | 'way' | 'fedBy' | 'phases' | 'use' | 'topology' | 'residual' | 'curve' | 'basis' | 'spur' | 'existingRating' | 'existingArea' | 'electrode' | 'points' | 'spurs'
   readonly code:
     | 'noSuchBoard' | 'wayTaken' | 'wayBeyond' | 'feedsItself' | 'noSupply' | 'noSuchFeed' | 'feedIsFinal' | 'feedsNothing' | 'twoOrigins' | 'noOrigin' | 'threePhaseOnOne'
-    | 'boardWiderThanFeed' | 'ringOfThree' | 'ringNotSockets' | 'residualMissing' | 'curveMissing' | 'fuseHasCurve' | 'boardLoadOnly' | 'spurWithoutRing' | 'existingHalf' | 'existingRating' | 'existingArea' | 'electrodeAtOrigin' | 'motorLamps'
+    | 'boardWiderThanFeed' | 'ringOfThree' | 'ringNotSockets' | 'residualMissing' | 'curveMissing' | 'fuseHasCurve' | 'boardLoadOnly' | 'spurWithoutRing' | 'spursWithoutRing' | 'tooManySpurs' | 'spurWithoutLength' | 'existingHalf' | 'existingRating' | 'existingArea' | 'electrodeAtOrigin' | 'motorLamps'
   readonly params: Readonly<Record<string, string | number>>
 }
 
@@ -55,6 +55,10 @@ function circuitProblems(installation: Installation, circuit: Circuit): Structur
   if (circuit.topology === 'ring' && circuit.phases === 3) add('topology', 'ringOfThree')
   if (circuit.topology === 'ring' && circuit.use !== 'sockets') add('topology', 'ringNotSockets')
   if (circuit.topology !== 'ring' && circuit.spurM > 0) add('spur', 'spurWithoutRing')
+  if (circuit.topology !== 'ring' && circuit.spurs > 0) add('spurs', 'spursWithoutRing')
+  // The points count those on spurs too.
+  if (circuit.topology === 'ring' && circuit.spurs > circuit.points - circuit.spurs) add('spurs', 'tooManySpurs', { most: Math.floor(circuit.points / 2) })
+  if (circuit.topology === 'ring' && circuit.spurs > 0 && circuit.spurM === 0) add('spur', 'spurWithoutLength')
   const isFuse = DEVICES[circuit.device.family].fuse !== null
   if (isFuse && circuit.device.curve !== null) add('curve', 'fuseHasCurve')
   if (!isFuse && circuit.device.curve === null) add('curve', 'curveMissing')

@@ -71,6 +71,10 @@ export interface CircuitFacts {
   readonly lengthM: number
   /** Longest unfused spur off a ring, m; 0 for none. */
   readonly spurM: number
+  /** Unfused spurs off a ring, each for one single or twin socket; no more than the points on the ring itself. */
+  readonly spurs: number
+  /** Fused spurs, behind 13 A each; any number. */
+  readonly fusedSpurs: number
   readonly cable: { readonly kind: CableKind; readonly method: Method }
   /** Between draw points; only for singles. */
   readonly run: DrawnRun

@@ -84,6 +84,7 @@ function partNeeds({ circuit, task, values }: CircuitDesign): PartNeed[] {
     add(point, '', circuit.points)
     add('box', '', circuit.points)
   }
+  if (circuit.fusedSpurs > 0) add('fused-unit', '13 A', circuit.fusedSpurs)
   if (task.use === 'lighting') add('switch', '', 1)
   if (CABLES[task.cable.kind].cpc.made !== 'copper') add('gland', `${values.csa} mm²`, 2)
   if (isDrawnIn(task.cable.kind)) {

@@ -63,6 +63,7 @@ export const SOURCES = {
   surge: bs7671('443.4'),
   demand: bs7671('311.1 and On-Site Guide Appendix A'),
   mainSwitch: bs7671('462.1.201 and 536.202'),
+  busbar: bs7671('536.4.202 and BS EN 61439-3'),
   tails: onSiteGuide('2.2.3 and Table 4.4'),
   earthing: bs7671('543.1.4 and Table 54.7'),
   bonding: bs7671('544.1.1 and Table 54.8'),

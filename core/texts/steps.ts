@@ -45,6 +45,7 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   containment: { name: 'Conduit or trunking', ask: 'Smallest size that takes the cables', help: 'Add the terms of all cables inside. The factor of the size must not be smaller.' },
   demand: { name: 'Maximum demand', ask: 'After diversity', help: 'Not everything runs at once. Give each kind of circuit its share and add, line by line.' },
   mainSwitch: { name: 'Main switch', ask: 'Rated current', help: 'Not below the demand, nor below the device in front of it.' },
+  busbar: { name: 'Busbar', ask: 'Rated current of the assembly', help: 'Not below the demand, nor below what the main switch lets through.' },
   tails: { name: 'Tails', ask: 'Line and neutral at the intake', help: 'By the distributor’s fuse.' },
   earthing: { name: 'Earthing conductor', ask: 'By the table', help: 'Up to 16 mm² the same as the tails, up to 35 mm² it is 16, above that half.' },
   bonding: { name: 'Main bonding', ask: 'To gas, water and other services', help: 'With PME by the neutral of the supply; otherwise half the earthing conductor, at least 6 mm².' },

@@ -121,6 +121,7 @@ describe('what does not fit together is named at its cell, with what mends it', 
     ['a three-phase load on one way', anInstallation({ circuits: [aCircuit({ phases: 3 })] }), 'c1.phases', /needs a three-phase board/],
     ['two circuits on one way', anInstallation({ circuits: [aCircuit(), aCircuit({ id: 'c2' })] }), 'c2.way', /taken by Sockets/],
     ['a way beyond the board', anInstallation({ circuits: [aCircuit({ way: 9 })] }), 'c1.way', /has 8 ways/],
+    ['more spurs than points on the ring', anInstallation({ circuits: [aCircuit({ topology: 'ring', points: 5, spurs: 3, spurM: 2 })] }), 'c1.spurs', /at most 2 here/],
     ['a ring of lights', anInstallation({ circuits: [aCircuit({ topology: 'ring', use: 'lighting' })] }), 'c1.topology', /Only socket-outlets/],
     ['a fuse with a curve', anInstallation({ circuits: [aCircuit({ device: { family: 'fuse-gg', curve: 'B' } })] }), 'c1.curve', /has no type/],
   ])('%s', (_name, installation, cell, words) => {

@@ -36,7 +36,7 @@ describe('ring finals (433.1.204, OSG 10.3.2)', () => {
     })
   })
   test('a 4 m unfused spur adds its whole length to the far point', () => {
-    expectCircuit({ ...RING, spurM: 4 }, { r1r2: 0.34143 }) // 0.26339 + 19.51 × 4 ÷ 1000
+    expectCircuit({ ...RING, spurs: 1, spurM: 4 }, { r1r2: 0.34143 }) // 0.26339 + 19.51 × 4 ÷ 1000
   })
   test('mineral cable may be 1.5 mm²; with a rewirable fuse the ring is 30 A and its legs need 20 ÷ 0.725', () => {
     expectCircuit({ ...RING, cable: { kind: 'mineral', method: 'C' } }, { csa: 1.5, it: 25 })
@@ -153,6 +153,6 @@ describe('whole boards', () => {
     // 32 + 0.4 × 32 + 24.391 + 0.66 × 4.348 = 72.06 A
     expect(valuesOf(home, 'b1').demand).toBeCloseTo(72.061, 2)
     // Table 54.7 for 25 mm² tails; Table 54.8 for a neutral up to 35 mm².
-    expect(valuesOf(home, 'b1')).toMatchObject({ mainSwitch: 100, tails: 25, earthing: 16, bonding: 10 })
+    expect(valuesOf(home, 'b1')).toMatchObject({ mainSwitch: 100, busbar: 100, tails: 25, earthing: 16, bonding: 10 })
   })
 })

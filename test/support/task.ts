@@ -18,7 +18,7 @@ export const RULES = { edition: '18-A2', measuredZs: 'eighty-percent', warmDrop:
 export function aCircuit(parts: Partial<Circuit> = {}): Circuit {
   return {
     id: 'c1', name: 'Sockets', board: 'b1', way: 1, line: 'L1', use: 'sockets', phases: 1, topology: 'radial', load: { basis: 'power', powerW: 2900, powerFactor: 1 }, points: 4, isSpread: false,
-    lengthM: 28, spurM: 0, cable: { kind: 'singles-in-conduit', method: 'B' }, run: { betweenBoxesM: 5, bends: 1 }, ambientC: 35, grouping: { circuits: 2, arrangement: 'bunched' }, insulationMm: 0,
+    lengthM: 28, spurM: 0, spurs: 0, fusedSpurs: 0, cable: { kind: 'singles-in-conduit', method: 'B' }, run: { betweenBoxesM: 5, bends: 1 }, ambientC: 35, grouping: { circuits: 2, arrangement: 'bunched' }, insulationMm: 0,
     location: 'general', concealed: false, dc: 'none', device: { family: 'rcbo', curve: 'B' }, residualA: 0.03, existing: null, ...parts,
   }
 }

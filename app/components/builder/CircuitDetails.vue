@@ -19,7 +19,7 @@ const boxes = computed<Box[]>(() => {
     { field: 'board', options: props.boards.map(({ id, name }) => ({ value: id, label: name })) },
     { field: 'phases', options: named({ 1: 'single phase', 3: 'three phase' }) },
     { field: 'topology', options: named({ radial: 'radial', ring: 'ring' }), isHidden: props.row.use !== 'sockets' && topology === 'radial' },
-    { field: 'spur', isHidden: topology !== 'ring' },
+    { field: 'spurs', isHidden: topology !== 'ring' }, { field: 'spur', isHidden: topology !== 'ring' }, { field: 'fusedSpurs', isHidden: props.row.use !== 'sockets' },
     { field: 'spread', options: YES_NO, isHidden: Number(points) < 2 },
     { field: 'powerFactor', isHidden: !has('power', 'current', 'motor') }, { field: 'efficiency', isHidden: !has('motor') }, { field: 'startMultiple', isHidden: !has('motor') },
     { field: 'discharge', options: YES_NO, isHidden: !has('lamps') }, { field: 'hasSocket', options: YES_NO, isHidden: !has('cooker') },

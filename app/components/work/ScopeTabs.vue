@@ -21,7 +21,7 @@ const STITCHES = 5
 </template>
 
 <style scoped>
-.scopes { display: flex; gap: 6px; overflow-x: auto; padding-bottom: 4px; }
+.scopes { position: relative; display: flex; gap: 6px; overflow-x: auto; padding-bottom: 4px; }
 button { all: unset; cursor: pointer; min-height: 48px; padding: 4px 14px; border: 1px solid var(--hem); border-radius: var(--ease); display: flex; flex-direction: column; justify-content: center; gap: 3px; white-space: nowrap; background: var(--raised); }
 button:focus-visible { outline: 2.5px solid var(--indigo); }
 .on { border: 2px solid var(--indigo); background: var(--indigo-wash); }

@@ -29,6 +29,26 @@ export const mainSwitch: BoardStep = {
   },
 }
 
+/** Rated currents of busbars, A; BS EN 61439-3, from memory. */
+const BUSBARS_A = [63, 80, 100, 125, 250]
+
+/** InA of the busbar: no less than the main switch in front of it, A. */
+export const busbarRating: BoardStep = {
+  key: 'busbar',
+  ...STEP_KINDS.busbar,
+  kind: 'chosen',
+  needs: ['mainSwitch'],
+  derive: (_task, { mainSwitch: switchA }) => {
+    const rating = BUSBARS_A.find((candidate) => candidate >= switchA!)
+    if (rating === undefined) return stopped('mainSwitch', { carried: switchA! })
+    return worked(rating, 'InA ≥ main switch', `${rating} ≥ ${switchA}`, SOURCES.busbar, atLeast(rating, switchA!))
+  },
+  accept: (_task, { mainSwitch: switchA }, answer) => {
+    if (!BUSBARS_A.includes(answer)) return refused('notARating', { answer })
+    return answer >= switchA! ? accepted('soundNotEconomical') : refused('busbarTooSmall', { answer, switchA: switchA! })
+  },
+}
+
 /** Consumer's tails by the distributor's fuse, mm². */
 export const tailsArea: BoardStep = {
   key: 'tails',

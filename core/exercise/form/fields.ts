@@ -45,7 +45,7 @@ export const CIRCUIT_BOXES = {
   name: words(80), board: { is: 'own' }, way: whole('way'), line: choice(LINES), use: choice(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
   phases: choice(['1', '3']), topology: choice(['radial', 'ring']), basis: choice(LOAD_BASES), amount: { is: 'own' },
   powerFactor: number('factor', 'powerFactor'), efficiency: number('factor', 'efficiency'), startMultiple: number('factor', 'startMultiple'), discharge: YES_NO, hasSocket: YES_NO,
-  points: whole('points'), spread: YES_NO, length: number('length', 'lengthM'), spur: number('length', 'spurM'),
+  points: whole('points'), spread: YES_NO, length: number('length', 'lengthM'), spur: number('length', 'spurM'), spurs: whole('spurs'), fusedSpurs: whole('spurs'),
   cable: choice(CABLE_KINDS), method: choice(METHODS), betweenBoxes: number('length', 'betweenBoxesM'), bends: whole('bends'),
   ambient: whole('ambientC'), grouped: whole('groupCircuits'), bunching: choice(GROUPINGS), insulation: choice([...INSULATION_FACTOR.keys()].map(String)),
   location: choice(['general', 'bathroom', 'outdoors']), concealed: YES_NO, dc: choice(DC_CONTENTS),

@@ -83,7 +83,7 @@ function readCircuit(id: string, form: ExerciseForm, problems: Record<string, st
   const load = readLoad((field) => form[`${id}.${field}`] ?? '', (field, sentence) => (problems[`${id}.${field}`] = sentence))
   return {
     id, name: String(row.name), board: String(row.board), way: Number(row.way), line: row.line as Circuit['line'], use: row.use as Circuit['use'], phases: Number(row.phases) as 1 | 3,
-    topology: row.topology as Circuit['topology'], load, points: Number(row.points), isSpread: row.spread === 'yes', lengthM: Number(row.length), spurM: Number(row.spur),
+    topology: row.topology as Circuit['topology'], load, points: Number(row.points), isSpread: row.spread === 'yes', lengthM: Number(row.length), spurM: Number(row.spur), spurs: Number(row.spurs), fusedSpurs: Number(row.fusedSpurs),
     cable: { kind: row.cable as Circuit['cable']['kind'], method: row.method as Circuit['cable']['method'] }, run: { betweenBoxesM: Number(row.betweenBoxes), bends: Number(row.bends) },
     ambientC: Number(row.ambient), grouping: { circuits: Number(row.grouped), arrangement: row.bunching as 'bunched' }, insulationMm: Number(row.insulation),
     location: row.location as Circuit['location'], concealed: row.concealed === 'yes', dc: row.dc as Circuit['dc'],

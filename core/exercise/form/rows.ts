@@ -6,7 +6,7 @@ import { prefixed } from './to-form'
 /** What a new circuit begins with: solvable, and without anything that has to be deleted first. */
 export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   name: 'Sockets', board: 'b1', way: '1', line: 'L1', use: 'sockets', phases: '1', topology: 'radial', basis: 'power', amount: '2500 W', powerFactor: '1', efficiency: '0.85', startMultiple: '6',
-  discharge: 'no', hasSocket: 'no', points: '4', spread: 'no', length: '20', spur: '0', cable: 'flat-twin-earth', method: 'C', betweenBoxes: '5', bends: '1', ambient: '30', grouped: '1', bunching: 'bunched',
+  discharge: 'no', hasSocket: 'no', points: '4', spread: 'no', length: '20', spur: '0', spurs: '0', fusedSpurs: '0', cable: 'flat-twin-earth', method: 'C', betweenBoxes: '5', bends: '1', ambient: '30', grouped: '1', bunching: 'bunched',
   insulation: '0', location: 'general', concealed: 'no', dc: 'none', family: 'rcbo', curve: 'B', residual: '30', existingRating: '', existingArea: '',
 }
 

@@ -29,7 +29,7 @@ function circuitRow(circuit: Circuit): Record<CircuitField, string> {
     name: circuit.name, board: circuit.board, way: String(circuit.way), line: circuit.line, use: circuit.use, phases: String(circuit.phases), topology: circuit.topology,
     basis: load.basis, amount: amountOf(load), powerFactor: 'powerFactor' in load ? String(load.powerFactor) : '1', efficiency: load.basis === 'motor' ? String(load.efficiency) : '0.85',
     startMultiple: load.basis === 'motor' ? String(load.startMultiple) : '6', discharge: yesNo(load.basis === 'lamps' && load.isDischarge), hasSocket: yesNo(load.basis === 'cooker' && load.hasSocket),
-    points: String(circuit.points), spread: yesNo(circuit.isSpread), length: String(circuit.lengthM), spur: String(circuit.spurM), cable: circuit.cable.kind, method: circuit.cable.method,
+    points: String(circuit.points), spread: yesNo(circuit.isSpread), length: String(circuit.lengthM), spur: String(circuit.spurM), spurs: String(circuit.spurs), fusedSpurs: String(circuit.fusedSpurs), cable: circuit.cable.kind, method: circuit.cable.method,
     betweenBoxes: String(circuit.run.betweenBoxesM), bends: String(circuit.run.bends), ambient: String(circuit.ambientC), grouped: String(circuit.grouping.circuits), bunching: circuit.grouping.arrangement,
     insulation: String(circuit.insulationMm), location: circuit.location, concealed: yesNo(circuit.concealed), dc: circuit.dc, family: circuit.device.family, curve: circuit.device.curve ?? NO_CURVE,
     residual: circuit.residualA === null ? 'none' : String(Math.round(circuit.residualA * 1e3)),
