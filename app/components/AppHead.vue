@@ -24,7 +24,7 @@ async function signOut() {
   <header class="app-head">
     <NuxtLink class="mark" to="/"><NakshiMark /> Nakshi</NuxtLink>
     <nav aria-label="Main">
-      <NuxtLink v-for="place in places" :key="place.to" :to="place.to" :class="{ here: isHere(place.to) }" :aria-current="isHere(place.to) ? 'page' : undefined">{{ place.name }}</NuxtLink>
+      <NuxtLink v-for="place in places" :key="place.to" :to="place.to" prefetch-on="interaction" :class="{ here: isHere(place.to) }" :aria-current="isHere(place.to) ? 'page' : undefined">{{ place.name }}</NuxtLink>
     </nav>
     <div class="who">
       <span class="name">{{ session.person?.name }} · {{ session.person?.role }}</span>
