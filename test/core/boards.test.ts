@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { followFrom } from '#core/design/follow'
-import { limitUse } from '#core/design/reference'
+import { limitUse, referenceDesign } from '#core/design/reference'
 import { STEP_KINDS } from '#core/design/step-kinds'
 import { scopeOf, stepOf, type NodeKey } from '#core/design/step-keys'
 import { askedNodes, designOf, publicInstallation, rulesOf, type Assignment } from '#core/exercise/assignment'
@@ -13,7 +13,7 @@ import { constraintSentence } from '#core/texts/constraints'
 import { findingSentence } from '#core/texts/findings'
 import { structureSentence } from '#core/texts/structure'
 import { boards } from '../support/boards'
-import { aBoard, aCircuit, anInstallation, typed } from '../support/task'
+import { RULES, aBoard, aCircuit, anInstallation, typed } from '../support/task'
 
 /** Everything somebody writes who goes on correctly from these values, with all digits. */
 function sheet(assignment: Assignment, given: Partial<Record<NodeKey, number>> = {}): Record<string, string> {
@@ -107,6 +107,26 @@ test('a wrong cable to a second board is carried into the loop, drop and fault c
   expect(marks.get('f1.csa')!.findings[0]!.code).toMatch(/oneSizeUp|soundNotEconomical/)
   expect(['f1.zs', 'f1.ipfEnd', 'c1.zs', 'c1.voltDropTotal'].map((node) => marks.get(node as NodeKey)!.verdict)).toEqual(['carried', 'carried', 'carried', 'carried'])
   expect(marks.get('c1.csa')!.verdict).toBe('right')
+})
+
+describe('an alteration of what is there', () => {
+  // A 32 A ring in 2.5 mm² from before RCDs were asked for: two points added on the ring, in an industrial store.
+  const ring = (parts: Parameters<typeof aCircuit>[0] = {}) => anInstallation({
+    circuits: [aCircuit({
+      topology: 'ring', load: { basis: 'current', currentA: 28, powerFactor: 1 }, points: 10, isSpread: true, lengthM: 60, cable: { kind: 'flat-twin-earth', method: 'C' }, ambientC: 30, grouping: { circuits: 1, arrangement: 'bunched' },
+      device: { family: 'breaker', curve: 'B' }, residualA: null, existing: { ratingA: 32, lineMm2: 2.5 }, ...parts,
+    })],
+  })
+  const work = (installation: ReturnType<typeof ring>) => referenceDesign(installation, RULES).circuits[0]!
+  test('device and cable are found, not chosen; the residual device that is missing is part of the answer', () => {
+    expect(work(ring()).values).toMatchObject({ in: 32, csa: 2.5, residual: 0.03 })
+    expect(publicInstallation(ring()).circuits[0]).toMatchObject({ residualA: null, existing: { ratingA: 32 } })
+  })
+  test('what the addition asks too much of is named, with the way out', () => {
+    const sentence = (parts: Parameters<typeof aCircuit>[0]) => constraintSentence(work(ring(parts)).stopped!.constraint)
+    expect(sentence({ load: { basis: 'current', currentA: 35, powerFactor: 1 } })).toMatch(/device that is there is 32 A\. The addition needs a circuit of its own/)
+    expect(sentence({ insulationMm: 200 })).toMatch(/cable that is there, 2\.5 mm², is not enough any more \(current rating\)/)
+  })
 })
 
 describe('what does not fit together is named at its cell, with what mends it', () => {
