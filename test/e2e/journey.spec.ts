@@ -55,7 +55,7 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await expect(desk.getByText('3 apprentices have the task now')).toBeVisible()
   })
 
-  const { page: bay } = await signIn(browser, centre, 'M-501')
+  const { page: bay } = await signIn(browser, centre, 'M-503')
   const wire = watchWire(bay)
   let assignment: Assignment
   await test.step('the apprentice designs with one slip in Ib and hands in', async () => {
@@ -88,7 +88,7 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await expect(bay.getByTestId('waiting')).toBeVisible()
 
     const { page: floor } = await signIn(browser, centre, 'S-301')
-    const request = floor.locator('article', { hasText: 'Orla Quennell' })
+    const request = floor.locator('article', { hasText: 'Hana Solberg' })
     await expect(request).toContainText('Polarity is not right')
     await expect(request.getByRole('button', { name: 'Permit to energise' })).toHaveCount(0)
     await request.getByRole('button', { name: 'Not yet…' }).click()
@@ -116,7 +116,7 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
 
   await test.step('the marking desk, by keyboard alone: right for your figures below the slip, an override, the decision', async () => {
     await desk.goto(`${centre}/marking`)
-    await desk.getByRole('row', { name: /T-07/ }).getByRole('link', { name: 'Orla Quennell' }).click()
+    await desk.getByRole('row', { name: /T-07/ }).getByRole('link', { name: 'Hana Solberg' }).click()
     const line = (item: string) => desk.locator(`[data-item="${item}"]`)
     await expect(line('design.c1.ib')).toHaveAttribute('data-verdict', 'wrong')
     await expect(line('design.c1.in')).toContainText('right for your figures')
@@ -151,6 +151,6 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await expect(bay.getByTestId('criterion-D2')).toContainText('Compressor in the wash bay')
     await desk.goto(`${centre}/records`)
     await choose(desk, 'group', 'Monday level 3')
-    await expect(desk.getByRole('img', { name: 'Orla Quennell, D2: 1 of 2 occasions' })).toBeVisible()
+    await expect(desk.getByRole('img', { name: 'Hana Solberg, D2: 1 of 2 occasions' })).toBeVisible()
   })
 })
