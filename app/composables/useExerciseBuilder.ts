@@ -1,5 +1,5 @@
 import { installationAdvice } from '#core/design/advice'
-import { referenceDesign } from '#core/design/reference'
+import { referenceDesign, type InstallationDesign, type ScopeDesign } from '#core/design/reference'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
@@ -19,7 +19,17 @@ const BLANK: ExerciseForm = {
   ...prefixed('c1', NEW_CIRCUIT),
 }
 
-const MOST_UNDO = 60
+const MOST_UNDO = 200
+
+/** Circuits and boards that came out as before stay the same objects: only what changed is drawn again. */
+function keepParts(old: InstallationDesign | null | undefined, next: InstallationDesign): InstallationDesign {
+  if (!old) return next
+  const same = <T extends ScopeDesign & { readonly task: unknown }>(parts: readonly T[], before: readonly T[]): T[] => parts.map((part) => {
+    const other = before.find(({ scope }) => scope === part.scope)
+    return other && JSON.stringify([other.task, other.stopped, other.values]) === JSON.stringify([part.task, part.stopped, part.values]) ? other : part
+  })
+  return { ok: next.ok, circuits: same(next.circuits, old.circuits), boards: same(next.boards, old.boards) }
+}
 
 /** An exercise being written: the form, the design that follows from it as it is typed, and saving it against others. */
 export function useExerciseBuilder(id: number | null) {
@@ -36,10 +46,10 @@ export function useExerciseBuilder(id: number | null) {
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
   const policy = computed<Policy>(() => (stored.value?.state === 'set' ? stored.value.exercise.policy : centre.value?.policies ?? DEFAULT_POLICY))
   const read = computed(() => readForm(form.value, policy.value))
-  const design = computed(() => {
+  const design = computed<InstallationDesign | null>((old) => {
     const { installation } = read.value
     return centre.value && installation && installation.boards.length > 0
-      ? referenceDesign(installation, { edition: form.value.edition as Edition, measuredZs: policy.value.measuredZs, warmDrop: policy.value.warmDrop }) : null
+      ? keepParts(old, referenceDesign(installation, { edition: form.value.edition as Edition, measuredZs: policy.value.measuredZs, warmDrop: policy.value.warmDrop })) : null
   })
   const advice = computed(() => (design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : []))
   const readings = computed(() => {
@@ -71,18 +81,21 @@ export function useExerciseBuilder(id: number | null) {
     base.value = form.value
   }
 
-  const write = (key: string, text: string): void => {
-    form.value = { ...form.value, [key]: text }
-  }
-
-  /** A change of rows that can be taken back. */
-  function change(next: ExerciseForm): void {
-    undone.push(form.value)
-    if (undone.length > MOST_UNDO) undone.shift()
+  /** Typing in one box is one step to take back; every change of rows is one. */
+  let typingIn: string | null = null
+  function step(next: ExerciseForm, key: string | null): void {
+    if (key === null || key !== typingIn) {
+      undone.push(form.value)
+      if (undone.length > MOST_UNDO) undone.shift()
+    }
+    typingIn = key
     form.value = next
   }
-  const undo = (): void => {
+  const write = (key: string, text: string): void => step({ ...form.value, [key]: text }, key)
+  const change = (next: ExerciseForm): void => step(next, null)
+  function undo(): void {
     const before = undone.pop()
+    typingIn = null
     if (before) form.value = before
   }
 

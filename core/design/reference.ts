@@ -99,5 +99,3 @@ export function limitUse({ task, values }: Pick<CircuitDesign, 'task' | 'values'
     loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in!, neededResidualA(task, values.in!)),
   }
 }
-
-export const circuitDesign = (design: InstallationDesign, id: string): CircuitDesign | undefined => design.circuits.find(({ scope }) => scope === id)

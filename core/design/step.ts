@@ -9,7 +9,7 @@ export type StepValues = Readonly<Partial<Record<StepKey, number>>>
 export interface Constraint {
   readonly code:
     | 'load' | 'rating' | 'start' | 'ringRating' | 'ambient' | 'grouping' | 'insulation' | 'method' | 'capacity' | 'voltDrop' | 'loop' | 'adiabatic' | 'breaking'
-    | 'residual' | 'area' | 'time' | 'containment' | 'demand' | 'mainSwitch' | 'bonding' | 'existingRating' | 'existingCable' | 'upstream' | 'dropAbove'
+    | 'residual' | 'area' | 'containment' | 'demand' | 'mainSwitch' | 'bonding' | 'existingRating' | 'existingCable' | 'upstream' | 'dropAbove'
   readonly params: Readonly<Record<string, number | string>>
 }
 

@@ -9,7 +9,7 @@ export interface StructureProblem {
   readonly field: 'board' | 'way' | 'fedBy' | 'phases' | 'use' | 'topology' | 'residual' | 'curve' | 'basis' | 'spur' | 'existingRating' | 'existingArea' | 'electrode' | 'points' | 'spurs'
   readonly code:
     | 'noSuchBoard' | 'wayTaken' | 'wayBeyond' | 'feedsItself' | 'noSupply' | 'noSuchFeed' | 'feedIsFinal' | 'feedsNothing' | 'twoOrigins' | 'noOrigin' | 'threePhaseOnOne'
-    | 'boardWiderThanFeed' | 'ringOfThree' | 'ringNotSockets' | 'residualMissing' | 'curveMissing' | 'fuseHasCurve' | 'boardLoadOnly' | 'spurWithoutRing' | 'spursWithoutRing' | 'tooManySpurs' | 'spurWithoutLength' | 'existingHalf' | 'existingRating' | 'existingArea' | 'electrodeAtOrigin' | 'motorLamps'
+    | 'boardWiderThanFeed' | 'ringOfThree' | 'ringNotSockets' | 'residualMissing' | 'curveMissing' | 'fuseHasCurve' | 'boardLoadOnly' | 'spurWithoutRing' | 'spursWithoutRing' | 'tooManySpurs' | 'spurWithoutLength' | 'existingRating' | 'existingArea' | 'electrodeAtOrigin' | 'motorLamps'
   readonly params: Readonly<Record<string, string | number>>
 }
 

@@ -2,7 +2,7 @@ import { EDITION_DOCUMENT, type Edition } from './editions'
 
 /** Where a value comes from. `fromMemory` marks values to be checked against the document itself. */
 export interface Source {
-  readonly book: 'bs7671' | 'onSiteGuide' | 'bsen60898' | 'bsen60702' | 'bs5467' | 'practice'
+  readonly book: 'bs7671' | 'onSiteGuide' | 'bsen60898' | 'bsen60702' | 'bs5467'
   readonly place: string
   readonly fromMemory: boolean
 }
@@ -49,8 +49,7 @@ export const SOURCES = {
   fuseLoopImpedance: bs7671('Table 41.2 (0.4 s)'),
   slowFuseLoopImpedance: bs7671('Table 41.4 (5 s)'),
   residualLoopImpedance: bs7671('411.5.3 and Table 41.5 (Zs × IΔn ≤ 50 V)'),
-  disconnectionTime: bs7671('411.3.2 and Table 41.1'),
-  timeCurrent: bs7671('Appendix 3, time/current characteristics'),
+  timeCurrent: bs7671('Appendix 3, time/current characteristics; limit by 411.3.2'),
   adiabatic: bs7671('543.1.3 (S = √(I²t) ÷ k) and Table 54.3'),
   letThrough: { book: 'bsen60898', place: 'Annex ZA, energy limiting class 3', fromMemory: true },
   additionalProtection: bs7671('411.3.3, 411.3.4, 415.1, 522.6.202'),
@@ -74,7 +73,6 @@ export const SOURCES = {
   externalImpedance: bs7671('643.7.3'),
   measuredLoop: bs7671('643.7.3 and Appendix 3'),
   residualTime: bs7671('643.8 (max 300 ms general type at IΔn)'),
-  practice: { book: 'practice', place: 'common practice, no source', fromMemory: false },
 } as const satisfies Record<string, Source>
 
 const BOOKS: Readonly<Record<Source['book'], { readonly name: (edition: Edition) => string; readonly short: string }>> = {
@@ -83,7 +81,6 @@ const BOOKS: Readonly<Record<Source['book'], { readonly name: (edition: Edition)
   bsen60898: { name: () => 'BS EN 60898-1', short: 'BS EN 60898 ' },
   bsen60702: { name: () => 'BS EN 60702-1', short: 'BS EN 60702 ' },
   bs5467: { name: () => 'BS 5467', short: 'BS 5467 ' },
-  practice: { name: () => 'Trade', short: '' },
 }
 
 /** The source in a few words, for dense tables: `BS 7671 Table 4B1`, `OSG Appendix I`. */

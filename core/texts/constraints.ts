@@ -16,7 +16,6 @@ const SENTENCES: Readonly<Record<Constraint['code'], (p: Params) => string>> = {
   method: (p) => `This cable has no ratings for method ${p.method}${Number(p.phases) === 3 ? ' with three loaded conductors' : ''}. Choose another method or cable.`,
   area: () => 'No size of this cable is large enough for the use.',
   adiabatic: (p) => `The cpc prevents a solution: at ${p.answer} mm² it is ${formatQuantity(Number(p.cpcMm2), 'area')} and the fault needs ${formatQuantity(Number(p.cpcMinMm2), 'area')}. A quicker device or a lower fault current would help.`,
-  time: () => 'The device does not clear the fault in time.',
   containment: (p) => `The cables’ terms of ${Math.round(Number(p.terms))} are more than the largest size takes (${Math.round(Number(p.largest))}). Put fewer circuits together, or more draw points.`,
   demand: (p) => `The demand of ${formatQuantity(Number(p.demand), 'current')} after diversity is more than the main fuse of ${p.mainFuseA} A. Make loads smaller, or ask for a larger supply.`,
   mainSwitch: (p) => `No main switch carries ${formatQuantity(Number(p.carried), 'current')}.`,

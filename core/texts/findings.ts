@@ -99,7 +99,6 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'advice.drawPoints': (p) => `${p.bends} right-angle bends between draw points: more than two are hard to pull through.`,
   'advice.ownCircuit': () => 'A fixed load above 2 kW is usually given its own circuit, not a ring.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
-  'advice.areaOfRing': (p) => `${p.lengthM} m of ring: a standard ring serves up to 100 m² (On-Site Guide Appendix H).`,
   'across.tooExact': () => 'Equal to the calculated value to the last digit. Ask to see it measured.',
 }
 

@@ -25,7 +25,6 @@ const SENTENCES: Readonly<Record<StructureProblem['code'], (p: Params) => string
   spursWithoutRing: () => 'Unfused spurs leave a ring; make it 0, or lengthen the run.',
   tooManySpurs: (p) => `Unfused spurs may not outnumber the points on the ring itself: at most ${p.most} here (On-Site Guide Appendix H). Fuse the others.`,
   spurWithoutLength: () => 'Give the length of the longest spur.',
-  existingHalf: () => 'Give both what rating and what size is there, or neither.',
   existingRating: (p) => `Not a rating of this kind of device. Choose one of ${p.ratings} A.`,
   existingArea: () => 'This cable is not made in that size.',
   electrodeAtOrigin: () => 'The electrode of the origin is Ze of the supply. Leave this empty.',

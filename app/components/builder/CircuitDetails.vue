@@ -14,6 +14,8 @@ const named = (names: Readonly<Record<string, string>>) => Object.entries(names)
 const YES_NO = named({ no: 'no', yes: 'yes' })
 const boxes = computed<Box[]>(() => {
   const { basis, topology, points } = props.row
+  // What is filled in counts, so it is shown whatever the kind of task.
+  const showsExisting = props.isAlteration || props.row.existingRating !== '' || props.row.existingArea !== ''
   const has = (...kinds: string[]) => kinds.includes(basis!)
   return ([
     { field: 'board', options: props.boards.map(({ id, name }) => ({ value: id, label: name })) },
@@ -27,7 +29,7 @@ const boxes = computed<Box[]>(() => {
     { field: 'insulation', options: ['0', '50', '100', '200', '400', '500'].map((value) => ({ value, label: value === '0' ? 'none' : value === '500' ? '500 mm and more' : `${value} mm` })) },
     { field: 'betweenBoxes', isHidden: !isDrawnIn(props.row.cable as CableKind) }, { field: 'bends', isHidden: !isDrawnIn(props.row.cable as CableKind) },
     { field: 'location', options: named(LOCATION_NAME) }, { field: 'concealed', options: YES_NO }, { field: 'dc', options: named(DC_NAME) },
-    { field: 'existingRating', isHidden: !props.isAlteration }, { field: 'existingArea', isHidden: !props.isAlteration },
+    { field: 'existingRating', isHidden: !showsExisting }, { field: 'existingArea', isHidden: !showsExisting },
   ] satisfies Box[]).filter((box: Box) => !box.isHidden)
 })
 </script>

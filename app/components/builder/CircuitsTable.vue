@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { InstallationDesign } from '#core/design/reference'
 import type { Advice } from '#core/design/advice'
-import { idsIn, type ExerciseForm, type FormProblems } from '#core/exercise/form/fields'
+import { idsIn, type ExerciseForm } from '#core/exercise/form/fields'
 import { isTable, pasteCircuits } from '#core/exercise/form/paste'
 import { CIRCUIT_TEMPLATES, addBoard, addCircuit, removeRow, rowOf, type CircuitTemplate } from '#core/exercise/form/rows'
 import { constraintSentence } from '#core/texts/constraints'
@@ -10,14 +10,13 @@ import { STEP_TEXT } from '#core/texts/steps'
 import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 
 /** The boards and circuits of an exercise as one table, typed on the left and drawn on the right. */
-const props = defineProps<{ form: ExerciseForm; problems: FormProblems; design: InstallationDesign | null; advice: readonly Advice[]; selected: string; locked: boolean }>()
+const props = defineProps<{ form: ExerciseForm; rows: Readonly<Record<string, Readonly<Record<string, string>>>>; problems: Readonly<Record<string, Readonly<Record<string, string>>>>; design: InstallationDesign | null; advice: readonly Advice[]; selected: string; locked: boolean }>()
 const emit = defineEmits<{ write: [key: string, text: string]; change: [form: ExerciseForm]; undo: []; pick: [scope: string] }>()
 
 const boards = computed(() => idsIn(props.form.boards))
 const circuitsOn = (board: string) => idsIn(props.form.circuits).filter((id) => props.form[`${id}.board`] === board).sort((a, b) => Number(props.form[`${a}.way`]) - Number(props.form[`${b}.way`]))
 /** Circuits whose board is not there stand with the first one until somebody says where they belong. */
 const strays = computed(() => idsIn(props.form.circuits).filter((id) => !boards.value.includes(props.form[`${id}.board`] ?? '')))
-const rows = computed(() => Object.fromEntries([...boards.value, ...idsIn(props.form.circuits)].map((id) => [id, rowOf(props.form, id) as Record<string, string>])))
 const designs = computed(() => new Map(props.design?.circuits.map((one) => [one.scope, one])))
 const boardDesigns = computed(() => new Map(props.design?.boards.map((one) => [one.scope, one])))
 const feeds = computed(() => idsIn(props.form.circuits).filter((id) => props.form[`${id}.use`] === 'distribution').map((id) => ({ id, name: props.form[`${id}.name`] ?? id })))
@@ -30,11 +29,11 @@ const depth = (board: string): number => {
   return above && above !== board && boards.value.indexOf(above) < boards.value.indexOf(board) ? depth(above) + 1 : 0
 }
 
-function ownProblems(id: string): Record<string, string> {
-  return Object.fromEntries(Object.entries(props.problems).filter(([key]) => key.startsWith(`${id}.`)).map(([key, text]) => [key.slice(id.length + 1), text]))
-}
+const NONE: Readonly<Record<string, string>> = {}
+const ownProblems = (id: string) => props.problems[id] ?? NONE
 /** What stands under a row: what is wrong in its cells, then why it cannot be worked, then advice. */
-function wordsFor(id: string) {
+interface Word { readonly text: string; readonly isStop: boolean }
+function wordsFor(id: string): Word[] {
   const names: Record<string, string> = { ...CIRCUIT_NAME, ...(boards.value.includes(id) ? BOARD_NAME : {}) }
   const cells = Object.entries(ownProblems(id)).map(([field, text]) => ({ text: `${names[field] ?? field}: ${text}`, isStop: true }))
   const stopped = (designs.value.get(id) ?? boardDesigns.value.get(id))?.stopped
@@ -42,6 +41,11 @@ function wordsFor(id: string) {
   const advice = cells.length + stop.length > 0 ? [] : props.advice.filter(({ scope }) => scope === id).map(({ finding }) => ({ text: findingSentence(finding), isStop: false }))
   return [...cells, ...stop, ...advice]
 }
+
+const words = computed<Record<string, Word[]>>((old) => Object.fromEntries([...boards.value, ...idsIn(props.form.circuits)].map((id) => {
+  const own = wordsFor(id)
+  return [id, old?.[id] && JSON.stringify(old[id]) === JSON.stringify(own) ? old[id] : own]
+})))
 
 function focusCell(id: string, field: string) {
   void nextTick(() => document.querySelector<HTMLElement>(`[data-cell="${id}.${field}"]`)?.focus())
@@ -121,7 +125,7 @@ function onPaste(event: ClipboardEvent) {
       </thead>
       <tbody v-for="board in boards" :key="board">
         <BoardHead
-          :id="board" :row="rows[board]!" :problems="ownProblems(board)" :design="boardDesigns.get(board)" :depth="depth(board)" :span="span" :feeds="feeds" :says="wordsFor(board)" :can-remove="boards.length > 1" :locked="locked"
+          :id="board" :row="rows[board]!" :problems="ownProblems(board)" :design="boardDesigns.get(board)" :depth="depth(board)" :span="span" :feeds="feeds" :says="words[board]!" :can-remove="boards.length > 1" :locked="locked"
           @write="(field, text) => emit('write', `${board}.${field}`, text)" @pick="emit('pick', board)" @remove="remove(board)"
         >
           <select class="adder" :aria-label="`Add a circuit to ${form[`${board}.name`]}`" :data-testid="`add-${board}`" value="" @change="(event) => addFrom(board, event.target as HTMLSelectElement)">
@@ -129,7 +133,7 @@ function onPaste(event: ClipboardEvent) {
           </select>
         </BoardHead>
         <CircuitRow
-          v-for="id in [...circuitsOn(board), ...(board === boards[0] ? strays : [])]" :id="id" :key="id" :row="rows[id]!" :problems="ownProblems(id)" :design="designs.get(id)" :depth="depth(board)" :is-three-phase="anyThree" :selected="selected === id" :words="wordsFor(id)"
+          v-for="id in [...circuitsOn(board), ...(board === boards[0] ? strays : [])]" :id="id" :key="id" :row="rows[id]!" :problems="ownProblems(id)" :design="designs.get(id)" :depth="depth(board)" :is-three-phase="anyThree" :selected="selected === id" :words="words[id]!"
           @write="(field, text) => emit('write', `${id}.${field}`, text)" @pick="emit('pick', id)"
         />
       </tbody>

@@ -16,12 +16,12 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
   <table class="grid-table" data-testid="reference">
     <thead><tr><th>Step</th><th class="num">Value</th><th>How</th><th>Held against</th><th>Where it stands</th></tr></thead>
     <tbody>
-      <tr v-for="step in design.steps" :key="step.key" :data-step="step.key">
+      <tr v-for="step in design.steps" :key="step.key" v-memo="[step.value, step.working, step.formula, step.check?.isKept, edition]" :data-step="step.key">
         <td><b>{{ STEP_TEXT[step.key].name }}</b> <span class="sym">{{ STEP_KINDS[step.key].symbol }}</span></td>
         <td class="num value">{{ stepWords(step.key, step.value) }}</td>
         <td class="how"><span class="soft">{{ step.formula }}</span><br><span class="mono">{{ step.working }}</span></td>
         <td class="check"><span v-if="step.check" :class="step.check.isKept ? 'kept' : 'passed'">{{ step.check.relation }} {{ stepWords(step.key, step.check.limit) }} {{ step.check.isKept ? '✓' : '✗' }}</span></td>
-        <td class="source"><NuxtLink :to="{ path: '/library', query: { edition, ask: libraryQuestion(step.source) } }" target="_blank" :title="sourceLine(step.source, edition)">{{ shortSource(step.source) }}</NuxtLink></td>
+        <td class="source"><a :href="`/library?edition=${edition}&ask=${encodeURIComponent(libraryQuestion(step.source))}`" target="_blank" :title="sourceLine(step.source, edition)">{{ shortSource(step.source) }}</a></td>
       </tr>
     </tbody>
   </table>

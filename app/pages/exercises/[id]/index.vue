@@ -26,11 +26,20 @@ const cohort = ref('')
 const preview = useVariantPreview(() => read.value.exercise, () => tab.value === 'variants', VARIANTS_SHOWN)
 
 const selectedDesign = computed(() => design.value?.circuits.find(({ scope }) => scope === selected.value) ?? design.value?.boards.find(({ scope }) => scope === selected.value))
-const selectedRow = computed(() => Object.fromEntries(Object.entries(form.value).filter(([key]) => key.startsWith(`${selected.value}.`)).map(([key, text]) => [key.slice(selected.value.length + 1), text])))
-const selectedProblems = computed(() => Object.fromEntries(Object.entries(read.value.problems).filter(([key]) => key.startsWith(`${selected.value}.`)).map(([key, text]) => [key.slice(selected.value.length + 1), text])))
-const boards = computed(() => idsIn(form.value.boards).map((board) => ({ id: board, name: form.value[`${board}.name`] ?? board })))
+/** The form and its problems by row; rows that did not change stay the same objects, so that a keystroke draws one row again and not the page. */
+const rows = computed<Record<string, Record<string, string>>>((old) => partsOf(form.value, old))
+const rowProblems = computed<Record<string, Record<string, string>>>((old) => partsOf(read.value.problems, old))
+const NO_PROBLEMS: Readonly<Record<string, string>> = {}
+const head = computed(() => rows.value['']!)
+const headProblems = computed(() => rowProblems.value[''] ?? NO_PROBLEMS)
+/** Columns of the table; the boxes beside it need none of them to be drawn again. */
+const TYPED_IN_TABLE = ['name', 'way', 'amount', 'length', 'ambient']
+const selectedRow = computed<Record<string, string>>((old) => keep(old, Object.fromEntries(Object.entries(rows.value[selected.value] ?? {}).filter(([field]) => !TYPED_IN_TABLE.includes(field)))))
+const selectedProblems = computed(() => rowProblems.value[selected.value] ?? NO_PROBLEMS)
+const boardNames = computed<Record<string, string>>((old) => keep(old, Object.fromEntries(idsIn(form.value.boards).map((board) => [board, form.value[`${board}.name`] ?? board]))))
+const boards = computed(() => Object.entries(boardNames.value).map(([board, name]) => ({ id: board, name })))
 const circuits = computed(() => idsIn(form.value.circuits).map((circuit) => ({ id: circuit, name: form.value[`${circuit}.name`] ?? circuit })))
-const intakeWords = computed(() => advice.value.filter(({ scope }) => scope === 'intake').map(({ finding }) => findingSentence(finding)))
+const intakeWords = computed<string[]>((old) => keep(old, advice.value.filter(({ scope }) => scope === 'intake').map(({ finding }) => findingSentence(finding))))
 const applying = computed(() => new Set<StepKey>([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].flatMap(({ steps }) => steps.map(({ key }) => key))))
 const failed = computed(() => new Set([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].filter((part) => part.stopped).map(({ scope }) => scope)))
 const figureOf = (scope: string, step: StepKey) => [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].find((part) => part.scope === scope)?.values[step]
@@ -96,12 +105,12 @@ useUnsavedGuard(() => isChanged.value && !isLocked.value, () => void builder.sav
     </nav>
     <section v-if="tab === 'circuits'" class="tab">
       <p v-if="isSet" class="stitched">This exercise is with apprentices and stays as it is. Duplicate it to vary it.</p>
-      <IntakeBar :form="form" :problems="read.problems" :words="intakeWords" :locked="isLocked" @write="builder.write" />
-      <CircuitsTable :form="form" :problems="read.problems" :design="design" :advice="advice" :selected="selected" :locked="isLocked" @write="builder.write" @change="builder.change" @undo="builder.undo" @pick="selected = $event" />
+      <IntakeBar :form="head" :problems="headProblems" :words="intakeWords" :locked="isLocked" @write="builder.write" />
+      <CircuitsTable :form="form" :rows="rows" :problems="rowProblems" :design="design" :advice="advice" :selected="selected" :locked="isLocked" @write="builder.write" @change="builder.change" @undo="builder.undo" @pick="selected = $event" />
       <div class="below">
         <div>
           <h2>{{ scopes[selected] ?? '' }}</h2>
-          <CircuitDetails v-if="form[`${selected}.use`]" :id="selected" :row="selectedRow" :problems="selectedProblems" :boards="boards" :is-alteration="form.kind === 'alteration'" :locked="isLocked" @write="(field, text) => builder.write(`${selected}.${field}`, text)" />
+          <CircuitDetails v-if="selectedRow.use" :id="selected" :row="selectedRow" :problems="selectedProblems" :boards="boards" :is-alteration="form.kind === 'alteration'" :locked="isLocked" @write="(field, text) => builder.write(`${selected}.${field}`, text)" />
         </div>
         <div class="stack">
           <DerivationTable v-if="selectedDesign" :design="selectedDesign" :edition="selectedDesign.task.edition" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { designOf, publicInstallation } from '#core/exercise/assignment'
+import { designOf, publicInstallation, type PublicInstallation } from '#core/exercise/assignment'
+import type { Installation } from '#core/installation/installation'
 import { materialsOf } from '#core/materials/materials'
 import { toolsFor } from '#core/materials/tools'
 import type { StoredExercise, TaskSheet } from '#schemas/views'
@@ -13,6 +14,11 @@ const { data: sheets } = useServer<TaskSheet[]>(() => `exercises/${id}/sheets`)
 const exercise = computed(() => stored.value?.exercise)
 /** One sheet a person, or one without a name while nobody has the exercise. */
 const people = computed(() => (sheets.value ?? []).map((sheet) => ({ key: sheet.number, installation: sheet.installation, who: { name: sheet.name, number: sheet.number, bay: sheet.bay } })))
+/** Variants differ in lengths and loads alone, so the bay's residual devices are the exercise's. */
+function wholeOf(installation: PublicInstallation): Installation {
+  const residual = new Map(exercise.value!.installation.circuits.map(({ id: circuit, residualA }) => [circuit, residualA]))
+  return { ...installation, circuits: installation.circuits.map((circuit) => ({ ...circuit, residualA: residual.get(circuit.id) ?? null })) }
+}
 const blank = computed(() => (exercise.value ? publicInstallation(exercise.value.installation) : null))
 const materials = computed(() => {
   if (!exercise.value) return null
@@ -38,7 +44,8 @@ const print = () => window.print()
         <TaskPrint v-if="people.length === 0" :exercise="exercise" :installation="blank" />
       </template>
       <template v-else-if="kind === 'answers'">
-        <AnswerPrint :exercise="exercise" :installation="exercise.installation" title="as written" />
+        <AnswerPrint v-for="one in people" :key="one.key" :exercise="exercise" :installation="wholeOf(one.installation)" :title="`Bay ${one.who.bay}`" />
+        <AnswerPrint v-if="people.length === 0" :exercise="exercise" :installation="exercise.installation" title="as written" />
       </template>
       <ChartPrint v-else-if="kind === 'chart' || kind === 'labels'" :exercise="exercise" :labels="kind === 'labels'" />
       <article v-else-if="materials" class="sheet paper"><h1>{{ exercise.code }} {{ exercise.title }}: materials for one bay</h1><MaterialsList v-bind="materials" /></article>
