@@ -90,5 +90,5 @@ section { padding: 12px 0; border-top: 1px solid var(--hem); }
 fieldset { margin: 0; display: flex; flex-direction: column; gap: 8px; }
 legend { font-weight: 680; padding: 0 6px; }
 .policy { display: flex; gap: 12px; cursor: pointer; align-items: flex-start; }
-.policy input { width: 20px; height: 20px; accent-color: var(--indigo); }
+.policy input { flex: none; width: 20px; height: 20px; accent-color: var(--indigo); }
 </style>

@@ -71,6 +71,12 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
     await expect(cell('c8', 'name')).toHaveValue('Sockets, copy')
     await cell('c8', 'name').press('Control+z')
     await expect(cell('c8', 'name')).toHaveCount(0)
+    // Taking back goes box by box and leaves what was typed elsewhere.
+    await cell('c7', 'points').fill('9')
+    await cell('c7', 'length').fill('33')
+    await cell('c7', 'length').press('Control+z')
+    await expect(cell('c7', 'length')).toHaveValue('20')
+    await expect(cell('c7', 'points')).toHaveValue('9')
   })
 
   await test.step('what is asked, saved, printed, set', async () => {
