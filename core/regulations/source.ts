@@ -72,6 +72,7 @@ export const SOURCES = {
   polarity: bs7671('643.6'),
   externalImpedance: bs7671('643.7.3'),
   measuredLoop: bs7671('643.7.3 and Appendix 3'),
+  functional: bs7671('643.10 (functional testing) and 643.9 (phase sequence)'),
   residualTime: bs7671('643.8 (max 300 ms general type at IΔn)'),
 } as const satisfies Record<string, Source>
 

@@ -36,7 +36,18 @@ export function parseQuantity(text: string, key: QuantityKey): ParsedQuantity {
   return { ok: true, value, significant: number.significant, decimals: number.decimals, halfDigit: 0.5 * 10 ** -number.decimals * factor }
 }
 
+/** A number as most people write it. */
+const PLAIN = /^\d+(?:\.(\d+))?$/
+const LEADING_ZEROS = /^[0.]+/
+
 function readNumber(raw: string): { value: number; significant: number; decimals: number } | undefined {
+  const tight = raw.trimEnd()
+  const plain = PLAIN.exec(tight)
+  if (plain) {
+    const decimals = plain[1]?.length ?? 0
+    const counted = tight.replace(LEADING_ZEROS, '')
+    return { value: Number(tight), significant: counted.length - (counted.includes('.') ? 1 : 0), decimals }
+  }
   let digits = raw.replace(/\s/g, '')
   const commas = digits.split(',').length - 1
   // A comma beside a point, or repeated, separates thousands; a single comma alone is a decimal comma.

@@ -1,0 +1,16 @@
+import { blastRadius } from './blast-radius'
+import { borrowedNeutral } from './borrowed-neutral'
+import { branches } from './branches'
+import type { Experiment } from './experiment'
+import { lostNeutral } from './lost-neutral'
+import { neutralEarth } from './neutral-earth'
+import { otherBar } from './other-bar'
+import { overload } from './overload'
+import { polarity } from './polarity'
+import { reversed } from './reversed'
+import { rotation } from './rotation'
+import { testButton } from './test-button'
+
+export const EXPERIMENTS: readonly Experiment[] = [overload, branches, otherBar, neutralEarth, borrowedNeutral, polarity, lostNeutral, blastRadius, testButton, reversed, rotation]
+
+export const experiment = (code: string): Experiment | undefined => EXPERIMENTS.find((one) => one.code === code)

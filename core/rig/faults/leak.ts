@@ -1,0 +1,28 @@
+import { freshId, withLeak } from './edit'
+import { hasNeutral, lineOf, pointsOf, type FaultKind, type PointPart } from './fault'
+
+const ends = (part: PointPart, between: 'LN' | 'LE' | 'NE'): readonly [string, string] =>
+  [between[0] === 'L' ? lineOf(part) : `${part.id}.N`, between[1] === 'E' ? `${part.id}.E` : `${part.id}.N`]
+
+/** An unwanted path at a point, of this resistance. */
+const leakAt = (code: string, between: 'LN' | 'LE' | 'NE', ohm: number, prior: number): FaultKind => ({
+  code, group: 'leak', prior,
+  places: (rig) => pointsOf(rig).filter((part) => between === 'LE' || hasNeutral(part)).map((part) => ({ key: part.id, at: [part.id] })),
+  apply: (rig, { key }) => {
+    const part = pointsOf(rig).find(({ id }) => id === key)!
+    const [from, to] = ends(part, between)
+    return withLeak(rig, { id: freshId(rig, 'leak'), from, to, ohm })
+  },
+})
+
+export const LEAK_FAULTS: readonly FaultKind[] = [
+  leakAt('shortLN', 'LN', 0.05, 2),
+  leakAt('shortLE', 'LE', 0.05, 3),
+  leakAt('shortNE', 'NE', 0.05, 4),
+  leakAt('nail', 'LE', 0.5, 1),
+  leakAt('trappedLine', 'LE', 2_000, 2),
+  leakAt('trappedNeutral', 'NE', 0.5, 3),
+  leakAt('damp', 'LE', 200_000, 3),
+  leakAt('dampNeutral', 'NE', 200_000, 2),
+  leakAt('oldInsulation', 'LN', 600_000, 2),
+]

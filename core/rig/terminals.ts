@@ -1,0 +1,59 @@
+import type { Part, Pole, Rig, TerminalRef } from './rig'
+
+const sides = (poles: readonly Pole[]): string[] => [...poles.map((pole) => `${pole} in`), ...poles.map((pole) => `${pole} out`)]
+const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
+
+/** Names of a part's terminals, in the order in which they are drawn. */
+export function terminalsOf(part: Part): readonly string[] {
+  switch (part.kind) {
+    case 'supply': return part.arrangement === 'battery' ? ['+', '−'] : [...linesOf(part.phases), 'N', ...(part.arrangement === 'TT' ? [] : ['E'])]
+    case 'meter': return sides([...linesOf(part.phases), 'N'])
+    case 'device': return [...sides(part.poles), ...(part.hasEarth ? ['E'] : [])]
+    case 'bar': return Array.from({ length: part.terminals }, (_, i) => String(i + 1))
+    case 'arrester': return [...part.poles, 'E']
+    case 'socket': return ['L', 'N', 'E']
+    case 'switch': return part.action === 'intermediate' ? ['A1', 'A2', 'B1', 'B2', 'E'] : part.action === 'two-way' ? ['C', 'L1', 'L2', 'E'] : ['C', 'L1', 'E']
+    case 'lampholder': return ['L', 'N', 'E']
+    case 'appliance': return [...part.poles, ...(part.poles.includes('+') ? [] : ['E'])]
+    case 'junction': return ['L', 'N', 'E', 'S']
+    case 'metalwork': return ['E']
+  }
+}
+
+/** Conductors that one terminal of this part takes. */
+export function roomOf(part: Part): number {
+  switch (part.kind) {
+    case 'bar': return 1
+    case 'junction': return 8
+    case 'socket': case 'lampholder': case 'switch': case 'appliance': return 4
+    case 'supply': case 'metalwork': return 2
+    default: return 3
+  }
+}
+
+export const terminalRef = (part: string, terminal: string): TerminalRef => `${part}.${terminal}`
+export const partIdOf = (ref: TerminalRef): string => ref.slice(0, ref.indexOf('.'))
+export const terminalNameOf = (ref: TerminalRef): string => ref.slice(ref.indexOf('.') + 1)
+
+export type PartIndex = ReadonlyMap<string, Part>
+/** Rigs never change, so neither does the index of their parts. */
+const INDEXES = new WeakMap<readonly Part[], PartIndex>()
+
+export function indexParts({ parts }: Pick<Rig, 'parts'>): PartIndex {
+  const known = INDEXES.get(parts)
+  if (known) return known
+  const made = new Map(parts.map((part) => [part.id, part]))
+  INDEXES.set(parts, made)
+  return made
+}
+
+/** The electrical node of a terminal: a bar is one piece of copper, everything else has a node for each terminal. */
+export function nodeOf(parts: PartIndex, ref: TerminalRef): string {
+  const id = partIdOf(ref)
+  return parts.get(id)?.kind === 'bar' ? id : ref
+}
+
+/** A terminal as people say it: `RCD A · N in`, `Neutral bar B · 2`. */
+export function terminalWords(parts: PartIndex, ref: TerminalRef): string {
+  return `${parts.get(partIdOf(ref))?.name ?? partIdOf(ref)} · ${terminalNameOf(ref)}`
+}
