@@ -1,0 +1,69 @@
+import type { Act } from './act'
+import type { IsolationPart, Pass, Rule, RuleState, Seriousness, Site } from './rule'
+import { PARTS } from './rule'
+import { BEFORE_RULES } from './rules/before'
+import { PROVE_RULES } from './rules/prove'
+import { RESTORE_RULES } from './rules/restore'
+import { SECURE_RULES } from './rules/secure'
+
+export const RULES: readonly Rule[] = [...BEFORE_RULES, ...SECURE_RULES, ...PROVE_RULES, ...RESTORE_RULES]
+
+/** One constraint as it was kept or broken. */
+export interface JudgedRule {
+  readonly code: string
+  readonly part: IsolationPart
+  readonly seriousness: Seriousness
+  readonly state: RuleState
+  /** Place of the act in the whole sequence. */
+  readonly at: number | null
+}
+
+export interface Verdict {
+  /** Critical breaches first, then what is broken, kept, still open; what nothing called for is left out. */
+  readonly rules: readonly JudgedRule[]
+  readonly critical: readonly JudgedRule[]
+  /** Weighted share of what was called for, 0 to 1. */
+  readonly score: number
+  /** No breach that is critical or required, and every part with something kept. */
+  readonly met: boolean
+  readonly parts: Readonly<Record<IsolationPart, 'met' | 'not-yet' | 'not-shown'>>
+}
+
+const WEIGHT: Readonly<Record<Seriousness, number>> = { critical: 5, required: 3, advised: 1 }
+const RANK: Readonly<Record<Seriousness, number>> = { critical: 0, required: 1, advised: 2 }
+const STATE_RANK: Readonly<Record<RuleState, number>> = { broken: 0, open: 1, kept: 2, idle: 3 }
+
+/** Passes: whoever finds the wrong circuit starts again, and is judged on the last pass; critical breaches of earlier ones stay. */
+function passesOf(acts: readonly Act[]): Pass[] {
+  const starts = [0, ...acts.flatMap(({ kind }, i) => (kind === 'restart' ? [i + 1] : []))]
+  return starts.map((from, k) => ({ acts: acts.slice(from, starts[k + 1] ?? acts.length), ever: acts.slice(0, from), offset: from }))
+}
+
+/** Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was left out. */
+export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean): Verdict {
+  const passes = passesOf(acts.filter(({ kind }) => kind !== 'stop'))
+  const stopped = acts.findIndex(({ kind }) => kind === 'stop')
+  const rules = RULES.flatMap((rule): JudgedRule[] => {
+    const seriousness = rule.seriousness(site)
+    const results = passes.map((pass) => ({ pass, judged: rule.judge(pass, site) }))
+    const earlier = results.slice(0, -1).find(({ judged }) => seriousness === 'critical' && judged.state === 'broken')
+    const { pass, judged } = earlier ?? results.at(-1)!
+    const state = judged.state === 'open' && isDone ? (rule.isOwed ? 'broken' : 'idle') : judged.state
+    return state === 'idle' ? [] : [{ code: rule.code, part: rule.part, seriousness, state, at: judged.at === undefined || judged.at < 0 ? null : judged.at + pass.offset }]
+  })
+  if (stopped !== -1) rules.push({ code: 'stopped', part: 'prove', seriousness: 'critical', state: 'broken', at: stopped })
+  rules.sort((a, b) => STATE_RANK[a.state] - STATE_RANK[b.state] || RANK[a.seriousness] - RANK[b.seriousness])
+  const due = rules.filter(({ state }) => state !== 'open')
+  const total = due.reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
+  const kept = due.filter(({ state }) => state === 'kept').reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
+  const broken = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness !== 'advised')
+  const critical = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness === 'critical')
+  const partOf = (part: IsolationPart) => {
+    const own = rules.filter((one) => one.part === part && one.state !== 'open')
+    return own.some(({ state }) => state === 'kept') ? (broken.some((one) => one.part === part) ? 'not-yet' : 'met') : broken.some((one) => one.part === part) ? 'not-yet' : 'not-shown'
+  }
+  return {
+    rules, critical, score: total === 0 ? 0 : kept / total, met: isDone && broken.length === 0,
+    parts: Object.fromEntries(PARTS.map((part) => [part, partOf(part)])) as Verdict['parts'],
+  }
+}

@@ -1,0 +1,67 @@
+import { ACT_KINDS, INDICATORS, PLACES, PROOFS, type Act } from './act'
+import { LEVELS, type Level } from './policy'
+
+/** An isolation as an assessor taps it, as flat text: `act.<time>` → the act, `undo.<time>`, `remark.<time>`, and what was known before. */
+export type ObservationFields = Readonly<Record<string, string>>
+
+/** One tapped act, with when it was, what was remarked, and whether it was taken back. */
+export interface ObservedAct {
+  readonly key: string
+  readonly act: Act
+  readonly atIso: string
+  readonly remark: string
+  readonly isUndone: boolean
+}
+
+/** What is known of an observed isolation before it begins. */
+export interface ObservationHead {
+  readonly bay: string
+  readonly circuit: string
+  /** Of the indicator. */
+  readonly serial: string
+  readonly proofDate: string
+  readonly level: Level
+  readonly phases: 1 | 3
+  readonly needsPermit: boolean
+}
+
+export const headOf = (fields: ObservationFields): ObservationHead => ({
+  bay: fields['head.bay'] ?? '', circuit: fields['head.circuit'] ?? '', serial: fields['head.serial'] ?? '', proofDate: fields['head.proofDate'] ?? '',
+  level: LEVELS.find((level) => level === fields['head.level']) ?? 'first', phases: fields['head.phases'] === '3' ? 3 : 1, needsPermit: fields['head.permit'] === 'yes',
+})
+
+/** An act as a field. */
+export const actField = (act: Omit<Act, 'atS'>, atIso: string): readonly [key: string, text: string] => [`act.${atIso.replace(/\D/g, '')}`, JSON.stringify({ ...act, at: atIso })]
+
+const oneOf = <T extends string>(all: readonly T[], value: unknown): T | undefined => all.find((one) => one === value)
+
+/** One field read as an act; undefined for text that is none. */
+export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string }) | undefined {
+  let raw: Record<string, unknown>
+  try {
+    raw = JSON.parse(text) as Record<string, unknown>
+  } catch {
+    return undefined
+  }
+  const kind = oneOf(ACT_KINDS, raw?.kind)
+  if (!kind || typeof raw.at !== 'string' || Number.isNaN(Date.parse(raw.at))) return undefined
+  const truth = (value: unknown) => (typeof value === 'boolean' ? value : undefined)
+  return { kind, at: raw.at, place: oneOf(PLACES, raw.place), indicator: oneOf(INDICATORS, raw.indicator), proof: oneOf(PROOFS, raw.proof), shows: truth(raw.shows), pairs: typeof raw.pairs === 'number' ? raw.pairs : undefined, atPoint: truth(raw.atPoint), isMain: truth(raw.isMain) }
+}
+
+/** Everything that was tapped, in order of time; the indicator in hand goes with every test. */
+export function observedActs(fields: ObservationFields): ObservedAct[] {
+  const tapped = Object.entries(fields).flatMap(([name, text]) => {
+    const act = name.startsWith('act.') ? readAct(text) : undefined
+    return act ? [{ key: name.slice('act.'.length), act }] : []
+  }).sort((a, b) => a.act.at.localeCompare(b.act.at) || a.key.localeCompare(b.key))
+  const start = Date.parse(tapped[0]?.act.at ?? '')
+  let inHand: Act['indicator']
+  return tapped.map(({ key, act: { at, ...act } }) => {
+    const isUndone = (fields[`undo.${key}`] ?? '') !== ''
+    if (act.kind === 'take' && !isUndone) inHand = act.indicator
+    return { key, atIso: at, act: { ...act, indicator: act.indicator ?? inHand, atS: Math.max(0, (Date.parse(at) - start) / 1000) }, remark: fields[`remark.${key}`] ?? '', isUndone }
+  })
+}
+
+export const standingActs = (fields: ObservationFields): Act[] => observedActs(fields).filter(({ isUndone }) => !isUndone).map(({ act }) => act)

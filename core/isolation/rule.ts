@@ -1,0 +1,81 @@
+import type { Act, ActKind, Proof } from './act'
+import type { IsolationPolicy, Level } from './policy'
+
+export const PARTS = ['before', 'secure', 'prove', 'restore'] as const
+/** The part of an isolation that a rule belongs to; criteria of the unit framework rest on these. */
+export type IsolationPart = (typeof PARTS)[number]
+
+export type Seriousness = 'critical' | 'required' | 'advised'
+
+/** What is known of the place before anybody begins. */
+export interface Site {
+  readonly needsPermit: boolean
+  readonly phases: 1 | 3
+  readonly level: Level
+  readonly policy: IsolationPolicy
+}
+
+/** The acts of one pass: from the beginning, or from where somebody started again. */
+export interface Pass {
+  readonly acts: readonly Act[]
+  /** Acts of earlier passes too: what was asked or told once need not be again. */
+  readonly ever: readonly Act[]
+  /** Place of the first act of this pass in the whole sequence. */
+  readonly offset: number
+}
+
+export type RuleState = 'kept' | 'broken' | 'open' | 'idle'
+
+export interface Judged {
+  /** `open`: not due yet; `idle`: nothing here calls for it. */
+  readonly state: RuleState
+  /** Where in the pass it was kept or broken. */
+  readonly at?: number
+}
+
+/** A constraint on the order of acts, with what it is worth. Any order that keeps all of them passes. */
+export interface Rule {
+  readonly code: string
+  readonly part: IsolationPart
+  readonly seriousness: (site: Site) => Seriousness
+  /** Still open at the end is left out, and not just never called for. */
+  readonly isOwed: boolean
+  readonly judge: (pass: Pass, site: Site) => Judged
+}
+
+export const KEPT = (at?: number): Judged => ({ state: 'kept', at })
+export const BROKEN = (at?: number): Judged => ({ state: 'broken', at })
+export const OPEN: Judged = { state: 'open' }
+export const IDLE: Judged = { state: 'idle' }
+
+export const placeOf = (acts: readonly Act[], kind: ActKind | readonly ActKind[], from = 0): number => acts.findIndex((act, i) => i >= from && (typeof kind === 'string' ? act.kind === kind : kind.includes(act.kind)))
+export const lastOf = (acts: readonly Act[], kind: ActKind, before = acts.length): number => acts.findLastIndex((act, i) => i < before && act.kind === kind)
+
+/** `what` must come before `then`; told of an earlier pass too where it holds on. */
+export function mustPrecede({ acts, ever }: Pass, what: ActKind | readonly ActKind[], then: ActKind | readonly ActKind[], holdsOn = false): Judged {
+  const due = placeOf(acts, then)
+  const done = placeOf(acts, what)
+  if (done !== -1 && (due === -1 || done < due)) return KEPT(done)
+  if (holdsOn && placeOf(ever, what) !== -1) return KEPT()
+  return due === -1 ? OPEN : BROKEN(due)
+}
+
+/** `what` must come after `from` and before anything of `due`. */
+export function mustFollow(acts: readonly Act[], from: ActKind, what: ActKind | readonly ActKind[], due: readonly ActKind[]): Judged {
+  const begun = placeOf(acts, from)
+  if (begun === -1) return OPEN
+  const late = placeOf(acts, due, begun)
+  const done = placeOf(acts, what, begun)
+  if (done !== -1 && (late === -1 || done < late)) return KEPT(done)
+  return late === -1 ? OPEN : BROKEN(late)
+}
+
+/** Is this what the centre takes as a proof, for this learner? */
+export function isAcceptedProof(proof: Proof | undefined, { policy, level }: Site): boolean {
+  if (proof === 'self-test') return policy.selfTest === 'first-weeks' && level === 'first-weeks'
+  if (proof === 'same-circuit' || proof === undefined) return false
+  return policy.proof === 'either' || policy.proof === proof
+}
+
+/** The first moment at which hands are where current could be. */
+export const handsIn = (acts: readonly Act[]): number => placeOf(acts, ['open', 'touch'])

@@ -1,0 +1,52 @@
+import type { BayState } from '../../bay/state'
+import type { Touched } from '../../bay/touch'
+import type { Rig } from '../../rig/rig'
+import type { Act, Indicator, Place } from '../act'
+import type { World } from './world'
+
+/** What a test showed: each pair with the highest lamp, V. */
+export interface Shown {
+  readonly indicator: Indicator
+  readonly pairs: readonly { readonly name: string; readonly volt: number }[]
+  /** What a plug-in indicator says in words. */
+  readonly words?: string
+}
+
+/** A line of the story: what you did, what you saw, what somebody said. */
+export interface Line {
+  readonly who: 'you' | 'see' | 'say'
+  readonly text: string
+}
+
+export interface TrainerState {
+  readonly world: World
+  readonly rig: Rig
+  readonly bay: BayState
+  readonly place: Place
+  readonly indicator: Indicator | null
+  readonly isIndicatorWorking: boolean
+  /** Own locks, by device. */
+  readonly locks: readonly string[]
+  readonly hasOthersLock: boolean
+  readonly notices: readonly string[]
+  readonly chartRead: boolean
+  readonly isOpen: boolean
+  readonly isParted: boolean
+  readonly isTaped: boolean
+  readonly hasPermit: boolean
+  readonly hasSwitchedOff: boolean
+  readonly acts: readonly Act[]
+  readonly lines: readonly Line[]
+  readonly shown: Shown | null
+  /** Touches that mattered, with the act they belong to. */
+  readonly touches: readonly { readonly act: number; readonly touched: Touched }[]
+  readonly clockS: number
+  readonly spent: readonly string[]
+}
+
+export function begin(world: World): TrainerState {
+  return {
+    world, rig: world.rig, bay: world.state, place: 'customer', indicator: null, isIndicatorWorking: true, locks: [], hasOthersLock: world.surprises.some(({ kind }) => kind === 'secondLock'), notices: [], chartRead: false, isOpen: false, isParted: false, isTaped: false, hasPermit: false,
+    hasSwitchedOff: false, acts: [], lines: [{ who: 'say', text: world.job }], shown: null, touches: [], clockS: 0, spent: [],
+  }
+}

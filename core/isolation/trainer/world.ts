@@ -1,0 +1,39 @@
+import type { BayState } from '../../bay/state'
+import type { Rig } from '../../rig/rig'
+import type { Level } from '../policy'
+
+export const TOPICS = ['what', 'where', 'else', 'permit'] as const
+/** What the person responsible can be asked. */
+export type Topic = (typeof TOPICS)[number]
+
+/** Something that happens by itself in a scenario. */
+export type Surprise =
+  /** The indicator's battery dies before the dead test. */
+  | { readonly kind: 'battery' }
+  /** Somebody switches it on again as soon as the board is left unsecured. */
+  | { readonly kind: 'reset' }
+  /** Somebody turns a switch after the accessory has been opened. */
+  | { readonly kind: 'switchedOn'; readonly part: string; readonly says: string }
+  /** Neutral and earth touch when they are parted and not taped. */
+  | { readonly kind: 'neutralTouchesEarth' }
+  /** Somebody else has a padlock on the same hasp. */
+  | { readonly kind: 'secondLock'; readonly device: string }
+
+/** A place to rehearse an isolation: the bay, the job, what people say and what is written. */
+export interface World {
+  readonly rig: Rig
+  readonly state: BayState
+  readonly level: Level
+  readonly phases: 1 | 3
+  readonly needsPermit: boolean
+  /** The accessory that is worked on. */
+  readonly point: string
+  readonly job: string
+  readonly place: string
+  /** Written at each device of the board, by part. */
+  readonly chart: Readonly<Record<string, string>>
+  readonly answers: Readonly<Record<Topic, string>>
+  readonly surprises: readonly Surprise[]
+  /** Told in the debrief, never before. */
+  readonly secret: string
+}
