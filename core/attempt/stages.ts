@@ -2,7 +2,7 @@
 export const STAGES = ['design', 'dead', 'permission', 'live', 'handedIn', 'decided', 'released'] as const
 export type Stage = (typeof STAGES)[number]
 
-export type Act = 'handInDesign' | 'handInAlone' | 'askPermission' | 'permit' | 'refuse' | 'handIn' | 'decide' | 'release'
+export type Act = 'handInDesign' | 'handInAlone' | 'askPermission' | 'permit' | 'refuse' | 'withdraw' | 'expire' | 'handIn' | 'decide' | 'release'
 
 const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; readonly to: Stage }>> = {
   handInDesign: { from: ['design'], to: 'dead' },
@@ -12,6 +12,9 @@ const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; reado
   permit: { from: ['permission'], to: 'live' },
   // A refusal sends the sheet back so that what is wrong can be put right.
   refuse: { from: ['permission'], to: 'dead' },
+  // Stopped, or run out: what was measured stays, nothing more is entered before somebody permits again.
+  withdraw: { from: ['live'], to: 'dead' },
+  expire: { from: ['live'], to: 'dead' },
   handIn: { from: ['live'], to: 'handedIn' },
   // Deciding again before release replaces the earlier decision without removing it.
   decide: { from: ['handedIn', 'decided'], to: 'decided' },

@@ -5,6 +5,9 @@ import { SOURCES, type Source } from '../regulations/source'
 import { faultClearedByResidual, maximumZsOhm, sizeFor } from '../design/limits'
 import type { ReadingKey } from './readings'
 
+/** Why a band is as wide as it is. */
+export type BandReason = 'ohmmeter' | 'loopTester' | 'length' | 'air' | 'supply' | 'standard' | 'newWork'
+
 /** What a test should show at this bay: expected value, band and limit, all SI. */
 export interface ExpectedReading {
   readonly key: ReadingKey
@@ -17,6 +20,8 @@ export interface ExpectedReading {
   readonly source: Source
   /** How value and limit come about, in symbols and figures. */
   readonly working: string
+  /** Why the band is as wide as it is, where that has been worked out. */
+  readonly reasons?: readonly BandReason[]
 }
 
 /** Typical instrument accuracies: fraction of reading + digits of the last place; testing practice, no standard. */

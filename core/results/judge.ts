@@ -77,7 +77,7 @@ export interface Gate {
 export function energiseGate(marks: readonly ReadingMark[]): Gate {
   const dead = marks.filter((mark) => isDead(mark.reading))
   const isUnusable = (mark: ReadingMark) =>
-    mark.findings.some((finding) => finding.seriousness === 'critical' || finding.code.startsWith('unreadable') || finding.code.startsWith('form'))
+    mark.findings.some(({ seriousness, code }) => seriousness === 'critical' || (seriousness === 'fault' && (code.startsWith('unreadable') || code.startsWith('form'))))
   const missing = dead.filter((mark) => mark.verdict === 'missing').map((mark) => mark.reading)
   const beyond = dead.filter((mark) => mark.verdict !== 'missing' && isUnusable(mark)).map((mark) => mark.reading)
   return { missing, beyond, open: missing.length === 0 && beyond.length === 0 }

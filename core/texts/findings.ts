@@ -1,8 +1,9 @@
 import type { Finding } from '../findings/finding'
 import type { ItemKey } from '../outcomes/framework'
-import { readingKind, type ReadingKey } from '../results/readings'
+import { readingKind } from '../results/readings'
 import { formatQuantity } from '../units/format'
-import { READING_TEXT, STEP_TEXT } from './steps'
+import { STEP_TEXT, readingText } from './steps'
+import { SCHEDULE_SENTENCES } from './schedule-findings'
 import { scopeOf, stepOf } from '../design/step-keys'
 
 type Params = Finding['params']
@@ -12,9 +13,10 @@ const amps = (value: unknown) => formatQuantity(Number(value), 'current')
 const ohms = (value: unknown) => formatQuantity(Number(value), 'resistance')
 const volts = (value: unknown) => formatQuantity(Number(value), 'voltage')
 const metres = (value: unknown) => formatQuantity(Number(value), 'length')
-const reading = (p: Params, name: string) => formatQuantity(Number(p[name]), readingKind(p.key as ReadingKey).quantity)
+const reading = (p: Params, name: string) => formatQuantity(Number(p[name]), readingKind(String(p.key)).quantity)
 
 const SENTENCES: Readonly<Record<string, Sentence>> = {
+  ...SCHEDULE_SENTENCES,
   'slip.unit': (p) => `The digits are right, the unit is not: ${p.times} times too ${p.direction}. Look at milli and kilo.`,
   'slip.decimal': (p) => `The decimal point has moved: ${p.times} times too ${p.direction}.`,
   'slip.invertedFactor': (p) => `${p.symbol} is upside down: 1 divided by the right factor.`,
@@ -112,6 +114,7 @@ function bandCause(p: Params): string {
     case 'lowInsulation': return 'Something is still connected, damp or damaged: loads and electronics out, then split the circuit and measure each part.'
     case 'highExternal': return 'Check the clips and the supply’s earth terminal; tell your assessor before going on.'
     case 'lowExternal': return 'A parallel path: disconnect the earthing conductor from the bonding first.'
+    case 'underLoad': return 'Not everything of the circuit was running, or a load differs from the task.'
     case 'tooFast': return 'Quicker than a device can be: the instrument saw something else. Measure again.'
     case 'high': return 'Longer than planned, a loose termination, or leads not nulled.'
     default: return 'A parallel path, a shorter run, or the wrong pair.'
@@ -131,9 +134,17 @@ export type ScopeNames = Readonly<Record<string, string>>
 /** What an item of a sheet is called; with its circuit or board where there are several. */
 export function itemName(key: ItemKey, scopes: ScopeNames = {}): string {
   const item = key.slice(key.indexOf('.') + 1)
-  if (key.startsWith('reading.')) return READING_TEXT[item as ReadingKey].name
+  if (key.startsWith('reading.')) return readingName(item, scopes)
   const { name } = STEP_TEXT[stepOf(item)]
   return Object.keys(scopes).length > 1 ? `${name} (${scopes[scopeOf(item)]})` : name
+}
+
+/** A reading with its circuit and point, as in `Loop at the far point, Sockets, point 4`. */
+function readingName(item: string, scopes: ScopeNames): string {
+  const { name } = readingText(item)
+  const circuit = /^([a-z0-9]+)\./.exec(item)?.[1]
+  const point = /p(\d+)$/.exec(item)?.[1]
+  return [name, ...(circuit ? [scopes[circuit] ?? circuit] : []), ...(circuit && point ? [`point ${point}`] : [])].join(', ')
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

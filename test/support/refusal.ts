@@ -1,0 +1,13 @@
+import type { ProblemCode } from '#core/texts/problems'
+import { Problem } from '../../server/services/problem'
+
+/** The code of the refusal, so that a test reads as a sentence. */
+export async function refusal(work: () => unknown): Promise<ProblemCode | 'none'> {
+  try {
+    await work()
+    return 'none'
+  } catch (error) {
+    if (error instanceof Problem) return error.code
+    throw error
+  }
+}
