@@ -1,61 +1,36 @@
 /* nakshi: the core at the command line. JSON in, JSON or an explanation out; `nakshi help` lists the commands. */
-import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
-import type { Exercise } from '#core/exercise/exercise'
-import { upgradeAnswers, upgradeExercise } from '#core/exercise/upgrade'
-import { structureProblems } from '#core/installation/check'
+import { upgradeAnswers } from '#core/exercise/upgrade'
 import type { Answers } from '#core/marking/answer'
 import { markDesign } from '#core/marking/mark-design'
 import { expectedReadings } from '#core/results/expected'
 import { constraintSentence } from '#core/texts/constraints'
 import { findingSentence } from '#core/texts/findings'
-import { structureSentence } from '#core/texts/structure'
 import { makeVariants } from '#core/variants/variants'
-import { ExerciseSchema } from '#schemas/exercise'
 import { SubmissionSchema } from '#schemas/submission'
-import { validate } from '#schemas/validate'
+import { check, diagnoseSheet } from './diagnosis-commands'
 import { explainDesign, explainMarks } from './explain'
+import { EXIT, UseError, checked, readExercise, readJson, type Output } from './input'
+import { instrument, send, type InstrumentOptions, type Sending } from './instrument-command'
+import { faults, netlist, read, rig, simulateRig, type RigOptions } from './rig-commands'
 
 const HELP = `nakshi design EXERCISE.json [--explain]                  reference design of every circuit and board, expected readings
 nakshi variants EXERCISE.json COUNT                      variants of like difficulty, from the exercise's seed
 nakshi mark EXERCISE.json SUBMISSION.json [--explain]    follow-through marks of a submission
+nakshi rig EXERCISE.json                                 the bay that an exercise asks for, wired as it should be
+nakshi faults RIG.json                                   every fault of the catalogue and where this bay could have it
+nakshi simulate RIG.json [--do "5 throw c2p0" …]         what happens: energised in order, or after these actions (s, action, part)
+nakshi read RIG.json --instrument I --at T --to T        what an instrument shows; --live, --link "T,T", --free x12:from, --volt, --multiple, --rated
+nakshi netlist RIG.json [--hertz 0]                      the energised bay as a SPICE netlist
+nakshi check RIG.json READINGS.json                      every test of the bay: read, expected, whether it fits
+nakshi diagnose RIG.json READINGS.json                   causes that explain the sheet, ranked, and what to measure next
+nakshi instrument RIG.json [--stage dead|live]           a simulated tester's readings: as lines, as --csv, or to the application with --port and --sheet "12 7F3A9C";
+                                                         --leads 0.19, --nulled 0, --seed, --circuit, --asked, --multiples, --name, --pace
 
---explain writes the derivation for people instead of JSON.
+simulate, read, netlist and instrument take --fault code:place, as nakshi faults lists them. --explain writes the derivation for people instead of JSON.
 Exit codes: 0 done · 1 a file cannot be read or taken · 2 wrong use · 3 no solution, or a critical error in what is marked`
-
-export const EXIT = { done: 0, input: 1, use: 2, engineering: 3 } as const
-
-/** A failure that the person at the terminal can put right. */
-class UseError extends Error {
-  constructor(message: string, readonly code: number = EXIT.input) {
-    super(message)
-  }
-}
-
-interface Output {
-  readonly json: unknown
-  readonly explained?: string
-  readonly code: number
-}
-
-function readJson(file: string | undefined): unknown {
-  if (!file) throw new UseError(`A file is missing.\n${HELP}`, EXIT.use)
-  try {
-    return JSON.parse(readFileSync(file, 'utf8').replace(/^\uFEFF/, ''))
-  } catch (error) {
-    throw new UseError(`${file} cannot be read as JSON: ${(error as Error).message}`)
-  }
-}
-
-function readExercise(file: string | undefined): Exercise {
-  const checked = validate(ExerciseSchema, upgradeExercise(readJson(file)))
-  if (!checked.ok) throw new UseError(`${file} is not an exercise:\n${checked.problems.map(({ field, message }) => `  ${field || 'the file'} ${message}`).join('\n')}`)
-  const structure = structureProblems(checked.value.installation)
-  if (structure.length > 0) throw new UseError(`${file} does not fit together:\n${structure.map((problem) => `  ${problem.scope}.${problem.field} ${structureSentence(problem)}`).join('\n')}`)
-  return checked.value
-}
 
 function design(file?: string): Output {
   const exercise = readExercise(file)
@@ -81,9 +56,8 @@ function variants(file?: string, count = '12'): Output {
 function mark(file?: string, submissionFile?: string): Output {
   const assignment = assignmentOf(readExercise(file))
   if (!designOf(assignment).ok) throw new UseError('The exercise has no solution; see nakshi design.', EXIT.engineering)
-  const checked = validate(SubmissionSchema, readJson(submissionFile))
-  if (!checked.ok) throw new UseError(`${submissionFile} is not a submission:\n${checked.problems.map(({ field, message }) => `  ${field || 'the file'} ${message}`).join('\n')}`)
-  const marks = markDesign(assignment, upgradeAnswers(checked.value.answers as Record<string, string>) as Answers)
+  const submission = checked(submissionFile, 'a submission', SubmissionSchema, readJson(submissionFile))
+  const marks = markDesign(assignment, upgradeAnswers(submission.answers as Record<string, string>) as Answers)
   const isCritical = marks.some(({ findings }) => findings.some(({ seriousness }) => seriousness === 'critical'))
   return {
     json: {
@@ -95,16 +69,27 @@ function mark(file?: string, submissionFile?: string): Output {
   }
 }
 
-const COMMANDS: Readonly<Record<string, (...args: string[]) => Output>> = { design, variants, mark }
+type Options = RigOptions & InstrumentOptions
+type Command = (options: Options, ...args: string[]) => Output & { readonly sending?: Sending }
+const plain = (run: (...args: string[]) => Output): Command => (_, ...args) => run(...args)
+const COMMANDS: Readonly<Record<string, Command>> = { design: plain(design), variants: plain(variants), mark: plain(mark), rig, faults, simulate: simulateRig, read, netlist, check, diagnose: diagnoseSheet, instrument }
+
+const OPTIONS = {
+  explain: { type: 'boolean' }, live: { type: 'boolean' },
+  fault: { type: 'string', multiple: true }, do: { type: 'string', multiple: true }, link: { type: 'string', multiple: true }, free: { type: 'string', multiple: true },
+  until: { type: 'string' }, instrument: { type: 'string' }, at: { type: 'string' }, to: { type: 'string' }, volt: { type: 'string' }, multiple: { type: 'string' }, rated: { type: 'string' }, hertz: { type: 'string' },
+  stage: { type: 'string' }, circuit: { type: 'string' }, leads: { type: 'string' }, nulled: { type: 'string' }, seed: { type: 'string' }, name: { type: 'string' }, sheet: { type: 'string' }, port: { type: 'string' }, pace: { type: 'string' }, csv: { type: 'boolean' }, asked: { type: 'boolean' }, multiples: { type: 'boolean' },
+} as const
 
 /** Runs one command; the text for the terminal and the exit code. */
-export function nakshi(argv: readonly string[]): { readonly text: string; readonly code: number } {
+export function nakshi(argv: readonly string[]): { readonly text: string; readonly code: number; readonly sending?: Sending } {
   try {
-    const { values, positionals } = parseArgs({ args: [...argv], options: { explain: { type: 'boolean' } }, allowPositionals: true })
+    const { values, positionals } = parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true })
     const [command = 'help', ...args] = positionals
     const run = COMMANDS[command]
     if (!run) return { text: HELP, code: command === 'help' ? EXIT.done : EXIT.use }
-    const { json, explained, code } = run(...args)
+    const { json, explained, code, sending } = run(values, ...args)
+    if (typeof json === 'string') return { text: json, code, ...(sending ? { sending } : {}) }
     return { text: values.explain && explained !== undefined ? explained : JSON.stringify(json, null, 2), code }
   } catch (error) {
     if (error instanceof UseError) return { text: error.message, code: error.code }
@@ -114,7 +99,8 @@ export function nakshi(argv: readonly string[]): { readonly text: string; readon
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  const { text, code } = nakshi(process.argv.slice(2))
+  const made = nakshi(process.argv.slice(2))
+  const { text, code } = made.sending ? await send(made.sending) : made
   process.stdout.write(`${text}\n`)
   process.exitCode = code
 }

@@ -4,6 +4,8 @@ import { stringify } from 'csv-stringify/sync'
 /** A table read from CSV by its heading (lower-cased), with each row's line in the file; RFC 4180, comma or semicolon. */
 export interface CsvTable {
   readonly heading: readonly string[]
+  /** The heading as it was written, where M and m differ. */
+  readonly titles: readonly string[]
   readonly rows: readonly { readonly line: number; readonly cells: Readonly<Record<string, string>> }[]
 }
 
@@ -17,12 +19,13 @@ export function readCsv(text: string): CsvTable {
   const delimiter = firstLine.includes(';') && !firstLine.includes(',') ? ';' : ','
   const records = parse(text, { bom: true, delimiter, info: true, relaxColumnCountLess: true, skipEmptyLines: true, columns: false }) as unknown as
     { record: string[]; info: { lines: number } }[]
-  const heading = (records[0]?.record ?? []).map((cell) => cell.trim().toLowerCase())
+  const titles = (records[0]?.record ?? []).map((cell) => cell.trim())
+  const heading = titles.map((cell) => cell.toLowerCase())
   const rows = records.slice(1).map(({ record, info }) => ({
     line: info.lines,
     cells: Object.fromEntries(heading.map((name, i) => [name, (record[i] ?? '').replace(QUOTED_FORMULA, (m) => m.slice(1))])),
   }))
-  return { heading, rows }
+  return { heading, titles, rows }
 }
 
 /** Writes rows under a heading; UTF-8 with CRLF as RFC 4180 has it. */

@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { STEP_KEYS, type StepKey } from '#core/design/step-keys'
-import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
+import { DOUBLINGS, DRESSINGS, RESIDUAL_TESTS, TASK_KINDS, type Exercise } from '#core/exercise/exercise'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
 import { CONSEQUENCES, LINES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
@@ -89,6 +89,9 @@ export const PolicySchema = Type.Object({
   followShare: Type.Number({ minimum: 0, maximum: 1 }),
   rounding: Type.Number({ minimum: 0.01, maximum: 0.05 }),
   library: oneOf(['open', 'closed']),
+  residualTests: Type.Optional(oneOf(RESIDUAL_TESTS)),
+  doubling: Type.Optional(oneOf(DOUBLINGS)),
+  dressing: Type.Optional(oneOf(DRESSINGS)),
 }, strict)
 
 export const ExerciseSchema = Type.Object({

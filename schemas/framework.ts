@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import type { EvidenceKey, Framework } from '#core/outcomes/framework'
+import { PARTS } from '#core/isolation/rule'
 import { STEP_KEYS } from '#core/design/step-keys'
 import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
 import type { Proved, Same } from './same'
@@ -8,6 +9,7 @@ export const EVIDENCE_KEYS: readonly string[] = [
   ...STEP_KEYS.map((key) => `design.${key}`),
   ...[...DEAD_KEYS, ...LIVE_KEYS].map((key) => `reading.${key}`),
   'process.permission',
+  ...PARTS.map((part) => `isolation.${part}`),
 ]
 
 const Criterion = Type.Object({

@@ -1,6 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { STEP_KEYS } from '#core/design/step-keys'
-import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
 import type { Answers } from '#core/marking/answer'
 import type { ItemKey } from '#core/outcomes/framework'
 import { ExerciseSchema, PolicySchema } from './exercise'
@@ -10,6 +9,9 @@ const Version = Type.Integer({ minimum: 1 })
 const Typed = Type.String({ maxLength: 60 })
 /** `c2.zs`: a circuit or board, and a step. */
 const NODE = `^[a-z][a-z0-9]{0,9}\\.(${STEP_KEYS.join('|')})$`
+/** `zs`, `c1.zs@c1p4`; with `why:`, `at:` or `set:` in front what belongs to a test or to the sheet. */
+const TEST = '([a-z][a-z0-9]{0,9}\\.)?[a-zA-Z0-9]{1,12}(@[a-z][a-z0-9]{0,19})?'
+const READING = `^(why:|at:|set:)?${TEST}$`
 const NewPassword = Type.String({ minLength: 10, maxLength: 200 })
 
 export const SetUpRequest = Type.Object({
@@ -31,20 +33,22 @@ export const ExerciseImportRequest = Type.Object({ text: Type.String({ maxLength
 
 export const SetRequest = Type.Object({ version: Version, cohort: Type.String({ minLength: 1, maxLength: 80 }) }, strict)
 
-const typedBy = (keys: readonly string[]) => Type.Partial(Type.Object(Object.fromEntries(keys.map((key) => [key, Typed]))), strict)
-
 export const WorkRequest = Type.Object({
   version: Version,
   answers: Type.Unsafe<Answers>(Type.Record(Type.String({ pattern: NODE }), Typed, strict)),
-  readings: Type.Unsafe<Partial<Record<(typeof DEAD_KEYS)[number] | (typeof LIVE_KEYS)[number], string>>>(typedBy([...DEAD_KEYS, ...LIVE_KEYS])),
+  readings: Type.Record(Type.String({ pattern: READING }), Type.String({ maxLength: 200 }), { ...strict, maxProperties: 4000 }),
 }, strict)
+
+export const ReadingsFileRequest = Type.Object({ text: Type.String({ maxLength: 500_000 }) }, strict)
 
 export const ActRequest = Type.Object({ version: Version }, strict)
 
 export const PermissionRequest = Type.Object({ granted: Type.Boolean(), reason: Type.String({ maxLength: 1000 }) }, strict)
 
+export const StopRequest = Type.Object({ attemptId: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]), reason: Type.String({ maxLength: 300 }) }, strict)
+
 const OverrideSchema = Type.Object({
-  item: Type.Unsafe<ItemKey>({ type: 'string', pattern: `^(design\\.${NODE.slice(1, -1)}|reading\\.(${[...DEAD_KEYS, ...LIVE_KEYS].join('|')}))$` }),
+  item: Type.Unsafe<ItemKey>({ type: 'string', pattern: `^(design\\.${NODE.slice(1, -1)}|reading\\.${TEST})$` }),
   verdict: Type.Union([Type.Literal('right'), Type.Literal('wrong')]),
   reason: Type.String({ minLength: 3, maxLength: 500, pattern: '\\S' }),
 }, strict)
@@ -61,6 +65,23 @@ export const PolicyRequest = PolicySchema
 
 export const ReleaseRequest = Type.Object({ ids: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 200, uniqueItems: true }) }, strict)
 
+export const BayRequest = Type.Object({
+  version: Type.Integer({ minimum: 0 }),
+  fields: Type.Record(Type.String({ pattern: '^(wire|blank|label)\\.[A-Za-z0-9.-]{1,40}$' }), Type.String({ maxLength: 120 }), { ...strict, maxProperties: 2000 }),
+}, strict)
+
+const Words = Type.String({ minLength: 1, maxLength: 600, pattern: '\\S' })
+
+export const PredictionRequest = Type.Object({
+  experiment: Type.String({ minLength: 1, maxLength: 40 }),
+  settings: Type.Record(Type.String({ maxLength: 40 }), Type.Number(), { maxProperties: 20 }),
+  predicted: Words,
+}, strict)
+
+export const MeasuredRequest = Type.Object({ measured: Words }, strict)
+
 export type SetUpBody = Static<typeof SetUpRequest>
 export type WorkBody = Static<typeof WorkRequest>
 export type MarkingBody = Static<typeof MarkingRequest>
+export type BayBody = Static<typeof BayRequest>
+export type PredictionBody = Static<typeof PredictionRequest>

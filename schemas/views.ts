@@ -14,9 +14,16 @@ import type { Marked, Override, Proposal } from '#core/marking/proposal'
 import type { Coverage } from '#core/outcomes/coverage'
 import type { Criterion, Framework, Unit } from '#core/outcomes/framework'
 import type { CableKind } from '#core/regulations/cables/cable'
+import type { Finding } from '#core/findings/finding'
 import type { Gate, ReadingMark } from '#core/results/judge'
 import type { ReadingKey, Readings } from '#core/results/readings'
 import type { Role } from '#core/roster/roster'
+import type { IsolationPolicy } from '#core/isolation/policy'
+import type { BoardView } from './schedule-views'
+import type { LockView, RepeatView } from './isolation-views'
+import type { Rig } from '#core/rig/rig'
+import type { Route, WiringFields } from '#core/rig/wiring'
+import type { Outcome, Settings } from '#core/experiments/experiment'
 
 export interface PersonView {
   readonly id: number
@@ -124,6 +131,8 @@ export interface WorkView {
   readonly readingKeys: readonly ReadingKey[]
   readonly ratedResidualMA: number | null
   readonly events: readonly StageEvent[]
+  /** Where the whole board is tested: its schedule. */
+  readonly board: BoardView | null
   readonly decision?: Decision
 }
 
@@ -141,13 +150,29 @@ export interface FloorPatch {
   readonly steps: number
   readonly lastAct: StageEvent | null
   readonly savedAt: string | null
+  /** While it is live: until when the permission holds. */
+  readonly liveUntil: string | null
   /** Only while permission is asked for. */
-  readonly request?: { readonly gate: Gate; readonly marks: readonly ReadingMark[] }
+  readonly request?: { readonly gate: Gate; readonly marks: readonly ReadingMark[]; readonly board: BoardRequestView | null }
+}
+
+/** What an assessor looks at first before a whole board is energised. */
+export interface BoardRequestView {
+  /** Preconditions that are ticked, of how many. */
+  readonly checked: number
+  readonly ofChecks: number
+  readonly instrument: string
+  /** Null where nobody has inspected. */
+  readonly inspection: { readonly looked: number; readonly of: number; readonly open: number; readonly isSafeToTest: boolean } | null
+  /** What stands out, the most serious first. */
+  readonly findings: readonly Finding[]
 }
 
 export interface FloorView {
   readonly now: string
   readonly patches: readonly FloorPatch[]
+  readonly locks: readonly LockView[]
+  readonly repeats: readonly RepeatView[]
 }
 
 export interface MarkingListItem {
@@ -260,7 +285,61 @@ export interface PolicyChange {
 
 export interface CentreView {
   readonly policies: Policy
+  readonly isolation: IsolationPolicy
   readonly changes: readonly PolicyChange[]
   readonly framework: Framework | null
 }
 
+
+/** A bay that can be wired on the screen: `task-7` or `practice-split`. */
+export interface BayListItem {
+  readonly key: string
+  readonly title: string
+  readonly about: string
+  /** Conductors made so far; null where nobody has begun. */
+  readonly made: number | null
+  readonly savedAt: string | null
+}
+
+export interface BayView {
+  readonly key: string
+  readonly title: string
+  readonly about: string
+  /** Mounted, with the intake connected, and nothing else. */
+  readonly bare: Rig
+  readonly routes: readonly Route[]
+  readonly fields: WiringFields
+  readonly version: number
+  readonly savedAt: string | null
+  /** A bay to practise on may be taken ready wired. */
+  readonly canBeWired: boolean
+}
+
+/** One way in which a bay differs from what was asked for, in words. */
+export interface BayDifference {
+  readonly seriousness: 'critical' | 'fault' | 'note'
+  readonly says: string
+  readonly means: string
+  /** Conductor and terminals to show. */
+  readonly wire: string | null
+  readonly at: readonly string[]
+}
+
+export interface BayCheck {
+  /** What makes the wiring no bay at all, such as two conductors in a terminal for one. */
+  readonly problems: readonly string[]
+  readonly differences: readonly BayDifference[]
+  /** Connections of the wiring schedule that are made, of how many. */
+  readonly made: number
+  readonly asked: number
+}
+
+export interface PredictionView {
+  readonly id: number
+  readonly experiment: string
+  readonly settings: Settings
+  readonly predicted: string
+  readonly computed: Outcome
+  readonly measured: string
+  readonly at: string
+}

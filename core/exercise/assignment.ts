@@ -3,7 +3,7 @@ import type { Step, StepValues } from '../design/step'
 import { nodeKey, type NodeKey, type StepKey } from '../design/step-keys'
 import { walkInstallation, type DesignRules } from '../design/walk'
 import type { Circuit, Installation } from '../installation/installation'
-import type { Exercise } from './exercise'
+import { WHOLE_BOARD, type Exercise } from './exercise'
 
 /** An exercise as one apprentice has it: the installation of their variant, and how it is asked and judged. */
 export interface Assignment extends Pick<Exercise, 'edition' | 'policy' | 'asks' | 'marks' | 'critical' | 'tests'> {
@@ -19,6 +19,10 @@ export const rulesOf = ({ edition, policy }: Pick<Assignment, 'edition' | 'polic
   ({ edition, measuredZs: policy.measuredZs, warmDrop: policy.warmDrop })
 
 export const designOf = (assignment: Pick<Assignment, 'edition' | 'policy' | 'installation'>): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
+
+/** Circuits that are built at the bay, or designed where nothing is built. */
+export const builtCircuits = ({ tests, asks, installation }: Pick<Exercise, 'tests' | 'asks' | 'installation'>): readonly string[] =>
+  tests === null ? asks.circuits : tests === WHOLE_BOARD ? installation.circuits.map(({ id }) => id) : [tests]
 
 /** What the asked boxes depend on; enough of it reaches an apprentice's browser to lay out the sheet. */
 export interface Sheet {

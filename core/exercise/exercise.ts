@@ -3,6 +3,9 @@ import type { Installation } from '../installation/installation'
 import type { Edition } from '../regulations/editions'
 import type { MeasuredZsPolicy, WarmDropPolicy } from './task'
 
+/** Every circuit is wired and tested, on one schedule. */
+export const WHOLE_BOARD = 'all'
+
 export const TASK_KINDS = ['new-circuit', 'whole-board', 'alteration'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
@@ -16,9 +19,23 @@ export interface Policy {
   readonly rounding: number
   /** May the reference library be opened from a worksheet? */
   readonly library: 'open' | 'closed'
+  /** Which residual tests a schedule asks for: what the edition says, or also half and five times IΔn. Left out: by the edition. */
+  readonly residualTests?: ResidualTests
+  /** Single conductors in a terminal: either way, doubled over, or single. Left out: either way. */
+  readonly doubling?: Doubling
+  /** Whether tidiness in the board is graded or only noted. Left out: noted. */
+  readonly dressing?: Dressing
 }
 
-export const DEFAULT_POLICY: Policy = { measuredZs: 'eighty-percent', warmDrop: 'tabulated', followShare: 1, rounding: 0.02, library: 'open' }
+export const DOUBLINGS = ['either', 'doubled', 'single'] as const
+export type Doubling = (typeof DOUBLINGS)[number]
+export const DRESSINGS = ['noted', 'marked'] as const
+export type Dressing = (typeof DRESSINGS)[number]
+
+export const RESIDUAL_TESTS = ['edition', 'all'] as const
+export type ResidualTests = (typeof RESIDUAL_TESTS)[number]
+
+export const DEFAULT_POLICY: Policy = { measuredZs: 'eighty-percent', warmDrop: 'tabulated', followShare: 1, rounding: 0.02, library: 'open', residualTests: 'edition', doubling: 'either', dressing: 'noted' }
 
 /** What is written down: these steps of these circuits, and of the boards. */
 export interface Asks {
@@ -41,7 +58,7 @@ export interface Exercise {
   readonly minutes: number
   readonly edition: Edition
   readonly installation: Installation
-  /** The circuit that is wired and tested at the bay; null where the design alone is handed in. */
+  /** The circuit that is wired and tested at the bay, or `WHOLE_BOARD`; null where the design alone is handed in. */
   readonly tests: string | null
   readonly asks: Asks
   /** Marks of a step where they differ from the usual ones, 0 to 10. */

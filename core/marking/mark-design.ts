@@ -65,6 +65,7 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
   if (!reference.ok) throw new Error('The installation has no worked design')
   const marks = new Map<string, StepMark[]>()
   const figures = new Map<string, OwnFigures>()
+  const byKey = new Map<string, ReadonlyMap<StepKey, WorkedStep>>()
 
   function go<T extends Task | BoardTask>(scope: string, task: T, worked: ScopeDesign & { readonly task: T }, steps: readonly Step<T>[]): StepValues {
     const own: OwnFigures = figures.get(scope) ?? { values: {}, halfDigits: {}, hasDeparted: false }
@@ -73,8 +74,10 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
     const bench: Bench<T> = { scope, assignment, task, own }
     const sheet = marks.get(scope) ?? []
     marks.set(scope, sheet)
+    const workedSteps = byKey.get(scope) ?? new Map(worked.steps.map((one) => [one.key, one]))
+    byKey.set(scope, workedSteps)
     for (const step of steps) {
-      const workedStep = worked.steps.find(({ key }) => key === step.key)
+      const workedStep = workedSteps.get(step.key)
       if (!workedStep) continue
       if (!isAsked(assignment, scope, step.key)) {
         // What was not asked follows by itself from what was.
@@ -108,39 +111,36 @@ function isElsewhere(mine: Task | BoardTask, worked: Task | BoardTask): boolean 
 }
 
 function markStep<T extends Task | BoardTask>(step: Step<T>, bench: Bench<T>, worked: WorkedStep, typed: string): StepMark {
-  const { task, own, assignment } = bench
+  const { task, own, assignment, scope } = bench
   const { rounding, followShare } = assignment.policy
   const outOf = maximumMark(step.key, assignment)
-  const base = {
-    node: nodeKey(bench.scope, step.key), scope: bench.scope, step: step.key, typed, reference: worked.value, formula: worked.formula, working: worked.working,
-    source: sourceLine(worked.source, assignment.edition), outOf,
-  }
+  const source = sourceLine(worked.source, assignment.edition)
+  // One shape for every mark: a pile of sheets holds thousands.
+  const judged = (verdict: Verdict, findings: readonly Finding[], mark: number, value?: number, theirs?: number, working = worked.working): StepMark =>
+    ({ node: nodeKey(scope, step.key), scope, step: step.key, verdict, typed, value, reference: worked.value, own: theirs, formula: worked.formula, working, source, findings, mark, outOf })
+
   const parsed = readAnswer(step.key, typed)
-  if (!parsed.ok) {
-    const findings = parsed.problem === 'empty' ? [] : [fault(`unreadable.${parsed.problem}`)]
-    return { ...base, verdict: 'missing', findings, mark: 0 }
-  }
+  if (!parsed.ok) return judged('missing', parsed.problem === 'empty' ? [] : [fault(`unreadable.${parsed.problem}`)], 0)
   const answer: TypedNumber = parsed
   const derived = own.hasDeparted ? step.derive(task, own.values) : worked
   if (step.kind === 'calculated') own.halfDigits[step.key] = parsed.halfDigit
   const ownWorked = derived.ok ? derived : undefined
-  const carriesOn = ownWorked !== undefined && !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value, rounding)
-  const shown = carriesOn ? { ...base, value: parsed.value, own: ownWorked.value, working: ownWorked.working } : { ...base, value: parsed.value }
+  const carriesOn = ownWorked !== undefined && ownWorked !== worked && !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value, rounding)
+  const theirs = carriesOn ? ownWorked.value : undefined
+  const theirWorking = carriesOn ? ownWorked.working : worked.working
 
   if (agrees(step, answer, worked.value, rounding)) {
     // A right value that cannot come from the figures above it deserves a question, not a lost mark.
-    const findings = carriesOn ? [note('doesNotFollow', { own: ownWorked.value })] : []
-    return { ...shown, working: base.working, verdict: 'right', findings, mark: outOf }
+    return judged('right', carriesOn ? [note('doesNotFollow', { own: ownWorked.value })] : [], outOf, parsed.value, theirs)
   }
-  if (ownWorked && followsFrom(step, bench, answer, ownWorked.value)) return { ...shown, verdict: 'carried', findings: [], mark: outOf * followShare }
+  if (ownWorked && followsFrom(step, bench, answer, ownWorked.value)) return judged('carried', [], outOf * followShare, parsed.value, theirs, theirWorking)
 
   const acceptance = step.accept?.(task, own.values, parsed.value)
   if (acceptance?.accepted) {
-    const findings = acceptance.note ? [note(acceptance.note)] : []
-    return { ...shown, verdict: carriesOn ? 'carried' : 'right', findings, mark: outOf * (carriesOn ? followShare : 1) }
+    return judged(carriesOn ? 'carried' : 'right', acceptance.note ? [note(acceptance.note)] : [], outOf * (carriesOn ? followShare : 1), parsed.value, theirs, theirWorking)
   }
   const slip = likelySlip(parsed.value, { step, task, expected: ownWorked?.value ?? worked.value, values: own.values })
-  return { ...shown, verdict: 'wrong', findings: wrongFindings(step, assignment, acceptance, slip, base.source), mark: 0 }
+  return judged('wrong', wrongFindings(step, assignment, acceptance, slip, source), 0, parsed.value, theirs, theirWorking)
 }
 
 /**

@@ -1,14 +1,24 @@
 import type { NodeKey, StepKey } from '../design/step-keys'
-import type { ReadingKey } from '../results/readings'
+import type { IsolationPart } from '../isolation/rule'
+import { readingKind, type ReadingKey, type ReadingKindKey, type SheetKey } from '../results/readings'
 
-/** One kind of thing that a criterion can rest on: a design step, a reading, or asking before energising. */
-export type EvidenceKey = `design.${StepKey}` | `reading.${ReadingKey}` | 'process.permission'
+/** One kind of thing that a criterion can rest on: a design step, a reading, asking before energising, or a part of an observed isolation. */
+export type EvidenceKey = `design.${StepKey}` | `reading.${SheetKey}` | 'process.permission' | `isolation.${IsolationPart}`
 
 /** One thing on one sheet: a step of a circuit or board, or a reading. */
 export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}`
 
-/** The kind of evidence that an item is: `design.c2.zs` is `design.zs`. */
-export const evidenceOf = (item: ItemKey): EvidenceKey => item.replace(/^design\..+\.(?=[^.]+$)/, 'design.') as EvidenceKey
+/** Tests of a whole board that show the same as one of a single circuit. */
+const SHOWS: Readonly<Partial<Record<ReadingKindKey, SheetKey>>> = {
+  bonding: 'r1r2', r1: 'r1r2', rn: 'r1r2', r2: 'r1r2', irLL: 'irLE', pfc: 'ze', rotation: 'polarity', rcd: 'rcdTime', rcdHalf: 'rcdTime', rcdFive: 'rcdTime', rcdButton: 'rcdTime', functional: 'polarity', drop: 'zs', clamp: 'zs',
+}
+
+/** The kind of evidence that an item is: `design.c2.zs` is `design.zs`, `reading.c1.irNE` is `reading.irNE`. */
+export function evidenceOf(item: ItemKey): EvidenceKey {
+  if (item.startsWith('design.')) return item.replace(/^design\..+\.(?=[^.]+$)/, 'design.') as EvidenceKey
+  const { key } = readingKind(item.slice('reading.'.length))
+  return `reading.${SHOWS[key] ?? (key as SheetKey)}`
+}
 
 export interface Criterion {
   readonly code: string

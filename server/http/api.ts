@@ -6,7 +6,8 @@ import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { Problem } from '../services/problem'
 import { personOf } from '../services/sign-in'
-import { runningRepos } from './runtime'
+import { tellNews } from './news'
+import { runningRepos, streamPort } from './runtime'
 import { sessionOf } from './session'
 
 interface Call<Body> {
@@ -21,9 +22,11 @@ export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Ca
     try {
       refuseOtherSites(event)
       setHeader(event, 'cache-control', 'no-store')
-      const context: Context = { repos: runningRepos(), now: new Date().toISOString() }
+      const context: Context = { repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }
       const body = schema ? await readBody(event, schema) : undefined
-      return (await run({ context, body: body as Static<S>, event })) ?? null
+      const answer = await run({ context, body: body as Static<S>, event })
+      if (event.method !== 'GET' && event.method !== 'HEAD') tellNews()
+      return answer ?? null
     } catch (error) {
       return render(event, error)
     }
@@ -46,6 +49,13 @@ export function idOf(event: H3Event): number {
   const id = Number(getRouterParam(event, 'id'))
   if (!Number.isInteger(id) || id < 1) throw new Problem('notFound')
   return id
+}
+
+/** The key in the route, such as the `practice-split` of `/bays/practice-split`. */
+export function keyOf(event: H3Event): string {
+  const key = getRouterParam(event, 'key') ?? ''
+  if (!/^[a-z]+-[a-z0-9]{1,20}$/.test(key)) throw new Problem('notFound')
+  return key
 }
 
 async function readBody<S extends TSchema>(event: H3Event, schema: S): Promise<Static<S>> {

@@ -27,3 +27,11 @@ export function sessionSecret(): string {
   secret = readFileSync(file, 'utf8')
   return secret
 }
+
+/** The line-based port for instruments on this machine: a thousand above the web port unless it is told or turned off. */
+export function streamPort(): { readonly port: number; readonly secret: string } | undefined {
+  const told = process.env.NAKSHI_INSTRUMENT_PORT
+  if (told === 'off') return undefined
+  const port = told ? Number(told) : Number(process.env.NITRO_PORT ?? process.env.PORT ?? 3000) + 1000
+  return Number.isInteger(port) && port > 0 && port < 65536 ? { port, secret: sessionSecret() } : undefined
+}

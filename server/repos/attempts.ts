@@ -4,6 +4,7 @@ import { upgradeAnswers, upgradeTask } from '#core/exercise/upgrade'
 import type { Installation } from '#core/installation/installation'
 import type { Answers } from '#core/marking/answer'
 import type { Readings } from '#core/results/readings'
+import type { ReadingTimes } from '#core/schedule/process'
 import type { StageEvent } from '#schemas/views'
 
 export interface Attempt {
@@ -19,6 +20,8 @@ export interface Attempt {
   readonly stage: Stage
   readonly answers: Answers
   readonly readings: Readings
+  /** When each reading came in, by test. */
+  readonly readingTimes: ReadingTimes
   readonly version: number
   readonly savedAt: string | null
 }
@@ -36,6 +39,7 @@ interface Row {
   stage: Stage
   answers: string
   readings: string
+  reading_times: string
   version: number
   saved_at: string | null
 }
@@ -45,7 +49,7 @@ const SELECT = 'SELECT a.*, p.number, p.name, p.cohort FROM attempt a JOIN perso
 const toAttempt = (row: Row): Attempt => ({
   id: row.id, exerciseId: row.exercise_id, personId: row.person_id, personNumber: row.number, personName: row.name, cohort: row.cohort,
   variantIndex: row.variant_index, bay: row.bay, installation: upgradeTask(JSON.parse(row.task)), stage: row.stage, answers: upgradeAnswers(JSON.parse(row.answers)),
-  readings: JSON.parse(row.readings), version: row.version, savedAt: row.saved_at,
+  readings: JSON.parse(row.readings), readingTimes: JSON.parse(row.reading_times), version: row.version, savedAt: row.saved_at,
 })
 
 export function createAttemptsRepo(db: Database) {
@@ -56,7 +60,7 @@ export function createAttemptsRepo(db: Database) {
   const insert = db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
   )
-  const saveWork = db.prepare('UPDATE attempt SET answers = ?, readings = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
+  const saveWork = db.prepare('UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
   const setStage = db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?')
   const addEvent = db.prepare('INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)')
   const events = db.prepare<[number], StageEvent>(
@@ -74,8 +78,8 @@ export function createAttemptsRepo(db: Database) {
     insert: (exerciseId: number, personId: number, index: number, bay: number, installation: Installation): number =>
       Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(installation)).lastInsertRowid),
     /** False when another device saved in between. */
-    saveWork: (id: number, version: number, answers: Answers, readings: Readings, now: string): boolean =>
-      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), now, id, version).changes === 1,
+    saveWork: (id: number, version: number, answers: Answers, readings: Readings, times: ReadingTimes, now: string): boolean =>
+      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), JSON.stringify(times), now, id, version).changes === 1,
     setStage: (id: number, stage: Stage) => void setStage.run(stage, id),
     addEvent: (id: number, act: string, by: number, at: string, note: string) => void addEvent.run(id, act, by, at, note),
     events: (id: number) => events.all(id),

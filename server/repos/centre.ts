@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/outcomes/framework'
+import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/isolation/policy'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 import type { PolicyChange } from '#schemas/views'
 
@@ -31,6 +32,15 @@ export function createCentreRepo(db: Database) {
       return { ...DEFAULT_POLICY, ...Object.fromEntries(chosen) }
     },
     setPolicy: (key: keyof Policy, value: string, by: number, at: string) => void addPolicy.run(key, value, by, at),
+    /** Choices about safe isolation stand in the same table, under `isolation.` and their name. */
+    isolation: (): IsolationPolicy => {
+      const chosen = Object.keys(DEFAULT_ISOLATION).flatMap((key) => {
+        const row = policy.get(`isolation.${key}`)
+        return row ? [[key, row.value]] : []
+      })
+      return { ...DEFAULT_ISOLATION, ...Object.fromEntries(chosen) }
+    },
+    setIsolation: (key: keyof IsolationPolicy, value: string, by: number, at: string) => void addPolicy.run(`isolation.${key}`, value, by, at),
     policyChanges: () => changes.all(),
   }
 }

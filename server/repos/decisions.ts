@@ -25,7 +25,8 @@ const toEvidence = (evidence: DecisionEvidence): DecisionEvidence =>
 
 export interface PersonOccasion extends Occasion {
   readonly personId: number
-  readonly attemptId: number
+  /** Null for what was observed apart from a task. */
+  readonly attemptId: number | null
 }
 
 // Only the latest decision on an attempt counts.

@@ -1,11 +1,21 @@
 import type { Database } from 'better-sqlite3'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
+import { createBaysRepo } from './bays'
 import { createCentreRepo } from './centre'
 import { createCommentsRepo } from './comments'
 import { createDecisionsRepo } from './decisions'
+import { createIsolationRunsRepo } from './isolation-runs'
+import { createHuntsRepo } from './hunts'
+import { createPapersRepo } from './papers'
+import { createInspectionsRepo } from './inspections'
+import { createRunsRepo } from './runs'
+import { createInstrumentsRepo } from './instruments'
+import { createLocksRepo } from './locks'
+import { createObservationsRepo } from './observations'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
+import { createPredictionsRepo } from './predictions'
 
 /** Every repository over one connection; statements are prepared once. */
 export function createRepos(db: Database) {
@@ -16,6 +26,16 @@ export function createRepos(db: Database) {
     decisions: createDecisionsRepo(db),
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
+    bays: createBaysRepo(db),
+    predictions: createPredictionsRepo(db),
+    isolationRuns: createIsolationRunsRepo(db),
+    observations: createObservationsRepo(db),
+    locks: createLocksRepo(db),
+    hunts: createHuntsRepo(db),
+    papers: createPapersRepo(db),
+    runs: createRunsRepo(db),
+    inspections: createInspectionsRepo(db),
+    instruments: createInstrumentsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */
     transaction: <T>(work: () => T): T => db.transaction(work).immediate(),

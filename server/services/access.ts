@@ -17,7 +17,20 @@ const ROLES_BY_ACTION = {
   'records.see': ['instructor', 'assessor', 'administrator'],
   'results.export': ['instructor', 'assessor', 'administrator'],
   'stores.see': ['technician', 'instructor'],
+  'instruments.see': ['administrator', 'instructor', 'assessor', 'technician', 'apprentice'],
+  'instruments.keep': ['technician', 'instructor'],
+  'paper.see': ['apprentice', 'instructor', 'assessor'],
   'work.own': ['apprentice'],
+  'bay.use': ['apprentice', 'instructor', 'assessor'],
+  'run.use': ['apprentice', 'instructor', 'assessor', 'technician'],
+  'inspection.use': ['apprentice', 'instructor', 'assessor'],
+  'hunt.practise': ['apprentice', 'instructor', 'assessor'],
+  'hunt.set': ['instructor', 'assessor'],
+  'isolation.practise': ['apprentice', 'instructor', 'assessor'],
+  'isolation.observe': ['instructor', 'assessor'],
+  'register.see': ['instructor', 'assessor'],
+  'pin.choose': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'],
+  'register.keep': ['instructor', 'assessor'],
 } as const satisfies Record<string, readonly Role[]>
 
 export type Action = keyof typeof ROLES_BY_ACTION

@@ -1,3 +1,4 @@
+import type { IsolationPolicy } from '#core/isolation/policy'
 import type { Policy } from '#core/exercise/exercise'
 import { criteriaOf, type Framework } from '#core/outcomes/framework'
 import type { CentreView } from '#schemas/views'
@@ -8,7 +9,7 @@ import { Problem } from './problem'
 
 export function showCentre({ repos }: Context, actor: Person): CentreView {
   allow(actor, 'centre.see')
-  return { policies: repos.centre.policies(), changes: repos.centre.policyChanges(), framework: repos.centre.framework() ?? null }
+  return { policies: repos.centre.policies(), isolation: repos.centre.isolation(), changes: repos.centre.policyChanges(), framework: repos.centre.framework() ?? null }
 }
 
 /** Puts a policy in force; only what changed is written down. */
@@ -18,6 +19,17 @@ export function setPolicy({ repos, now }: Context, actor: Person, policy: Policy
     const before = repos.centre.policies()
     for (const key of Object.keys(policy) as (keyof Policy)[]) {
       if (policy[key] !== before[key]) repos.centre.setPolicy(key, String(policy[key]), actor.id, now)
+    }
+  })
+}
+
+/** Puts the choices about safe isolation in force; an observation keeps what held when it began. */
+export function setIsolationPolicy({ repos, now }: Context, actor: Person, policy: IsolationPolicy): void {
+  allow(actor, 'centre.change')
+  repos.transaction(() => {
+    const before = repos.centre.isolation()
+    for (const key of Object.keys(policy) as (keyof IsolationPolicy)[]) {
+      if (policy[key] !== before[key]) repos.centre.setIsolation(key, policy[key], actor.id, now)
     }
   })
 }

@@ -5,4 +5,12 @@ export interface Context {
   readonly repos: Repos
   /** ISO 8601 UTC. */
   readonly now: string
+  /** Where instruments on this machine may send readings; left out where nothing listens. */
+  readonly stream?: StreamPort
+}
+
+export interface StreamPort {
+  readonly port: number
+  /** Seals the codes that stand on the pages. */
+  readonly secret: string
 }

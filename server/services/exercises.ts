@@ -1,5 +1,5 @@
 import { assignmentOf, designOf, publicInstallation } from '#core/exercise/assignment'
-import type { Exercise } from '#core/exercise/exercise'
+import { WHOLE_BOARD, type Exercise } from '#core/exercise/exercise'
 import { upgradeExercise } from '#core/exercise/upgrade'
 import { structureProblems } from '#core/installation/check'
 import { criteriaOf } from '#core/outcomes/framework'
@@ -113,6 +113,6 @@ function check(repos: Context['repos'], exercise: Exercise): void {
   const structure = structureProblems(exercise.installation)
   if (structure.length > 0) throw new Problem('structure', { fields: structure.map((problem) => ({ field: `${problem.scope}.${problem.field}`, message: structureSentence(problem) })) })
   const ids = exercise.installation.circuits.map(({ id }) => id)
-  const strangers = [...exercise.asks.circuits, ...(exercise.tests === null ? [] : [exercise.tests])].filter((id) => !ids.includes(id))
+  const strangers = [...exercise.asks.circuits, ...(exercise.tests === null || exercise.tests === WHOLE_BOARD ? [] : [exercise.tests])].filter((id) => !ids.includes(id))
   if (strangers.length > 0) throw new Problem('circuitUnknown', { fields: [{ field: 'asks.circuits', message: `not among the circuits: ${strangers.join(', ')}` }] })
 }

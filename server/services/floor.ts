@@ -1,33 +1,60 @@
-import { energiseGate } from '#core/results/judge'
+import { permissionUntil } from '#core/attempt/permission'
+import type { Finding } from '#core/findings/finding'
+import { energiseGate, type ReadingMark } from '#core/results/judge'
 import { isDead } from '#core/results/readings'
-import type { FloorView } from '#schemas/views'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
+import type { BoardRequestView, FloorView } from '#schemas/views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
-import { progressOf, readingMarks } from './work'
+import { isWholeBoard } from './board'
+import { inspectionOf } from './inspections'
+import { processOf } from './schedules'
+import { inForce, progressOf, readingMarks } from './work'
 
 /** Who is where, and who waits for permission to energise, the longest waiting first. */
-export function showFloor({ repos, now }: Context, actor: Person): FloorView {
+export function showFloor(context: Context, actor: Person): FloorView {
   allow(actor, 'floor.see')
-  const patches = repos.attempts.all().map((attempt) => {
+  const { repos, now } = context
+  const patches = repos.attempts.all().map((known) => {
+    const attempt = inForce(context, known, actor)
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
     const events = repos.attempts.events(attempt.id)
     const last = events.at(-1)
     return {
       id: attempt.id, number: attempt.personNumber, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
-      code: exercise.code, title: exercise.title, circuitName: attempt.installation.circuits.find(({ id }) => id === exercise.tests)?.name ?? 'design only',
+      code: exercise.code, title: exercise.title, circuitName: exercise.tests === WHOLE_BOARD ? 'whole board' : attempt.installation.circuits.find(({ id }) => id === exercise.tests)?.name ?? 'design only',
       ...progressOf({ repos }, attempt),
       lastAct: last ? last : null,
       savedAt: attempt.savedAt,
-      request: attempt.stage === 'permission' ? deadSheet({ repos }, attempt) : undefined,
+      liveUntil: attempt.stage === 'live' ? permissionUntil(events) : null,
+      request: attempt.stage === 'permission' ? deadSheet(context, attempt) : undefined,
     }
   })
-  return { now, patches }
+  return { now, patches, locks: repos.locks.open(), repeats: repos.observations.openRepeats() }
 }
 
 /** The dead tests as the assessor needs them before a permission. */
-function deadSheet(context: Pick<Context, 'repos'>, attempt: Attempt) {
+function deadSheet(context: Context, attempt: Attempt) {
   const marks = readingMarks(context, attempt)
-  return { gate: energiseGate(marks), marks: marks.filter((mark) => isDead(mark.reading)) }
+  return { gate: energiseGate(marks), marks: marks.filter((mark) => isDead(mark.reading)), board: isWholeBoard(context, attempt) ? boardRequest(context, attempt, marks) : null }
+}
+
+function inspectionWords(context: Context, attempt: Attempt): BoardRequestView['inspection'] {
+  const said = inspectionOf(context, attempt)
+  return said ? { looked: said.looked, of: said.of, open: said.observations.length, isSafeToTest: said.isSafeToTest } : null
+}
+
+const DEAD_CHECKS = 5
+const SERIOUSNESS: Readonly<Record<Finding['seriousness'], number>> = { critical: 0, fault: 1, note: 2 }
+
+/** The sheet of a whole board in a few lines: each finding once, however many readings it concerns. */
+function boardRequest(context: Context, attempt: Attempt, marks: readonly ReadingMark[]): BoardRequestView {
+  const found = [...marks.filter((mark) => isDead(mark.reading)).flatMap(({ findings }) => findings), ...processOf(context, attempt)]
+  const once = [...new Map(found.map((finding) => [JSON.stringify(finding), finding])).values()]
+  return {
+    checked: (attempt.readings['set:readyDead'] ?? '').split(' ').filter(Boolean).length, ofChecks: DEAD_CHECKS, instrument: attempt.readings['set:instrument'] ?? '', inspection: inspectionWords(context, attempt),
+    findings: once.sort((a, b) => SERIOUSNESS[a.seriousness] - SERIOUSNESS[b.seriousness]),
+  }
 }

@@ -5,7 +5,8 @@ import type { OtherBay } from '#core/results/rules/rule'
 import type { ScopeNames } from '#core/texts/findings'
 import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
-import { assignmentFor, readingMarks } from './work'
+import { assignmentFor } from './assignment'
+import { readingMarks } from './work'
 
 /** Marks by attempt and version: a pile is looked at far more often than its sheets change. */
 const MARKED = new WeakMap<Context['repos'], Map<number, { readonly version: number; readonly marked: Marked }>>()
@@ -31,6 +32,6 @@ function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[
 
 /** Names of the circuits and boards on a sheet. */
 export function scopeNames({ installation }: Pick<Attempt, 'installation'>, marked: Marked): ScopeNames {
-  const used = new Set(marked.design.map(({ scope }) => scope))
+  const used = new Set([...marked.design.map(({ scope }) => scope), ...marked.readings.flatMap(({ reading }) => /^([a-z0-9]+)\./.exec(reading)?.[1] ?? [])])
   return Object.fromEntries([...installation.circuits, ...installation.boards].filter(({ id }) => used.has(id)).map(({ id, name }) => [id, name]))
 }

@@ -1,4 +1,4 @@
-import { assignmentOf, designOf } from '#core/exercise/assignment'
+import { assignmentOf, builtCircuits, designOf } from '#core/exercise/assignment'
 import { bestDrums } from '#core/materials/drums'
 import { materialsOf } from '#core/materials/materials'
 import { toolsFor } from '#core/materials/tools'
@@ -12,7 +12,7 @@ export function showStores({ repos }: Context, actor: Person): StoresExercise[] 
   allow(actor, 'stores.see')
   return repos.exercises.all().filter((stored) => stored.state === 'set').map(({ id, exercise }) => {
     // What is wired at the bay is laid out; of a design alone everything, so that it can be priced.
-    const built = exercise.tests === null ? exercise.asks.circuits : [exercise.tests]
+    const built = builtCircuits(exercise)
     const bays = repos.attempts.byExercise(id).map((attempt) => {
       const materials = materialsOf(designOf(assignmentOf(exercise, attempt.installation)), built)
       const scopes = Object.fromEntries([...attempt.installation.circuits, ...attempt.installation.boards].map((part) => [part.id, part.name]))

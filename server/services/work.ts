@@ -1,34 +1,34 @@
+import { permissionUntil } from '#core/attempt/permission'
 import { after, writable, type Act, type Stage } from '#core/attempt/stages'
 import { stepOf } from '#core/design/step-keys'
-import { askedNodes, assignmentOf, designOf, publicInstallation, type Assignment } from '#core/exercise/assignment'
+import { askedNodes, designOf, publicInstallation } from '#core/exercise/assignment'
 import { readAnswer } from '#core/marking/answer'
 import { energiseGate, judgeReadings, type ReadingMark } from '#core/results/judge'
 import type { OtherBay } from '#core/results/rules/rule'
 import { parseReading } from '#core/results/parse-reading'
-import { LIVE_KEYS, isDead, readingKeys, readingKind, type ReadingKey } from '#core/results/readings'
+import { DEAD_KEYS, LIVE_KEYS, isDead, readingKeys, readingKind } from '#core/results/readings'
 import type { WorkBody } from '#schemas/requests'
 import type { WorkListItem, WorkView } from '#schemas/views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found, ownAttempt } from './access'
+import { assignmentFor } from './assignment'
+import { askedKeys, boardKeys, boardView, isDeadBox, isWholeBoard, judgedBoard, pairingCode } from './board'
 import type { Context } from './context'
 import { Problem } from './problem'
 
-/** The attempt as it is asked and judged. */
-export function assignmentFor({ repos }: Pick<Context, 'repos'>, attempt: Attempt): Assignment {
-  return assignmentOf(repos.exercises.byId(attempt.exerciseId)!.exercise, attempt.installation)
-}
-
 const testedCircuit = (attempt: Attempt, tests: string | null) => attempt.installation.circuits.find(({ id }) => id === tests)
 
-/** The tests of the circuit that is wired; none where the design is all there is. */
-function keysOf(context: Pick<Context, 'repos'>, attempt: Attempt): ReadingKey[] {
+/** The tests that must be made before an attempt goes on: dead, then live; none where the design is all there is. */
+function askedTests(context: Pick<Context, 'repos'>, attempt: Attempt, dead: boolean): string[] {
+  if (isWholeBoard(context, attempt)) return askedKeys(context, attempt, dead)
   const tested = testedCircuit(attempt, assignmentFor(context, attempt).tests)
-  return tested ? readingKeys(tested) : []
+  return tested ? readingKeys(tested).filter((key) => isDead(key) === dead) : []
 }
 
 /** The readings of an attempt, judged; none where nothing is tested. */
-export function readingMarks(context: Pick<Context, 'repos'>, attempt: Attempt, others: readonly OtherBay[] = []): ReadingMark[] {
+export function readingMarks(context: Pick<Context, 'repos'>, attempt: Attempt, others: readonly OtherBay[] = []): readonly ReadingMark[] {
+  if (isWholeBoard(context, attempt)) return attempt.stage === 'design' ? [] : judgedBoard(context, attempt).marks
   const assignment = assignmentFor(context, attempt)
   const tested = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
   return tested && !tested.stopped ? judgeReadings(tested, attempt.readings, others) : []
@@ -56,11 +56,23 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
  * What the apprentice's browser may hold: the task without the residual device, their own typing, the permission. The
  * worked design and the marks join it only when the decision has been released.
  */
-export function showWork({ repos }: Context, actor: Person, id: number): WorkView {
-  return forApprentice({ repos }, ownAttempt(actor, repos.attempts.byId(id)))
+export function showWork(context: Context, actor: Person, id: number): WorkView {
+  return forApprentice(context, inForce(context, ownAttempt(actor, context.repos.attempts.byId(id)), actor))
 }
 
-function forApprentice({ repos }: Pick<Context, 'repos'>, attempt: Attempt): WorkView {
+/** The attempt as it stands now: a permission that has run out is one no longer. */
+export function inForce({ repos, now }: Context, attempt: Attempt, actor: Pick<Person, 'id'>): Attempt {
+  if (attempt.stage !== 'live') return attempt
+  const until = permissionUntil(repos.attempts.events(attempt.id))
+  if (until !== null && until > now) return attempt
+  repos.transaction(() => {
+    repos.attempts.setStage(attempt.id, nextStage(attempt, 'expire'))
+    repos.attempts.addEvent(attempt.id, 'expire', actor.id, now, 'The permission has run out. Ask again before anything is measured live.')
+  })
+  return repos.attempts.byId(attempt.id)!
+}
+
+function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, attempt: Attempt): WorkView {
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const events = repos.attempts.events(attempt.id)
   const isDesigned = attempt.stage !== 'design'
@@ -76,33 +88,56 @@ function forApprentice({ repos }: Pick<Context, 'repos'>, attempt: Attempt): Wor
     readingKeys: isDesigned && tested ? readingKeys(tested) : [],
     ratedResidualMA: isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
     events: events.filter((event) => event.act !== 'decide' || decision),
+    board: isDesigned && isWholeBoard({ repos }, attempt) ? boardView({ repos }, attempt, stream ? { port: stream.port, code: pairingCode(stream.secret, attempt.id) } : { port: null, code: '' }) : null,
     decision,
   }
 }
 
 /** Saves what was typed, if its boxes are open at this stage. Boxes of other stages must come back unchanged. */
-export function saveWork({ repos, now }: Context, actor: Person, id: number, body: WorkBody) {
+export function saveWork(context: Context, actor: Person, id: number, body: WorkBody) {
+  const { repos, now } = context
+  inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
   return repos.transaction(() => {
     const attempt = ownAttempt(actor, repos.attempts.byId(id))
-    if (attempt.version !== body.version) throw new Problem('stale', { extra: { theirs: forApprentice({ repos }, attempt) } })
-    refuseLocked(attempt, body)
-    if (!repos.attempts.saveWork(id, body.version, body.answers, body.readings, now)) throw new Problem('stale')
+    if (attempt.version !== body.version) throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
+    keepReadings(context, attempt, body.answers, body.readings)
     return { version: body.version + 1, savedAt: now }
   })
 }
 
-function refuseLocked(attempt: Attempt, body: WorkBody): void {
+/** Writes a sheet as it now stands, if nothing on it is locked at this stage, and when each reading came in. The caller has checked whose it is, and holds a transaction. */
+export function keepReadings(context: Context, attempt: Attempt, answers: WorkBody['answers'], readings: WorkBody['readings']): void {
+  refuseLocked(context, attempt, { answers, readings })
+  const times = { ...attempt.readingTimes }
+  for (const [key, text] of Object.entries(readings)) {
+    if (key.includes(':') || (attempt.readings[key] ?? '') === text) continue
+    // A file may say when it was measured.
+    times[key] = readings[`at:${key}`] || context.now
+  }
+  if (!context.repos.attempts.saveWork(attempt.id, attempt.version, answers, readings, times, context.now)) throw new Problem('stale')
+}
+
+function refuseLocked(context: Context, attempt: Attempt, body: Pick<WorkBody, 'answers' | 'readings'>): void {
   const open = writable(attempt.stage)
   const isChanged = (before: Readonly<Record<string, string | undefined>>, after: Readonly<Record<string, string | undefined>>, key: string) =>
     (before[key] ?? '') !== (after[key] ?? '')
   if (open !== 'design' && [...new Set([...Object.keys(attempt.answers), ...Object.keys(body.answers)])].some((key) => isChanged(attempt.answers, body.answers, key))) throw new Problem('locked')
-  const readings = new Set([...Object.keys(attempt.readings), ...Object.keys(body.readings)]) as Set<ReadingKey>
-  for (const key of readings) {
-    if (!isChanged(attempt.readings, body.readings, key)) continue
-    if (isDead(key) && open !== 'dead') throw new Problem('locked')
-    if (!isDead(key) && open !== 'live') throw new Problem('liveLocked')
+  const changed = [...new Set([...Object.keys(attempt.readings), ...Object.keys(body.readings)])].filter((key) => isChanged(attempt.readings, body.readings, key))
+  if (changed.length === 0) return
+  const isBoard = isWholeBoard(context, attempt)
+  const known: ReadonlySet<string> = isBoard ? boardKeys(context, attempt) : new Set(SHEET_KEYS)
+  const strange = changed.filter((key) => !known.has(key))
+  if (strange.length > 0) throw new Problem('readingUnknown', { fields: strange.map((field) => ({ field, message: 'is no test of this sheet.' })) })
+  for (const key of changed) {
+    const isDeadOne = isBoard ? isDeadBox(key) : isDead(key)
+    // What belongs to the sheet, such as the instrument, may be changed while anything is measured.
+    if (key.startsWith('set:') && (open === 'dead' || open === 'live')) continue
+    if (isDeadOne && open !== 'dead') throw new Problem('locked')
+    if (!isDeadOne && open !== 'live') throw new Problem('liveLocked')
   }
 }
+
+const SHEET_KEYS: readonly string[] = [...DEAD_KEYS, ...LIVE_KEYS]
 
 export function handInDesign(context: Context, actor: Person, id: number, version: number) {
   const attempt = context.repos.attempts.byId(id)
@@ -114,28 +149,29 @@ export function handInDesign(context: Context, actor: Person, id: number, versio
 }
 
 export function askPermission(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'askPermission', (attempt) => refuseEmpty(attempt, keysOf(context, attempt).filter(isDead)))
+  return act(context, actor, id, version, 'askPermission', (attempt) => refuseEmpty(attempt, askedTests(context, attempt, true)))
 }
 
 export function handInReadings(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'handIn', (attempt) =>
-    refuseEmpty(attempt, keysOf(context, attempt).filter((key) => (LIVE_KEYS as readonly string[]).includes(key))))
+  return act(context, actor, id, version, 'handIn', (attempt) => refuseEmpty(attempt, askedTests(context, attempt, false)))
 }
 
-function refuseEmpty(attempt: Attempt, keys: readonly ReadingKey[]): void {
+function refuseEmpty(attempt: Attempt, keys: readonly string[]): void {
   const missing = keys.filter((key) => ['empty', 'unreadable'].includes(parseReading(attempt.readings[key] ?? '', readingKind(key)).form))
   if (missing.length > 0) throw new Problem('readingsMissing', { extra: { missing } })
 }
 
-function act({ repos, now }: Context, actor: Person, id: number, version: number, what: Act, check: (attempt: Attempt) => void) {
+function act(context: Context, actor: Person, id: number, version: number, what: Act, check: (attempt: Attempt) => void) {
+  const { repos, now } = context
+  inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
   return repos.transaction(() => {
     const attempt = ownAttempt(actor, repos.attempts.byId(id))
     const stage = nextStage(attempt, what)
-    if (attempt.version !== version) throw new Problem('stale', { extra: { theirs: forApprentice({ repos }, attempt) } })
+    if (attempt.version !== version) throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
     check(attempt)
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, what, actor.id, now, '')
-    return forApprentice({ repos }, repos.attempts.byId(id)!)
+    return forApprentice(context, repos.attempts.byId(id)!)
   })
 }
 
@@ -157,5 +193,19 @@ export function decidePermission({ repos, now }: Context, actor: Person, id: num
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, granted ? 'permit' : 'refuse', actor.id, now, reason.trim())
     repos.audit.add(now, actor.id, granted ? 'permitted' : 'permissionRefused', `attempt ${id}`)
+  })
+}
+
+/** STOP: takes the permission back at once, of one bay or of every bay that is live. Returns how many were live. */
+export function withdrawPermission({ repos, now }: Context, actor: Person, id: number | null, reason: string): { readonly stopped: number } {
+  allow(actor, 'energise.permit')
+  return repos.transaction(() => {
+    const live = (id === null ? repos.attempts.all() : [found(repos.attempts.byId(id))]).filter(({ stage }) => stage === 'live')
+    for (const attempt of live) {
+      repos.attempts.setStage(attempt.id, nextStage(attempt, 'withdraw'))
+      repos.attempts.addEvent(attempt.id, 'withdraw', actor.id, now, reason.trim() || 'Stop. Stand back, isolate, wait for your assessor.')
+    }
+    repos.audit.add(now, actor.id, id === null ? 'stoppedAll' : 'stopped', id === null ? `${live.length} bays` : `attempt ${id}`)
+    return { stopped: live.length }
   })
 }

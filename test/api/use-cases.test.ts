@@ -16,21 +16,12 @@ import { askPermission, decidePermission, handInDesign, saveWork, showWork } fro
 import { allow, type Action } from '../../server/services/access'
 import { readResults, writeResults } from '#schemas/results-csv'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
+import { refusal } from '../support/refusal'
 import { aCircuit, aTask, anExercise, anInstallation, around } from '../support/task'
 
 let centre: Centre
 beforeEach(() => void (centre = aCentre()))
 
-/** The code of the refusal, so that a test reads as a sentence. */
-async function refusal(work: () => unknown): Promise<ProblemCode | 'none'> {
-  try {
-    await work()
-    return 'none'
-  } catch (error) {
-    if (error instanceof Problem) return error.code
-    throw error
-  }
-}
 const version = (id: number) => centre.repos.attempts.byId(id)!.version
 
 describe('people', () => {

@@ -2,7 +2,7 @@ import { structureProblems } from '../../installation/check'
 import type { Board, Circuit, Existing, Installation } from '../../installation/installation'
 import { STEP_KEYS, type StepKey } from '../../design/step-keys'
 import { structureSentence } from '../../texts/structure'
-import type { Exercise, Policy } from '../exercise'
+import { WHOLE_BOARD, type Exercise, type Policy } from '../exercise'
 import { RANGES } from '../ranges'
 import { BOARD_BOXES, CIRCUIT_BOXES, HEAD_BOXES, NO_CURVE, idsIn, type Box, type CircuitField, type ExerciseForm, type FormProblems } from './fields'
 import { readBox } from './read-box'
@@ -43,7 +43,7 @@ export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
   if (criteria.length === 0) problems.criteria = 'Choose at least one criterion that this exercise evidences.'
   if (head.code && !/^[A-Za-z0-9][A-Za-z0-9.-]*$/.test(String(head.code))) problems.code = 'Letters, digits, points and hyphens only.'
   const tests = form.tests || null
-  if (tests !== null && !idsIn(form.circuits).includes(tests)) problems.tests = 'Choose a circuit that is there.'
+  if (tests !== null && tests !== WHOLE_BOARD && !idsIn(form.circuits).includes(tests)) problems.tests = 'Choose a circuit that is there.'
   const marks = readMarks(form.marks ?? '', problems)
 
   const isComplete = Object.keys(problems).length === 0

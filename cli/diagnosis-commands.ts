@@ -1,0 +1,50 @@
+import { testsOf, type BayTest } from '#core/diagnosis/bay-test'
+import { FITS, diagnose } from '#core/diagnosis/diagnose'
+import { bandOf, cost } from '#core/diagnosis/fit'
+import { predictAll } from '#core/diagnosis/predict'
+import { readSheet, type SheetProblem } from '#core/diagnosis/read-sheet'
+import { causeWords } from '#core/texts/causes'
+import { outcomeWords, testWords } from '#core/texts/faults'
+import { ReadingsSchema } from '#schemas/readings'
+import { EXIT, UseError, checked, readJson, readRig, type Output } from './input'
+
+const PROBLEM_WORDS: Readonly<Record<SheetProblem['problem'], string>> = {
+  unknownTest: 'is no test of this bay', notANumber: 'is not a number', otherUnit: 'has a unit that does not belong here', negative: 'is negative', wrongForm: 'has the wrong form: a tick for polarity, a number elsewhere',
+}
+
+function sheetOf(file: string | undefined, tests: readonly BayTest[]) {
+  const { readings } = checked(file, 'a sheet of readings', ReadingsSchema, readJson(file))
+  return readSheet(tests, readings)
+}
+
+/** Every test of the bay with what is expected and what was read. */
+export function check(_: object, rigFile?: string, readingsFile?: string): Output {
+  if (!readingsFile) throw new UseError('check needs a rig and a sheet of readings.', EXIT.use)
+  const rig = readRig(rigFile)
+  const tests = testsOf(rig)
+  const { outcomes, problems } = sheetOf(readingsFile, tests)
+  const expected = predictAll(rig, tests)
+  const rows = tests.flatMap((test) => {
+    const told = expected.get(test.key)
+    const seen = outcomes.get(test.key)
+    if (!told) return []
+    const verdict = !seen ? 'missing' : cost(test.kind, seen, told) > FITS ? 'odd' : 'fits'
+    return [{ test: test.key, verdict, read: seen ? outcomeWords(test.kind, seen) : null, expected: outcomeWords(test.kind, told), band: bandOf(test.kind, told) ?? null }]
+  })
+  const lines = [...rows.map(({ test, verdict, read, expected: told }) => `${verdict.padEnd(8)} ${testWords(rig, tests.find(({ key }) => key === test)!).padEnd(46)} ${(read ?? '–').padStart(12)}   expected ${told}`), ...problems.map(({ key, problem }) => `${key} ${PROBLEM_WORDS[problem]}`)]
+  return { json: { rows, problems }, explained: lines.join('\n'), code: problems.length > 0 ? EXIT.input : rows.some(({ verdict }) => verdict !== 'fits') ? EXIT.engineering : EXIT.done }
+}
+
+/** Causes ranked by how well they explain the sheet, and the measurement to make next. */
+export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string): Output {
+  if (!readingsFile) throw new UseError('diagnose needs a rig and a sheet of readings.', EXIT.use)
+  const rig = readRig(rigFile)
+  const tests = testsOf(rig)
+  const { outcomes, problems } = sheetOf(readingsFile, tests)
+  const { candidates, odd, next } = diagnose(rig, outcomes)
+  const told = candidates.map((one) => ({ ...causeWords(rig, one), share: one.share, doesNotFit: Object.entries(one.fits).filter(([, fits]) => !fits).map(([key]) => key) }))
+  const proposal = next ? testWords(rig, next.test) : null
+  const lines = odd.length === 0 ? ['Every reading fits the bay as it was meant.']
+    : [`Odd: ${odd.join(', ')}`, ...told.map(({ cause, where, tell, share, doesNotFit }) => `${`${Math.round(share * 100)} %`.padStart(5)}  ${cause}${where ? `, ${where}` : ''}. ${tell}${doesNotFit.length ? ` Leaves open: ${doesNotFit.join(', ')}.` : ''}`), ...(proposal ? [`Measure next: ${proposal}`] : []), 'Shares are among the causes that the catalogue knows; none of them is certain.']
+  return { json: { odd, candidates: told, next: next ? { test: next.test.key, words: proposal } : null, problems }, explained: lines.join('\n'), code: odd.length === 0 ? EXIT.done : EXIT.engineering }
+}

@@ -1,0 +1,86 @@
+/* Fault finding between server and screens. */
+import { Type, type Static } from '@sinclair/typebox'
+import type { HuntVerdict } from '#core/hunt/judge'
+import type { PlantPreview } from '#core/hunt/preview'
+
+const strict = { additionalProperties: false }
+const Code = Type.String({ pattern: '^[A-Za-z0-9]{1,40}$' })
+const FaultSchema = Type.Object({ code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) }, strict)
+
+export const HuntStartRequest = Type.Object({ bay: Code, aim: Code }, strict)
+export const PlantPreviewRequest = Type.Object({ bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }) }, strict)
+export const PlantRequest = Type.Object({
+  bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }), people: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 60, uniqueItems: true }),
+  place: Type.Unsafe<'virtual' | 'bay'>({ enum: ['virtual', 'bay'] }), bayNumber: Type.Union([Type.Integer({ minimum: 1, maximum: 99 }), Type.Null()]),
+}, strict)
+export const HuntStepRequest = Type.Object({
+  version: Type.Integer({ minimum: 1 }),
+  step: Type.Union([
+    Type.Object({ do: Type.Unsafe<'look' | 'isolate' | 'restore' | 'repair'>({ enum: ['look', 'isolate', 'restore', 'repair'] }) }, strict),
+    Type.Object({ do: Type.Literal('test'), test: Type.String({ maxLength: 60 }), read: Type.String({ maxLength: 60 }) }, strict),
+    Type.Object({ do: Type.Literal('think'), text: Type.String({ minLength: 1, maxLength: 400, pattern: '\\S' }) }, strict),
+    Type.Object({ do: Type.Literal('conclude'), code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) }, strict),
+  ]),
+}, strict)
+
+export type HuntStartBody = Static<typeof HuntStartRequest>
+export type PlantBody = Static<typeof PlantRequest>
+export type PlantPreviewBody = Static<typeof PlantPreviewRequest>
+export type HuntStepBody = Static<typeof HuntStepRequest>
+
+export interface HuntListItem {
+  readonly id: number
+  readonly title: string
+  readonly name: string
+  readonly setBy: string | null
+  readonly place: 'virtual' | 'bay'
+  readonly bay: number | null
+  readonly isDone: boolean
+  readonly met: boolean | null
+  readonly madeAt: string
+}
+
+export interface HuntHome {
+  readonly aims: readonly { readonly code: string; readonly name: string }[]
+  readonly bays: readonly { readonly code: string; readonly title: string }[]
+  readonly own: readonly HuntListItem[]
+  /** For the staff: what was set, newest first. */
+  readonly set: readonly HuntListItem[]
+}
+
+/** A kind of fault and where this bay could have it. */
+export interface FaultChoice {
+  readonly code: string
+  readonly name: string
+  readonly places: readonly { readonly key: string; readonly words: string }[]
+}
+
+/** What somebody who looks for a fault may see; the fault itself only when it is over. */
+export interface HuntView {
+  readonly id: number
+  readonly version: number
+  readonly title: string
+  readonly name: string
+  readonly setBy: string | null
+  readonly place: 'virtual' | 'bay'
+  readonly bay: number | null
+  readonly isDone: boolean
+  readonly symptoms: readonly string[]
+  readonly isIsolated: boolean
+  readonly isRepaired: boolean
+  readonly tests: readonly { readonly key: string; readonly name: string; readonly where: string; readonly circuit: string; readonly isDead: boolean }[]
+  readonly log: readonly { readonly words: string; readonly seconds: number; readonly mark: string | null }[]
+  readonly choices: readonly FaultChoice[]
+  readonly verdict: HuntVerdict | null
+  readonly secret: string | null
+}
+
+export interface PlantBay {
+  readonly code: string
+  readonly title: string
+  readonly aims: readonly { readonly code: string; readonly name: string; readonly faults: readonly { readonly code: string; readonly place: string; readonly name: string; readonly where: string }[] }[]
+}
+
+export interface PlantPreviewView extends Omit<PlantPreview, 'readings'> {
+  readonly readings: readonly { readonly name: string; readonly sound: string; readonly faulty: string }[]
+}

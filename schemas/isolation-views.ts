@@ -1,0 +1,144 @@
+import type { Place } from '#core/isolation/act'
+import type { Verdict } from '#core/isolation/judge'
+import type { ObservationFields } from '#core/isolation/observation'
+import type { IsolationPolicy, Level } from '#core/isolation/policy'
+import type { Line, Shown } from '#core/isolation/trainer/state'
+import type { Indicator } from '#core/isolation/act'
+
+export const RUN_MODES = ['guided', 'free', 'assessment'] as const
+export type RunMode = (typeof RUN_MODES)[number]
+
+export interface ScenarioItem {
+  readonly code: string
+  readonly title: string
+  readonly level: Level
+  readonly tries: number
+  readonly hasMet: boolean
+}
+
+export interface RunItem {
+  readonly id: number
+  readonly title: string
+  readonly mode: RunMode
+  readonly state: 'running' | 'done'
+  readonly met: boolean | null
+  readonly startedAt: string
+}
+
+export interface IsolationHome {
+  readonly scenarios: readonly ScenarioItem[]
+  readonly runs: readonly RunItem[]
+  /** Booked for the person themselves, and their padlocks that are in the register. */
+  readonly repeats: readonly RepeatView[]
+  readonly locks: readonly LockView[]
+}
+
+/** What somebody in the trainer can see, and nothing that they cannot. */
+export interface RunView {
+  readonly id: number
+  readonly version: number
+  readonly title: string
+  readonly mode: RunMode
+  readonly state: 'running' | 'done'
+  readonly place: Place
+  readonly job: string
+  readonly pointName: string
+  readonly indicator: Indicator | null
+  readonly lines: readonly Line[]
+  readonly shown: Shown | null
+  readonly moves: readonly { readonly key: string; readonly words: string; readonly group: 'here' | 'device' | 'bag' | 'walk'; readonly device: string | null }[]
+  /** The board, while somebody stands at it. */
+  readonly devices: readonly { readonly id: string; readonly name: string; readonly says: string | null; readonly isOn: boolean; readonly isLocked: boolean; readonly hasNotice: boolean }[]
+  readonly isOpen: boolean
+  readonly seconds: number
+  /** Only where hints are given. */
+  readonly hint: { readonly name: string; readonly next: string } | null
+  readonly debrief: Debrief | null
+}
+
+export interface Debrief {
+  readonly verdict: Verdict
+  readonly sequence: readonly { readonly words: string; readonly seconds: number; readonly broken: readonly string[]; readonly touch: string | null }[]
+  readonly secret: string
+}
+
+export interface ObservationItem {
+  readonly id: number
+  readonly apprentice: string
+  readonly assessor: string
+  readonly bay: string
+  readonly circuit: string
+  readonly state: 'running' | 'decided'
+  readonly met: boolean | null
+  readonly startedAt: string
+}
+
+export interface ObservationDecision {
+  readonly by: string
+  readonly at: string
+  readonly met: boolean
+  readonly feedback: string
+  readonly criteria: readonly { readonly code: string; readonly met: boolean }[]
+  readonly evidence: { readonly verdict: Verdict; readonly reason: string; readonly apprenticeSigned: string }
+}
+
+export interface ObservationView {
+  readonly id: number
+  readonly apprentice: string
+  readonly apprenticeNumber: string
+  readonly apprenticeId: number
+  readonly assessor: string
+  readonly policy: IsolationPolicy
+  readonly fields: ObservationFields
+  readonly version: number
+  readonly savedAt: string | null
+  readonly state: 'running' | 'decided'
+  readonly criteria: readonly { readonly code: string; readonly text: string; readonly parts: readonly string[] }[]
+  readonly locks: readonly LockView[]
+  readonly decision: ObservationDecision | null
+}
+
+export interface LockView {
+  readonly id: number
+  readonly personId: number
+  readonly name: string
+  readonly bay: number
+  readonly device: string
+  readonly padlock: string
+  readonly reason: string
+  readonly onAt: string
+  readonly offAt: string | null
+}
+
+export interface PermitView {
+  readonly id: number
+  readonly holderId: number
+  readonly holder: string
+  readonly bay: number
+  readonly scope: string
+  readonly fromAt: string
+  readonly untilAt: string
+  readonly issuedBy: string
+  readonly issuedAt: string
+  readonly siteName: string
+  readonly returnedAt: string | null
+  readonly returnedBy: string | null
+}
+
+export interface RepeatView {
+  readonly id: number
+  readonly personId: number
+  readonly name: string
+  readonly reason: string
+  readonly plannedFor: string
+  readonly bay: number
+}
+
+/** Locks, permits and repeats of the centre, and the people they may be about. */
+export interface RegisterView {
+  readonly locks: readonly LockView[]
+  readonly permits: readonly PermitView[]
+  readonly repeats: readonly RepeatView[]
+  readonly apprentices: readonly { readonly id: number; readonly number: string; readonly name: string; readonly cohort: string }[]
+  readonly hasPin: boolean
+}

@@ -1,0 +1,42 @@
+/* Records between server and screens. */
+import { Type, type Static } from '@sinclair/typebox'
+import { PAPER_KINDS, type Paper, type PaperKind } from '#core/papers/paper'
+import type { Edition } from '#core/regulations/editions'
+import type { Readings } from '#core/results/readings'
+import type { CircuitHead } from './schedule-views'
+
+const strict = { additionalProperties: false }
+const Kind = Type.Unsafe<PaperKind>({ enum: [...PAPER_KINDS] })
+
+export const PaperSaveRequest = Type.Object({ kind: Kind, version: Type.Integer({ minimum: 1 }), fields: Type.Record(Type.String({ pattern: '^(why\\.)?[a-zA-Z]{1,30}$' }), Type.String({ maxLength: 400 }), { ...strict, maxProperties: 80 }) }, strict)
+export const PaperSignRequest = Type.Object({ kind: Kind, version: Type.Integer({ minimum: 1 }), name: Type.String({ minLength: 1, maxLength: 80 }), pin: Type.String({ pattern: '^\\d{4,8}$' }) }, strict)
+
+export type PaperSaveBody = Static<typeof PaperSaveRequest>
+export type PaperSignBody = Static<typeof PaperSignRequest>
+
+/** A record as it was signed; never changed afterwards. */
+export interface SignedPaper {
+  readonly id: number
+  readonly kind: PaperKind
+  /** SHA-256 of the content, in hexadecimal. */
+  readonly hash: string
+  readonly signedBy: string
+  readonly signedAt: string
+  readonly content: SignedContent
+}
+
+export interface SignedContent {
+  readonly paper: Paper
+  readonly readings: Readings
+  readonly times: Readonly<Record<string, string>>
+  readonly attempt: PapersView['attempt']
+}
+
+export interface PapersView {
+  readonly attempt: { readonly id: number; readonly name: string; readonly bay: number; readonly code: string; readonly title: string; readonly edition: Edition }
+  readonly circuits: readonly CircuitHead[]
+  readonly tests: readonly { readonly key: string; readonly kind: string; readonly circuit: string | null; readonly isAsked: boolean }[]
+  readonly readings: Readings
+  readonly papers: Readonly<Record<PaperKind, { readonly paper: Paper; readonly fields: Readonly<Record<string, string>>; readonly version: number; readonly savedAt: string | null }>>
+  readonly signed: readonly SignedPaper[]
+}

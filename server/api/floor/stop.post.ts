@@ -1,0 +1,5 @@
+import { StopRequest } from '#schemas/requests'
+import { api } from '~~/server/http/api'
+import { withdrawPermission } from '~~/server/services/work'
+
+export default api(StopRequest, ({ context, actor, body }) => withdrawPermission(context, actor, body.attemptId, body.reason))

@@ -1,0 +1,40 @@
+import { createServer, type Socket } from 'node:net'
+import { NEW_LINK, takeStreamLine, type StreamLink } from '../services/instrument-stream'
+import { tellNews } from './news'
+import { runningRepos, streamPort } from './runtime'
+
+const LOCAL = '127.0.0.1'
+/** More than this without an end of line is no instrument. */
+const LONGEST_BYTES = 4096
+const SILENT_MS = 10 * 60_000
+
+/** Listens for instruments on this machine, line by line. A port that is taken is told and left. */
+export function listenForInstruments(): void {
+  const stream = streamPort()
+  if (!stream) return
+  createServer(serve).on('error', (error) => console.warn(`No instrument stream on port ${stream.port}: ${error.message}. Set NAKSHI_INSTRUMENT_PORT to another one, or to off.`)).listen(stream.port, LOCAL)
+}
+
+function serve(socket: Socket): void {
+  let link: StreamLink = NEW_LINK
+  let rest = ''
+  socket.setEncoding('utf8').setTimeout(SILENT_MS, () => socket.destroy())
+  socket.on('error', () => socket.destroy())
+  socket.on('data', (chunk) => {
+    rest += chunk
+    const lines = rest.split(/\r?\n/)
+    rest = lines.pop()!
+    if (rest.length > LONGEST_BYTES) return socket.destroy()
+    for (const line of lines) {
+      if (line.trim() === '') continue
+      try {
+        const answer = takeStreamLine({ repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }, link, line)
+        link = answer.link
+        if (answer.isNews) tellNews()
+        socket.write(`${answer.says}\n`)
+      } catch (error) {
+        socket.write(`NO ${error instanceof Error ? error.message : 'unexpected'}\n`)
+      }
+    }
+  })
+}

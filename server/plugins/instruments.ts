@@ -1,0 +1,3 @@
+import { listenForInstruments } from '../http/stream'
+
+export default defineNitroPlugin(() => listenForInstruments())

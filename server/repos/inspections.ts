@@ -1,0 +1,68 @@
+import type { Database } from 'better-sqlite3'
+import type { FoundSpot, RoundScore, SceneCode } from '#core/inspection/scene'
+
+export interface StoredInspection {
+  readonly fields: Readonly<Record<string, string>>
+  readonly version: number
+  readonly savedAt: string | null
+}
+
+export interface StoredRound {
+  readonly id: number
+  readonly personId: number
+  readonly scene: SceneCode
+  readonly seed: number
+  readonly found: { readonly spots: readonly FoundSpot[]; readonly answers: Readonly<Record<string, string>> }
+  readonly score: RoundScore | null
+  readonly startedAt: string
+  readonly endedAt: string | null
+}
+
+interface RoundRow {
+  id: number
+  person_id: number
+  scene: SceneCode
+  seed: number
+  found: string
+  score: string | null
+  started_at: string
+  ended_at: string | null
+}
+const toRound = (row: RoundRow): StoredRound => {
+  const found = JSON.parse(row.found)
+  return { id: row.id, personId: row.person_id, scene: row.scene, seed: row.seed, found: Array.isArray(found) ? { spots: [], answers: {} } : found, score: row.score === null ? null : JSON.parse(row.score), startedAt: row.started_at, endedAt: row.ended_at }
+}
+
+/** Inspections of an attempt's work, their pictures, and rounds of the trainer. */
+export function createInspectionsRepo(db: Database) {
+  const open = db.prepare('INSERT OR IGNORE INTO inspection (attempt_id) VALUES (?)')
+  const byAttempt = db.prepare<[number], { fields: string; version: number; saved_at: string | null }>('SELECT fields, version, saved_at FROM inspection WHERE attempt_id = ?')
+  const save = db.prepare('UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?')
+  const addPhoto = db.prepare('INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)')
+  const photo = db.prepare<[string], { bytes: Buffer }>('SELECT bytes FROM photo WHERE hash = ?')
+  const insertRound = db.prepare('INSERT INTO inspection_round (person_id, scene, seed, started_at) VALUES (?, ?, ?, ?)')
+  const round = db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE id = ?')
+  const rounds = db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE person_id = ? ORDER BY id DESC LIMIT 20')
+  const endRound = db.prepare('UPDATE inspection_round SET found = ?, score = ?, ended_at = ? WHERE id = ? AND ended_at IS NULL')
+  return {
+    byAttempt: (attemptId: number): StoredInspection | undefined => {
+      const row = byAttempt.get(attemptId)
+      return row && { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
+    },
+    open: (attemptId: number): StoredInspection => {
+      open.run(attemptId)
+      const row = byAttempt.get(attemptId)!
+      return { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
+    },
+    save: (attemptId: number, version: number, fields: Readonly<Record<string, string>>, by: number, now: string): boolean => save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1,
+    addPhoto: (hash: string, bytes: Buffer, by: number, now: string) => void addPhoto.run(hash, bytes, by, now),
+    photo: (hash: string): Buffer | undefined => photo.get(hash)?.bytes,
+    startRound: (personId: number, scene: SceneCode, seed: number, now: string): number => Number(insertRound.run(personId, scene, seed, now).lastInsertRowid),
+    round: (id: number): StoredRound | undefined => {
+      const row = round.get(id)
+      return row && toRound(row)
+    },
+    roundsOf: (personId: number) => rounds.all(personId).map(toRound),
+    endRound: (id: number, found: StoredRound['found'], score: RoundScore, now: string): boolean => endRound.run(JSON.stringify(found), JSON.stringify(score), now, id).changes === 1,
+  }
+}

@@ -1,0 +1,52 @@
+import type { Database } from 'better-sqlite3'
+import type { RunFields } from '#core/run/form'
+import type { MeasurementView } from '#schemas/workmanship-views'
+
+export interface StoredRun {
+  readonly id: number
+  readonly madeBy: number
+  readonly maker: string
+  readonly fields: RunFields
+  readonly version: number
+  readonly savedAt: string
+}
+
+/** What is seen of it, before anybody's rights are known, and whose work was measured. */
+export interface StoredMeasurement extends Omit<MeasurementView, 'mayChange'> {
+  readonly personId: number
+}
+
+type RunRow = Omit<StoredRun, 'fields'> & { fields: string }
+type MeasurementRow = Omit<StoredMeasurement, 'fields' | 'runFields'> & { fields: string; runFields: string }
+
+const RUN = 'SELECT r.id, r.made_by AS madeBy, p.name AS maker, r.fields, r.version, r.saved_at AS savedAt FROM containment_run r JOIN person p ON p.id = r.made_by'
+const MEASURE = 'SELECT m.id, m.run_id AS runId, m.person_id AS personId, p.name AS person, a.name AS assessor, m.run_fields AS runFields, m.fields, m.version, m.saved_at AS savedAt, m.closed_at AS closedAt FROM run_measurement m JOIN person p ON p.id = m.person_id JOIN person a ON a.id = m.assessor_id'
+const toRun = (row: RunRow): StoredRun => ({ ...row, fields: JSON.parse(row.fields) })
+const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({ ...row, fields: JSON.parse(row.fields), runFields: JSON.parse(row.runFields) })
+
+/** Containment runs, and what was measured on them. */
+export function createRunsRepo(db: Database) {
+  const all = db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC`)
+  const byId = db.prepare<[number], RunRow>(`${RUN} WHERE r.id = ?`)
+  const insert = db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)')
+  const save = db.prepare('UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
+  const ofRun = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.run_id = ? ORDER BY m.id DESC`)
+  const ofPerson = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.person_id = ? AND m.closed_at IS NOT NULL ORDER BY m.id DESC`)
+  const measurement = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.id = ?`)
+  const insertMeasurement = db.prepare('INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)')
+  const saveMeasurement = db.prepare('UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL')
+  const close = db.prepare('UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL')
+  const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined => (row === undefined ? undefined : to(row))
+  return {
+    all: () => all.all().map(toRun),
+    byId: (id: number) => one(byId.get(id), toRun),
+    insert: (madeBy: number, fields: RunFields, now: string): number => Number(insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
+    save: (id: number, version: number, fields: RunFields, now: string): boolean => save.run(JSON.stringify(fields), now, id, version).changes === 1,
+    measurementsOf: (runId: number) => ofRun.all(runId).map(toMeasurement),
+    closedOf: (personId: number) => ofPerson.all(personId).map(toMeasurement),
+    measurement: (id: number) => one(measurement.get(id), toMeasurement),
+    measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number => Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
+    saveMeasurement: (id: number, version: number, fields: Readonly<Record<string, string>>, now: string): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
+    close: (id: number, now: string): boolean => close.run(now, id).changes === 1,
+  }
+}

@@ -1,0 +1,28 @@
+import { experiment } from '#core/experiments/experiments'
+import type { PredictionBody } from '#schemas/requests'
+import type { PredictionView } from '#schemas/views'
+import type { Person } from '../repos/people'
+import { allow } from './access'
+import type { Context } from './context'
+import { Problem } from './problem'
+
+export function listPredictions({ repos }: Context, actor: Person): PredictionView[] {
+  allow(actor, 'bay.use')
+  return repos.predictions.byPerson(actor.id)
+}
+
+/** Keeps what was expected, then computes the outcome: it cannot be known before. */
+export function predict({ repos, now }: Context, actor: Person, { experiment: code, settings, predicted }: PredictionBody): PredictionView {
+  allow(actor, 'bay.use')
+  const found = experiment(code)
+  if (!found) throw new Problem('notFound')
+  const kept = Object.fromEntries(found.settings.map(({ key, usual, min, max }) => [key, Math.min(max, Math.max(min, settings[key] ?? usual))]))
+  const computed = found.run(kept)
+  const view = { experiment: code, settings: kept, predicted: predicted.trim(), computed, at: now }
+  return { id: repos.predictions.add(actor.id, view), measured: '', ...view }
+}
+
+export function addMeasured({ repos }: Context, actor: Person, id: number, measured: string): void {
+  allow(actor, 'bay.use')
+  if (!repos.predictions.measure(actor.id, id, measured.trim())) throw new Problem('notFound')
+}

@@ -1,0 +1,125 @@
+import { createHash, randomInt } from 'node:crypto'
+import { concludeInspection, type Conclusion } from '#core/inspection/conclude'
+import { inspectionItems, type InspectionItem } from '#core/inspection/items'
+import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
+import { builtCircuits, designOf } from '#core/exercise/assignment'
+import { deviceWords, materialsOf } from '#core/materials/materials'
+import { buildRig } from '#core/rig/build/build'
+import { DEFECT_TEXT } from '#core/texts/inspection'
+import type { InspectionBody, InspectionView, PlannedUse, RoundEndBody, RoundListItem, RoundView } from '#schemas/workmanship-views'
+import type { Attempt } from '../repos/attempts'
+import type { StoredRound } from '../repos/inspections'
+import type { Person } from '../repos/people'
+import { allow, found, may } from './access'
+import { assignmentFor } from './assignment'
+import type { Context } from './context'
+import { Problem } from './problem'
+
+/** The attempt of one's own, or any for those who mark; wired, so that there is something to look at. */
+function inspected(context: Context, actor: Person, id: number): Attempt {
+  allow(actor, 'inspection.use')
+  const attempt = found(context.repos.attempts.byId(id))
+  if (attempt.personId !== actor.id && !may(actor, 'attempt.mark')) throw new Problem('notFound')
+  if (attempt.stage === 'design' || assignmentFor(context, attempt).tests === null) throw new Problem('notFound')
+  return attempt
+}
+
+export function itemsFor(context: Pick<Context, 'repos'>, attempt: Attempt): InspectionItem[] {
+  const assignment = assignmentFor(context, attempt)
+  const rig = buildRig(assignment.installation, designOf(assignment), `Bay ${attempt.bay}`)
+  return rig ? inspectionItems(rig, assignment.policy) : []
+}
+
+/** What an inspection says so far; undefined where nobody has begun. */
+export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt): Conclusion | undefined {
+  const stored = context.repos.inspections.byAttempt(attempt.id)
+  return stored && concludeInspection(itemsFor(context, attempt), stored.fields)
+}
+
+export function showInspection(context: Context, actor: Person, id: number): InspectionView {
+  const attempt = inspected(context, actor, id)
+  const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
+  return {
+    attempt: { id, name: attempt.personName, bay: attempt.bay, code: exercise.code, title: exercise.title, minutes: exercise.minutes },
+    items: itemsFor(context, attempt), planned: plannedUse(context, attempt), ...context.repos.inspections.open(id),
+  }
+}
+
+/** Lengths and devices that the stores laid out for this bay. */
+function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedUse[] {
+  const assignment = assignmentFor(context, attempt)
+  const { cables, devices, parts } = materialsOf(designOf(assignment), builtCircuits(assignment))
+  const counted = new Map<string, number>()
+  for (const device of devices) counted.set(deviceWords(device), (counted.get(deviceWords(device)) ?? 0) + 1)
+  for (const part of parts) counted.set(`${part.part}${part.detail ? `, ${part.detail}` : ''}`, (counted.get(`${part.part}${part.detail ? `, ${part.detail}` : ''}`) ?? 0) + part.count)
+  return [
+    ...cables.map((cable, i): PlannedUse => ({ key: `cable${i + 1}`, name: `${cable.kind.replaceAll('-', ' ')} ${cable.lineMm2}/${cable.cpcMm2} mm²`, planned: cable.lengthM, unit: 'm' })),
+    ...[...counted].map(([name, count], i): PlannedUse => ({ key: `part${i + 1}`, name, planned: count, unit: 'pieces' })),
+  ]
+}
+
+export function saveInspection(context: Context, actor: Person, id: number, { version, fields }: InspectionBody): { readonly version: number; readonly savedAt: string } {
+  inspected(context, actor, id)
+  context.repos.inspections.open(id)
+  if (!context.repos.inspections.save(id, version, fields, actor.id, context.now)) throw new Problem('stale', { extra: { theirs: showInspection(context, actor, id) } })
+  return { version: version + 1, savedAt: context.now }
+}
+
+const JPEG = Buffer.from([0xff, 0xd8, 0xff])
+
+/** Keeps a picture by the hash of its bytes. */
+export function keepPhoto(context: Context, actor: Person, jpegBase64: string): { readonly hash: string } {
+  allow(actor, 'inspection.use')
+  const bytes = Buffer.from(jpegBase64, 'base64')
+  if (!bytes.subarray(0, 3).equals(JPEG)) throw new Problem('notAPicture')
+  const hash = createHash('sha256').update(bytes).digest('hex')
+  context.repos.inspections.addPhoto(hash, bytes, actor.id, context.now)
+  return { hash }
+}
+
+export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
+  allow(actor, 'inspection.use')
+  return found(repos.inspections.photo(hash))
+}
+
+const MOST_SEED = 1_000_000
+
+export function listRounds({ repos }: Context, actor: Person): RoundListItem[] {
+  allow(actor, 'inspection.use')
+  return repos.inspections.roundsOf(actor.id).map(({ id, scene, score, startedAt }) => ({ id, scene, percent: score?.percent ?? null, startedAt }))
+}
+
+export function startRound({ repos, now }: Context, actor: Person, scene: SceneCode): { readonly id: number } {
+  allow(actor, 'inspection.use')
+  return { id: repos.inspections.startRound(actor.id, scene, randomInt(MOST_SEED), now) }
+}
+
+function ownRound({ repos }: Context, actor: Person, id: number): StoredRound {
+  allow(actor, 'inspection.use')
+  const round = found(repos.inspections.round(id))
+  if (round.personId !== actor.id) throw new Problem('notFound')
+  return round
+}
+
+/** The drawn scene: how every spot looks, and not which of them is wrong. */
+export function showRound(context: Context, actor: Person, id: number): RoundView {
+  const round = ownRound(context, actor, id)
+  const scene = sceneOf(round.scene, round.seed)
+  return {
+    id, scene: round.scene, spots: scene.spots, questions: scene.questions.map(({ answer: _answer, ...question }) => question),
+    over: round.score === null ? null : {
+      score: round.score, marked: [...round.found.spots],
+      defects: scene.defects.map(({ spot, kind, look, grade }) => ({ spot, name: scene.spots.find((one) => one.id === spot)!.name, words: DEFECT_TEXT[`${kind} ${look}`]!, grade })),
+      answers: scene.questions.map(({ key, ask, answer }) => ({ ask, answer, given: round.found.answers[key] ?? '' })),
+    },
+  }
+}
+
+export function endRound(context: Context, actor: Person, id: number, { spots, answers }: RoundEndBody): RoundView {
+  const round = ownRound(context, actor, id)
+  const scene = sceneOf(round.scene, round.seed)
+  const known = new Set(scene.spots.map((spot) => spot.id))
+  const once = [...new Map(spots.filter(({ spot }) => known.has(spot)).map((one) => [one.spot, one])).values()]
+  if (!context.repos.inspections.endRound(id, { spots: once, answers }, scoreRound(scene, once, answers), context.now)) throw new Problem('runOver')
+  return showRound(context, actor, id)
+}

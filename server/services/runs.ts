@@ -1,0 +1,108 @@
+import { tangentMm } from '#core/run/bending'
+import { billOf } from '#core/run/bill'
+import { runProblems } from '#core/run/check'
+import { cutStock } from '#core/run/cutting'
+import { readRun, straightIds } from '#core/run/form'
+import { STOCK_MM } from '#core/run/run'
+import { supportsOf } from '#core/run/supports'
+import { tubesOf } from '#core/run/tubes'
+import type { MeasurementView, RunFieldsBody, RunListItem, RunView, StoresRun } from '#schemas/workmanship-views'
+import type { StoredMeasurement, StoredRun } from '../repos/runs'
+import type { Person } from '../repos/people'
+import { allow, found, may } from './access'
+import type { Context } from './context'
+import { Problem } from './problem'
+
+/** Runs of the centre: everybody may look at those of the staff, an apprentice's own are theirs. */
+export function listRuns({ repos }: Context, actor: Person): RunListItem[] {
+  allow(actor, 'run.use')
+  return repos.runs.all().filter((run) => isShown({ repos }, actor, run)).map((run) => ({
+    id: run.id, name: run.fields.name?.trim() || 'Run', maker: run.maker, isMine: run.madeBy === actor.id, savedAt: run.savedAt, straights: straightIds(run.fields).length, measured: repos.runs.measurementsOf(run.id).filter(({ closedAt }) => closedAt !== null).length,
+  }))
+}
+
+const isShown = ({ repos }: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean => run.madeBy === actor.id || may(actor, 'attempt.mark') || repos.people.byId(run.madeBy)!.role !== 'apprentice'
+
+export function createRun({ repos, now }: Context, actor: Person, fields: RunFieldsBody['fields']): { readonly id: number } {
+  allow(actor, 'run.use')
+  return { id: repos.runs.insert(actor.id, fields, now) }
+}
+
+function shownRun(context: Context, actor: Person, id: number): StoredRun {
+  allow(actor, 'run.use')
+  const run = found(context.repos.runs.byId(id))
+  if (!isShown(context, actor, run)) throw new Problem('notFound')
+  return run
+}
+
+/** Staff change each other's runs; an apprentice changes their own. */
+const mayChange = (actor: Person, run: StoredRun): boolean => run.madeBy === actor.id || may(actor, 'attempt.mark')
+
+export function showRun(context: Context, actor: Person, id: number): RunView {
+  const run = shownRun(context, actor, id)
+  const mayMeasure = may(actor, 'attempt.mark')
+  return {
+    id, maker: run.maker, mayChange: mayChange(actor, run), mayMeasure, fields: run.fields, version: run.version, savedAt: run.savedAt,
+    measurements: context.repos.runs.measurementsOf(id).filter(({ personId, closedAt }) => mayMeasure || (personId === actor.id && closedAt !== null)).map((one) => ({ id: one.id, person: one.person, assessor: one.assessor, isClosed: one.closedAt !== null, savedAt: one.savedAt })),
+  }
+}
+
+export function saveRun(context: Context, actor: Person, id: number, { version, fields }: RunFieldsBody): { readonly version: number; readonly savedAt: string } {
+  const run = shownRun(context, actor, id)
+  if (!mayChange(actor, run)) throw new Problem('notAllowed')
+  if (!context.repos.runs.save(id, version, fields, context.now)) throw new Problem('stale', { extra: { theirs: showRun(context, actor, id) } })
+  return { version: version + 1, savedAt: context.now }
+}
+
+/** Tubes and fittings of every run of the staff that can be made as it stands. */
+export function storesOfRuns({ repos }: Context, actor: Person): StoresRun[] {
+  allow(actor, 'stores.see')
+  return repos.runs.all().filter(({ madeBy }) => repos.people.byId(madeBy)!.role !== 'apprentice').flatMap(({ id, fields }): StoresRun[] => {
+    const { sheet } = readRun(fields)
+    if (!sheet || runProblems(sheet.run, sheet.former, sheet.mostRightAngles).length > 0) return []
+    const tubes = tubesOf(sheet.run, sheet.former)
+    const stockMm = STOCK_MM[sheet.run.material]
+    const { bars, wasteMm } = cutStock(Array.from({ length: sheet.bays }, () => tubes.map(({ name, cutMm }) => ({ name, lengthMm: Math.round(cutMm) }))).flat(), stockMm)
+    return [{
+      id, name: sheet.run.name, bays: sheet.bays, what: `${sheet.run.material === 'pvc' ? 'PVC' : 'steel'} ${sheet.run.made}${sheet.run.made === 'conduit' ? ` ${sheet.run.sizeMm} mm` : ''}`, tubes: bars.length, stockMm,
+      leftPercent: Math.round((100 * wasteMm) / Math.max(1, bars.length * stockMm)), bill: billOf(sheet, tubes, supportsOf(sheet.run, (angle) => tangentMm(sheet.former, angle))),
+    }]
+  })
+}
+
+/** Begins to measure somebody's run against the drawing as it is now. */
+export function startMeasurement(context: Context, actor: Person, runId: number, personId: number): { readonly id: number } {
+  allow(actor, 'attempt.mark')
+  const run = shownRun(context, actor, runId)
+  if (!readRun(run.fields).sheet) throw new Problem('runUnreadable')
+  if (found(context.repos.people.byId(personId)).role !== 'apprentice') throw new Problem('notFound')
+  return { id: context.repos.runs.measure(runId, personId, actor.id, run.fields) }
+}
+
+/** For those who mark; for the apprentice once it is closed. */
+function shownMeasurement(context: Context, actor: Person, id: number): StoredMeasurement {
+  allow(actor, 'run.use')
+  const measured = found(context.repos.runs.measurement(id))
+  if (!may(actor, 'attempt.mark') && !(measured.personId === actor.id && measured.closedAt !== null)) throw new Problem('notFound')
+  return measured
+}
+
+export function showMeasurement(context: Context, actor: Person, id: number): MeasurementView {
+  const { personId: _person, ...measured } = shownMeasurement(context, actor, id)
+  return { ...measured, mayChange: measured.closedAt === null && may(actor, 'attempt.mark') }
+}
+
+export function saveMeasurement(context: Context, actor: Person, id: number, { version, fields }: RunFieldsBody): { readonly version: number; readonly savedAt: string } {
+  allow(actor, 'attempt.mark')
+  if (shownMeasurement(context, actor, id).closedAt !== null) throw new Problem('measurementClosed')
+  if (!context.repos.runs.saveMeasurement(id, version, fields, context.now)) throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
+  return { version: version + 1, savedAt: context.now }
+}
+
+/** Closes it; from then on the apprentice sees it, and nothing of it changes. */
+export function closeMeasurement(context: Context, actor: Person, id: number): MeasurementView {
+  allow(actor, 'attempt.mark')
+  if (!context.repos.runs.close(id, context.now)) throw new Problem('measurementClosed')
+  context.repos.audit.add(context.now, actor.id, 'runMeasured', `measurement ${id}`)
+  return showMeasurement(context, actor, id)
+}

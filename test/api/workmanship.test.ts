@@ -1,0 +1,93 @@
+/* Runs, measurements, inspections, pictures and rounds through the use-cases: whose they are, what is kept, what is closed. */
+import { createHash } from 'node:crypto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { sceneOf } from '#core/inspection/scene'
+import { PIT_RUN } from '../../demo/workmanship'
+import { showFloor } from '../../server/services/floor'
+import { endRound, keepPhoto, listRounds, saveInspection, showInspection, showPhoto, showRound, startRound } from '../../server/services/inspections'
+import { closeMeasurement, createRun, listRuns, saveMeasurement, saveRun, showMeasurement, showRun, startMeasurement, storesOfRuns } from '../../server/services/runs'
+import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
+import { refusal } from '../support/refusal'
+
+let centre: Centre
+beforeEach(() => (centre = aCentre()))
+
+describe('runs', () => {
+  it('of the staff are for everybody to look at, an apprentice’s own for themselves and the staff', async () => {
+    const { context, instructor, apprentice, other, assessor } = centre
+    const { id: theirs } = createRun(context, instructor, PIT_RUN)
+    const { id: own } = createRun(context, apprentice, { ...PIT_RUN, name: 'Mine' })
+    expect(listRuns(context, other).map(({ id }) => id)).toEqual([theirs])
+    expect(listRuns(context, assessor).map(({ id }) => id)).toEqual([own, theirs])
+    expect(showRun(context, apprentice, theirs).mayChange).toBe(false)
+    expect(await refusal(() => saveRun(context, apprentice, theirs, { version: 1, fields: {} }))).toBe('notAllowed')
+    expect(await refusal(() => showRun(context, other, own))).toBe('notFound')
+    saveRun(context, apprentice, own, { version: 1, fields: { ...PIT_RUN, name: 'Ours' } })
+    expect(await refusal(() => saveRun(context, apprentice, own, { version: 1, fields: PIT_RUN }))).toBe('stale')
+  })
+  it('of the staff are laid out by the stores: tubes and fittings for all bays', () => {
+    const { context, instructor, technician, apprentice } = centre
+    createRun(context, instructor, PIT_RUN)
+    createRun(context, instructor, { order: 's1', 's1.length': 'long' })
+    createRun(context, apprentice, PIT_RUN)
+    const runs = storesOfRuns(context, technician)
+    expect(runs).toMatchObject([{ name: 'Inspection pit lighting', bays: 8, what: 'steel conduit 20 mm', stockMm: 3750 }])
+    expect(runs[0]!.bill).toContainEqual({ name: 'inspection bends', count: 8 })
+  })
+  it('are measured against the drawing as it was, and closed for good', async () => {
+    const { context, instructor, assessor, apprentice, other } = centre
+    const { id } = createRun(context, instructor, PIT_RUN)
+    const { id: measured } = startMeasurement(context, assessor, id, apprentice.id)
+    saveRun(context, instructor, id, { version: 1, fields: { ...PIT_RUN, 's1.length': '900' } })
+    saveMeasurement(context, assessor, measured, { version: 1, fields: { s1: '+1' } })
+    expect(await refusal(() => showMeasurement(context, apprentice, measured))).toBe('notFound')
+    closeMeasurement(context, assessor, measured)
+    expect(showMeasurement(context, apprentice, measured)).toMatchObject({ runFields: { 's1.length': '1150' }, fields: { s1: '+1' }, mayChange: false })
+    expect(await refusal(() => showMeasurement(context, other, measured))).toBe('notFound')
+    expect(await refusal(() => saveMeasurement(context, assessor, measured, { version: 3, fields: {} }))).toBe('measurementClosed')
+    expect(() => centre.db.exec("UPDATE run_measurement SET fields = '{}'")).toThrow(/stays as it is/)
+    expect(await refusal(() => startMeasurement(context, assessor, createRun(context, instructor, { order: 's1', 's1.length': 'long' }).id, apprentice.id))).toBe('runUnreadable')
+  })
+})
+
+describe('inspections', () => {
+  it('belong to the attempt, are merged by version, and stand beside the request to energise', async () => {
+    const { context, apprentice, other, assessor } = centre
+    const { attemptId } = aSetExercise(centre)
+    expect(await refusal(() => showInspection(context, apprentice, attemptId))).toBe('notFound')
+    bringTo(centre, attemptId, 'permission')
+    const { items, planned } = showInspection(context, apprentice, attemptId)
+    expect(planned.some(({ unit }) => unit === 'm')).toBe(true)
+    saveInspection(context, apprentice, attemptId, { version: 1, fields: Object.fromEntries(items.map(({ key }) => [`see.${key}`, 'ok'])) })
+    expect(await refusal(() => saveInspection(context, assessor, attemptId, { version: 1, fields: {} }))).toBe('stale')
+    expect(await refusal(() => showInspection(context, other, attemptId))).toBe('notFound')
+    expect(showFloor(context, assessor).patches.find(({ id }) => id === attemptId)!.request).toBeDefined()
+  })
+  it('keep pictures once, by the hash of their bytes; what is no picture is refused', async () => {
+    const { context, apprentice } = centre
+    const picture = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.alloc(200, 7)])
+    const { hash } = keepPhoto(context, apprentice, picture.toString('base64'))
+    expect(hash).toBe(createHash('sha256').update(picture).digest('hex'))
+    keepPhoto(context, apprentice, picture.toString('base64'))
+    expect(centre.db.prepare('SELECT count(*) AS n FROM photo').get()).toEqual({ n: 1 })
+    expect(showPhoto(context, apprentice, hash).equals(picture)).toBe(true)
+    expect(await refusal(() => keepPhoto(context, apprentice, Buffer.alloc(200, 7).toString('base64')))).toBe('notAPicture')
+  })
+})
+
+describe('rounds of the trainer', () => {
+  it('tell nothing before they are over, and everything afterwards', async () => {
+    const { context, apprentice, other } = centre
+    const { id } = startRound(context, apprentice, 'intake')
+    const { seed } = centre.repos.inspections.round(id)!
+    const scene = sceneOf('intake', seed)
+    const before = showRound(context, apprentice, id)
+    expect(before.over).toBeNull()
+    expect(JSON.stringify(before)).not.toMatch(/"answer"|"grade"|"defects"/)
+    expect(await refusal(() => showRound(context, other, id))).toBe('notFound')
+    const over = endRound(context, apprentice, id, { spots: scene.defects.map(({ spot, grade }) => ({ spot, grade, remark: 'seen' })), answers: Object.fromEntries(scene.questions.map(({ key, answer }) => [key, answer])) })
+    expect(over.over!.score.percent).toBe(100)
+    expect(await refusal(() => endRound(context, apprentice, id, { spots: [], answers: {} }))).toBe('runOver')
+    expect(listRounds(context, apprentice)).toMatchObject([{ id, percent: 100 }])
+  })
+})
