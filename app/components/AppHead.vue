@@ -27,7 +27,7 @@ async function signOut() {
       <NuxtLink v-for="place in places" :key="place.to" :to="place.to" prefetch-on="interaction" :class="{ here: isHere(place.to) }" :aria-current="isHere(place.to) ? 'page' : undefined">{{ place.name }}</NuxtLink>
     </nav>
     <div class="who">
-      <span class="name">{{ session.person?.name }} · {{ session.person?.role }}</span>
+      <span class="name">{{ session.person?.name }}<span class="role"> · {{ session.person?.role }}</span></span>
       <button type="button" class="plain-button icon" :aria-label="isDark ? 'Day cloth' : 'Evening cloth'" :title="isDark ? 'Day cloth' : 'Evening cloth'" @click="toggle">
         <component :is="isDark ? Sun : Moon" :size="19" />
       </button>
@@ -46,7 +46,8 @@ nav a { color: inherit; text-decoration: none; display: flex; align-items: cente
 nav a:hover { text-decoration: underline; }
 nav a.here { border-bottom-color: #e0a93b; font-weight: 680; }
 .who { margin-left: auto; display: flex; align-items: center; gap: 6px; font-size: 14px; }
-.name { margin-right: 8px; }
+.name { margin-right: 4px; white-space: nowrap; }
+@media (max-width: 1500px) { .app-head { gap: 16px; } nav a { padding: 0 8px; font-size: 15px; } .role { display: none; } .plain-button { padding: 0 7px; } }
 .plain-button { all: unset; cursor: pointer; color: inherit; font-size: 14px; padding: 0 10px; min-height: 44px; display: inline-flex; align-items: center; border-radius: var(--ease); z-index: 1; }
 .plain-button:hover { text-decoration: underline; }
 :focus-visible { outline: 2.5px solid #e0a93b !important; outline-offset: -3px; }

@@ -19,20 +19,27 @@ const shown = computed(() => {
 })
 watch(text, () => (at.value = 0))
 
-async function open() {
+let loading: Promise<void> | undefined
+function open() {
   isOpen.value = true
   text.value = ''
   setTimeout(() => box.value?.focus(), 120)
   if (!['instructor', 'assessor'].includes(session.person?.role ?? '')) return
+  loading = loadSheets()
+}
+async function loadSheets() {
   const floor = await call<FloorView>('GET', 'floor').catch(() => null)
   sheets.value = (floor?.patches ?? [])
     .filter((patch) => ['handedIn', 'decided', 'released'].includes(patch.stage))
     .map((patch) => ({ to: `/marking/${patch.id}`, name: `Sheet: ${patch.name}, ${patch.code}`, roles: ['instructor', 'assessor'] }))
 }
-function go(place: Place | undefined) {
+/** Somebody who types faster than the sheets arrive is waited for. */
+async function go(chosen: Place | undefined) {
+  if (!chosen) await loading
+  const place = chosen ?? shown.value[at.value]
   if (!place) return
   isOpen.value = false
-  void navigateTo(place.to)
+  await navigateTo(place.to)
 }
 const move = (by: number) => (at.value = Math.min(shown.value.length - 1, Math.max(0, at.value + by)))
 
@@ -40,7 +47,7 @@ onMounted(() => {
   const stop = tinykeys(window, {
     '$mod+k': (event) => {
       event.preventDefault()
-      void open()
+      open()
     },
   })
   onBeforeUnmount(stop)

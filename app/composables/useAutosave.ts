@@ -55,6 +55,19 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
     replace(server)
   }
 
+  /** Lays what the server has by now under what is typed here: what only the server changed appears, what both changed is asked about. */
+  function meet(server: Fields, serverVersion: number, at: string | null): void {
+    // While something is on its way, its answer will tell.
+    if (serverVersion <= version || state.value === 'saving' || state.value === 'conflict') return
+    if (state.value === 'saved') return adopt(server, serverVersion, at)
+    const merged = mergeFields(base, { ...fields }, server)
+    base = { ...server }
+    version = serverVersion
+    settle(merged)
+    keep()
+    if (merged.conflicts.length === 0) later(WAIT_MS)
+  }
+
   function replace(next: Readonly<Fields>): void {
     for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
     Object.assign(fields, next)
@@ -160,5 +173,5 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
     clearTimeout(timer)
   })
 
-  return { fields: readonly(fields) as Readonly<Fields>, state: readonly(state), savedAt: readonly(savedAt), message: readonly(message), conflicts, start, adopt, write, flush, choose }
+  return { fields: readonly(fields) as Readonly<Fields>, state: readonly(state), savedAt: readonly(savedAt), message: readonly(message), conflicts, start, adopt, meet, write, flush, choose }
 }

@@ -1,7 +1,7 @@
-import { installationAdvice } from '#core/design/advice'
+import { installationAdvice, type Advice } from '#core/design/advice'
 import { referenceDesign, type InstallationDesign, type ScopeDesign } from '#core/design/reference'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
-import type { ExerciseForm } from '#core/exercise/form/fields'
+import type { ExerciseForm, FormProblems } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
 import { NEW_CIRCUIT } from '#core/exercise/form/rows'
 import { prefixed, toForm } from '#core/exercise/form/to-form'
@@ -20,6 +20,8 @@ const BLANK: ExerciseForm = {
 }
 
 const MOST_UNDO = 200
+/** A hand that rests this long has finished its number. */
+const PAUSE_MS = 350
 
 /** Circuits and boards that came out as before stay the same objects: only what changed is drawn again. */
 function keepParts(old: InstallationDesign | null | undefined, next: InstallationDesign): InstallationDesign {
@@ -52,10 +54,21 @@ export function useExerciseBuilder(id: number | null) {
       ? keepParts(old, referenceDesign(installation, { edition: form.value.edition as Edition, measuredZs: policy.value.measuredZs, warmDrop: policy.value.warmDrop })) : null
   })
   const advice = computed(() => (design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : []))
+  /** While a number is half typed, words and derivation keep what they said: rows stay where they are under the hand. */
+  const isTyping = ref(false)
+  let pause: ReturnType<typeof setTimeout> | undefined
+  const said = computed<{ readonly problems: FormProblems; readonly design: InstallationDesign | null; readonly advice: readonly Advice[] }>((old) =>
+    (old && isTyping.value ? old : { problems: read.value.problems, design: design.value, advice: advice.value }))
   const readings = computed(() => {
-    const tested = design.value?.circuits.find(({ scope }) => scope === form.value.tests)
+    const tested = said.value.design?.circuits.find(({ scope }) => scope === form.value.tests)
     return tested ? expectedReadings(tested) : []
   })
+  function noteTyping(): void {
+    isTyping.value = true
+    clearTimeout(pause)
+    pause = setTimeout(() => (isTyping.value = false), PAUSE_MS)
+  }
+  onScopeDispose(() => clearTimeout(pause))
   const isChanged = computed(() => {
     const [now, then] = [form.value, base.value]
     return Object.keys({ ...now, ...then }).some((key) => now[key] !== then[key])
@@ -89,6 +102,8 @@ export function useExerciseBuilder(id: number | null) {
       if (undone.length > MOST_UNDO) undone.shift()
     }
     typingIn = key
+    if (key === null) isTyping.value = false
+    else noteTyping()
     form.value = next
   }
   const write = (key: string, text: string): void => step({ ...form.value, [key]: text }, key)
@@ -96,6 +111,7 @@ export function useExerciseBuilder(id: number | null) {
   function undo(): void {
     const before = undone.pop()
     typingIn = null
+    isTyping.value = false
     if (before) form.value = before
   }
 
@@ -154,5 +170,5 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  return { form, stored, centre, problem, conflicts, isBusy, isChanged, policy, read, design, advice, readings, load, write, change, undo, save, choose, setFor }
+  return { form, stored, centre, problem, conflicts, isBusy, isChanged, policy, read, design, said, readings, load, write, change, undo, save, choose, setFor }
 }

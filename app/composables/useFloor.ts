@@ -1,20 +1,24 @@
 import type { FloorPatch, FloorView } from '#schemas/views'
 
-const POLL_MS = 3000
+/** What an apprentice with several tasks is shown by: what is live before what waits, work in hand before what is finished; among equals the later exercise. */
+const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = { live: 3, permission: 2, decided: 0, released: 0 }
+const urgency = ({ stage }: FloorPatch): number => URGENCY[stage] ?? 1
+
+const GROUP = 'nakshi.floor.group'
 
 /** The floor, kept fresh: one patch for each apprentice with the attempt they are on, and those who ask to energise. */
 export function useFloor() {
   const { call } = useApi()
   const { data, problem, refresh } = useServer<FloorView>(() => 'floor')
-  const cohort = ref<string | null>(null)
+  /** The group that is looked at, kept on this device: everybody has a group of their own. */
+  const cohort = ref<string | null>(localStorage.getItem(GROUP))
+  watch(cohort, (name) => (name ? localStorage.setItem(GROUP, name) : localStorage.removeItem(GROUP)))
 
   const patches = computed(() => {
     const newest = new Map<string, FloorPatch>()
     for (const patch of data.value?.patches ?? []) {
       const other = newest.get(patch.number)
-      // The attempt in hand stands before a finished one; among equals the later exercise.
-      const isDone = (p: FloorPatch) => p.stage === 'released' || p.stage === 'decided'
-      if (!other || (isDone(other) && !isDone(patch)) || isDone(other) === isDone(patch)) newest.set(patch.number, patch)
+      if (!other || urgency(patch) >= urgency(other)) newest.set(patch.number, patch)
     }
     return [...newest.values()].filter((patch) => !cohort.value || patch.cohort === cohort.value).sort((a, b) => a.bay - b.bay)
   })
@@ -34,8 +38,19 @@ export function useFloor() {
     }
   }
 
-  const timer = setInterval(() => !document.hidden && void refresh(), POLL_MS)
-  onScopeDispose(() => clearInterval(timer))
+  /** STOP for one bay, or for all. */
+  async function stop(attemptId: number | null): Promise<void> {
+    try {
+      const { stopped } = await call<{ stopped: number }>('POST', 'floor/stop', { attemptId, reason: '' })
+      ElMessage({ type: 'warning', message: stopped === 1 ? 'The permission is withdrawn. Go there.' : `${stopped} permissions are withdrawn. Go there.`, duration: 8000, showClose: true })
+    } catch (error) {
+      showProblem(error)
+    } finally {
+      await refresh()
+    }
+  }
 
-  return { data, problem, refresh, cohort, cohorts, patches, requests, decide }
+  useNews(() => void refresh())
+
+  return { data, problem, refresh, cohort, cohorts, patches, requests, decide, stop }
 }

@@ -2,8 +2,6 @@ import type { NodeKey } from '#core/design/step-keys'
 import type { ReadingKey } from '#core/results/readings'
 import type { WorkView } from '#schemas/views'
 
-const POLL_MS = 4000
-
 // Answers and readings travel as one flat record while they are typed: `design.ib`, `reading.zs`.
 const flatten = ({ answers, readings }: Pick<WorkView, 'answers' | 'readings'>): Record<string, string> => ({
   ...Object.fromEntries(Object.entries(answers).map(([key, text]) => [`design.${key}`, text ?? ''])),
@@ -56,10 +54,16 @@ export function useWorksheet(id: number) {
   async function act(what: 'hand-in-design' | 'ask-permission' | 'hand-in'): Promise<boolean> {
     isBusy.value = true
     try {
-      const version = await autosave.flush()
+      let version = await autosave.flush()
       if (autosave.state.value !== 'saved') {
         if (autosave.state.value !== 'conflict') ElMessage({ type: 'error', message: autosave.message.value || 'This could not be saved yet. Try again in a moment.', duration: 7000, showClose: true })
         return false
+      }
+      // An instrument may have written since this page last looked: then it looks, and says it again.
+      const newest = await call<WorkView>('GET', `work/${id}`)
+      if (newest.version > version && newest.stage === view.value?.stage) {
+        autosave.meet(flatten(newest), newest.version, newest.savedAt)
+        version = newest.version
       }
       view.value = await call<WorkView>('POST', `work/${id}/${what}`, { version })
       autosave.adopt(flatten(view.value), view.value.version, view.value.savedAt)
@@ -73,15 +77,19 @@ export function useWorksheet(id: number) {
   }
 
   // While somebody else has the next word, ask for news.
-  const timer = setInterval(async () => {
+  useNews(async () => {
     const stage = view.value?.stage
-    if (!stage || !['permission', 'handedIn', 'decided'].includes(stage) || document.hidden) return
+    const isBoard = view.value?.board != null
+    if (!stage || !(['permission', 'live', 'handedIn', 'decided'].includes(stage) || (isBoard && stage === 'dead'))) return
     const news = await call<WorkView>('GET', `work/${id}`).catch(() => undefined)
-    if (!news || news.stage === stage) return
+    if (!news) return
+    // An instrument, or a second tablet, writes into the same sheet.
+    if (news.stage === stage) return autosave.meet(flatten(news), news.version, news.savedAt)
     view.value = news
+    // A permission that was taken back locks the boxes; what was typed before it is on the server or in this device.
+    if (stage === 'live') await autosave.flush()
     autosave.adopt(flatten(news), news.version, news.savedAt)
-  }, POLL_MS)
-  onScopeDispose(() => clearInterval(timer))
+  })
 
   return { view, problem, missing, isBusy, load, answer, reading, write, act, autosave }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Framework } from '#core/outcomes/framework'
+import { ISOLATION_CHOICES, type IsolationPolicy } from '#core/isolation/policy'
 import type { Policy } from '#core/exercise/exercise'
 import type { CentreView } from '#schemas/views'
 import { POLICY_TEXTS } from '~/texts/policies'
@@ -13,13 +14,22 @@ const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)
 
 const nameOf = (change: { key: string; value: string }): string => {
-  const policy = POLICY_TEXTS.find(({ key }) => key === change.key)
+  const policy = [...POLICY_TEXTS, ...ISOLATION_CHOICES].find(({ key }) => key === change.key.replace(/^isolation\./, ''))
   return `${policy?.name ?? change.key}: ${policy?.options.find(({ value }) => String(value) === change.value)?.name ?? change.value}`
 }
 
 async function setPolicy(change: Partial<Policy>) {
   try {
     await call('PUT', 'centre/policies', { ...data.value!.policies, ...change })
+  } catch (error) {
+    showProblem(error)
+  }
+  await refresh()
+}
+
+async function setIsolation(change: Partial<IsolationPolicy>) {
+  try {
+    await call('PUT', 'centre/isolation', { ...data.value!.isolation, ...change })
   } catch (error) {
     showProblem(error)
   }
@@ -52,16 +62,13 @@ async function loadFramework(event: Event) {
       <section class="stack">
         <h2>Where schools differ</h2>
         <p class="soft">What is chosen here is written into an exercise when it is set, and holds for it from then on.</p>
-        <div class="policies">
-          <fieldset v-for="policy in POLICY_TEXTS" :key="policy.key" class="stitched">
-            <legend>{{ policy.name }}</legend>
-            <label v-for="option in policy.options" :key="String(option.value)" class="policy">
-              <input type="radio" :name="policy.key" :value="option.value" :checked="data.policies[policy.key] === option.value" :disabled="!mayChange" @change="setPolicy({ [policy.key]: option.value })">
-              <span><b>{{ option.name }}</b> <span class="soft small">{{ option.reason }}</span></span>
-            </label>
-          </fieldset>
-        </div>
+        <PolicyChoices :choices="POLICY_TEXTS" :chosen="{ ...data.policies }" :disabled="!mayChange" @choose="(key, value) => setPolicy({ [key]: value })" />
         <p v-for="change in data.changes" :key="change.at + change.key" class="small soft">{{ dayTime(change.at) }}: {{ change.by }} chose “{{ nameOf(change) }}”.</p>
+      </section>
+      <section class="stack">
+        <h2>Safe isolation</h2>
+        <p class="soft">An observation keeps the choices that held when it began.</p>
+        <PolicyChoices :choices="ISOLATION_CHOICES" :chosen="{ ...data.isolation }" :disabled="!mayChange" @choose="(key, value) => setIsolation({ [key]: value })" />
       </section>
       <section class="stack">
         <div class="row spread">
@@ -86,9 +93,4 @@ async function loadFramework(event: Event) {
 
 <style scoped>
 section { padding: 12px 0; border-top: 1px solid var(--hem); }
-.policies { display: grid; grid-template-columns: repeat(auto-fit, minmax(320px, 1fr)); gap: 12px; }
-fieldset { margin: 0; display: flex; flex-direction: column; gap: 8px; }
-legend { font-weight: 680; padding: 0 6px; }
-.policy { display: flex; gap: 12px; cursor: pointer; align-items: flex-start; }
-.policy input { flex: none; width: 20px; height: 20px; accent-color: var(--indigo); }
 </style>

@@ -21,9 +21,22 @@ async function change() {
     isBusy.value = false
   }
 }
+
+const pin = reactive({ current: '', pin: '' })
+const isPinKept = ref(false)
+async function choosePin() {
+  try {
+    await call('PUT', 'pin', pin)
+    isPinKept.value = true
+    Object.assign(pin, { current: '', pin: '' })
+  } catch (error) {
+    showProblem(error)
+  }
+}
 </script>
 
 <template>
+  <div>
   <form class="stack" @submit.prevent="change">
     <h1>Choose your own password</h1>
     <p v-if="session.person?.mustChange" class="soft">The one you were given works once. From now on only you know yours.</p>
@@ -37,4 +50,15 @@ async function change() {
       <el-button v-if="!session.person?.mustChange" size="large" @click="navigateTo('/')">Back</el-button>
     </div>
   </form>
+  <form v-if="!session.person?.mustChange" class="stack pin" @submit.prevent="choosePin">
+    <h2>PIN for signing at a shared tablet</h2>
+    <label class="field"><span>Present password</span><el-input v-model="pin.current" type="password" name="pin-current" autocomplete="current-password" /></label>
+    <label class="field"><span>PIN, 4 to 8 figures</span><el-input v-model="pin.pin" type="password" inputmode="numeric" maxlength="8" name="pin-new" autocomplete="off" /></label>
+    <div class="row"><el-button native-type="submit" :disabled="!/^\d{4,8}$/.test(pin.pin) || !pin.current">Keep this PIN</el-button><span v-if="isPinKept" class="tag met" role="status">kept</span></div>
+  </form>
+  </div>
 </template>
+
+<style scoped>
+.pin { margin-top: 28px; border-top: 1.5px dashed var(--hem-strong); padding-top: 20px; }
+</style>

@@ -20,7 +20,7 @@ const lines = (person: GroupRecord['people'][number]) => person.coverage.reduce(
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="cohorts?.length === 0" class="empty"><h2>No group yet</h2><p>Import a roster under People.</p></div>
     <div v-else-if="!data" class="stack"><div v-for="i in 8" :key="i" class="skeleton" style="height: 36px" /></div>
-    <div v-else class="scroll">
+    <div v-else class="scroll" tabindex="0" aria-label="Record of the group">
       <table class="grid-table">
         <thead>
           <tr class="units"><th /><th v-for="unit in data.units" :key="unit.code" :colspan="unit.criteria.length">{{ unit.title }}</th><th /></tr>

@@ -34,6 +34,8 @@ const print = () => window.print()
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!data" class="stack"><div v-for="i in 6" :key="i" class="skeleton" style="height: 36px" /></div>
     <div v-else-if="data.length === 0" class="empty"><h2>No exercise has been set</h2><p>As soon as an instructor sets one for a group, its list is here.</p></div>
+    <InstrumentRegister />
+    <RunStores />
     <section v-for="exercise in data ?? []" :key="exercise.id" class="sheet">
       <h2>{{ exercise.code }} {{ exercise.title }}</h2>
       <div class="session">

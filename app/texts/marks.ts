@@ -28,8 +28,8 @@ export function readingWords(mark: ReadingMark): string {
 
 /** Expected band and limit on one line. */
 export function expectedWords({ reading, expected }: ReadingMark): string {
-  const { quantity } = readingKind(reading)
-  if (reading === 'polarity') return 'a tick'
+  const { quantity, form } = readingKind(reading)
+  if (form === 'tick') return 'a tick'
   const band = expected.high === undefined
     ? `${formatQuantity(expected.low, quantity)} or more`
     : `${formatNumber(expected.low, quantity)} – ${formatQuantity(expected.high, quantity)}`

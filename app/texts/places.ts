@@ -8,14 +8,17 @@ export interface Place {
 }
 
 export const PLACES: readonly Place[] = [
+  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
   { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
   { to: '/exercises', name: 'Exercises', roles: ['instructor', 'assessor', 'administrator', 'technician'] },
+  { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
+  { to: '/isolation', name: 'Isolation', roles: ['instructor', 'assessor'] },
   { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor'] },
   { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator'] },
   { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
   { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
-  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
+  { to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] },
   { to: '/library', name: 'Library', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
   { to: '/record', name: 'My record', roles: ['apprentice'] },
 ]
@@ -24,5 +27,8 @@ export const PLACES: readonly Place[] = [
 export const MORE_PLACES: readonly Place[] = [
   { to: '/advisers', name: 'Advisers: do I need an RCD, what does an addition require', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
+  { to: '/wall', name: 'Wall display of the floor', roles: ['instructor', 'assessor'] },
+  { to: '/practice/plant', name: 'Plant a fault', roles: ['instructor', 'assessor'] },
+  { to: '/practice/inspection', name: 'Inspection trainer', roles: ['instructor', 'assessor', 'apprentice'] },
   { to: '/password', name: 'Change my password', roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'] },
 ]

@@ -1,10 +1,10 @@
-import type { Policy } from '#core/exercise/exercise'
+import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 
 /** The schools that a centre chooses between, with the reason for the default. */
 export interface PolicyText<K extends keyof Policy = keyof Policy> {
   readonly key: K
   readonly name: string
-  readonly options: readonly { readonly value: Policy[K]; readonly name: string; readonly reason: string }[]
+  readonly options: readonly { readonly value: NonNullable<Policy[K]>; readonly name: string; readonly reason: string }[]
 }
 
 const text = <K extends keyof Policy>(key: K, name: string, options: PolicyText<K>['options']): PolicyText<K> => ({ key, name, options })
@@ -32,8 +32,21 @@ export const POLICY_TEXTS = [
     { value: 'open', name: 'open', reason: 'Default: looking up is part of the trade.' },
     { value: 'closed', name: 'closed until the design is handed in', reason: 'For an assessment with the centre’s own printed tables.' },
   ]),
+  text('residualTests', 'A schedule asks of a residual device', [
+    { value: 'edition', name: 'what the edition asks: since 2022 at IΔn alone', reason: 'Default: 643.8 of the edition that the exercise is worked to.' },
+    { value: 'all', name: 'half, once and five times IΔn, in every edition', reason: 'For centres that teach the older practice beside the present one.' },
+  ]),
+  text('doubling', 'A single conductor in a terminal is', [
+    { value: 'either', name: 'taken as it is, if it holds', reason: 'Default: schools differ, and a terminal that is made for one conductor holds it.' },
+    { value: 'doubled', name: 'doubled over', reason: 'For centres whose terminals are wide.' },
+    { value: 'single', name: 'left single', reason: 'Where the maker says so; doubling can damage a small terminal.' },
+  ]),
+  text('dressing', 'Tidiness in the board is', [
+    { value: 'noted', name: 'noted, not marked', reason: 'Default: time at the bay is short, and contact comes first.' },
+    { value: 'marked', name: 'an item of the inspection', reason: 'For centres that teach dressing as part of the trade.' },
+  ]),
 ] as const
 
 /** The policy in force, in the words of its options. */
 export const policyWords = (policy: Policy): string[] =>
-  POLICY_TEXTS.map(({ key, name, options }) => `${name.charAt(0).toLowerCase()}${name.slice(1)} ${(options as readonly { value: unknown; name: string }[]).find(({ value }) => value === policy[key])?.name ?? String(policy[key])}`)
+  POLICY_TEXTS.map(({ key, name, options }) => `${name.charAt(0).toLowerCase()}${name.slice(1)} ${(options as readonly { value: unknown; name: string }[]).find(({ value }) => value === (policy[key] ?? DEFAULT_POLICY[key]))?.name ?? String(policy[key])}`)

@@ -9,8 +9,9 @@ const filled = (view: WorkView, keys: readonly string[]) => keys.filter((key) =>
 export function workStages(view: WorkView, answered: number, steps: number): ThreadStage[] {
   const { stage } = view
   const state = (own: Stage): ThreadStage['state'] => (stage === own ? 'now' : isBefore(stage, own) ? 'todo' : 'done')
-  const dead = view.readingKeys.filter(isDead)
-  const live = view.readingKeys.filter((key) => !isDead(key))
+  const asked = view.board ? view.board.tests.filter((test) => test.isAsked).map(({ key }) => key) : view.readingKeys
+  const dead = asked.filter(isDead)
+  const live = asked.filter((key) => !isDead(key))
   const permit = view.events.findLast((event) => event.act === 'permit')
   const refusal = view.events.findLast((event) => event.act === 'refuse')
   const wired: ThreadStage[] = view.exercise.tests === null ? [] : [

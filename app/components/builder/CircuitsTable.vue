@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { InstallationDesign } from '#core/design/reference'
 import type { Advice } from '#core/design/advice'
-import { idsIn, type ExerciseForm } from '#core/exercise/form/fields'
+import { idsIn, type ExerciseForm, type FormProblems } from '#core/exercise/form/fields'
 import { isTable, pasteCircuits } from '#core/exercise/form/paste'
 import { CIRCUIT_TEMPLATES, addBoard, addCircuit, removeRow, rowOf, type CircuitTemplate } from '#core/exercise/form/rows'
 import { constraintSentence } from '#core/texts/constraints'
@@ -9,8 +9,11 @@ import { findingSentence } from '#core/texts/findings'
 import { STEP_TEXT } from '#core/texts/steps'
 import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 
-/** The boards and circuits of an exercise as one table, typed on the left and drawn on the right. */
-const props = defineProps<{ form: ExerciseForm; rows: Readonly<Record<string, Readonly<Record<string, string>>>>; problems: Readonly<Record<string, Readonly<Record<string, string>>>>; design: InstallationDesign | null; advice: readonly Advice[]; selected: string; locked: boolean }>()
+/** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `said` is what the words under the rows go by. */
+const props = defineProps<{
+  form: ExerciseForm; rows: Readonly<Record<string, Readonly<Record<string, string>>>>; problems: Readonly<Record<string, Readonly<Record<string, string>>>>; design: InstallationDesign | null
+  said: { readonly problems: FormProblems; readonly design: InstallationDesign | null; readonly advice: readonly Advice[] }; selected: string; locked: boolean
+}>()
 const emit = defineEmits<{ write: [key: string, text: string]; change: [form: ExerciseForm]; undo: []; pick: [scope: string] }>()
 
 const boards = computed(() => idsIn(props.form.boards))
@@ -31,14 +34,16 @@ const depth = (board: string): number => {
 
 const NONE: Readonly<Record<string, string>> = {}
 const ownProblems = (id: string) => props.problems[id] ?? NONE
+const saidProblems = computed(() => partsOf(props.said.problems))
 /** What stands under a row: what is wrong in its cells, then why it cannot be worked, then advice. */
 interface Word { readonly text: string; readonly isStop: boolean }
 function wordsFor(id: string): Word[] {
   const names: Record<string, string> = { ...CIRCUIT_NAME, ...(boards.value.includes(id) ? BOARD_NAME : {}) }
-  const cells = Object.entries(ownProblems(id)).map(([field, text]) => ({ text: `${names[field] ?? field}: ${text}`, isStop: true }))
-  const stopped = (designs.value.get(id) ?? boardDesigns.value.get(id))?.stopped
+  const cells = Object.entries(saidProblems.value[id] ?? NONE).map(([field, text]) => ({ text: `${names[field] ?? field}: ${text}`, isStop: true }))
+  const { design, advice: all } = props.said
+  const stopped = [...(design?.circuits ?? []), ...(design?.boards ?? [])].find(({ scope }) => scope === id)?.stopped
   const stop = stopped && cells.length === 0 ? [{ text: `No solution at ${STEP_TEXT[stopped.at].name.toLowerCase()}. ${constraintSentence(stopped.constraint)}`, isStop: true }] : []
-  const advice = cells.length + stop.length > 0 ? [] : props.advice.filter(({ scope }) => scope === id).map(({ finding }) => ({ text: findingSentence(finding), isStop: false }))
+  const advice = cells.length + stop.length > 0 ? [] : all.filter(({ scope }) => scope === id).map(({ finding }) => ({ text: findingSentence(finding), isStop: false }))
   return [...cells, ...stop, ...advice]
 }
 

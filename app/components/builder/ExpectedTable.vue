@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ExpectedReading } from '#core/results/expected'
 import { readingKind } from '#core/results/readings'
-import { READING_TEXT } from '#core/texts/steps'
+import { readingText } from '#core/texts/steps'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
@@ -20,7 +20,7 @@ const limit = (reading: ExpectedReading) => (reading.limit ? `${reading.limit.ki
     <thead><tr><th>Expected reading</th><th class="num">Value</th><th>Band and limit</th><th /></tr></thead>
     <tbody>
       <tr v-for="reading in readings" :key="reading.key">
-        <td><b>{{ READING_TEXT[reading.key].name }}</b> <span class="sym">{{ readingKind(reading.key).symbol }}</span></td>
+        <td><b>{{ readingText(reading.key).name }}</b> <span class="sym">{{ readingKind(reading.key).symbol }}</span></td>
         <td class="num value">{{ reading.value === undefined ? '' : formatQuantity(reading.value, quantity(reading)) }}</td>
         <td class="mono how">{{ band(reading) }} <span v-if="limit(reading)" class="limit">{{ limit(reading) }}</span></td>
         <td>

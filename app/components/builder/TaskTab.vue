@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BOARD_STEP_KEYS, CIRCUIT_STEP_KEYS, type StepKey } from '#core/design/step-keys'
 import { STEP_KINDS } from '#core/design/step-kinds'
-import type { Policy } from '#core/exercise/exercise'
+import { WHOLE_BOARD, type Policy } from '#core/exercise/exercise'
 import { LIST, idsIn, type ExerciseForm, type FormProblems, type HeadField } from '#core/exercise/form/fields'
 import { ASK_SETS, type AskSet } from '#core/exercise/usual-asks'
 import { usualMark } from '#core/marking/rubric'
@@ -46,7 +46,7 @@ const askCircuits = list('askCircuits')
       <FormBox :name="HEAD_NAME.scenario" wide><el-input type="textarea" :autosize="{ minRows: 3, maxRows: 7 }" :model-value="form.scenario" name="scenario" maxlength="4000" @update:model-value="emit('write', 'scenario', $event)" /></FormBox>
       <FormBox :name="HEAD_NAME.tests" class="title" :problem="problems.tests">
         <el-select :model-value="form.tests" :empty-values="[null, undefined]" :aria-label="HEAD_NAME.tests" data-testid="box-tests" @update:model-value="emit('write', 'tests', $event)">
-          <el-option value="" label="None: the design alone is handed in" /><el-option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id" :label="`${circuit.name}: design, dead tests, permission, live tests`" />
+          <el-option value="" label="None: the design alone is handed in" /><el-option :value="WHOLE_BOARD" label="The whole board: design, schedule of every circuit, permission, live tests" /><el-option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id" :label="`${circuit.name}: design, dead tests, permission, live tests`" />
         </el-select>
       </FormBox>
       <FormBox :name="HEAD_NAME.askCircuits" class="title" :problem="problems.askCircuits">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { findingSentence } from '#core/texts/findings'
-import { READING_TEXT } from '#core/texts/steps'
+import { readingText } from '#core/texts/steps'
 import type { FloorPatch } from '#schemas/views'
 import { expectedWords, readingWords } from '~/texts/marks'
 
@@ -9,13 +9,15 @@ const emit = defineEmits<{ permit: []; refuse: [] }>()
 
 const marks = computed(() => props.patch.request!.marks)
 const gate = computed(() => props.patch.request!.gate)
-const continuity = computed(() => marks.value.find((mark) => mark.reading === 'r1r2')!)
-const findings = computed(() => marks.value.flatMap((mark) => mark.findings.filter((f) => f.seriousness !== 'note').map((finding) => ({ name: READING_TEXT[mark.reading].name, finding }))))
+const continuity = computed(() => marks.value.find((mark) => mark.reading === 'r1r2'))
+const board = computed(() => props.patch.request!.board)
+const asked = computed(() => marks.value.filter(({ outOf }) => outOf > 0))
+const findings = computed(() => marks.value.flatMap((mark) => mark.findings.filter((f) => f.seriousness !== 'note').map((finding) => ({ name: readingText(mark.reading).name, finding }))))
 const lowest = computed(() => {
   const insulation = marks.value.filter((mark) => mark.reading.startsWith('ir') && mark.value !== undefined)
   return insulation.length ? readingWords(insulation.reduce((a, b) => (b.value! < a.value! ? b : a))) : '–'
 })
-const polarity = computed(() => marks.value.find((mark) => mark.reading === 'polarity')!.typed || '–')
+const polarity = computed(() => marks.value.find((mark) => mark.reading === 'polarity')?.typed || '–')
 </script>
 
 <template>
@@ -24,6 +26,18 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
       <h3>Bay {{ patch.bay }} · {{ patch.name }}</h3>
       <span class="tag waiting">{{ minutesBetween(patch.lastAct!.at, now) }}</span>
     </div>
+    <template v-if="board">
+      <dl>
+        <div><dt>Dead tests</dt><dd class="mono">{{ asked.length - gate.missing.length }} of {{ asked.length }}</dd></div>
+        <div><dt>Checked before</dt><dd class="mono">{{ board.checked }} of {{ board.ofChecks }}</dd></div>
+        <div><dt>Inspection</dt><dd>{{ board.inspection ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', safe to test' : ''}` : 'not begun' }}</dd></div>
+        <div><dt>Instrument</dt><dd>{{ board.instrument || 'not named' }}</dd></div>
+      </dl>
+      <p v-for="finding in board.findings.slice(0, 3)" :key="finding.code + JSON.stringify(finding.params)" class="finding" :class="finding.seriousness">{{ findingSentence(finding) }}</p>
+      <p v-if="board.findings.length > 3" class="small soft">and {{ board.findings.length - 3 }} more</p>
+      <p class="row"><NuxtLink :to="`/schedules/${patch.id}`">Open the schedule</NuxtLink><NuxtLink :to="`/inspect/${patch.id}`">Inspection</NuxtLink></p>
+    </template>
+    <template v-else-if="continuity">
     <dl>
       <div><dt>R1 + R2, far point</dt><dd class="mono">{{ readingWords(continuity) }}</dd></div>
       <div><dt>Lowest insulation</dt><dd class="mono">{{ lowest }}</dd></div>
@@ -35,6 +49,7 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
     />
     <p class="small soft">expected {{ expectedWords(continuity) }}</p>
     <p v-for="{ name, finding } in findings" :key="name + finding.code" class="finding"><b>{{ name }}:</b> {{ findingSentence(finding) }}</p>
+    </template>
     <p v-if="!gate.open" class="finding"><b>Cannot be permitted:</b> {{ gate.missing.length ? 'the dead tests are not complete.' : 'a dead test is past its limit.' }}</p>
     <div class="row acts">
       <el-button v-if="gate.open" type="primary" @click="emit('permit')">Permit to energise</el-button>
@@ -50,6 +65,7 @@ dl { margin: 0; }
 dl > div { display: flex; justify-content: space-between; padding: 1px 0; }
 dt { font-size: 15px; }
 dd { margin: 0; font-size: 15.5px; font-weight: 640; }
+.finding.note { color: var(--ink); }
 .finding { color: var(--madder-text); font-size: 14.5px; line-height: 1.35; }
 .acts { margin-top: 4px; }
 .acts :deep(.el-button) { flex: 1; min-height: 48px; font-size: 16px; }

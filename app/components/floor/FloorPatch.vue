@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import type { FloorPatch } from '#schemas/views'
+import type { LockView } from '#schemas/isolation-views'
 import { STAGE_WORDS } from '~/texts/stages'
 
-const props = defineProps<{ patch: FloorPatch; now: string }>()
+const props = defineProps<{ patch: FloorPatch; now: string; locks: readonly LockView[] }>()
+const emit = defineEmits<{ stop: [] }>()
 const isMarkable = computed(() => ['handedIn', 'decided', 'released'].includes(props.patch.stage))
 const words = computed(() => (props.patch.stage === 'design' && props.patch.answered === 0 ? 'Not started' : STAGE_WORDS[props.patch.stage].theirs))
 const ACTS: Record<string, string> = {
-  handInDesign: 'handed in design', askPermission: 'asked to energise', permit: 'permitted by', refuse: 'sent back by', handIn: 'handed in readings', decide: 'decided by', release: 'released by',
+  withdraw: 'stopped by', expire: 'permission ran out',
+  handInDesign: 'handed in design', handInAlone: 'handed in design', askPermission: 'asked to energise', permit: 'permitted by', refuse: 'sent back by', handIn: 'handed in readings', decide: 'decided by', release: 'released by',
 }
 const last = computed(() => {
   const { lastAct, savedAt } = props.patch
@@ -30,6 +33,8 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
     <p class="name">{{ patch.name }}</p>
     <p class="what">{{ patch.circuitName }}</p>
     <p class="what soft">{{ last }}<template v-if="since"> · {{ since }}</template></p>
+    <p v-for="lock in locks" :key="lock.id" class="what lock">padlock <b class="mono">{{ lock.padlock }}</b> on {{ lock.device }}</p>
+    <div v-if="patch.stage === 'live'" class="row spread"><span class="small soft">until {{ clock(patch.liveUntil!).slice(0, 5) }}</span><button type="button" class="stop-button" :aria-label="`STOP bay ${patch.bay}`" @click.prevent="emit('stop')">STOP</button></div>
     <TaskStitches :stage="patch.stage" :share="patch.answered / patch.steps" />
   </component>
 </template>
@@ -39,6 +44,8 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
 a.patch:hover { border-color: var(--indigo); }
 .permission { border: 2px dashed var(--turmeric); background: var(--raised); }
 .live { border: 2px solid var(--madder); }
+.stop-button { border: 0; border-radius: var(--ease); background: var(--madder); color: var(--on-madder); font: 800 15px var(--font); letter-spacing: 0.05em; min-height: 48px; min-width: 84px; cursor: pointer; }
+.stop-button:focus-visible { outline: 3px solid var(--turmeric); outline-offset: 1px; }
 .number { font: 740 30px/1 var(--mono); color: var(--indigo-text); }
 .name { font-weight: 680; font-size: 17px; margin-top: 8px; line-height: 1.2; }
 .what { font-size: 14px; line-height: 1.3; }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { FloorPatch } from '#schemas/views'
-import { findingSentence } from '#core/texts/findings'
-import { READING_TEXT } from '#core/texts/steps'
+import { findingSentence, itemName } from '#core/texts/findings'
 
 const props = defineProps<{ patch: FloorPatch | null }>()
 const emit = defineEmits<{ close: []; refuse: [reason: string] }>()
@@ -10,9 +9,10 @@ const reason = ref('')
 // What was computed is a good beginning; the assessor has the last word.
 watch(() => props.patch, (patch) => {
   if (!patch?.request) return
-  reason.value = patch.request.marks
-    .flatMap((mark) => mark.findings.filter((finding) => finding.seriousness !== 'note').map((finding) => `${READING_TEXT[mark.reading].name}: ${findingSentence(finding)}`))
-    .join('\n')
+  // One cause that is in many readings is said once.
+  const readings = new Map<string, string[]>()
+  for (const mark of patch.request.marks) for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note')) readings.set(findingSentence(finding), [...(readings.get(findingSentence(finding)) ?? []), itemName(`reading.${mark.reading}`)])
+  reason.value = [...readings].map(([sentence, names]) => (names.length === 1 ? `${names[0]}: ${sentence}` : sentence)).join('\n')
 })
 </script>
 

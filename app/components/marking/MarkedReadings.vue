@@ -3,21 +3,28 @@ import type { Override } from '#core/marking/proposal'
 import type { ItemKey } from '#core/outcomes/framework'
 import type { ReadingMark } from '#core/results/judge'
 import { readingKind } from '#core/results/readings'
-import { findingSentence } from '#core/texts/findings'
-import { READING_TEXT } from '#core/texts/steps'
+import { findingSentence, itemName, type ScopeNames } from '#core/texts/findings'
+import { BAND_REASON } from '#core/texts/schedule-findings'
 import { QUANTITIES } from '#core/units/quantity'
 import { VERDICT_WORDS, expectedWords, overrideOf, readingWords } from '~/texts/marks'
 
-const props = defineProps<{ marks: readonly ReadingMark[]; overrides: readonly Override[]; selected?: string; mine?: boolean }>()
+const props = defineProps<{ marks: readonly ReadingMark[]; overrides: readonly Override[]; scopes?: ScopeNames; selected?: string; mine?: boolean; onlyOpen?: boolean; toldElsewhere?: ReadonlySet<string> }>()
 const emit = defineEmits<{ pick: [item: ItemKey] }>()
 
-const rows = computed(() => props.marks.map((mark) => {
+/** Of a whole board what stands out comes alone when it is asked for; the selected line stays. */
+const rows = computed(() => props.marks.filter((mark) => !props.onlyOpen || mark.verdict !== 'right' || mark.findings.length > 0 || props.selected === `reading.${mark.reading}`).map((mark) => {
   const key: ItemKey = `reading.${mark.reading}`
   const own = overrideOf(key, props.overrides)
   const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
   const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
   return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
 }))
+/** What one cause says of many readings is said once, beside them. */
+const sentencesOf = (mark: ReadingMark) => {
+  const all = mark.findings.map(findingSentence)
+  const own = all.filter((sentence) => !props.toldElsewhere?.has(sentence))
+  return own.length < all.length ? [...own, 'See beside.'] : own
+}
 const scaled = (value: number | undefined, scale: number) => (value === undefined ? undefined : value * scale)
 </script>
 
@@ -31,11 +38,11 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
       @click="emit('pick', key)"
     >
       <VerdictEdge :verdict="verdict" />
-      <span class="name">{{ READING_TEXT[mark.reading].name }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span>
+      <span class="name">{{ itemName(key, scopes) }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span>
       <span class="theirs mono">{{ readingWords(mark) }}</span>
       <span>
         <BandGauge
-          v-if="mark.reading !== 'polarity'" :value="scaled(mark.value, scale)" :over="mark.over" :low="scaled(mark.expected.low, scale)" :high="scaled(mark.expected.high, scale)"
+          v-if="readingKind(mark.reading).form === 'number'" :value="scaled(mark.value, scale)" :over="mark.over" :low="scaled(mark.expected.low, scale)" :high="scaled(mark.expected.high, scale)"
           :limit="scaled(mark.expected.limit?.value, scale)" :limit-kind="mark.expected.limit?.kind" :verdict="mark.verdict" :label="`${readingWords(mark)}; expected ${expectedWords(mark)}`"
         />
         <span class="small soft">{{ expectedWords(mark) }}</span>
@@ -43,8 +50,8 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
       <span><span class="tag" :class="verdict">{{ isCritical ? 'critical' : VERDICT_WORDS[verdict] }}</span></span>
       <span class="why">
         <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
-        <template v-else>{{ mark.findings.map(findingSentence).join(' ') }}</template>
-        <span v-if="selected === key" class="more">{{ mark.expected.working }} · {{ mark.source }}</span>
+        <template v-else>{{ sentencesOf(mark).join(' ') }}</template>
+        <span v-if="selected === key" class="more">{{ mark.expected.working }}<template v-if="mark.expected.reasons?.length"> · band: {{ mark.expected.reasons.map((reason) => BAND_REASON[reason]).join(', ') }}</template> · {{ mark.source }}</span>
       </span>
     </div>
   </section>

@@ -3,7 +3,7 @@ import { Lock } from '@lucide/vue'
 import { parseReading } from '#core/results/parse-reading'
 import { readingKind, type ReadingKey } from '#core/results/readings'
 import { findingSentence } from '#core/texts/findings'
-import { READING_TEXT } from '#core/texts/steps'
+import { readingText } from '#core/texts/steps'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
@@ -12,7 +12,7 @@ const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
 
 const RANGE_END = '>999'
 const kind = computed(() => readingKind(props.reading))
-const text = computed(() => READING_TEXT[props.reading])
+const text = computed(() => readingText(props.reading))
 const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
 const isInsulation = computed(() => kind.value.quantity === 'insulation')
 const parsed = computed(() => parseReading(props.modelValue, kind.value))

@@ -2,7 +2,9 @@
 import type { ScopeNames } from '#core/texts/findings'
 import type { WorkView } from '#schemas/views'
 
-defineProps<{ view: WorkView; scopes: ScopeNames; isDesignOnly: boolean }>()
+const props = defineProps<{ view: WorkView; scopes: ScopeNames; isDesignOnly: boolean }>()
+/** Circuits of a schedule are named too, whether they were designed or not. */
+const names = computed<ScopeNames>(() => ({ ...props.scopes, ...Object.fromEntries((props.view.board?.circuits ?? []).map(({ id, name }) => [id, name])) }))
 </script>
 
 <template>
@@ -20,7 +22,7 @@ defineProps<{ view: WorkView; scopes: ScopeNames; isDesignOnly: boolean }>()
     </div>
     <div class="stitched feedback" :class="view.decision.met ? 'met' : ''">{{ view.decision.feedback }}</div>
     <MarkedDesign mine :marks="view.decision.evidence.marked.design" :overrides="view.decision.evidence.overrides" :scopes="scopes" />
-    <MarkedReadings v-if="!isDesignOnly" mine :marks="view.decision.evidence.marked.readings" :overrides="view.decision.evidence.overrides" />
+    <MarkedReadings v-if="!isDesignOnly" mine :marks="view.decision.evidence.marked.readings" :scopes="names" :overrides="view.decision.evidence.overrides" />
   </div>
 </template>
 

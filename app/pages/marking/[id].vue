@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { stepOf } from '#core/design/step-keys'
 import type { ItemKey } from '#core/outcomes/framework'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
@@ -103,7 +104,8 @@ useShortcuts([
         <template v-for="circuit in given" :key="circuit.id"><h3>{{ circuit.name }}</h3><TaskFacts :facts="circuitFacts(circuit)" /></template>
       </div>
       <MarkedDesign :marks="view.marked.design" :overrides="overrides" :scopes="view.scopes" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
-      <MarkedReadings v-if="view.marked.readings.length" :marks="view.marked.readings" :overrides="overrides" :selected="selected" @pick="selected = $event" />
+      <p v-if="view.exercise.tests === WHOLE_BOARD" class="row"><NuxtLink :to="`/schedules/${view.attempt.id}`">Open the schedule: bands, findings, causes</NuxtLink><NuxtLink :to="`/papers/${view.attempt.id}`">Records and certificates</NuxtLink></p>
+      <MarkedReadings v-if="view.marked.readings.length" :marks="view.marked.readings" :scopes="view.scopes" :overrides="overrides" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
       <p class="keys">
         <span><kbd>J</kbd> <kbd>K</kbd> line</span><span><kbd>W</kbd> next wrong</span><span v-if="scopeIds.length > 1"><kbd>←</kbd> <kbd>→</kbd> circuit</span>
         <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>

@@ -5,7 +5,6 @@ import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/marking/answer'
 import type { ItemKey } from '#core/outcomes/framework'
 import { EDITION_NAME } from '#core/regulations/editions'
-import { isDead } from '#core/results/readings'
 import { itemName } from '#core/texts/findings'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
@@ -42,9 +41,9 @@ const ownValue = (of: string, step: StepKey) => {
 
 const stages = computed(() => (view.value ? workStages(view.value, answered.value, nodes.value.length) : []))
 const current = computed(() => picked.value ?? stages.value.find((stage) => stage.state === 'now')?.key ?? 'decision')
-const deadKeys = computed(() => view.value?.readingKeys.filter(isDead) ?? [])
-const liveKeys = computed(() => view.value?.readingKeys.filter((key) => !isDead(key)) ?? [])
 const isLibraryOpen = computed(() => view.value?.sheet.policy.library === 'open' || view.value?.stage !== 'design')
+/** A schedule needs the width; the task is one tap away on the thread. */
+const isMeasuring = computed(() => view.value?.board != null && (current.value === 'dead' || current.value === 'live') && view.value.stage !== 'design')
 const isDesignOnly = computed(() => view.value?.exercise.tests === null)
 
 // A new stage shows itself, wherever somebody was looking.
@@ -66,14 +65,15 @@ onMounted(sheet.load)
   <div v-else-if="!view" class="page stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" /></div>
   <template v-else>
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
-    <div class="work">
-      <aside class="given" tabindex="0" aria-label="Given">
+    <div class="work" :class="{ wide: isMeasuring }">
+      <aside v-if="!isMeasuring" class="given" tabindex="0" aria-label="Given">
         <p class="bay-number">Bay {{ view.bay }} · {{ view.exercise.code }}</p>
         <h1>{{ view.exercise.title }}</h1>
         <details :open="current === 'task'"><summary>The task</summary><p>{{ view.exercise.scenario }}</p></details>
         <template v-if="circuit"><h2 v-if="scopes.length > 1">{{ circuit.name }}</h2><TaskFacts :facts="circuitFacts(circuit)" /></template>
         <template v-else-if="board"><h2>{{ board.name }}</h2><TaskFacts :facts="[{ name: 'Circuits', value: String(installation.circuits.filter((one) => one.board === board!.id).length) }, { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` }]" /></template>
         <details :open="scopes.length === 1 || !circuit"><summary>The supply</summary><TaskFacts :facts="intakeFacts(installation)" /><p v-if="board && board.electrodeOhm !== null" class="soft">{{ board.name }} has its own electrode of {{ board.electrodeOhm }} Ω: a TT island.</p></details>
+        <NuxtLink v-if="view.stage !== 'design'" :to="`/practice/bays/task-${view.id}`">Wire it in the virtual bay first</NuxtLink>
         <p class="soft small">Your own figures. BS 7671, {{ EDITION_NAME[view.sheet.edition] }}. About {{ view.exercise.minutes }} minutes, as a guide.</p>
       </aside>
       <section class="sheet" tabindex="0" aria-label="Worksheet">
@@ -101,11 +101,9 @@ onMounted(sheet.load)
           <p v-if="view.stage === 'design'" class="stitched waiting">Hand in your design first. Then the boxes for the dead tests open.</p>
           <template v-else>
             <PermissionNote :events="view.events" :stage="view.stage" />
+            <p class="row"><NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink></p>
             <p class="caution">Dead tests: the circuit is isolated, locked and proved dead. If anything shows voltage, stop and call your assessor.</p>
-            <ReadingRow
-              v-for="key in deadKeys" :key="key" :reading="key" :model-value="sheet.reading(key)" :locked="view.stage !== 'dead'" :missing="sheet.missing.value.includes(key)"
-              @update:model-value="sheet.write('reading', key, $event)"
-            />
+            <StageReadings :view="view" stage="dead" :read="sheet.reading" :missing="sheet.missing.value" @write="(key: string, text: string) => sheet.write('reading', key, text)" />
             <StageBar>
               <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
               <el-button v-if="view.stage === 'dead'" type="primary" :loading="sheet.isBusy.value" @click="act('ask-permission')">Ask for permission to energise</el-button>
@@ -118,16 +116,14 @@ onMounted(sheet.load)
           <PermissionNote :events="view.events" :stage="view.stage" />
           <p class="caution">Live tests are supervised work. Follow the rules of your centre and the current regulations; covers on, people informed, the right leads.</p>
           <p v-if="view.ratedResidualMA" class="soft">The bay has a residual device of {{ view.ratedResidualMA }} mA.</p>
-          <ReadingRow
-            v-for="key in liveKeys" :key="key" :reading="key" :model-value="sheet.reading(key)" :locked="view.stage !== 'live'" :missing="sheet.missing.value.includes(key)"
-            @update:model-value="sheet.write('reading', key, $event)"
-          />
+          <StageReadings :view="view" stage="live" :read="sheet.reading" :missing="sheet.missing.value" @write="(key: string, text: string) => sheet.write('reading', key, text)" />
           <StageBar>
             <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
             <el-button v-if="view.stage === 'live'" type="primary" :loading="sheet.isBusy.value" @click="act('hand-in')">Hand in readings</el-button>
           </StageBar>
         </template>
-        <ReleasedResult v-else :view="view" :scopes="names" :is-design-only="isDesignOnly" />
+        <p v-if="current === 'decision' && view.board" class="row"><NuxtLink :to="`/papers/${view.id}`">Records: schedule, five parts, installation, stickers</NuxtLink></p>
+        <ReleasedResult v-if="current === 'decision'" :view="view" :scopes="names" :is-design-only="isDesignOnly" />
       </section>
     </div>
     <el-drawer :model-value="tool !== null" :title="tool ? TOOL_TITLE[tool] : ''" size="min(680px, 92vw)" @close="tool = null">
@@ -143,6 +139,7 @@ onMounted(sheet.load)
 
 <style scoped>
 .work { display: grid; grid-template-columns: 352px minmax(0, 1fr); flex: 1; min-height: 0; }
+.work.wide { grid-template-columns: minmax(0, 1fr); }
 .given { padding: 18px 22px; border-right: 1px solid var(--hem); overflow: auto; display: flex; flex-direction: column; gap: 10px; }
 .bay-number { font-weight: 640; color: var(--soft); }
 .sheet { background: var(--panel); padding: 12px 24px 0; overflow: auto; display: flex; flex-direction: column; gap: 12px; }

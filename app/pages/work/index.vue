@@ -15,7 +15,7 @@ const words = (item: WorkListItem) => (item.stage === 'design' && item.answered 
     <div v-else-if="!data" class="list"><div v-for="i in 3" :key="i" class="skeleton tall" /></div>
     <div v-else-if="data.length === 0" class="empty"><h2>No task yet</h2><p>Your instructor gives you one. It appears here by itself.</p></div>
     <div v-else class="list">
-      <NuxtLink v-for="item in data" :key="item.id" :to="`/work/${item.id}`" class="task" :data-testid="`task-${item.code}`">
+      <NuxtLink v-for="item in data" :key="item.id" :to="`/work/${item.id}`" class="task" prefetch-on="interaction" :data-testid="`task-${item.code}`">
         <span class="bay-number"><small>bay</small>{{ item.bay }}</span>
         <span class="what"><b>{{ item.title }}</b><span class="soft">{{ item.code }}</span></span>
         <TaskStitches :stage="item.stage" :share="item.answered / item.steps" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StepKey } from '#core/design/step-keys'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { idsIn } from '#core/exercise/form/fields'
 import { materialsOf } from '#core/materials/materials'
 import { toolsFor } from '#core/materials/tools'
@@ -14,7 +15,7 @@ const route = useRoute()
 const session = useSession()
 const id = route.params.id === 'new' ? null : Number(route.params.id)
 const builder = useExerciseBuilder(id)
-const { form, stored, centre, problem, read, design, advice, readings, isBusy, isChanged } = builder
+const { form, stored, centre, problem, read, design, said, readings, isBusy, isChanged } = builder
 const mayChange = computed(() => session.person?.role === 'instructor')
 const isSet = computed(() => stored.value?.state === 'set')
 const isLocked = computed(() => isSet.value || !mayChange.value)
@@ -25,7 +26,7 @@ const { data: cohorts } = useServer<string[]>(() => (mayChange.value ? 'cohorts'
 const cohort = ref('')
 const preview = useVariantPreview(() => read.value.exercise, () => tab.value === 'variants', VARIANTS_SHOWN)
 
-const selectedDesign = computed(() => design.value?.circuits.find(({ scope }) => scope === selected.value) ?? design.value?.boards.find(({ scope }) => scope === selected.value))
+const selectedDesign = computed(() => said.value.design?.circuits.find(({ scope }) => scope === selected.value) ?? said.value.design?.boards.find(({ scope }) => scope === selected.value))
 /** The form and its problems by row; rows that did not change stay the same objects, so that a keystroke draws one row again and not the page. */
 const rows = computed<Record<string, Record<string, string>>>((old) => partsOf(form.value, old))
 const rowProblems = computed<Record<string, Record<string, string>>>((old) => partsOf(read.value.problems, old))
@@ -39,15 +40,15 @@ const selectedProblems = computed(() => rowProblems.value[selected.value] ?? NO_
 const boardNames = computed<Record<string, string>>((old) => keep(old, Object.fromEntries(idsIn(form.value.boards).map((board) => [board, form.value[`${board}.name`] ?? board]))))
 const boards = computed(() => Object.entries(boardNames.value).map(([board, name]) => ({ id: board, name })))
 const circuits = computed(() => idsIn(form.value.circuits).map((circuit) => ({ id: circuit, name: form.value[`${circuit}.name`] ?? circuit })))
-const intakeWords = computed<string[]>((old) => keep(old, advice.value.filter(({ scope }) => scope === 'intake').map(({ finding }) => findingSentence(finding))))
+const intakeWords = computed<string[]>((old) => keep(old, said.value.advice.filter(({ scope }) => scope === 'intake').map(({ finding }) => findingSentence(finding))))
 const applying = computed(() => new Set<StepKey>([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].flatMap(({ steps }) => steps.map(({ key }) => key))))
 const failed = computed(() => new Set([...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].filter((part) => part.stopped).map(({ scope }) => scope)))
 const figureOf = (scope: string, step: StepKey) => [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].find((part) => part.scope === scope)?.values[step]
 const scopes = computed(() => Object.fromEntries([...boards.value, ...circuits.value].map((part) => [part.id, part.name])))
-const built = computed(() => (form.value.tests ? [form.value.tests] : idsIn(form.value.askCircuits)))
+const built = computed(() => (form.value.tests === WHOLE_BOARD ? idsIn(form.value.circuits) : form.value.tests ? [form.value.tests] : idsIn(form.value.askCircuits)))
 const materials = computed(() => (design.value ? { materials: materialsOf(design.value, built.value), ...toolsFor(design.value, built.value, form.value.tests !== '') } : null))
 /** What keeps the exercise from being saved, in words, the head of the task first. */
-const open = computed(() => Object.entries(read.value.problems).map(([key, text]) => ({ key, text: `${boxName(key, form.value)}: ${text}` })))
+const open = computed(() => Object.entries(said.value.problems).map(([key, text]) => ({ key, text: `${boxName(key, form.value)}: ${text}` })))
 const canSet = computed(() => Boolean(read.value.exercise && design.value?.ok))
 
 const saveWords = computed(() => {
@@ -106,7 +107,7 @@ useUnsavedGuard(() => isChanged.value && !isLocked.value, () => void builder.sav
     <section v-if="tab === 'circuits'" class="tab">
       <p v-if="isSet" class="stitched">This exercise is with apprentices and stays as it is. Duplicate it to vary it.</p>
       <IntakeBar :form="head" :problems="headProblems" :words="intakeWords" :locked="isLocked" @write="builder.write" />
-      <CircuitsTable :form="form" :rows="rows" :problems="rowProblems" :design="design" :advice="advice" :selected="selected" :locked="isLocked" @write="builder.write" @change="builder.change" @undo="builder.undo" @pick="selected = $event" />
+      <CircuitsTable :form="form" :rows="rows" :problems="rowProblems" :design="design" :said="said" :selected="selected" :locked="isLocked" @write="builder.write" @change="builder.change" @undo="builder.undo" @pick="selected = $event" />
       <div class="below">
         <div>
           <h2>{{ scopes[selected] ?? '' }}</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { designOf, publicInstallation, type PublicInstallation } from '#core/exercise/assignment'
+import { builtCircuits, designOf, publicInstallation, type PublicInstallation } from '#core/exercise/assignment'
 import type { Installation } from '#core/installation/installation'
 import { materialsOf } from '#core/materials/materials'
 import { toolsFor } from '#core/materials/tools'
@@ -23,7 +23,7 @@ const blank = computed(() => (exercise.value ? publicInstallation(exercise.value
 const materials = computed(() => {
   if (!exercise.value) return null
   const design = designOf(exercise.value)
-  const built = exercise.value.tests ? [exercise.value.tests] : exercise.value.asks.circuits
+  const built = builtCircuits(exercise.value)
   return { materials: materialsOf(design, built), ...toolsFor(design, built, exercise.value.tests !== null), scopes: Object.fromEntries([...exercise.value.installation.circuits, ...exercise.value.installation.boards].map((part) => [part.id, part.name])) }
 })
 const print = () => window.print()

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { drawRun, project } from '#core/drawing/run'
+import { AXES, directionsOf, dot, type Vector } from '#core/run/geometry'
+import type { RunProblem } from '#core/run/check'
+import type { ContainmentRun, Former } from '#core/run/run'
+
+/** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured deviations are drawn exaggerated over it. */
+const props = defineProps<{ run: ContainmentRun; former: Former; selected: number | null; problems?: readonly RunProblem[]; supports?: readonly Vector[]; shifted?: readonly Vector[]; exaggerated?: number; locked?: boolean; px?: number }>()
+const emit = defineEmits<{ select: [straight: number]; length: [straight: number, mm: number] }>()
+const SNAP_MM = 10
+const svg = ref<SVGSVGElement>()
+const drawn = computed(() => drawRun(props.run, props.former))
+const over = computed(() => (props.shifted ? drawRun(props.run, props.former, props.shifted) : null))
+/** The view holds still while a corner is dragged, so that the hand and the line agree. */
+const held = ref<string | null>(null)
+const view = computed(() => {
+  const [a, b] = [drawn.value.viewBox, over.value?.viewBox ?? drawn.value.viewBox]
+  const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)]
+  return { x, y, width: Math.max(a.x + a.width, b.x + b.width) - x, height: Math.max(a.y + a.height, b.y + b.height) - y }
+})
+const box = computed(() => held.value ?? `${view.value.x} ${view.value.y} ${view.value.width} ${view.value.height}`)
+const scale = computed(() => Math.max(view.value.width / (props.px ?? 690), view.value.height / 400, 0.6))
+const wrong = computed(() => new Set((props.problems ?? []).map(({ straight }) => straight)))
+const labels = computed(() => props.run.straights.map(({ lengthMm }, i) => {
+  const own = drawn.value.corners.filter(({ corner }) => corner.straight === i)
+  const end = own.at(-1)!
+  const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
+  const isUpright = Math.abs(end.y - before.y) > Math.abs(end.x - before.x)
+  return { i, text: `${Math.round(lengthMm)}`, x: (end.x + before.x) / 2 + (isUpright ? 14 * scale.value : 0), y: (end.y + before.y) / 2 - (isUpright ? 0 : 12 * scale.value), anchor: isUpright ? 'start' : 'middle' }
+}))
+const ends = computed(() => props.run.straights.map((_, i) => ({ i, ...drawn.value.corners.filter(({ corner }) => corner.straight === i).at(-1)! })))
+
+let drag: { straight: number; from: number; x: number; y: number; axis: { x: number; y: number } } | null = null
+function toWall(event: PointerEvent): { x: number; y: number } {
+  const matrix = svg.value!.getScreenCTM()!.inverse()
+  return { x: event.clientX * matrix.a + matrix.e, y: event.clientY * matrix.d + matrix.f }
+}
+function grab(event: PointerEvent, straight: number) {
+  emit('select', straight)
+  if (props.locked) return
+  const direction = directionsOf(props.run.straights)[straight]!
+  const axis = project(direction)
+  const { x, y, width, height } = view.value
+  held.value = `${x} ${y} ${width} ${height}`
+  drag = { straight, from: props.run.straights[straight]!.lengthMm, ...toWall(event), axis }
+  ;(event.target as Element).setPointerCapture(event.pointerId)
+}
+function move(event: PointerEvent) {
+  if (!drag) return
+  const at = toWall(event)
+  const along = ((at.x - drag.x) * drag.axis.x + (at.y - drag.y) * drag.axis.y) / (drag.axis.x ** 2 + drag.axis.y ** 2)
+  const mm = Math.max(SNAP_MM, Math.round((drag.from + along) / SNAP_MM) * SNAP_MM)
+  if (mm !== props.run.straights[drag.straight]!.lengthMm) emit('length', drag.straight, mm)
+}
+function drop() {
+  drag = null
+  held.value = null
+}
+const isOff = (straight: number) => { const direction = directionsOf(props.run.straights)[straight]!; return Math.abs(dot(direction, AXES.out)) > 0.5 }
+</script>
+
+<template>
+  <svg ref="svg" class="wall" :viewBox="box" role="img" :aria-label="`${run.name}: ${run.straights.length} straights`" @pointermove="move" @pointerup="drop" @pointercancel="drop">
+    <defs><pattern id="wall-grid" width="100" height="100" patternUnits="userSpaceOnUse"><path d="M100 0H0V100" fill="none" class="grid" /></pattern></defs>
+    <rect :x="view.x" :y="view.y" :width="view.width" :height="view.height" fill="url(#wall-grid)" />
+    <path :d="drawn.path" class="tube" :style="{ strokeWidth: Math.max(run.sizeMm, 5 * scale) }" />
+    <path :d="drawn.path" class="core" :style="{ strokeWidth: 1.4 * scale }" />
+    <path v-if="over" :d="over.path" class="measured" :style="{ strokeWidth: 4 * scale }" />
+    <g v-for="(at, i) in supports ?? []" :key="`u${i}`" :transform="`translate(${project(at).x} ${project(at).y})`"><rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" /></g>
+    <g v-for="{ x, y, corner } in drawn.corners" :key="`${corner.straight} ${x} ${y}`">
+      <rect v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'" :x="x - 15 * scale" :y="y - 15 * scale" :width="30 * scale" :height="30 * scale" class="box" />
+      <rect v-else-if="corner.joint === 'coupler'" :x="x - 16 * scale" :y="y - 9 * scale" :width="32 * scale" :height="18 * scale" class="box" />
+      <circle v-else-if="corner.joint === 'inspection'" :cx="x" :cy="y" :r="14 * scale" class="box" />
+    </g>
+    <text v-for="label in labels" :key="`t${label.i}`" :x="label.x" :y="label.y" :text-anchor="label.anchor" :font-size="17 * scale" class="label" :class="{ wrong: wrong.has(label.i), on: selected === label.i }">{{ label.i + 1 }} · {{ label.text }}{{ isOff(label.i) ? ' ⊙' : '' }}</text>
+    <circle v-for="end in ends" :key="`h${end.i}`" :cx="end.x" :cy="end.y" :r="13 * scale" class="handle" :class="{ on: selected === end.i, locked }" :data-testid="`corner-${end.i + 1}`" @pointerdown="grab($event, end.i)" />
+    <text v-if="exaggerated" :x="view.x + 12 * scale" :y="view.y + view.height - 14 * scale" :font-size="15 * scale" class="label">as measured, drawn {{ exaggerated }} times too far off</text>
+  </svg>
+</template>
+
+<style scoped>
+.wall { width: 100%; height: 100%; min-height: 300px; background: var(--raised); border: 1px solid var(--hem); touch-action: none; display: block; }
+.grid { stroke: var(--hem); stroke-width: 1; } .tube { fill: none; stroke: var(--hem-strong); stroke-linejoin: round; stroke-linecap: round; } .core { fill: none; stroke: var(--indigo); stroke-dasharray: 10 6; } .measured { fill: none; stroke: var(--madder); stroke-linejoin: round; }
+.box { fill: var(--panel); stroke: var(--ink); stroke-width: 2.5; vector-effect: non-scaling-stroke; } .saddle { fill: var(--turmeric); stroke: var(--ink); stroke-width: 1; vector-effect: non-scaling-stroke; }
+.label { font-family: var(--mono); font-weight: 640; fill: var(--ink); paint-order: stroke; stroke: var(--raised); stroke-width: 5px; vector-effect: non-scaling-stroke; } .label.wrong { fill: var(--madder-text); } .label.on { fill: var(--indigo-text); text-decoration: underline; }
+.handle { fill: transparent; stroke: transparent; cursor: grab; } .handle:hover, .handle.on { stroke: var(--indigo); stroke-width: 2.5; vector-effect: non-scaling-stroke; } .handle.locked { cursor: pointer; }
+</style>

@@ -1,0 +1,109 @@
+import { layoutBay } from '#core/drawing/bay/layout'
+import { routeWires } from '#core/drawing/bay/route'
+import { rigProblems, type RigProblem } from '#core/rig/check'
+import type { Colour, TerminalRef } from '#core/rig/rig'
+import { indexParts, partIdOf, roomOf, terminalWords } from '#core/rig/terminals'
+import { applyWiring, wireField } from '#core/rig/wiring'
+import { rigSentence } from '#core/texts/rig-problems'
+import type { BayCheck, BayView } from '#schemas/views'
+
+type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]
+
+const MOST_UNDO = 300
+const newId = (): string => `n${crypto.getRandomValues(new Uint32Array(1))[0]!.toString(36)}`
+
+/** A bay being wired: what the server has, what is connected here, undo, and the check against the schedule. */
+export function useBayWiring(key: string) {
+  const { call } = useApi()
+  const session = useSession()
+  const view = shallowRef<BayView | null>(null)
+  const problem = ref<ApiProblem | null>(null)
+  const checked = shallowRef<BayCheck | null>(null)
+  const undone = shallowRef<readonly Change[]>([])
+  const isBusy = ref(false)
+
+  const autosave = useAutosave({
+    key: `bay/${session.person!.id}/${key}`,
+    send: (fields, version) => call('PUT', `bays/${key}`, { version, fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')) }),
+    theirs: (extra) => {
+      const theirs = extra.theirs as BayView
+      return { fields: { ...theirs.fields }, version: theirs.version }
+    },
+  })
+
+  const rig = computed(() => (view.value ? applyWiring(view.value.bare, view.value.routes, autosave.fields) : null))
+  const parts = computed(() => indexParts(view.value?.bare ?? { parts: [] }))
+  const layout = computed(() => (view.value ? layoutBay(view.value.bare) : null))
+  const paths = computed(() => (layout.value && rig.value ? routeWires(layout.value, rig.value.wires) : new Map()))
+  /** Conductors that somebody has put in, in the order of doing so. */
+  const made = computed(() => rig.value?.wires.slice(view.value!.bare.wires.length) ?? [])
+  const problems = computed<readonly RigProblem[]>(() => (rig.value ? rigProblems(rig.value) : []))
+
+  async function load(): Promise<void> {
+    try {
+      view.value = await call<BayView>('GET', `bays/${key}`)
+      problem.value = null
+      await autosave.start({ ...view.value.fields }, view.value.version, view.value.savedAt)
+    } catch (error) {
+      problem.value = error as ApiProblem
+    }
+  }
+
+  function change(fields: Readonly<Record<string, string>>): void {
+    const done = Object.entries(fields).map(([name, after]) => ({ name, before: autosave.fields[name] ?? '', after })).filter(({ before, after }) => before !== after)
+    if (done.length === 0) return
+    undone.value = [...undone.value, done].slice(-MOST_UNDO)
+    checked.value = null
+    done.forEach(({ name, after }) => autosave.write(name, after))
+  }
+
+  function undo(): void {
+    const last = undone.value.at(-1)
+    if (!last) return
+    undone.value = undone.value.slice(0, -1)
+    checked.value = null
+    last.forEach(({ name, before }) => autosave.write(name, before))
+  }
+
+  /** Conductors at a terminal. */
+  const at = (ref: TerminalRef) => rig.value?.wires.filter(({ from, to }) => from === ref || to === ref) ?? []
+
+  /** Connects two terminals; a sentence where that cannot be. */
+  function connect(from: TerminalRef, to: TerminalRef, areaMm2: number, colour: Colour): string | null {
+    if (from === to) return 'Both ends are at the same terminal. Choose another one for the second end.'
+    for (const ref of [from, to]) {
+      const room = roomOf(parts.value.get(partIdOf(ref))!)
+      if (at(ref).length >= room) return rigSentence({ code: 'terminalFull', where: ref, params: { terminal: terminalWords(parts.value, ref), room, count: at(ref).length } })
+    }
+    change({ [`wire.${newId()}`]: wireField({ from, to, areaMm2, colour }) })
+    return null
+  }
+
+  const takeOut = (ids: readonly string[]): void => change(Object.fromEntries(ids.map((id) => [`wire.${id}`, ''])))
+  function alter(id: string, next: { areaMm2?: number; colour?: Colour }): void {
+    const wire = rig.value?.wires.find((one) => one.id === id)
+    if (wire) change({ [`wire.${id}`]: wireField({ ...wire, ...next }) })
+  }
+
+  /** As it would be when finished, for a bay to practise on. */
+  async function takeWired(): Promise<void> {
+    const { fields } = await call<{ fields: Record<string, string> }>('GET', `bays/${key}/wired`)
+    change({ ...Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, ''])), ...fields })
+  }
+  const strip = (): void => change(Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, ''])))
+
+  async function check(): Promise<void> {
+    isBusy.value = true
+    try {
+      await autosave.flush()
+      if (autosave.state.value === 'saved') checked.value = await call<BayCheck>('POST', `bays/${key}/check`)
+      else showProblem(new ApiProblem(0, 'offline', autosave.message.value || 'This could not be saved yet. Check again in a moment.'))
+    } catch (error) {
+      showProblem(error)
+    } finally {
+      isBusy.value = false
+    }
+  }
+
+  return { view, problem, rig, parts, layout, paths, made, problems, checked, isBusy, canUndo: computed(() => undone.value.length > 0), autosave, load, change, undo, at, connect, takeOut, alter, takeWired, strip, check }
+}

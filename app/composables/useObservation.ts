@@ -1,0 +1,93 @@
+import type { Act, ActKind } from '#core/isolation/act'
+import { judgeIsolation } from '#core/isolation/judge'
+import { actField, headOf, observedActs } from '#core/isolation/observation'
+import type { Site } from '#core/isolation/rule'
+import type { ObservationDecisionBody } from '#schemas/isolation-requests'
+import type { ObservationView } from '#schemas/isolation-views'
+import { ANSWERS } from '~/texts/observed-acts'
+
+const MOST_LIKELY = 4
+
+/** A real isolation being observed: taps kept on this device first, then on the server; nothing is lost when it sleeps. */
+export function useObservation(id: number) {
+  const { call } = useApi()
+  const session = useSession()
+  const view = shallowRef<ObservationView | null>(null)
+  const problem = ref<ApiProblem | null>(null)
+  const isBusy = ref(false)
+
+  const autosave = useAutosave({
+    key: `observation/${session.person!.id}/${id}`,
+    send: (fields, version) => call('PUT', `observations/${id}`, { version, fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')) }),
+    theirs: (extra) => {
+      const theirs = extra.theirs as ObservationView
+      view.value = theirs
+      return { fields: { ...theirs.fields }, version: theirs.version }
+    },
+  })
+
+  async function load(): Promise<void> {
+    try {
+      view.value = await call<ObservationView>('GET', `observations/${id}`)
+      problem.value = null
+      await autosave.start({ ...view.value.fields }, view.value.version, view.value.savedAt)
+    } catch (error) {
+      problem.value = error as ApiProblem
+    }
+  }
+
+  const fields = computed(() => (view.value?.state === 'decided' ? view.value.fields : { ...autosave.fields }))
+  const head = computed(() => headOf(fields.value))
+  const acts = computed(() => observedActs(fields.value))
+  const standing = computed(() => acts.value.filter(({ isUndone }) => !isUndone).map(({ act }) => act))
+  const site = computed<Site | null>(() => (view.value ? { needsPermit: head.value.needsPermit, phases: head.value.phases, level: head.value.level, policy: view.value.policy } : null))
+  const soFar = computed(() => (site.value ? judgeIsolation(standing.value, site.value, false) : null))
+  const atEnd = computed(() => (site.value ? judgeIsolation(standing.value, site.value, true) : null))
+
+  /** What usually comes next; everything else stays within reach. */
+  const likely = computed<readonly ActKind[]>(() => {
+    const done = new Set(standing.value.map(({ kind }) => kind))
+    if (!done.has('switchOff') && ['identify', 'take', 'prove'].every((kind) => done.has(kind as ActKind))) return [...new Set<ActKind>([...openKinds(done), 'switchOff'])].slice(0, MOST_LIKELY)
+    if (done.has('cover') && !done.has('switchOn')) return [...new Set<ActKind>([...openKinds(done), 'removeOwnLock', 'switchOn'])].slice(0, MOST_LIKELY)
+    if (done.has('testDead') && !done.has('open')) return [...new Set<ActKind>(['prove', 'open', ...openKinds(done)])].slice(0, MOST_LIKELY)
+    if (done.has('open') && !done.has('cover')) return [...new Set<ActKind>(['testTerminals', 'separate', 'cover', ...openKinds(done)])].slice(0, MOST_LIKELY)
+    return openKinds(done)
+  })
+  function openKinds(done: ReadonlySet<ActKind>): ActKind[] {
+    const open = soFar.value?.rules.filter(({ state }) => state === 'open').map(({ code }) => code) ?? []
+    const order = Object.keys(ANSWERS).filter((code) => open.includes(code)).map((code) => ANSWERS[code]!)
+    const isAfter = (kind: ActKind) => done.has('switchOff') || !['lock', 'keepKey', 'notice', 'warnNeutral', 'testDead'].includes(kind)
+    return [...new Set(order.filter(isAfter))].slice(0, MOST_LIKELY)
+  }
+
+  let last = 0
+  function tap(kind: ActKind, parts: Partial<Act> = {}): void {
+    // Two taps in one millisecond would be one key.
+    last = Math.max(Date.now(), last + 1)
+    const [key, text] = actField({ ...parts, kind }, new Date(last).toISOString())
+    autosave.write(key, text)
+  }
+  const takeBack = (key: string): void => autosave.write(`undo.${key}`, new Date().toISOString())
+  const putBack = (key: string): void => autosave.write(`undo.${key}`, '')
+  const remark = (key: string, text: string): void => autosave.write(`remark.${key}`, text)
+
+  async function decide(body: Omit<ObservationDecisionBody, 'version'>): Promise<boolean> {
+    isBusy.value = true
+    try {
+      const version = await autosave.flush()
+      if (autosave.state.value !== 'saved') {
+        ElMessage({ type: 'error', message: autosave.message.value || 'This could not be saved yet. Decide as soon as the network is back; nothing is lost.', duration: 7000, showClose: true })
+        return false
+      }
+      view.value = await call<ObservationView>('POST', `observations/${id}/decision`, { ...body, version })
+      return true
+    } catch (error) {
+      showProblem(error)
+      return false
+    } finally {
+      isBusy.value = false
+    }
+  }
+
+  return { view, problem, isBusy, autosave, head, acts, soFar, atEnd, likely, load, tap, takeBack, putBack, remark, decide }
+}

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { HUNT_TEXT, huntSentence } from '#core/texts/hunt'
+import type { HuntStepBody, HuntView } from '#schemas/hunt-views'
+
+/** Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked at the end. */
+definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
+const id = Number(useRoute().params.id)
+const { call } = useApi()
+const session = useSession()
+const { data: view, problem, refresh } = useServer<HuntView>(() => `hunts/${id}`)
+const isBusy = ref(false)
+const isMine = computed(() => view.value?.name === session.person?.name)
+
+async function step(what: HuntStepBody['step']): Promise<boolean> {
+  isBusy.value = true
+  try {
+    view.value = await call<HuntView>('POST', `hunts/${id}/step`, { version: view.value!.version, step: what })
+    return true
+  } catch (error) {
+    showProblem(error)
+    await refresh()
+    return false
+  } finally {
+    isBusy.value = false
+  }
+}
+const circuits = computed(() => [...new Set((view.value?.tests ?? []).map(({ circuit }) => circuit))])
+const circuit = ref('')
+const stage = ref<'dead' | 'live'>('dead')
+const tests = computed(() => (view.value?.tests ?? []).filter((test) => test.circuit === (circuit.value || circuits.value[0]) && test.isDead === (stage.value === 'dead')))
+const typed = ref('')
+const asking = ref<string | null>(null)
+async function measure(test: string) {
+  if (view.value!.place === 'bay') {
+    asking.value = test
+    typed.value = ''
+  } else await step({ do: 'test', test, read: '' })
+}
+async function enter() {
+  if (asking.value && (await step({ do: 'test', test: asking.value, read: typed.value.trim() }))) asking.value = null
+}
+const thought = ref('')
+async function think() {
+  if (await step({ do: 'think', text: thought.value.trim() })) thought.value = ''
+}
+const code = ref('')
+const place = ref('')
+const places = computed(() => view.value?.choices.find((one) => one.code === code.value)?.places ?? [])
+watch(code, () => (place.value = places.value.length === 1 ? places.value[0]!.key : ''))
+async function end() {
+  const isSure = await ElMessageBox.confirm('End the search and see how it was marked? Nothing can be added afterwards.', 'End', { confirmButtonText: 'End it', cancelButtonText: 'Go on' }).catch(() => false)
+  if (!isSure) return
+  view.value = await call<HuntView>('POST', `hunts/${id}/end`).catch((error) => (showProblem(error), view.value))
+}
+const time = (s: number) => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`
+const last = computed(() => view.value?.log.at(-1))
+</script>
+
+<template>
+  <div v-if="problem && !view" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
+  <div v-else-if="!view" class="page stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" /></div>
+  <div v-else class="hunt">
+    <section class="work">
+      <p class="soft">{{ view.setBy ? `Set by ${view.setBy}` : 'Practice' }}<template v-if="view.bay"> · bay {{ view.bay }}</template><template v-if="!isMine"> · {{ view.name }}</template></p>
+      <h1>{{ view.title }}</h1>
+      <div class="stitched waiting"><b>What was reported</b><p v-for="line in view.symptoms" :key="line">{{ line }}</p><p v-if="view.symptoms.length === 0">Everything works. A test found something out of order, or somebody felt a tingle.</p></div>
+      <template v-if="view.isDone && view.verdict">
+        <h2>{{ view.verdict.met ? 'Found, and proved' : 'Not yet' }} <span class="mono">{{ Math.round(view.verdict.mark * 10) / 10 }} of 10</span></h2>
+        <p class="secret" data-testid="secret">It was: <b>{{ view.secret }}</b>.</p>
+        <ul class="marks"><li v-for="mark in view.verdict.marks" :key="mark.rule" :class="mark.state"><b>{{ HUNT_TEXT[mark.rule].name }}</b><span class="tag" :class="mark.state === 'kept' ? 'met' : mark.isCritical ? 'stop' : 'waiting'">{{ mark.state === 'kept' ? 'kept' : mark.state === 'part' ? 'in part' : mark.isCritical ? 'critical' : 'not kept' }}</span><p>{{ huntSentence(mark) }}</p></li></ul>
+        <NuxtLink to="/practice">Back to practice</NuxtLink>
+      </template>
+      <template v-else-if="isMine">
+        <div class="row acts" :aria-busy="isBusy">
+          <el-button size="large" @click="step({ do: 'look' })">Look</el-button>
+          <el-button v-if="!view.isIsolated" size="large" type="primary" data-testid="isolate" @click="step({ do: 'isolate' })">Isolate, lock, prove dead</el-button>
+          <el-button v-else size="large" @click="step({ do: 'restore' })">Energise again</el-button>
+          <span class="tag" :class="view.isIsolated ? 'met' : 'stop'">{{ view.isIsolated ? 'isolated' : 'live' }}</span>
+        </div>
+        <div class="panel">
+          <div class="row spread"><h2>Measure</h2><el-radio-group v-model="stage" aria-label="Dead or live"><el-radio-button value="dead">Dead</el-radio-button><el-radio-button value="live">Live</el-radio-button></el-radio-group></div>
+          <p v-if="last" class="display mono" role="status">{{ last.words }}</p>
+          <div class="circuits"><button v-for="one in circuits" :key="one" type="button" :class="{ on: (circuit || circuits[0]) === one }" @click="circuit = one">{{ one }}</button></div>
+          <div class="tests"><button v-for="test in tests" :key="test.key" type="button" :disabled="isBusy" :data-testid="`test-${test.key}`" @click="measure(test.key)"><b>{{ test.name }}</b><span>{{ test.where }}</span></button></div>
+        </div>
+        <form class="row think" @submit.prevent="think"><el-input v-model="thought" size="large" maxlength="400" name="thought" placeholder="What does that rule out? What next, and why?" aria-label="Reasoning" /><el-button size="large" native-type="submit" :disabled="!thought.trim()">Note it</el-button></form>
+        <div class="panel">
+          <h2>Conclude and repair</h2>
+          <div class="row">
+            <el-select v-model="code" filterable placeholder="What is it?" size="large" style="width: 260px" data-testid="conclude-code"><el-option v-for="one in view.choices" :key="one.code" :value="one.code" :label="one.name" /></el-select>
+            <el-select v-model="place" filterable placeholder="Where?" size="large" style="width: 330px" :disabled="!code" data-testid="conclude-place"><el-option v-for="one in places" :key="one.key" :value="one.key" :label="one.words" /></el-select>
+          </div>
+          <div class="row acts"><el-button size="large" :disabled="!code || !place" data-testid="conclude" @click="step({ do: 'conclude', code, place })">That is it</el-button><el-button size="large" :disabled="!view.log.some(({ words }) => words.startsWith('Concluded'))" data-testid="repair" @click="step({ do: 'repair' })">Repair it</el-button><span class="grow" /><el-button size="large" type="primary" data-testid="end" @click="end">End and see the marks</el-button></div>
+          <p class="soft small">After the repair measure again what had been odd. A repair is a claim until then.</p>
+        </div>
+      </template>
+      <p v-else class="soft">{{ view.name }} is at it. {{ view.secret ? `Planted: ${view.secret}.` : '' }}</p>
+    </section>
+    <aside tabindex="0" aria-label="Log">
+      <h2>Log</h2>
+      <p v-if="view.log.length === 0" class="soft">Nothing yet. Look first; then isolate, and measure dead.</p>
+      <ol><li v-for="(line, i) in view.log" :key="i" :class="{ marked: line.mark }"><span class="mono soft">{{ time(line.seconds) }}</span> {{ line.words }}</li></ol>
+    </aside>
+    <el-dialog :model-value="asking !== null" title="What does your tester show?" width="420px" @close="asking = null">
+      <form class="stack bay" @submit.prevent="enter"><p>{{ view.tests.find(({ key }) => key === asking)?.name }}, {{ view.tests.find(({ key }) => key === asking)?.where }}</p><el-input v-model="typed" size="large" name="reading" maxlength="60" aria-label="Reading" /><el-button type="primary" native-type="submit" :disabled="!typed.trim()">Write it down</el-button></form>
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.hunt { display: grid; grid-template-columns: minmax(0, 1fr) 360px; flex: 1; min-height: 0; }
+.work { padding: 18px 26px 28px; overflow: auto; display: flex; flex-direction: column; gap: 14px; }
+aside { border-left: 1px solid var(--hem); background: var(--panel); padding: 18px 20px; overflow: auto; } ol { list-style: none; padding: 0; } li { padding: 6px 0; border-bottom: 1px solid var(--hem); line-height: 1.35; } .marked { border-left: 4px dashed var(--madder); padding-left: 8px; }
+.panel { background: var(--panel); border: 1px solid var(--hem); padding: 14px 18px; display: flex; flex-direction: column; gap: 10px; }
+.acts { gap: 10px; } .acts .el-button, .think .el-button { min-height: 52px; } .grow { flex: 1; }
+.circuits { display: flex; gap: 6px; flex-wrap: wrap; } .circuits button { all: unset; cursor: pointer; padding: 10px 14px; min-height: 28px; border: 1px solid var(--hem); font-weight: 620; } .circuits .on { border: 2px solid var(--indigo); background: var(--indigo-wash); }
+.tests { display: grid; grid-template-columns: repeat(auto-fill, minmax(186px, 1fr)); gap: 8px; } .tests button { all: unset; box-sizing: border-box; cursor: pointer; display: grid; gap: 1px; min-height: 60px; padding: 8px 12px; border: 1px solid var(--hem-strong); background: var(--raised); line-height: 1.2; font-size: 14.5px; align-content: center; } .tests span { color: var(--soft); font-size: 13.5px; }
+button:focus-visible { outline: 2.5px solid var(--indigo) !important; outline-offset: 1px; }
+.display { font-size: 21px; font-weight: 680; padding: 10px 14px; background: var(--raised); border: 1.5px dashed var(--hem-strong); }
+.think :deep(.el-input) { flex: 1; } .marks { list-style: none; padding: 0; display: grid; gap: 10px; } .marks li { display: grid; grid-template-columns: 1fr auto; gap: 2px 12px; border-bottom: 1px solid var(--hem); } .marks p { grid-column: 1 / 3; } .secret { font-size: 18px; }
+@media (max-width: 960px) { .hunt { grid-template-columns: 1fr; } aside { border-left: 0; } }
+</style>
