@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Database } from 'better-sqlite3'
 import { askedNodes, assignmentOf } from '#core/exercise/assignment'
-import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
+import type { Readings } from '#core/results/readings'
 import { openDatabase } from '../server/db/open'
 import { createRepos, type Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
@@ -12,14 +13,20 @@ import type { Context } from '../server/services/context'
 import { importExercise, setExercise } from '../server/services/exercises'
 import { decide, release } from '../server/services/marking'
 import { hashPassword } from '../server/services/passwords'
+import { addInstrument } from '../server/services/instruments'
 import { importRoster } from '../server/services/people'
 import { setUp } from '../server/services/sign-in'
 import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../server/services/work'
-import { DEMO_PASSWORD, STORY, typedAnswers, typedReadings, type Chapter } from './story'
+import { playIsolation } from './isolation'
+import { playWorkmanship } from './workmanship'
+import { DEMO_PASSWORD, DEMO_PIN, STORY, boardReadings, isBeforeLive, typedAnswers, typedReadings, type Chapter } from './story'
 
 const HERE = fileURLToPath(new URL('.', import.meta.url))
-const GROUPS = { 'T-01': 'Thursday level 2', 'T-02': 'Thursday level 2', 'T-04': 'Monday level 3' } as const
-const REFUSAL = 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.'
+const GROUPS = { 'T-01': 'Thursday level 2', 'T-02': 'Thursday level 2', 'T-04': 'Monday level 3', 'T-05': 'Tuesday level 3' } as const
+const REFUSALS = {
+  'T-02': 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.',
+  'T-05': 'The cpc of the ring is not continuous end to end. Find the open leg before anything else.',
+}
 
 /** How long before the end the demo's day began; its acts take a little less. */
 const SPAN_MIN = 92
@@ -40,11 +47,16 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
   const roster = readFileSync(join(HERE, 'roster.csv'), 'utf8').split('\n').filter((line) => !line.startsWith('A-100')).join('\n')
   await importRoster(at(lastWeek), who(repos, 'A-100'), Buffer.from(roster))
   const hash = await hashPassword(DEMO_PASSWORD)
-  for (const person of repos.people.all()) repos.people.setPassword(person.id, hash, false)
+  const pin = await hashPassword(DEMO_PIN)
+  for (const person of repos.people.all()) {
+    repos.people.setPassword(person.id, hash, false)
+    repos.locks.setPin(person.id, pin, lastWeek.at())
+  }
 
   const instructor = who(repos, 'I-201')
+  keepInstruments(at(lastWeek), instructor, now)
   for (const file of readdirSync(join(HERE, 'exercises')).sort()) importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
-  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today], ['T-04', lastWeek]] as const) {
+  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today], ['T-04', lastWeek], ['T-05', today]] as const) {
     const stored = repos.exercises.byCode(code)!
     setExercise(at(clock), instructor, stored.id, stored.version, GROUPS[code])
     const chapters = STORY.filter((chapter) => chapter.exercise === code)
@@ -53,6 +65,16 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
       clock.pass(6)
     }
   }
+  playWorkmanship(repos, (minutesAgo) => ({ repos, now: new Date(now.getTime() - minutesAgo * 60_000).toISOString() }))
+  await playIsolation(repos, (minutesAgo) => ({ repos, now: new Date(now.getTime() - minutesAgo * 60_000).toISOString() }))
+}
+
+/** Two testers and an indicator; one of them is overdue, so that it is seen. */
+function keepInstruments(context: Context, actor: Person, now: Date): void {
+  const day = (days: number) => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10)
+  addInstrument(context, actor, { name: 'Multi 1', serial: 'DT-0117', kind: 'multifunction', doneOn: day(-120), dueOn: day(245) })
+  addInstrument(context, actor, { name: 'Multi 2', serial: 'DT-0118', kind: 'multifunction', doneOn: day(-380), dueOn: day(-15) })
+  addInstrument(context, actor, { name: 'Indicator 4', serial: 'DT-0204', kind: 'indicator', doneOn: day(-60), dueOn: day(305) })
 }
 
 const who = (repos: Repos, number: string): Person => repos.people.byNumber(number)!
@@ -79,14 +101,16 @@ function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndi
   if (assignment.tests === null) return
 
   const copied = chapter.copies && attempts.find((attempt) => attempt.personNumber === chapter.copies)!
-  const readings: Readings = { ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay), ...chapter.readings }
-  const dead = (Object.keys(readings) as ReadingKey[]).filter(isDead)
+  const readings: Readings = assignment.tests === WHOLE_BOARD
+    ? chapter.bay ? boardReadings(assignment, bay, chapter.bay, reached('live')) : {}
+    : { ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay), ...chapter.readings }
+  const dead = Object.keys(readings).filter(isBeforeLive)
   if (!reached('halfDead')) return
-  saveWork(context(), actor, id, { version: version(), answers, readings: pick(readings, reached('permission') ? dead : dead.slice(0, 2)) })
+  saveWork(context(), actor, id, { version: version(), answers, readings: pick(readings, reached('permission') ? dead : dead.slice(0, Math.max(2, Math.round(dead.length * 0.4)))) })
   if (!reached('permission')) return
   clock.pass(1)
   askPermission(context(), actor, id, version())
-  if (chapter.upTo === 'refused') return decidePermission(context(), assessor, id, false, REFUSAL)
+  if (chapter.upTo === 'refused') return decidePermission(context(), assessor, id, false, REFUSALS[chapter.exercise as 'T-02'])
   if (!reached('live')) return
   clock.pass(1)
   decidePermission(context(), assessor, id, true, '')

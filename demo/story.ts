@@ -3,24 +3,33 @@ import { stepOf, type NodeKey } from '#core/design/step-keys'
 import { followFrom } from '#core/design/follow'
 import { askedNodes, designOf, rulesOf, type Assignment } from '#core/exercise/assignment'
 import type { Answers } from '#core/marking/answer'
-import type { Readings } from '#core/results/readings'
+import { isDead, type Readings } from '#core/results/readings'
+import { buildRig } from '#core/rig/build/build'
+import { applyFaults } from '#core/rig/faults/catalogue'
+import type { Fault } from '#core/rig/faults/fault'
+import { scheduleOf } from '#core/schedule/schedule'
+import { TESTER, testBay } from '#core/schedule/tester'
 
 /** How far somebody of the demo has come, and what they got wrong on the way. */
 export interface Chapter {
   readonly number: string
-  readonly exercise: 'T-01' | 'T-02' | 'T-04'
+  readonly exercise: 'T-01' | 'T-02' | 'T-04' | 'T-05'
   readonly upTo: 'nothing' | 'halfDesign' | 'dead' | 'halfDead' | 'permission' | 'refused' | 'live' | 'handedIn' | 'decided' | 'released'
   /** Values they wrote in place of the right ones; later steps follow from them. */
   readonly slips?: Readonly<Partial<Record<NodeKey, number>>>
   /** Answers that do not follow from anything before. */
   readonly typed?: Answers
   readonly readings?: Readings
+  /** Of a whole board: faults that are in their bay, and how the tester's leads were nulled. */
+  readonly bay?: { readonly faults: readonly Fault[]; readonly nulledOhm: number }
   /** The bay whose readings they copied. */
   readonly copies?: string
 }
 
 /** For the demo alone; a real centre gives one-time passwords. */
 export const DEMO_PASSWORD = 'tram-depot-14'
+/** Everybody's PIN in the demo. */
+export const DEMO_PIN = '2468'
 
 export const STORY: readonly Chapter[] = [
   { number: 'T-401', exercise: 'T-01', upTo: 'released' },
@@ -49,7 +58,28 @@ export const STORY: readonly Chapter[] = [
   { number: 'M-501', exercise: 'T-04', upTo: 'handedIn' },
   { number: 'M-502', exercise: 'T-04', upTo: 'handedIn', slips: { 'c5.ib': 40.35 }, typed: { 'c1.voltDrop': '23.5 V', 'c3.residual': 'none' } },
   { number: 'M-503', exercise: 'T-04', upTo: 'halfDesign' },
+
+  // A whole board: leads not nulled at bay 2, an open leg of the ring's cpc at bay 3.
+  { number: 'U-601', exercise: 'T-05', upTo: 'halfDead', bay: { faults: [], nulledOhm: 0.08 } },
+  { number: 'U-602', exercise: 'T-05', upTo: 'permission', bay: { faults: [], nulledOhm: 0 } },
+  { number: 'U-603', exercise: 'T-05', upTo: 'refused', bay: { faults: [{ code: 'earthOpen', place: 'x26' }], nulledOhm: 0.08 } },
+  { number: 'U-604', exercise: 'T-05', upTo: 'handedIn', bay: { faults: [], nulledOhm: 0.08 } },
+  { number: 'U-605', exercise: 'T-05', upTo: 'dead' },
 ]
+
+/** A whole board measured with the simulated tester, the bay as this chapter has it. */
+export function boardReadings(assignment: Assignment, bay: number, { faults, nulledOhm }: NonNullable<Chapter['bay']>, isWithLive: boolean): Readings {
+  const rig = buildRig(assignment.installation, designOf(assignment), 'bay')
+  const made = rig && applyFaults(rig, faults)
+  if (!rig || !made?.ok) throw new Error('The demo has a bay that cannot be built')
+  const schedule = scheduleOf(rig, { edition: assignment.edition, residualTests: assignment.policy.residualTests ?? 'edition' })
+  const taken = [...testBay(made.rig, schedule.filter(({ isDead: dead }) => dead || isWithLive), { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay })]
+  const checks = { 'set:instrument': nulledOhm === 0 ? 'Multi 2' : 'Multi 1', 'set:readyDead': 'isolated inspected earth out people' }
+  return { ...checks, ...(nulledOhm > 0 ? { 'set:leads': '0.08 Ω' } : {}), ...Object.fromEntries(taken.map(({ test, shown }) => [test.key, shown])) }
+}
+
+/** Boxes that are open before the permission. */
+export const isBeforeLive = (key: string): boolean => key.startsWith('set:') || isDead(key)
 
 /** Answers as somebody types them who reasons correctly from their slips. */
 export function typedAnswers(assignment: Assignment, chapter: Pick<Chapter, 'slips' | 'typed'>): Answers {

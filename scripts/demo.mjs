@@ -15,7 +15,7 @@ const server = await startServer(port, data, ['ignore', 'ignore', 'inherit'])
 console.log(`
   Nakshi is running:  http://localhost:${port}
 
-  Sign in with        password  tram-depot-14
+  Sign in with        password  tram-depot-14   (PIN for signing 2468)
     I-201             instructor      Mira Achterberg
     S-301             assessor        Teodor Kask
     T-404             apprentice      Bo Wetherfield (has not started)

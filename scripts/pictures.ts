@@ -28,31 +28,68 @@ async function pageOf(number: string): Promise<Page> {
 
 const task = (code: string) => (page: Page) => page.getByTestId(`task-${code}`).click()
 
+async function readyWired(page: Page) {
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('menuitem', { name: 'Take it ready wired' }).click()
+  await page.waitForTimeout(1200)
+}
+
 type View = readonly [name: string, number: string, path: string, act?: (page: Page) => Promise<unknown>]
 const VIEWS: readonly View[] = [
   ['builder', 'I-201', '/exercises', (page) => page.getByRole('link', { name: 'Lighting in the halt shelter' }).click()],
   ['board', 'I-201', '/exercises/4'],
-  ['diagram', 'I-201', '/exercises/4', (page) => page.getByRole('tab', { name: 'Diagram' }).click()],
   ['library', 'I-201', '/library?ask=Where does 1.37 Ω come from?'],
-  ['advisers', 'I-201', '/advisers', (page) => page.getByText('What does an addition require?').click()],
   ['workbook', 'M-503', '/work', task('T-04')],
-  ['dead-tests', 'T-408', '/work', task('T-02')],
-  ['result', 'T-402', '/work', task('T-01')],
   ['floor', 'S-301', '/floor'],
   ['marking', 'S-301', '/marking', (page) => page.getByRole('link', { name: 'Davit Ombre' }).first().click()],
   ['group', 'S-301', '/marking/groups/2'],
   ['records', 'I-201', '/records'],
-  ['own-record', 'T-401', '/record'],
-  ['task-sheet', 'I-201', '/exercises/2/sheets'],
-  ['stores', 'S-302', '/stores'],
-  ['centre', 'A-100', '/centre'],
-  ['roster', 'A-100', '/people', async (page) => {
-    await page.getByRole('button', { name: 'Import a roster' }).click()
-    const rows = 'number,name,group\nF-601,Ines Calloway,Friday level 1\nF-602,Otto Brandvik,Friday level 1\nF-602,Lena Brandvik,Friday level 1\nT-410,Femi Adeyemi,Friday level 1\nF-603,,Friday level 1\n'
-    await page.getByLabel('Roster file').setInputFiles({ name: 'friday.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) })
-    await page.getByTestId('roster-counts').waitFor()
+  ['bay', 'T-404', '/practice/bays/practice-split', async (page) => {
+    await readyWired(page)
+    await page.getByRole('radio', { name: 'Trace' }).click()
+    await page.locator('[data-part="c2p2"]').press('Enter')
   }],
-  ['indigo', 'I-201', '/floor', (page) => page.getByRole('button', { name: 'Evening cloth' }).click()],
+  ['one-test', 'U-601', '/work', task('T-05')],
+  ['schedule', 'I-201', '/floor', async (page) => {
+    await page.getByRole('link', { name: 'Exercises' }).waitFor()
+    await page.goto('/schedules/26')
+    await page.getByTestId('find-cause').click()
+    await page.locator('aside li').first().waitFor({ timeout: 30_000 })
+    await page.locator('aside').evaluate((aside) => aside.scrollTo(0, 360))
+  }],
+  ['hunt', 'T-404', '/practice', async (page) => {
+    await page.getByTestId('aim-open').click()
+    await page.getByTestId('isolate').click()
+    await page.getByText('Workshop sockets', { exact: true }).click()
+    await page.getByTestId('test-c1.r2').click()
+    await page.getByRole('status').waitFor()
+  }],
+  ['record', 'U-604', '/papers/27', (page) => page.getByRole('tab', { name: 'Installation record' }).click()],
+  ['conduit', 'I-201', '/runs/1'],
+  ['trainer', 'T-404', '/practice/inspection', async (page) => {
+    await page.getByTestId('start-board').click()
+    await page.getByTestId('spot-spare5').click()
+    await page.getByTestId('spot-top2').click()
+  }],
+  ['rehearsal', 'T-404', '/practice', async (page) => {
+    await page.getByTestId('scenario-store').click()
+    await page.getByRole('button', { name: 'Guided' }).click()
+    for (const name of ['Ask which device feeds it', 'Tell people that it goes off', 'Take the two-pole indicator', 'Go to: Known live source', 'Prove the indicator here', 'Go to: Point of work', 'Test, every pair']) await page.getByRole('button', { name, exact: true }).click()
+    await page.getByTestId('shown').waitFor()
+  }],
+  ['observation', 'S-301', '/isolation', async (page) => {
+    await page.getByText('in hand').click()
+    await page.locator('[data-act="testDead"]').click()
+  }],
+  ['indigo', 'I-201', '/practice/bays/practice-heaters', async (page) => {
+    await page.getByRole('button', { name: 'Evening cloth' }).click()
+    await readyWired(page)
+    await page.getByRole('radio', { name: 'Operate' }).click()
+    await page.getByRole('button', { name: 'Energise in order' }).click()
+    await page.getByTestId('happenings').getByText('works').first().waitFor()
+    await page.locator('[data-part="c1p1"]').press('Enter')
+    await page.getByText('Show what is live').click()
+  }],
 ]
 
 const welcome = await browser.newPage({ viewport: { width: 1280, height: 800 } })
@@ -63,7 +100,7 @@ for (const [name, number, path, act] of VIEWS) {
   const page = await pageOf(number)
   await page.goto(path)
   await page.locator('h1').first().waitFor()
-  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(900)
   await act?.(page)
   await page.waitForTimeout(700)
   await page.mouse.move(640, 796)

@@ -2,9 +2,11 @@
 import { writeFileSync } from 'node:fs'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
+import { ReadingsSchema } from '#schemas/readings'
+import { RigSchema } from '#schemas/rig'
 import { SubmissionSchema } from '#schemas/submission'
 import { published } from '#schemas/published'
 
-for (const [name, schema] of [['exercise', ExerciseSchema], ['framework', FrameworkSchema], ['submission', SubmissionSchema]] as const) {
+for (const [name, schema] of [['exercise', ExerciseSchema], ['framework', FrameworkSchema], ['readings', ReadingsSchema], ['rig', RigSchema], ['submission', SubmissionSchema]] as const) {
   writeFileSync(`docs/formats/${name}.schema.json`, published(`nakshi.${name}.v${schema.properties.version.const}`, schema))
 }

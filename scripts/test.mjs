@@ -5,20 +5,25 @@ import { build, fail, install, run } from './steps.mjs'
 
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 
-function installChromium() {
-  if (existsSync(CHROMIUM)) return
+/** Installs packages of Debian whose program is missing. */
+function installPrograms() {
+  const missing = [
+    ...(existsSync(CHROMIUM) ? [] : ['chromium']),
+    ...(spawnSync('ngspice', ['--version']).status === 0 ? [] : ['ngspice']),
+  ]
+  if (missing.length === 0) return
   const isRoot = process.getuid?.() === 0
   const apt = (...args) => (isRoot ? ['apt-get', args] : ['sudo', ['apt-get', ...args]])
-  if (spawnSync('apt-get', ['--version']).status !== 0) fail('Chromium is missing. Install it and name it in CHROMIUM=/path/to/chromium.')
+  if (spawnSync('apt-get', ['--version']).status !== 0) fail(`The tests need ${missing.join(' and ')}. Install ${missing.length > 1 ? 'them' : 'it'}; Chromium's place goes into CHROMIUM=/path/to/chromium.`)
   run('Fetching the list of packages', ...apt('update', '-qq'))
-  run('Installing Chromium for the browser tests', ...apt('install', '-y', '-qq', '--no-install-recommends', 'chromium'), { env: { DEBIAN_FRONTEND: 'noninteractive' } })
+  run(`Installing ${missing.join(' and ')} for the tests`, ...apt('install', '-y', '-qq', '--no-install-recommends', ...missing), { env: { DEBIAN_FRONTEND: 'noninteractive' } })
   if (!existsSync(CHROMIUM)) fail(`Chromium was installed, but not as ${CHROMIUM}. Name it in CHROMIUM=/path/to/chromium.`)
 }
 
 const FOLDERS = ['core', 'schemas', 'server', 'app', 'cli', 'demo', 'test']
 
 install()
-installChromium()
+installPrograms()
 run('Preparing types', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
 run('Lint', 'npx', ['eslint', '.'])
 run('Direction of dependencies', 'npx', ['depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs'])

@@ -14,7 +14,7 @@ import { aCircuit, aTask, anExercise, anInstallation, designTask, markTask } fro
 
 const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   id: 1, bay: 1, name: 'Bo', stage, version: 1, savedAt: null, exercise: { code: 'X-1', title: 'X', scenario: '', kind: 'new-circuit', minutes: 60, tests: 'c1' },
-  sheet: { edition: '18-A2', policy: anExercise().policy, asks: anExercise().asks, installation: publicInstallation(anInstallation()) }, answers: {}, readings: {}, readingKeys: stage === 'design' ? [] : readingKeys(aTask()), ratedResidualMA: null, events: [], ...parts,
+  sheet: { edition: '18-A2', policy: anExercise().policy, asks: anExercise().asks, installation: publicInstallation(anInstallation()) }, answers: {}, readings: {}, readingKeys: stage === 'design' ? [] : readingKeys(aTask()), ratedResidualMA: null, events: [], board: null, ...parts,
 })
 const states = (stage: Stage, parts?: Partial<WorkView>) => Object.fromEntries(workStages(view(stage, parts), 0, 19).map(({ key, state }) => [key, state]))
 const event = (act: string, by = 'Ida') => ({ act, by, at: '2026-11-12T14:00:00Z', note: '' })

@@ -14,7 +14,12 @@ async function freePort(): Promise<number> {
 }
 
 /** A centre of its own for each file: with the demo, or empty. The address is the test's `centre`. */
-export const test = base.extend<object, { demo: boolean; centre: string }>({
+export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string }>({
+  // Pages of an earlier test would go on listening for news and take the machine's time.
+  tidy: [async ({ browser }, use) => {
+    await use()
+    await Promise.all(browser.contexts().map((one) => one.close()))
+  }, { auto: true }],
   demo: [true, { scope: 'worker', option: true }],
   centre: [async ({ demo }, use) => {
     const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
