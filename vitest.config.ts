@@ -5,5 +5,5 @@ const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
 export default defineConfig({
   resolve: { alias: { '#core': folder('./core'), '#schemas': folder('./schemas'), '~~': folder('./'), '~': folder('./app') } },
-  test: { include: ['test/{core,reference,api,app}/**/*.test.ts'], testTimeout: 20_000 },
+  test: { include: ['test/{core,reference,api,app}/**/*.test.ts'], setupFiles: ['test/support/seed.ts'], testTimeout: 20_000 },
 })

@@ -13,7 +13,7 @@ import { possibleFaults } from '#core/rig/faults/catalogue'
 import { rigProblems } from '#core/rig/check'
 import type { DevicePart, Rig } from '#core/rig/rig'
 import { aBay, aRing, rigOf, someLights, splitBoard, wireBetween, withFault } from '../support/bay'
-import { aBoard, anInstallation } from '../support/task'
+import { aBoard, aCircuit, anInstallation } from '../support/task'
 import { anElectronicLoad, withLoad } from '../support/bay-parts'
 
 const tripped = (happenings: readonly Happening[]) => happenings.flatMap((one) => (one.kind === 'tripped' ? [`${one.part} ${one.cause}`] : []))
@@ -142,11 +142,25 @@ describe('what surprises people', () => {
 
 describe('every fault of the catalogue', () => {
   const rig = rigOf(splitBoard({ circuits: [aRing(), someLights(), someLights({ id: 'c3', name: 'More lights', way: 3, residualA: 0.03 })] }))
-  it('makes a rig that is still a bay, and changes something', () => {
-    for (const { kind, place } of possibleFaults(rig)) {
-      const made = kind.apply(rig, place)
+  const fed = rigOf(splitBoard({
+    boards: [aBoard({ ways: 6 }), aBoard({ id: 'b2', name: 'Second', ways: 4, fedBy: 'c2' })],
+    circuits: [aRing(), aCircuit({ id: 'c2', name: 'Feed', way: 2, use: 'distribution', load: { basis: 'board' }, lengthM: 10 }), someLights({ id: 'c3', board: 'b2', way: 1 })],
+  }))
+  it.each([['one board', rig], ['a board behind a board', fed]])('makes a rig that is still a bay, and changes something: %s', (_, sound) => {
+    const all = possibleFaults(sound)
+    expect(new Set(all.map(({ kind, place }) => `${kind.code} ${place.key}`)).size).toBe(all.length)
+    for (const { kind, place } of all) {
+      const made = kind.apply(sound, place)
       expect(rigProblems(made).map(({ code }) => code), `${kind.code} ${place.key}`).toEqual([])
-      expect(made, `${kind.code} ${place.key}`).not.toEqual(rig)
+      expect(made, `${kind.code} ${place.key}`).not.toBe(sound)
+    }
+  })
+
+  it.each([['one board', rig], ['a board behind a board', fed]])('leaves room for a second one wherever that says it can be: %s', (_, sound) => {
+    const first = new Map(possibleFaults(sound).map((one) => [one.kind.code, one]))
+    for (const one of first.values()) {
+      const made = one.kind.apply(sound, one.place)
+      for (const { kind, place } of possibleFaults(made)) expect(kind.apply(made, place), `${kind.code} ${place.key} after ${one.kind.code} ${one.place.key}`).not.toBe(made)
     }
   })
 

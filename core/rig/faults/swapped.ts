@@ -1,4 +1,4 @@
-import type { Rig } from '../rig'
+import type { Rig, Wire } from '../rig'
 import { freshId, moveEnd, swapTerminals, withWire } from './edit'
 import { boardEnd, circuitOf, circuitWires, conductorOf, hasNeutral, lineOf, pointsOf, type FaultKind } from './fault'
 
@@ -14,6 +14,13 @@ function rings(rig: Rig): string[] {
 /** The conductors of a circuit that start at its board. */
 const startsOf = (rig: Rig, circuit: string) => circuitWires(rig).filter((wire) => circuitOf(rig, wire) === circuit && boardEnd(rig, wire))
 
+/** Lines of a circuit with the neutrals beside them at its board, leg by leg; none where either has been left out or moved away. */
+function legsAtBoard(rig: Rig, circuit: string): { readonly line: Wire; readonly neutral: Wire }[] {
+  const starts = startsOf(rig, circuit)
+  const neutrals = starts.filter((wire) => conductorOf(wire) === 'neutral')
+  return starts.filter((wire) => conductorOf(wire) === 'line').flatMap((line, i) => (neutrals[i] ? [{ line, neutral: neutrals[i] }] : []))
+}
+
 export const SWAPPED_FAULTS: readonly FaultKind[] = [
   {
     code: 'polarityAtPoint', group: 'swapped', prior: 5,
@@ -22,16 +29,9 @@ export const SWAPPED_FAULTS: readonly FaultKind[] = [
   },
   {
     code: 'polarityAtBoard', group: 'swapped', prior: 2,
-    places: (rig) => rig.parts.filter((part) => part.kind === 'device' && part.role === 'way' && part.poles.includes('L')).flatMap((part) => (part.circuit && startsOf(rig, part.circuit).some((wire) => conductorOf(wire) === 'neutral') ? [{ key: part.circuit, at: [part.id] }] : [])),
-    apply: (rig, { key }) => {
-      const starts = startsOf(rig, key)
-      const neutrals = starts.filter((wire) => conductorOf(wire) === 'neutral')
-      // Leg by leg, so that a ring's ends stay apart.
-      return starts.filter((wire) => conductorOf(wire) === 'line').reduce((made, line, i) => {
-        const neutral = neutrals[i]
-        return neutral ? swapTerminals(made, boardEnd(rig, line)!.atBoard, boardEnd(rig, neutral)!.atBoard, new Set([line.id, neutral.id])) : made
-      }, rig)
-    },
+    places: (rig) => rig.parts.flatMap((part) => (part.kind === 'device' && part.role === 'way' && part.poles.includes('L') && part.circuit && legsAtBoard(rig, part.circuit).length > 0 ? [{ key: part.circuit, at: [part.id] }] : [])),
+    // Leg by leg, so that a ring's ends stay apart.
+    apply: (rig, { key }) => legsAtBoard(rig, key).reduce((made, { line, neutral }) => swapTerminals(made, boardEnd(rig, line)!.atBoard, boardEnd(rig, neutral)!.atBoard, new Set([line.id, neutral.id])), rig),
   },
   {
     code: 'lineAndEarth', group: 'swapped', prior: 1,
@@ -46,12 +46,9 @@ export const SWAPPED_FAULTS: readonly FaultKind[] = [
   {
     code: 'switchInNeutral', group: 'swapped', prior: 2,
     // The line goes straight to the lamp and the neutral comes back over the switch.
-    places: (rig) => rig.parts.filter((part) => part.kind === 'switch' && part.action === 'one-way').map(({ id }) => ({ key: id, at: [id] })),
+    places: (rig) => rig.parts.flatMap((part) => (part.kind === 'switch' && part.action === 'one-way' && part.circuit && legsAtBoard(rig, part.circuit).length > 0 ? [{ key: part.id, at: [part.id] }] : [])),
     apply: (rig, { key }) => {
-      const circuit = rig.parts.find(({ id }) => id === key)!.circuit!
-      const starts = startsOf(rig, circuit)
-      const line = starts.find((wire) => conductorOf(wire) === 'line')!
-      const neutral = starts.find((wire) => conductorOf(wire) === 'neutral')!
+      const { line, neutral } = legsAtBoard(rig, rig.parts.find(({ id }) => id === key)!.circuit!)[0]!
       const [lineEnd, neutralEnd] = [boardEnd(rig, line)!.atBoard, boardEnd(rig, neutral)!.atBoard]
       const lamp = boardEnd(rig, neutral)!.away.split('.')[0]!
       return swapTerminals(swapTerminals(rig, lineEnd, neutralEnd, new Set([line.id, neutral.id])), `${lamp}.L`, `${lamp}.N`, new Set(rig.wires.filter((wire) => [wire.from, wire.to].some((ref) => ref === `${key}.L1`) || wire.id === neutral.id).map(({ id }) => id)))

@@ -1,4 +1,4 @@
-import type { Bar, DevicePart, Rig, TerminalRef } from '../rig'
+import type { Bar, DevicePart, Rig, TerminalRef, Wire } from '../rig'
 import { partIdOf } from '../terminals'
 import { moveEnd, withWire, withoutWire, freshId } from './edit'
 import { boardEnd, circuitOf, circuitWires, conductorOf, type FaultKind } from './fault'
@@ -14,6 +14,15 @@ const ways = (rig: Rig) => rig.parts.filter((part): part is DevicePart => part.k
 
 /** A conductor that brings the neutral to a lamp; none where it has been left out. */
 const neutralTo = (rig: Rig, lamp: string) => circuitWires(rig, 'neutral').find((wire) => wire.to === `${lamp}.N` || wire.from === `${lamp}.N`)
+
+/** The end of an earth that lies in a bar with room for another order; of a feed's, at the board that feeds. */
+function earthBarOf(rig: Rig, wire: Wire): { readonly bar: Bar; readonly end: TerminalRef } | undefined {
+  for (const end of [wire.from, wire.to]) {
+    const bar = bars(rig, 'E').find(({ id }) => id === partIdOf(end))
+    if (bar && freeTerminal(rig, bar)) return { bar, end }
+  }
+  return undefined
+}
 
 export const PLACE_FAULTS: readonly FaultKind[] = [
   {
@@ -76,11 +85,10 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
   },
   {
     code: 'earthOutOfOrder', group: 'place', prior: 1,
-    places: (rig) => bars(rig, 'E').flatMap((bar) => circuitWires(rig, 'earth').filter((wire) => [wire.from, wire.to].some((ref) => partIdOf(ref) === bar.id)).flatMap((wire) => (freeTerminal(rig, bar) ? [{ key: wire.id, at: [wire.id, bar.id] }] : []))),
-    apply: (rig, { key, at }) => {
-      const wire = rig.wires.find(({ id }) => id === key)!
-      const bar = rig.parts.find((part): part is Bar => part.id === at[1])!
-      return moveEnd(rig, key, boardEnd(rig, wire)!.atBoard, freeTerminal(rig, bar)!)
+    places: (rig) => circuitWires(rig, 'earth').flatMap((wire) => (earthBarOf(rig, wire) ? [{ key: wire.id, at: [wire.id, earthBarOf(rig, wire)!.bar.id] }] : [])),
+    apply: (rig, { key }) => {
+      const { bar, end } = earthBarOf(rig, rig.wires.find(({ id }) => id === key)!)!
+      return moveEnd(rig, key, end, freeTerminal(rig, bar)!)
     },
   },
   {
