@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import type { EvidenceKey, Framework } from '#core/outcomes/framework'
+import { RUN_PARTS, type EvidenceKey, type Framework } from '#core/outcomes/framework'
+import { ITEM_GROUPS } from '#core/inspection/items'
 import { PARTS } from '#core/isolation/rule'
 import { STEP_KEYS } from '#core/design/step-keys'
 import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
@@ -10,6 +11,8 @@ export const EVIDENCE_KEYS: readonly string[] = [
   ...[...DEAD_KEYS, ...LIVE_KEYS].map((key) => `reading.${key}`),
   'process.permission',
   ...PARTS.map((part) => `isolation.${part}`),
+  ...ITEM_GROUPS.map((group) => `work.${group}`),
+  ...RUN_PARTS.map((part) => `run.${part}`),
 ]
 
 const Criterion = Type.Object({

@@ -2,6 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { GRADES, type Grade, type InspectionItem } from '#core/inspection/items'
 import { SCENES, type Question, type RoundScore, type SceneCode, type Spot } from '#core/inspection/scene'
+import type { Criterion } from '#core/outcomes/framework'
 import type { RunFields } from '#core/run/form'
 
 const strict = { additionalProperties: false }
@@ -10,6 +11,7 @@ const Fields = (pattern: string, most = 600) => Type.Record(Type.String({ patter
 export const RunFieldsRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), fields: Fields('^[a-z][a-zA-Z0-9.]{0,40}$') }, strict)
 export const RunCreateRequest = Type.Object({ fields: Fields('^[a-z][a-zA-Z0-9.]{0,40}$') }, strict)
 export const MeasureStartRequest = Type.Object({ personId: Type.Integer({ minimum: 1 }) }, strict)
+export const MeasureCloseRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), parts: Type.Object({ setOut: Type.Optional(Type.Boolean()), level: Type.Optional(Type.Boolean()) }, strict), reason: Type.String({ maxLength: 600 }) }, strict)
 export const InspectionRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), fields: Fields('^(see|remark|torque|marked|photo|spots|used|minutes)\\.[A-Za-z0-9 .-]{1,60}$', 2000) }, strict)
 export const PhotoRequest = Type.Object({ jpegBase64: Type.String({ minLength: 100, maxLength: 1_200_000, pattern: '^[A-Za-z0-9+/=]+$' }) }, strict)
 export const RoundStartRequest = Type.Object({ scene: Type.Unsafe<SceneCode>({ enum: [...SCENES] }) }, strict)
@@ -19,6 +21,7 @@ export const RoundEndRequest = Type.Object({
 }, strict)
 
 export type RunFieldsBody = Static<typeof RunFieldsRequest>
+export type MeasureCloseBody = Static<typeof MeasureCloseRequest>
 export type InspectionBody = Static<typeof InspectionRequest>
 export type RoundEndBody = Static<typeof RoundEndRequest>
 
@@ -66,6 +69,16 @@ export interface MeasurementView {
   readonly savedAt: string | null
   readonly closedAt: string | null
   readonly mayChange: boolean
+  /** Criteria of the framework that a measured run can show. */
+  readonly criteria: readonly Criterion[]
+  readonly decision: RunDecision | null
+}
+
+export interface RunDecision {
+  readonly by: string
+  readonly at: string
+  readonly parts: MeasureCloseBody['parts']
+  readonly reason: string
 }
 
 /** What was planned for an attempt: lengths and devices from its design. */
@@ -80,6 +93,8 @@ export interface InspectionView {
   readonly attempt: { readonly id: number; readonly name: string; readonly bay: number; readonly code: string; readonly title: string; readonly minutes: number }
   readonly items: readonly InspectionItem[]
   readonly planned: readonly PlannedUse[]
+  readonly savedBy: { readonly name: string; readonly isAssessor: boolean } | null
+  readonly mayChange: boolean
   readonly fields: Readonly<Record<string, string>>
   readonly version: number
   readonly savedAt: string | null

@@ -9,6 +9,7 @@ export function composeFeedback(marked: Marked, overrides: readonly Override[], 
   const items = [
     ...marked.design.map((mark) => ({ key: `design.${mark.node}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
     ...marked.readings.map((mark) => ({ key: `reading.${mark.reading}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
+    ...marked.work.map((mark) => ({ key: `work.${mark.group}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
   ]
   const wrong = items.filter((item) => item.verdict === 'wrong' && !setRight.has(item.key))
   const missing = items.filter((item) => item.verdict === 'missing' && !setRight.has(item.key))

@@ -71,6 +71,6 @@ export const upgradeAnswers = <T>(answers: Readonly<Record<string, T>>): Record<
 const upgradeItem = <K extends string>(item: K): K => (/^design\.[^.]+$/.test(item) ? item.replace('design.', `design.${FIRST}.`) as K : item)
 export const upgradeOverrides = (overrides: readonly Override[]): Override[] => overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
 
-/** Signed marks stay as they are, with the circuit they were about. */
+/** Signed marks stay as they are, with the circuit they were about; before there were inspections there was no work to mark. */
 export const upgradeMarked = (marked: Marked): Marked =>
-  ({ ...marked, design: marked.design.map((mark) => (mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST })) })
+  ({ ...marked, work: marked.work ?? [], design: marked.design.map((mark) => (mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST })) })

@@ -12,6 +12,8 @@ export interface Observation {
 export interface Conclusion {
   readonly looked: number
   readonly of: number
+  /** What nobody has looked at yet. */
+  readonly open: readonly InspectionItem[]
   readonly observations: readonly Observation[]
   /** Screws whose recorded torque strays from the value by more than a fifth, or that have none. */
   readonly torque: readonly { readonly item: InspectionItem; readonly nm: number | null; readonly wantedNm: number }[]
@@ -29,12 +31,12 @@ export function concludeInspection(items: readonly InspectionItem[], fields: Ins
     const grade = fields[`see.${item.key}`]
     return isGrade(grade) ? [{ item, grade, remark: (fields[`remark.${item.key}`] ?? '').trim() }] : []
   }).sort((a, b) => GRADES.indexOf(a.grade) - GRADES.indexOf(b.grade))
-  const looked = items.filter(({ key }) => fields[`see.${key}`] === 'ok' || isGrade(fields[`see.${key}`])).length
+  const open = items.filter(({ key }) => fields[`see.${key}`] !== 'ok' && !isGrade(fields[`see.${key}`]))
   const torque = items.flatMap((item) => {
     if (item.torqueNm === null || fields[`see.${item.key}`] === undefined || fields[`see.${item.key}`] === '') return []
     const number = (key: string) => { const value = Number((fields[key] ?? '').replace(',', '.').replace(/\s*N.*$/i, '')); return Number.isFinite(value) && value > 0 ? value : null }
     const [nm, wantedNm] = [number(`torque.${item.key}`), number(`marked.${item.key}`) ?? item.torqueNm]
     return nm === null || Math.abs(nm / wantedNm - 1) > TORQUE_SHARE ? [{ item, nm, wantedNm }] : []
   })
-  return { looked, of: items.length, observations, torque, isSafeToTest: looked === items.length && !observations.some(({ grade }) => grade === 'danger' || grade === 'potential') }
+  return { looked: items.length - open.length, of: items.length, open, observations, torque, isSafeToTest: open.length === 0 && !observations.some(({ grade }) => grade === 'danger' || grade === 'potential') }
 }

@@ -1,6 +1,7 @@
 import { evidenceOf, type Criterion, type ItemKey } from '../outcomes/framework'
 import type { ReadingMark } from '../results/judge'
 import type { Finding } from '../findings/finding'
+import type { WorkMark } from '../inspection/work-mark'
 import type { StepMark } from './mark-design'
 
 /** An assessor's own judgement of one item, in place of the proposed one. */
@@ -14,6 +15,8 @@ export interface Override {
 export interface Marked {
   readonly design: readonly StepMark[]
   readonly readings: readonly ReadingMark[]
+  /** Of an inspection that an assessor has gone over, by group; empty without one. */
+  readonly work: readonly WorkMark[]
 }
 
 export interface CriterionProposal {
@@ -65,24 +68,16 @@ export function propose(marked: Marked, criteria: readonly Criterion[], override
   }
 }
 
-function itemsOf({ design, readings }: Marked): Item[] {
+function itemsOf({ design, readings, work }: Marked): Item[] {
   return [
-    ...design.map((mark): Item => ({
-      key: `design.${mark.node}`,
-      mark: mark.mark,
-      outOf: mark.outOf,
-      isRight: mark.verdict === 'right' || mark.verdict === 'carried',
-      findings: mark.findings,
-    })),
-    ...readings.map((mark): Item => ({
-      key: `reading.${mark.reading}`,
-      mark: mark.mark,
-      outOf: mark.outOf,
-      isRight: mark.verdict === 'right',
-      findings: mark.findings,
-    })),
+    ...design.map((mark): Item => ({ ...resultOf(mark), key: `design.${mark.node}` })),
+    ...readings.map((mark): Item => ({ ...resultOf(mark), key: `reading.${mark.reading}` })),
+    ...work.map((mark): Item => ({ ...resultOf(mark), key: `work.${mark.group}` })),
   ]
 }
+
+const resultOf = ({ mark, outOf, verdict, findings }: Omit<Item, 'key' | 'isRight'> & { readonly verdict: string }): Omit<Item, 'key'> =>
+  ({ mark, outOf, findings, isRight: verdict === 'right' || verdict === 'carried' })
 
 function override(item: Item, overrides: readonly Override[]): Item {
   const own = overrides.find((candidate) => candidate.item === item.key)

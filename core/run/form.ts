@@ -1,16 +1,16 @@
 import { CONDUITS_MM, type ConduitMm } from '../regulations/containment'
 import { MOST_RIGHT_ANGLES } from './check'
 import { TOLERANCE_MM } from './measure'
+import { PASS_PERCENT, type RunLimits } from './verdict'
 import { DIRECTIONS, JOINTS, MADE, MATERIALS, usualFormer, type ContainmentRun, type Direction, type Former, type Joint, type RunMaterial, type Straight } from './run'
 
 /** A run as it is typed: one flat record of text, `s2.length`, so that it is kept, merged and undone like everything else. */
 export type RunFields = Readonly<Record<string, string>>
 
-export interface RunSheet {
+export interface RunSheet extends RunLimits {
   readonly run: ContainmentRun
   readonly former: Former
   readonly bays: number
-  readonly toleranceMm: number
   readonly mostRightAngles: number
   /** Span of temperature of the place, K. */
   readonly spanK: number
@@ -57,7 +57,7 @@ export function readRun(fields: RunFields): ReadRun {
   const areas = (fields.areas ?? '').split(/[\s,;]+/).filter(Boolean).flatMap((text) => { const match = /^(?:(\d+)[x×])?([\d.]+)$/i.exec(text); if (!match) { problems.areas = 'Areas in mm², such as 6×2.5 3×1.5.'; return [] } return Array.from({ length: Number(match[1] ?? 1) }, () => Number(match[2])) })
   const former: Former = { radiusMm: number('radius', 20, 500, usual.radiusMm), startMm: number('start', -200, 200, 0), springDeg: number('spring', 0, 20, usual.springDeg) }
   const sheet: RunSheet = {
-    run: { name: (fields.name ?? '').trim() || 'Run', made: choice('made', MADE, 'conduit'), material, sizeMm, straights }, former, bays: Math.round(number('bays', 1, 60, 1)), toleranceMm: number('tolerance', 0.5, 20, TOLERANCE_MM),
+    run: { name: (fields.name ?? '').trim() || 'Run', made: choice('made', MADE, 'conduit'), material, sizeMm, straights }, former, bays: Math.round(number('bays', 1, 60, 1)), toleranceMm: number('tolerance', 0.5, 20, TOLERANCE_MM), passPercent: number('pass', 1, 100, PASS_PERCENT),
     mostRightAngles: number('bends', 1, 6, MOST_RIGHT_ANGLES), spanK: number('span', 0, 80, 20), areasMm2: areas,
   }
   return { sheet: Object.keys(problems).length === 0 ? sheet : undefined, problems }

@@ -1,7 +1,9 @@
 import type { Finding } from '../findings/finding'
+import type { Grade, InspectionItem, ItemGroup } from '../inspection/items'
 import type { ItemKey } from '../outcomes/framework'
 import { readingKind } from '../results/readings'
 import { formatQuantity } from '../units/format'
+import { GRADE_NAME, GROUP_NAME, ITEM_TEXT } from './inspection'
 import { STEP_TEXT, readingText } from './steps'
 import { SCHEDULE_SENTENCES } from './schedule-findings'
 import { scopeOf, stepOf } from '../design/step-keys'
@@ -101,6 +103,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'advice.drawPoints': (p) => `${p.bends} right-angle bends between draw points: more than two are hard to pull through.`,
   'advice.ownCircuit': () => 'A fixed load above 2 kW is usually given its own circuit, not a ring.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
+  'work.seen': (p) => `${ITEM_TEXT[p.what as InspectionItem['what']].name}, ${p.part}: ${p.remark ? `${String(p.remark).replace(/\.+$/, '')}, ` : ''}${GRADE_NAME[p.grade as Grade]}.`,
   'across.tooExact': () => 'Equal to the calculated value to the last digit. Ask to see it measured.',
 }
 
@@ -134,6 +137,7 @@ export type ScopeNames = Readonly<Record<string, string>>
 /** What an item of a sheet is called; with its circuit or board where there are several. */
 export function itemName(key: ItemKey, scopes: ScopeNames = {}): string {
   const item = key.slice(key.indexOf('.') + 1)
+  if (key.startsWith('work.')) return `${GROUP_NAME[item as ItemGroup]}, as inspected`
   if (key.startsWith('reading.')) return readingName(item, scopes)
   const { name } = STEP_TEXT[stepOf(item)]
   return Object.keys(scopes).length > 1 ? `${name} (${scopes[scopeOf(item)]})` : name

@@ -44,6 +44,7 @@ export const PROBLEMS = {
   paperIncomplete: { status: 409, sentence: 'Nothing is signed while something is missing or fails. Look at the list.' },
   huntOver: { status: 409, sentence: 'This fault finding is over. Start another one.' },
   runUnreadable: { status: 409, sentence: 'Some boxes of this run cannot be read, so there is nothing to measure against. They are marked in the table.' },
+  inspectionClosed: { status: 409, sentence: 'This inspection stays as it is: the work has been handed in or given back. Ask your assessor.' },
   measurementClosed: { status: 409, sentence: 'This measurement is closed and stays as it is. Begin another one.' },
   notAPicture: { status: 400, sentence: 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.' },
   gateShut: { status: 409, sentence: 'The dead tests are not complete and within limits, so energising cannot be permitted. Refuse and say what to put right.' },

@@ -5,6 +5,7 @@ export interface StoredInspection {
   readonly fields: Readonly<Record<string, string>>
   readonly version: number
   readonly savedAt: string | null
+  readonly savedBy: number | null
 }
 
 export interface StoredRound {
@@ -17,6 +18,14 @@ export interface StoredRound {
   readonly startedAt: string
   readonly endedAt: string | null
 }
+
+interface InspectionRow {
+  fields: string
+  version: number
+  saved_at: string | null
+  saved_by: number | null
+}
+const toInspection = (row: InspectionRow): StoredInspection => ({ fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at, savedBy: row.saved_by })
 
 interface RoundRow {
   id: number
@@ -36,7 +45,7 @@ const toRound = (row: RoundRow): StoredRound => {
 /** Inspections of an attempt's work, their pictures, and rounds of the trainer. */
 export function createInspectionsRepo(db: Database) {
   const open = db.prepare('INSERT OR IGNORE INTO inspection (attempt_id) VALUES (?)')
-  const byAttempt = db.prepare<[number], { fields: string; version: number; saved_at: string | null }>('SELECT fields, version, saved_at FROM inspection WHERE attempt_id = ?')
+  const byAttempt = db.prepare<[number], InspectionRow>('SELECT fields, version, saved_at, saved_by FROM inspection WHERE attempt_id = ?')
   const save = db.prepare('UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?')
   const addPhoto = db.prepare('INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)')
   const photo = db.prepare<[string], { bytes: Buffer }>('SELECT bytes FROM photo WHERE hash = ?')
@@ -47,12 +56,11 @@ export function createInspectionsRepo(db: Database) {
   return {
     byAttempt: (attemptId: number): StoredInspection | undefined => {
       const row = byAttempt.get(attemptId)
-      return row && { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
+      return row && toInspection(row)
     },
     open: (attemptId: number): StoredInspection => {
       open.run(attemptId)
-      const row = byAttempt.get(attemptId)!
-      return { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
+      return toInspection(byAttempt.get(attemptId)!)
     },
     save: (attemptId: number, version: number, fields: Readonly<Record<string, string>>, by: number, now: string): boolean => save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1,
     addPhoto: (hash: string, bytes: Buffer, by: number, now: string) => void addPhoto.run(hash, bytes, by, now),

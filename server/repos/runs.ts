@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3'
 import type { RunFields } from '#core/run/form'
-import type { MeasurementView } from '#schemas/workmanship-views'
+import type { MeasureCloseBody, MeasurementView, RunDecision } from '#schemas/workmanship-views'
+import type { PersonOccasion } from './decisions'
 
 export interface StoredRun {
   readonly id: number
@@ -12,7 +13,7 @@ export interface StoredRun {
 }
 
 /** What is seen of it, before anybody's rights are known, and whose work was measured. */
-export interface StoredMeasurement extends Omit<MeasurementView, 'mayChange'> {
+export interface StoredMeasurement extends Omit<MeasurementView, 'mayChange' | 'criteria' | 'decision'> {
   readonly personId: number
 }
 
@@ -21,6 +22,11 @@ type MeasurementRow = Omit<StoredMeasurement, 'fields' | 'runFields'> & { fields
 
 const RUN = 'SELECT r.id, r.made_by AS madeBy, p.name AS maker, r.fields, r.version, r.saved_at AS savedAt FROM containment_run r JOIN person p ON p.id = r.made_by'
 const MEASURE = 'SELECT m.id, m.run_id AS runId, m.person_id AS personId, p.name AS person, a.name AS assessor, m.run_fields AS runFields, m.fields, m.version, m.saved_at AS savedAt, m.closed_at AS closedAt FROM run_measurement m JOIN person p ON p.id = m.person_id JOIN person a ON a.id = m.assessor_id'
+const OCCASIONS = `
+  SELECT o.person_id AS personId, o.criterion, o.met, 'run ' || m.run_id AS exerciseCode, coalesce(json_extract(m.run_fields, '$.name'), 'Run') AS exerciseTitle, p.name AS decidedBy, d.at AS decidedAt
+  FROM run_occasion o JOIN run_decision d ON d.measurement_id = o.measurement_id JOIN run_measurement m ON m.id = d.measurement_id JOIN person p ON p.id = d.by_id`
+type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
+const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
 const toRun = (row: RunRow): StoredRun => ({ ...row, fields: JSON.parse(row.fields) })
 const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({ ...row, fields: JSON.parse(row.fields), runFields: JSON.parse(row.runFields) })
 
@@ -36,6 +42,11 @@ export function createRunsRepo(db: Database) {
   const insertMeasurement = db.prepare('INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)')
   const saveMeasurement = db.prepare('UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL')
   const close = db.prepare('UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL')
+  const decide = db.prepare('INSERT INTO run_decision (measurement_id, by_id, at, parts, reason) VALUES (?, ?, ?, ?, ?)')
+  const occasion = db.prepare('INSERT INTO run_occasion (measurement_id, person_id, criterion, met) VALUES (?, ?, ?, ?)')
+  const decision = db.prepare<[number], { by: string; at: string; parts: string; reason: string }>('SELECT p.name AS by, d.at, d.parts, d.reason FROM run_decision d JOIN person p ON p.id = d.by_id WHERE d.measurement_id = ?')
+  const ofOne = db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE o.person_id = ? ORDER BY o.id`)
+  const ofCohort = db.prepare<[string], OccasionRow>(`${OCCASIONS} WHERE o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY o.id`)
   const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined => (row === undefined ? undefined : to(row))
   return {
     all: () => all.all().map(toRun),
@@ -47,6 +58,15 @@ export function createRunsRepo(db: Database) {
     measurement: (id: number) => one(measurement.get(id), toMeasurement),
     measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number => Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
     saveMeasurement: (id: number, version: number, fields: Readonly<Record<string, string>>, now: string): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
-    close: (id: number, now: string): boolean => close.run(now, id).changes === 1,
+    /** False when it has been closed before. */
+    close: (id: number, personId: number, by: number, now: string, { parts, reason }: Pick<MeasureCloseBody, 'parts' | 'reason'>, criteria: readonly { readonly code: string; readonly met: boolean }[]): boolean => {
+      if (close.run(now, id).changes !== 1) return false
+      decide.run(id, by, now, JSON.stringify(parts), reason)
+      for (const { code, met } of criteria) occasion.run(id, personId, code, met ? 1 : 0)
+      return true
+    },
+    decision: (id: number): RunDecision | undefined => one(decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
+    occasionsOf: (personId: number) => ofOne.all(personId).map(toOccasion),
+    occasionsOfCohort: (cohort: string) => ofCohort.all(cohort).map(toOccasion),
   }
 }

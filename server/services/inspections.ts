@@ -1,5 +1,6 @@
 import { createHash, randomInt } from 'node:crypto'
 import { concludeInspection, type Conclusion } from '#core/inspection/conclude'
+import { workMarks, type WorkMark } from '#core/inspection/work-mark'
 import { inspectionItems, type InspectionItem } from '#core/inspection/items'
 import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
@@ -8,7 +9,7 @@ import { buildRig } from '#core/rig/build/build'
 import { DEFECT_TEXT } from '#core/texts/inspection'
 import type { InspectionBody, InspectionView, PlannedUse, RoundEndBody, RoundListItem, RoundView } from '#schemas/workmanship-views'
 import type { Attempt } from '../repos/attempts'
-import type { StoredRound } from '../repos/inspections'
+import type { StoredInspection, StoredRound } from '../repos/inspections'
 import type { Person } from '../repos/people'
 import { allow, found, may } from './access'
 import { assignmentFor } from './assignment'
@@ -30,6 +31,16 @@ export function itemsFor(context: Pick<Context, 'repos'>, attempt: Attempt): Ins
   return rig ? inspectionItems(rig, assignment.policy) : []
 }
 
+/** Marks of an inspection that an assessor has gone over last, with its version; none before that. */
+export function workOf(context: Pick<Context, 'repos'>, attempt: Attempt): readonly WorkMark[] {
+  const stored = context.repos.inspections.byAttempt(attempt.id)
+  if (!stored || !isAssessors(context, stored)) return []
+  const items = itemsFor(context, attempt)
+  return workMarks(items, concludeInspection(items, stored.fields))
+}
+
+const isAssessors = ({ repos }: Pick<Context, 'repos'>, { savedBy }: StoredInspection): boolean => savedBy !== null && may(repos.people.byId(savedBy)!, 'attempt.mark')
+
 /** What an inspection says so far; undefined where nobody has begun. */
 export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt): Conclusion | undefined {
   const stored = context.repos.inspections.byAttempt(attempt.id)
@@ -39,11 +50,18 @@ export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt):
 export function showInspection(context: Context, actor: Person, id: number): InspectionView {
   const attempt = inspected(context, actor, id)
   const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
+  const { fields, version, savedAt, savedBy } = context.repos.inspections.open(id)
   return {
     attempt: { id, name: attempt.personName, bay: attempt.bay, code: exercise.code, title: exercise.title, minutes: exercise.minutes },
-    items: itemsFor(context, attempt), planned: plannedUse(context, attempt), ...context.repos.inspections.open(id),
+    items: itemsFor(context, attempt), planned: plannedUse(context, attempt), fields, version, savedAt,
+    savedBy: savedBy === null ? null : { name: context.repos.people.byId(savedBy)!.name, isAssessor: isAssessors(context, { fields, version, savedAt, savedBy }) },
+    mayChange: mayInspect(actor, attempt),
   }
 }
+
+const CLOSED: readonly string[] = ['handedIn', 'decided', 'released']
+/** The apprentice until the work is handed in, those who mark until it is given back. */
+const mayInspect = (actor: Person, { stage }: Attempt): boolean => (may(actor, 'attempt.mark') ? stage !== 'released' : !CLOSED.includes(stage))
 
 /** Lengths and devices that the stores laid out for this bay. */
 function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedUse[] {
@@ -59,7 +77,7 @@ function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedU
 }
 
 export function saveInspection(context: Context, actor: Person, id: number, { version, fields }: InspectionBody): { readonly version: number; readonly savedAt: string } {
-  inspected(context, actor, id)
+  if (!mayInspect(actor, inspected(context, actor, id))) throw new Problem('inspectionClosed')
   context.repos.inspections.open(id)
   if (!context.repos.inspections.save(id, version, fields, actor.id, context.now)) throw new Problem('stale', { extra: { theirs: showInspection(context, actor, id) } })
   return { version: version + 1, savedAt: context.now }

@@ -6,19 +6,21 @@ import type { ScopeNames } from '#core/texts/findings'
 import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
 import { assignmentFor } from './assignment'
+import { workOf } from './inspections'
 import { readingMarks } from './work'
 
-/** Marks by attempt and version: a pile is looked at far more often than its sheets change. */
-const MARKED = new WeakMap<Context['repos'], Map<number, { readonly version: number; readonly marked: Marked }>>()
+/** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
+const MARKED = new WeakMap<Context['repos'], Map<number, { readonly version: string; readonly marked: Marked }>>()
 
 /** The attempt as it is marked without any assessor's word. */
 export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
   const known = MARKED.get(context.repos) ?? new Map()
   MARKED.set(context.repos, known)
+  const version = `${attempt.version} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
   const before = known.get(attempt.id)
-  if (before?.version === attempt.version) return before.marked
-  const marked: Marked = { design: markDesign(assignmentFor(context, attempt), attempt.answers), readings: readingMarks(context, attempt, otherBays(context, attempt)) }
-  known.set(attempt.id, { version: attempt.version, marked })
+  if (before?.version === version) return before.marked
+  const marked: Marked = { design: markDesign(assignmentFor(context, attempt), attempt.answers), readings: readingMarks(context, attempt, otherBays(context, attempt)), work: workOf(context, attempt) }
+  known.set(attempt.id, { version, marked })
   return marked
 }
 

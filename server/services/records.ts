@@ -11,7 +11,7 @@ import { Problem } from './problem'
 export function ownRecord({ repos }: Context, actor: Person): OwnRecordUnit[] {
   allow(actor, 'work.own')
   const framework = need(repos.centre.framework())
-  const occasions = [...repos.decisions.releasedOccasions(actor.id), ...repos.observations.occasionsOf(actor.id)]
+  const occasions = [...repos.decisions.releasedOccasions(actor.id), ...repos.observations.occasionsOf(actor.id), ...repos.runs.occasionsOf(actor.id)]
   return framework.units.map((unit) => ({ code: unit.code, title: unit.title, coverage: coverage(unit.criteria, occasions) }))
 }
 
@@ -20,7 +20,7 @@ export function groupRecord({ repos }: Context, actor: Person, cohort: string): 
   allow(actor, 'records.see')
   const framework = need(repos.centre.framework())
   const criteria = criteriaOf(framework)
-  const occasions = [...repos.decisions.cohortOccasions(cohort), ...repos.observations.occasionsOfCohort(cohort)]
+  const occasions = [...repos.decisions.cohortOccasions(cohort), ...repos.observations.occasionsOfCohort(cohort), ...repos.runs.occasionsOfCohort(cohort)]
   const people = repos.people.inCohort(cohort).map((person) => ({
     id: person.id, number: person.number, name: person.name,
     coverage: coverage(criteria, occasions.filter((occasion) => occasion.personId === person.id)),

@@ -1,12 +1,15 @@
 import { tangentMm } from '#core/run/bending'
 import { billOf } from '#core/run/bill'
+import { criteriaOf, type Criterion } from '#core/outcomes/framework'
 import { runProblems } from '#core/run/check'
 import { cutStock } from '#core/run/cutting'
 import { readRun, straightIds } from '#core/run/form'
+import { judgeRun } from '#core/run/measure'
+import { runCriteria, runVerdicts } from '#core/run/verdict'
 import { STOCK_MM } from '#core/run/run'
 import { supportsOf } from '#core/run/supports'
 import { tubesOf } from '#core/run/tubes'
-import type { MeasurementView, RunFieldsBody, RunListItem, RunView, StoresRun } from '#schemas/workmanship-views'
+import type { MeasureCloseBody, MeasurementView, RunFieldsBody, RunListItem, RunView, StoresRun } from '#schemas/workmanship-views'
 import type { StoredMeasurement, StoredRun } from '../repos/runs'
 import type { Person } from '../repos/people'
 import { allow, found, may } from './access'
@@ -89,7 +92,7 @@ function shownMeasurement(context: Context, actor: Person, id: number): StoredMe
 
 export function showMeasurement(context: Context, actor: Person, id: number): MeasurementView {
   const { personId: _person, ...measured } = shownMeasurement(context, actor, id)
-  return { ...measured, mayChange: measured.closedAt === null && may(actor, 'attempt.mark') }
+  return { ...measured, mayChange: measured.closedAt === null && may(actor, 'attempt.mark'), criteria: runFramework(context), decision: context.repos.runs.decision(id) ?? null }
 }
 
 export function saveMeasurement(context: Context, actor: Person, id: number, { version, fields }: RunFieldsBody): { readonly version: number; readonly savedAt: string } {
@@ -99,10 +102,28 @@ export function saveMeasurement(context: Context, actor: Person, id: number, { v
   return { version: version + 1, savedAt: context.now }
 }
 
-/** Closes it; from then on the apprentice sees it, and nothing of it changes. */
-export function closeMeasurement(context: Context, actor: Person, id: number): MeasurementView {
+const runFramework = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
+  const framework = repos.centre.framework()
+  return framework ? criteriaOf(framework).filter(({ evidence }) => evidence.some((key) => key.startsWith('run.'))) : []
+}
+
+/** Closes it as decided by part; it goes to the record, the apprentice sees it, and nothing of it changes any more. */
+export function closeMeasurement(context: Context, actor: Person, id: number, { version, parts, reason }: MeasureCloseBody): MeasurementView {
   allow(actor, 'attempt.mark')
-  if (!context.repos.runs.close(id, context.now)) throw new Problem('measurementClosed')
-  context.repos.audit.add(context.now, actor.id, 'runMeasured', `measurement ${id}`)
+  const { repos, now } = context
+  const stored = shownMeasurement(context, actor, id)
+  if (stored.closedAt !== null) throw new Problem('measurementClosed')
+  // What is decided must be what was on the screen.
+  if (stored.version !== version) throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
+  const sheet = found(readRun(stored.runFields).sheet)
+  const proposed = runVerdicts(judgeRun(sheet.run, sheet.former, stored.fields, sheet.toleranceMm), sheet)
+  // A part of which something was not taken is not judged.
+  const judged = proposed.filter(({ isMet }) => isMet !== null)
+  const decided = Object.fromEntries(judged.map(({ part, isMet }) => [part, parts[part] ?? isMet!]))
+  if (judged.some(({ part, isMet }) => decided[part] !== isMet) && reason.trim().length < 3) throw new Problem('otherwiseReason', { fields: [{ field: 'reason', message: 'why it is decided otherwise.' }] })
+  repos.transaction(() => {
+    if (!repos.runs.close(id, stored.personId, actor.id, now, { parts: decided, reason: reason.trim() }, runCriteria(runFramework(context), decided))) throw new Problem('measurementClosed')
+    repos.audit.add(now, actor.id, 'runMeasured', `measurement ${id}`)
+  })
   return showMeasurement(context, actor, id)
 }

@@ -64,7 +64,7 @@ test('a file of version 1, with its one radial circuit, comes in as an installat
   expect(designOf(assignmentOf(exercise)).circuits[0]!.values).toMatchObject({ in: 16, csa: 1.5 })
   expect(upgradeExercise(exercise)).toBe(exercise)
   expect(upgradeOverrides([{ item: 'design.ib' as never, verdict: 'right', reason: 'Said it.' }])[0]!.item).toBe('design.c1.ib')
-  expect(upgradeMarked({ design: [{ step: 'ib' } as never], readings: [] }).design[0]).toMatchObject({ node: 'c1.ib', scope: 'c1' })
+  expect(upgradeMarked({ design: [{ step: 'ib' } as never], readings: [] } as never).design[0]).toMatchObject({ node: 'c1.ib', scope: 'c1' })
 })
 
 describe('the command line speaks the same files', () => {

@@ -2,9 +2,13 @@
 import { createHash } from 'node:crypto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { sceneOf } from '#core/inspection/scene'
+import { readRun } from '#core/run/form'
+import { dimensionsOf } from '#core/run/measure'
 import { PIT_RUN } from '../../demo/workmanship'
 import { showFloor } from '../../server/services/floor'
 import { endRound, keepPhoto, listRounds, saveInspection, showInspection, showPhoto, showRound, startRound } from '../../server/services/inspections'
+import { showMarking } from '../../server/services/marking'
+import { ownRecord } from '../../server/services/records'
 import { closeMeasurement, createRun, listRuns, saveMeasurement, saveRun, showMeasurement, showRun, startMeasurement, storesOfRuns } from '../../server/services/runs'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
@@ -41,12 +45,48 @@ describe('runs', () => {
     saveRun(context, instructor, id, { version: 1, fields: { ...PIT_RUN, 's1.length': '900' } })
     saveMeasurement(context, assessor, measured, { version: 1, fields: { s1: '+1' } })
     expect(await refusal(() => showMeasurement(context, apprentice, measured))).toBe('notFound')
-    closeMeasurement(context, assessor, measured)
+    expect(await refusal(() => closeMeasurement(context, assessor, measured, { version: 1, parts: {}, reason: '' }))).toBe('stale')
+    closeMeasurement(context, assessor, measured, { version: 2, parts: {}, reason: '' })
     expect(showMeasurement(context, apprentice, measured)).toMatchObject({ runFields: { 's1.length': '1150' }, fields: { s1: '+1' }, mayChange: false })
     expect(await refusal(() => showMeasurement(context, other, measured))).toBe('notFound')
     expect(await refusal(() => saveMeasurement(context, assessor, measured, { version: 3, fields: {} }))).toBe('measurementClosed')
     expect(() => centre.db.exec("UPDATE run_measurement SET fields = '{}'")).toThrow(/stays as it is/)
     expect(await refusal(() => startMeasurement(context, assessor, createRun(context, instructor, { order: 's1', 's1.length': 'long' }).id, apprentice.id))).toBe('runUnreadable')
+  })
+})
+
+describe('the record', () => {
+  it('has what a closed measurement shows; deciding otherwise wants a reason', async () => {
+    const { context, instructor, assessor, apprentice } = centre
+    const { id } = createRun(context, instructor, PIT_RUN)
+    const measure = () => startMeasurement(context, assessor, id, apprentice.id).id
+    const sheet = readRun(PIT_RUN).sheet!
+    const exact = Object.fromEntries(dimensionsOf(sheet.run).map(({ key, kind }) => [key, kind === 'way' || kind === 'bubble' ? '✓' : '0']))
+    const shown = () => Object.fromEntries(ownRecord(context, apprentice).flatMap(({ coverage }) => coverage.filter(({ criterion }) => criterion.code.startsWith('W')).map(({ criterion, occasions }) => [criterion.code, occasions.map(({ met }) => met)])))
+    const first = measure()
+    saveMeasurement(context, assessor, first, { version: 1, fields: { ...exact, s2: '+35' } })
+    expect(await refusal(() => closeMeasurement(context, assessor, first, { version: 2, parts: { setOut: true }, reason: '' }))).toBe('otherwiseReason')
+    closeMeasurement(context, assessor, first, { version: 2, parts: {}, reason: '' })
+    expect(shown()).toEqual({ W1: [false], W2: [true], W3: [], W4: [] })
+    const second = measure()
+    saveMeasurement(context, assessor, second, { version: 1, fields: { ...exact, s2: '+35' } })
+    closeMeasurement(context, assessor, second, { version: 2, parts: { setOut: true }, reason: 'The drawing was changed at the bay.' })
+    expect(shown().W1).toEqual([false, true])
+    expect(() => centre.db.exec('DELETE FROM run_occasion')).toThrow(/append-only/)
+  })
+  it('has an inspection only once an assessor has gone over it; with the hand-in it is closed for the apprentice', async () => {
+    const { context, apprentice, assessor } = centre
+    const { attemptId } = aSetExercise(centre)
+    bringTo(centre, attemptId, 'live')
+    const { items, version } = showInspection(context, apprentice, attemptId)
+    const fields = Object.fromEntries(items.map(({ key }) => [`see.${key}`, 'ok']))
+    saveInspection(context, apprentice, attemptId, { version, fields })
+    centre.repos.attempts.setStage(attemptId, 'handedIn')
+    expect(showMarking(context, assessor, attemptId).marked.work).toEqual([])
+    expect(await refusal(() => saveInspection(context, apprentice, attemptId, { version: version + 1, fields }))).toBe('inspectionClosed')
+    saveInspection(context, assessor, attemptId, { version: version + 1, fields })
+    expect(showMarking(context, assessor, attemptId).marked.work).toHaveLength(new Set(items.map(({ group }) => group)).size)
+    expect(showInspection(context, apprentice, attemptId)).toMatchObject({ mayChange: false, savedBy: { isAssessor: true } })
   })
 })
 

@@ -58,7 +58,7 @@ describe('for every board', () => {
       fc.pre(design.ok)
       const first = design.circuits[0]!
       const written = sheet(assignment, { [`${first.scope}.ib`]: first.values.ib! * factor })
-      const total = (followShare: number, answers: Record<string, string>) => propose({ design: markDesign({ ...assignment, policy: { ...assignment.policy, followShare } }, answers), readings: [] }, [], []).mark
+      const total = (followShare: number, answers: Record<string, string>) => propose({ design: markDesign({ ...assignment, policy: { ...assignment.policy, followShare } }, answers), readings: [], work: [] }, [], []).mark
       expect(total(1, written)).toBeLessThanOrEqual(total(1, sheet(assignment)))
       expect(total(0, written)).toBeLessThanOrEqual(total(0.5, written))
       expect(total(0.5, written)).toBeLessThanOrEqual(total(1, written))

@@ -87,7 +87,7 @@ describe('from marks to a proposal', () => {
   const criteria = criteriaOf(framework as Framework)
   const markedAs = (task: Task, chapter: Parameters<typeof typedAnswers>[1]) => {
     const assignment = assignmentOf(anExercise({ installation: around(task) }))
-    return { design: markDesign(assignment, typedAnswers(assignment, chapter)), readings: judgeReadings(designTask(task), typedReadings(assignment, 1)) }
+    return { design: markDesign(assignment, typedAnswers(assignment, chapter)), readings: judgeReadings(designTask(task), typedReadings(assignment, 1)), work: [] }
   }
   const marked = (chapter: Parameters<typeof typedAnswers>[1]) => markedAs(aTask(), chapter)
 

@@ -32,7 +32,7 @@ test('any answers and any readings on any circuit are marked, with sentences and
     const design = worked(task)
     fc.pre(design.ok)
     if (!design.ok) return
-    const marked = { design: markTask(task, answers), readings: judgeReadings(design.design, readings) }
+    const marked = { design: markTask(task, answers), readings: judgeReadings(design.design, readings), work: [] }
     for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
       findings.forEach((finding) => isSentence(findingSentence(finding)))
       expect(mark === 0 || mark === outOf).toBe(true)

@@ -1,4 +1,5 @@
+import { MeasureCloseRequest } from '#schemas/workmanship-views'
 import { api, idOf } from '~~/server/http/api'
 import { closeMeasurement } from '~~/server/services/runs'
 
-export default api(undefined, ({ context, actor, event }) => closeMeasurement(context, actor, idOf(event)))
+export default api(MeasureCloseRequest, ({ context, actor, event, body }) => closeMeasurement(context, actor, idOf(event), body))
