@@ -7,7 +7,10 @@ export function useInspection(id: number) {
   const { view, problem, autosave, load } = useKeptSheet<InspectionView>(`inspections/${id}`)
   useNews(async () => {
     const news = await call<InspectionView>('GET', `inspections/${id}`).catch(() => undefined)
-    if (news) autosave.meet({ ...news.fields }, news.version, news.savedAt)
+    if (!news) return
+    autosave.meet({ ...news.fields }, news.version, news.savedAt)
+    // One's own saving is news too: who was last follows from there.
+    if (view.value) view.value = { ...view.value, savedBy: news.savedBy, mayChange: news.mayChange }
   })
 
   const conclusion = computed(() => (view.value ? concludeInspection(view.value.items, autosave.fields) : null))

@@ -7,6 +7,8 @@ const picked = ref<string | null>(null)
 const cohort = computed(() => picked.value ?? cohorts.value?.find((name) => name.startsWith('Thursday')) ?? cohorts.value?.[0] ?? null)
 const { data, problem, refresh } = useServer<GroupRecord>(() => (cohort.value ? `records?cohort=${encodeURIComponent(cohort.value)}` : null))
 const lines = (person: GroupRecord['people'][number]) => person.coverage.reduce((sum, item) => sum + Math.min(item.met, item.wanted), 0)
+/** The first criterion of each unit stands a little apart. */
+const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => criteria[0]!.code)))
 </script>
 
 <template>
@@ -23,14 +25,14 @@ const lines = (person: GroupRecord['people'][number]) => person.coverage.reduce(
     <div v-else class="scroll" tabindex="0" aria-label="Record of the group">
       <table class="grid-table">
         <thead>
-          <tr class="units"><th /><th v-for="unit in data.units" :key="unit.code" :colspan="unit.criteria.length">{{ unit.title }}</th><th /></tr>
-          <tr><th>Apprentice</th><template v-for="unit in data.units" :key="unit.code"><th v-for="criterion in unit.criteria" :key="criterion.code" :title="criterion.text" class="mono">{{ criterion.code }}</th></template><th class="num">Stitches</th></tr>
+          <tr class="units"><th /><th v-for="unit in data.units" :key="unit.code" :colspan="unit.criteria.length" class="opens">{{ unit.title }}</th><th /></tr>
+          <tr><th>Apprentice</th><template v-for="unit in data.units" :key="unit.code"><th v-for="(criterion, i) in unit.criteria" :key="criterion.code" :title="criterion.text" class="mono" :class="{ opens: i === 0 }">{{ criterion.code }}</th></template><th class="num">Stitches</th></tr>
         </thead>
         <tbody>
           <tr v-for="person in data.people" :key="person.id">
             <td class="who"><b>{{ person.name }}</b> <span class="sym">{{ person.number }}</span></td>
-            <td v-for="item in person.coverage" :key="item.criterion.code">
-              <OccasionStitch :coverage="item" :label="`${person.name}, ${item.criterion.code}`" />
+            <td v-for="item in person.coverage" :key="item.criterion.code" :class="{ opens: openers.has(item.criterion.code) }">
+              <OccasionStitch :step="18" :coverage="item" :label="`${person.name}, ${item.criterion.code}`" />
             </td>
             <td class="num"><b>{{ lines(person) }}</b></td>
           </tr>
@@ -43,6 +45,7 @@ const lines = (person: GroupRecord['people'][number]) => person.coverage.reduce(
 <style scoped>
 .scroll { overflow-x: auto; }
 .units th { border-bottom: 0; color: var(--indigo-text); font-weight: 680; font-size: 14.5px; }
-.who { white-space: nowrap; }
-td { padding-right: 4px; }
+.who { white-space: nowrap; padding-right: 14px; }
+td, th { padding-inline: 2px; }
+.opens { padding-left: 14px; }
 </style>

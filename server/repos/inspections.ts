@@ -48,7 +48,8 @@ export function createInspectionsRepo(db: Database) {
   const byAttempt = db.prepare<[number], InspectionRow>('SELECT fields, version, saved_at, saved_by FROM inspection WHERE attempt_id = ?')
   const save = db.prepare('UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?')
   const addPhoto = db.prepare('INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)')
-  const photo = db.prepare<[string], { bytes: Buffer }>('SELECT bytes FROM photo WHERE hash = ?')
+  const photo = db.prepare<[string], { bytes: Buffer; made_by: number }>('SELECT bytes, made_by FROM photo WHERE hash = ?')
+  const showsTo = db.prepare<[number, string]>('SELECT 1 FROM inspection i JOIN attempt a ON a.id = i.attempt_id WHERE a.person_id = ? AND instr(i.fields, ?) > 0')
   const insertRound = db.prepare('INSERT INTO inspection_round (person_id, scene, seed, started_at) VALUES (?, ?, ?, ?)')
   const round = db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE id = ?')
   const rounds = db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE person_id = ? ORDER BY id DESC LIMIT 20')
@@ -64,7 +65,12 @@ export function createInspectionsRepo(db: Database) {
     },
     save: (attemptId: number, version: number, fields: Readonly<Record<string, string>>, by: number, now: string): boolean => save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1,
     addPhoto: (hash: string, bytes: Buffer, by: number, now: string) => void addPhoto.run(hash, bytes, by, now),
-    photo: (hash: string): Buffer | undefined => photo.get(hash)?.bytes,
+    photo: (hash: string): { readonly bytes: Buffer; readonly madeBy: number } | undefined => {
+      const row = photo.get(hash)
+      return row && { bytes: row.bytes, madeBy: row.made_by }
+    },
+    /** Whether a picture stands in the inspection of somebody’s own work. */
+    showsWorkOf: (personId: number, hash: string): boolean => showsTo.get(personId, hash) !== undefined,
     startRound: (personId: number, scene: SceneCode, seed: number, now: string): number => Number(insertRound.run(personId, scene, seed, now).lastInsertRowid),
     round: (id: number): StoredRound | undefined => {
       const row = round.get(id)

@@ -95,9 +95,12 @@ export function keepPhoto(context: Context, actor: Person, jpegBase64: string): 
   return { hash }
 }
 
+/** To those who mark, to whoever took it, and to the apprentice whose work it shows. */
 export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
   allow(actor, 'inspection.use')
-  return found(repos.inspections.photo(hash))
+  const { bytes, madeBy } = found(repos.inspections.photo(hash))
+  if (madeBy !== actor.id && !may(actor, 'attempt.mark') && !repos.inspections.showsWorkOf(actor.id, hash)) throw new Problem('notFound')
+  return bytes
 }
 
 const MOST_SEED = 1_000_000

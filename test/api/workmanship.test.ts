@@ -103,14 +103,16 @@ describe('inspections', () => {
     expect(await refusal(() => showInspection(context, other, attemptId))).toBe('notFound')
     expect(showFloor(context, assessor).patches.find(({ id }) => id === attemptId)!.request).toBeDefined()
   })
-  it('keep pictures once, by the hash of their bytes; what is no picture is refused', async () => {
-    const { context, apprentice } = centre
+  it('keep pictures once, by the hash of their bytes, for those they concern; what is no picture is refused', async () => {
+    const { context, apprentice, assessor, other } = centre
     const picture = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.alloc(200, 7)])
     const { hash } = keepPhoto(context, apprentice, picture.toString('base64'))
     expect(hash).toBe(createHash('sha256').update(picture).digest('hex'))
     keepPhoto(context, apprentice, picture.toString('base64'))
     expect(centre.db.prepare('SELECT count(*) AS n FROM photo').get()).toEqual({ n: 1 })
     expect(showPhoto(context, apprentice, hash).equals(picture)).toBe(true)
+    expect(showPhoto(context, assessor, hash).equals(picture)).toBe(true)
+    expect(await refusal(() => showPhoto(context, other, hash))).toBe('notFound')
     expect(await refusal(() => keepPhoto(context, apprentice, Buffer.alloc(200, 7).toString('base64')))).toBe('notAPicture')
   })
 })

@@ -51,7 +51,8 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await expect(desk.getByTestId('pattern')).toContainText('one allowance of this former, 36 mm')
   await desk.getByTestId('close').click()
   await desk.getByRole('button', { name: 'Close it' }).click()
-  await expect(desk.getByText(/^Closed/)).toBeVisible()
+  await expect(desk.getByText(/^Closed by/)).toBeVisible()
+  await expect(desk.getByTestId('run-verdict')).toContainText('W1')
 })
 
 test('a board is inspected with remark, torque and a marked photo; the request to energise shows it', async ({ browser, centre }) => {
@@ -71,9 +72,9 @@ test('a board is inspected with remark, torque and a marked photo; the request t
     await page.getByRole('button', { name: new RegExp(`^${group}`) }).click()
     await page.getByRole('button', { name: 'The rest here is in order' }).click()
   }
-  await expect(page.getByTestId('conclusion')).toContainText('Safe to test, as far as was seen')
+  await expect(page.getByTestId('conclusion')).toContainText('Nothing seen against testing')
   await saved(page)
-  await expect(floor.getByTestId('request-2')).toContainText('1 observed, safe to test', { timeout: 5000 })
+  await expect(floor.getByTestId('request-2')).toContainText('1 observed, nothing seen against testing', { timeout: 5000 })
 })
 
 test('a round of the inspection trainer is played and debriefed', async ({ browser, centre }) => {

@@ -30,7 +30,7 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
       <dl>
         <div><dt>Dead tests</dt><dd class="mono">{{ asked.length - gate.missing.length }} of {{ asked.length }}</dd></div>
         <div><dt>Checked before</dt><dd class="mono">{{ board.checked }} of {{ board.ofChecks }}</dd></div>
-        <div><dt>Inspection</dt><dd>{{ board.inspection ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', safe to test' : ''}` : 'not begun' }}</dd></div>
+        <div><dt>Inspection</dt><dd>{{ board.inspection ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', nothing seen against testing' : ''}` : 'not begun' }}</dd></div>
         <div><dt>Instrument</dt><dd>{{ board.instrument || 'not named' }}</dd></div>
       </dl>
       <p v-for="finding in board.findings.slice(0, 3)" :key="finding.code + JSON.stringify(finding.params)" class="finding" :class="finding.seriousness">{{ findingSentence(finding) }}</p>

@@ -4,8 +4,8 @@ import { AXES, directionsOf, dot, type Vector } from '#core/run/geometry'
 import type { RunProblem } from '#core/run/check'
 import type { ContainmentRun, Former } from '#core/run/run'
 
-/** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured deviations are drawn exaggerated over it. */
-const props = defineProps<{ run: ContainmentRun; former: Former; selected: number | null; problems?: readonly RunProblem[]; supports?: readonly Vector[]; shifted?: readonly Vector[]; exaggerated?: number; locked?: boolean; px?: number }>()
+/** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured corners are drawn over it. */
+const props = defineProps<{ run: ContainmentRun; former: Former; selected: number | null; problems?: readonly RunProblem[]; supports?: readonly Vector[]; shifted?: readonly Vector[]; locked?: boolean; px?: number }>()
 const emit = defineEmits<{ select: [straight: number]; length: [straight: number, mm: number] }>()
 const SNAP_MM = 10
 const svg = ref<SVGSVGElement>()
@@ -21,12 +21,22 @@ const view = computed(() => {
 const box = computed(() => held.value ?? `${view.value.x} ${view.value.y} ${view.value.width} ${view.value.height}`)
 const scale = computed(() => Math.max(view.value.width / (props.px ?? 690), view.value.height / 400, 0.6))
 const wrong = computed(() => new Set((props.problems ?? []).map(({ straight }) => straight)))
+const isOff = (straight: number) => Math.abs(dot(directionsOf(props.run.straights)[straight]!, AXES.out)) > 0.5
+const LABEL_PX = 17
+/** Width of a figure beside its height; the labels are set in a type of even width. */
+const FIGURE = 0.62
 const labels = computed(() => props.run.straights.map(({ lengthMm }, i) => {
   const own = drawn.value.corners.filter(({ corner }) => corner.straight === i)
   const end = own.at(-1)!
   const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
+  const text = `${i + 1} · ${Math.round(lengthMm)}${isOff(i) ? ' ⊙' : ''}`
+  const half = (text.length * FIGURE * LABEL_PX * scale.value) / 2
   const isUpright = Math.abs(end.y - before.y) > Math.abs(end.x - before.x)
-  return { i, text: `${Math.round(lengthMm)}`, x: (end.x + before.x) / 2 + (isUpright ? 14 * scale.value : 0), y: (end.y + before.y) / 2 - (isUpright ? 0 : 12 * scale.value), anchor: isUpright ? 'start' : 'middle' }
+  // What comes off the wall slants to the right: there is room to its left.
+  const [right, down] = isOff(i) ? [-half - 12 * scale.value, 22 * scale.value] : isUpright ? [half + 14 * scale.value, 0] : [0, -12 * scale.value]
+  const [left, most] = [view.value.x + half, view.value.x + view.value.width - half]
+  const x = (end.x + before.x) / 2 + right
+  return { i, text, x: x > most && isUpright ? x - 2 * right : Math.min(most, Math.max(left, x)), y: (end.y + before.y) / 2 + down }
 }))
 const ends = computed(() => props.run.straights.map((_, i) => ({ i, ...drawn.value.corners.filter(({ corner }) => corner.straight === i).at(-1)! })))
 
@@ -56,7 +66,6 @@ function drop() {
   drag = null
   held.value = null
 }
-const isOff = (straight: number) => { const direction = directionsOf(props.run.straights)[straight]!; return Math.abs(dot(direction, AXES.out)) > 0.5 }
 </script>
 
 <template>
@@ -72,9 +81,8 @@ const isOff = (straight: number) => { const direction = directionsOf(props.run.s
       <rect v-else-if="corner.joint === 'coupler'" :x="x - 16 * scale" :y="y - 9 * scale" :width="32 * scale" :height="18 * scale" class="box" />
       <circle v-else-if="corner.joint === 'inspection'" :cx="x" :cy="y" :r="14 * scale" class="box" />
     </g>
-    <text v-for="label in labels" :key="`t${label.i}`" :x="label.x" :y="label.y" :text-anchor="label.anchor" :font-size="17 * scale" class="label" :class="{ wrong: wrong.has(label.i), on: selected === label.i }">{{ label.i + 1 }} · {{ label.text }}{{ isOff(label.i) ? ' ⊙' : '' }}</text>
+    <text v-for="label in labels" :key="`t${label.i}`" :x="label.x" :y="label.y" text-anchor="middle" :font-size="LABEL_PX * scale" class="label" :class="{ wrong: wrong.has(label.i), on: selected === label.i }">{{ label.text }}</text>
     <circle v-for="end in ends" :key="`h${end.i}`" :cx="end.x" :cy="end.y" :r="13 * scale" class="handle" :class="{ on: selected === end.i, locked }" :data-testid="`corner-${end.i + 1}`" @pointerdown="grab($event, end.i)" />
-    <text v-if="exaggerated" :x="view.x + 12 * scale" :y="view.y + view.height - 14 * scale" :font-size="15 * scale" class="label">as measured, drawn {{ exaggerated }} times too far off</text>
   </svg>
 </template>
 

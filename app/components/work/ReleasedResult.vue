@@ -22,6 +22,7 @@ const names = computed<ScopeNames>(() => ({ ...props.scopes, ...Object.fromEntri
     </div>
     <div class="stitched feedback" :class="view.decision.met ? 'met' : ''">{{ view.decision.feedback }}</div>
     <MarkedDesign mine :marks="view.decision.evidence.marked.design" :overrides="view.decision.evidence.overrides" :scopes="scopes" />
+    <MarkedWork v-if="view.decision.evidence.marked.work.length" mine :marks="view.decision.evidence.marked.work" :overrides="view.decision.evidence.overrides" />
     <MarkedReadings v-if="!isDesignOnly" mine :marks="view.decision.evidence.marked.readings" :scopes="names" :overrides="view.decision.evidence.overrides" />
   </div>
 </template>

@@ -14,10 +14,17 @@ const isOnlyOpen = ref(false)
 const showsGiven = ref(false)
 
 const scopeIds = computed(() => Object.keys(view.value?.scopes ?? {}))
-const verdicts = computed(() => new Map((view.value?.marked.design ?? []).map((mark) => [`design.${mark.node}`, mark])))
+/** Every mark of the sheet by its item. */
+const marks = computed(() => {
+  const { design = [], readings = [], work = [] } = view.value?.marked ?? {}
+  return new Map<string, { readonly verdict: string; readonly scope?: string }>([
+    ...design.map((mark) => [`design.${mark.node}`, mark] as const), ...readings.map((mark) => [`reading.${mark.reading}`, { verdict: mark.verdict }] as const), ...work.map((mark) => [`work.${mark.group}`, { verdict: mark.verdict }] as const),
+  ])
+})
 const items = computed<ItemKey[]>(() => [
   ...scopeIds.value.flatMap((scope) => (view.value?.marked.design ?? []).filter((mark) => mark.scope === scope).map((mark): ItemKey => `design.${mark.node}`)),
   ...(view.value?.marked.readings ?? []).map((mark): ItemKey => `reading.${mark.reading}`),
+  ...(view.value?.marked.work ?? []).map((mark): ItemKey => `work.${mark.group}`),
 ])
 const selected = ref<ItemKey | ''>('')
 const changing = ref<ItemKey | null>(null)
@@ -26,7 +33,7 @@ const overrides = computed(() => (view.value?.attempt.stage === 'released' ? vie
 const selectedStep = computed(() => (selected.value.startsWith('design.') ? stepOf(selected.value) : undefined))
 const given = computed(() => view.value?.attempt.installation.circuits.filter((circuit) => scopeIds.value.includes(circuit.id)) ?? [])
 const proposedVerdict = computed(() => {
-  const mark = verdicts.value.get(changing.value ?? '') ?? view.value?.marked.readings.find((m) => `reading.${m.reading}` === changing.value)
+  const mark = marks.value.get(changing.value ?? '')
   return mark && (mark.verdict === 'right' || mark.verdict === 'carried') ? 'right' : 'wrong'
 })
 const place = computed(() => {
@@ -46,13 +53,13 @@ const at = () => items.value.indexOf(selected.value as ItemKey)
 const move = (by: number) => show(items.value[Math.min(items.value.length - 1, Math.max(0, at() + by))])
 /** The next line that is not simply right. */
 const moveToFault = () => show(items.value.slice(at() + 1).find((item) => {
-  const mark = verdicts.value.get(item) ?? view.value?.marked.readings.find((m) => `reading.${m.reading}` === item)
+  const mark = marks.value.get(item)
   return mark?.verdict === 'wrong' || mark?.verdict === 'missing'
 }))
 const moveScope = (by: number) => {
-  const scope = verdicts.value.get(selected.value)?.scope
+  const scope = marks.value.get(selected.value)?.scope
   const next = scopeIds.value[scopeIds.value.indexOf(scope ?? '') + by]
-  show(items.value.find((item) => verdicts.value.get(item)?.scope === next))
+  show(items.value.find((item) => marks.value.get(item)?.scope === next))
 }
 
 /** To the next sheet that waits for a decision, or back to the pile. */
@@ -106,6 +113,8 @@ useShortcuts([
       <MarkedDesign :marks="view.marked.design" :overrides="overrides" :scopes="view.scopes" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
       <p v-if="view.exercise.tests === WHOLE_BOARD" class="row"><NuxtLink :to="`/schedules/${view.attempt.id}`">Open the schedule: bands, findings, causes</NuxtLink><NuxtLink :to="`/papers/${view.attempt.id}`">Records and certificates</NuxtLink></p>
       <MarkedReadings v-if="view.marked.readings.length" :marks="view.marked.readings" :scopes="view.scopes" :overrides="overrides" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
+      <MarkedWork v-if="view.marked.work.length" :marks="view.marked.work" :overrides="overrides" :selected="selected" :only-open="isOnlyOpen" @pick="selected = $event" />
+      <p v-if="view.exercise.tests" class="row"><NuxtLink :to="`/inspect/${view.attempt.id}`">{{ view.marked.work.length ? 'Open the inspection' : 'Inspect the work: it counts once you have gone over it' }}</NuxtLink></p>
       <p class="keys">
         <span><kbd>J</kbd> <kbd>K</kbd> line</span><span><kbd>W</kbd> next wrong</span><span v-if="scopeIds.length > 1"><kbd>←</kbd> <kbd>→</kbd> circuit</span>
         <template v-if="isOpen"><span><kbd>E</kbd> change</span><span><kbd>F</kbd> feedback</span><span><kbd>D</kbd> decide</span></template>

@@ -2,8 +2,9 @@
 import { cornersOf, directionsOf, plus, type Vector } from '#core/run/geometry'
 import { readRun } from '#core/run/form'
 import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/run/measure'
+import { runVerdicts } from '#core/run/verdict'
 import { DIRECTION_NAME, patternSentence } from '#core/texts/run'
-import type { MeasurementView } from '#schemas/workmanship-views'
+import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'
 
 /** Measuring a run at the bay: two taps for what is off, or what the tape says; drawn exaggerated, and told what one cause may be behind it. */
 definePageMeta({ layout: 'bay', roles: ['instructor', 'assessor', 'apprentice'] })
@@ -45,11 +46,16 @@ const shifted = computed<readonly Vector[] | undefined>(() => {
 })
 const selected = ref<number | null>(null)
 const done = computed(() => dimensions.value.filter(({ key }) => typed(key).trim() !== '').length)
-async function close() {
-  const isSure = await ElMessageBox.confirm('Close it? The apprentice sees it then, and nothing of it changes any more.', 'Close', { confirmButtonText: 'Close it', cancelButtonText: 'Go on' }).catch(() => false)
-  if (!isSure) return
-  await autosave.flush()
-  view.value = await call<MeasurementView>('POST', `measurements/${id}/close`).catch((error) => (showProblem(error), view.value))
+const verdicts = computed(() => (sheet.value && judged.value ? runVerdicts(judged.value, sheet.value) : []))
+const isClosing = ref(false)
+async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
+  try {
+    const version = await autosave.flush()
+    view.value = await call<MeasurementView>('POST', `measurements/${id}/close`, { version, ...decided })
+    isClosing.value = false
+  } catch (error) {
+    showProblem(error)
+  }
 }
 </script>
 
@@ -71,13 +77,16 @@ async function close() {
       </div>
     </section>
     <aside tabindex="0" aria-label="What it comes to">
-      <div class="drawing"><RunDrawing :px="420" :run="sheet.run" :former="sheet.former" :selected="selected" :shifted="shifted" :exaggerated="exaggerated" locked @select="selected = $event" /></div>
+      <div class="drawing"><RunDrawing :px="420" :run="sheet.run" :former="sheet.former" :selected="selected" :shifted="shifted" locked @select="selected = $event" /></div>
+      <p v-if="exaggerated" class="small soft">As drawn, and over it as measured: {{ exaggerated }} times too far off.</p>
       <p class="score"><b class="mono">{{ judged.mark }}</b> of {{ judged.outOf }} within tolerance</p>
       <p v-for="pattern in judged.patterns" :key="pattern.is" class="stitched waiting" data-testid="pattern">{{ patternSentence(pattern) }}</p>
       <p v-if="judged.patterns.length === 0 && judged.marks.some(({ isRight }) => isRight === false)" class="soft">No one cause explains all of it: look at each by itself.</p>
-      <el-button v-if="view.mayChange" type="primary" size="large" data-testid="close" @click="close">Close and give back</el-button>
-      <p v-else-if="view.closedAt" class="soft">Closed {{ dayTime(view.closedAt) }}.</p>
+      <RunVerdictTable :verdicts="verdicts" :criteria="view.criteria" :decision="view.decision" />
+      <el-button v-if="view.mayChange" type="primary" size="large" data-testid="close" @click="isClosing = true">Close and give back…</el-button>
+      <p v-else-if="view.decision" class="soft">Closed by {{ view.decision.by }}, {{ dayTime(view.decision.at) }}. In the record since then.<template v-if="view.decision.reason"> “{{ view.decision.reason }}”</template></p>
     </aside>
+    <CloseMeasurement :is-open="isClosing" :verdicts="verdicts" :person="view.person" @close="isClosing = false" @decide="close" />
   </div>
 </template>
 
