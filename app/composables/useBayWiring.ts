@@ -5,7 +5,7 @@ import type { Colour, TerminalRef } from '#core/rig/rig'
 import { indexParts, partIdOf, roomOf, terminalWords } from '#core/rig/terminals'
 import { applyWiring, wireField } from '#core/rig/wiring'
 import { rigSentence } from '#core/texts/rig-problems'
-import type { BayCheck, BayView } from '#schemas/views'
+import type { BayCheck, BayView } from '#schemas/bay-views'
 
 type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]
 

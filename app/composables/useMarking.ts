@@ -1,6 +1,6 @@
 import type { Override } from '#core/marking/proposal'
 import type { ItemKey } from '#core/outcomes/framework'
-import type { MarkingView } from '#schemas/views'
+import type { MarkingView } from '#schemas/marking-views'
 
 /** One attempt on the marking desk: proposed marks, the assessor's changes to them, the feedback, the decision. */
 export function useMarking(id: () => number) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { OwnRecordUnit } from '#schemas/views'
+import type { OwnRecordUnit } from '#schemas/marking-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
 const { data, problem, refresh } = useServer<OwnRecordUnit[]>(() => 'record')

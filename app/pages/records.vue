@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GroupRecord } from '#schemas/views'
+import type { GroupRecord } from '#schemas/marking-views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator'] })
 const { data: cohorts } = useServer<string[]>(() => 'cohorts')

@@ -5,7 +5,7 @@ import type { Installation } from '#core/installation/installation'
 import type { Answers } from '#core/marking/answer'
 import type { Readings } from '#core/results/readings'
 import type { ReadingTimes } from '#core/schedule/process'
-import type { StageEvent } from '#schemas/views'
+import type { StageEvent } from '#schemas/marking-views'
 
 export interface Attempt {
   readonly id: number

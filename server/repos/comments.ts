@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { StepKey } from '#core/design/step-keys'
-import type { Comment } from '#schemas/views'
+import type { Comment } from '#schemas/marking-views'
 
 export function createCommentsRepo(db: Database) {
   const all = db.prepare<[], Comment>('SELECT id, text, step, uses FROM comment ORDER BY uses DESC, last_used_at DESC LIMIT 200')

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { PredictionView } from '#schemas/views'
+import type { PredictionView } from '#schemas/bay-views'
 
 interface Row {
   id: number

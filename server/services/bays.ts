@@ -9,7 +9,7 @@ import { applyWiring, bareRig, givenWires, routesOf, wiringFields } from '#core/
 import { differenceWords } from '#core/texts/differences'
 import { rigSentence } from '#core/texts/rig-problems'
 import type { BayBody } from '#schemas/requests'
-import type { BayCheck, BayListItem, BayView } from '#schemas/views'
+import type { BayCheck, BayListItem, BayView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import type { StoredBay } from '../repos/bays'
 import { allow, ownAttempt } from './access'

@@ -1,6 +1,6 @@
 import { experiment } from '#core/experiments/experiments'
 import type { PredictionBody } from '#schemas/requests'
-import type { PredictionView } from '#schemas/views'
+import type { PredictionView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'

@@ -1,7 +1,7 @@
 import { coverage } from '#core/outcomes/coverage'
 import { criteriaOf, type Framework } from '#core/outcomes/framework'
 import { writeResults, type ResultRow } from '#schemas/results-csv'
-import type { GroupRecord, OwnRecordUnit } from '#schemas/views'
+import type { GroupRecord, OwnRecordUnit } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'

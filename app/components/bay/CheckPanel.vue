@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BayCheck } from '#schemas/views'
+import type { BayCheck } from '#schemas/bay-views'
 
 /** As built against what was asked for: each difference with what follows from it. */
 defineProps<{ check: BayCheck }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StepKey } from '#core/design/step-keys'
 import { STEP_TEXT } from '#core/texts/steps'
-import type { Comment } from '#schemas/views'
+import type { Comment } from '#schemas/marking-views'
 
 /** Sentences from earlier feedback; those about the step in hand first, then the most used. */
 const props = defineProps<{ comments: readonly Comment[]; step: StepKey | undefined }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { findingSentence, itemName } from '#core/texts/findings'
 import type { StepKey } from '#core/design/step-keys'
-import type { MarkingView } from '#schemas/views'
+import type { MarkingView } from '#schemas/marking-views'
 
 const props = defineProps<{ view: MarkingView; feedback: string; feedbackState: string; isBusy: boolean; step: StepKey | undefined }>()
 const emit = defineEmits<{ feedback: [text: string]; reset: []; decide: []; release: []; next: []; comment: [text: string] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '#core/attempt/stages'
-import type { StageEvent } from '#schemas/views'
+import type { StageEvent } from '#schemas/marking-views'
 
 /** What the assessor last said about energising: who, when, and what to put right. */
 const props = defineProps<{ events: readonly StageEvent[]; stage: Stage }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '#core/attempt/stages'
-import type { StageEvent } from '#schemas/views'
+import type { StageEvent } from '#schemas/marking-views'
 
 defineProps<{ events: readonly StageEvent[]; stage: Stage }>()
 const CHECKS = ['Covers on, tools clear', 'Everybody at the bay informed', 'Dead test results at hand', 'Key and lock with you']

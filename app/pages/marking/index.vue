@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '#core/attempt/stages'
-import type { MarkingListItem } from '#schemas/views'
+import type { MarkingListItem } from '#schemas/marking-views'
 import { STAGE_WORDS } from '~/texts/stages'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })

@@ -2,7 +2,7 @@
 import { EXPERIMENTS } from '#core/experiments/experiments'
 import type { HuntHome } from '#schemas/hunt-views'
 import type { IsolationHome } from '#schemas/isolation-views'
-import type { BayListItem, PredictionView } from '#schemas/views'
+import type { BayListItem, PredictionView } from '#schemas/bay-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { scaleLinear, scaleLog } from 'd3-scale'
-import type { GroupMarks, GroupStep } from '#schemas/views'
+import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import { STEP_TEXT } from '#core/texts/steps'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { experiment } from '#core/experiments/experiments'
-import type { PredictionView } from '#schemas/views'
+import type { PredictionView } from '#schemas/bay-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'], key: (route) => String(route.params.code) })
 
