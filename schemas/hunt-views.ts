@@ -56,15 +56,8 @@ export interface FaultChoice {
 }
 
 /** What somebody who looks for a fault may see; the fault itself only when it is over. */
-export interface HuntView {
-  readonly id: number
+export interface HuntView extends Omit<HuntListItem, 'met' | 'madeAt'> {
   readonly version: number
-  readonly title: string
-  readonly name: string
-  readonly setBy: string | null
-  readonly place: 'virtual' | 'bay'
-  readonly bay: number | null
-  readonly isDone: boolean
   readonly symptoms: readonly string[]
   readonly isIsolated: boolean
   readonly isRepaired: boolean

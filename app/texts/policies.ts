@@ -1,14 +1,9 @@
+import { choicesOf } from '#core/policy/choice'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 
+const text = choicesOf<Policy>()
+
 /** The schools that a centre chooses between, with the reason for the default. */
-export interface PolicyText<K extends keyof Policy = keyof Policy> {
-  readonly key: K
-  readonly name: string
-  readonly options: readonly { readonly value: NonNullable<Policy[K]>; readonly name: string; readonly reason: string }[]
-}
-
-const text = <K extends keyof Policy>(key: K, name: string, options: PolicyText<K>['options']): PolicyText<K> => ({ key, name, options })
-
 export const POLICY_TEXTS = [
   text('measuredZs', 'A measured Zs is held against', [
     { value: 'eighty-percent', name: '80 % of the table value', reason: 'Default: quick at the bay, and on the safe side at usual temperatures.' },

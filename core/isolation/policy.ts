@@ -1,3 +1,5 @@
+import { choicesOf, type Choice } from '../policy/choice'
+
 export const LEVELS = ['first-weeks', 'first', 'second'] as const
 /** How far the learner is. */
 export type Level = (typeof LEVELS)[number]
@@ -15,16 +17,10 @@ export interface IsolationPolicy {
 
 export const DEFAULT_ISOLATION: IsolationPolicy = { proof: 'either', selfTest: 'never', firstWeeks: 'plug-in', method: 'breaker', pairs: 'three', retest: 'second', notice: 'advised' }
 
-/** A choice with the reason of each option; the first is the default. */
-export interface IsolationChoice<K extends keyof IsolationPolicy = keyof IsolationPolicy> {
-  readonly key: K
-  readonly name: string
-  readonly options: readonly { readonly value: IsolationPolicy[K]; readonly name: string; readonly reason: string }[]
-}
+const choice = choicesOf<IsolationPolicy>()
 
-const choice = <K extends keyof IsolationPolicy>(key: K, name: string, options: IsolationChoice<K>['options']): IsolationChoice<K> => ({ key, name, options })
-
-export const ISOLATION_CHOICES: readonly IsolationChoice[] = [
+/** The first option of each is the default. */
+export const ISOLATION_CHOICES: readonly Choice<IsolationPolicy>[] = [
   choice('proof', 'An indicator is proved on', [
     { value: 'either', name: 'a known live source or a proving unit', reason: 'Default: both show that it sees voltage.' },
     { value: 'known-source', name: 'a known live source', reason: 'The same voltage as the one that must not be there.' },
