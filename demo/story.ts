@@ -73,7 +73,7 @@ export function boardReadings(assignment: Assignment, bay: number, { faults, nul
   const made = rig && applyFaults(rig, faults)
   if (!rig || !made?.ok) throw new Error('The demo has a bay that cannot be built')
   const schedule = scheduleOf(rig, { edition: assignment.edition, residualTests: assignment.policy.residualTests ?? 'edition' })
-  const taken = [...testBay(made.rig, schedule.filter(({ isDead: dead }) => dead || isWithLive), { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay })]
+  const taken = [...testBay(made.rig, schedule.filter(({ isDead: dead, kind }) => kind !== 'r2Long' && (dead || isWithLive)), { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay })]
   const checks = { 'set:instrument': nulledOhm === 0 ? 'Multi 2' : 'Multi 1', 'set:readyDead': 'isolated inspected earth out people' }
   return { ...checks, ...(nulledOhm > 0 ? { 'set:leads': '0.08 Ω' } : {}), ...Object.fromEntries(taken.map(({ test, shown }) => [test.key, shown])) }
 }

@@ -4,7 +4,7 @@ import type { DevicePart, Part, Rig, Wire } from '../rig/rig'
 import { residualBefore } from '../rig/residual-before'
 import { indexParts, partIdOf } from '../rig/terminals'
 
-export const TEST_KINDS = ['bonding', 'r1', 'rn', 'r2', 'r1r2', 'irLL', 'irLN', 'irLE', 'irNE', 'polarity', 'ze', 'pfc', 'rotation', 'zs', 'rcd', 'rcdHalf', 'rcdFive', 'rcdButton', 'functional', 'drop', 'clamp'] as const
+export const TEST_KINDS = ['bonding', 'r1', 'rn', 'r2', 'r1r2', 'r2Long', 'irLL', 'irLN', 'irLE', 'irNE', 'polarity', 'ze', 'pfc', 'rotation', 'zs', 'rcd', 'rcdHalf', 'rcdFive', 'rcdButton', 'functional', 'drop', 'clamp'] as const
 export type TestKind = (typeof TEST_KINDS)[number]
 
 /** One test of a schedule: `c1.r1r2@c1p2`, `c1.irNE`, `ze`. */
@@ -71,7 +71,7 @@ export function testsOf(rig: Rig): BayTest[] {
       const last = points.at(-1)
       return [
         ...(isRing ? (['r1', 'rn', 'r2'] as const).map((kind) => test(kind, circuit)) : []),
-        ...(isIsland ? [] : points.map(({ id }) => test('r1r2', circuit, id))), ...(['irLN', 'irLE', 'irNE'] as const).filter((kind) => kind === 'irLE' || (last && hasNeutral(last))).map((kind) => test(kind, circuit)),
+        ...(isIsland ? [] : [...points.map(({ id }) => test('r1r2', circuit, id)), ...points.map(({ id }) => test('r2Long', circuit, id))]), ...(['irLN', 'irLE', 'irNE'] as const).filter((kind) => kind === 'irLE' || (last && hasNeutral(last))).map((kind) => test(kind, circuit)),
         ...points.filter(hasNeutral).map(({ id }) => test('polarity', circuit, id)), ...(isIsland ? [] : points.map(({ id }) => test('zs', circuit, id))), ...(isProtected && last ? [test('rcd', circuit, last.id)] : []),
       ]
     }),
@@ -148,6 +148,11 @@ export function prepareTest(rig: Rig, test: BayTest, options: { lampsIn?: boolea
       return ends.at.length < 2 ? undefined : { state: deadBench(rig, options), setup: { freed: ends.freed, links: [] }, at: ends.at[0]!, to: ends.at[1]! }
     }
     case 'r1r2': case 'polarity': return part && { state: deadBench(rig, options), setup: { freed: [], links: [[line, `${bar}.1`]] }, at: lineAt(part), to: kind === 'polarity' && part.kind === 'device' ? `${bar}.1` : earthAt(rig, part)! }
+    case 'r2Long': {
+      // Out of the bar, so that no other way back is in the reading; of a ring from the end that left first.
+      const ends = free(home.earth)
+      return part && ends.at[0] ? { state: deadBench(rig, options), setup: { freed: ends.freed, links: [] }, at: ends.at[0], to: earthAt(rig, part)! } : undefined
+    }
     case 'irLL': return { state: deadBench(rig, options), setup: none, at: line, to: `${way.id}.L2 out` }
     case 'irLN': case 'irLE': case 'irNE': {
       // The circuit's own neutral, out of the bar, so that the others are not in the reading.

@@ -5,7 +5,7 @@ import { isDead } from '../results/readings'
 import { testsOf, type BayTest } from './bay-test'
 import { cost, isSameDirection } from './fit'
 import { SOUND, faultHypotheses, slipHypotheses, type Hypothesis } from './hypothesis'
-import { onlyCircuits, predict, predictAll, type Outcome, type Outcomes } from './predict'
+import { onlyCircuits, predictAll, type Outcome, type Outcomes } from './predict'
 
 export interface Candidate {
   readonly hypothesis: Hypothesis
@@ -47,6 +47,8 @@ const PAIRED = 14
 const SECOND = 1.5
 /** A pair this much worse than the best is not shown anyway. */
 const HOPELESS = 4
+/** So many places of one cause are told apart. */
+const MOST_PLACES = 8
 /** A reading in the right direction but of another size, of a cause without a fixed size. */
 const OTHER_SIZE = 0.6
 
@@ -175,16 +177,20 @@ function nextTest(intended: Rig, candidates: readonly Candidate[], open: readonl
 }
 
 function mostTelling(intended: Rig, candidates: readonly Candidate[], open: readonly BayTest[]): Diagnosis['next'] {
-  const rigs = candidates.slice(0, 4).flatMap(({ hypothesis, share }) => {
-    const made = applyFaults(intended, hypothesis.faults)
-    return made.ok ? [{ rig: made.rig, share }] : []
+  // A cause at several places is several: telling them apart is what is wanted next.
+  const causes = candidates.slice(0, 4).flatMap(({ hypothesis, share, elsewhere }) => {
+    const places = [hypothesis.faults, ...elsewhere.slice(0, MOST_PLACES - 1).map((fault) => [fault])]
+    return places.flatMap((faults) => {
+      const made = applyFaults(intended, faults)
+      return made.ok ? [{ outcomes: predictAll(made.rig, open), share: share / places.length }] : []
+    })
   })
   let best: Diagnosis['next'] = null
   for (const test of open) {
-    const outcomes = rigs.map(({ rig, share }) => ({ outcome: predict(rig, test), share }))
     let separates = 0
-    outcomes.forEach((a, i) => outcomes.slice(i + 1).forEach((b) => {
-      if (a.outcome && b.outcome && cost(test.kind, a.outcome, b.outcome) > FITS) separates += a.share * b.share
+    causes.forEach((a, i) => causes.slice(i + 1).forEach((b) => {
+      const [one, other] = [a.outcomes.get(test.key), b.outcomes.get(test.key)]
+      if (one && other && cost(test.kind, one, other) > FITS) separates += a.share * b.share
     }))
     if (separates > (best?.separates ?? 0)) best = { test, separates }
   }

@@ -3,7 +3,7 @@ import type { Outcome } from './predict'
 
 /** Instrument, cut length and workshop air together: share of the value, and Ω or s. */
 const SPREAD: Readonly<Record<TestKind, { readonly relative: number; readonly absolute: number }>> = {
-  r1: { relative: 0.08, absolute: 0.03 }, rn: { relative: 0.08, absolute: 0.03 }, r2: { relative: 0.08, absolute: 0.03 }, r1r2: { relative: 0.09, absolute: 0.03 },
+  r1: { relative: 0.08, absolute: 0.03 }, rn: { relative: 0.08, absolute: 0.03 }, r2: { relative: 0.08, absolute: 0.03 }, r1r2: { relative: 0.09, absolute: 0.03 }, r2Long: { relative: 0.09, absolute: 0.03 },
   irLN: { relative: 0, absolute: 0 }, irLE: { relative: 0, absolute: 0 }, irNE: { relative: 0, absolute: 0 }, polarity: { relative: 0, absolute: 0 },
   bonding: { relative: 0.08, absolute: 0.04 }, irLL: { relative: 0, absolute: 0 }, pfc: { relative: 0.15, absolute: 60 }, rotation: { relative: 0, absolute: 0 }, rcdHalf: { relative: 0, absolute: 0 }, rcdFive: { relative: 0, absolute: 0 }, rcdButton: { relative: 0, absolute: 0 }, functional: { relative: 0, absolute: 0 }, drop: { relative: 0.2, absolute: 2 }, clamp: { relative: 0.12, absolute: 0.4 },
   ze: { relative: 0.07, absolute: 0.05 }, zs: { relative: 0.09, absolute: 0.06 }, rcd: { relative: 0, absolute: 0 },

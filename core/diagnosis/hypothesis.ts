@@ -72,7 +72,7 @@ export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readon
   })
 }
 
-const CONTINUITY = new Set(['r1', 'rn', 'r2', 'r1r2'])
+const CONTINUITY = new Set(['r1', 'rn', 'r2', 'r1r2', 'r2Long'])
 const LEADS_OHM = { least: 0.05, most: 0.35 } as const
 
 /** Slips that could explain these odd readings, with what the sheet would then read. */

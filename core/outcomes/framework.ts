@@ -15,7 +15,7 @@ export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}` | `work.${It
 
 /** Tests of a whole board that show the same as one of a single circuit. */
 const SHOWS: Readonly<Partial<Record<ReadingKindKey, SheetKey>>> = {
-  bonding: 'r1r2', r1: 'r1r2', rn: 'r1r2', r2: 'r1r2', irLL: 'irLE', pfc: 'ze', rotation: 'polarity', rcd: 'rcdTime', rcdHalf: 'rcdTime', rcdFive: 'rcdTime', rcdButton: 'rcdTime', functional: 'polarity', drop: 'zs', clamp: 'zs',
+  bonding: 'r1r2', r1: 'r1r2', rn: 'r1r2', r2: 'r1r2', r2Long: 'r1r2', irLL: 'irLE', pfc: 'ze', rotation: 'polarity', rcd: 'rcdTime', rcdHalf: 'rcdTime', rcdFive: 'rcdTime', rcdButton: 'rcdTime', functional: 'polarity', drop: 'zs', clamp: 'zs',
 }
 
 /** The kind of evidence that an item is: `design.c2.zs` is `design.zs`, `reading.c1.irNE` is `reading.irNE`; a group of an inspection is itself. */

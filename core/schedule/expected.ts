@@ -39,6 +39,7 @@ function particulars({ kind, isAsked }: ScheduleTest, rig: Rig, design: Installa
   switch (kind) {
     case 'bonding': return { source: SOURCES.bonding, working: 'length and area of the bonding conductor; the joints add about 0.05 Ω at most', reasons: CONDUCTORS }
     case 'r1': case 'rn': case 'r2': return { source: SOURCES.ringContinuity, working: 'end to end: the whole length of the ring', reasons: CONDUCTORS }
+    case 'r2Long': return { source: SOURCES.continuity, working: 'the protective conductor alone, from its end at the board to this point', reasons: CONDUCTORS }
     case 'r1r2': {
       const limit = circuit && isAsked ? zsLimit(circuit) : undefined
       return {

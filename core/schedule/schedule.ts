@@ -31,8 +31,8 @@ export function scheduleOf(rig: Rig, rules: ScheduleRules): ScheduleTest[] {
   }
   const supply = rig.parts.find(({ kind }) => kind === 'supply')
   const own = (key: string, kind: BayTest['kind'], point: string | null = null): ScheduleTest => ({ key, kind, circuit: null, point, isAsked: true, isDead: isDead(key) })
-  // The residual device is the same from every point.
-  const asked = (test: BayTest): ScheduleTest => ({ ...test, isDead: isDead(test.key), isAsked: test.point === null || test.kind === 'rcd' || far.get(test.circuit ?? '') === test.point })
+  // The residual device is the same from every point; the long lead is for looking closer, beside the linked measurement.
+  const asked = (test: BayTest): ScheduleTest => ({ ...test, isDead: isDead(test.key), isAsked: test.kind !== 'r2Long' && (test.point === null || test.kind === 'rcd' || far.get(test.circuit ?? '') === test.point) })
   const bonding = rig.parts.filter(({ kind, id }) => kind === 'metalwork' && id !== 'electrode' && rig.wires.some(({ from, to }) => [from, to].includes(`${id}.E`) && [from, to].some((ref) => ref.startsWith('met.'))))
   const circuits = [...far.keys()]
   const of = (circuit: string, dead: boolean): ScheduleTest[] => tests.filter((test) => test.circuit === circuit).map(asked).filter((test) => test.isDead === dead).flatMap((test) => {

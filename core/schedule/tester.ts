@@ -52,7 +52,7 @@ export function showTest(rig: Rig, test: ScheduleTest, { leadsOhm, nulledOhm }: 
   }
   switch (test.kind) {
     case 'polarity': return tick(predict(rig, test)?.is === 'tick')
-    case 'bonding': case 'r1': case 'rn': case 'r2': case 'r1r2': return words(readContinuity(bench, made, { ohm: leadsOhm, nulledOhm }, error))
+    case 'bonding': case 'r1': case 'rn': case 'r2': case 'r1r2': case 'r2Long': return words(readContinuity(bench, made, { ohm: leadsOhm, nulledOhm }, error))
     case 'irLN': case 'irLE': case 'irNE': return words(readInsulation(bench, made, 500, error))
     case 'irLL': case 'pfc': {
       const told = predict(rig, test)

@@ -29,7 +29,7 @@ export function slipWords(slip: Slip): { readonly name: string; readonly tell: s
   }
 }
 
-const KIND_WORDS: Readonly<Record<TestKind, string>> = { r1: 'r1, line end to end', rn: 'rn, neutral end to end', r2: 'r2, cpc end to end', r1r2: 'R1 + R2', irLN: 'insulation L–N', irLE: 'insulation L–E', irNE: 'insulation N–E', polarity: 'polarity', ze: 'Ze', zs: 'Zs', rcd: 'residual device, trip time', bonding: 'bonding', irLL: 'insulation between lines', pfc: 'fault current at the origin', rotation: 'phase sequence', rcdHalf: 'residual device at half IΔn', rcdFive: 'residual device at five times IΔn', rcdButton: 'test button', functional: 'function', drop: 'voltage drop under load', clamp: 'current under load' }
+const KIND_WORDS: Readonly<Record<TestKind, string>> = { r1: 'r1, line end to end', rn: 'rn, neutral end to end', r2: 'r2, cpc end to end', r1r2: 'R1 + R2', r2Long: 'R2 with a long lead', irLN: 'insulation L–N', irLE: 'insulation L–E', irNE: 'insulation N–E', polarity: 'polarity', ze: 'Ze', zs: 'Zs', rcd: 'residual device, trip time', bonding: 'bonding', irLL: 'insulation between lines', pfc: 'fault current at the origin', rotation: 'phase sequence', rcdHalf: 'residual device at half IΔn', rcdFive: 'residual device at five times IΔn', rcdButton: 'test button', functional: 'function', drop: 'voltage drop under load', clamp: 'current under load' }
 
 /** `R1 + R2 at Socket 1.3`. */
 export function testWords(rig: Rig, { kind, circuit, point }: BayTest): string {

@@ -70,6 +70,7 @@ const READING_TEXT: Readonly<Record<ReadingKindKey, ReadingText>> = {
   r1: { name: 'Ring, line end to end', how: 'Both line ends out of the way, leads nulled.' },
   rn: { name: 'Ring, neutral end to end', how: 'Both neutral ends out of the bar.' },
   r2: { name: 'Ring, cpc end to end', how: 'Both cpc ends out of the bar.' },
+  r2Long: { name: 'Cpc alone, long lead', how: 'Cpc out of its bar, both ends of a ring; a long lead from its end to the point.' },
   irLL: { name: 'Insulation, line to line', how: '500 V DC, each pair of lines; the lowest is written down.' },
   pfc: { name: 'Prospective fault current', how: 'At the origin, L–N and L–E; the larger is written down.' },
   rotation: { name: 'Phase sequence', how: 'Rotation indicator at the incoming lines.' },

@@ -16,7 +16,7 @@ export interface SetupWords {
 
 const DEAD = 'Isolated, locked off and proved dead'
 const INSTRUMENT: Readonly<Record<TestKind, string>> = {
-  bonding: 'Continuity, long lead', r1: 'Continuity', rn: 'Continuity', r2: 'Continuity', r1r2: 'Continuity', irLL: 'Insulation, 500 V', irLN: 'Insulation, 500 V', irLE: 'Insulation, 500 V', irNE: 'Insulation, 500 V', polarity: 'Continuity',
+  bonding: 'Continuity, long lead', r1: 'Continuity', rn: 'Continuity', r2: 'Continuity', r1r2: 'Continuity', r2Long: 'Continuity, long lead', irLL: 'Insulation, 500 V', irLN: 'Insulation, 500 V', irLE: 'Insulation, 500 V', irNE: 'Insulation, 500 V', polarity: 'Continuity',
   ze: 'Loop', pfc: 'Fault current', rotation: 'Rotation indicator', zs: 'Loop that does not trip', rcd: 'RCD, 1 × IΔn, both half-cycles', rcdHalf: 'RCD, ½ × IΔn', rcdFive: 'RCD, 5 × IΔn, both half-cycles', rcdButton: 'Finger', functional: 'Hand and eye', drop: 'Voltmeter', clamp: 'Clamp meter',
 }
 const LIVE_CAUTION = 'Supervised live work: permission given, covers on, fused leads, people informed.'

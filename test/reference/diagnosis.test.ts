@@ -5,6 +5,7 @@ import { testsOf } from '#core/diagnosis/bay-test'
 import { diagnose } from '#core/diagnosis/diagnose'
 import { predict, type Outcome, type Outcomes } from '#core/diagnosis/predict'
 import { readSheet } from '#core/diagnosis/read-sheet'
+import { isDead } from '#core/results/readings'
 import { applyFaults, possibleFaults } from '#core/rig/faults/catalogue'
 import { aBay } from '../support/bay'
 import { measure } from '../support/sheet'
@@ -83,6 +84,33 @@ describe('no false alarm', () => {
     expect(candidates.length).toBeGreaterThan(1)
     expect(next).not.toBeNull()
     expect(few.has(next!.test.key)).toBe(false)
+  })
+})
+
+describe('the next measurement', () => {
+  // Common practice, no source: a break is found by halving, so three measurements find one of the seven cpcs of a ring of six sockets.
+  it.each(['c1p2', 'c1p3', 'c1p6'])('halves a ring’s cpc that is open at %s, dead, until one place is left', (point) => {
+    const { kind, place } = places('earthOpen', point)[0]!
+    const made = kind.apply(bay, place)
+    const known = new Map([...measure(made, bay, 2)].filter(([key]) => ['c1.r1', 'c1.rn', 'c1.r2'].includes(key)))
+    let steps = 0
+    for (let { candidates, next } = diagnose(bay, known, { pairs: false }); candidates[0]!.elsewhere.length > 0; { candidates, next } = diagnose(bay, known, { pairs: false })) {
+      expect(isDead(next!.test.key)).toBe(true)
+      known.set(next!.test.key, predict(made, next!.test)!)
+      steps += 1
+      if (steps > 5) break
+    }
+    expect(steps).toBeLessThanOrEqual(3)
+    expect(diagnose(bay, known, { pairs: false }).candidates[0]!.hypothesis.faults).toEqual([{ code: 'earthOpen', place: place.key }])
+  })
+  it('is the cpc alone: R2 is what the linked measurement has less the line', () => {
+    for (const point of ['c2p1', 'c2p2']) {
+      const at = (key: string) => value(predict(bay, testsOf(bay).find((test) => test.key === key)!))
+      const wires = bay.wires.filter(({ run }) => run === 'c2run')
+      const area = (colour: string) => wires.find((wire) => wire.colour === colour)!.areaMm2
+      // Same length, so R2/(R1 + R2) is the line's area over both.
+      expect(at(`c2.r2Long@${point}`) / at(`c2.r1r2@${point}`)).toBeCloseTo(area('brown') / (area('brown') + area('green-and-yellow')), 1)
+    }
   })
 })
 

@@ -8,7 +8,7 @@ const LEAST_READINGS = 4
 const AGREE = 0.75
 /** Ohmmeter, its digits and the lengths together: share and Ω. */
 const SCATTER = { relative: 0.04, ohm: 0.035 } as const
-const CONTINUITY = new Set(['bonding', 'r1', 'rn', 'r2', 'r1r2'])
+const CONTINUITY = new Set(['bonding', 'r1', 'rn', 'r2', 'r1r2', 'r2Long'])
 
 /** The same resistance too much in nearly every continuity reading, the short ones too. */
 export const leadsNotNulled: SheetRule = (sheet) => {
