@@ -41,7 +41,7 @@ onMounted(run.load)
       <label>made of<select :value="text('material', 'pvc')" :disabled="isLocked" name="material" @change="write('material', $event)"><option value="pvc">PVC</option><option value="steel">steel</option></select></label>
       <label>as<select :value="text('made', 'conduit')" :disabled="isLocked" name="made" @change="write('made', $event)"><option v-for="one in MADE" :key="one" :value="one">{{ one }}</option></select></label>
       <label>size<select :value="text('size', '20')" :disabled="isLocked" name="size" @change="write('size', $event)"><option v-for="mm in CONDUITS_MM" :key="mm" :value="String(mm)">{{ mm }} mm</option></select></label>
-      <label v-for="[key, name, usual] in ([['bays', 'bays', '1'], ['tolerance', '± mm', '2'], ['pass', '% for met', '80'], ['bends', 'bends between', '2'], ['span', 'span K', '20'], ['areas', 'conductors mm²', '']] as const)" :key="key" :class="{ bad: run.read.value.problems[key], wide: key === 'areas' }" :title="run.read.value.problems[key]">{{ name }}<input :value="text(key, usual)" :disabled="isLocked" :name="key" :placeholder="key === 'areas' ? '6×2.5' : ''" @input="write(key, $event)"></label>
+      <label v-for="[key, name, usual] in ([['bays', 'bays', '1'], ['tolerance', '± mm', '2'], ['pass', '% for met', '80'], ['bends', 'bends', '2'], ['span', 'span K', '20'], ['areas', 'conductors mm²', '']] as const)" :key="key" :class="{ bad: run.read.value.problems[key], wide: key === 'areas' }" :title="run.read.value.problems[key]">{{ name }}<input :value="text(key, usual)" :disabled="isLocked" :name="key" :placeholder="key === 'areas' ? '6×2.5' : ''" @input="write(key, $event)"></label>
       <span class="grow" /><SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
     </div>
     <div class="work">
@@ -70,8 +70,8 @@ onMounted(run.load)
 
 <style scoped>
 .run { padding: 14px 20px 28px; display: flex; flex-direction: column; gap: 12px; }
-.head { display: flex; gap: 10px; align-items: end; flex-wrap: wrap; } .head label { display: grid; font-size: 12.5px; color: var(--soft); width: 84px; } .head label.wide { width: 130px; } .head input, .head select { height: 36px; border: 1px solid var(--hem-strong); border-radius: var(--ease); background: var(--raised); color: var(--ink); font: 560 14.5px var(--font); padding: 0 8px; width: 100%; } .head .name { width: 270px; font: 700 19px var(--font); height: 42px; } .bad input { border-color: var(--madder); }
-.grow { flex: 1; } .work { display: grid; grid-template-columns: 540px minmax(0, 1fr); gap: 16px; height: 410px; }
+.head { display: flex; gap: 10px; align-items: end; flex-wrap: wrap; } .head label { display: grid; font-size: 12.5px; color: var(--soft); width: 72px; } .head label:has(select) { width: 94px; } .head label.wide { width: 130px; } .head input, .head select { height: 36px; border: 1px solid var(--hem-strong); border-radius: var(--ease); background: var(--raised); color: var(--ink); font: 560 14.5px var(--font); padding: 0 8px; width: 100%; } .head .name { width: 230px; font: 700 19px var(--font); height: 42px; } .bad input { border-color: var(--madder); }
+.grow { flex: 1; } .work { display: grid; grid-template-columns: 580px minmax(0, 1fr); gap: 16px; height: 410px; }
 .tabs { display: flex; gap: 4px; border-bottom: 1px solid var(--hem); align-items: center; } .tabs button[role] { all: unset; cursor: pointer; padding: 9px 14px; font-weight: 620; border-bottom: 3px solid transparent; } .tabs .on { border-bottom-color: var(--indigo) !important; color: var(--indigo-text); } .tabs button:focus-visible { outline: 2.5px solid var(--indigo); }
 .paper { display: none; } @media print { .paper { display: block; } .work { display: block; height: 90mm; } }
 @media (max-width: 1000px) { .work { grid-template-columns: 1fr; height: auto; } }

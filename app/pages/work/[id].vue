@@ -101,8 +101,7 @@ onMounted(sheet.load)
           <p v-if="view.stage === 'design'" class="stitched waiting">Hand in your design first. Then the boxes for the dead tests open.</p>
           <template v-else>
             <PermissionNote :events="view.events" :stage="view.stage" />
-            <p class="row"><NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink></p>
-            <p class="caution">Dead tests: the circuit is isolated, locked and proved dead. If anything shows voltage, stop and call your assessor.</p>
+            <div class="row spread"><p class="caution">Dead tests: the circuit is isolated, locked and proved dead. If anything shows voltage, stop and call your assessor.</p><NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink></div>
             <StageReadings :view="view" stage="dead" :read="sheet.reading" :missing="sheet.missing.value" @write="(key: string, text: string) => sheet.write('reading', key, text)" />
             <StageBar>
               <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
