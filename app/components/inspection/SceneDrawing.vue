@@ -12,7 +12,7 @@ const mid = ({ x, w }: Spot) => x + w / 2
   <svg viewBox="0 0 840 540" class="scene" role="group" :aria-label="scene === 'board' ? 'A board with its cover off' : 'An intake'">
     <template v-if="scene === 'board'">
       <rect x="72" y="52" width="696" height="444" class="case" /><rect x="138" y="214" width="580" height="10" class="rail" />
-      <text x="96" y="342" class="name">N</text><text x="96" y="412" class="name">E</text><rect x="120" y="372" width="560" height="9" class="bar" /><rect x="120" y="444" width="560" height="9" class="bar" />
+      <text x="692" y="382" class="name">N</text><text x="692" y="454" class="name">E</text><rect x="120" y="372" width="560" height="9" class="bar" /><rect x="120" y="444" width="560" height="9" class="bar" />
     </template>
     <template v-else><rect x="60" y="60" width="720" height="470" class="board" /><path d="M170 520V420" class="service" /><path d="M230 360H262V262H300" class="tail" /><path d="M440 262H560" class="tail" /><rect x="446" y="404" width="72" height="100" class="bar" /></template>
 
@@ -52,7 +52,7 @@ const mid = ({ x, w }: Spot) => x + w / 2
 </template>
 
 <style scoped>
-.scene { width: 100%; max-height: 72vh; background: #e9e4d8; display: block; --l: #1f2430; }
+.scene { width: 100%; height: 100%; min-height: 420px; background: #e9e4d8; display: block; --l: #1f2430; }
 .case { fill: #d9d4c6; stroke: var(--l); stroke-width: 2.5; } .board { fill: #c9b48d; stroke: var(--l); stroke-width: 2; } .rail { fill: #9a978c; } .bar { fill: #b8862f; stroke: var(--l); } .device { fill: #f7f5ee; stroke: var(--l); stroke-width: 2; } .device.main { fill: #efeade; } .lever { fill: #3a4152; } .lever.red { fill: #a63d2f; } .screw { fill: #8f8b80; stroke: var(--l); stroke-width: 1.5; }
 .wire { fill: none; stroke-width: 9; stroke-linecap: round; } .brown { stroke: #6b3e1e; } .blue { stroke: #2c5aa8; } .green { stroke: #3d7a4a; } .grey { stroke: #55585f; } .copper { stroke: #c8742f; stroke-width: 6; } .thin { stroke-width: 4; } .stripe { fill: none; stroke: #f0d84a; stroke-width: 3; stroke-dasharray: 8 7; } .strand, .crack { fill: none; stroke: #c8742f; stroke-width: 2.5; } .crack { stroke: #1f2430; }
 .tail { fill: none; stroke: #55585f; stroke-width: 16; } .service { stroke: #1f2430; stroke-width: 22; } .blank { fill: #e6e1d3; stroke: #a9a599; stroke-width: 1.5; } .gap { fill: #14161c; stroke: var(--l); } .busbar { stroke: #d08a3c; stroke-width: 6; fill: none; } .paper { fill: #fff; stroke: #6f6c63; } .nothing { fill: none; } .writing { stroke: #444; stroke-width: 2; } .plug { fill: #b9b5a8; stroke: #6f6c63; } .hole { fill: #14161c; stroke: var(--l); } .grommet { fill: none; stroke: #2a2d36; stroke-width: 7; } .seal { fill: #3d7a4a; stroke: var(--l); stroke-width: 2; } .clamp { fill: #7d7a70; stroke: var(--l); } .pipe { stroke: #8c6b3e; stroke-width: 14; } .name { font: 700 18px var(--mono); fill: var(--l); } .tiny { font: 600 13px var(--font); fill: var(--l); }

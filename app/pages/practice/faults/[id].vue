@@ -24,10 +24,7 @@ async function step(what: HuntStepBody['step']): Promise<boolean> {
     isBusy.value = false
   }
 }
-const circuits = computed(() => [...new Set((view.value?.tests ?? []).map(({ circuit }) => circuit))])
-const circuit = ref('')
 const stage = ref<'dead' | 'live'>('dead')
-const tests = computed(() => (view.value?.tests ?? []).filter((test) => test.circuit === (circuit.value || circuits.value[0]) && test.isDead === (stage.value === 'dead')))
 const typed = ref('')
 const asking = ref<string | null>(null)
 async function measure(test: string) {
@@ -80,8 +77,7 @@ const last = computed(() => view.value?.log.at(-1))
         <div class="panel">
           <div class="row spread"><h2>Measure</h2><el-radio-group v-model="stage" aria-label="Dead or live"><el-radio-button value="dead">Dead</el-radio-button><el-radio-button value="live">Live</el-radio-button></el-radio-group></div>
           <p v-if="last" class="display mono" role="status">{{ last.words }}</p>
-          <div class="circuits"><button v-for="one in circuits" :key="one" type="button" :class="{ on: (circuit || circuits[0]) === one }" @click="circuit = one">{{ one }}</button></div>
-          <div class="tests"><button v-for="test in tests" :key="test.key" type="button" :disabled="isBusy" :data-testid="`test-${test.key}`" @click="measure(test.key)"><b>{{ test.name }}</b><span>{{ test.where }}</span></button></div>
+          <TestChoice :tests="view.tests" :is-dead="stage === 'dead'" :is-busy="isBusy" @measure="measure" />
         </div>
         <form class="row think" @submit.prevent="think"><el-input v-model="thought" size="large" maxlength="400" name="thought" placeholder="What does that rule out? What next, and why?" aria-label="Reasoning" /><el-button size="large" native-type="submit" :disabled="!thought.trim()">Note it</el-button></form>
         <div class="panel">
@@ -113,9 +109,6 @@ const last = computed(() => view.value?.log.at(-1))
 aside { border-left: 1px solid var(--hem); background: var(--panel); padding: 18px 20px; overflow: auto; } ol { list-style: none; padding: 0; } li { padding: 6px 0; border-bottom: 1px solid var(--hem); line-height: 1.35; } .marked { border-left: 4px dashed var(--madder); padding-left: 8px; }
 .panel { background: var(--panel); border: 1px solid var(--hem); padding: 14px 18px; display: flex; flex-direction: column; gap: 10px; }
 .acts { gap: 10px; } .acts .el-button, .think .el-button { min-height: 52px; } .grow { flex: 1; }
-.circuits { display: flex; gap: 6px; flex-wrap: wrap; } .circuits button { all: unset; cursor: pointer; padding: 10px 14px; min-height: 28px; border: 1px solid var(--hem); font-weight: 620; } .circuits .on { border: 2px solid var(--indigo); background: var(--indigo-wash); }
-.tests { display: grid; grid-template-columns: repeat(auto-fill, minmax(186px, 1fr)); gap: 8px; } .tests button { all: unset; box-sizing: border-box; cursor: pointer; display: grid; gap: 1px; min-height: 60px; padding: 8px 12px; border: 1px solid var(--hem-strong); background: var(--raised); line-height: 1.2; font-size: 14.5px; align-content: center; } .tests span { color: var(--soft); font-size: 13.5px; }
-button:focus-visible { outline: 2.5px solid var(--indigo) !important; outline-offset: 1px; }
 .display { font-size: 21px; font-weight: 680; padding: 10px 14px; background: var(--raised); border: 1.5px dashed var(--hem-strong); }
 .think :deep(.el-input) { flex: 1; } .marks { list-style: none; padding: 0; display: grid; gap: 10px; } .marks li { display: grid; grid-template-columns: 1fr auto; gap: 2px 12px; border-bottom: 1px solid var(--hem); } .marks p { grid-column: 1 / 3; } .secret { font-size: 18px; }
 @media (max-width: 960px) { .hunt { grid-template-columns: 1fr; } aside { border-left: 0; } }
