@@ -35,13 +35,13 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
   const room = stockMm + kerfMm
   const sizes = sorted.map(({ lengthMm }) => lengthMm + kerfMm)
   const leastBars = lowerBound(sizes, room)
-  let plan = filled(sizes, room)
-  if (sorted.length <= EXACT_PIECES && plan.length > leastBars) plan = exact(sizes, room, plan)
+  const first = filled(sizes, room)
+  const { plan, isWhole } = sorted.length <= EXACT_PIECES && first.length > leastBars ? exact(sizes, room, first) : { plan: first, isWhole: false }
   const bars = plan.map((own) => {
     const used = own.reduce((sum, i) => sum + sizes[i]!, 0)
     return { pieces: own.map((i) => sorted[i]!), leftMm: Math.max(0, room - used) }
   }).sort((a, b) => a.leftMm - b.leftMm)
-  return { bars, leastBars, wasteMm: bars.reduce((sum, { leftMm }) => sum + leftMm, 0), isLeast: bars.length === leastBars || sorted.length <= EXACT_PIECES, tooLong }
+  return { bars, leastBars, wasteMm: bars.reduce((sum, { leftMm }) => sum + leftMm, 0), isLeast: bars.length === leastBars || isWhole, tooLong }
 }
 
 /** Bound L2 of Martello and Toth, 1990, from memory: pieces that cannot share a bar, and what the rest needs at least. */
@@ -100,8 +100,8 @@ function bestFill(items: readonly { readonly i: number; readonly size: number }[
   return chosen
 }
 
-/** Depth first: each piece into every bar it fits, a new bar last; bars that look alike once. */
-function exact(sizes: readonly number[], room: number, known: number[][]): number[][] {
+/** Depth first: each piece into every bar it fits, a new bar last; bars that look alike once. Tells whether every plan was looked at. */
+function exact(sizes: readonly number[], room: number, known: number[][]): { readonly plan: number[][]; readonly isWhole: boolean } {
   let best = known
   let nodes = 0
   const bars: { own: number[]; left: number }[] = []
@@ -126,5 +126,5 @@ function exact(sizes: readonly number[], room: number, known: number[][]): numbe
     bars.pop()
   }
   place(0)
-  return best
+  return { plan: best, isWhole: nodes <= MOST_NODES }
 }
