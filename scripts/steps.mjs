@@ -17,6 +17,25 @@ export function run(title, command, args, options = {}) {
   if (result.status !== 0) fail(`${title} did not succeed.`)
 }
 
+/** Runs commands beside each other, each heard out whole before the next; stops the script when one fails. */
+export async function runBeside(commands) {
+  const results = commands.map(([title, command, args]) => ({
+    title,
+    ended: new Promise((resolve) => {
+      const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] })
+      let heard = ''
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (heard += data))
+      child.once('error', (error) => resolve({ status: 1, heard: error.message }))
+      child.once('close', (status) => resolve({ status, heard }))
+    }),
+  }))
+  for (const { title, ended } of results) {
+    const { status, heard } = await ended
+    console.log(`\n— ${title}\n${heard.trim()}`)
+    if (status !== 0) fail(`${title} did not succeed.`)
+  }
+}
+
 export function fail(sentence) {
   console.error(`\n✗ ${sentence}`)
   process.exit(1)

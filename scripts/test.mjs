@@ -1,7 +1,7 @@
 /* npm test: installs what tests need, then lint, types, unit and API tests, build, browser tests. */
 import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { build, fail, install, run } from './steps.mjs'
+import { build, fail, install, run, runBeside } from './steps.mjs'
 
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 
@@ -25,10 +25,12 @@ const FOLDERS = ['core', 'schemas', 'server', 'app', 'cli', 'demo', 'test']
 install()
 installPrograms()
 run('Preparing types', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
-run('Lint', 'npx', ['eslint', '.'])
-run('Direction of dependencies', 'npx', ['depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs'])
-run('Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.server.json'])
-run('Types of the screens', 'npx', ['vue-tsc', '--noEmit'])
+await runBeside([
+  ['Lint', 'npx', ['eslint', '.']],
+  ['Direction of dependencies', 'npx', ['depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs']],
+  ['Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.server.json']],
+  ['Types of the screens', 'npx', ['vue-tsc', '--noEmit']],
+])
 run('Unit and API tests', 'npx', ['vitest', 'run'])
 build()
 run('Browser tests', 'npx', ['playwright', 'test'], { env: { CHROMIUM } })
