@@ -1,12 +1,11 @@
-import { tangentMm } from '#core/run/bending'
 import { billOf } from '#core/run/bill'
 import { drawSections, pullOf, runProblems } from '#core/run/check'
 import type { Piece } from '#core/run/cutting'
 import { addStraight, readRun, removeStraight, type RunFields } from '#core/run/form'
-import { STOCK_MM, type Direction } from '#core/run/run'
+import { sizeOf, stockMm as stockOf, type Direction } from '#core/run/run'
 import { expansionMm, supportsOf } from '#core/run/supports'
 import { tubesOf } from '#core/run/tubes'
-import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/containment'
+import { TRUNKING, conduitFactor, conduitTerms, trunkingTerms, type ConduitMm } from '#core/regulations/containment'
 import { runSentence } from '#core/texts/run'
 import type { RunView } from '#schemas/workmanship-views'
 
@@ -27,9 +26,9 @@ export function useRun(id: number) {
   })
   const isSound = computed(() => said.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'))
   const tubes = computed(() => (sheet.value && isSound.value ? tubesOf(sheet.value.run, sheet.value.former) : []))
-  const supports = computed(() => (sheet.value && isSound.value ? supportsOf(sheet.value.run, (angle) => tangentMm(sheet.value!.former, angle)) : []))
+  const supports = computed(() => (sheet.value && isSound.value ? supportsOf(sheet.value.run, sheet.value.former) : []))
   const pieces = computed<Piece[]>(() => (sheet.value && sheet.value.run.made !== 'tray' ? Array.from({ length: sheet.value.bays }, (_, bay) => tubes.value.map((tube, i) => ({ name: `bay ${bay + 1} · ${i + 1}`, lengthMm: Math.round(tube.cutMm) }))).flat() : []))
-  const stockMm = computed(() => STOCK_MM[sheet.value?.run.material ?? 'pvc'])
+  const stockMm = computed(() => stockOf(sheet.value?.run ?? { made: 'conduit', material: 'pvc' }))
   const cutting = useCutting(() => (pieces.value.length ? { pieces: pieces.value, stockMm: stockMm.value } : null))
   const sections = computed(() => (sheet.value && isSound.value ? drawSections(sheet.value.run).map((section) => ({ ...section, ...pullOf(section.rightAngles), ...fill(section.lengthMm / 1000, section.rightAngles) })) : []))
 
@@ -37,10 +36,11 @@ export function useRun(id: number) {
   function fill(metres: number, rightAngles: number): { readonly terms: number | null; readonly takes: number | null } {
     const areas = sheet.value!.areasMm2
     const { made, sizeMm } = sheet.value!.run
+    const { words } = sizeOf(sheet.value!.run)
     if (areas.length === 0 || made === 'tray') return { terms: null, takes: null }
-    if (made === 'trunking') return { terms: trunkingTerms(areas) ?? null, takes: null }
+    if (made === 'trunking') return { terms: trunkingTerms(areas) ?? null, takes: TRUNKING.find(({ size }) => words.startsWith(size))?.factor ?? null }
     const drawn = { betweenBoxesM: metres, bends: Math.round(rightAngles) }
-    return { terms: conduitTerms(areas, drawn) ?? null, takes: conduitFactor(sizeMm, drawn) }
+    return { terms: conduitTerms(areas, drawn) ?? null, takes: conduitFactor(sizeMm as ConduitMm, drawn) }
   }
 
   const fittings = computed(() => (sheet.value ? billOf(sheet.value, tubes.value, supports.value) : []))

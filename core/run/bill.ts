@@ -1,4 +1,5 @@
 import type { RunSheet } from './form'
+import { cornersOf } from './geometry'
 import type { Support } from './supports'
 import type { Tube } from './tubes'
 
@@ -10,7 +11,7 @@ export function billOf({ run, bays }: RunSheet, tubes: readonly Tube[], supports
   const isConduit = run.made === 'conduit'
   const lines = [
     { name: 'boxes', count: (count('box') + 2) * bays }, { name: 'inspection bends', count: count('inspection') * bays }, { name: 'couplers', count: couplers * bays },
-    isConduit ? { name: 'spouts with bush', count: (tubes.length - couplers) * 2 * bays } : { name: 'corners, mitred or made up', count: (tubes.length - 1) * bays },
+    isConduit ? { name: 'spouts with bush', count: (tubes.length - couplers) * 2 * bays } : { name: run.made === 'trunking' ? 'mitred corners, their edges deburred' : 'corners, made up', count: cornersOf(run).filter(({ joint }) => joint === 'bend' || joint === 'set').length * bays },
     { name: isConduit ? `saddles ${run.sizeMm} mm` : 'fixings', count: supports.length * bays }, ...(isConduit ? [{ name: 'metres of draw wire, with a metre to hold', count: Math.ceil(metres + 1) }] : []),
   ]
   return lines.filter((line) => line.count > 0)

@@ -1,6 +1,7 @@
 import { tangentMm } from './bending'
 import { AXES, cornersOf, directionsOf, distanceBetween, dot, lengthOf, plus } from './geometry'
-import { STOCK_MM, type ContainmentRun, type Former } from './run'
+import { mitreExtraMm } from './mitre'
+import { stockMm, type ContainmentRun, type Former } from './run'
 import { tubesOf } from './tubes'
 
 /** Something that cannot be bent or fixed as it is entered, at which straight, with the nearest that works. */
@@ -49,6 +50,12 @@ function allProblems(run: ContainmentRun, former: Former, mostRightAngles: numbe
 
   const corners = cornersOf(run)
   const isBent = run.made === 'conduit'
+  /** What a formed corner takes of its legs: the tangent of a bend, the inside of a mitre. */
+  const taken = (i: number): number => {
+    const { angleDeg } = corners[i]!
+    if (isBent) return tangentMm(former, angleDeg)
+    return run.made === 'trunking' ? mitreExtraMm(run, plus(corners[i]!.at, corners[i - 1]!.at, -1), plus(corners[i + 1]!.at, corners[i]!.at, -1), angleDeg) : 0
+  }
   /** Between the sets of a detour it is the detour that is too small, elsewhere the straight. */
   function tight(i: number, least: number, leg: number): void {
     const { straight, joint } = corners[i]!
@@ -62,10 +69,10 @@ function allProblems(run: ContainmentRun, former: Former, mostRightAngles: numbe
   const isFormed = (i: number) => corners[i]!.joint === 'bend' || corners[i]!.joint === 'set'
   for (let i = 1; i < corners.length; i += 1) {
     const leg = lengthOf(plus(corners[i]!.at, corners[i - 1]!.at, -1))
-    const tangents = [i - 1, i].map((at) => (isFormed(at) ? tangentMm(former, corners[at]!.angleDeg) : 0))
+    const tangents = [i - 1, i].map((at) => (isFormed(at) ? taken(at) : 0))
     const both = isFormed(i - 1) && isFormed(i)
-    const least = tangents[0]! + tangents[1]! + (both ? BETWEEN_BENDS_MM : isFormed(i - 1) || isFormed(i) ? AT_BOX_MM : 1)
-    if (isBent && leg < least) tight(i, least, leg)
+    const least = tangents[0]! + tangents[1]! + (!isBent ? 1 : both ? BETWEEN_BENDS_MM : isFormed(i - 1) || isFormed(i) ? AT_BOX_MM : 1)
+    if (leg < least) tight(i, least, leg)
     for (let k = 1; k < i - 1; k += 1) {
       if (distanceBetween([corners[k - 1]!.at, corners[k]!.at], [corners[i - 1]!.at, corners[i]!.at]) < run.sizeMm) {
         add(corners[i]!.straight, 'crosses')
@@ -74,7 +81,7 @@ function allProblems(run: ContainmentRun, former: Former, mostRightAngles: numbe
     }
   }
   for (const tube of tubesOf(run, former)) {
-    if (run.made === 'conduit' && tube.cutMm > STOCK_MM[run.material]) add(tube.straights.at(-1)!, 'tooLong', STOCK_MM[run.material])
+    if (tube.cutMm > stockMm(run)) add(tube.straights.at(-1)!, 'tooLong', stockMm(run))
   }
   for (const { rightAngles, straight } of drawSections(run)) if (rightAngles > mostRightAngles + 0.01) add(straight, 'tooManyBends', mostRightAngles)
   return problems

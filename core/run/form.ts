@@ -1,8 +1,7 @@
-import { CONDUITS_MM, type ConduitMm } from '../regulations/containment'
 import { MOST_RIGHT_ANGLES } from './check'
 import { TOLERANCE_MM } from './measure'
 import { PASS_PERCENT, type RunLimits } from './verdict'
-import { DIRECTIONS, JOINTS, MADE, MATERIALS, usualFormer, type ContainmentRun, type Direction, type Former, type Joint, type RunMaterial, type Straight } from './run'
+import { DIRECTIONS, JOINTS, MADE, MATERIALS, SIZES, usualFormer, type ContainmentRun, type Direction, type Former, type Joint, type RunMaterial, type Straight } from './run'
 
 /** A run as it is typed: one flat record of text, `s2.length`, so that it is kept, merged and undone like everything else. */
 export type RunFields = Readonly<Record<string, string>>
@@ -44,7 +43,8 @@ export function readRun(fields: RunFields): ReadRun {
   const ids = straightIds(fields)
   if (ids.length === 0) problems.order = 'Add a first straight.'
   const material = choice<RunMaterial>('material', MATERIALS, 'pvc')
-  const sizeMm = Number(choice('size', CONDUITS_MM.map(String), '20')) as ConduitMm
+  const made = choice('made', MADE, 'conduit')
+  const { sizeMm, depthMm } = SIZES[made].find(({ code }) => code === fields.size) ?? SIZES[made][1]!
   const usual = usualFormer({ material, sizeMm })
   const straights = ids.map((id, i): Straight => {
     const isLast = i === ids.length - 1
@@ -57,7 +57,7 @@ export function readRun(fields: RunFields): ReadRun {
   const areas = (fields.areas ?? '').split(/[\s,;]+/).filter(Boolean).flatMap((text) => { const match = /^(?:(\d+)[x×])?([\d.]+)$/i.exec(text); if (!match) { problems.areas = 'Areas in mm², such as 6×2.5 3×1.5.'; return [] } return Array.from({ length: Number(match[1] ?? 1) }, () => Number(match[2])) })
   const former: Former = { radiusMm: number('radius', 20, 500, usual.radiusMm), startMm: number('start', -200, 200, 0), springDeg: number('spring', 0, 20, usual.springDeg) }
   const sheet: RunSheet = {
-    run: { name: (fields.name ?? '').trim() || 'Run', made: choice('made', MADE, 'conduit'), material, sizeMm, straights }, former, bays: Math.round(number('bays', 1, 60, 1)), toleranceMm: number('tolerance', 0.5, 20, TOLERANCE_MM), passPercent: number('pass', 1, 100, PASS_PERCENT),
+    run: { name: (fields.name ?? '').trim() || 'Run', made, material, sizeMm, depthMm, straights }, former, bays: Math.round(number('bays', 1, 60, 1)), toleranceMm: number('tolerance', 0.5, 20, TOLERANCE_MM), passPercent: number('pass', 1, 100, PASS_PERCENT),
     mostRightAngles: number('bends', 1, 6, MOST_RIGHT_ANGLES), spanK: number('span', 0, 80, 20), areasMm2: areas,
   }
   return { sheet: Object.keys(problems).length === 0 ? sheet : undefined, problems }

@@ -16,7 +16,7 @@ export function runFromCircuit(code: string, { name, lengthM, run, cable }: Pick
     return [[`${id}.to`, i % perSection % 2 === (perSection > 1 ? 0 : 1) ? 'up' : 'right'], [`${id}.length`, String(Math.max(10, each))], [`${id}.then`, isBox ? 'box' : 'bend']]
   }).flat()
   return {
-    name: `${code} ${name}`, made: cable.kind.includes('trunking') ? 'trunking' : 'conduit', material: 'pvc', size: '20', bends: '2',
+    name: `${code} ${name}`, made: cable.kind.includes('trunking') ? 'trunking' : 'conduit', material: 'pvc', size: cable.kind.includes('trunking') ? '50x50' : '20', bends: '2',
     order: Array.from({ length: count }, (_, i) => `s${i + 1}`).join(' '), ...Object.fromEntries(straights),
   }
 }

@@ -1,4 +1,4 @@
-import type { ContainmentRun, Direction, Joint, Straight } from './run'
+import { DIRECTIONS, type ContainmentRun, type Direction, type Joint, type Straight } from './run'
 
 export type Vector = readonly [x: number, y: number, z: number]
 
@@ -6,6 +6,7 @@ export const AXES: Readonly<Record<Direction, Vector>> = { right: [1, 0, 0], lef
 
 export const plus = (a: Vector, b: Vector, factor = 1): Vector => [a[0] + b[0] * factor, a[1] + b[1] * factor, a[2] + b[2] * factor]
 export const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
+export const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
 export const lengthOf = (a: Vector): number => Math.hypot(...a)
 const unit = (a: Vector): Vector => plus([0, 0, 0], a, 1 / lengthOf(a))
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
@@ -55,6 +56,12 @@ export function cornersOf({ straights }: Pick<ContainmentRun, 'straights'>): Cor
     base = end
   })
   return points.map((point, i) => ({ ...point, angleDeg: i === 0 || i === points.length - 1 ? 0 : turnAt(points[i - 1]!.at, point.at, points[i + 1]!.at) }))
+}
+
+/** The axis nearest to what of `next` lies square to `leg`: where the way turns to. */
+export function nearestAxis(next: Vector, leg: Vector): Direction {
+  const turned = plus(next, leg, -dot(next, leg) / dot(leg, leg))
+  return [...DIRECTIONS].sort((a, b) => dot(AXES[b], turned) - dot(AXES[a], turned))[0]!
 }
 
 /** By how much the way turns at b, °. */

@@ -1,4 +1,4 @@
-import type { ConduitMm } from '../regulations/containment'
+import { CONDUITS_MM, TRUNKING } from '../regulations/containment'
 
 /** Axes of a wall as somebody stands before it; `out` comes off the wall, towards them. */
 export const DIRECTIONS = ['right', 'left', 'up', 'down', 'out', 'back'] as const
@@ -41,8 +41,10 @@ export interface ContainmentRun {
   readonly name: string
   readonly made: (typeof MADE)[number]
   readonly material: RunMaterial
-  /** Conduit: outside diameter, mm. */
-  readonly sizeMm: ConduitMm
+  /** Across, as it lies on the wall, mm; of conduit its outside diameter. */
+  readonly sizeMm: number
+  /** Off the wall, mm; of conduit the same. */
+  readonly depthMm: number
   readonly straights: readonly Straight[]
 }
 
@@ -56,8 +58,35 @@ export interface Former {
   readonly springDeg: number
 }
 
-/** Lengths that tubes are sold in, mm; common practice, no source. */
-export const STOCK_MM: Readonly<Record<RunMaterial, number>> = { pvc: 3000, steel: 3750 }
+/** A size as it is chosen and called. */
+export interface RunSize {
+  readonly code: string
+  readonly words: string
+  readonly sizeMm: number
+  readonly depthMm: number
+}
+
+/** Trays by their width, their sides 25 mm high; common practice, no source. */
+const TRAYS_MM = [75, 100, 150, 225, 300] as const
+const TRAY_SIDE_MM = 25
+
+/** Sizes on offer; the second one is the usual one. */
+export const SIZES: Readonly<Record<ContainmentRun['made'], readonly RunSize[]>> = {
+  conduit: CONDUITS_MM.map((mm) => ({ code: String(mm), words: `${mm} mm`, sizeMm: mm, depthMm: mm })),
+  trunking: TRUNKING.map(({ size }) => {
+    const [sizeMm, depthMm] = size.split(' × ').map(Number) as [number, number]
+    return { code: `${sizeMm}x${depthMm}`, words: `${size} mm`, sizeMm, depthMm }
+  }),
+  tray: TRAYS_MM.map((mm) => ({ code: String(mm), words: `${mm} mm`, sizeMm: mm, depthMm: TRAY_SIDE_MM })),
+}
+
+export const sizeOf = ({ made, sizeMm, depthMm }: Pick<ContainmentRun, 'made' | 'sizeMm' | 'depthMm'>): RunSize =>
+  SIZES[made].find((one) => one.sizeMm === sizeMm && one.depthMm === depthMm) ?? SIZES[made][1]!
+
+/** Lengths that tubes are sold in, mm; trunking and tray alike in both materials. Common practice, no source. */
+const CONDUIT_STOCK_MM: Readonly<Record<RunMaterial, number>> = { pvc: 3000, steel: 3750 }
+const WIDE_STOCK_MM = 3000
+export const stockMm = ({ made, material }: Pick<ContainmentRun, 'made' | 'material'>): number => (made === 'conduit' ? CONDUIT_STOCK_MM[material] : WIDE_STOCK_MM)
 /** What a tube goes into a box spout or coupler at each end, mm: a thread of steel, a socket of PVC; common practice, no source. */
 export const ENTRY_MM: Readonly<Record<RunMaterial, number>> = { pvc: 16, steel: 14 }
 /** Usual centre-line radii of springs and formers, in outside diameters; common practice, no source. */

@@ -1,5 +1,6 @@
+import { tangentMm } from './bending'
 import { cornersOf, lengthOf, plus } from './geometry'
-import type { ContainmentRun, RunMaterial } from './run'
+import type { ContainmentRun, Former, RunMaterial } from './run'
 
 /** Most between two saddles, mm, horizontal and vertical, by outside diameter up to; On-Site Guide Appendix D, Table D3, from memory. */
 const SPACING: Readonly<Record<RunMaterial, readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[]>> = {
@@ -28,7 +29,8 @@ export interface Support {
 }
 
 /** Saddles of a run: one close to every bend and box, none on a bend, the rest spread evenly within the spacing. */
-export function supportsOf(run: ContainmentRun, tangentOf: (angleDeg: number) => number): Support[] {
+export function supportsOf(run: ContainmentRun, former: Former): Support[] {
+  const tangentOf = (angleDeg: number) => (run.made === 'conduit' ? tangentMm(former, angleDeg) : 0)
   const corners = cornersOf(run)
   return corners.slice(1).flatMap((corner, i): Support[] => {
     const before = corners[i]!

@@ -1,6 +1,7 @@
 import { arcMm, tangentMm } from './bending'
-import { AXES, cornersOf, dot, lengthOf, plus, type Corner, type Vector } from './geometry'
-import { DIRECTIONS, ENTRY_MM, type ContainmentRun, type Direction, type Former } from './run'
+import { cornersOf, cross, dot, lengthOf, nearestAxis, plus, type Corner, type Vector } from './geometry'
+import { mitreOf, type Mitre } from './mitre'
+import { ENTRY_MM, type ContainmentRun, type Direction, type Former } from './run'
 
 /** A bend on a tube: where it is marked, how far, and which way. */
 export interface BendMark {
@@ -19,30 +20,43 @@ export interface BendMark {
   readonly straight: number
 }
 
-/** One tube between two joints, as it is cut and bent. */
+/** One tube or piece between two joints, as it is cut and bent. */
 export interface Tube {
   readonly name: string
   readonly cutMm: number
   readonly bends: readonly BendMark[]
+  /** How trunking is cut at its two ends; null where it is cut square. */
+  readonly mitres: readonly [Mitre | null, Mitre | null]
   /** Corners that it runs through, for the drawing. */
   readonly corners: readonly Corner[]
   readonly straights: readonly number[]
 }
 
-/** The straight tubes that a run is made of, cut to length with marks for every bend. Bends save their gain; each end goes into its spout. */
+/** The straight tubes that a run is made of, cut to length with marks for every bend. Bends save their gain; each end goes into its spout. Trunking and tray end at every corner: trunking mitred, tray made up. */
 export function tubesOf(run: ContainmentRun, former: Former): Tube[] {
   const corners = cornersOf(run)
-  const entry = run.made === 'conduit' ? ENTRY_MM[run.material] : 0
+  if (run.made !== 'conduit') return corners.slice(1).map((_, i) => pieceBetween(run, corners, i))
   const tubes: Tube[] = []
   let from = 0
   for (let i = 1; i < corners.length; i += 1) {
     const { joint } = corners[i]!
-    // Trunking and tray are mitred or joined at every corner; only a tube is bent.
-    if (run.made === 'conduit' && (joint === 'bend' || joint === 'set')) continue
-    tubes.push(tubeBetween(corners.slice(from, i + 1), former, entry, `Tube ${tubes.length + 1}`))
+    if (joint === 'bend' || joint === 'set') continue
+    tubes.push(tubeBetween(corners.slice(from, i + 1), former, ENTRY_MM[run.material], `Tube ${tubes.length + 1}`))
     from = i
   }
   return tubes
+}
+
+/** The piece from corner i to the next one; its stock is as long as its long sides. */
+function pieceBetween(run: ContainmentRun, corners: readonly Corner[], i: number): Tube {
+  const [here, there] = [corners[i]!, corners[i + 1]!]
+  const leg = plus(there.at, here.at, -1)
+  const isMitred = ({ joint }: Corner) => run.made === 'trunking' && (joint === 'bend' || joint === 'set')
+  const mitres: Tube['mitres'] = [
+    isMitred(here) ? mitreOf(run, plus(here.at, corners[i - 1]!.at, -1), leg, here.angleDeg, 'after') : null,
+    isMitred(there) ? mitreOf(run, leg, plus(corners[i + 2]!.at, there.at, -1), there.angleDeg, 'before') : null,
+  ]
+  return { name: `Piece ${i + 1}`, cutMm: mitres.reduce((sum, mitre) => sum + (mitre?.extraMm ?? 0), lengthOf(leg)), bends: [], mitres, corners: [here, there], straights: [there.straight] }
 }
 
 function tubeBetween(corners: readonly Corner[], former: Former, entry: number, name: string): Tube {
@@ -65,22 +79,13 @@ function tubeBetween(corners: readonly Corner[], former: Former, entry: number, 
     const next = plus(after.at, corner.at, -1)
     const plane = cross(leg, next)
     bends.push({
-      markMm: fromMm - former.startMm, fromMm, toMm, angleDeg: corner.angleDeg, bendToDeg: corner.angleDeg + former.springDeg * Math.min(1, corner.angleDeg / 90), towards: nearest(next, leg), rollDeg: planeBefore ? rollBetween(planeBefore, plane, leg) : null, straight: corner.straight,
+      markMm: fromMm - former.startMm, fromMm, toMm, angleDeg: corner.angleDeg, bendToDeg: corner.angleDeg + former.springDeg * Math.min(1, corner.angleDeg / 90), towards: nearestAxis(next, leg), rollDeg: planeBefore ? rollBetween(planeBefore, plane, leg) : null, straight: corner.straight,
     })
     used = toMm
     tangentBefore = tangent
     planeBefore = plane
   }
-  return { name, cutMm: used + entry, bends, corners, straights: [...new Set(corners.slice(1).map(({ straight }) => straight))] }
-}
-
-const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
-
-/** The axis towards which the way turns: what is new in the next direction. */
-function nearest(next: Vector, leg: Vector): Direction {
-  const along = dot(next, leg) / dot(leg, leg)
-  const turned = plus(next, leg, -along)
-  return [...DIRECTIONS].sort((a, b) => dot(AXES[b], turned) - dot(AXES[a], turned))[0]!
+  return { name, cutMm: used + entry, bends, mitres: [null, null], corners, straights: [...new Set(corners.slice(1).map(({ straight }) => straight))] }
 }
 
 /** Angle between the planes of two bends, seen along the tube between them, rounded to a degree. */
@@ -91,5 +96,5 @@ function rollBetween(a: Vector, b: Vector, axis: Vector): number {
 }
 
 /** How long the bent run is along its centre line, mm. */
-export const developedMm = (run: ContainmentRun, former: Former): number => tubesOf(run, former).reduce((sum, { cutMm }) => sum + cutMm - 2 * (run.made === 'conduit' ? ENTRY_MM[run.material] : 0), 0)
+export const developedMm = (run: ContainmentRun, former: Former): number => tubesOf(run, former).reduce((sum, { cutMm, mitres }) => sum + cutMm - (run.made === 'conduit' ? 2 * ENTRY_MM[run.material] : (mitres[0]?.extraMm ?? 0) + (mitres[1]?.extraMm ?? 0)), 0)
 

@@ -1,4 +1,3 @@
-import { tangentMm } from '#core/run/bending'
 import { billOf } from '#core/run/bill'
 import { criteriaOf, type Criterion } from '#core/outcomes/framework'
 import { runProblems } from '#core/run/check'
@@ -6,7 +5,7 @@ import { cutStock } from '#core/run/cutting'
 import { readRun, straightIds } from '#core/run/form'
 import { judgeRun } from '#core/run/measure'
 import { runCriteria, runVerdicts } from '#core/run/verdict'
-import { STOCK_MM } from '#core/run/run'
+import { sizeOf, stockMm } from '#core/run/run'
 import { supportsOf } from '#core/run/supports'
 import { tubesOf } from '#core/run/tubes'
 import type { MeasureCloseBody, MeasurementView, RunFieldsBody, RunListItem, RunView, StoresRun } from '#schemas/workmanship-views'
@@ -64,11 +63,11 @@ export function storesOfRuns({ repos }: Context, actor: Person): StoresRun[] {
     const { sheet } = readRun(fields)
     if (!sheet || runProblems(sheet.run, sheet.former, sheet.mostRightAngles).length > 0) return []
     const tubes = tubesOf(sheet.run, sheet.former)
-    const stockMm = STOCK_MM[sheet.run.material]
-    const { bars, wasteMm } = cutStock(Array.from({ length: sheet.bays }, () => tubes.map(({ name, cutMm }) => ({ name, lengthMm: Math.round(cutMm) }))).flat(), stockMm)
+    const stock = stockMm(sheet.run)
+    const { bars, wasteMm } = cutStock(Array.from({ length: sheet.bays }, () => tubes.map(({ name, cutMm }) => ({ name, lengthMm: Math.round(cutMm) }))).flat(), stock)
     return [{
-      id, name: sheet.run.name, bays: sheet.bays, what: `${sheet.run.material === 'pvc' ? 'PVC' : 'steel'} ${sheet.run.made}${sheet.run.made === 'conduit' ? ` ${sheet.run.sizeMm} mm` : ''}`, tubes: bars.length, stockMm,
-      leftPercent: Math.round((100 * wasteMm) / Math.max(1, bars.length * stockMm)), bill: billOf(sheet, tubes, supportsOf(sheet.run, (angle) => tangentMm(sheet.former, angle))),
+      id, name: sheet.run.name, bays: sheet.bays, what: `${sheet.run.material === 'pvc' ? 'PVC' : 'steel'} ${sheet.run.made} ${sizeOf(sheet.run).words}`, tubes: bars.length, stockMm: stock,
+      leftPercent: Math.round((100 * wasteMm) / Math.max(1, bars.length * stock)), bill: billOf(sheet, tubes, supportsOf(sheet.run, sheet.former)),
     }]
   })
 }

@@ -23,8 +23,9 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
         <tbody><tr v-for="(one, i) in sections" :key="i"><td>straight {{ one.straight + 1 }}</td><td class="num mono">{{ (one.lengthMm / 1000).toFixed(2) }}</td><td class="num mono" :class="{ bad: one.rightAngles > sheet.mostRightAngles + 0.01 }">{{ one.rightAngles.toFixed(1) }}</td><td>{{ PULL_NAME[one.pull] }} <span class="soft mono">×{{ one.factor.toFixed(1) }}</span></td><td v-if="sheet.areasMm2.length" class="mono" :class="{ bad: one.terms !== null && one.takes !== null && one.terms > one.takes }">{{ one.terms === null ? 'no term' : Math.round(one.terms) }}<template v-if="one.takes !== null"> of {{ Math.round(one.takes) }}</template></td></tr></tbody></table>
       <p class="soft small">At most {{ sheet.mostRightAngles }} right angles between draw points: common practice; each bend multiplies the pull. Fill by the factors of the On-Site Guide, Appendix E.</p>
       <h3>Supports</h3>
-      <p><b class="mono">{{ supports }}</b> saddles a bay: at most {{ spacings[0]! / 1000 }} m across, {{ spacings[1]! / 1000 }} m upright (On-Site Guide Table D3, from memory), one within 150 mm of each bend and box.</p>
+      <p><b class="mono">{{ supports }}</b> {{ sheet.run.made === 'conduit' ? 'saddles' : 'fixings' }} a bay: at most {{ spacings[0]! / 1000 }} m across, {{ spacings[1]! / 1000 }} m upright (On-Site Guide Table D3, from memory), one within 150 mm of each bend and box.</p>
       <template v-if="expansion.length"><h3>Expansion</h3><p>Over {{ sheet.spanK }} K a straight grows up to <b class="mono">{{ Math.max(...expansion).toFixed(1) }} mm</b>: leave that in its spout, do not glue both ends.</p></template>
+      <p v-else-if="sheet.run.made !== 'conduit'" class="soft">Steel: a link of copper across every joint, lids on; entries bushed. It may be an earth path and is measured like one.</p>
       <p v-else class="soft">Steel: every coupler and bush tight, paint off at the contact; the conduit may be an earth path and is measured like one. Entries from above keep IP4X, from the side IP2X.</p>
     </section>
     <section>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { CONDUITS_MM } from '#core/regulations/containment'
-import { MADE } from '#core/run/run'
+import { MADE, SIZES, type ContainmentRun } from '#core/run/run'
 import type { PersonView } from '#schemas/views'
 
 /** A run of conduit: dimensions and drawing side by side, below what follows from them for the bench, the stores and the wall. */
@@ -15,6 +14,8 @@ const TABS = { card: 'Bench card', cutting: 'Cutting list', checks: 'Checks', fo
 const isLocked = computed(() => view.value !== null && !view.value.mayChange)
 const text = (key: string, usual = '') => autosave.fields[key] ?? usual
 const write = (key: string, event: Event) => autosave.write(key, (event.target as HTMLInputElement | HTMLSelectElement).value)
+const sizes = computed(() => SIZES[text('made', 'conduit') as ContainmentRun['made']] ?? SIZES.conduit)
+const size = computed(() => (sizes.value.find(({ code }) => code === text('size')) ?? sizes.value[1]!).code)
 const print = () => window.print()
 const people = shallowRef<PersonView[]>([])
 const who = ref<number | null>(null)
@@ -40,7 +41,7 @@ onMounted(run.load)
       <input class="name" :value="text('name')" :disabled="isLocked" name="name" aria-label="Name of the run" maxlength="80" @input="write('name', $event)">
       <label>made of<select :value="text('material', 'pvc')" :disabled="isLocked" name="material" @change="write('material', $event)"><option value="pvc">PVC</option><option value="steel">steel</option></select></label>
       <label>as<select :value="text('made', 'conduit')" :disabled="isLocked" name="made" @change="write('made', $event)"><option v-for="one in MADE" :key="one" :value="one">{{ one }}</option></select></label>
-      <label>size<select :value="text('size', '20')" :disabled="isLocked" name="size" @change="write('size', $event)"><option v-for="mm in CONDUITS_MM" :key="mm" :value="String(mm)">{{ mm }} mm</option></select></label>
+      <label>size<select :value="size" :disabled="isLocked" name="size" @change="write('size', $event)"><option v-for="one in sizes" :key="one.code" :value="one.code">{{ one.words }}</option></select></label>
       <label v-for="[key, name, usual] in ([['bays', 'bays', '1'], ['tolerance', '± mm', '2'], ['pass', '% for met', '80'], ['bends', 'bends', '2'], ['span', 'span K', '20'], ['areas', 'conductors mm²', '']] as const)" :key="key" :class="{ bad: run.read.value.problems[key], wide: key === 'areas' }" :title="run.read.value.problems[key]">{{ name }}<input :value="text(key, usual)" :disabled="isLocked" :name="key" :placeholder="key === 'areas' ? '6×2.5' : ''" @input="write(key, $event)"></label>
       <span class="grow" /><SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
     </div>
@@ -54,9 +55,11 @@ onMounted(run.load)
       <h2 class="paper">{{ text('name') }} · {{ TABS[tab] }}</h2>
       <template v-if="sheet">
         <p v-if="run.tubes.value.length === 0 && tab !== 'former' && tab !== 'measured'" class="caution">First what is marked in the table; then it is worked out here.</p>
+        <TrunkingCard v-else-if="tab === 'card' && sheet.run.made !== 'conduit'" :run="sheet.run" :pieces="run.tubes.value" />
         <BenchCard v-else-if="tab === 'card'" :run="sheet.run" :former="sheet.former" :tubes="run.tubes.value" />
         <CuttingTable v-else-if="tab === 'cutting' && run.cutting.value" :list="run.cutting.value" :stock-mm="run.stockMm.value" :fittings="run.fittings.value" />
         <RunChecks v-else-if="tab === 'checks'" :sheet="sheet" :sections="run.sections.value" :supports="run.supports.value.length" :expansion="run.expansion.value" :may-design="session.person?.role === 'instructor'" />
+        <p v-else-if="tab === 'former' && sheet.run.made !== 'conduit'" class="soft">Only conduit is bent on a former. Trunking is mitred: the bench card has every cut.</p>
         <FormerHelper v-else-if="tab === 'former'" :outside-mm="sheet.run.sizeMm" :locked="isLocked" @take="(radius, start) => { autosave.write('radius', radius.toFixed(1)); autosave.write('start', start.toFixed(1)) }" />
       </template>
       <div v-if="tab === 'measured'" class="stack">
