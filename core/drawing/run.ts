@@ -24,7 +24,8 @@ export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly 
   let path = `M${points[0]!.x} ${points[0]!.y}`
   for (let i = 1; i < points.length; i += 1) {
     const [before, here, after] = [points[i - 1]!, points[i]!, points[i + 1]]
-    const isFormed = here.corner.joint === 'bend' || here.corner.joint === 'set'
+    // Only conduit is bent; trunking and tray meet at the corner.
+    const isFormed = run.made === 'conduit' && (here.corner.joint === 'bend' || here.corner.joint === 'set')
     if (!after || !isFormed) {
       path += `L${here.x} ${here.y}`
       continue

@@ -83,6 +83,8 @@ function allProblems(run: ContainmentRun, former: Former, mostRightAngles: numbe
   for (const tube of tubesOf(run, former)) {
     if (tube.cutMm > stockMm(run)) add(tube.straights.at(-1)!, 'tooLong', stockMm(run))
   }
+  // Into trunking and tray cables are laid, not drawn.
+  if (!isBent) return problems
   for (const { rightAngles, straight } of drawSections(run)) if (rightAngles > mostRightAngles + 0.01) add(straight, 'tooManyBends', mostRightAngles)
   return problems
 }

@@ -3,7 +3,7 @@ import type { Pattern } from '../run/measure'
 import type { RunPart } from '../outcomes/framework'
 import type { Direction, Joint } from '../run/run'
 
-export const DIRECTION_NAME: Readonly<Record<Direction, string>> = { right: 'right', left: 'left', up: 'up', down: 'down', out: 'out from the wall', back: 'back to the wall' }
+export const DIRECTION_NAME: Readonly<Record<Direction, string>> = { right: 'right', left: 'left', up: 'up', down: 'down', out: 'off the wall', back: 'to the wall' }
 export const JOINT_NAME: Readonly<Record<Joint, string>> = { bend: 'bend', inspection: 'inspection bend', box: 'box', coupler: 'coupler', end: 'last box' }
 export const RUN_PART_NAME: Readonly<Record<RunPart, string>> = { setOut: 'Set out', level: 'Level and plumb' }
 export const PULL_NAME: Readonly<Record<Pull, string>> = { easy: 'pulls easily', fair: 'pulls with wax and two people', hard: 'pulls hard: add a draw point' }

@@ -1,6 +1,7 @@
 /* Trunking against plane geometry worked another way: both sides of the run as offset lines that are brought to meet. Sizes and factors: On-Site Guide Tables E5 and E6, from memory. Mitres at half the turn: common practice, no source. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { drawRun } from '#core/drawing/run'
 import { billOf } from '#core/run/bill'
 import { runProblems } from '#core/run/check'
 import { readRun, type RunFields } from '#core/run/form'
@@ -74,6 +75,12 @@ describe('mitred trunking', () => {
     const places = supportsOf(sheet!.run, FORMER).filter(({ straight: own }) => own === 0).map(({ atMm }) => atMm)
     expect([places[0], places.at(-1)]).toEqual([150, 1450])
     expect(billOf(sheet!, tubesOf(sheet!.run, FORMER), supportsOf(sheet!.run, FORMER))).toContainEqual({ name: 'mitred corners, their edges deburred', count: 3 })
+  })
+  it('three corners between boxes are no matter where cables are laid in, and are drawn as corners', () => {
+    const straights = [straight('right', 500), straight('up', 500), straight('right', 500), straight('up', 500, { then: 'end' })]
+    expect(runProblems(trunking(straights), FORMER)).toEqual([])
+    expect(drawRun(trunking(straights), FORMER).path).not.toContain('Q')
+    expect(drawRun(trunking(straights, { made: 'conduit', sizeMm: 20, depthMm: 20 }), FORMER).path.match(/Q/g)).toHaveLength(3)
   })
 })
 

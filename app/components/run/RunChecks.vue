@@ -7,6 +7,7 @@ import { PULL_NAME } from '#core/texts/run'
 
 /** What follows from a run beside its bends: draw points and pull, fill, supports, expansion; and cables that run on surfaces and through joists. */
 const props = defineProps<{ sheet: RunSheet; sections: readonly { readonly straight: number; readonly lengthMm: number; readonly rightAngles: number; readonly pull: Pull; readonly factor: number; readonly terms: number | null; readonly takes: number | null }[]; supports: number; expansion: readonly number[]; mayDesign: boolean }>()
+const isDrawn = computed(() => props.sheet.run.made === 'conduit')
 const spacings = computed(() => [spacingMm(props.sheet.run, false), spacingMm(props.sheet.run, true)])
 const joist = reactive({ span: 4000, depth: 200, from: 1200, hole: 25, next: 100, notch: 0 })
 const cable = reactive({ diameter: 10, top: 400, corner: 900, inLine: true })
@@ -18,10 +19,10 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
 <template>
   <div class="columns">
     <section>
-      <h3>From draw point to draw point</h3>
-      <table><thead><tr><th>To</th><th class="num">m</th><th class="num">right angles</th><th>Pull</th><th v-if="sheet.areasMm2.length">Fill</th></tr></thead>
-        <tbody><tr v-for="(one, i) in sections" :key="i"><td>straight {{ one.straight + 1 }}</td><td class="num mono">{{ (one.lengthMm / 1000).toFixed(2) }}</td><td class="num mono" :class="{ bad: one.rightAngles > sheet.mostRightAngles + 0.01 }">{{ one.rightAngles.toFixed(1) }}</td><td>{{ PULL_NAME[one.pull] }} <span class="soft mono">×{{ one.factor.toFixed(1) }}</span></td><td v-if="sheet.areasMm2.length" class="mono" :class="{ bad: one.terms !== null && one.takes !== null && one.terms > one.takes }">{{ one.terms === null ? 'no term' : Math.round(one.terms) }}<template v-if="one.takes !== null"> of {{ Math.round(one.takes) }}</template></td></tr></tbody></table>
-      <p class="soft small">At most {{ sheet.mostRightAngles }} right angles between draw points: common practice; each bend multiplies the pull. Fill by the factors of the On-Site Guide, Appendix E.</p>
+      <h3>{{ isDrawn ? 'From draw point to draw point' : 'From box to box' }}</h3>
+      <table><thead><tr><th>To</th><th class="num">m</th><th class="num">right angles</th><th v-if="isDrawn">Pull</th><th v-if="sheet.areasMm2.length">Fill</th></tr></thead>
+        <tbody><tr v-for="(one, i) in sections" :key="i"><td>straight {{ one.straight + 1 }}</td><td class="num mono">{{ (one.lengthMm / 1000).toFixed(2) }}</td><td class="num mono" :class="{ bad: isDrawn && one.rightAngles > sheet.mostRightAngles + 0.01 }">{{ one.rightAngles.toFixed(1) }}</td><td v-if="isDrawn">{{ PULL_NAME[one.pull] }} <span class="soft mono">×{{ one.factor.toFixed(1) }}</span></td><td v-if="sheet.areasMm2.length" class="mono" :class="{ bad: one.terms !== null && one.takes !== null && one.terms > one.takes }">{{ one.terms === null ? 'no term' : Math.round(one.terms) }}<template v-if="one.takes !== null"> of {{ Math.round(one.takes) }}</template></td></tr></tbody></table>
+      <p class="soft small"><template v-if="isDrawn">At most {{ sheet.mostRightAngles }} right angles between draw points: common practice; each bend multiplies the pull. </template><template v-else>Cables are laid in with the lid off, so corners do not count. </template>Fill by the factors of the On-Site Guide, Appendix E.</p>
       <h3>Supports</h3>
       <p><b class="mono">{{ supports }}</b> {{ sheet.run.made === 'conduit' ? 'saddles' : 'fixings' }} a bay: at most {{ spacings[0]! / 1000 }} m across, {{ spacings[1]! / 1000 }} m upright (On-Site Guide Table D3, from memory), one within 150 mm of each bend and box.</p>
       <template v-if="expansion.length"><h3>Expansion</h3><p>Over {{ sheet.spanK }} K a straight grows up to <b class="mono">{{ Math.max(...expansion).toFixed(1) }} mm</b>: leave that in its spout, do not glue both ends.</p></template>
