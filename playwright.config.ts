@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'test/e2e',
   timeout: 90_000,
-  workers: 1,
+  // Each has a centre of its own; two cores carry two.
+  workers: 2,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -16,20 +16,26 @@ async function faults(page: Page, isColoursOnly = false): Promise<string[]> {
   return violations.map((fault) => `${fault.id}: ${fault.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)
 }
 
-test('screens on undyed and on indigo cloth', async ({ browser, centre }) => {
-  test.setTimeout(300_000)
-  const pages = new Map<string, Page>()
-  for (const [who, path] of SCREENS) {
-    if (!pages.has(who)) pages.set(who, (await signIn(browser, centre, who)).page)
-    const page = pages.get(who)!
-    await page.goto(centre + path)
-    await page.locator('h1').first().waitFor()
-    await expect(page.locator('.skeleton')).toHaveCount(0)
-    expect.soft(await faults(page), `${who} ${path}`).toEqual([])
-    await page.evaluate(() => document.documentElement.classList.add('dark'))
-    // Colours of some boxes glide; the check must see where they end.
-    await page.waitForTimeout(350)
-    expect.soft(await faults(page, true), `${who} ${path}, indigo`).toEqual([])
-    expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} fits`).toBeLessThanOrEqual(0)
-  }
-})
+// Screen by screen nothing depends on another: they are shared out.
+test.describe.configure({ mode: 'parallel' })
+const EACH = 6
+for (let from = 0; from < SCREENS.length; from += EACH) {
+  const own = SCREENS.slice(from, from + EACH)
+  test(`on undyed and on indigo cloth: ${own[0]![1]} to ${own.at(-1)![1]}`, async ({ browser, centre }) => {
+    test.setTimeout(180_000)
+    const pages = new Map<string, Page>()
+    for (const [who, path] of own) {
+      if (!pages.has(who)) pages.set(who, (await signIn(browser, centre, who)).page)
+      const page = pages.get(who)!
+      await page.goto(centre + path)
+      await page.locator('h1').first().waitFor()
+      await expect(page.locator('.skeleton')).toHaveCount(0)
+      expect.soft(await faults(page), `${who} ${path}`).toEqual([])
+      await page.evaluate(() => document.documentElement.classList.add('dark'))
+      // Colours of some boxes glide; the check must see where they end.
+      await page.waitForTimeout(350)
+      expect.soft(await faults(page, true), `${who} ${path}, indigo`).toEqual([])
+      expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} fits`).toBeLessThanOrEqual(0)
+    }
+  })
+}

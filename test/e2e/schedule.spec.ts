@@ -48,7 +48,7 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await expect(desk.getByTestId('finding').first()).toContainText('No continuity')
   await desk.getByTestId('find-cause').click()
   await expect(desk.locator('aside li').first()).toContainText('Protective conductor open', { timeout: 20_000 })
-  await expect(desk.getByTestId('next-measurement')).toContainText('R1 + R2')
+  await expect(desk.getByTestId('next-measurement')).toContainText('R2 with a long lead')
 
   await send('--stage', 'dead', '--name', 'Multi 1')
   await expect(desk.getByTestId('finding')).toHaveCount(0, { timeout: 6000 })

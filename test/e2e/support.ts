@@ -8,8 +8,10 @@ import { isPortFree, startServer } from '../../scripts/steps.mjs'
 
 export { expect, DEMO_PASSWORD }
 
-async function freePort(): Promise<number> {
-  for (let port = 4600; port < 4700; port += 1) if (await isPortFree(port)) return port
+/** Each worker looks in ports of its own, so that two never take the same one. */
+async function freePort(worker: number): Promise<number> {
+  const first = 4600 + 40 * (worker % 10)
+  for (let port = first; port < first + 40; port += 1) if (await isPortFree(port)) return port
   throw new Error('no free port')
 }
 
@@ -21,10 +23,10 @@ export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string 
     await Promise.all(browser.contexts().map((one) => one.close()))
   }, { auto: true }],
   demo: [true, { scope: 'worker', option: true }],
-  centre: [async ({ demo }, use) => {
+  centre: [async ({ demo }, use, { workerIndex }) => {
     const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
     if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
-    const port = await freePort()
+    const port = await freePort(workerIndex)
     const server = await startServer(port, data, 'ignore')
     await use(`http://localhost:${port}`)
     server.kill()

@@ -29,7 +29,6 @@ export interface World {
   /** The accessory that is worked on. */
   readonly point: string
   readonly job: string
-  readonly place: string
   /** Written at each device of the board, by part. */
   readonly chart: Readonly<Record<string, string>>
   readonly answers: Readonly<Record<Topic, string>>

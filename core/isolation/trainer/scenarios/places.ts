@@ -33,7 +33,7 @@ export function trueChart(rig: Rig): Record<string, string> {
 export function worldOf(parts: Pick<World, 'rig' | 'point' | 'job' | 'secret'> & Partial<World>): World {
   const state = workingState(parts.rig)
   return {
-    state, level: 'first', phases: 1, needsPermit: false, place: 'Workshop of the tram depot', chart: trueChart(parts.rig), surprises: [],
+    state, level: 'first', phases: 1, needsPermit: false, chart: trueChart(parts.rig), surprises: [],
     answers: { what: 'The one with the cracked plate. I marked it with tape.', where: 'I never touch that board. It should be written on it.', else: 'Nothing that I know of. Go ahead.', permit: 'No, we have no permits here. Just tell me.' },
     ...parts,
   }
