@@ -43,8 +43,20 @@ const pointsOf = (rig: Rig, circuit: string): Part[] => {
 /** Does the run of this circuit bring a protective conductor? An island has its own. */
 const bringsEarth = (rig: Rig, circuit: string): boolean => homeEnds(rig, circuit).earth.length > 0
 
+type HomeEnds = Readonly<Record<'line' | 'neutral' | 'earth', readonly { readonly wire: Wire; readonly end: 'from' | 'to' }[]>>
+/** A rig never changes, and every test of a circuit asks for its ends. */
+const HOME_ENDS = new WeakMap<Rig, Map<string, HomeEnds>>()
+
 /** Conductors of a circuit that end in the board, by what they serve as. */
-export function homeEnds(rig: Rig, circuit: string): Readonly<Record<'line' | 'neutral' | 'earth', readonly { readonly wire: Wire; readonly end: 'from' | 'to' }[]>> {
+export function homeEnds(rig: Rig, circuit: string): HomeEnds {
+  const known = HOME_ENDS.get(rig) ?? new Map<string, HomeEnds>()
+  HOME_ENDS.set(rig, known)
+  const ends = known.get(circuit) ?? findHomeEnds(rig, circuit)
+  known.set(circuit, ends)
+  return ends
+}
+
+function findHomeEnds(rig: Rig, circuit: string): HomeEnds {
   const parts = indexParts(rig)
   const home = wayOf(rig, circuit)?.board ?? null
   const found = { line: [], neutral: [], earth: [] } as Record<'line' | 'neutral' | 'earth', { wire: Wire; end: 'from' | 'to' }[]>

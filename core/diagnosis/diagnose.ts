@@ -2,6 +2,7 @@ import { applyFaults } from '../rig/faults/catalogue'
 import type { Fault } from '../rig/faults/fault'
 import type { Rig } from '../rig/rig'
 import { isDead } from '../results/readings'
+import { indexParts, partIdOf } from '../rig/terminals'
 import { testsOf, type BayTest } from './bay-test'
 import { cost, isSameDirection } from './fit'
 import { SOUND, faultHypotheses, slipHypotheses, type Hypothesis } from './hypothesis'
@@ -47,7 +48,8 @@ const PAIRED = 14
 const SECOND = 1.5
 /** A pair this much worse than the best is not shown anyway. */
 const HOPELESS = 4
-/** So many places of one cause are told apart. */
+/** So many causes are weighed against each other, and so many places of one. */
+const WEIGHED = 4
 const MOST_PLACES = 8
 /** A reading in the right direction but of another size, of a cause without a fixed size. */
 const OTHER_SIZE = 0.6
@@ -108,7 +110,7 @@ export function diagnose(intended: Rig, observed: Outcomes, { pairs, onProgress 
   candidates.sort((a, b) => a.cost - b.cost)
   onProgress?.(1)
   const best = shared(distinct(candidates).slice(0, SHOWN))
-  return { candidates: best, odd: [...odd], next: nextTest(intended, best, tests.filter(({ key }) => !observed.has(key))) }
+  return { candidates: best, odd: [...odd], next: nextTest(intended, best, tests.filter(({ key }) => !observed.has(key)), everywhere ? all : suspects) }
 }
 
 /** Two causes together: where they change different readings as each alone, else computed. */
@@ -172,19 +174,31 @@ function shared(candidates: readonly Candidate[]): Candidate[] {
 }
 
 /** Of the tests not made yet, the one whose outcome differs most among the candidates; a live one only where no dead one tells them apart. */
-function nextTest(intended: Rig, candidates: readonly Candidate[], open: readonly BayTest[]): Diagnosis['next'] {
-  return mostTelling(intended, candidates, open.filter(({ key }) => isDead(key))) ?? mostTelling(intended, candidates, open.filter(({ key }) => !isDead(key)))
+function nextTest(intended: Rig, candidates: readonly Candidate[], open: readonly BayTest[], suspects: ReadonlySet<string>): Diagnosis['next'] {
+  const parts = indexParts(intended)
+  // Where the causes are, and where something was odd; the other circuits would tell nothing and cost time.
+  const circuits = new Set([...suspects, ...candidates.slice(0, WEIGHED).flatMap(({ hypothesis }) => hypothesis.at.flatMap((at) => parts.get(partIdOf(at))?.circuit ?? []))])
+  const own = open.filter(({ circuit }) => circuit === null || circuits.has(circuit))
+  const causes = candidates.slice(0, WEIGHED).flatMap((one) => placesOf(intended, one, circuits))
+  return mostTelling(causes, own.filter(({ key }) => isDead(key))) ?? mostTelling(causes, own.filter(({ key }) => !isDead(key)))
 }
 
-function mostTelling(intended: Rig, candidates: readonly Candidate[], open: readonly BayTest[]): Diagnosis['next'] {
-  // A cause at several places is several: telling them apart is what is wanted next.
-  const causes = candidates.slice(0, 4).flatMap(({ hypothesis, share, elsewhere }) => {
-    const places = [hypothesis.faults, ...elsewhere.slice(0, MOST_PLACES - 1).map((fault) => [fault])]
-    return places.flatMap((faults) => {
-      const made = applyFaults(intended, faults)
-      return made.ok ? [{ outcomes: predictAll(made.rig, open), share: share / places.length }] : []
-    })
+/** A cause at several places is several: telling them apart is what is wanted next. */
+function placesOf(intended: Rig, { hypothesis, share, elsewhere }: Candidate, circuits: ReadonlySet<string>): Cause[] {
+  const places = [hypothesis.faults, ...elsewhere.slice(0, MOST_PLACES - 1).map((fault) => [fault])]
+  return places.flatMap((faults) => {
+    const made = applyFaults(intended, faults)
+    return made.ok ? [{ rig: onlyCircuits(made.rig, circuits), share: share / places.length }] : []
   })
+}
+
+interface Cause {
+  readonly rig: Rig
+  readonly share: number
+}
+
+function mostTelling(rigs: readonly Cause[], open: readonly BayTest[]): Diagnosis['next'] {
+  const causes = rigs.map(({ rig, share }) => ({ outcomes: predictAll(rig, open), share }))
   let best: Diagnosis['next'] = null
   for (const test of open) {
     let separates = 0

@@ -121,7 +121,7 @@ export const predict = (rig: Rig, test: BayTest, options: Options = {}): Outcome
 /** All these tests of one bay; those of one set-up are solved together. */
 export function predictAll(rig: Rig, tests: readonly BayTest[], options: Options = {}): Outcomes {
   const outcomes = new Map<string, Outcome>()
-  const groups = new Map<string, { made: Prepared; tests: BayTest[] }>()
+  const groups = new Map<string, { readonly test: BayTest; readonly made: Prepared }[]>()
   for (const test of tests) {
     const made = prepareTest(rig, test, options)
     if (!made) continue
@@ -134,26 +134,23 @@ export function predictAll(rig: Rig, tests: readonly BayTest[], options: Options
     else if (test.kind.startsWith('ir') && options.lampsIn) outcomes.set(test.key, outcomeOf(readInsulation(prepare(rig, made.state, made.setup), made)))
     else {
       const key = JSON.stringify([made.setup, made.state.isSupplyOn, made.state.closed])
-      const group = groups.get(key) ?? { made, tests: [] }
-      group.tests.push(test)
-      groups.set(key, group)
+      groups.set(key, [...(groups.get(key) ?? []), { test, made }])
     }
   }
-  for (const { made, tests: own } of groups.values()) solveGroup(rig, made, own, options, outcomes)
+  for (const group of groups.values()) solveGroup(rig, group, outcomes)
   return outcomes
 }
 
-function solveGroup(rig: Rig, { state, setup }: Prepared, tests: readonly BayTest[], options: Options, outcomes: Map<string, Outcome>): void {
+function solveGroup(rig: Rig, group: readonly { readonly test: BayTest; readonly made: Prepared }[], outcomes: Map<string, Outcome>): void {
+  const { state, setup } = group[0]!.made
   const isLive = state.isSupplyOn
-  const probes = tests.map((test) => prepareTest(rig, test, options)!)
-  const pairs = tests.flatMap((test, i): [string, string][] => {
-    const { at, to } = probes[i]!
+  const pairs = group.flatMap(({ test, made: { at, to } }): [string, string][] => {
     if (test.kind === 'irLL') return [[at, to], [to, third(to)], [third(to), at]]
     return test.kind === 'polarity' ? [[at, to], [at.endsWith(' in') ? at.replace(/\.[^.]+$/, '.N in') : at.replace(/\.[^.]+$/, '.N'), to]] : [[at, to]]
   })
   const { ohm, openV } = impedances(rig, state, setup, isLive ? 50 : 0, pairs)
   let k = 0
-  for (const test of tests) {
+  for (const { test } of group) {
     const own = ohm[k]!
     if (test.kind === 'polarity') {
       const isLine = own < JOINED_OHM && !(ohm[k + 1]! < JOINED_OHM)

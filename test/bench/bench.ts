@@ -1,5 +1,8 @@
 /* npm run bench: time of the reference design, of marking and of a bay; size of the first screen's scripts; frames while typing and wiring. Separate from tests. */
-import { existsSync, readFileSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import type { ExerciseForm } from '#core/exercise/form/fields'
@@ -82,9 +85,9 @@ report('The same in ngspice, whole process', performance.now() - spiceStart, 'ms
 const ten = practiceBay('heaters')!.rig()
 report('Energising in order, ten seconds followed', time(() => simulate(ten, deadState(ten), energiseInOrder(ten), { untilS: 10 }), 50), 'ms', LIMITS.energiseMs)
 
-// Every single cause of a whole sheet of six circuits with one odd reading; wanted: 300 ms.
+// Every single cause of a whole sheet of six circuits with one odd reading, the long lead still in its bag; wanted: 300 ms.
 const sixBay = buildRig(six.installation, designOf(six), 'bench')!
-const sheet = new Map([...predictAll(sixBay, testsOf(sixBay)), ['c1.irLE', { is: 'value', value: 2e5 }]] as [string, Outcome][])
+const sheet = new Map([...predictAll(sixBay, testsOf(sixBay).filter(({ kind }) => kind !== 'r2Long')), ['c1.irLE', { is: 'value', value: 2e5 }]] as [string, Outcome][])
 report('Single causes of one odd circuit of six', time(() => diagnose(sixBay, sheet, { pairs: false }), 3), 'ms', LIMITS.diagnoseMs)
 
 const twoOdd = new Map([...sheet, ['c2.irLE', { is: 'value', value: 3e5 }], ['c1.zs@c1p1', { is: 'value', value: 3.1 }]] as [string, Outcome][])
@@ -230,7 +233,10 @@ async function floorTo(base: string, clients: number): Promise<number> {
 
 let port = 4700
 while (!(await isPortFree(port))) port += 1
-const server = await startServer(port, process.env.NAKSHI_DATA ?? 'demo-data', 'ignore')
+// The demo afresh, so that a figure never depends on what somebody did in it.
+const data = mkdtempSync(join(tmpdir(), 'nakshi-bench-'))
+execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
+const server = await startServer(port, data, 'ignore')
 const base = `http://localhost:${port}`
 report('First screen (sign-in), script compressed', await scriptSize(base), 'kB', LIMITS.firstScreenKB)
 for (const [name, number] of [['floor', 'I-201'], ['my tasks', 'T-403']] as const) {
