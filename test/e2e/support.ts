@@ -49,10 +49,14 @@ export async function fillSignIn(page: Page, number: string, password: string): 
   await page.getByRole('button', { name: 'Sign in' }).click()
 }
 
-/** Chooses an entry of a list box. */
+/** Chooses an entry of a list box, as somebody does: opens it, taps the entry, and looks whether it stands there. */
 export async function choose(page: Page, box: string, option: string): Promise<void> {
-  await page.getByTestId(box).click()
-  await page.getByRole('option', { name: option, exact: true }).filter({ visible: true }).click()
+  const entry = page.getByRole('option', { name: option, exact: true }).filter({ visible: true })
+  await expect(async () => {
+    if ((await entry.count()) === 0) await page.getByTestId(box).click({ timeout: 3000 })
+    await entry.click({ timeout: 3000 })
+    await expect(page.getByTestId(box)).toContainText(option, { timeout: 2000 })
+  }).toPass({ timeout: 20_000 })
 }
 
 /** Fills the boxes of a worksheet, circuit by circuit; answers by `c2.zs`. */
