@@ -10,7 +10,6 @@ export interface ResidualFunction {
 }
 
 /** Must not trip below half of IΔn and must at IΔn; BS EN 61008-1 5.3.4, from memory. A device in the middle trips here. */
-export const NO_TRIP = 0.5
 export const USUAL_THRESHOLD = 0.75
 
 /** Shortest times that a delayed device waits, s, at 1, 2 and 5 times IΔn; BS EN 61008-1 Table 1, from memory. */

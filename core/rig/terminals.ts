@@ -31,7 +31,6 @@ export function roomOf(part: Part): number {
   }
 }
 
-export const terminalRef = (part: string, terminal: string): TerminalRef => `${part}.${terminal}`
 export const partIdOf = (ref: TerminalRef): string => ref.slice(0, ref.indexOf('.'))
 export const terminalNameOf = (ref: TerminalRef): string => ref.slice(ref.indexOf('.') + 1)
 

@@ -37,7 +37,6 @@ export function createRunsRepo(db: Database) {
   const insert = db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)')
   const save = db.prepare('UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
   const ofRun = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.run_id = ? ORDER BY m.id DESC`)
-  const ofPerson = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.person_id = ? AND m.closed_at IS NOT NULL ORDER BY m.id DESC`)
   const measurement = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.id = ?`)
   const insertMeasurement = db.prepare('INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)')
   const saveMeasurement = db.prepare('UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL')
@@ -54,7 +53,6 @@ export function createRunsRepo(db: Database) {
     insert: (madeBy: number, fields: RunFields, now: string): number => Number(insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
     save: (id: number, version: number, fields: RunFields, now: string): boolean => save.run(JSON.stringify(fields), now, id, version).changes === 1,
     measurementsOf: (runId: number) => ofRun.all(runId).map(toMeasurement),
-    closedOf: (personId: number) => ofPerson.all(personId).map(toMeasurement),
     measurement: (id: number) => one(measurement.get(id), toMeasurement),
     measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number => Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
     saveMeasurement: (id: number, version: number, fields: Readonly<Record<string, string>>, now: string): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,

@@ -13,8 +13,6 @@ export const FAULT_KINDS: readonly FaultKind[] = [...OPEN_FAULTS, ...RESISTANCE_
 
 const BY_CODE = new Map(FAULT_KINDS.map((kind) => [kind.code, kind]))
 
-export const faultKind = (code: string): FaultKind | undefined => BY_CODE.get(code)
-
 /** Every single fault that this rig could have. */
 export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] => FAULT_KINDS.flatMap((kind) => kind.places(rig).map((place) => ({ kind, place })))
 

@@ -33,7 +33,3 @@ export function atLeast({ readings }: Sheet, key: string): number | undefined {
 }
 
 export const circuitsOf = ({ schedule }: Sheet): string[] => [...new Set(schedule.flatMap(({ circuit }) => circuit ?? []))]
-
-/** The asked test of a kind in a circuit: what stands at its far point. */
-export const askedTest = ({ schedule }: Sheet, circuit: string, kind: ScheduleTest['kind']): ScheduleTest | undefined =>
-  schedule.find((test) => test.circuit === circuit && test.kind === kind && test.isAsked)
