@@ -1,25 +1,73 @@
 /* Dependencies point one way: app, server, cli → schemas → core → a few small pure libraries. */
 const PURE_LIBRARIES = ['d3-random']
-const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from }, to: { path: to } })
+const only = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from },
+  to: { path: to },
+})
 
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    only('core-imports-core', '^core/', '^(app|server|cli|schemas|demo|test|scripts)/', 'The core knows nothing of those who use it.'),
-    { name: 'core-is-pure', severity: 'error', from: { path: '^core/' }, to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: PURE_LIBRARIES.map((name) => `node_modules/${name}/`) } },
+    only(
+      'core-imports-core',
+      '^core/',
+      '^(app|server|cli|schemas|demo|test|scripts)/',
+      'The core knows nothing of those who use it.',
+    ),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core'],
+        pathNot: PURE_LIBRARIES.map((name) => `node_modules/${name}/`),
+      },
+    },
     only('schemas-below', '^schemas/', '^(app|server|cli|demo|test)/', 'Schemas serve everybody above them.'),
     only('server-not-app', '^server/', '^(app|cli|demo|test)/', 'The server does not know its screens.'),
-    only('app-not-server', '^app/', '^(server|cli|demo|test)/', 'Screens meet the server over the API and schemas/views.ts.'),
-    only('repos-are-low', '^server/repos/', '^server/(services|http|api)/', 'Repositories hold SQL, not use-cases.'),
-    only('services-are-plain', '^server/services/', '^server/(http|api)/|node_modules/(h3|nitropack|nuxt)/', 'Use-cases run without a web server.'),
-    { name: 'sql-in-its-place', severity: 'error', from: { path: '^(app|core|schemas|server/(services|api))/' }, to: { path: 'better-sqlite3' } },
-    only('routes-through-services', '^server/api/', '^server/(repos|db)/', 'A route translates; it does not query.'),
+    only(
+      'app-not-server',
+      '^app/',
+      '^(server|cli|demo|test)/',
+      'Screens meet the server over the API and schemas/views.ts.',
+    ),
+    only(
+      'repos-are-low',
+      '^server/repos/',
+      '^server/(services|http|api)/',
+      'Repositories hold SQL, not use-cases.',
+    ),
+    only(
+      'services-are-plain',
+      '^server/services/',
+      '^server/(http|api)/|node_modules/(h3|nitropack|nuxt)/',
+      'Use-cases run without a web server.',
+    ),
+    {
+      name: 'sql-in-its-place',
+      severity: 'error',
+      from: { path: '^(app|core|schemas|server/(services|api))/' },
+      to: { path: 'better-sqlite3' },
+    },
+    only(
+      'routes-through-services',
+      '^server/api/',
+      '^server/(repos|db)/',
+      'A route translates; it does not query.',
+    ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.paths.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default', 'types'], extensions: ['.ts', '.vue', '.js', '.mjs', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default', 'types'],
+      extensions: ['.ts', '.vue', '.js', '.mjs', '.json'],
+    },
     exclude: { path: '\\.nuxt|\\.output' },
   },
 }

@@ -19,9 +19,22 @@ export default tseslint.config(
   {
     files: ['core/**/*.ts'],
     rules: {
-      'no-restricted-globals': ['error', ...['window', 'document', 'process', 'fetch', 'console', 'setTimeout'].map((name) => ({ name, message: PURE }))],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: PURE }, { object: 'Date', property: 'now', message: PURE }],
-      'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: PURE }],
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'process', 'fetch', 'console', 'setTimeout'].map((name) => ({
+          name,
+          message: PURE,
+        })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: PURE },
+        { object: 'Date', property: 'now', message: PURE },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: PURE },
+      ],
     },
   },
   { files: ['scripts/**', 'cli/**', 'test/bench/**'], rules: { 'no-console': 'off' } },

@@ -4,6 +4,17 @@ import { defineConfig } from 'vitest/config'
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
 export default defineConfig({
-  resolve: { alias: { '#core': folder('./core'), '#schemas': folder('./schemas'), '~~': folder('./'), '~': folder('./app') } },
-  test: { include: ['test/{core,reference,api,app}/**/*.test.ts'], setupFiles: ['test/support/seed.ts'], testTimeout: 20_000 },
+  resolve: {
+    alias: {
+      '#core': folder('./core'),
+      '#schemas': folder('./schemas'),
+      '~~': folder('./'),
+      '~': folder('./app'),
+    },
+  },
+  test: {
+    include: ['test/{core,reference,api,app}/**/*.test.ts'],
+    setupFiles: ['test/support/seed.ts'],
+    testTimeout: 20_000,
+  },
 })

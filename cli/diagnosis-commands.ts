@@ -9,7 +9,11 @@ import { ReadingsSchema } from '#schemas/readings'
 import { EXIT, UseError, checked, readJson, readRig, type Output } from './input'
 
 const PROBLEM_WORDS: Readonly<Record<SheetProblem['problem'], string>> = {
-  unknownTest: 'is no test of this bay', notANumber: 'is not a number', otherUnit: 'has a unit that does not belong here', negative: 'is negative', wrongForm: 'has the wrong form: a tick for polarity, a number elsewhere',
+  unknownTest: 'is no test of this bay',
+  notANumber: 'is not a number',
+  otherUnit: 'has a unit that does not belong here',
+  negative: 'is negative',
+  wrongForm: 'has the wrong form: a tick for polarity, a number elsewhere',
 }
 
 function sheetOf(file: string | undefined, tests: readonly BayTest[]) {
@@ -29,10 +33,36 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
     const seen = outcomes.get(test.key)
     if (!told) return []
     const verdict = !seen ? 'missing' : cost(test.kind, seen, told) > FITS ? 'odd' : 'fits'
-    return [{ test: test.key, verdict, read: seen ? outcomeWords(test.kind, seen) : null, expected: outcomeWords(test.kind, told), band: bandOf(test.kind, told) ?? null }]
+    return [
+      {
+        test: test.key,
+        verdict,
+        read: seen ? outcomeWords(test.kind, seen) : null,
+        expected: outcomeWords(test.kind, told),
+        band: bandOf(test.kind, told) ?? null,
+      },
+    ]
   })
-  const lines = [...rows.map(({ test, verdict, read, expected: told }) => `${verdict.padEnd(8)} ${testWords(rig, tests.find(({ key }) => key === test)!).padEnd(46)} ${(read ?? '–').padStart(12)}   expected ${told}`), ...problems.map(({ key, problem }) => `${key} ${PROBLEM_WORDS[problem]}`)]
-  return { json: { rows, problems }, explained: lines.join('\n'), code: problems.length > 0 ? EXIT.input : rows.some(({ verdict }) => verdict !== 'fits') ? EXIT.engineering : EXIT.done }
+  const lines = [
+    ...rows.map(
+      ({ test, verdict, read, expected: told }) =>
+        `${verdict.padEnd(8)} ${testWords(
+          rig,
+          tests.find(({ key }) => key === test)!,
+        ).padEnd(46)} ${(read ?? '–').padStart(12)}   expected ${told}`,
+    ),
+    ...problems.map(({ key, problem }) => `${key} ${PROBLEM_WORDS[problem]}`),
+  ]
+  return {
+    json: { rows, problems },
+    explained: lines.join('\n'),
+    code:
+      problems.length > 0
+        ? EXIT.input
+        : rows.some(({ verdict }) => verdict !== 'fits')
+          ? EXIT.engineering
+          : EXIT.done,
+  }
 }
 
 /** Causes ranked by how well they explain the sheet, and the measurement to make next. */
@@ -42,9 +72,29 @@ export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string
   const tests = testsOf(rig)
   const { outcomes, problems } = sheetOf(readingsFile, tests)
   const { candidates, odd, next } = diagnose(rig, outcomes)
-  const told = candidates.map((one) => ({ ...causeWords(rig, one), share: one.share, doesNotFit: Object.entries(one.fits).filter(([, fits]) => !fits).map(([key]) => key) }))
+  const told = candidates.map((one) => ({
+    ...causeWords(rig, one),
+    share: one.share,
+    doesNotFit: Object.entries(one.fits)
+      .filter(([, fits]) => !fits)
+      .map(([key]) => key),
+  }))
   const proposal = next ? testWords(rig, next.test) : null
-  const lines = odd.length === 0 ? ['Every reading fits the bay as it was meant.']
-    : [`Odd: ${odd.join(', ')}`, ...told.map(({ cause, where, tell, share, doesNotFit }) => `${`${Math.round(share * 100)} %`.padStart(5)}  ${cause}${where ? `, ${where}` : ''}. ${tell}${doesNotFit.length ? ` Leaves open: ${doesNotFit.join(', ')}.` : ''}`), ...(proposal ? [`Measure next: ${proposal}`] : []), 'Shares are among the causes that the catalogue knows; none of them is certain.']
-  return { json: { odd, candidates: told, next: next ? { test: next.test.key, words: proposal } : null, problems }, explained: lines.join('\n'), code: odd.length === 0 ? EXIT.done : EXIT.engineering }
+  const lines =
+    odd.length === 0
+      ? ['Every reading fits the bay as it was meant.']
+      : [
+          `Odd: ${odd.join(', ')}`,
+          ...told.map(
+            ({ cause, where, tell, share, doesNotFit }) =>
+              `${`${Math.round(share * 100)} %`.padStart(5)}  ${cause}${where ? `, ${where}` : ''}. ${tell}${doesNotFit.length ? ` Leaves open: ${doesNotFit.join(', ')}.` : ''}`,
+          ),
+          ...(proposal ? [`Measure next: ${proposal}`] : []),
+          'Shares are among the causes that the catalogue knows; none of them is certain.',
+        ]
+  return {
+    json: { odd, candidates: told, next: next ? { test: next.test.key, words: proposal } : null, problems },
+    explained: lines.join('\n'),
+    code: odd.length === 0 ? EXIT.done : EXIT.engineering,
+  }
 }

@@ -12,22 +12,42 @@ const VALUE_WIDTH = 14
 
 /** The derivation of every circuit and board, a line a step. */
 export function explainDesign(design: InstallationDesign, edition: Edition): string {
-  const parts = [...design.circuits.map((part) => ({ part, name: part.circuit.name })), ...design.boards.map((part) => ({ part, name: part.board.name }))]
-  return parts.map(({ part, name }) => [
-    `${part.scope}  ${name}`,
-    ...part.steps.map((step) => {
-      const check = step.check ? `  ${step.check.isKept ? 'within' : 'BEYOND'} ${step.check.relation} ${stepWords(step.key, step.check.limit)}` : ''
-      return `  ${STEP_TEXT[step.key].name.padEnd(NAME_WIDTH)}${STEP_KINDS[step.key].symbol} = ${stepWords(step.key, step.value).padEnd(VALUE_WIDTH)}${step.formula}: ${step.working}${check}  [${sourceLine(step.source, edition)}]`
-    }),
-    ...(part.stopped ? [`  NO SOLUTION at ${STEP_TEXT[part.stopped.at].name.toLowerCase()}: ${constraintSentence(part.stopped.constraint)}`] : []),
-  ].join('\n')).join('\n\n')
+  const parts = [
+    ...design.circuits.map((part) => ({ part, name: part.circuit.name })),
+    ...design.boards.map((part) => ({ part, name: part.board.name })),
+  ]
+  return parts
+    .map(({ part, name }) =>
+      [
+        `${part.scope}  ${name}`,
+        ...part.steps.map((step) => {
+          const check = step.check
+            ? `  ${step.check.isKept ? 'within' : 'BEYOND'} ${step.check.relation} ${stepWords(step.key, step.check.limit)}`
+            : ''
+          return `  ${STEP_TEXT[step.key].name.padEnd(NAME_WIDTH)}${STEP_KINDS[step.key].symbol} = ${stepWords(step.key, step.value).padEnd(VALUE_WIDTH)}${step.formula}: ${step.working}${check}  [${sourceLine(step.source, edition)}]`
+        }),
+        ...(part.stopped
+          ? [
+              `  NO SOLUTION at ${STEP_TEXT[part.stopped.at].name.toLowerCase()}: ${constraintSentence(part.stopped.constraint)}`,
+            ]
+          : []),
+      ].join('\n'),
+    )
+    .join('\n\n')
 }
 
 /** Verdict and reason for every step, a line a step. */
 export function explainMarks(marks: readonly StepMark[]): string {
   const lines = marks.map((mark) => {
-    const reasons = mark.findings.map((finding) => `${finding.seriousness === 'critical' ? 'CRITICAL: ' : ''}${findingSentence(finding)}`).join(' ')
+    const reasons = mark.findings
+      .map(
+        (finding) => `${finding.seriousness === 'critical' ? 'CRITICAL: ' : ''}${findingSentence(finding)}`,
+      )
+      .join(' ')
     return `${mark.node.padEnd(20)}${mark.verdict.padEnd(9)}${`${mark.mark} of ${mark.outOf}`.padEnd(10)}wrote ${mark.typed || '–'}, worked ${stepWords(mark.step, mark.reference)}${mark.own === undefined ? '' : `, from their own figures ${stepWords(mark.step, mark.own)}`}${reasons ? `  ${reasons}` : ''}`
   })
-  return [...lines, `${marks.reduce((sum, { mark }) => sum + mark, 0)} of ${marks.reduce((sum, { outOf }) => sum + outOf, 0)}`].join('\n')
+  return [
+    ...lines,
+    `${marks.reduce((sum, { mark }) => sum + mark, 0)} of ${marks.reduce((sum, { outOf }) => sum + outOf, 0)}`,
+  ].join('\n')
 }

@@ -16,7 +16,10 @@ export const EXIT = { done: 0, input: 1, use: 2, engineering: 3 } as const
 
 /** A failure that the person at the terminal can put right. */
 export class UseError extends Error {
-  constructor(message: string, readonly code: number = EXIT.input) {
+  constructor(
+    message: string,
+    readonly code: number = EXIT.input,
+  ) {
     super(message)
   }
 }
@@ -37,16 +40,27 @@ export function readJson(file: string | undefined): unknown {
 }
 
 /** A value that fits its schema, or every reason why it does not. */
-export function checked<S extends TSchema>(file: string | undefined, what: string, schema: S, value: unknown): Static<S> {
+export function checked<S extends TSchema>(
+  file: string | undefined,
+  what: string,
+  schema: S,
+  value: unknown,
+): Static<S> {
   const result = validate(schema, value)
-  if (!result.ok) throw new UseError(`${file} is not ${what}:\n${result.problems.map(({ field, message }) => `  ${field || 'the file'} ${message}`).join('\n')}`)
+  if (!result.ok)
+    throw new UseError(
+      `${file} is not ${what}:\n${result.problems.map(({ field, message }) => `  ${field || 'the file'} ${message}`).join('\n')}`,
+    )
   return result.value
 }
 
 export function readExercise(file: string | undefined): Exercise {
   const exercise = checked(file, 'an exercise', ExerciseSchema, upgradeExercise(readJson(file))) as Exercise
   const structure = structureProblems(exercise.installation)
-  if (structure.length > 0) throw new UseError(`${file} does not fit together:\n${structure.map((problem) => `  ${problem.scope}.${problem.field} ${structureSentence(problem)}`).join('\n')}`)
+  if (structure.length > 0)
+    throw new UseError(
+      `${file} does not fit together:\n${structure.map((problem) => `  ${problem.scope}.${problem.field} ${structureSentence(problem)}`).join('\n')}`,
+    )
   return exercise
 }
 
@@ -54,8 +68,21 @@ export function readExercise(file: string | undefined): Exercise {
 export function readRig(file: string | undefined, faults: readonly string[] = []): Rig {
   const rig = checked(file, 'a rig', RigSchema, readJson(file)) as Rig
   const problems = rigProblems(rig, { isWired: true })
-  if (problems.length > 0) throw new UseError(`${file} is not a bay:\n${problems.map((problem) => `  ${rigSentence(problem)}`).join('\n')}`)
-  const made = applyFaults(rig, faults.map((text) => ({ code: text.slice(0, text.indexOf(':')), place: text.slice(text.indexOf(':') + 1) })))
-  if (!made.ok) throw new UseError(`The fault ${made.code} has no such place in ${file}; nakshi faults lists them.`, EXIT.use)
+  if (problems.length > 0)
+    throw new UseError(
+      `${file} is not a bay:\n${problems.map((problem) => `  ${rigSentence(problem)}`).join('\n')}`,
+    )
+  const made = applyFaults(
+    rig,
+    faults.map((text) => ({
+      code: text.slice(0, text.indexOf(':')),
+      place: text.slice(text.indexOf(':') + 1),
+    })),
+  )
+  if (!made.ok)
+    throw new UseError(
+      `The fault ${made.code} has no such place in ${file}; nakshi faults lists them.`,
+      EXIT.use,
+    )
   return made.rig
 }

@@ -36,33 +36,76 @@ export interface Sending {
 const STAGES = ['dead', 'live', WHOLE_BOARD]
 
 /** The simulated multifunction tester at a bay: every test of the schedule, one line each; to the terminal, as CSV, or to the application's port. */
-export function instrument(options: InstrumentOptions, file?: string): Output & { readonly sending?: Sending } {
+export function instrument(
+  options: InstrumentOptions,
+  file?: string,
+): Output & { readonly sending?: Sending } {
   const meant = readRig(file)
   const built = readRig(file, options.fault)
   const stage = options.stage ?? WHOLE_BOARD
   if (!STAGES.includes(stage)) throw new UseError(`--stage is one of: ${STAGES.join(', ')}.`, EXIT.use)
   const nulledOhm = number(options.nulled ?? '0.08', 'nulled')
-  const schedule = scheduleOf(meant, { edition: '18-A2', residualTests: options.multiples ? 'all' : 'edition' }).filter((test) => isWanted(test, stage, options.circuit) && (test.isAsked || !options.asked))
-  if (schedule.length === 0) throw new UseError('No test of this bay is left with that stage and circuit.', EXIT.use)
-  const taken = [...testBay(built, schedule, { leadsOhm: number(options.leads ?? String(TESTER.leadsOhm), 'leads'), nulledOhm, seed: number(options.seed ?? '1', 'seed') })]
-  if (options.csv) return { json: writeReadingsCsv(taken.map(({ test, shown }) => ({ key: test.key, name: testWords(meant, test), text: shown, at: '' }))), code: EXIT.done }
-  const head: StreamLine[] = [...(options.sheet ? [sheetOf(options.sheet)] : []), { is: 'instrument', name: options.name ?? 'Simulated tester' }, ...(nulledOhm > 0 ? [{ is: 'null', ohm: nulledOhm } as const] : [])]
-  const lines = [...head, ...taken.map(({ test, shown }): StreamLine => ({ is: 'read', key: test.key, text: shown })), { is: 'end' } as const].map(streamLine)
+  const schedule = scheduleOf(meant, {
+    edition: '18-A2',
+    residualTests: options.multiples ? 'all' : 'edition',
+  }).filter((test) => isWanted(test, stage, options.circuit) && (test.isAsked || !options.asked))
+  if (schedule.length === 0)
+    throw new UseError('No test of this bay is left with that stage and circuit.', EXIT.use)
+  const taken = [
+    ...testBay(built, schedule, {
+      leadsOhm: number(options.leads ?? String(TESTER.leadsOhm), 'leads'),
+      nulledOhm,
+      seed: number(options.seed ?? '1', 'seed'),
+    }),
+  ]
+  if (options.csv)
+    return {
+      json: writeReadingsCsv(
+        taken.map(({ test, shown }) => ({
+          key: test.key,
+          name: testWords(meant, test),
+          text: shown,
+          at: '',
+        })),
+      ),
+      code: EXIT.done,
+    }
+  const head: StreamLine[] = [
+    ...(options.sheet ? [sheetOf(options.sheet)] : []),
+    { is: 'instrument', name: options.name ?? 'Simulated tester' },
+    ...(nulledOhm > 0 ? [{ is: 'null', ohm: nulledOhm } as const] : []),
+  ]
+  const lines = [
+    ...head,
+    ...taken.map(({ test, shown }): StreamLine => ({ is: 'read', key: test.key, text: shown })),
+    { is: 'end' } as const,
+  ].map(streamLine)
   if (!options.port) return { json: lines.join('\n'), code: EXIT.done }
-  if (!options.sheet) throw new UseError('--port needs --sheet "NUMBER CODE", as the page of the schedule shows it.', EXIT.use)
-  return { json: '', code: EXIT.done, sending: { lines, port: number(options.port, 'port'), paceMs: number(options.pace ?? '150', 'pace') } }
+  if (!options.sheet)
+    throw new UseError('--port needs --sheet "NUMBER CODE", as the page of the schedule shows it.', EXIT.use)
+  return {
+    json: '',
+    code: EXIT.done,
+    sending: { lines, port: number(options.port, 'port'), paceMs: number(options.pace ?? '150', 'pace') },
+  }
 }
 
-const isWanted = ({ isDead, circuit }: ScheduleTest, stage: string, only: string | undefined): boolean => (stage === WHOLE_BOARD || isDead === (stage === 'dead')) && (only === undefined || circuit === only)
+const isWanted = ({ isDead, circuit }: ScheduleTest, stage: string, only: string | undefined): boolean =>
+  (stage === WHOLE_BOARD || isDead === (stage === 'dead')) && (only === undefined || circuit === only)
 
 function sheetOf(text: string): StreamLine {
   const [attempt, code] = text.trim().split(/\s+/)
-  if (!/^\d+$/.test(attempt ?? '') || !code) throw new UseError('--sheet is the number and the code of the page, as in --sheet "12 7F3A9C".', EXIT.use)
+  if (!/^\d+$/.test(attempt ?? '') || !code)
+    throw new UseError('--sheet is the number and the code of the page, as in --sheet "12 7F3A9C".', EXIT.use)
   return { is: 'sheet', attempt: Number(attempt), code }
 }
 
 /** Sends line by line and reads each answer; ends at the first whole-sheet refusal, and counts single readings that were not taken. */
-export function send({ lines, port, paceMs }: Sending): Promise<{ readonly text: string; readonly code: number }> {
+export function send({
+  lines,
+  port,
+  paceMs,
+}: Sending): Promise<{ readonly text: string; readonly code: number }> {
   return new Promise((resolve) => {
     const refused: string[] = []
     let next = 0
@@ -72,8 +115,17 @@ export function send({ lines, port, paceMs }: Sending): Promise<{ readonly text:
       socket.destroy()
       resolve({ text, code })
     }
-    const write = () => (next < lines.length ? socket.write(`${lines[next]}\n`) : done([`${lines.length - refused.length} of ${lines.length} lines taken`, ...refused].join('\n'), refused.length ? EXIT.input : EXIT.done))
-    socket.setEncoding('utf8').on('connect', write).on('error', (error) => done(`Nothing listens on port ${port}: ${error.message}`, EXIT.input))
+    const write = () =>
+      next < lines.length
+        ? socket.write(`${lines[next]}\n`)
+        : done(
+            [`${lines.length - refused.length} of ${lines.length} lines taken`, ...refused].join('\n'),
+            refused.length ? EXIT.input : EXIT.done,
+          )
+    socket
+      .setEncoding('utf8')
+      .on('connect', write)
+      .on('error', (error) => done(`Nothing listens on port ${port}: ${error.message}`, EXIT.input))
     socket.on('data', (chunk) => {
       const answers = (rest += chunk).split('\n')
       rest = answers.pop()!
@@ -92,6 +144,7 @@ export function send({ lines, port, paceMs }: Sending): Promise<{ readonly text:
 
 function number(text: string, option: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !Number.isFinite(value) || value < 0) throw new UseError(`--${option} takes a number, not “${text}”.`, EXIT.use)
+  if (text.trim() === '' || !Number.isFinite(value) || value < 0)
+    throw new UseError(`--${option} takes a number, not “${text}”.`, EXIT.use)
   return value
 }

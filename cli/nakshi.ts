@@ -37,7 +37,10 @@ function design(file?: string): Output {
   const worked = designOf(assignmentOf(exercise))
   const tested = worked.circuits.find(({ scope }) => scope === exercise.tests)
   const parts = [...worked.circuits, ...worked.boards].map(({ scope, steps, stopped, ...rest }) => ({
-    scope, name: 'circuit' in rest ? rest.circuit.name : rest.board.name, steps, ...(stopped ? { stopped: { at: stopped.at, reason: constraintSentence(stopped.constraint) } } : {}),
+    scope,
+    name: 'circuit' in rest ? rest.circuit.name : rest.board.name,
+    steps,
+    ...(stopped ? { stopped: { at: stopped.at, reason: constraintSentence(stopped.constraint) } } : {}),
   }))
   return {
     json: { ok: worked.ok, parts, readings: tested ? expectedReadings(tested) : [] },
@@ -49,19 +52,31 @@ function design(file?: string): Output {
 function variants(file?: string, count = '12'): Output {
   if (!/^\d{1,3}$/.test(count)) throw new UseError(`COUNT is a whole number, not “${count}”.`, EXIT.use)
   const made = makeVariants(readExercise(file), Number(count))
-  if (!made.ok) throw new UseError(`Only ${made.found} of ${made.wanted} variants were found (${made.reason}).`, EXIT.engineering)
+  if (!made.ok)
+    throw new UseError(
+      `Only ${made.found} of ${made.wanted} variants were found (${made.reason}).`,
+      EXIT.engineering,
+    )
   return { json: made.variants, code: EXIT.done }
 }
 
 function mark(file?: string, submissionFile?: string): Output {
   const assignment = assignmentOf(readExercise(file))
-  if (!designOf(assignment).ok) throw new UseError('The exercise has no solution; see nakshi design.', EXIT.engineering)
+  if (!designOf(assignment).ok)
+    throw new UseError('The exercise has no solution; see nakshi design.', EXIT.engineering)
   const submission = checked(submissionFile, 'a submission', SubmissionSchema, readJson(submissionFile))
-  const marks = markDesign(assignment, upgradeAnswers(submission.answers as Record<string, string>) as Answers)
-  const isCritical = marks.some(({ findings }) => findings.some(({ seriousness }) => seriousness === 'critical'))
+  const marks = markDesign(
+    assignment,
+    upgradeAnswers(submission.answers as Record<string, string>) as Answers,
+  )
+  const isCritical = marks.some(({ findings }) =>
+    findings.some(({ seriousness }) => seriousness === 'critical'),
+  )
   return {
     json: {
-      mark: marks.reduce((sum, step) => sum + step.mark, 0), outOf: marks.reduce((sum, step) => sum + step.outOf, 0), critical: isCritical,
+      mark: marks.reduce((sum, step) => sum + step.mark, 0),
+      outOf: marks.reduce((sum, step) => sum + step.outOf, 0),
+      critical: isCritical,
       steps: marks.map((step) => ({ ...step, sentences: step.findings.map(findingSentence) })),
     },
     explained: explainMarks(marks),
@@ -71,18 +86,59 @@ function mark(file?: string, submissionFile?: string): Output {
 
 type Options = RigOptions & InstrumentOptions
 type Command = (options: Options, ...args: string[]) => Output & { readonly sending?: Sending }
-const plain = (run: (...args: string[]) => Output): Command => (_, ...args) => run(...args)
-const COMMANDS: Readonly<Record<string, Command>> = { design: plain(design), variants: plain(variants), mark: plain(mark), rig, faults, simulate: simulateRig, read, netlist, check, diagnose: diagnoseSheet, instrument }
+const plain =
+  (run: (...args: string[]) => Output): Command =>
+  (_, ...args) =>
+    run(...args)
+const COMMANDS: Readonly<Record<string, Command>> = {
+  design: plain(design),
+  variants: plain(variants),
+  mark: plain(mark),
+  rig,
+  faults,
+  simulate: simulateRig,
+  read,
+  netlist,
+  check,
+  diagnose: diagnoseSheet,
+  instrument,
+}
 
 const OPTIONS = {
-  explain: { type: 'boolean' }, live: { type: 'boolean' },
-  fault: { type: 'string', multiple: true }, do: { type: 'string', multiple: true }, link: { type: 'string', multiple: true }, free: { type: 'string', multiple: true },
-  until: { type: 'string' }, instrument: { type: 'string' }, at: { type: 'string' }, to: { type: 'string' }, volt: { type: 'string' }, multiple: { type: 'string' }, rated: { type: 'string' }, hertz: { type: 'string' },
-  stage: { type: 'string' }, circuit: { type: 'string' }, leads: { type: 'string' }, nulled: { type: 'string' }, seed: { type: 'string' }, name: { type: 'string' }, sheet: { type: 'string' }, port: { type: 'string' }, pace: { type: 'string' }, csv: { type: 'boolean' }, asked: { type: 'boolean' }, multiples: { type: 'boolean' },
+  explain: { type: 'boolean' },
+  live: { type: 'boolean' },
+  fault: { type: 'string', multiple: true },
+  do: { type: 'string', multiple: true },
+  link: { type: 'string', multiple: true },
+  free: { type: 'string', multiple: true },
+  until: { type: 'string' },
+  instrument: { type: 'string' },
+  at: { type: 'string' },
+  to: { type: 'string' },
+  volt: { type: 'string' },
+  multiple: { type: 'string' },
+  rated: { type: 'string' },
+  hertz: { type: 'string' },
+  stage: { type: 'string' },
+  circuit: { type: 'string' },
+  leads: { type: 'string' },
+  nulled: { type: 'string' },
+  seed: { type: 'string' },
+  name: { type: 'string' },
+  sheet: { type: 'string' },
+  port: { type: 'string' },
+  pace: { type: 'string' },
+  csv: { type: 'boolean' },
+  asked: { type: 'boolean' },
+  multiples: { type: 'boolean' },
 } as const
 
 /** Runs one command; the text for the terminal and the exit code. */
-export function nakshi(argv: readonly string[]): { readonly text: string; readonly code: number; readonly sending?: Sending } {
+export function nakshi(argv: readonly string[]): {
+  readonly text: string
+  readonly code: number
+  readonly sending?: Sending
+} {
   try {
     const { values, positionals } = parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true })
     const [command = 'help', ...args] = positionals
@@ -90,10 +146,14 @@ export function nakshi(argv: readonly string[]): { readonly text: string; readon
     if (!run) return { text: HELP, code: command === 'help' ? EXIT.done : EXIT.use }
     const { json, explained, code, sending } = run(values, ...args)
     if (typeof json === 'string') return { text: json, code, ...(sending ? { sending } : {}) }
-    return { text: values.explain && explained !== undefined ? explained : JSON.stringify(json, null, 2), code }
+    return {
+      text: values.explain && explained !== undefined ? explained : JSON.stringify(json, null, 2),
+      code,
+    }
   } catch (error) {
     if (error instanceof UseError) return { text: error.message, code: error.code }
-    if ((error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS')) return { text: `${(error as Error).message}\n${HELP}`, code: EXIT.use }
+    if ((error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS'))
+      return { text: `${(error as Error).message}\n${HELP}`, code: EXIT.use }
     throw error
   }
 }

@@ -38,7 +38,11 @@ export interface RigOptions {
 export function rig(_: RigOptions, file?: string): Output {
   const exercise = readExercise(file)
   const made = buildRig(exercise.installation, designOf(assignmentOf(exercise)), exercise.title)
-  if (!made) throw new UseError('The exercise has no solution, so there is nothing to build; see nakshi design.', EXIT.engineering)
+  if (!made)
+    throw new UseError(
+      'The exercise has no solution, so there is nothing to build; see nakshi design.',
+      EXIT.engineering,
+    )
   return { json: made, code: EXIT.done }
 }
 
@@ -51,19 +55,37 @@ export function simulateRig(options: RigOptions, file?: string): Output {
   const bay = readRig(file, options.fault)
   const until = number(options.until ?? '60', 'until')
   const actions = options.do ? options.do.map((text) => actionOf(text, bay)) : energiseInOrder(bay)
-  const { happenings, state } = simulate(bay, options.do ? { ...workingState(bay), thrown: {} } : deadState(bay), actions, { untilS: until })
+  const { happenings, state } = simulate(
+    bay,
+    options.do ? { ...workingState(bay), thrown: {} } : deadState(bay),
+    actions,
+    { untilS: until },
+  )
   const parts = indexParts(bay)
-  return { json: { happenings, state }, explained: happenings.map((one) => `${timeWords(one.atS).padStart(8)}  ${happeningSentence(one, parts)}`).join('\n'), code: EXIT.done }
+  return {
+    json: { happenings, state },
+    explained: happenings
+      .map((one) => `${timeWords(one.atS).padStart(8)}  ${happeningSentence(one, parts)}`)
+      .join('\n'),
+    code: EXIT.done,
+  }
 }
 
 export function netlist(options: RigOptions, file?: string): Output {
   const bay = readRig(file, options.fault)
   const hertz = number(options.hertz ?? '50', 'hertz')
-  const network = networkOf(bay, { ...workingState(bay), isSupplyOn: hertz !== 0 || isBattery(bay) }, { hertz, conductorC: 20, add: [] })
+  const network = networkOf(
+    bay,
+    { ...workingState(bay), isSupplyOn: hertz !== 0 || isBattery(bay) },
+    { hertz, conductorC: 20, add: [] },
+  )
   const listing = spiceListing(network, bay.name)
   if (!listing) {
     const failed = solve(network)
-    throw new UseError(`The bay cannot be computed: ${failed.ok ? 'unknown' : `${failed.reason} at ${failed.name}`}.`, EXIT.engineering)
+    throw new UseError(
+      `The bay cannot be computed: ${failed.ok ? 'unknown' : `${failed.reason} at ${failed.name}`}.`,
+      EXIT.engineering,
+    )
   }
   return { json: listing.text, explained: listing.text, code: EXIT.done }
 }
@@ -72,21 +94,32 @@ export function read(options: RigOptions, file?: string): Output {
   const bay = readRig(file, options.fault)
   const state = options.live ? workingState(bay) : { ...workingState(bay), isSupplyOn: false, inUse: {} }
   const setup: Setup = {
-    links: (options.link ?? []).map((text) => pair(text, 'link').map((ref) => terminal(bay, ref)) as [string, string]),
+    links: (options.link ?? []).map(
+      (text) => pair(text, 'link').map((ref) => terminal(bay, ref)) as [string, string],
+    ),
     freed: (options.free ?? []).map((text) => {
       const [wire, end] = text.split(':')
-      if (!bay.wires.some(({ id }) => id === wire) || (end !== 'from' && end !== 'to')) throw new UseError(`--free takes a conductor and its end, as in x12:from, not “${text}”.`, EXIT.use)
+      if (!bay.wires.some(({ id }) => id === wire) || (end !== 'from' && end !== 'to'))
+        throw new UseError(`--free takes a conductor and its end, as in x12:from, not “${text}”.`, EXIT.use)
       return { wire: wire!, end }
     }),
   }
   const bench = prepare(bay, state, setup)
   const instrument = options.instrument as InstrumentCode
-  if (!INSTRUMENT_CODES.includes(instrument)) throw new UseError(`--instrument is one of: ${INSTRUMENT_CODES.join(', ')}.`, EXIT.use)
+  if (!INSTRUMENT_CODES.includes(instrument))
+    throw new UseError(`--instrument is one of: ${INSTRUMENT_CODES.join(', ')}.`, EXIT.use)
   const { shown, sentences, reading } = takeReading(bench, {
-    instrument, at: placesOf(bench, instrument, options), ratedA: number(options.rated ?? '30', 'rated') / 1e3,
-    volt: choice(TEST_VOLTS, options.volt ?? '500', 'volt') as TestVolt, multiple: choice(RESIDUAL_MULTIPLES, options.multiple ?? '1', 'multiple') as ResidualMultiple,
+    instrument,
+    at: placesOf(bench, instrument, options),
+    ratedA: number(options.rated ?? '30', 'rated') / 1e3,
+    volt: choice(TEST_VOLTS, options.volt ?? '500', 'volt') as TestVolt,
+    multiple: choice(RESIDUAL_MULTIPLES, options.multiple ?? '1', 'multiple') as ResidualMultiple,
   })
-  return { json: { shown, ...reading, sentences }, explained: [shown, ...sentences].join('\n'), code: reading && reading.value === undefined ? EXIT.engineering : EXIT.done }
+  return {
+    json: { shown, ...reading, sentences },
+    explained: [shown, ...sentences].join('\n'),
+    code: reading && reading.value === undefined ? EXIT.engineering : EXIT.done,
+  }
 }
 
 /** Where the instrument is put: `--at` and `--to`, or several in `--at` with commas between. */
@@ -101,8 +134,16 @@ function placesOf({ rig: bay }: Bench, instrument: InstrumentCode, { at, to }: R
 function terminal(bay: Rig, ref: string | undefined, option?: string): string {
   if (!ref) throw new UseError(`--${option} is missing: a terminal, as in c1p1.L.`, EXIT.use)
   const part = indexParts(bay).get(partIdOf(ref))
-  if (!part) throw new UseError(`There is no part ${partIdOf(ref) || ref}. Parts: ${bay.parts.map(({ id }) => id).join(', ')}.`, EXIT.use)
-  if (!terminalsOf(part).includes(terminalNameOf(ref))) throw new UseError(`${part.name} (${part.id}) has no terminal ${terminalNameOf(ref)}. It has ${terminalsOf(part).join(', ')}.`, EXIT.use)
+  if (!part)
+    throw new UseError(
+      `There is no part ${partIdOf(ref) || ref}. Parts: ${bay.parts.map(({ id }) => id).join(', ')}.`,
+      EXIT.use,
+    )
+  if (!terminalsOf(part).includes(terminalNameOf(ref)))
+    throw new UseError(
+      `${part.name} (${part.id}) has no terminal ${terminalNameOf(ref)}. It has ${terminalsOf(part).join(', ')}.`,
+      EXIT.use,
+    )
   return ref
 }
 
@@ -112,19 +153,35 @@ function actionOf(text: string, bay: Rig): Action {
   const atS = number(at, 'do')
   const ids = new Set(bay.parts.map(({ id }) => id))
   const part = () => {
-    if (!ids.has(rest[0] ?? '')) throw new UseError(`“${text}” names no part of the bay. Parts: ${[...ids].join(', ')}.`, EXIT.use)
+    if (!ids.has(rest[0] ?? ''))
+      throw new UseError(`“${text}” names no part of the bay. Parts: ${[...ids].join(', ')}.`, EXIT.use)
     return rest[0]!
   }
   if (kind === 'supply') return { atS, kind, on: rest[0] !== 'off' }
-  if (kind === 'close' || kind === 'throw' || kind === 'use') return { atS, kind, part: part(), on: rest[1] !== 'off' }
+  if (kind === 'close' || kind === 'throw' || kind === 'use')
+    return { atS, kind, part: part(), on: rest[1] !== 'off' }
   if (kind === 'test') return { atS, kind, part: part() }
-  if (kind === 'fault') return { atS, kind, leak: { id: `fault-${atS}`, from: terminal(bay, rest[0]?.replaceAll('_', ' ')), to: terminal(bay, rest[1]?.replaceAll('_', ' ')), ohm: number(rest[2] ?? '0.05', 'do') } }
-  throw new UseError(`“${text}” is not an action. They are: supply, close, throw, use, test, fault.`, EXIT.use)
+  if (kind === 'fault')
+    return {
+      atS,
+      kind,
+      leak: {
+        id: `fault-${atS}`,
+        from: terminal(bay, rest[0]?.replaceAll('_', ' ')),
+        to: terminal(bay, rest[1]?.replaceAll('_', ' ')),
+        ohm: number(rest[2] ?? '0.05', 'do'),
+      },
+    }
+  throw new UseError(
+    `“${text}” is not an action. They are: supply, close, throw, use, test, fault.`,
+    EXIT.use,
+  )
 }
 
 function number(text: string, option: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !Number.isFinite(value) || value < 0) throw new UseError(`--${option} takes a number, not “${text}”.`, EXIT.use)
+  if (text.trim() === '' || !Number.isFinite(value) || value < 0)
+    throw new UseError(`--${option} takes a number, not “${text}”.`, EXIT.use)
   return value
 }
 
@@ -136,6 +193,10 @@ function choice(values: readonly number[], text: string, option: string): number
 
 function pair(text: string, option: string): [string, string] {
   const [a, b] = text.split(',')
-  if (!a || !b) throw new UseError(`--${option} takes two terminals with a comma between, as in "b1w1.L out,b1e.1".`, EXIT.use)
+  if (!a || !b)
+    throw new UseError(
+      `--${option} takes two terminals with a comma between, as in "b1w1.L out,b1e.1".`,
+      EXIT.use,
+    )
   return [a, b]
 }

@@ -16,13 +16,33 @@ import { hashPassword } from '../server/services/passwords'
 import { addInstrument } from '../server/services/instruments'
 import { importRoster } from '../server/services/people'
 import { setUp } from '../server/services/sign-in'
-import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../server/services/work'
+import {
+  askPermission,
+  decidePermission,
+  handInDesign,
+  handInReadings,
+  saveWork,
+} from '../server/services/work'
 import { playIsolation } from './isolation'
 import { playWorkmanship } from './workmanship'
-import { DEMO_PASSWORD, DEMO_PIN, STORY, boardReadings, isBeforeLive, typedAnswers, typedReadings, type Chapter } from './story'
+import {
+  DEMO_PASSWORD,
+  DEMO_PIN,
+  STORY,
+  boardReadings,
+  isBeforeLive,
+  typedAnswers,
+  typedReadings,
+  type Chapter,
+} from './story'
 
 const HERE = fileURLToPath(new URL('.', import.meta.url))
-const GROUPS = { 'T-01': 'Thursday level 2', 'T-02': 'Thursday level 2', 'T-04': 'Monday level 3', 'T-05': 'Tuesday level 3' } as const
+const GROUPS = {
+  'T-01': 'Thursday level 2',
+  'T-02': 'Thursday level 2',
+  'T-04': 'Monday level 3',
+  'T-05': 'Tuesday level 3',
+} as const
 const REFUSALS = {
   'T-02': 'The two sockets at the far end are reversed. Isolate, put them right, test polarity again.',
   'T-05': 'The cpc of the ring is not continuous end to end. Find the open leg before anything else.',
@@ -34,7 +54,10 @@ const SPAN_MIN = 92
 /** The demo's clock: runs forward by the minutes each act takes, ending a little before `end`. */
 function clockEndingAt(end: Date) {
   let minutes = 0
-  return { at: () => new Date(end.getTime() - (SPAN_MIN - minutes) * 60_000).toISOString(), pass: (n: number) => void (minutes += n) }
+  return {
+    at: () => new Date(end.getTime() - (SPAN_MIN - minutes) * 60_000).toISOString(),
+    pass: (n: number) => void (minutes += n),
+  }
 }
 
 export async function loadDemo(db: Database, now: Date): Promise<void> {
@@ -44,7 +67,10 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
   const at = (clock: { at: () => string }): Context => ({ repos, now: clock.at() })
 
   await setUp(at(lastWeek), { number: 'A-100', name: 'Ilse Marrow', password: DEMO_PASSWORD })
-  const roster = readFileSync(join(HERE, 'roster.csv'), 'utf8').split('\n').filter((line) => !line.startsWith('A-100')).join('\n')
+  const roster = readFileSync(join(HERE, 'roster.csv'), 'utf8')
+    .split('\n')
+    .filter((line) => !line.startsWith('A-100'))
+    .join('\n')
   await importRoster(at(lastWeek), who(repos, 'A-100'), Buffer.from(roster))
   const hash = await hashPassword(DEMO_PASSWORD)
   const pin = await hashPassword(DEMO_PIN)
@@ -55,8 +81,14 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
 
   const instructor = who(repos, 'I-201')
   keepInstruments(at(lastWeek), instructor, now)
-  for (const file of readdirSync(join(HERE, 'exercises')).sort()) importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
-  for (const [code, clock] of [['T-01', lastWeek], ['T-02', today], ['T-04', lastWeek], ['T-05', today]] as const) {
+  for (const file of readdirSync(join(HERE, 'exercises')).sort())
+    importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
+  for (const [code, clock] of [
+    ['T-01', lastWeek],
+    ['T-02', today],
+    ['T-04', lastWeek],
+    ['T-05', today],
+  ] as const) {
     const stored = repos.exercises.byCode(code)!
     setExercise(at(clock), instructor, stored.id, stored.version, GROUPS[code])
     const chapters = STORY.filter((chapter) => chapter.exercise === code)
@@ -65,16 +97,40 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
       clock.pass(6)
     }
   }
-  playWorkmanship(repos, (minutesAgo) => ({ repos, now: new Date(now.getTime() - minutesAgo * 60_000).toISOString() }))
-  await playIsolation(repos, (minutesAgo) => ({ repos, now: new Date(now.getTime() - minutesAgo * 60_000).toISOString() }))
+  playWorkmanship(repos, (minutesAgo) => ({
+    repos,
+    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
+  }))
+  await playIsolation(repos, (minutesAgo) => ({
+    repos,
+    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
+  }))
 }
 
 /** Two testers and an indicator; one of them is overdue, so that it is seen. */
 function keepInstruments(context: Context, actor: Person, now: Date): void {
   const day = (days: number) => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10)
-  addInstrument(context, actor, { name: 'Multi 1', serial: 'DT-0117', kind: 'multifunction', doneOn: day(-120), dueOn: day(245) })
-  addInstrument(context, actor, { name: 'Multi 2', serial: 'DT-0118', kind: 'multifunction', doneOn: day(-380), dueOn: day(-15) })
-  addInstrument(context, actor, { name: 'Indicator 4', serial: 'DT-0204', kind: 'indicator', doneOn: day(-60), dueOn: day(305) })
+  addInstrument(context, actor, {
+    name: 'Multi 1',
+    serial: 'DT-0117',
+    kind: 'multifunction',
+    doneOn: day(-120),
+    dueOn: day(245),
+  })
+  addInstrument(context, actor, {
+    name: 'Multi 2',
+    serial: 'DT-0118',
+    kind: 'multifunction',
+    doneOn: day(-380),
+    dueOn: day(-15),
+  })
+  addInstrument(context, actor, {
+    name: 'Indicator 4',
+    serial: 'DT-0204',
+    kind: 'indicator',
+    doneOn: day(-60),
+    dueOn: day(305),
+  })
 }
 
 const who = (repos: Repos, number: string): Person => repos.people.byNumber(number)!
@@ -93,7 +149,9 @@ function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndi
   if (!reached('halfDesign')) return
   const answers = typedAnswers(assignment, chapter)
   const nodes = askedNodes(assignment)
-  const written = reached('dead') ? nodes : nodes.slice(0, Math.round(nodes.length * (0.2 + 0.08 * (bay % 6))))
+  const written = reached('dead')
+    ? nodes
+    : nodes.slice(0, Math.round(nodes.length * (0.2 + 0.08 * (bay % 6))))
   saveWork(context(), actor, id, { version: version(), answers: pick(answers, written), readings: {} })
   if (!reached('dead')) return
   clock.pass(2)
@@ -101,16 +159,30 @@ function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndi
   if (assignment.tests === null) return
 
   const copied = chapter.copies && attempts.find((attempt) => attempt.personNumber === chapter.copies)!
-  const readings: Readings = assignment.tests === WHOLE_BOARD
-    ? chapter.bay ? boardReadings(assignment, bay, chapter.bay, reached('live')) : {}
-    : { ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay), ...chapter.readings }
+  const readings: Readings =
+    assignment.tests === WHOLE_BOARD
+      ? chapter.bay
+        ? boardReadings(assignment, bay, chapter.bay, reached('live'))
+        : {}
+      : {
+          ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay),
+          ...chapter.readings,
+        }
   const dead = Object.keys(readings).filter(isBeforeLive)
   if (!reached('halfDead')) return
-  saveWork(context(), actor, id, { version: version(), answers, readings: pick(readings, reached('permission') ? dead : dead.slice(0, Math.max(2, Math.round(dead.length * 0.4)))) })
+  saveWork(context(), actor, id, {
+    version: version(),
+    answers,
+    readings: pick(
+      readings,
+      reached('permission') ? dead : dead.slice(0, Math.max(2, Math.round(dead.length * 0.4))),
+    ),
+  })
   if (!reached('permission')) return
   clock.pass(1)
   askPermission(context(), actor, id, version())
-  if (chapter.upTo === 'refused') return decidePermission(context(), assessor, id, false, REFUSALS[chapter.exercise as 'T-02'])
+  if (chapter.upTo === 'refused')
+    return decidePermission(context(), assessor, id, false, REFUSALS[chapter.exercise as 'T-02'])
   if (!reached('live')) return
   clock.pass(1)
   decidePermission(context(), assessor, id, true, '')
@@ -122,7 +194,18 @@ function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndi
   if (reached('released')) release(context(), assessor, id)
 }
 
-const ORDER: readonly Chapter['upTo'][] = ['nothing', 'halfDesign', 'dead', 'halfDead', 'permission', 'refused', 'live', 'handedIn', 'decided', 'released']
+const ORDER: readonly Chapter['upTo'][] = [
+  'nothing',
+  'halfDesign',
+  'dead',
+  'halfDead',
+  'permission',
+  'refused',
+  'live',
+  'handedIn',
+  'decided',
+  'released',
+]
 
 function pick<T extends Partial<Record<string, string>>>(values: T, keys: readonly string[]): T {
   return Object.fromEntries(Object.entries(values).filter(([key]) => keys.includes(key))) as T

@@ -14,7 +14,17 @@ import { TESTER, testBay } from '#core/schedule/tester'
 export interface Chapter {
   readonly number: string
   readonly exercise: 'T-01' | 'T-02' | 'T-04' | 'T-05'
-  readonly upTo: 'nothing' | 'halfDesign' | 'dead' | 'halfDead' | 'permission' | 'refused' | 'live' | 'handedIn' | 'decided' | 'released'
+  readonly upTo:
+    | 'nothing'
+    | 'halfDesign'
+    | 'dead'
+    | 'halfDead'
+    | 'permission'
+    | 'refused'
+    | 'live'
+    | 'handedIn'
+    | 'decided'
+    | 'released'
   /** Values they wrote in place of the right ones; later steps follow from them. */
   readonly slips?: Readonly<Partial<Record<NodeKey, number>>>
   /** Answers that do not follow from anything before. */
@@ -45,7 +55,13 @@ export const STORY: readonly Chapter[] = [
 
   { number: 'T-401', exercise: 'T-02', upTo: 'released' },
   { number: 'T-402', exercise: 'T-02', upTo: 'halfDesign' },
-  { number: 'T-405', exercise: 'T-02', upTo: 'handedIn', slips: { 'c1.ib': 9.59, 'c1.ca': 0.87 }, typed: { 'c1.residual': 'none' } },
+  {
+    number: 'T-405',
+    exercise: 'T-02',
+    upTo: 'handedIn',
+    slips: { 'c1.ib': 9.59, 'c1.ca': 0.87 },
+    typed: { 'c1.residual': 'none' },
+  },
   { number: 'T-406', exercise: 'T-02', upTo: 'live' },
   { number: 'T-408', exercise: 'T-02', upTo: 'refused', readings: { polarity: '✗' } },
   { number: 'T-409', exercise: 'T-02', upTo: 'handedIn', copies: 'T-403', typed: { 'c1.zs': '0.50' } },
@@ -56,26 +72,58 @@ export const STORY: readonly Chapter[] = [
 
   // √3 left out early on, the ring worked as a radial, no residual device for a concealed cable.
   { number: 'M-501', exercise: 'T-04', upTo: 'handedIn' },
-  { number: 'M-502', exercise: 'T-04', upTo: 'handedIn', slips: { 'c5.ib': 40.35 }, typed: { 'c1.voltDrop': '23.5 V', 'c3.residual': 'none' } },
+  {
+    number: 'M-502',
+    exercise: 'T-04',
+    upTo: 'handedIn',
+    slips: { 'c5.ib': 40.35 },
+    typed: { 'c1.voltDrop': '23.5 V', 'c3.residual': 'none' },
+  },
   { number: 'M-503', exercise: 'T-04', upTo: 'halfDesign' },
 
   // A whole board: leads not nulled at bay 2, an open leg of the ring's cpc at bay 3.
   { number: 'U-601', exercise: 'T-05', upTo: 'halfDead', bay: { faults: [], nulledOhm: 0.08 } },
   { number: 'U-602', exercise: 'T-05', upTo: 'permission', bay: { faults: [], nulledOhm: 0 } },
-  { number: 'U-603', exercise: 'T-05', upTo: 'refused', bay: { faults: [{ code: 'earthOpen', place: 'x26' }], nulledOhm: 0.08 } },
+  {
+    number: 'U-603',
+    exercise: 'T-05',
+    upTo: 'refused',
+    bay: { faults: [{ code: 'earthOpen', place: 'x26' }], nulledOhm: 0.08 },
+  },
   { number: 'U-604', exercise: 'T-05', upTo: 'handedIn', bay: { faults: [], nulledOhm: 0.08 } },
   { number: 'U-605', exercise: 'T-05', upTo: 'dead' },
 ]
 
 /** A whole board measured with the simulated tester, the bay as this chapter has it. */
-export function boardReadings(assignment: Assignment, bay: number, { faults, nulledOhm }: NonNullable<Chapter['bay']>, isWithLive: boolean): Readings {
+export function boardReadings(
+  assignment: Assignment,
+  bay: number,
+  { faults, nulledOhm }: NonNullable<Chapter['bay']>,
+  isWithLive: boolean,
+): Readings {
   const rig = buildRig(assignment.installation, designOf(assignment), 'bay')
   const made = rig && applyFaults(rig, faults)
   if (!rig || !made?.ok) throw new Error('The demo has a bay that cannot be built')
-  const schedule = scheduleOf(rig, { edition: assignment.edition, residualTests: assignment.policy.residualTests ?? 'edition' })
-  const taken = [...testBay(made.rig, schedule.filter(({ isDead: dead, kind }) => kind !== 'r2Long' && (dead || isWithLive)), { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay })]
-  const checks = { 'set:instrument': nulledOhm === 0 ? 'Multi 2' : 'Multi 1', 'set:readyDead': 'isolated inspected earth out people' }
-  return { ...checks, ...(nulledOhm > 0 ? { 'set:leads': '0.08 Ω' } : {}), ...Object.fromEntries(taken.map(({ test, shown }) => [test.key, shown])) }
+  const schedule = scheduleOf(rig, {
+    edition: assignment.edition,
+    residualTests: assignment.policy.residualTests ?? 'edition',
+  })
+  const taken = [
+    ...testBay(
+      made.rig,
+      schedule.filter(({ isDead: dead, kind }) => kind !== 'r2Long' && (dead || isWithLive)),
+      { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay },
+    ),
+  ]
+  const checks = {
+    'set:instrument': nulledOhm === 0 ? 'Multi 2' : 'Multi 1',
+    'set:readyDead': 'isolated inspected earth out people',
+  }
+  return {
+    ...checks,
+    ...(nulledOhm > 0 ? { 'set:leads': '0.08 Ω' } : {}),
+    ...Object.fromEntries(taken.map(({ test, shown }) => [test.key, shown])),
+  }
 }
 
 /** Boxes that are open before the permission. */
@@ -95,7 +143,7 @@ export function typedAnswers(assignment: Assignment, chapter: Pick<Chapter, 'sli
 export function typedReadings(assignment: Assignment, bay: number): Readings {
   const design = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
   if (!design || design.stopped) throw new Error('The demo has a task without a solution')
-  const scatter = 1 + ((bay * 7) % 5 - 2) / 100
+  const scatter = 1 + (((bay * 7) % 5) - 2) / 100
   const r1r2 = design.values.r1r2! * scatter
   const ze = design.task.supply.zeOhm * (2 - scatter)
   return {

@@ -17,19 +17,32 @@ const QUOTED_FORMULA = /^'[=+\-@\t\r]/
 export function readCsv(text: string): CsvTable {
   const firstLine = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'))
   const delimiter = firstLine.includes(';') && !firstLine.includes(',') ? ';' : ','
-  const records = parse(text, { bom: true, delimiter, info: true, relaxColumnCountLess: true, skipEmptyLines: true, columns: false }) as unknown as
-    { record: string[]; info: { lines: number } }[]
+  const records = parse(text, {
+    bom: true,
+    delimiter,
+    info: true,
+    relaxColumnCountLess: true,
+    skipEmptyLines: true,
+    columns: false,
+  }) as unknown as { record: string[]; info: { lines: number } }[]
   const titles = (records[0]?.record ?? []).map((cell) => cell.trim())
   const heading = titles.map((cell) => cell.toLowerCase())
-  const rows = records.slice(1).map(({ record, info }) => ({
-    line: info.lines,
-    cells: Object.fromEntries(heading.map((name, i) => [name, (record[i] ?? '').replace(QUOTED_FORMULA, (m) => m.slice(1))])),
-  }))
+  const rows = records
+    .slice(1)
+    .map(({ record, info }) => ({
+      line: info.lines,
+      cells: Object.fromEntries(
+        heading.map((name, i) => [name, (record[i] ?? '').replace(QUOTED_FORMULA, (m) => m.slice(1))]),
+      ),
+    }))
   return { heading, titles, rows }
 }
 
 /** Writes rows under a heading; UTF-8 with CRLF as RFC 4180 has it. */
-export function writeCsv(heading: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
+export function writeCsv(
+  heading: readonly string[],
+  rows: readonly (readonly (string | number)[])[],
+): string {
   const safe = (cell: string | number) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)
   return stringify([heading, ...rows.map((row) => row.map(safe))], { record_delimiter: 'windows' })
 }

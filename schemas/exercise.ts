@@ -12,7 +12,8 @@ import { DC_CONTENTS } from '#core/regulations/residual'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }
-const oneOf = <const T extends readonly (string | number)[]>(values: T) => Type.Unsafe<T[number]>({ enum: values as unknown as T[number][] })
+const oneOf = <const T extends readonly (string | number)[]>(values: T) =>
+  Type.Unsafe<T[number]>({ enum: values as unknown as T[number][] })
 const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 
 function within(key: RangeKey) {
@@ -26,92 +27,152 @@ const Id = Type.String({ pattern: '^[a-z][a-z0-9]{0,9}$' })
 const Name = (maxLength: number) => Type.String({ minLength: 1, maxLength })
 
 const Load = Type.Union([
-  Type.Object({ basis: Type.Literal('power'), powerW: number('powerW'), powerFactor: number('powerFactor') }, strict),
-  Type.Object({ basis: Type.Literal('current'), currentA: number('currentA'), powerFactor: number('powerFactor') }, strict),
+  Type.Object(
+    { basis: Type.Literal('power'), powerW: number('powerW'), powerFactor: number('powerFactor') },
+    strict,
+  ),
+  Type.Object(
+    { basis: Type.Literal('current'), currentA: number('currentA'), powerFactor: number('powerFactor') },
+    strict,
+  ),
   Type.Object({ basis: Type.Literal('cooker'), powerW: number('powerW'), hasSocket: Type.Boolean() }, strict),
-  Type.Object({ basis: Type.Literal('lamps'), count: integer('count'), eachW: number('lampW'), isDischarge: Type.Boolean() }, strict),
-  Type.Object({
-    basis: Type.Literal('motor'), powerW: number('powerW'), powerFactor: number('powerFactor'), efficiency: number('efficiency'), startMultiple: number('startMultiple'),
-  }, strict),
+  Type.Object(
+    {
+      basis: Type.Literal('lamps'),
+      count: integer('count'),
+      eachW: number('lampW'),
+      isDischarge: Type.Boolean(),
+    },
+    strict,
+  ),
+  Type.Object(
+    {
+      basis: Type.Literal('motor'),
+      powerW: number('powerW'),
+      powerFactor: number('powerFactor'),
+      efficiency: number('efficiency'),
+      startMultiple: number('startMultiple'),
+    },
+    strict,
+  ),
   Type.Object({ basis: Type.Literal('board') }, strict),
 ])
 
-const Circuit = Type.Object({
-  id: Id,
-  name: Name(80),
-  board: Id,
-  way: integer('way'),
-  line: oneOf(LINES),
-  use: oneOf(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
-  phases: oneOf([1, 3]),
-  topology: oneOf(['radial', 'ring']),
-  load: Load,
-  points: integer('points'),
-  isSpread: Type.Boolean(),
-  lengthM: number('lengthM'),
-  spurM: number('spurM'),
-  spurs: integer('spurs'),
-  fusedSpurs: integer('spurs'),
-  cable: Type.Object({ kind: oneOf(CABLE_KINDS), method: oneOf(METHODS) }, strict),
-  run: Type.Object({ betweenBoxesM: number('betweenBoxesM'), bends: integer('bends') }, strict),
-  ambientC: integer('ambientC'),
-  grouping: Type.Object({ circuits: integer('groupCircuits'), arrangement: oneOf(GROUPINGS) }, strict),
-  insulationMm: number('insulationMm'),
-  location: oneOf(['general', 'bathroom', 'outdoors']),
-  concealed: Type.Boolean(),
-  dc: oneOf(DC_CONTENTS),
-  device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
-  residualA: Type.Unsafe<number | null>({ enum: [null, 0.03, 0.1, 0.3] }),
-  existing: orNull(Type.Object({ ratingA: number('existingRatingA'), lineMm2: number('areaMm2') }, strict)),
-}, strict)
-
-export const InstallationSchema = Type.Object({
-  premises: oneOf(PREMISES),
-  consequence: oneOf(CONSEQUENCES),
-  intake: Type.Object({
-    arrangement: oneOf(['TN-S', 'TN-C-S', 'TT']),
+const Circuit = Type.Object(
+  {
+    id: Id,
+    name: Name(80),
+    board: Id,
+    way: integer('way'),
+    line: oneOf(LINES),
+    use: oneOf(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
     phases: oneOf([1, 3]),
-    zeOhm: number('zeOhm'),
-    ipfA: number('ipfA'),
-    mainFuseA: number('mainFuseA'),
-    neutralMm2: number('neutralMm2'),
-  }, strict),
-  boards: Type.Array(Type.Object({ id: Id, name: Name(60), phases: oneOf([1, 3]), ways: integer('ways'), fedBy: orNull(Id), electrodeOhm: orNull(number('electrodeOhm')) }, strict), { minItems: 1, maxItems: 8 }),
-  circuits: Type.Array(Circuit, { minItems: 1, maxItems: 60 }),
-}, strict)
+    topology: oneOf(['radial', 'ring']),
+    load: Load,
+    points: integer('points'),
+    isSpread: Type.Boolean(),
+    lengthM: number('lengthM'),
+    spurM: number('spurM'),
+    spurs: integer('spurs'),
+    fusedSpurs: integer('spurs'),
+    cable: Type.Object({ kind: oneOf(CABLE_KINDS), method: oneOf(METHODS) }, strict),
+    run: Type.Object({ betweenBoxesM: number('betweenBoxesM'), bends: integer('bends') }, strict),
+    ambientC: integer('ambientC'),
+    grouping: Type.Object({ circuits: integer('groupCircuits'), arrangement: oneOf(GROUPINGS) }, strict),
+    insulationMm: number('insulationMm'),
+    location: oneOf(['general', 'bathroom', 'outdoors']),
+    concealed: Type.Boolean(),
+    dc: oneOf(DC_CONTENTS),
+    device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
+    residualA: Type.Unsafe<number | null>({ enum: [null, 0.03, 0.1, 0.3] }),
+    existing: orNull(Type.Object({ ratingA: number('existingRatingA'), lineMm2: number('areaMm2') }, strict)),
+  },
+  strict,
+)
+
+export const InstallationSchema = Type.Object(
+  {
+    premises: oneOf(PREMISES),
+    consequence: oneOf(CONSEQUENCES),
+    intake: Type.Object(
+      {
+        arrangement: oneOf(['TN-S', 'TN-C-S', 'TT']),
+        phases: oneOf([1, 3]),
+        zeOhm: number('zeOhm'),
+        ipfA: number('ipfA'),
+        mainFuseA: number('mainFuseA'),
+        neutralMm2: number('neutralMm2'),
+      },
+      strict,
+    ),
+    boards: Type.Array(
+      Type.Object(
+        {
+          id: Id,
+          name: Name(60),
+          phases: oneOf([1, 3]),
+          ways: integer('ways'),
+          fedBy: orNull(Id),
+          electrodeOhm: orNull(number('electrodeOhm')),
+        },
+        strict,
+      ),
+      { minItems: 1, maxItems: 8 },
+    ),
+    circuits: Type.Array(Circuit, { minItems: 1, maxItems: 60 }),
+  },
+  strict,
+)
 
 const Step = Type.Unsafe<StepKey>({ enum: [...STEP_KEYS] })
 const Steps = Type.Array(Step, { uniqueItems: true, maxItems: STEP_KEYS.length })
 
-export const PolicySchema = Type.Object({
-  measuredZs: oneOf(['eighty-percent', 'corrected']),
-  warmDrop: oneOf(['tabulated', 'corrected']),
-  followShare: Type.Number({ minimum: 0, maximum: 1 }),
-  rounding: Type.Number({ minimum: 0.01, maximum: 0.05 }),
-  library: oneOf(['open', 'closed']),
-  residualTests: Type.Optional(oneOf(RESIDUAL_TESTS)),
-  doubling: Type.Optional(oneOf(DOUBLINGS)),
-  dressing: Type.Optional(oneOf(DRESSINGS)),
-}, strict)
+export const PolicySchema = Type.Object(
+  {
+    measuredZs: oneOf(['eighty-percent', 'corrected']),
+    warmDrop: oneOf(['tabulated', 'corrected']),
+    followShare: Type.Number({ minimum: 0, maximum: 1 }),
+    rounding: Type.Number({ minimum: 0.01, maximum: 0.05 }),
+    library: oneOf(['open', 'closed']),
+    residualTests: Type.Optional(oneOf(RESIDUAL_TESTS)),
+    doubling: Type.Optional(oneOf(DOUBLINGS)),
+    dressing: Type.Optional(oneOf(DRESSINGS)),
+  },
+  strict,
+)
 
-export const ExerciseSchema = Type.Object({
-  format: Type.Literal('nakshi.exercise'),
-  version: Type.Literal(2),
-  code: Type.String({ pattern: '^[A-Za-z0-9][A-Za-z0-9.-]{0,19}$' }),
-  title: Name(120),
-  kind: oneOf(TASK_KINDS),
-  scenario: Type.String({ maxLength: 4000 }),
-  minutes: integer('minutes'),
-  edition: oneOf(EDITIONS),
-  installation: InstallationSchema,
-  tests: orNull(Id),
-  asks: Type.Object({ circuits: Type.Array(Id, { minItems: 1, uniqueItems: true }), steps: Type.Array(Step, { minItems: 1, uniqueItems: true }) }, strict),
-  marks: Type.Unsafe<Partial<Record<StepKey, number>>>(Type.Partial(Type.Object(Object.fromEntries(STEP_KEYS.map((key) => [key, number('marks')]))), strict)),
-  critical: Steps,
-  policy: PolicySchema,
-  variants: Type.Object({ seed: integer('seed'), lengthSpread: number('spread'), loadSpread: number('spread') }, strict),
-  criteria: Type.Array(Type.String({ minLength: 1, maxLength: 20 }), { minItems: 1, uniqueItems: true }),
-}, { ...strict, title: 'Nakshi exercise, version 2' })
+export const ExerciseSchema = Type.Object(
+  {
+    format: Type.Literal('nakshi.exercise'),
+    version: Type.Literal(2),
+    code: Type.String({ pattern: '^[A-Za-z0-9][A-Za-z0-9.-]{0,19}$' }),
+    title: Name(120),
+    kind: oneOf(TASK_KINDS),
+    scenario: Type.String({ maxLength: 4000 }),
+    minutes: integer('minutes'),
+    edition: oneOf(EDITIONS),
+    installation: InstallationSchema,
+    tests: orNull(Id),
+    asks: Type.Object(
+      {
+        circuits: Type.Array(Id, { minItems: 1, uniqueItems: true }),
+        steps: Type.Array(Step, { minItems: 1, uniqueItems: true }),
+      },
+      strict,
+    ),
+    marks: Type.Unsafe<Partial<Record<StepKey, number>>>(
+      Type.Partial(Type.Object(Object.fromEntries(STEP_KEYS.map((key) => [key, number('marks')]))), strict),
+    ),
+    critical: Steps,
+    policy: PolicySchema,
+    variants: Type.Object(
+      { seed: integer('seed'), lengthSpread: number('spread'), loadSpread: number('spread') },
+      strict,
+    ),
+    criteria: Type.Array(Type.String({ minLength: 1, maxLength: 20 }), { minItems: 1, uniqueItems: true }),
+  },
+  { ...strict, title: 'Nakshi exercise, version 2' },
+)
 
 // The schema and the core's type are one and the same, checked when the project is compiled.
 export type ExerciseIsInStep = Proved<[Same<Static<typeof ExerciseSchema>, Exercise>]>

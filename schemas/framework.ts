@@ -15,24 +15,38 @@ export const EVIDENCE_KEYS: readonly string[] = [
   ...RUN_PARTS.map((part) => `run.${part}`),
 ]
 
-const Criterion = Type.Object({
-  code: Type.String({ minLength: 1, maxLength: 20 }),
-  text: Type.String({ minLength: 1, maxLength: 300 }),
-  bs7671: Type.String({ maxLength: 200 }),
-  occasions: Type.Integer({ minimum: 1, maximum: 10 }),
-  evidence: Type.Array(Type.Unsafe<EvidenceKey>({ type: 'string', enum: [...EVIDENCE_KEYS] }), { minItems: 1 }),
-}, { additionalProperties: false })
+const Criterion = Type.Object(
+  {
+    code: Type.String({ minLength: 1, maxLength: 20 }),
+    text: Type.String({ minLength: 1, maxLength: 300 }),
+    bs7671: Type.String({ maxLength: 200 }),
+    occasions: Type.Integer({ minimum: 1, maximum: 10 }),
+    evidence: Type.Array(Type.Unsafe<EvidenceKey>({ type: 'string', enum: [...EVIDENCE_KEYS] }), {
+      minItems: 1,
+    }),
+  },
+  { additionalProperties: false },
+)
 
-export const FrameworkSchema = Type.Object({
-  format: Type.Literal('nakshi.framework'),
-  version: Type.Literal(1),
-  code: Type.String({ minLength: 1, maxLength: 20 }),
-  title: Type.String({ minLength: 1, maxLength: 120 }),
-  units: Type.Array(Type.Object({
+export const FrameworkSchema = Type.Object(
+  {
+    format: Type.Literal('nakshi.framework'),
+    version: Type.Literal(1),
     code: Type.String({ minLength: 1, maxLength: 20 }),
     title: Type.String({ minLength: 1, maxLength: 120 }),
-    criteria: Type.Array(Criterion, { minItems: 1 }),
-  }, { additionalProperties: false }), { minItems: 1 }),
-}, { additionalProperties: false, title: 'Nakshi unit framework, version 1' })
+    units: Type.Array(
+      Type.Object(
+        {
+          code: Type.String({ minLength: 1, maxLength: 20 }),
+          title: Type.String({ minLength: 1, maxLength: 120 }),
+          criteria: Type.Array(Criterion, { minItems: 1 }),
+        },
+        { additionalProperties: false },
+      ),
+      { minItems: 1 },
+    ),
+  },
+  { additionalProperties: false, title: 'Nakshi unit framework, version 1' },
+)
 
 export type FrameworkIsInStep = Proved<[Same<Static<typeof FrameworkSchema>, Framework>]>

@@ -8,20 +8,52 @@ const Code = Type.String({ pattern: '^[A-Za-z0-9]{1,40}$' })
 const FaultSchema = Type.Object({ code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) }, strict)
 
 export const HuntStartRequest = Type.Object({ bay: Code, aim: Code }, strict)
-export const PlantPreviewRequest = Type.Object({ bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }) }, strict)
-export const PlantRequest = Type.Object({
-  bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }), people: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 60, uniqueItems: true }),
-  place: Type.Unsafe<'virtual' | 'bay'>({ enum: ['virtual', 'bay'] }), bayNumber: Type.Union([Type.Integer({ minimum: 1, maximum: 99 }), Type.Null()]),
-}, strict)
-export const HuntStepRequest = Type.Object({
-  version: Type.Integer({ minimum: 1 }),
-  step: Type.Union([
-    Type.Object({ do: Type.Unsafe<'look' | 'isolate' | 'restore' | 'repair'>({ enum: ['look', 'isolate', 'restore', 'repair'] }) }, strict),
-    Type.Object({ do: Type.Literal('test'), test: Type.String({ maxLength: 60 }), read: Type.String({ maxLength: 60 }) }, strict),
-    Type.Object({ do: Type.Literal('think'), text: Type.String({ minLength: 1, maxLength: 400, pattern: '\\S' }) }, strict),
-    Type.Object({ do: Type.Literal('conclude'), code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) }, strict),
-  ]),
-}, strict)
+export const PlantPreviewRequest = Type.Object(
+  { bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }) },
+  strict,
+)
+export const PlantRequest = Type.Object(
+  {
+    bay: Code,
+    faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }),
+    people: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 60, uniqueItems: true }),
+    place: Type.Unsafe<'virtual' | 'bay'>({ enum: ['virtual', 'bay'] }),
+    bayNumber: Type.Union([Type.Integer({ minimum: 1, maximum: 99 }), Type.Null()]),
+  },
+  strict,
+)
+export const HuntStepRequest = Type.Object(
+  {
+    version: Type.Integer({ minimum: 1 }),
+    step: Type.Union([
+      Type.Object(
+        {
+          do: Type.Unsafe<'look' | 'isolate' | 'restore' | 'repair'>({
+            enum: ['look', 'isolate', 'restore', 'repair'],
+          }),
+        },
+        strict,
+      ),
+      Type.Object(
+        {
+          do: Type.Literal('test'),
+          test: Type.String({ maxLength: 60 }),
+          read: Type.String({ maxLength: 60 }),
+        },
+        strict,
+      ),
+      Type.Object(
+        { do: Type.Literal('think'), text: Type.String({ minLength: 1, maxLength: 400, pattern: '\\S' }) },
+        strict,
+      ),
+      Type.Object(
+        { do: Type.Literal('conclude'), code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) },
+        strict,
+      ),
+    ]),
+  },
+  strict,
+)
 
 export type HuntStartBody = Static<typeof HuntStartRequest>
 export type PlantBody = Static<typeof PlantRequest>
@@ -61,7 +93,13 @@ export interface HuntView extends Omit<HuntListItem, 'met' | 'madeAt'> {
   readonly symptoms: readonly string[]
   readonly isIsolated: boolean
   readonly isRepaired: boolean
-  readonly tests: readonly { readonly key: string; readonly name: string; readonly where: string; readonly circuit: string; readonly isDead: boolean }[]
+  readonly tests: readonly {
+    readonly key: string
+    readonly name: string
+    readonly where: string
+    readonly circuit: string
+    readonly isDead: boolean
+  }[]
   readonly log: readonly { readonly words: string; readonly seconds: number; readonly mark: string | null }[]
   readonly choices: readonly FaultChoice[]
   readonly verdict: HuntVerdict | null
@@ -71,7 +109,16 @@ export interface HuntView extends Omit<HuntListItem, 'met' | 'madeAt'> {
 export interface PlantBay {
   readonly code: string
   readonly title: string
-  readonly aims: readonly { readonly code: string; readonly name: string; readonly faults: readonly { readonly code: string; readonly place: string; readonly name: string; readonly where: string }[] }[]
+  readonly aims: readonly {
+    readonly code: string
+    readonly name: string
+    readonly faults: readonly {
+      readonly code: string
+      readonly place: string
+      readonly name: string
+      readonly where: string
+    }[]
+  }[]
 }
 
 export interface PlantPreviewView extends Omit<PlantPreview, 'readings'> {

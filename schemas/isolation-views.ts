@@ -46,9 +46,21 @@ export interface RunView {
   readonly indicator: Indicator | null
   readonly lines: readonly Line[]
   readonly shown: Shown | null
-  readonly moves: readonly { readonly key: string; readonly words: string; readonly group: 'here' | 'device' | 'bag' | 'walk'; readonly device: string | null }[]
+  readonly moves: readonly {
+    readonly key: string
+    readonly words: string
+    readonly group: 'here' | 'device' | 'bag' | 'walk'
+    readonly device: string | null
+  }[]
   /** The board, while somebody stands at it. */
-  readonly devices: readonly { readonly id: string; readonly name: string; readonly says: string | null; readonly isOn: boolean; readonly isLocked: boolean; readonly hasNotice: boolean }[]
+  readonly devices: readonly {
+    readonly id: string
+    readonly name: string
+    readonly says: string | null
+    readonly isOn: boolean
+    readonly isLocked: boolean
+    readonly hasNotice: boolean
+  }[]
   readonly isOpen: boolean
   readonly seconds: number
   /** Only where hints are given. */
@@ -58,7 +70,12 @@ export interface RunView {
 
 export interface Debrief {
   readonly verdict: Verdict
-  readonly sequence: readonly { readonly words: string; readonly seconds: number; readonly broken: readonly string[]; readonly touch: string | null }[]
+  readonly sequence: readonly {
+    readonly words: string
+    readonly seconds: number
+    readonly broken: readonly string[]
+    readonly touch: string | null
+  }[]
   readonly secret: string
 }
 
@@ -93,7 +110,11 @@ export interface ObservationView {
   readonly version: number
   readonly savedAt: string | null
   readonly state: 'running' | 'decided'
-  readonly criteria: readonly { readonly code: string; readonly text: string; readonly parts: readonly string[] }[]
+  readonly criteria: readonly {
+    readonly code: string
+    readonly text: string
+    readonly parts: readonly string[]
+  }[]
   readonly locks: readonly LockView[]
   readonly decision: ObservationDecision | null
 }
@@ -139,6 +160,11 @@ export interface RegisterView {
   readonly locks: readonly LockView[]
   readonly permits: readonly PermitView[]
   readonly repeats: readonly RepeatView[]
-  readonly apprentices: readonly { readonly id: number; readonly number: string; readonly name: string; readonly cohort: string }[]
+  readonly apprentices: readonly {
+    readonly id: number
+    readonly number: string
+    readonly name: string
+    readonly cohort: string
+  }[]
   readonly hasPin: boolean
 }

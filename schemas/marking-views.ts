@@ -68,7 +68,13 @@ export interface MarkingView {
     readonly variantIndex: number
     readonly installation: Installation
   }
-  readonly exercise: { readonly id: number; readonly code: string; readonly title: string; readonly tests: string | null; readonly edition: Exercise['edition'] }
+  readonly exercise: {
+    readonly id: number
+    readonly code: string
+    readonly title: string
+    readonly tests: string | null
+    readonly edition: Exercise['edition']
+  }
   /** Names of the circuits and boards that are asked for. */
   readonly scopes: ScopeNames
   readonly comments: readonly Comment[]
@@ -92,7 +98,12 @@ export interface OwnRecordUnit {
 
 export interface GroupRecord {
   readonly units: readonly Unit[]
-  readonly people: readonly { readonly id: number; readonly number: string; readonly name: string; readonly coverage: readonly Coverage[] }[]
+  readonly people: readonly {
+    readonly id: number
+    readonly number: string
+    readonly name: string
+    readonly coverage: readonly Coverage[]
+  }[]
 }
 
 /** A sentence that assessors have used in feedback, and how often. */
@@ -111,7 +122,12 @@ export interface GroupStep {
   readonly scopeName: string
   readonly verdicts: Readonly<Record<Verdict, number>>
   /** Their values over the worked ones, for calculated steps: 1 is right. */
-  readonly ratios: readonly { readonly name: string; readonly attempt: number; readonly ratio: number; readonly verdict: Verdict }[]
+  readonly ratios: readonly {
+    readonly name: string
+    readonly attempt: number
+    readonly ratio: number
+    readonly verdict: Verdict
+  }[]
   readonly slips: readonly { readonly sentence: string; readonly count: number }[]
 }
 

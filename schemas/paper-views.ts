@@ -8,8 +8,27 @@ import type { CircuitHead } from './schedule-views'
 const strict = { additionalProperties: false }
 const Kind = Type.Unsafe<PaperKind>({ enum: [...PAPER_KINDS] })
 
-export const PaperSaveRequest = Type.Object({ kind: Kind, version: Type.Integer({ minimum: 1 }), fields: Type.Record(Type.String({ pattern: '^(why\\.)?[a-zA-Z]{1,30}$' }), Type.String({ maxLength: 400 }), { ...strict, maxProperties: 80 }) }, strict)
-export const PaperSignRequest = Type.Object({ kind: Kind, version: Type.Integer({ minimum: 1 }), name: Type.String({ minLength: 1, maxLength: 80 }), pin: Type.String({ pattern: '^\\d{4,8}$' }) }, strict)
+export const PaperSaveRequest = Type.Object(
+  {
+    kind: Kind,
+    version: Type.Integer({ minimum: 1 }),
+    fields: Type.Record(
+      Type.String({ pattern: '^(why\\.)?[a-zA-Z]{1,30}$' }),
+      Type.String({ maxLength: 400 }),
+      { ...strict, maxProperties: 80 },
+    ),
+  },
+  strict,
+)
+export const PaperSignRequest = Type.Object(
+  {
+    kind: Kind,
+    version: Type.Integer({ minimum: 1 }),
+    name: Type.String({ minLength: 1, maxLength: 80 }),
+    pin: Type.String({ pattern: '^\\d{4,8}$' }),
+  },
+  strict,
+)
 
 export type PaperSaveBody = Static<typeof PaperSaveRequest>
 export type PaperSignBody = Static<typeof PaperSignRequest>
@@ -33,10 +52,32 @@ export interface SignedContent {
 }
 
 export interface PapersView {
-  readonly attempt: { readonly id: number; readonly name: string; readonly bay: number; readonly code: string; readonly title: string; readonly edition: Edition }
+  readonly attempt: {
+    readonly id: number
+    readonly name: string
+    readonly bay: number
+    readonly code: string
+    readonly title: string
+    readonly edition: Edition
+  }
   readonly circuits: readonly CircuitHead[]
-  readonly tests: readonly { readonly key: string; readonly kind: string; readonly circuit: string | null; readonly isAsked: boolean }[]
+  readonly tests: readonly {
+    readonly key: string
+    readonly kind: string
+    readonly circuit: string | null
+    readonly isAsked: boolean
+  }[]
   readonly readings: Readings
-  readonly papers: Readonly<Record<PaperKind, { readonly paper: Paper; readonly fields: Readonly<Record<string, string>>; readonly version: number; readonly savedAt: string | null }>>
+  readonly papers: Readonly<
+    Record<
+      PaperKind,
+      {
+        readonly paper: Paper
+        readonly fields: Readonly<Record<string, string>>
+        readonly version: number
+        readonly savedAt: string | null
+      }
+    >
+  >
   readonly signed: readonly SignedPaper[]
 }

@@ -19,7 +19,11 @@ export interface CsvReadingProblem {
 }
 
 export type ReadCsvReadings =
-  | { readonly ok: true; readonly readings: readonly CsvReading[]; readonly problems: readonly CsvReadingProblem[] }
+  | {
+      readonly ok: true
+      readonly readings: readonly CsvReading[]
+      readonly problems: readonly CsvReadingProblem[]
+    }
   | { readonly ok: false; readonly problem: 'notCsv' | 'heading' }
 
 const KEY_NAMES = ['test', 'key']
@@ -35,7 +39,8 @@ export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): Re
   } catch {
     return { ok: false, problem: 'notCsv' }
   }
-  const column = (names: readonly string[]) => table.heading.find((name) => names.includes(name.replace(/\s*[([].*$/, '')))
+  const column = (names: readonly string[]) =>
+    table.heading.find((name) => names.includes(name.replace(/\s*[([].*$/, '')))
   const [key, value, unit, time] = [KEY_NAMES, VALUE_NAMES, UNIT_NAMES, TIME_NAMES].map(column)
   if (!key || !value) return { ok: false, problem: 'heading' }
   const headUnit = /[([]\s*([^)\]]+?)\s*[)\]]/.exec(table.titles[table.heading.indexOf(value)]!)?.[1] ?? ''
@@ -49,15 +54,34 @@ export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): Re
     const at = taken === '' ? '' : new Date(taken)
     if (!keys.has(test)) problems.push({ line, problem: test === '' ? 'noKey' : 'noSuchTest', cell: test })
     else if (at !== '' && Number.isNaN(at.getTime())) problems.push({ line, problem: 'noTime', cell: taken })
-    else readings.push({ line, key: test, text: withUnit(typed, (unit ? cells[unit] : headUnit)?.trim() ?? '', test), at: at === '' ? '' : at.toISOString() })
+    else
+      readings.push({
+        line,
+        key: test,
+        text: withUnit(typed, (unit ? cells[unit] : headUnit)?.trim() ?? '', test),
+        at: at === '' ? '' : at.toISOString(),
+      })
   }
   return { ok: true, readings, problems }
 }
 
 /** A number gets the file's unit; a tick, `N/A` or a number that has one stays. */
-const withUnit = (typed: string, unit: string, key: ReadingKey): string => (unit !== '' && readingKind(key).form === 'number' && /^[>\d.,\s]+\+?$/.test(typed) ? `${typed} ${unit}` : typed)
+const withUnit = (typed: string, unit: string, key: ReadingKey): string =>
+  unit !== '' && readingKind(key).form === 'number' && /^[>\d.,\s]+\+?$/.test(typed)
+    ? `${typed} ${unit}`
+    : typed
 
 /** The same table, for a form to fill in or for keeping. */
-export function writeReadingsCsv(rows: readonly { readonly key: ReadingKey; readonly name: string; readonly text: string; readonly at: string }[]): string {
-  return writeCsv(['test', 'name', 'reading', 'unit', 'time'], rows.map(({ key, name, text, at }) => [key, name, text, QUANTITIES[readingKind(key).quantity].unit, at]))
+export function writeReadingsCsv(
+  rows: readonly {
+    readonly key: ReadingKey
+    readonly name: string
+    readonly text: string
+    readonly at: string
+  }[],
+): string {
+  return writeCsv(
+    ['test', 'name', 'reading', 'unit', 'time'],
+    rows.map(({ key, name, text, at }) => [key, name, text, QUANTITIES[readingKind(key).quantity].unit, at]),
+  )
 }

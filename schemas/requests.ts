@@ -14,69 +14,124 @@ const TEST = '([a-z][a-z0-9]{0,9}\\.)?[a-zA-Z0-9]{1,12}(@[a-z][a-z0-9]{0,19})?'
 const READING = `^(why:|at:|set:)?${TEST}$`
 const NewPassword = Type.String({ minLength: 10, maxLength: 200 })
 
-export const SetUpRequest = Type.Object({
-  number: Type.String({ pattern: '^[A-Za-z0-9-]{2,20}$' }),
-  name: Type.String({ minLength: 1, maxLength: 80, pattern: '\\S' }),
-  password: NewPassword,
-}, strict)
+export const SetUpRequest = Type.Object(
+  {
+    number: Type.String({ pattern: '^[A-Za-z0-9-]{2,20}$' }),
+    name: Type.String({ minLength: 1, maxLength: 80, pattern: '\\S' }),
+    password: NewPassword,
+  },
+  strict,
+)
 
-export const SignInRequest = Type.Object({ number: Type.String({ minLength: 1, maxLength: 40 }), password: Type.String({ minLength: 1, maxLength: 200 }) }, strict)
+export const SignInRequest = Type.Object(
+  {
+    number: Type.String({ minLength: 1, maxLength: 40 }),
+    password: Type.String({ minLength: 1, maxLength: 200 }),
+  },
+  strict,
+)
 
-export const PasswordRequest = Type.Object({ current: Type.String({ minLength: 1, maxLength: 200 }), password: NewPassword }, strict)
+export const PasswordRequest = Type.Object(
+  { current: Type.String({ minLength: 1, maxLength: 200 }), password: NewPassword },
+  strict,
+)
 
 /** The file's bytes in base64, so that its encoding can be judged before it is read. */
-export const RosterRequest = Type.Object({ fileBase64: Type.String({ minLength: 1, maxLength: 2_000_000 }) }, strict)
+export const RosterRequest = Type.Object(
+  { fileBase64: Type.String({ minLength: 1, maxLength: 2_000_000 }) },
+  strict,
+)
 
 export const ExerciseSaveRequest = Type.Object({ version: Version, exercise: ExerciseSchema }, strict)
 
 export const ExerciseImportRequest = Type.Object({ text: Type.String({ maxLength: 1_000_000 }) }, strict)
 
-export const SetRequest = Type.Object({ version: Version, cohort: Type.String({ minLength: 1, maxLength: 80 }) }, strict)
+export const SetRequest = Type.Object(
+  { version: Version, cohort: Type.String({ minLength: 1, maxLength: 80 }) },
+  strict,
+)
 
-export const WorkRequest = Type.Object({
-  version: Version,
-  answers: Type.Unsafe<Answers>(Type.Record(Type.String({ pattern: NODE }), Typed, strict)),
-  readings: Type.Record(Type.String({ pattern: READING }), Type.String({ maxLength: 200 }), { ...strict, maxProperties: 4000 }),
-}, strict)
+export const WorkRequest = Type.Object(
+  {
+    version: Version,
+    answers: Type.Unsafe<Answers>(Type.Record(Type.String({ pattern: NODE }), Typed, strict)),
+    readings: Type.Record(Type.String({ pattern: READING }), Type.String({ maxLength: 200 }), {
+      ...strict,
+      maxProperties: 4000,
+    }),
+  },
+  strict,
+)
 
 export const ReadingsFileRequest = Type.Object({ text: Type.String({ maxLength: 500_000 }) }, strict)
 
 export const ActRequest = Type.Object({ version: Version }, strict)
 
-export const PermissionRequest = Type.Object({ granted: Type.Boolean(), reason: Type.String({ maxLength: 1000 }) }, strict)
+export const PermissionRequest = Type.Object(
+  { granted: Type.Boolean(), reason: Type.String({ maxLength: 1000 }) },
+  strict,
+)
 
-export const StopRequest = Type.Object({ attemptId: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]), reason: Type.String({ maxLength: 300 }) }, strict)
+export const StopRequest = Type.Object(
+  {
+    attemptId: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+    reason: Type.String({ maxLength: 300 }),
+  },
+  strict,
+)
 
-const OverrideSchema = Type.Object({
-  item: Type.Unsafe<ItemKey>({ type: 'string', pattern: `^(design\\.${NODE.slice(1, -1)}|reading\\.${TEST})$` }),
-  verdict: Type.Union([Type.Literal('right'), Type.Literal('wrong')]),
-  reason: Type.String({ minLength: 3, maxLength: 500, pattern: '\\S' }),
-}, strict)
+const OverrideSchema = Type.Object(
+  {
+    item: Type.Unsafe<ItemKey>({
+      type: 'string',
+      pattern: `^(design\\.${NODE.slice(1, -1)}|reading\\.${TEST})$`,
+    }),
+    verdict: Type.Union([Type.Literal('right'), Type.Literal('wrong')]),
+    reason: Type.String({ minLength: 3, maxLength: 500, pattern: '\\S' }),
+  },
+  strict,
+)
 
-export const MarkingRequest = Type.Object({
-  version: Type.Integer({ minimum: 0 }),
-  overrides: Type.Array(OverrideSchema, { maxItems: 400 }),
-  feedback: Type.Union([Type.String({ maxLength: 8000 }), Type.Null()]),
-}, strict)
+export const MarkingRequest = Type.Object(
+  {
+    version: Type.Integer({ minimum: 0 }),
+    overrides: Type.Array(OverrideSchema, { maxItems: 400 }),
+    feedback: Type.Union([Type.String({ maxLength: 8000 }), Type.Null()]),
+  },
+  strict,
+)
 
 export const DecisionRequest = Type.Object({ version: Type.Integer({ minimum: 0 }) }, strict)
 
 export const PolicyRequest = PolicySchema
 
-export const ReleaseRequest = Type.Object({ ids: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 200, uniqueItems: true }) }, strict)
+export const ReleaseRequest = Type.Object(
+  { ids: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 200, uniqueItems: true }) },
+  strict,
+)
 
-export const BayRequest = Type.Object({
-  version: Type.Integer({ minimum: 0 }),
-  fields: Type.Record(Type.String({ pattern: '^(wire|blank|label)\\.[A-Za-z0-9.-]{1,40}$' }), Type.String({ maxLength: 120 }), { ...strict, maxProperties: 2000 }),
-}, strict)
+export const BayRequest = Type.Object(
+  {
+    version: Type.Integer({ minimum: 0 }),
+    fields: Type.Record(
+      Type.String({ pattern: '^(wire|blank|label)\\.[A-Za-z0-9.-]{1,40}$' }),
+      Type.String({ maxLength: 120 }),
+      { ...strict, maxProperties: 2000 },
+    ),
+  },
+  strict,
+)
 
 const Words = Type.String({ minLength: 1, maxLength: 600, pattern: '\\S' })
 
-export const PredictionRequest = Type.Object({
-  experiment: Type.String({ minLength: 1, maxLength: 40 }),
-  settings: Type.Record(Type.String({ maxLength: 40 }), Type.Number(), { maxProperties: 20 }),
-  predicted: Words,
-}, strict)
+export const PredictionRequest = Type.Object(
+  {
+    experiment: Type.String({ minLength: 1, maxLength: 40 }),
+    settings: Type.Record(Type.String({ maxLength: 40 }), Type.Number(), { maxProperties: 20 }),
+    predicted: Words,
+  },
+  strict,
+)
 
 export const MeasuredRequest = Type.Object({ measured: Words }, strict)
 

@@ -7,9 +7,16 @@ const Text = (maxLength: number) => Type.String({ minLength: 1, maxLength, patte
 
 export const CalibrationRequest = Type.Object({ doneOn: Day, dueOn: Day }, strict)
 
-export const InstrumentRequest = Type.Object({
-  name: Text(40), serial: Text(40), kind: Type.Unsafe<(typeof INSTRUMENT_KINDS)[number]>({ enum: [...INSTRUMENT_KINDS] }), doneOn: Day, dueOn: Day,
-}, strict)
+export const InstrumentRequest = Type.Object(
+  {
+    name: Text(40),
+    serial: Text(40),
+    kind: Type.Unsafe<(typeof INSTRUMENT_KINDS)[number]>({ enum: [...INSTRUMENT_KINDS] }),
+    doneOn: Day,
+    dueOn: Day,
+  },
+  strict,
+)
 
 export type InstrumentBody = Static<typeof InstrumentRequest>
 export type CalibrationBody = Static<typeof CalibrationRequest>

@@ -8,7 +8,17 @@ import type { ReadingTimes } from '#core/schedule/process'
 import type { Relation } from '#core/schedule/rules/rule'
 import type { Rig } from '#core/rig/rig'
 
-export const INSTRUMENT_KINDS = ['multifunction', 'continuity', 'insulation', 'loop', 'residual', 'indicator', 'proving unit', 'clamp', 'rotation'] as const
+export const INSTRUMENT_KINDS = [
+  'multifunction',
+  'continuity',
+  'insulation',
+  'loop',
+  'residual',
+  'indicator',
+  'proving unit',
+  'clamp',
+  'rotation',
+] as const
 
 export interface InstrumentView {
   readonly id: number
@@ -62,7 +72,13 @@ export interface BoardView {
 
 /** The schedule as an assessor has it. */
 export interface ScheduleView {
-  readonly attempt: { readonly id: number; readonly name: string; readonly bay: number; readonly code: string; readonly title: string }
+  readonly attempt: {
+    readonly id: number
+    readonly name: string
+    readonly bay: number
+    readonly code: string
+    readonly title: string
+  }
   readonly edition: Edition
   readonly circuits: readonly CircuitHead[]
   /** As it was meant; for the diagnosis. */

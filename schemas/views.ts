@@ -115,7 +115,11 @@ export interface FloorPatch {
   /** While it is live: until when the permission holds. */
   readonly liveUntil: string | null
   /** Only while permission is asked for. */
-  readonly request?: { readonly gate: Gate; readonly marks: readonly ReadingMark[]; readonly board: BoardRequestView | null }
+  readonly request?: {
+    readonly gate: Gate
+    readonly marks: readonly ReadingMark[]
+    readonly board: BoardRequestView | null
+  }
 }
 
 /** What an assessor looks at first before a whole board is energised. */
@@ -125,7 +129,12 @@ export interface BoardRequestView {
   readonly ofChecks: number
   readonly instrument: string
   /** Null where nobody has inspected. */
-  readonly inspection: { readonly looked: number; readonly of: number; readonly open: number; readonly isSafeToTest: boolean } | null
+  readonly inspection: {
+    readonly looked: number
+    readonly of: number
+    readonly open: number
+    readonly isSafeToTest: boolean
+  } | null
   /** What stands out, the most serious first. */
   readonly findings: readonly Finding[]
 }
@@ -141,7 +150,13 @@ export interface StoresExercise {
   readonly id: number
   readonly code: string
   readonly title: string
-  readonly bays: readonly { readonly bay: number; readonly name: string; readonly isDone: boolean; readonly scopes: ScopeNames; readonly materials: Materials }[]
+  readonly bays: readonly {
+    readonly bay: number
+    readonly name: string
+    readonly isDone: boolean
+    readonly scopes: ScopeNames
+    readonly materials: Materials
+  }[]
   readonly cables: readonly StoresCable[]
   readonly tools: readonly string[]
   readonly protection: readonly string[]

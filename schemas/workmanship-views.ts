@@ -6,19 +6,57 @@ import type { Criterion } from '#core/outcomes/framework'
 import type { RunFields } from '#core/run/form'
 
 const strict = { additionalProperties: false }
-const Fields = (pattern: string, most = 600) => Type.Record(Type.String({ pattern }), Type.String({ maxLength: 2000 }), { ...strict, maxProperties: most })
+const Fields = (pattern: string, most = 600) =>
+  Type.Record(Type.String({ pattern }), Type.String({ maxLength: 2000 }), { ...strict, maxProperties: most })
 
-export const RunFieldsRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), fields: Fields('^[a-z][a-zA-Z0-9.]{0,40}$') }, strict)
+export const RunFieldsRequest = Type.Object(
+  { version: Type.Integer({ minimum: 1 }), fields: Fields('^[a-z][a-zA-Z0-9.]{0,40}$') },
+  strict,
+)
 export const RunCreateRequest = Type.Object({ fields: Fields('^[a-z][a-zA-Z0-9.]{0,40}$') }, strict)
 export const MeasureStartRequest = Type.Object({ personId: Type.Integer({ minimum: 1 }) }, strict)
-export const MeasureCloseRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), parts: Type.Object({ setOut: Type.Optional(Type.Boolean()), level: Type.Optional(Type.Boolean()) }, strict), reason: Type.String({ maxLength: 600 }) }, strict)
-export const InspectionRequest = Type.Object({ version: Type.Integer({ minimum: 1 }), fields: Fields('^(see|remark|torque|marked|photo|spots|used|minutes)\\.[A-Za-z0-9 .-]{1,60}$', 2000) }, strict)
-export const PhotoRequest = Type.Object({ jpegBase64: Type.String({ minLength: 100, maxLength: 1_200_000, pattern: '^[A-Za-z0-9+/=]+$' }) }, strict)
+export const MeasureCloseRequest = Type.Object(
+  {
+    version: Type.Integer({ minimum: 1 }),
+    parts: Type.Object(
+      { setOut: Type.Optional(Type.Boolean()), level: Type.Optional(Type.Boolean()) },
+      strict,
+    ),
+    reason: Type.String({ maxLength: 600 }),
+  },
+  strict,
+)
+export const InspectionRequest = Type.Object(
+  {
+    version: Type.Integer({ minimum: 1 }),
+    fields: Fields('^(see|remark|torque|marked|photo|spots|used|minutes)\\.[A-Za-z0-9 .-]{1,60}$', 2000),
+  },
+  strict,
+)
+export const PhotoRequest = Type.Object(
+  { jpegBase64: Type.String({ minLength: 100, maxLength: 1_200_000, pattern: '^[A-Za-z0-9+/=]+$' }) },
+  strict,
+)
 export const RoundStartRequest = Type.Object({ scene: Type.Unsafe<SceneCode>({ enum: [...SCENES] }) }, strict)
-export const RoundEndRequest = Type.Object({
-  spots: Type.Array(Type.Object({ spot: Type.String({ maxLength: 40 }), grade: Type.Unsafe<Grade>({ enum: [...GRADES] }), remark: Type.String({ maxLength: 300 }) }, strict), { maxItems: 60 }),
-  answers: Type.Record(Type.String({ maxLength: 20 }), Type.String({ maxLength: 80 }), { maxProperties: 10 }),
-}, strict)
+export const RoundEndRequest = Type.Object(
+  {
+    spots: Type.Array(
+      Type.Object(
+        {
+          spot: Type.String({ maxLength: 40 }),
+          grade: Type.Unsafe<Grade>({ enum: [...GRADES] }),
+          remark: Type.String({ maxLength: 300 }),
+        },
+        strict,
+      ),
+      { maxItems: 60 },
+    ),
+    answers: Type.Record(Type.String({ maxLength: 20 }), Type.String({ maxLength: 80 }), {
+      maxProperties: 10,
+    }),
+  },
+  strict,
+)
 
 export type RunFieldsBody = Static<typeof RunFieldsRequest>
 export type MeasureCloseBody = Static<typeof MeasureCloseRequest>
@@ -55,7 +93,13 @@ export interface RunView {
   readonly fields: RunFields
   readonly version: number
   readonly savedAt: string
-  readonly measurements: readonly { readonly id: number; readonly person: string; readonly assessor: string; readonly isClosed: boolean; readonly savedAt: string | null }[]
+  readonly measurements: readonly {
+    readonly id: number
+    readonly person: string
+    readonly assessor: string
+    readonly isClosed: boolean
+    readonly savedAt: string | null
+  }[]
 }
 
 export interface MeasurementView {
@@ -90,7 +134,14 @@ export interface PlannedUse {
 }
 
 export interface InspectionView {
-  readonly attempt: { readonly id: number; readonly name: string; readonly bay: number; readonly code: string; readonly title: string; readonly minutes: number }
+  readonly attempt: {
+    readonly id: number
+    readonly name: string
+    readonly bay: number
+    readonly code: string
+    readonly title: string
+    readonly minutes: number
+  }
   readonly items: readonly InspectionItem[]
   readonly planned: readonly PlannedUse[]
   readonly savedBy: { readonly name: string; readonly isAssessor: boolean } | null
@@ -106,7 +157,21 @@ export interface RoundView {
   readonly spots: readonly Spot[]
   readonly questions: readonly Omit<Question, 'answer'>[]
   /** Once it is over: what was planted, and how it went. */
-  readonly over: { readonly score: RoundScore; readonly defects: readonly { readonly spot: string; readonly name: string; readonly words: string; readonly grade: Grade }[]; readonly answers: readonly { readonly ask: Question['ask']; readonly answer: string; readonly given: string }[]; readonly marked: RoundEndBody['spots'] } | null
+  readonly over: {
+    readonly score: RoundScore
+    readonly defects: readonly {
+      readonly spot: string
+      readonly name: string
+      readonly words: string
+      readonly grade: Grade
+    }[]
+    readonly answers: readonly {
+      readonly ask: Question['ask']
+      readonly answer: string
+      readonly given: string
+    }[]
+    readonly marked: RoundEndBody['spots']
+  } | null
 }
 
 export interface RoundListItem {

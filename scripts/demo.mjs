@@ -5,11 +5,14 @@ import { build, fail, install, isPortFree, run, startServer } from './steps.mjs'
 const port = Number(process.env.PORT ?? 4400)
 const data = process.env.NAKSHI_DATA ?? 'demo-data'
 
-if (!Number.isInteger(port) || port < 1 || port > 65535) fail(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`)
-if (!(await isPortFree(port))) fail(`Port ${port} is in use. Stop what runs there, or choose another: PORT=${port + 1} npm run demo`)
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  fail(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`)
+if (!(await isPortFree(port)))
+  fail(`Port ${port} is in use. Stop what runs there, or choose another: PORT=${port + 1} npm run demo`)
 install()
 build()
-if (!existsSync(`${data}/nakshi.sqlite`)) run('Loading the demo scenario', 'npx', ['tsx', 'demo/load.ts'], { env: { NAKSHI_DATA: data } })
+if (!existsSync(`${data}/nakshi.sqlite`))
+  run('Loading the demo scenario', 'npx', ['tsx', 'demo/load.ts'], { env: { NAKSHI_DATA: data } })
 
 const server = await startServer(port, data, ['ignore', 'ignore', 'inherit'])
 console.log(`

@@ -12,14 +12,21 @@ execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DAT
 let port = 4800
 while (!(await isPortFree(port))) port += 1
 const server = await startServer(port, data, 'ignore')
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
 const base = `http://localhost:${port}`
 const pages = new Map<string, Page>()
 
 async function pageOf(number: string): Promise<Page> {
   const known = pages.get(number)
   if (known) return known
-  const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    baseURL: base,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+  })
   await context.request.post('/api/session', { data: { number, password: DEMO_PASSWORD } })
   const page = await context.newPage()
   pages.set(number, page)
@@ -36,7 +43,12 @@ async function readyWired(page: Page) {
 
 type View = readonly [name: string, number: string, path: string, act?: (page: Page) => Promise<unknown>]
 const VIEWS: readonly View[] = [
-  ['builder', 'I-201', '/exercises', (page) => page.getByRole('link', { name: 'Lighting in the halt shelter' }).click()],
+  [
+    'builder',
+    'I-201',
+    '/exercises',
+    (page) => page.getByRole('link', { name: 'Lighting in the halt shelter' }).click(),
+  ],
   ['board', 'I-201', '/exercises/4'],
   ['library', 'I-201', '/library?ask=Where does 1.37 Ω come from?'],
   ['workbook', 'M-503', '/work', task('T-04')],
@@ -44,52 +56,96 @@ const VIEWS: readonly View[] = [
   ['marking', 'S-301', '/marking', (page) => page.getByRole('link', { name: 'Davit Ombre' }).first().click()],
   ['group', 'S-301', '/marking/groups/2'],
   ['records', 'I-201', '/records'],
-  ['bay', 'T-404', '/practice/bays/practice-split', async (page) => {
-    await readyWired(page)
-    await page.getByRole('radio', { name: 'Trace' }).click()
-    await page.locator('[data-part="c2p2"]').press('Enter')
-  }],
+  [
+    'bay',
+    'T-404',
+    '/practice/bays/practice-split',
+    async (page) => {
+      await readyWired(page)
+      await page.getByRole('radio', { name: 'Trace' }).click()
+      await page.locator('[data-part="c2p2"]').press('Enter')
+    },
+  ],
   ['one-test', 'U-601', '/work', task('T-05')],
-  ['schedule', 'I-201', '/floor', async (page) => {
-    await page.getByRole('link', { name: 'Exercises' }).waitFor()
-    await page.goto('/schedules/26')
-    await page.getByTestId('find-cause').click()
-    await page.locator('aside li').first().waitFor({ timeout: 30_000 })
-    await page.locator('aside').evaluate((aside) => aside.scrollTo(0, 360))
-  }],
-  ['hunt', 'T-404', '/practice', async (page) => {
-    await page.getByTestId('aim-open').click()
-    await page.getByTestId('isolate').click()
-    await page.getByText('Workshop sockets', { exact: true }).click()
-    await page.getByTestId('test-c1.r2').click()
-    await page.getByRole('status').waitFor()
-  }],
+  [
+    'schedule',
+    'I-201',
+    '/floor',
+    async (page) => {
+      await page.getByRole('link', { name: 'Exercises' }).waitFor()
+      await page.goto('/schedules/26')
+      await page.getByTestId('find-cause').click()
+      await page.locator('aside li').first().waitFor({ timeout: 30_000 })
+      await page.locator('aside').evaluate((aside) => aside.scrollTo(0, 360))
+    },
+  ],
+  [
+    'hunt',
+    'T-404',
+    '/practice',
+    async (page) => {
+      await page.getByTestId('aim-open').click()
+      await page.getByTestId('isolate').click()
+      await page.getByText('Workshop sockets', { exact: true }).click()
+      await page.getByTestId('test-c1.r2').click()
+      await page.getByRole('status').waitFor()
+    },
+  ],
   ['record', 'U-604', '/papers/27', (page) => page.getByRole('tab', { name: 'Installation record' }).click()],
   ['conduit', 'I-201', '/runs/1'],
-  ['trainer', 'T-404', '/practice/inspection', async (page) => {
-    await page.getByTestId('start-board').click()
-    await page.getByTestId('spot-spare5').click()
-    await page.getByTestId('spot-top2').click()
-  }],
-  ['rehearsal', 'T-404', '/practice', async (page) => {
-    await page.getByTestId('scenario-store').click()
-    await page.getByRole('button', { name: 'Guided' }).click()
-    for (const name of ['Ask which device feeds it', 'Tell people that it goes off', 'Take the two-pole indicator', 'Go to: Known live source', 'Prove the indicator here', 'Go to: Point of work', 'Test, every pair']) await page.getByRole('button', { name, exact: true }).click()
-    await page.getByTestId('shown').waitFor()
-  }],
-  ['observation', 'S-301', '/isolation', async (page) => {
-    await page.getByText('in hand').click()
-    await page.locator('[data-act="testDead"]').click()
-  }],
-  ['indigo', 'I-201', '/practice/bays/practice-heaters', async (page) => {
-    await page.getByRole('button', { name: 'Evening cloth' }).click()
-    await readyWired(page)
-    await page.getByRole('radio', { name: 'Operate' }).click()
-    await page.getByRole('button', { name: 'Energise in order' }).click()
-    await page.getByTestId('happenings').getByText('works').first().waitFor()
-    await page.locator('[data-part="c1p1"]').press('Enter')
-    await page.getByText('Show what is live').click()
-  }],
+  [
+    'trainer',
+    'T-404',
+    '/practice/inspection',
+    async (page) => {
+      await page.getByTestId('start-board').click()
+      await page.getByTestId('spot-spare5').click()
+      await page.getByTestId('spot-top2').click()
+    },
+  ],
+  [
+    'rehearsal',
+    'T-404',
+    '/practice',
+    async (page) => {
+      await page.getByTestId('scenario-store').click()
+      await page.getByRole('button', { name: 'Guided' }).click()
+      for (const name of [
+        'Ask which device feeds it',
+        'Tell people that it goes off',
+        'Take the two-pole indicator',
+        'Go to: Known live source',
+        'Prove the indicator here',
+        'Go to: Point of work',
+        'Test, every pair',
+      ])
+        await page.getByRole('button', { name, exact: true }).click()
+      await page.getByTestId('shown').waitFor()
+    },
+  ],
+  [
+    'observation',
+    'S-301',
+    '/isolation',
+    async (page) => {
+      await page.getByText('in hand').click()
+      await page.locator('[data-act="testDead"]').click()
+    },
+  ],
+  [
+    'indigo',
+    'I-201',
+    '/practice/bays/practice-heaters',
+    async (page) => {
+      await page.getByRole('button', { name: 'Evening cloth' }).click()
+      await readyWired(page)
+      await page.getByRole('radio', { name: 'Operate' }).click()
+      await page.getByRole('button', { name: 'Energise in order' }).click()
+      await page.getByTestId('happenings').getByText('works').first().waitFor()
+      await page.locator('[data-part="c1p1"]').press('Enter')
+      await page.getByText('Show what is live').click()
+    },
+  ],
 ]
 
 const welcome = await browser.newPage({ viewport: { width: 1280, height: 800 } })

@@ -7,6 +7,15 @@ import { RigSchema } from '#schemas/rig'
 import { SubmissionSchema } from '#schemas/submission'
 import { published } from '#schemas/published'
 
-for (const [name, schema] of [['exercise', ExerciseSchema], ['framework', FrameworkSchema], ['readings', ReadingsSchema], ['rig', RigSchema], ['submission', SubmissionSchema]] as const) {
-  writeFileSync(`docs/formats/${name}.schema.json`, published(`nakshi.${name}.v${schema.properties.version.const}`, schema))
+for (const [name, schema] of [
+  ['exercise', ExerciseSchema],
+  ['framework', FrameworkSchema],
+  ['readings', ReadingsSchema],
+  ['rig', RigSchema],
+  ['submission', SubmissionSchema],
+] as const) {
+  writeFileSync(
+    `docs/formats/${name}.schema.json`,
+    published(`nakshi.${name}.v${schema.properties.version.const}`, schema),
+  )
 }

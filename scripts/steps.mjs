@@ -12,7 +12,11 @@ process.chdir(ROOT)
 /** Runs a command in sight of the user; stops the whole script when it fails. */
 export function run(title, command, args, options = {}) {
   console.log(`\n— ${title}`)
-  const result = spawnSync(command, args, { stdio: 'inherit', ...options, env: { ...process.env, ...options.env } })
+  const result = spawnSync(command, args, {
+    stdio: 'inherit',
+    ...options,
+    env: { ...process.env, ...options.env },
+  })
   if (result.error) fail(`${title}: ${result.error.message}`)
   if (result.status !== 0) fail(`${title} did not succeed.`)
 }
@@ -59,7 +63,8 @@ function filesIn(folder) {
 function unlessUnchanged(name, inputs, outputs, work) {
   const stamp = join('node_modules', '.cache', 'nakshi', name)
   const hash = hashOf(inputs)
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash && outputs.every((path) => existsSync(path))) return
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash && outputs.every((path) => existsSync(path)))
+    return
   work()
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, hash)
@@ -69,16 +74,41 @@ export function install() {
   const major = Number(process.versions.node.split('.')[0])
   if (major < 20) fail(`Node.js 20 or later is needed; this is ${process.version}.`)
   const built = 'node_modules/better-sqlite3/build/Release/better_sqlite3.node'
-  unlessUnchanged('install', ['package.json', 'package-lock.json'], ['node_modules/nuxt/package.json', built], () => {
-    run('Installing packages (the database driver is compiled, about two minutes)', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
-    if (!existsSync(built)) run('Compiling the database driver', 'npm', ['rebuild', 'better-sqlite3', 'esbuild', '--loglevel=error'])
-    if (!existsSync(built)) fail('The database driver could not be compiled. It needs python3, make and a C++ compiler (Debian: apt-get install build-essential python3).')
-  })
+  unlessUnchanged(
+    'install',
+    ['package.json', 'package-lock.json'],
+    ['node_modules/nuxt/package.json', built],
+    () => {
+      run('Installing packages (the database driver is compiled, about two minutes)', 'npm', [
+        'ci',
+        '--no-audit',
+        '--no-fund',
+        '--loglevel=error',
+      ])
+      if (!existsSync(built))
+        run('Compiling the database driver', 'npm', [
+          'rebuild',
+          'better-sqlite3',
+          'esbuild',
+          '--loglevel=error',
+        ])
+      if (!existsSync(built))
+        fail(
+          'The database driver could not be compiled. It needs python3, make and a C++ compiler (Debian: apt-get install build-essential python3).',
+        )
+    },
+  )
 }
 
 export function build() {
-  const inputs = ['nuxt.config.ts', 'package-lock.json', ...['app', 'core', 'schemas', 'server', 'public', 'frameworks'].flatMap(filesIn)]
-  unlessUnchanged('build', inputs, ['.output/server/index.mjs'], () => run('Building', 'npx', ['nuxt', 'build', '--logLevel=silent']))
+  const inputs = [
+    'nuxt.config.ts',
+    'package-lock.json',
+    ...['app', 'core', 'schemas', 'server', 'public', 'frameworks'].flatMap(filesIn),
+  ]
+  unlessUnchanged('build', inputs, ['.output/server/index.mjs'], () =>
+    run('Building', 'npx', ['nuxt', 'build', '--logLevel=silent']),
+  )
 }
 
 export function isPortFree(port) {
@@ -91,11 +121,17 @@ export function isPortFree(port) {
 
 /** Starts the built server and waits until it answers. */
 export async function startServer(port, data, stdio = 'inherit') {
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], { stdio, env: { ...process.env, PORT: String(port), NITRO_PORT: String(port), NAKSHI_DATA: data } })
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    stdio,
+    env: { ...process.env, PORT: String(port), NITRO_PORT: String(port), NAKSHI_DATA: data },
+  })
   let ended = false
   server.once('exit', () => (ended = true))
   for (let i = 0; i < 150 && !ended; i += 1) {
-    const isUp = await fetch(`http://127.0.0.1:${port}/api/session`).then((r) => r.ok, () => false)
+    const isUp = await fetch(`http://127.0.0.1:${port}/api/session`).then(
+      (r) => r.ok,
+      () => false,
+    )
     if (isUp) return server
     await new Promise((go) => setTimeout(go, 200))
   }

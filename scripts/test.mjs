@@ -14,10 +14,18 @@ function installPrograms() {
   if (missing.length === 0) return
   const isRoot = process.getuid?.() === 0
   const apt = (...args) => (isRoot ? ['apt-get', args] : ['sudo', ['apt-get', ...args]])
-  if (spawnSync('apt-get', ['--version']).status !== 0) fail(`The tests need ${missing.join(' and ')}. Install ${missing.length > 1 ? 'them' : 'it'}; Chromium's place goes into CHROMIUM=/path/to/chromium.`)
+  if (spawnSync('apt-get', ['--version']).status !== 0)
+    fail(
+      `The tests need ${missing.join(' and ')}. Install ${missing.length > 1 ? 'them' : 'it'}; Chromium's place goes into CHROMIUM=/path/to/chromium.`,
+    )
   run('Fetching the list of packages', ...apt('update', '-qq'))
-  run(`Installing ${missing.join(' and ')} for the tests`, ...apt('install', '-y', '-qq', '--no-install-recommends', ...missing), { env: { DEBIAN_FRONTEND: 'noninteractive' } })
-  if (!existsSync(CHROMIUM)) fail(`Chromium was installed, but not as ${CHROMIUM}. Name it in CHROMIUM=/path/to/chromium.`)
+  run(
+    `Installing ${missing.join(' and ')} for the tests`,
+    ...apt('install', '-y', '-qq', '--no-install-recommends', ...missing),
+    { env: { DEBIAN_FRONTEND: 'noninteractive' } },
+  )
+  if (!existsSync(CHROMIUM))
+    fail(`Chromium was installed, but not as ${CHROMIUM}. Name it in CHROMIUM=/path/to/chromium.`)
 }
 
 const FOLDERS = ['core', 'schemas', 'server', 'app', 'cli', 'demo', 'test']

@@ -12,10 +12,16 @@ const at = ref(0)
 const sheets = shallowRef<readonly Place[]>([])
 const box = ref<{ focus: () => void }>()
 
-const all = computed(() => [...PLACES, ...MORE_PLACES, ...sheets.value].filter((place) => session.person && place.roles.includes(session.person.role)))
+const all = computed(() =>
+  [...PLACES, ...MORE_PLACES, ...sheets.value].filter(
+    (place) => session.person && place.roles.includes(session.person.role),
+  ),
+)
 const shown = computed(() => {
   const words = text.value.trim().toLowerCase().split(/\s+/)
-  return all.value.filter((place) => words.every((word) => place.name.toLowerCase().includes(word))).slice(0, 9)
+  return all.value
+    .filter((place) => words.every((word) => place.name.toLowerCase().includes(word)))
+    .slice(0, 9)
 })
 watch(text, () => (at.value = 0))
 
@@ -31,7 +37,11 @@ async function loadSheets() {
   const floor = await call<FloorView>('GET', 'floor').catch(() => null)
   sheets.value = (floor?.patches ?? [])
     .filter((patch) => ['handedIn', 'decided', 'released'].includes(patch.stage))
-    .map((patch) => ({ to: `/marking/${patch.id}`, name: `Sheet: ${patch.name}, ${patch.code}`, roles: ['instructor', 'assessor'] }))
+    .map((patch) => ({
+      to: `/marking/${patch.id}`,
+      name: `Sheet: ${patch.name}, ${patch.code}`,
+      roles: ['instructor', 'assessor'],
+    }))
 }
 /** Somebody who types faster than the sheets arrive is waited for. */
 async function go(chosen: Place | undefined) {
@@ -57,18 +67,46 @@ onMounted(() => {
 <template>
   <el-dialog v-model="isOpen" title="Go to" width="520px">
     <el-input
-      ref="box" v-model="text" size="large" placeholder="Page or apprentice" aria-label="Go to" name="go-to"
-      @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="go(shown[at])"
+      ref="box"
+      v-model="text"
+      size="large"
+      placeholder="Page or apprentice"
+      aria-label="Go to"
+      name="go-to"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="go(shown[at])"
     />
     <ul role="listbox" aria-label="Places">
-      <li v-for="(place, i) in shown" :key="place.to" role="option" :aria-selected="i === at" :class="{ on: i === at }" @click="go(place)">{{ place.name }}</li>
+      <li
+        v-for="(place, i) in shown"
+        :key="place.to"
+        role="option"
+        :aria-selected="i === at"
+        :class="{ on: i === at }"
+        @click="go(place)"
+      >
+        {{ place.name }}
+      </li>
     </ul>
     <p v-if="shown.length === 0" class="soft">Nothing by that name. Try a page or part of a person’s name.</p>
   </el-dialog>
 </template>
 
 <style scoped>
-ul { list-style: none; margin: 10px 0 0; padding: 0; }
-li { padding: 8px 12px; cursor: pointer; border-left: 4px solid transparent; }
-li.on, li:hover { background: var(--indigo-wash); border-left-color: var(--indigo); }
+ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+}
+li {
+  padding: 8px 12px;
+  cursor: pointer;
+  border-left: 4px solid transparent;
+}
+li.on,
+li:hover {
+  background: var(--indigo-wash);
+  border-left-color: var(--indigo);
+}
 </style>

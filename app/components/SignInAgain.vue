@@ -3,12 +3,21 @@ const session = useSession()
 </script>
 
 <template>
-  <el-dialog :model-value="true" title="Your session has ended" width="420px" :show-close="false" :close-on-click-modal="false" :close-on-press-escape="false">
+  <el-dialog
+    :model-value="true"
+    title="Your session has ended"
+    width="420px"
+    :show-close="false"
+    :close-on-click-modal="false"
+    :close-on-press-escape="false"
+  >
     <p class="explain">What you typed is still on this page. Sign in again and it is saved.</p>
     <SignInForm :number="session.person?.number" />
   </el-dialog>
 </template>
 
 <style scoped>
-.explain { margin-bottom: 16px; }
+.explain {
+  margin-bottom: 16px;
+}
 </style>

@@ -25,13 +25,33 @@ async function signIn() {
   <form class="stack" @submit.prevent="signIn">
     <label class="field">
       <span>Number</span>
-      <el-input v-model="number" size="large" autocomplete="username" :readonly="Boolean(props.number)" autofocus name="number" />
+      <el-input
+        v-model="number"
+        size="large"
+        autocomplete="username"
+        :readonly="Boolean(props.number)"
+        autofocus
+        name="number"
+      />
     </label>
     <label class="field">
       <span>Password</span>
-      <el-input v-model="password" size="large" type="password" autocomplete="current-password" name="password" />
+      <el-input
+        v-model="password"
+        size="large"
+        type="password"
+        autocomplete="current-password"
+        name="password"
+      />
     </label>
     <p v-if="problem" class="caution" role="alert">{{ problem }}</p>
-    <el-button type="primary" size="large" native-type="submit" :loading="isBusy" :disabled="!number || !password">Sign in</el-button>
+    <el-button
+      type="primary"
+      size="large"
+      native-type="submit"
+      :loading="isBusy"
+      :disabled="!number || !password"
+      >Sign in</el-button
+    >
   </form>
 </template>

@@ -16,14 +16,24 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
   const answer = await response.json().catch(() => null)
   if (response.ok) return answer as T
   const { title, code, fields, status: _status, type: _type, ...extra } = answer ?? {}
-  throw new ApiProblem(response.status, code ?? 'unexpected', title ?? 'The server gave no reason. Try again in a moment.', fields, extra)
+  throw new ApiProblem(
+    response.status,
+    code ?? 'unexpected',
+    title ?? 'The server gave no reason. Try again in a moment.',
+    fields,
+    extra,
+  )
 }
 
 /** Calls the server. A session that has ended asks for a sign-in on top of the page and then goes on with the same call. */
 export function useApi() {
   const session = useSession()
 
-  async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  async function call<T>(
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    path: string,
+    body?: unknown,
+  ): Promise<T> {
     try {
       return await send<T>(method, path, body)
     } catch (error) {
@@ -40,7 +50,13 @@ export function useApi() {
 export function showProblem(error: unknown): ApiProblem {
   const problem = error instanceof ApiProblem ? error : new ApiProblem(0, 'unexpected', String(error))
   const details = problem.fields.map(({ field, message }) => `${field} ${message}`).join(' ')
-  ElMessage({ type: 'error', message: [problem.message, details].filter(Boolean).join(' '), duration: 7000, showClose: true, grouping: true })
+  ElMessage({
+    type: 'error',
+    message: [problem.message, details].filter(Boolean).join(' '),
+    duration: 7000,
+    showClose: true,
+    grouping: true,
+  })
   return problem
 }
 

@@ -115,7 +115,9 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
       version = answer.version
       savedAt.value = answer.savedAt
       base = sent
-      const isCurrent = Object.keys({ ...fields, ...sent }).every((name) => (fields[name] ?? '') === (sent[name] ?? ''))
+      const isCurrent = Object.keys({ ...fields, ...sent }).every(
+        (name) => (fields[name] ?? '') === (sent[name] ?? ''),
+      )
       state.value = isCurrent ? 'saved' : 'editing'
       if (isCurrent) await del(key).catch(() => undefined)
       else {
@@ -173,5 +175,17 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
     clearTimeout(timer)
   })
 
-  return { fields: readonly(fields) as Readonly<Fields>, state: readonly(state), savedAt: readonly(savedAt), message: readonly(message), conflicts, start, adopt, meet, write, flush, choose }
+  return {
+    fields: readonly(fields) as Readonly<Fields>,
+    state: readonly(state),
+    savedAt: readonly(savedAt),
+    message: readonly(message),
+    conflicts,
+    start,
+    adopt,
+    meet,
+    write,
+    flush,
+    choose,
+  }
 }

@@ -45,15 +45,32 @@ export function useBayRun(rig: () => Rig | null) {
   const asTried = computed<Rig | null>(() => {
     const wired = rig()
     if (!wired) return null
-    const parts = Object.keys(loads.value).length === 0 ? wired.parts : wired.parts.map((part) => {
-      const watt = loads.value[part.id]
-      return watt !== undefined && 'load' in part && part.load ? { ...part, load: { ...part.load, watt } as LoadKind } : part
-    })
-    const inPlace: Leak[] = links.value.map(([from, to], i) => ({ id: `link${i + 1}`, from, to, ohm: LINK_OHM }))
-    const opened = prepare({ ...wired, parts }, state.value ?? deadState(wired), { freed: freed.value, links: [] }).rig
+    const parts =
+      Object.keys(loads.value).length === 0
+        ? wired.parts
+        : wired.parts.map((part) => {
+            const watt = loads.value[part.id]
+            return watt !== undefined && 'load' in part && part.load
+              ? { ...part, load: { ...part.load, watt } as LoadKind }
+              : part
+          })
+    const inPlace: Leak[] = links.value.map(([from, to], i) => ({
+      id: `link${i + 1}`,
+      from,
+      to,
+      ohm: LINK_OHM,
+    }))
+    const opened = prepare({ ...wired, parts }, state.value ?? deadState(wired), {
+      freed: freed.value,
+      links: [],
+    }).rig
     return { ...opened, leaks: [...wired.leaks, ...leaks.value, ...inPlace] }
   })
-  watch(() => rig() !== null, (isThere) => isThere && state.value === null && (state.value = deadState(rig()!)), { immediate: true })
+  watch(
+    () => rig() !== null,
+    (isThere) => isThere && state.value === null && (state.value = deadState(rig()!)),
+    { immediate: true },
+  )
 
   async function play(actions: readonly Action[], untilS: number): Promise<void> {
     if (!asTried.value || !state.value || isBusy.value) return
@@ -62,12 +79,25 @@ export function useBayRun(rig: () => Rig | null) {
     const played = await work({ kind: 'simulate', rig: wired, state: state.value, actions, untilS })
     const parts = indexParts(wired)
     // What worked before is told again as the first thing that is so; it is no news.
-    const news = played.happenings.filter((one) => one.kind !== 'settled' && !(one.kind === 'lit' && one.atS === 0 && working.value.has(one.part)))
+    const news = played.happenings.filter(
+      (one) =>
+        one.kind !== 'settled' && !(one.kind === 'lit' && one.atS === 0 && working.value.has(one.part)),
+    )
     const fresh = news.map((one): RunLine => ({
-      key: (count += 1), text: happeningSentence(one, parts), time: one.atS === 0 ? '' : timeWords(one.atS),
-      kind: one.kind === 'done' ? 'act' : one.kind === 'tripped' ? 'trip' : one.kind === 'overvoltage' || one.kind === 'failedToBreak' || one.kind === 'unsolved' ? 'harm' : 'follows',
+      key: (count += 1),
+      text: happeningSentence(one, parts),
+      time: one.atS === 0 ? '' : timeWords(one.atS),
+      kind:
+        one.kind === 'done'
+          ? 'act'
+          : one.kind === 'tripped'
+            ? 'trip'
+            : one.kind === 'overvoltage' || one.kind === 'failedToBreak' || one.kind === 'unsolved'
+              ? 'harm'
+              : 'follows',
     }))
-    if (fresh.length === 0) fresh.push({ key: (count += 1), text: 'Nothing happens.', time: '', kind: 'follows' })
+    if (fresh.length === 0)
+      fresh.push({ key: (count += 1), text: 'Nothing happens.', time: '', kind: 'follows' })
     lines.value = [...lines.value, ...fresh].slice(-MOST_LINES)
     const on = new Set(working.value)
     const out = new Set(tripped.value)
@@ -80,7 +110,9 @@ export function useBayRun(rig: () => Rig | null) {
     working.value = on
     tripped.value = out
     state.value = played.state
-    live.value = new Set(played.state.isSupplyOn ? await work({ kind: 'live', rig: asTried.value, state: played.state }) : [])
+    live.value = new Set(
+      played.state.isSupplyOn ? await work({ kind: 'live', rig: asTried.value, state: played.state }) : [],
+    )
     isBusy.value = false
   }
 
@@ -97,7 +129,10 @@ export function useBayRun(rig: () => Rig | null) {
   }
   function untouch(): void {
     leaks.value = []
-    lines.value = [...lines.value, { key: (count += 1), text: 'What touched is parted.', time: '', kind: 'act' }]
+    lines.value = [
+      ...lines.value,
+      { key: (count += 1), text: 'What touched is parted.', time: '', kind: 'act' },
+    ]
   }
   function setLoad(part: string, watt: number): void {
     loads.value = { ...loads.value, [part]: watt }
@@ -113,12 +148,43 @@ export function useBayRun(rig: () => Rig | null) {
     live.value = new Set()
   }
   async function measure(request: ReadingRequest) {
-    const taken = await work({ kind: 'read', rig: asTried.value!, state: state.value!, setup: NO_SETUP, request })
+    const taken = await work({
+      kind: 'read',
+      rig: asTried.value!,
+      state: state.value!,
+      setup: NO_SETUP,
+      request,
+    })
     // A test that opens a device leaves it open.
-    if (taken.trips.length > 0) state.value = { ...state.value!, closed: { ...state.value!.closed, ...Object.fromEntries(taken.trips.map((part) => [part, false])) } }
+    if (taken.trips.length > 0)
+      state.value = {
+        ...state.value!,
+        closed: { ...state.value!.closed, ...Object.fromEntries(taken.trips.map((part) => [part, false])) },
+      }
     return taken
   }
   const listing = () => work({ kind: 'listing', rig: asTried.value!, state: state.value! })
 
-  return { state, lines, working, tripped, live, leaks, loads, links, freed, isBusy, asTried, act, energise, wait, touch, untouch, setLoad, reset, measure, listing }
+  return {
+    state,
+    lines,
+    working,
+    tripped,
+    live,
+    leaks,
+    loads,
+    links,
+    freed,
+    isBusy,
+    asTried,
+    act,
+    energise,
+    wait,
+    touch,
+    untouch,
+    setLoad,
+    reset,
+    measure,
+    listing,
+  }
 }

@@ -20,7 +20,13 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const traced = shallowRef<readonly TracedPole[]>([])
   const shownPole = ref<string | null>(null)
 
-  const settings = ref<MeasureSettings>({ instrument: 'continuity', volt: 500, multiple: 1, ratedA: 0.03, linking: false })
+  const settings = ref<MeasureSettings>({
+    instrument: 'continuity',
+    volt: 500,
+    multiple: 1,
+    ratedA: 0.03,
+    linking: false,
+  })
   const probes = ref<readonly string[]>([])
   const { links, freed } = run
   const taken = shallowRef<Taken | null>(null)
@@ -33,12 +39,30 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const marks = computed<ReadonlyMap<string, string>>(() => {
     if (start.value) return new Map([[start.value, 'start']])
     if (pair.value.length > 0) return new Map(pair.value.map((ref) => [ref, '·']))
-    return mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals' ? new Map(probes.value.map((ref, i) => [ref, String(i + 1)])) : new Map()
+    return mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals'
+      ? new Map(probes.value.map((ref, i) => [ref, String(i + 1)]))
+      : new Map()
   })
-  const pickedWires = computed<ReadonlySet<string>>(() => new Set(mode.value === 'measure' && settings.value.instrument === 'clamp' ? probes.value : pickedWire.value ? [pickedWire.value] : []))
+  const pickedWires = computed<ReadonlySet<string>>(
+    () =>
+      new Set(
+        mode.value === 'measure' && settings.value.instrument === 'clamp'
+          ? probes.value
+          : pickedWire.value
+            ? [pickedWire.value]
+            : [],
+      ),
+  )
   const lifted = computed<ReadonlySet<string> | null>(() => {
-    const path = mode.value === 'trace' ? traced.value.find(({ pole }) => pole === shownPole.value)?.steps : undefined
-    return path && pickedPart.value ? new Set([...path.map(({ through }) => through), ...path.flatMap(({ from, to }) => [partIdOf(from), partIdOf(to)]), pickedPart.value]) : null
+    const path =
+      mode.value === 'trace' ? traced.value.find(({ pole }) => pole === shownPole.value)?.steps : undefined
+    return path && pickedPart.value
+      ? new Set([
+          ...path.map(({ through }) => through),
+          ...path.flatMap(({ from, to }) => [partIdOf(from), partIdOf(to)]),
+          pickedPart.value,
+        ])
+      : null
   })
 
   function turn(next: BayMode): void {
@@ -71,7 +95,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     if (touching.value) return touch(ref)
     if (mode.value === 'connect') return connect(ref)
     if (mode.value === 'measure' && settings.value.linking) return link(ref)
-    if (mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals') return probe(ref)
+    if (mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals')
+      return probe(ref)
     onPart(partIdOf(ref))
   }
 
@@ -116,7 +141,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     const [a, b] = pair.value as [string, string]
     pair.value = []
     settings.value = { ...settings.value, linking: false }
-    if (isLive.value) return warn('A link on a live board would be a short circuit. Switch the supply off first.')
+    if (isLive.value)
+      return warn('A link on a live board would be a short circuit. Switch the supply off first.')
     if (a !== b) links.value = [...links.value, [a, b]]
     void measure()
   }
@@ -139,9 +165,12 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     taken.value = await run.measure({ instrument, at: probes.value, volt, ratedA, multiple })
   }
   function set(next: Partial<MeasureSettings>): void {
-    const isOther = next.instrument !== undefined && INSTRUMENTS[next.instrument].on !== INSTRUMENTS[settings.value.instrument].on
+    const isOther =
+      next.instrument !== undefined &&
+      INSTRUMENTS[next.instrument].on !== INSTRUMENTS[settings.value.instrument].on
     settings.value = { ...settings.value, ...next }
-    if (isOther || (next.instrument && probes.value.length > INSTRUMENTS[next.instrument].count)) probes.value = []
+    if (isOther || (next.instrument && probes.value.length > INSTRUMENTS[next.instrument].count))
+      probes.value = []
     pair.value = []
     if (!next.linking) void measure()
   }
@@ -159,7 +188,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   }
   function free(wire: string, end: 'from' | 'to'): void {
     if (isLive.value) return warn('The bay is live. Switch the supply off before an end is taken out.')
-    if (!freed.value.some((one) => one.wire === wire && one.end === end)) freed.value = [...freed.value, { wire, end }]
+    if (!freed.value.some((one) => one.wire === wire && one.end === end))
+      freed.value = [...freed.value, { wire, end }]
     void measure()
   }
 
@@ -172,10 +202,40 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const label = (ref: TerminalRef): string => `${part(partIdOf(ref))?.name ?? ''} · ${terminalNameOf(ref)}`
 
   return {
-    mode, pickedPart, pickedWire, start, area, colour, traced, shownPole, settings, probes, links, freed, taken, touching, touchOhm, marks, pickedWires, lifted, isLive,
-    turn, act, onPart, onTerminal, onWire, set, clear, unlink, refit, free, show, label,
+    mode,
+    pickedPart,
+    pickedWire,
+    start,
+    area,
+    colour,
+    traced,
+    shownPole,
+    settings,
+    probes,
+    links,
+    freed,
+    taken,
+    touching,
+    touchOhm,
+    marks,
+    pickedWires,
+    lifted,
+    isLive,
+    turn,
+    act,
+    onPart,
+    onTerminal,
+    onWire,
+    set,
+    clear,
+    unlink,
+    refit,
+    free,
+    show,
+    label,
   }
 }
 
 /** What may be plugged or fitted is a matter of hands; what may not be done is told and nothing changes. */
-const warn = (message: string): void => void ElMessage({ type: 'warning', message, duration: 6000, showClose: true, grouping: true })
+const warn = (message: string): void =>
+  void ElMessage({ type: 'warning', message, duration: 6000, showClose: true, grouping: true })

@@ -24,17 +24,25 @@ export function useBayWiring(key: string) {
 
   const autosave = useAutosave({
     key: `bay/${session.person!.id}/${key}`,
-    send: (fields, version) => call('PUT', `bays/${key}`, { version, fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')) }),
+    send: (fields, version) =>
+      call('PUT', `bays/${key}`, {
+        version,
+        fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
+      }),
     theirs: (extra) => {
       const theirs = extra.theirs as BayView
       return { fields: { ...theirs.fields }, version: theirs.version }
     },
   })
 
-  const rig = computed(() => (view.value ? applyWiring(view.value.bare, view.value.routes, autosave.fields) : null))
+  const rig = computed(() =>
+    view.value ? applyWiring(view.value.bare, view.value.routes, autosave.fields) : null,
+  )
   const parts = computed(() => indexParts(view.value?.bare ?? { parts: [] }))
   const layout = computed(() => (view.value ? layoutBay(view.value.bare) : null))
-  const paths = computed(() => (layout.value && rig.value ? routeWires(layout.value, rig.value.wires) : new Map()))
+  const paths = computed(() =>
+    layout.value && rig.value ? routeWires(layout.value, rig.value.wires) : new Map(),
+  )
   /** Conductors that somebody has put in, in the order of doing so. */
   const made = computed(() => rig.value?.wires.slice(view.value!.bare.wires.length) ?? [])
   const problems = computed<readonly RigProblem[]>(() => (rig.value ? rigProblems(rig.value) : []))
@@ -50,7 +58,9 @@ export function useBayWiring(key: string) {
   }
 
   function change(fields: Readonly<Record<string, string>>): void {
-    const done = Object.entries(fields).map(([name, after]) => ({ name, before: autosave.fields[name] ?? '', after })).filter(({ before, after }) => before !== after)
+    const done = Object.entries(fields)
+      .map(([name, after]) => ({ name, before: autosave.fields[name] ?? '', after }))
+      .filter(({ before, after }) => before !== after)
     if (done.length === 0) return
     undone.value = [...undone.value, done].slice(-MOST_UNDO)
     checked.value = null
@@ -73,13 +83,19 @@ export function useBayWiring(key: string) {
     if (from === to) return 'Both ends are at the same terminal. Choose another one for the second end.'
     for (const ref of [from, to]) {
       const room = roomOf(parts.value.get(partIdOf(ref))!)
-      if (at(ref).length >= room) return rigSentence({ code: 'terminalFull', where: ref, params: { terminal: terminalWords(parts.value, ref), room, count: at(ref).length } })
+      if (at(ref).length >= room)
+        return rigSentence({
+          code: 'terminalFull',
+          where: ref,
+          params: { terminal: terminalWords(parts.value, ref), room, count: at(ref).length },
+        })
     }
     change({ [`wire.${newId()}`]: wireField({ from, to, areaMm2, colour }) })
     return null
   }
 
-  const takeOut = (ids: readonly string[]): void => change(Object.fromEntries(ids.map((id) => [`wire.${id}`, ''])))
+  const takeOut = (ids: readonly string[]): void =>
+    change(Object.fromEntries(ids.map((id) => [`wire.${id}`, ''])))
   function alter(id: string, next: { areaMm2?: number; colour?: Colour }): void {
     const wire = rig.value?.wires.find((one) => one.id === id)
     if (wire) change({ [`wire.${id}`]: wireField({ ...wire, ...next }) })
@@ -97,7 +113,14 @@ export function useBayWiring(key: string) {
     try {
       await autosave.flush()
       if (autosave.state.value === 'saved') checked.value = await call<BayCheck>('POST', `bays/${key}/check`)
-      else showProblem(new ApiProblem(0, 'offline', autosave.message.value || 'This could not be saved yet. Check again in a moment.'))
+      else
+        showProblem(
+          new ApiProblem(
+            0,
+            'offline',
+            autosave.message.value || 'This could not be saved yet. Check again in a moment.',
+          ),
+        )
     } catch (error) {
       showProblem(error)
     } finally {
@@ -105,5 +128,28 @@ export function useBayWiring(key: string) {
     }
   }
 
-  return { view, problem, rig, parts, layout, paths, made, problems, checked, isBusy, canUndo: computed(() => undone.value.length > 0), autosave, load, change, undo, at, connect, takeOut, alter, takeWired, strip, check }
+  return {
+    view,
+    problem,
+    rig,
+    parts,
+    layout,
+    paths,
+    made,
+    problems,
+    checked,
+    isBusy,
+    canUndo: computed(() => undone.value.length > 0),
+    autosave,
+    load,
+    change,
+    undo,
+    at,
+    connect,
+    takeOut,
+    alter,
+    takeWired,
+    strip,
+    check,
+  }
 }

@@ -15,16 +15,29 @@ export function useBoardTests(given: () => Given) {
   const tests = computed(() => given().board.tests.filter(({ isDead }) => isDead === given().isDead))
   const asked = computed(() => tests.value.filter(({ isAsked }) => isAsked))
   const ofSupply = computed(() => tests.value.filter(({ circuit }) => circuit === null))
-  const columns = computed(() => (given().isDead ? DEAD_COLUMNS : LIVE_COLUMNS).filter((kind) => tests.value.some((test) => test.kind === kind && test.circuit !== null)))
-  const rows = computed(() => given().board.circuits.map((circuit) => {
-    const own = tests.value.filter((test) => test.circuit === circuit.id)
-    return { circuit, cells: columns.value.map((kind) => own.find((test) => test.kind === kind && test.isAsked)), more: own.filter(({ isAsked }) => !isAsked) }
-  }))
+  const columns = computed(() =>
+    (given().isDead ? DEAD_COLUMNS : LIVE_COLUMNS).filter((kind) =>
+      tests.value.some((test) => test.kind === kind && test.circuit !== null),
+    ),
+  )
+  const rows = computed(() =>
+    given().board.circuits.map((circuit) => {
+      const own = tests.value.filter((test) => test.circuit === circuit.id)
+      return {
+        circuit,
+        cells: columns.value.map((kind) => own.find((test) => test.kind === kind && test.isAsked)),
+        more: own.filter(({ isAsked }) => !isAsked),
+      }
+    }),
+  )
 
-  const isFilled = (key: string) => !['empty', 'unreadable'].includes(parseReading(given().read(key), readingKind(key)).form)
+  const isFilled = (key: string) =>
+    !['empty', 'unreadable'].includes(parseReading(given().read(key), readingKind(key)).form)
   const isBad = (key: string) => parseReading(given().read(key), readingKind(key)).form === 'unreadable'
   /** Left out, and the reason is still owed. */
-  const owesReason = (key: string) => parseReading(given().read(key), readingKind(key)).form === 'left' && given().read(whyKey(key)).trim() === ''
+  const owesReason = (key: string) =>
+    parseReading(given().read(key), readingKind(key)).form === 'left' &&
+    given().read(whyKey(key)).trim() === ''
   const progressOf = (circuit: CircuitHead | null) => {
     const own = asked.value.filter((test) => test.circuit === (circuit?.id ?? null))
     return { filled: own.filter(({ key }) => isFilled(key)).length, of: own.length }
@@ -34,7 +47,12 @@ export function useBoardTests(given: () => Given) {
   const everyPoint = ref(false)
   const line = computed<readonly TestView[]>(() => (everyPoint.value ? tests.value : asked.value))
   const chosen = ref<string | null>(null)
-  const current = computed(() => line.value.find(({ key }) => key === chosen.value) ?? line.value.find(({ key }) => !isFilled(key)) ?? line.value[0])
+  const current = computed(
+    () =>
+      line.value.find(({ key }) => key === chosen.value) ??
+      line.value.find(({ key }) => !isFilled(key)) ??
+      line.value[0],
+  )
   const place = computed(() => line.value.findIndex(({ key }) => key === current.value?.key))
   function step(by: number): void {
     const next = line.value[place.value + by]
@@ -48,8 +66,31 @@ export function useBoardTests(given: () => Given) {
   const ticked = computed(() => new Set(given().read(readyBox.value).split(' ').filter(Boolean)))
   const checks = computed(() => READY[given().isDead ? 'dead' : 'live'])
   function tick(key: string): void {
-    const next = ticked.value.has(key) ? [...ticked.value].filter((one) => one !== key) : [...ticked.value, key]
+    const next = ticked.value.has(key)
+      ? [...ticked.value].filter((one) => one !== key)
+      : [...ticked.value, key]
     given().write(readyBox.value, next.join(' '))
   }
-  return { tests, asked, ofSupply, columns, rows, isFilled, isBad, owesReason, progressOf, filled, everyPoint, measureEvery, line, go, current, place, step, ticked, checks, tick }
+  return {
+    tests,
+    asked,
+    ofSupply,
+    columns,
+    rows,
+    isFilled,
+    isBad,
+    owesReason,
+    progressOf,
+    filled,
+    everyPoint,
+    measureEvery,
+    line,
+    go,
+    current,
+    place,
+    step,
+    ticked,
+    checks,
+    tick,
+  }
 }

@@ -13,8 +13,31 @@ import type { CentreView, StoredExercise } from '#schemas/views'
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
 const BLANK: ExerciseForm = {
-  code: '', title: '', scenario: '', kind: 'new-circuit', minutes: '120', edition: '18-A2', premises: 'industrial', consequence: 'none', arrangement: 'TN-C-S', phases: '1', ze: '0.35', ipf: '0.66 kA', mainFuse: '100', neutral: '25',
-  tests: 'c1', askCircuits: 'c1', askSteps: ASK_SETS.first.join(' '), marks: '', critical: '', criteria: '', seed: '1', lengthSpread: '15 %', loadSpread: '10 %', boards: 'b1', circuits: 'c1',
+  code: '',
+  title: '',
+  scenario: '',
+  kind: 'new-circuit',
+  minutes: '120',
+  edition: '18-A2',
+  premises: 'industrial',
+  consequence: 'none',
+  arrangement: 'TN-C-S',
+  phases: '1',
+  ze: '0.35',
+  ipf: '0.66 kA',
+  mainFuse: '100',
+  neutral: '25',
+  tests: 'c1',
+  askCircuits: 'c1',
+  askSteps: ASK_SETS.first.join(' '),
+  marks: '',
+  critical: '',
+  criteria: '',
+  seed: '1',
+  lengthSpread: '15 %',
+  loadSpread: '10 %',
+  boards: 'b1',
+  circuits: 'c1',
   ...prefixed('b1', { name: 'Workshop board', phases: '1', ways: '6', fedBy: '', electrode: '' }),
   ...prefixed('c1', NEW_CIRCUIT),
 }
@@ -26,10 +49,18 @@ const PAUSE_MS = 350
 /** Circuits and boards that came out as before stay the same objects: only what changed is drawn again. */
 function keepParts(old: InstallationDesign | null | undefined, next: InstallationDesign): InstallationDesign {
   if (!old) return next
-  const same = <T extends ScopeDesign & { readonly task: unknown }>(parts: readonly T[], before: readonly T[]): T[] => parts.map((part) => {
-    const other = before.find(({ scope }) => scope === part.scope)
-    return other && JSON.stringify([other.task, other.stopped, other.values]) === JSON.stringify([part.task, part.stopped, part.values]) ? other : part
-  })
+  const same = <T extends ScopeDesign & { readonly task: unknown }>(
+    parts: readonly T[],
+    before: readonly T[],
+  ): T[] =>
+    parts.map((part) => {
+      const other = before.find(({ scope }) => scope === part.scope)
+      return other &&
+        JSON.stringify([other.task, other.stopped, other.values]) ===
+          JSON.stringify([part.task, part.stopped, part.values])
+        ? other
+        : part
+    })
   return { ok: next.ok, circuits: same(next.circuits, old.circuits), boards: same(next.boards, old.boards) }
 }
 
@@ -46,19 +77,38 @@ export function useExerciseBuilder(id: number | null) {
   const base = shallowRef<ExerciseForm>({ ...BLANK })
 
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
-  const policy = computed<Policy>(() => (stored.value?.state === 'set' ? stored.value.exercise.policy : centre.value?.policies ?? DEFAULT_POLICY))
+  const policy = computed<Policy>(() =>
+    stored.value?.state === 'set' ? stored.value.exercise.policy : (centre.value?.policies ?? DEFAULT_POLICY),
+  )
   const read = computed(() => readForm(form.value, policy.value))
   const design = computed<InstallationDesign | null>((old) => {
     const { installation } = read.value
     return centre.value && installation && installation.boards.length > 0
-      ? keepParts(old, referenceDesign(installation, { edition: form.value.edition as Edition, measuredZs: policy.value.measuredZs, warmDrop: policy.value.warmDrop })) : null
+      ? keepParts(
+          old,
+          referenceDesign(installation, {
+            edition: form.value.edition as Edition,
+            measuredZs: policy.value.measuredZs,
+            warmDrop: policy.value.warmDrop,
+          }),
+        )
+      : null
   })
-  const advice = computed(() => (design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : []))
+  const advice = computed(() =>
+    design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : [],
+  )
   /** While a number is half typed, words and derivation keep what they said: rows stay where they are under the hand. */
   const isTyping = ref(false)
   let pause: ReturnType<typeof setTimeout> | undefined
-  const said = computed<{ readonly problems: FormProblems; readonly design: InstallationDesign | null; readonly advice: readonly Advice[] }>((old) =>
-    (old && isTyping.value ? old : { problems: read.value.problems, design: design.value, advice: advice.value }))
+  const said = computed<{
+    readonly problems: FormProblems
+    readonly design: InstallationDesign | null
+    readonly advice: readonly Advice[]
+  }>((old) =>
+    old && isTyping.value
+      ? old
+      : { problems: read.value.problems, design: design.value, advice: advice.value },
+  )
   const readings = computed(() => {
     const tested = said.value.design?.circuits.find(({ scope }) => scope === form.value.tests)
     return tested ? expectedReadings(tested) : []
@@ -76,9 +126,19 @@ export function useExerciseBuilder(id: number | null) {
 
   async function load(): Promise<void> {
     try {
-      const [place, exercise] = await Promise.all([call<CentreView>('GET', 'centre'), id === null ? null : call<StoredExercise>('GET', `exercises/${id}`)])
+      const [place, exercise] = await Promise.all([
+        call<CentreView>('GET', 'centre'),
+        id === null ? null : call<StoredExercise>('GET', `exercises/${id}`),
+      ])
       if (exercise) adopt(exercise)
-      else form.value = { ...form.value, criteria: place.framework?.units.flatMap((unit) => unit.criteria.map((criterion) => criterion.code)).join(' ') ?? '' }
+      else
+        form.value = {
+          ...form.value,
+          criteria:
+            place.framework?.units
+              .flatMap((unit) => unit.criteria.map((criterion) => criterion.code))
+              .join(' ') ?? '',
+        }
       base.value = form.value
       // Only now is there something true to show.
       centre.value = place
@@ -125,7 +185,12 @@ export function useExerciseBuilder(id: number | null) {
         adopt(created)
         await navigateTo(`/exercises/${created.id}`, { replace: true })
       } else {
-        adopt(await call<StoredExercise>('PUT', `exercises/${stored.value.id}`, { version: stored.value.version, exercise }))
+        adopt(
+          await call<StoredExercise>('PUT', `exercises/${stored.value.id}`, {
+            version: stored.value.version,
+            exercise,
+          }),
+        )
       }
     })
   }
@@ -137,7 +202,12 @@ export function useExerciseBuilder(id: number | null) {
     base.value = fields
     stored.value = theirs
     conflicts.value = merged.conflicts
-    ElMessage({ type: 'warning', message: `${theirs.updatedBy} saved this exercise in the meantime. Both changes are put together here; look once more and save.`, duration: 8000, showClose: true })
+    ElMessage({
+      type: 'warning',
+      message: `${theirs.updatedBy} saved this exercise in the meantime. Both changes are put together here; look once more and save.`,
+      duration: 8000,
+      showClose: true,
+    })
   }
 
   function choose(field: string, text: string): void {
@@ -149,7 +219,12 @@ export function useExerciseBuilder(id: number | null) {
     if (isChanged.value && !(await save())) return null
     let given: number | null = null
     await run(async () => {
-      given = (await call<{ given: number }>('POST', `exercises/${stored.value!.id}/set`, { version: stored.value!.version, cohort })).given
+      given = (
+        await call<{ given: number }>('POST', `exercises/${stored.value!.id}/set`, {
+          version: stored.value!.version,
+          cohort,
+        })
+      ).given
       await load()
     })
     return given
@@ -170,5 +245,25 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  return { form, stored, centre, problem, conflicts, isBusy, isChanged, policy, read, design, said, readings, load, write, change, undo, save, choose, setFor }
+  return {
+    form,
+    stored,
+    centre,
+    problem,
+    conflicts,
+    isBusy,
+    isChanged,
+    policy,
+    read,
+    design,
+    said,
+    readings,
+    load,
+    write,
+    change,
+    undo,
+    save,
+    choose,
+    setFor,
+  }
 }

@@ -1,7 +1,12 @@
 import type { FloorPatch, FloorView } from '#schemas/views'
 
 /** What an apprentice with several tasks is shown by: what is live before what waits, work in hand before what is finished; among equals the later exercise. */
-const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = { live: 3, permission: 2, decided: 0, released: 0 }
+const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = {
+  live: 3,
+  permission: 2,
+  decided: 0,
+  released: 0,
+}
 const urgency = ({ stage }: FloorPatch): number => URGENCY[stage] ?? 1
 
 const GROUP = 'nakshi.floor.group'
@@ -20,10 +25,15 @@ export function useFloor() {
       const other = newest.get(patch.number)
       if (!other || urgency(patch) >= urgency(other)) newest.set(patch.number, patch)
     }
-    return [...newest.values()].filter((patch) => !cohort.value || patch.cohort === cohort.value).sort((a, b) => a.bay - b.bay)
+    return [...newest.values()]
+      .filter((patch) => !cohort.value || patch.cohort === cohort.value)
+      .sort((a, b) => a.bay - b.bay)
   })
   const requests = computed(() =>
-    (data.value?.patches ?? []).filter((patch) => patch.stage === 'permission').sort((a, b) => (a.lastAct?.at ?? '').localeCompare(b.lastAct?.at ?? '')))
+    (data.value?.patches ?? [])
+      .filter((patch) => patch.stage === 'permission')
+      .sort((a, b) => (a.lastAct?.at ?? '').localeCompare(b.lastAct?.at ?? '')),
+  )
   const cohorts = computed(() => [...new Set((data.value?.patches ?? []).map((patch) => patch.cohort))])
 
   async function decide(id: number, granted: boolean, reason = ''): Promise<boolean> {
@@ -42,7 +52,15 @@ export function useFloor() {
   async function stop(attemptId: number | null): Promise<void> {
     try {
       const { stopped } = await call<{ stopped: number }>('POST', 'floor/stop', { attemptId, reason: '' })
-      ElMessage({ type: 'warning', message: stopped === 1 ? 'The permission is withdrawn. Go there.' : `${stopped} permissions are withdrawn. Go there.`, duration: 8000, showClose: true })
+      ElMessage({
+        type: 'warning',
+        message:
+          stopped === 1
+            ? 'The permission is withdrawn. Go there.'
+            : `${stopped} permissions are withdrawn. Go there.`,
+        duration: 8000,
+        showClose: true,
+      })
     } catch (error) {
       showProblem(error)
     } finally {

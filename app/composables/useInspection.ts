@@ -13,6 +13,16 @@ export function useInspection(id: number) {
     if (view.value) view.value = { ...view.value, savedBy: news.savedBy, mayChange: news.mayChange }
   })
 
-  const conclusion = computed(() => (view.value ? concludeInspection(view.value.items, autosave.fields) : null))
-  return { view, problem, autosave, load, conclusion, field: (key: string) => autosave.fields[key] ?? '', write: autosave.write }
+  const conclusion = computed(() =>
+    view.value ? concludeInspection(view.value.items, autosave.fields) : null,
+  )
+  return {
+    view,
+    problem,
+    autosave,
+    load,
+    conclusion,
+    field: (key: string) => autosave.fields[key] ?? '',
+    write: autosave.write,
+  }
 }

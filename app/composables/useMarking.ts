@@ -14,7 +14,10 @@ export function useMarking(id: () => number) {
 
   function take(next: MarkingView): void {
     view.value = next
-    if (feedbackState.value !== 'editing') feedback.value = next.draft.feedback ?? (next.attempt.stage === 'released' ? next.decision!.feedback : next.suggestedFeedback)
+    if (feedbackState.value !== 'editing')
+      feedback.value =
+        next.draft.feedback ??
+        (next.attempt.stage === 'released' ? next.decision!.feedback : next.suggestedFeedback)
   }
 
   async function load(): Promise<void> {
@@ -29,7 +32,13 @@ export function useMarking(id: () => number) {
   async function save(overrides: readonly Override[], text: string | null): Promise<void> {
     const current = view.value!
     try {
-      take(await call<MarkingView>('PUT', `marking/${id()}`, { version: current.draft.version, overrides, feedback: text }))
+      take(
+        await call<MarkingView>('PUT', `marking/${id()}`, {
+          version: current.draft.version,
+          overrides,
+          feedback: text,
+        }),
+      )
     } catch (error) {
       const { code } = showProblem(error)
       if (code === 'stale') await load()
@@ -45,7 +54,12 @@ export function useMarking(id: () => number) {
   }
 
   const clearOverride = (item: ItemKey): Promise<boolean> =>
-    run(() => save(view.value!.draft.overrides.filter((o) => o.item !== item), keptFeedback()))
+    run(() =>
+      save(
+        view.value!.draft.overrides.filter((o) => o.item !== item),
+        keptFeedback(),
+      ),
+    )
 
   function writeFeedback(text: string): void {
     feedback.value = text
@@ -72,22 +86,28 @@ export function useMarking(id: () => number) {
   }
 
   /** Adds a sentence of the bank as a paragraph of its own. */
-  const addComment = (text: string): void => writeFeedback([feedback.value.trim(), text].filter(Boolean).join('\n\n'))
+  const addComment = (text: string): void =>
+    writeFeedback([feedback.value.trim(), text].filter(Boolean).join('\n\n'))
 
   /** Puts the assembled text back in place of the assessor's own. */
-  const resetFeedback = () => run(async () => {
-    feedbackState.value = 'saved'
-    await save(view.value!.draft.overrides, null)
-  })
+  const resetFeedback = () =>
+    run(async () => {
+      feedbackState.value = 'saved'
+      await save(view.value!.draft.overrides, null)
+    })
 
-  const decide = () => run(async () => {
-    if (!(await saveFeedback())) return
-    take(await call<MarkingView>('POST', `marking/${id()}/decision`, { version: view.value!.draft.version }))
-  })
-  const release = () => run(async () => {
-    if (!(await saveFeedback())) return
-    take(await call<MarkingView>('POST', `marking/${id()}/release`))
-  })
+  const decide = () =>
+    run(async () => {
+      if (!(await saveFeedback())) return
+      take(
+        await call<MarkingView>('POST', `marking/${id()}/decision`, { version: view.value!.draft.version }),
+      )
+    })
+  const release = () =>
+    run(async () => {
+      if (!(await saveFeedback())) return
+      take(await call<MarkingView>('POST', `marking/${id()}/release`))
+    })
 
   async function run(work: () => Promise<void>): Promise<boolean> {
     if (isBusy.value) return false
@@ -103,11 +123,29 @@ export function useMarking(id: () => number) {
     }
   }
 
-  watch(id, () => {
-    feedbackState.value = 'saved'
-    void load()
-  }, { immediate: true })
+  watch(
+    id,
+    () => {
+      feedbackState.value = 'saved'
+      void load()
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => void saveFeedback())
 
-  return { view, problem, isBusy, feedback, feedbackState, load, override, clearOverride, writeFeedback, addComment, resetFeedback, decide, release }
+  return {
+    view,
+    problem,
+    isBusy,
+    feedback,
+    feedbackState,
+    load,
+    override,
+    clearOverride,
+    writeFeedback,
+    addComment,
+    resetFeedback,
+    decide,
+    release,
+  }
 }

@@ -12,11 +12,14 @@ export function useNews(look: () => void) {
 
   function soon(): void {
     if (timer || document.hidden) return
-    timer = setTimeout(() => {
-      timer = undefined
-      lastAt = Date.now()
-      look()
-    }, Math.max(0, lastAt + LEAST_MS - Date.now()))
+    timer = setTimeout(
+      () => {
+        timer = undefined
+        lastAt = Date.now()
+        look()
+      },
+      Math.max(0, lastAt + LEAST_MS - Date.now()),
+    )
   }
   const poll = setInterval(() => isCut && soon(), POLL_MS)
   const shown = () => !document.hidden && soon()

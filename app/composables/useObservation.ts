@@ -18,7 +18,11 @@ export function useObservation(id: number) {
 
   const autosave = useAutosave({
     key: `observation/${session.person!.id}/${id}`,
-    send: (fields, version) => call('PUT', `observations/${id}`, { version, fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')) }),
+    send: (fields, version) =>
+      call('PUT', `observations/${id}`, {
+        version,
+        fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
+      }),
     theirs: (extra) => {
       const theirs = extra.theirs as ObservationView
       view.value = theirs
@@ -36,27 +40,48 @@ export function useObservation(id: number) {
     }
   }
 
-  const fields = computed(() => (view.value?.state === 'decided' ? view.value.fields : { ...autosave.fields }))
+  const fields = computed(() =>
+    view.value?.state === 'decided' ? view.value.fields : { ...autosave.fields },
+  )
   const head = computed(() => headOf(fields.value))
   const acts = computed(() => observedActs(fields.value))
   const standing = computed(() => acts.value.filter(({ isUndone }) => !isUndone).map(({ act }) => act))
-  const site = computed<Site | null>(() => (view.value ? { needsPermit: head.value.needsPermit, phases: head.value.phases, level: head.value.level, policy: view.value.policy } : null))
+  const site = computed<Site | null>(() =>
+    view.value
+      ? {
+          needsPermit: head.value.needsPermit,
+          phases: head.value.phases,
+          level: head.value.level,
+          policy: view.value.policy,
+        }
+      : null,
+  )
   const soFar = computed(() => (site.value ? judgeIsolation(standing.value, site.value, false) : null))
   const atEnd = computed(() => (site.value ? judgeIsolation(standing.value, site.value, true) : null))
 
   /** What usually comes next; everything else stays within reach. */
   const likely = computed<readonly ActKind[]>(() => {
     const done = new Set(standing.value.map(({ kind }) => kind))
-    if (!done.has('switchOff') && ['identify', 'take', 'prove'].every((kind) => done.has(kind as ActKind))) return [...new Set<ActKind>([...openKinds(done), 'switchOff'])].slice(0, MOST_LIKELY)
-    if (done.has('cover') && !done.has('switchOn')) return [...new Set<ActKind>([...openKinds(done), 'removeOwnLock', 'switchOn'])].slice(0, MOST_LIKELY)
-    if (done.has('testDead') && !done.has('open')) return [...new Set<ActKind>(['prove', 'open', ...openKinds(done)])].slice(0, MOST_LIKELY)
-    if (done.has('open') && !done.has('cover')) return [...new Set<ActKind>(['testTerminals', 'separate', 'cover', ...openKinds(done)])].slice(0, MOST_LIKELY)
+    if (!done.has('switchOff') && ['identify', 'take', 'prove'].every((kind) => done.has(kind as ActKind)))
+      return [...new Set<ActKind>([...openKinds(done), 'switchOff'])].slice(0, MOST_LIKELY)
+    if (done.has('cover') && !done.has('switchOn'))
+      return [...new Set<ActKind>([...openKinds(done), 'removeOwnLock', 'switchOn'])].slice(0, MOST_LIKELY)
+    if (done.has('testDead') && !done.has('open'))
+      return [...new Set<ActKind>(['prove', 'open', ...openKinds(done)])].slice(0, MOST_LIKELY)
+    if (done.has('open') && !done.has('cover'))
+      return [...new Set<ActKind>(['testTerminals', 'separate', 'cover', ...openKinds(done)])].slice(
+        0,
+        MOST_LIKELY,
+      )
     return openKinds(done)
   })
   function openKinds(done: ReadonlySet<ActKind>): ActKind[] {
     const open = soFar.value?.rules.filter(({ state }) => state === 'open').map(({ code }) => code) ?? []
-    const order = Object.keys(ANSWERS).filter((code) => open.includes(code)).map((code) => ANSWERS[code]!)
-    const isAfter = (kind: ActKind) => done.has('switchOff') || !['lock', 'keepKey', 'notice', 'warnNeutral', 'testDead'].includes(kind)
+    const order = Object.keys(ANSWERS)
+      .filter((code) => open.includes(code))
+      .map((code) => ANSWERS[code]!)
+    const isAfter = (kind: ActKind) =>
+      done.has('switchOff') || !['lock', 'keepKey', 'notice', 'warnNeutral', 'testDead'].includes(kind)
     return [...new Set(order.filter(isAfter))].slice(0, MOST_LIKELY)
   }
 
@@ -76,7 +101,14 @@ export function useObservation(id: number) {
     try {
       const version = await autosave.flush()
       if (autosave.state.value !== 'saved') {
-        ElMessage({ type: 'error', message: autosave.message.value || 'This could not be saved yet. Decide as soon as the network is back; nothing is lost.', duration: 7000, showClose: true })
+        ElMessage({
+          type: 'error',
+          message:
+            autosave.message.value ||
+            'This could not be saved yet. Decide as soon as the network is back; nothing is lost.',
+          duration: 7000,
+          showClose: true,
+        })
         return false
       }
       view.value = await call<ObservationView>('POST', `observations/${id}/decision`, { ...body, version })
@@ -89,5 +121,21 @@ export function useObservation(id: number) {
     }
   }
 
-  return { view, problem, isBusy, autosave, head, acts, soFar, atEnd, likely, load, tap, takeBack, putBack, remark, decide }
+  return {
+    view,
+    problem,
+    isBusy,
+    autosave,
+    head,
+    acts,
+    soFar,
+    atEnd,
+    likely,
+    load,
+    tap,
+    takeBack,
+    putBack,
+    remark,
+    decide,
+  }
 }

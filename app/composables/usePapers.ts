@@ -12,7 +12,11 @@ export function usePapers(id: number) {
   const autosave = useAutosave({
     key: `papers/${session.person!.id}/${id}`,
     send: async (fields, version) => {
-      const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, { kind: kind.value, version, fields })
+      const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, {
+        kind: kind.value,
+        version,
+        fields,
+      })
       // What is missing is worked out on the server.
       view.value = await call<PapersView>('GET', `papers/${id}`)
       return answer
@@ -52,5 +56,14 @@ export function usePapers(id: number) {
     }
   }
 
-  return { view, problem, autosave, load, open, sign, field: (key: string) => autosave.fields[key] ?? '', write: autosave.write }
+  return {
+    view,
+    problem,
+    autosave,
+    load,
+    open,
+    sign,
+    field: (key: string) => autosave.fields[key] ?? '',
+    write: autosave.write,
+  }
 }

@@ -22,7 +22,12 @@ export function usePictures() {
   async function keep(file: File): Promise<string | null> {
     const jpegBase64 = await shrink(file)
     if (jpegBase64 === null) {
-      ElMessage({ type: 'error', message: 'This picture cannot be read. Take a photo, or choose a JPEG, PNG or WebP file.', duration: 7000, showClose: true })
+      ElMessage({
+        type: 'error',
+        message: 'This picture cannot be read. Take a photo, or choose a JPEG, PNG or WebP file.',
+        duration: 7000,
+        showClose: true,
+      })
       return null
     }
     try {

@@ -5,7 +5,13 @@ import { addStraight, readRun, removeStraight, type RunFields } from '#core/run/
 import { sizeOf, stockMm as stockOf, type Direction } from '#core/run/run'
 import { expansionMm, supportsOf } from '#core/run/supports'
 import { tubesOf } from '#core/run/tubes'
-import { TRUNKING, conduitFactor, conduitTerms, trunkingTerms, type ConduitMm } from '#core/regulations/containment'
+import {
+  TRUNKING,
+  conduitFactor,
+  conduitTerms,
+  trunkingTerms,
+  type ConduitMm,
+} from '#core/regulations/containment'
 import { runSentence } from '#core/texts/run'
 import type { RunView } from '#schemas/workmanship-views'
 
@@ -18,41 +24,99 @@ export function useRun(id: number) {
   /** What is drawn holds the last readable run while a box is being retyped. */
   let last: NonNullable<typeof read.value.sheet> | null = null
   const sheet = computed(() => (read.value.sheet ? (last = read.value.sheet) : last))
-  const said = computed(() => (sheet.value ? runProblems(sheet.value.run, sheet.value.former, sheet.value.mostRightAngles) : []))
+  const said = computed(() =>
+    sheet.value ? runProblems(sheet.value.run, sheet.value.former, sheet.value.mostRightAngles) : [],
+  )
   const sentences = computed(() => {
     const byStraight = new Map<number, string[]>()
-    for (const one of said.value) byStraight.set(one.straight, [...(byStraight.get(one.straight) ?? []), runSentence(one)])
+    for (const one of said.value)
+      byStraight.set(one.straight, [...(byStraight.get(one.straight) ?? []), runSentence(one)])
     return byStraight
   })
-  const isSound = computed(() => said.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'))
-  const tubes = computed(() => (sheet.value && isSound.value ? tubesOf(sheet.value.run, sheet.value.former) : []))
-  const supports = computed(() => (sheet.value && isSound.value ? supportsOf(sheet.value.run, sheet.value.former) : []))
-  const pieces = computed<Piece[]>(() => (sheet.value && sheet.value.run.made !== 'tray' ? Array.from({ length: sheet.value.bays }, (_, bay) => tubes.value.map((tube, i) => ({ name: `bay ${bay + 1} · ${i + 1}`, lengthMm: Math.round(tube.cutMm) }))).flat() : []))
+  const isSound = computed(() =>
+    said.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'),
+  )
+  const tubes = computed(() =>
+    sheet.value && isSound.value ? tubesOf(sheet.value.run, sheet.value.former) : [],
+  )
+  const supports = computed(() =>
+    sheet.value && isSound.value ? supportsOf(sheet.value.run, sheet.value.former) : [],
+  )
+  const pieces = computed<Piece[]>(() =>
+    sheet.value && sheet.value.run.made !== 'tray'
+      ? Array.from({ length: sheet.value.bays }, (_, bay) =>
+          tubes.value.map((tube, i) => ({
+            name: `bay ${bay + 1} · ${i + 1}`,
+            lengthMm: Math.round(tube.cutMm),
+          })),
+        ).flat()
+      : [],
+  )
   const stockMm = computed(() => stockOf(sheet.value?.run ?? { made: 'conduit', material: 'pvc' }))
-  const cutting = useCutting(() => (pieces.value.length ? { pieces: pieces.value, stockMm: stockMm.value } : null))
-  const sections = computed(() => (sheet.value && isSound.value ? drawSections(sheet.value.run).map((section) => ({ ...section, ...pullOf(section.rightAngles), ...fill(section.lengthMm / 1000, section.rightAngles) })) : []))
+  const cutting = useCutting(() =>
+    pieces.value.length ? { pieces: pieces.value, stockMm: stockMm.value } : null,
+  )
+  const sections = computed(() =>
+    sheet.value && isSound.value
+      ? drawSections(sheet.value.run).map((section) => ({
+          ...section,
+          ...pullOf(section.rightAngles),
+          ...fill(section.lengthMm / 1000, section.rightAngles),
+        }))
+      : [],
+  )
 
   /** How full a section is, by the factor method; nothing where no conductors are named. */
-  function fill(metres: number, rightAngles: number): { readonly terms: number | null; readonly takes: number | null } {
+  function fill(
+    metres: number,
+    rightAngles: number,
+  ): { readonly terms: number | null; readonly takes: number | null } {
     const areas = sheet.value!.areasMm2
     const { made, sizeMm } = sheet.value!.run
     const { words } = sizeOf(sheet.value!.run)
     if (areas.length === 0 || made === 'tray') return { terms: null, takes: null }
-    if (made === 'trunking') return { terms: trunkingTerms(areas) ?? null, takes: TRUNKING.find(({ size }) => words.startsWith(size))?.factor ?? null }
+    if (made === 'trunking')
+      return {
+        terms: trunkingTerms(areas) ?? null,
+        takes: TRUNKING.find(({ size }) => words.startsWith(size))?.factor ?? null,
+      }
     const drawn = { betweenBoxesM: metres, bends: Math.round(rightAngles) }
     return { terms: conduitTerms(areas, drawn) ?? null, takes: conduitFactor(sizeMm as ConduitMm, drawn) }
   }
 
   const fittings = computed(() => (sheet.value ? billOf(sheet.value, tubes.value, supports.value) : []))
-  const expansion = computed(() => (sheet.value?.run.material === 'pvc' ? sheet.value.run.straights.map(({ lengthMm }) => expansionMm(lengthMm, sheet.value!.spanK)) : []))
+  const expansion = computed(() =>
+    sheet.value?.run.material === 'pvc'
+      ? sheet.value.run.straights.map(({ lengthMm }) => expansionMm(lengthMm, sheet.value!.spanK))
+      : [],
+  )
 
   function change(next: RunFields): void {
-    for (const key of new Set([...Object.keys(autosave.fields), ...Object.keys(next)])) if ((next[key] ?? '') !== (autosave.fields[key] ?? '')) autosave.write(key, next[key] ?? '')
+    for (const key of new Set([...Object.keys(autosave.fields), ...Object.keys(next)]))
+      if ((next[key] ?? '') !== (autosave.fields[key] ?? '')) autosave.write(key, next[key] ?? '')
   }
   const idOf = (straight: number) => (autosave.fields.order ?? '').split(' ')[straight]
   return {
-    view, problem, autosave, load, selected, read, sheet, said, sentences, tubes, supports, cutting, stockMm, sections, fittings, expansion,
-    add: (to: Direction) => { change(addStraight(autosave.fields, to)); selected.value = (autosave.fields.order ?? '').split(' ').length - 1 },
+    view,
+    problem,
+    autosave,
+    load,
+    selected,
+    read,
+    sheet,
+    said,
+    sentences,
+    tubes,
+    supports,
+    cutting,
+    stockMm,
+    sections,
+    fittings,
+    expansion,
+    add: (to: Direction) => {
+      change(addStraight(autosave.fields, to))
+      selected.value = (autosave.fields.order ?? '').split(' ').length - 1
+    },
     remove: (one: string) => change(removeStraight(autosave.fields, one)),
     setLength: (straight: number, mm: number) => autosave.write(`${idOf(straight)}.length`, String(mm)),
   }

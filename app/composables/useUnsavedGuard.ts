@@ -2,7 +2,13 @@
 export function useUnsavedGuard(isUnsaved: () => boolean, save: () => void) {
   onBeforeRouteLeave(async (to) => {
     if (!isUnsaved() || to.path.startsWith('/exercises/')) return true
-    return ElMessageBox.confirm('This exercise has changes that are not saved.', 'Leave without saving?', { confirmButtonText: 'Leave', cancelButtonText: 'Stay' }).then(() => true, () => false)
+    return ElMessageBox.confirm('This exercise has changes that are not saved.', 'Leave without saving?', {
+      confirmButtonText: 'Leave',
+      cancelButtonText: 'Stay',
+    }).then(
+      () => true,
+      () => false,
+    )
   })
   const onKey = (event: KeyboardEvent) => {
     if (!(event.ctrlKey || event.metaKey) || event.key !== 's') return

@@ -4,7 +4,11 @@ import type { VariantsResult } from '#core/variants/variants'
 const PAUSE_MS = 250
 
 /** Variants of an exercise as it is typed, drawn in a worker; only the latest answer counts. */
-export function useVariantPreview(exercise: () => Exercise | undefined, isWanted: () => boolean, count: number) {
+export function useVariantPreview(
+  exercise: () => Exercise | undefined,
+  isWanted: () => boolean,
+  count: number,
+) {
   const result = shallowRef<VariantsResult | null>(null)
   const isBusy = ref(false)
   let worker: Worker | undefined
@@ -33,10 +37,14 @@ export function useVariantPreview(exercise: () => Exercise | undefined, isWanted
     return made
   }
 
-  watch([exercise, isWanted], () => {
-    clearTimeout(timer)
-    if (isWanted()) timer = setTimeout(ask, PAUSE_MS)
-  }, { immediate: true })
+  watch(
+    [exercise, isWanted],
+    () => {
+      clearTimeout(timer)
+      if (isWanted()) timer = setTimeout(ask, PAUSE_MS)
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => {
     clearTimeout(timer)
     worker?.terminate()

@@ -10,7 +10,11 @@ const flatten = ({ answers, readings }: Pick<WorkView, 'answers' | 'readings'>):
 
 function unflatten(fields: Readonly<Record<string, string>>) {
   const part = (prefix: string) =>
-    Object.fromEntries(Object.entries(fields).filter(([name]) => name.startsWith(prefix)).map(([name, text]) => [name.slice(prefix.length), text]))
+    Object.fromEntries(
+      Object.entries(fields)
+        .filter(([name]) => name.startsWith(prefix))
+        .map(([name, text]) => [name.slice(prefix.length), text]),
+    )
   return { answers: part('design.'), readings: part('reading.') }
 }
 
@@ -56,7 +60,13 @@ export function useWorksheet(id: number) {
     try {
       let version = await autosave.flush()
       if (autosave.state.value !== 'saved') {
-        if (autosave.state.value !== 'conflict') ElMessage({ type: 'error', message: autosave.message.value || 'This could not be saved yet. Try again in a moment.', duration: 7000, showClose: true })
+        if (autosave.state.value !== 'conflict')
+          ElMessage({
+            type: 'error',
+            message: autosave.message.value || 'This could not be saved yet. Try again in a moment.',
+            duration: 7000,
+            showClose: true,
+          })
         return false
       }
       // An instrument may have written since this page last looked: then it looks, and says it again.
@@ -80,7 +90,11 @@ export function useWorksheet(id: number) {
   useNews(async () => {
     const stage = view.value?.stage
     const isBoard = view.value?.board != null
-    if (!stage || !(['permission', 'live', 'handedIn', 'decided'].includes(stage) || (isBoard && stage === 'dead'))) return
+    if (
+      !stage ||
+      !(['permission', 'live', 'handedIn', 'decided'].includes(stage) || (isBoard && stage === 'dead'))
+    )
+      return
     const news = await call<WorkView>('GET', `work/${id}`).catch(() => undefined)
     if (!news) return
     // An instrument, or a second tablet, writes into the same sheet.

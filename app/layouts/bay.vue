@@ -7,6 +7,17 @@
 </template>
 
 <style scoped>
-.shell { height: 100vh; display: flex; flex-direction: column; }
-main { flex: 1; display: flex; flex-direction: column; min-height: 0; overflow: auto; outline-offset: -3px; }
+.shell {
+  height: 100vh;
+  display: flex;
+  flex-direction: column;
+}
+main {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: auto;
+  outline-offset: -3px;
+}
 </style>

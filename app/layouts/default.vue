@@ -9,6 +9,15 @@
 </template>
 
 <style scoped>
-.desk { min-height: 100vh; display: flex; flex-direction: column; }
-main { flex: 1; display: flex; flex-direction: column; min-height: 0; }
+.desk {
+  min-height: 100vh;
+  display: flex;
+  flex-direction: column;
+}
+main {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
 </style>

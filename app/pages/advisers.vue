@@ -5,8 +5,17 @@ const which = ref<'residual' | 'addition'>('residual')
 
 <template>
   <div class="page stack">
-    <div><h1>Advisers</h1><p class="soft">The same rules that designs are worked from, asked one question at a time. They say what an edition asks for, never that an installation is safe.</p></div>
-    <el-radio-group v-model="which" aria-label="Question"><el-radio-button value="residual">Do I need an RCD?</el-radio-button><el-radio-button value="addition">What does an addition require?</el-radio-button></el-radio-group>
+    <div>
+      <h1>Advisers</h1>
+      <p class="soft">
+        The same rules that designs are worked from, asked one question at a time. They say what an edition
+        asks for, never that an installation is safe.
+      </p>
+    </div>
+    <el-radio-group v-model="which" aria-label="Question"
+      ><el-radio-button value="residual">Do I need an RCD?</el-radio-button
+      ><el-radio-button value="addition">What does an addition require?</el-radio-button></el-radio-group
+    >
     <RuleAdviser :key="which" :is-addition="which === 'addition'" />
   </div>
 </template>

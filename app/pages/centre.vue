@@ -14,7 +14,9 @@ const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)
 
 const nameOf = (change: { key: string; value: string }): string => {
-  const policy = [...POLICY_TEXTS, ...ISOLATION_CHOICES].find(({ key }) => key === change.key.replace(/^isolation\./, ''))
+  const policy = [...POLICY_TEXTS, ...ISOLATION_CHOICES].find(
+    ({ key }) => key === change.key.replace(/^isolation\./, ''),
+  )
   return `${policy?.name ?? change.key}: ${policy?.options.find(({ value }) => String(value) === change.value)?.name ?? change.value}`
 }
 
@@ -46,7 +48,10 @@ async function loadFramework(event: Event) {
     await call('PUT', 'centre/framework', document)
     await refresh()
   } catch (error) {
-    refusal.value = error instanceof ApiProblem ? error : new ApiProblem(0, 'frameworkNotRight', 'The file is not readable as JSON. Nothing was changed.')
+    refusal.value =
+      error instanceof ApiProblem
+        ? error
+        : new ApiProblem(0, 'frameworkNotRight', 'The file is not readable as JSON. Nothing was changed.')
   } finally {
     input.value = ''
   }
@@ -61,29 +66,76 @@ async function loadFramework(event: Event) {
     <template v-else>
       <section class="stack">
         <h2>Where schools differ</h2>
-        <p class="soft">What is chosen here is written into an exercise when it is set, and holds for it from then on.</p>
-        <PolicyChoices :choices="POLICY_TEXTS" :chosen="{ ...data.policies }" :disabled="!mayChange" @choose="(key, value) => setPolicy({ [key]: value })" />
-        <p v-for="change in data.changes" :key="change.at + change.key" class="small soft">{{ dayTime(change.at) }}: {{ change.by }} chose “{{ nameOf(change) }}”.</p>
+        <p class="soft">
+          What is chosen here is written into an exercise when it is set, and holds for it from then on.
+        </p>
+        <PolicyChoices
+          :choices="POLICY_TEXTS"
+          :chosen="{ ...data.policies }"
+          :disabled="!mayChange"
+          @choose="(key, value) => setPolicy({ [key]: value })"
+        />
+        <p v-for="change in data.changes" :key="change.at + change.key" class="small soft">
+          {{ dayTime(change.at) }}: {{ change.by }} chose “{{ nameOf(change) }}”.
+        </p>
       </section>
       <section class="stack">
         <h2>Safe isolation</h2>
         <p class="soft">An observation keeps the choices that held when it began.</p>
-        <PolicyChoices :choices="ISOLATION_CHOICES" :chosen="{ ...data.isolation }" :disabled="!mayChange" @choose="(key, value) => setIsolation({ [key]: value })" />
+        <PolicyChoices
+          :choices="ISOLATION_CHOICES"
+          :chosen="{ ...data.isolation }"
+          :disabled="!mayChange"
+          @choose="(key, value) => setIsolation({ [key]: value })"
+        />
       </section>
       <section class="stack">
         <div class="row spread">
           <h2>Unit framework</h2>
           <div v-if="mayChange">
-            <input ref="file" type="file" accept=".json,application/json" class="visually-hidden" aria-label="Framework file" @change="loadFramework">
+            <input
+              ref="file"
+              type="file"
+              accept=".json,application/json"
+              class="visually-hidden"
+              aria-label="Framework file"
+              @change="loadFramework"
+            />
             <el-button @click="file?.click()">Load a framework file</el-button>
           </div>
         </div>
-        <div v-if="refusal" class="stitched stop" role="alert"><b>{{ refusal.message }}</b><ul><li v-for="field in refusal.fields" :key="field.field"><span class="mono">{{ field.field }}</span> {{ field.message }}</li></ul></div>
-        <div v-if="!data.framework" class="empty"><h2>No framework yet</h2><p>Load one: exercises and records speak of its criteria.</p></div>
+        <div v-if="refusal" class="stitched stop" role="alert">
+          <b>{{ refusal.message }}</b>
+          <ul>
+            <li v-for="field in refusal.fields" :key="field.field">
+              <span class="mono">{{ field.field }}</span> {{ field.message }}
+            </li>
+          </ul>
+        </div>
+        <div v-if="!data.framework" class="empty">
+          <h2>No framework yet</h2>
+          <p>Load one: exercises and records speak of its criteria.</p>
+        </div>
         <table v-else class="grid-table">
-          <thead><tr><th>{{ data.framework.title }}</th><th>Criterion</th><th>Rests on</th><th class="num">Occasions</th></tr></thead>
+          <thead>
+            <tr>
+              <th>{{ data.framework.title }}</th>
+              <th>Criterion</th>
+              <th>Rests on</th>
+              <th class="num">Occasions</th>
+            </tr>
+          </thead>
           <tbody v-for="unit in data.framework.units" :key="unit.code">
-            <tr v-for="(criterion, i) in unit.criteria" :key="criterion.code"><td><b v-if="i === 0">{{ unit.title }}</b></td><td><b class="mono">{{ criterion.code }}</b> {{ criterion.text }}</td><td class="soft">{{ criterion.bs7671 }}</td><td class="num">{{ criterion.occasions }}</td></tr>
+            <tr v-for="(criterion, i) in unit.criteria" :key="criterion.code">
+              <td>
+                <b v-if="i === 0">{{ unit.title }}</b>
+              </td>
+              <td>
+                <b class="mono">{{ criterion.code }}</b> {{ criterion.text }}
+              </td>
+              <td class="soft">{{ criterion.bs7671 }}</td>
+              <td class="num">{{ criterion.occasions }}</td>
+            </tr>
           </tbody>
         </table>
       </section>
@@ -92,5 +144,8 @@ async function loadFramework(event: Event) {
 </template>
 
 <style scoped>
-section { padding: 12px 0; border-top: 1px solid var(--hem); }
+section {
+  padding: 12px 0;
+  border-top: 1px solid var(--hem);
+}
 </style>

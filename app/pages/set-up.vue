@@ -24,14 +24,34 @@ async function setUp() {
 <template>
   <form class="stack" @submit.prevent="setUp">
     <h1>Set up this centre</h1>
-    <p class="soft">Nobody is here yet. You become the administrator and bring in everybody else from a roster.</p>
-    <label class="field"><span>Your number</span><el-input v-model="form.number" size="large" name="number" autocomplete="username" /></label>
-    <label class="field"><span>Your name</span><el-input v-model="form.name" size="large" name="name" autocomplete="name" /></label>
+    <p class="soft">
+      Nobody is here yet. You become the administrator and bring in everybody else from a roster.
+    </p>
+    <label class="field"
+      ><span>Your number</span
+      ><el-input v-model="form.number" size="large" name="number" autocomplete="username"
+    /></label>
+    <label class="field"
+      ><span>Your name</span><el-input v-model="form.name" size="large" name="name" autocomplete="name"
+    /></label>
     <label class="field">
       <span>A password, 10 characters or more</span>
-      <el-input v-model="form.password" size="large" type="password" name="password" autocomplete="new-password" />
+      <el-input
+        v-model="form.password"
+        size="large"
+        type="password"
+        name="password"
+        autocomplete="new-password"
+      />
     </label>
     <p v-if="problem" class="caution" role="alert">{{ problem }}</p>
-    <el-button type="primary" size="large" native-type="submit" :loading="isBusy" :disabled="!form.number || !form.name || form.password.length < 10">Start</el-button>
+    <el-button
+      type="primary"
+      size="large"
+      native-type="submit"
+      :loading="isBusy"
+      :disabled="!form.number || !form.name || form.password.length < 10"
+      >Start</el-button
+    >
   </form>
 </template>

@@ -4,7 +4,10 @@ import { homeOf } from '~/stores/session'
 definePageMeta({ layout: 'plain' })
 const session = useSession()
 
-watch(() => session.person, (person) => person && navigateTo(person.mustChange ? '/password' : homeOf(person.role)))
+watch(
+  () => session.person,
+  (person) => person && navigateTo(person.mustChange ? '/password' : homeOf(person.role)),
+)
 </script>
 
 <template>

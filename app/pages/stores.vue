@@ -8,10 +8,12 @@ import { PART_NAME } from '~/texts/parts'
 definePageMeta({ roles: ['technician', 'instructor'] })
 const { data, problem, refresh } = useServer<StoresExercise[]>(() => 'stores')
 
-const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) => `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${isDrawnIn(cable.kind) ? `, each of ${cable.phases === 3 ? 'three lines' : 'line'}, neutral and cpc` : cable.phases === 3 ? ', three phase' : ''}`
+const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) =>
+  `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${isDrawnIn(cable.kind) ? `, each of ${cable.phases === 3 ? 'three lines' : 'line'}, neutral and cpc` : cable.phases === 3 ? ', three phase' : ''}`
 function deviceTotals({ bays }: StoresExercise): [string, number][] {
   const totals = new Map<string, number>()
-  for (const device of bays.filter(({ isDone }) => !isDone).flatMap(({ materials }) => materials.devices)) totals.set(deviceWords(device), (totals.get(deviceWords(device)) ?? 0) + 1)
+  for (const device of bays.filter(({ isDone }) => !isDone).flatMap(({ materials }) => materials.devices))
+    totals.set(deviceWords(device), (totals.get(deviceWords(device)) ?? 0) + 1)
   return [...totals]
 }
 function partTotals({ bays }: StoresExercise): [string, number][] {
@@ -28,12 +30,23 @@ const print = () => window.print()
 <template>
   <div class="page stack">
     <div class="row spread">
-      <div><h1>Stores</h1><p class="soft">What each bay needs laid out and what the session takes from the drums. Not for apprentices: it follows from the answers.</p></div>
+      <div>
+        <h1>Stores</h1>
+        <p class="soft">
+          What each bay needs laid out and what the session takes from the drums. Not for apprentices: it
+          follows from the answers.
+        </p>
+      </div>
       <el-button class="screen-only" @click="print">Print</el-button>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-else-if="!data" class="stack"><div v-for="i in 6" :key="i" class="skeleton" style="height: 36px" /></div>
-    <div v-else-if="data.length === 0" class="empty"><h2>No exercise has been set</h2><p>As soon as an instructor sets one for a group, its list is here.</p></div>
+    <div v-else-if="!data" class="stack">
+      <div v-for="i in 6" :key="i" class="skeleton" style="height: 36px" />
+    </div>
+    <div v-else-if="data.length === 0" class="empty">
+      <h2>No exercise has been set</h2>
+      <p>As soon as an instructor sets one for a group, its list is here.</p>
+    </div>
     <InstrumentRegister />
     <RunStores />
     <section v-for="exercise in data ?? []" :key="exercise.id" class="sheet">
@@ -43,9 +56,21 @@ const print = () => window.print()
           <h3>Cable for the session</h3>
           <p v-if="exercise.cables.length === 0" class="soft">Everybody is done: take the lengths back.</p>
           <div v-for="cable in exercise.cables" :key="cableWords(cable)" class="cable">
-            <p><b class="mono">{{ cable.totalM }} m</b> {{ cableWords(cable) }}</p>
-            <div v-for="(drum, i) in cable.drums" :key="i" class="drum" :title="drum.pieces.map((piece) => `${piece.forWhom} ${piece.lengthM} m`).join(', ')">
-              <span v-for="piece in drum.pieces" :key="piece.forWhom + piece.lengthM" :style="{ flexGrow: piece.lengthM }">{{ piece.forWhom.replace('bay ', '') }}: {{ piece.lengthM }}</span>
+            <p>
+              <b class="mono">{{ cable.totalM }} m</b> {{ cableWords(cable) }}
+            </p>
+            <div
+              v-for="(drum, i) in cable.drums"
+              :key="i"
+              class="drum"
+              :title="drum.pieces.map((piece) => `${piece.forWhom} ${piece.lengthM} m`).join(', ')"
+            >
+              <span
+                v-for="piece in drum.pieces"
+                :key="piece.forWhom + piece.lengthM"
+                :style="{ flexGrow: piece.lengthM }"
+                >{{ piece.forWhom.replace('bay ', '') }}: {{ piece.lengthM }}</span
+              >
               <span class="left" :style="{ flexGrow: drum.leftM }">{{ drum.leftM }}</span>
               <b>drum {{ drum.lengthM }} m</b>
             </div>
@@ -53,7 +78,9 @@ const print = () => window.print()
         </div>
         <div>
           <h3>Devices and parts</h3>
-          <p v-for="[name, count] in [...deviceTotals(exercise), ...partTotals(exercise)]" :key="name"><b class="mono">{{ count }} ×</b> {{ name }}</p>
+          <p v-for="[name, count] in [...deviceTotals(exercise), ...partTotals(exercise)]" :key="name">
+            <b class="mono">{{ count }} ×</b> {{ name }}
+          </p>
           <h3>Tools and protection</h3>
           <p>{{ [...exercise.tools, ...exercise.protection].join(', ') }}</p>
         </div>
@@ -61,11 +88,28 @@ const print = () => window.print()
       <details>
         <summary>Bay by bay</summary>
         <table class="grid-table">
-          <thead><tr><th>Bay</th><th>Apprentice</th><th>Circuit</th><th>Cable</th><th class="num">Length</th><th>Device</th><th /></tr></thead>
+          <thead>
+            <tr>
+              <th>Bay</th>
+              <th>Apprentice</th>
+              <th>Circuit</th>
+              <th>Cable</th>
+              <th class="num">Length</th>
+              <th>Device</th>
+              <th />
+            </tr>
+          </thead>
           <tbody>
             <template v-for="bay in exercise.bays" :key="bay.bay">
               <tr v-for="(cable, i) in bay.materials.cables" :key="cable.circuit">
-                <td><b v-if="i === 0" class="mono">{{ bay.bay }}</b></td><td>{{ i === 0 ? bay.name : '' }}</td><td>{{ bay.scopes[cable.circuit] }}</td><td>{{ cableWords(cable) }}</td><td class="num">{{ cable.lengthM }} m</td><td>{{ deviceWords(bay.materials.devices[i]!) }}</td>
+                <td>
+                  <b v-if="i === 0" class="mono">{{ bay.bay }}</b>
+                </td>
+                <td>{{ i === 0 ? bay.name : '' }}</td>
+                <td>{{ bay.scopes[cable.circuit] }}</td>
+                <td>{{ cableWords(cable) }}</td>
+                <td class="num">{{ cable.lengthM }} m</td>
+                <td>{{ deviceWords(bay.materials.devices[i]!) }}</td>
                 <td><span v-if="bay.isDone && i === 0" class="tag met">done, take back</span></td>
               </tr>
             </template>
@@ -77,14 +121,61 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-section { margin-top: 6px; display: flex; flex-direction: column; gap: 8px; }
-.session { display: grid; grid-template-columns: 1.4fr 1fr; gap: 30px; }
-h3 { margin: 6px 0 4px; }
-.cable { margin-bottom: 10px; }
-.drum { display: flex; gap: 2px; align-items: center; font: 560 12.5px var(--mono); margin-top: 3px; }
-.drum span { background: var(--indigo-wash); border-left: 3px solid var(--indigo); padding: 2px 5px; min-width: 0; overflow: hidden; flex-basis: 0; white-space: nowrap; }
-.drum .left { background: transparent; border: 1px dashed var(--hem-strong); color: var(--soft); }
-.drum b { font-weight: 500; color: var(--soft); white-space: nowrap; padding-left: 8px; width: 96px; flex: none; }
-summary { cursor: pointer; font-weight: 620; color: var(--indigo-text); min-height: 32px; }
-@media (max-width: 1000px) { .session { grid-template-columns: 1fr; } }
+section {
+  margin-top: 6px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.session {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr;
+  gap: 30px;
+}
+h3 {
+  margin: 6px 0 4px;
+}
+.cable {
+  margin-bottom: 10px;
+}
+.drum {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+  font: 560 12.5px var(--mono);
+  margin-top: 3px;
+}
+.drum span {
+  background: var(--indigo-wash);
+  border-left: 3px solid var(--indigo);
+  padding: 2px 5px;
+  min-width: 0;
+  overflow: hidden;
+  flex-basis: 0;
+  white-space: nowrap;
+}
+.drum .left {
+  background: transparent;
+  border: 1px dashed var(--hem-strong);
+  color: var(--soft);
+}
+.drum b {
+  font-weight: 500;
+  color: var(--soft);
+  white-space: nowrap;
+  padding-left: 8px;
+  width: 96px;
+  flex: none;
+}
+summary {
+  cursor: pointer;
+  font-weight: 620;
+  color: var(--indigo-text);
+  min-height: 32px;
+}
+@media (max-width: 1000px) {
+  .session {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -33,6 +33,12 @@ export const useSession = defineStore('session', () => {
 
 /** The page where a role's day begins. */
 export function homeOf(role: Role): string {
-  const homes: Record<Role, string> = { administrator: '/people', instructor: '/floor', assessor: '/floor', apprentice: '/work', technician: '/stores' }
+  const homes: Record<Role, string> = {
+    administrator: '/people',
+    instructor: '/floor',
+    assessor: '/floor',
+    apprentice: '/work',
+    technician: '/stores',
+  }
   return homes[role]
 }

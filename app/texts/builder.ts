@@ -1,19 +1,89 @@
 import type { BoardField, CircuitField, HeadField } from '#core/exercise/form/fields'
 
 export const HEAD_NAME: Readonly<Record<HeadField, string>> = {
-  code: 'Code', title: 'Title', scenario: 'Scenario', kind: 'Kind of task', minutes: 'Time', edition: 'Edition', premises: 'Premises', consequence: 'Overvoltage means', arrangement: 'Supply', phases: 'Phases',
-  ze: 'Ze', ipf: 'Ipf', mainFuse: 'Main fuse', neutral: 'Neutral', tests: 'Wired and tested', askCircuits: 'Circuits designed', askSteps: 'Steps asked for', marks: 'Marks', critical: 'Critical steps', criteria: 'Criteria',
-  seed: 'Seed', lengthSpread: 'Length ±', loadSpread: 'Load ±', boards: 'Boards', circuits: 'Circuits',
+  code: 'Code',
+  title: 'Title',
+  scenario: 'Scenario',
+  kind: 'Kind of task',
+  minutes: 'Time',
+  edition: 'Edition',
+  premises: 'Premises',
+  consequence: 'Overvoltage means',
+  arrangement: 'Supply',
+  phases: 'Phases',
+  ze: 'Ze',
+  ipf: 'Ipf',
+  mainFuse: 'Main fuse',
+  neutral: 'Neutral',
+  tests: 'Wired and tested',
+  askCircuits: 'Circuits designed',
+  askSteps: 'Steps asked for',
+  marks: 'Marks',
+  critical: 'Critical steps',
+  criteria: 'Criteria',
+  seed: 'Seed',
+  lengthSpread: 'Length ±',
+  loadSpread: 'Load ±',
+  boards: 'Boards',
+  circuits: 'Circuits',
 }
-export const BOARD_NAME: Readonly<Record<BoardField, string>> = { name: 'Board', phases: 'Phases', ways: 'Ways', fedBy: 'Fed by', electrode: 'Own electrode' }
+export const BOARD_NAME: Readonly<Record<BoardField, string>> = {
+  name: 'Board',
+  phases: 'Phases',
+  ways: 'Ways',
+  fedBy: 'Fed by',
+  electrode: 'Own electrode',
+}
 export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
-  name: 'Circuit', board: 'Board', way: 'Way', line: 'Line', use: 'Use', phases: 'Phases', topology: 'Shape', basis: 'Load as', amount: 'Load', powerFactor: 'Power factor', efficiency: 'Efficiency', startMultiple: 'Starting multiple',
-  discharge: 'Discharge lamps', hasSocket: 'With socket', points: 'Points', spread: 'Load spread', length: 'Length', spur: 'Longest spur', spurs: 'Unfused spurs', fusedSpurs: 'Fused spurs', cable: 'Cable', method: 'Method', betweenBoxes: 'Between draw points', bends: 'Bends',
-  ambient: 'Ambient', grouped: 'Together', bunching: 'Arranged', insulation: 'In insulation', location: 'Place', concealed: 'In a wall < 50 mm', dc: 'Direct current', family: 'Device', curve: 'Type', residual: 'RCD',
-  existingRating: 'Rating there', existingArea: 'Size there',
+  name: 'Circuit',
+  board: 'Board',
+  way: 'Way',
+  line: 'Line',
+  use: 'Use',
+  phases: 'Phases',
+  topology: 'Shape',
+  basis: 'Load as',
+  amount: 'Load',
+  powerFactor: 'Power factor',
+  efficiency: 'Efficiency',
+  startMultiple: 'Starting multiple',
+  discharge: 'Discharge lamps',
+  hasSocket: 'With socket',
+  points: 'Points',
+  spread: 'Load spread',
+  length: 'Length',
+  spur: 'Longest spur',
+  spurs: 'Unfused spurs',
+  fusedSpurs: 'Fused spurs',
+  cable: 'Cable',
+  method: 'Method',
+  betweenBoxes: 'Between draw points',
+  bends: 'Bends',
+  ambient: 'Ambient',
+  grouped: 'Together',
+  bunching: 'Arranged',
+  insulation: 'In insulation',
+  location: 'Place',
+  concealed: 'In a wall < 50 mm',
+  dc: 'Direct current',
+  family: 'Device',
+  curve: 'Type',
+  residual: 'RCD',
+  existingRating: 'Rating there',
+  existingArea: 'Size there',
 }
 export const CIRCUIT_UNIT: Readonly<Partial<Record<CircuitField, string>>> = {
-  length: 'm', spur: 'm', betweenBoxes: 'm', ambient: '°C', insulation: 'mm', residual: 'mA', existingRating: 'A', existingArea: 'mm²', powerFactor: 'cos φ', efficiency: 'η', startMultiple: '× Ib',
+  length: 'm',
+  spur: 'm',
+  betweenBoxes: 'm',
+  ambient: '°C',
+  insulation: 'mm',
+  residual: 'mA',
+  existingRating: 'A',
+  existingArea: 'mm²',
+  powerFactor: 'cos φ',
+  efficiency: 'η',
+  startMultiple: '× Ib',
 }
 
 /** A box of the form in words, for somebody who has to choose between two versions of it. */
@@ -23,5 +93,11 @@ export function boxName(key: string, form: Readonly<Record<string, string>>): st
   return `${form[`${id}.name`] ?? id}: ${(CIRCUIT_NAME[field as CircuitField] ?? BOARD_NAME[field as BoardField] ?? field).toLowerCase()}`
 }
 
-export const GOVERNS_WORDS = { area: 'smallest size allowed', capacity: 'current rating', voltDrop: 'voltage drop', loop: 'fault loop', adiabatic: 'heat of a fault in the cpc' } as const
+export const GOVERNS_WORDS = {
+  area: 'smallest size allowed',
+  capacity: 'current rating',
+  voltDrop: 'voltage drop',
+  loop: 'fault loop',
+  adiabatic: 'heat of a fault in the cpc',
+} as const
 export const ASK_SET_NAME = { first: 'First design', board: 'Whole board', full: 'Everything' } as const

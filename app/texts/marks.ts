@@ -8,10 +8,16 @@ import { findingSentence } from '#core/texts/findings'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
-export const VERDICT_WORDS = { right: 'right', carried: 'right for your figures', wrong: 'wrong', missing: 'empty' } as const
+export const VERDICT_WORDS = {
+  right: 'right',
+  carried: 'right for your figures',
+  wrong: 'wrong',
+  missing: 'empty',
+} as const
 
 /** What somebody wrote, as it was read; as typed where it could not be. */
-export const theirs = (mark: StepMark): string => (mark.value === undefined ? mark.typed || '–' : stepWords(mark.step, mark.value))
+export const theirs = (mark: StepMark): string =>
+  mark.value === undefined ? mark.typed || '–' : stepWords(mark.step, mark.value)
 
 /** The reasons under a design mark: the findings, or the working where there is nothing to say. */
 export function becauseOf(mark: StepMark): string {
@@ -23,18 +29,22 @@ export function becauseOf(mark: StepMark): string {
 export function readingWords(mark: ReadingMark): string {
   const { unit } = QUANTITIES[readingKind(mark.reading).quantity]
   if (mark.typed === '') return '–'
-  return mark.value === undefined ? mark.typed : `${mark.over ? '>' : ''}${formatNumber(mark.value, readingKind(mark.reading).quantity)} ${unit}`
+  return mark.value === undefined
+    ? mark.typed
+    : `${mark.over ? '>' : ''}${formatNumber(mark.value, readingKind(mark.reading).quantity)} ${unit}`
 }
 
 /** Expected band and limit on one line. */
 export function expectedWords({ reading, expected }: ReadingMark): string {
   const { quantity, form } = readingKind(reading)
   if (form === 'tick') return 'a tick'
-  const band = expected.high === undefined
-    ? `${formatQuantity(expected.low, quantity)} or more`
-    : `${formatNumber(expected.low, quantity)} – ${formatQuantity(expected.high, quantity)}`
+  const band =
+    expected.high === undefined
+      ? `${formatQuantity(expected.low, quantity)} or more`
+      : `${formatNumber(expected.low, quantity)} – ${formatQuantity(expected.high, quantity)}`
   if (!expected.limit) return band
   return `${band}, limit ${expected.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(expected.limit.value, quantity)}`
 }
 
-export const overrideOf = (item: ItemKey, overrides: readonly Override[]): Override | undefined => overrides.find((o) => o.item === item)
+export const overrideOf = (item: ItemKey, overrides: readonly Override[]): Override | undefined =>
+  overrides.find((o) => o.item === item)

@@ -10,33 +10,106 @@ import type { Use } from '#core/regulations/supply'
 /* What the choices of an installation are called, in full and short enough for a table cell. */
 
 export const CABLE_NAME: Readonly<Record<CableKind, string>> = {
-  'flat-twin-earth': 'Flat twin and earth', 'singles-in-conduit': 'Singles in conduit', 'singles-in-trunking': 'Singles in trunking', multicore: 'Multicore, 70 °C',
-  'armoured-70': 'Armoured, 70 °C', 'armoured-90': 'Armoured, 90 °C', mineral: 'Mineral insulated', 'fire-resistant': 'Fire resistant',
+  'flat-twin-earth': 'Flat twin and earth',
+  'singles-in-conduit': 'Singles in conduit',
+  'singles-in-trunking': 'Singles in trunking',
+  multicore: 'Multicore, 70 °C',
+  'armoured-70': 'Armoured, 70 °C',
+  'armoured-90': 'Armoured, 90 °C',
+  mineral: 'Mineral insulated',
+  'fire-resistant': 'Fire resistant',
 }
 export const CABLE_SHORT: Readonly<Record<CableKind, string>> = {
-  'flat-twin-earth': 'flat T+E', 'singles-in-conduit': 'conduit', 'singles-in-trunking': 'trunking', multicore: 'multicore',
-  'armoured-70': 'SWA 70', 'armoured-90': 'SWA 90', mineral: 'mineral', 'fire-resistant': 'fire res.',
+  'flat-twin-earth': 'flat T+E',
+  'singles-in-conduit': 'conduit',
+  'singles-in-trunking': 'trunking',
+  multicore: 'multicore',
+  'armoured-70': 'SWA 70',
+  'armoured-90': 'SWA 90',
+  mineral: 'mineral',
+  'fire-resistant': 'fire res.',
 }
 export const USE_NAME: Readonly<Record<Use, string>> = {
-  sockets: 'Socket-outlets', lighting: 'Lighting', cooker: 'Cooker', shower: 'Shower', immersion: 'Immersion heater', motor: 'Motor', fixed: 'Fixed load', distribution: 'Feed to a board',
+  sockets: 'Socket-outlets',
+  lighting: 'Lighting',
+  cooker: 'Cooker',
+  shower: 'Shower',
+  immersion: 'Immersion heater',
+  motor: 'Motor',
+  fixed: 'Fixed load',
+  distribution: 'Feed to a board',
 }
 export const USE_SHORT: Readonly<Record<Use, string>> = {
-  sockets: 'sockets', lighting: 'lighting', cooker: 'cooker', shower: 'shower', immersion: 'immersion', motor: 'motor', fixed: 'fixed', distribution: 'board',
+  sockets: 'sockets',
+  lighting: 'lighting',
+  cooker: 'cooker',
+  shower: 'shower',
+  immersion: 'immersion',
+  motor: 'motor',
+  fixed: 'fixed',
+  distribution: 'board',
 }
-export const BASIS_NAME: Readonly<Record<Load['basis'], string>> = { power: 'power', current: 'current', lamps: 'lamps', motor: 'motor', cooker: 'cooker', board: 'demand' }
-export const PREMISES_NAME: Readonly<Record<Premises, string>> = { dwelling: 'Dwelling', 'shared-residence': 'Shared residence, care home', commercial: 'Commercial', industrial: 'Industrial' }
+export const BASIS_NAME: Readonly<Record<Load['basis'], string>> = {
+  power: 'power',
+  current: 'current',
+  lamps: 'lamps',
+  motor: 'motor',
+  cooker: 'cooker',
+  board: 'demand',
+}
+export const PREMISES_NAME: Readonly<Record<Premises, string>> = {
+  dwelling: 'Dwelling',
+  'shared-residence': 'Shared residence, care home',
+  commercial: 'Commercial',
+  industrial: 'Industrial',
+}
 export const CONSEQUENCE_NAME: Readonly<Record<Consequence, string>> = {
-  none: 'Little', injury: 'Injury or loss of life', 'public-service': 'Public service or heritage', business: 'Business stands still', 'many-people': 'Many people affected',
+  none: 'Little',
+  injury: 'Injury or loss of life',
+  'public-service': 'Public service or heritage',
+  business: 'Business stands still',
+  'many-people': 'Many people affected',
 }
 export const LOCATION_NAME = { general: 'Indoors', bathroom: 'Bathroom', outdoors: 'Outdoors' } as const
 export const METHOD_NAME: Readonly<Record<Method, string>> = {
-  A: 'A, in an insulated wall', B: 'B, enclosed on a wall', C: 'C, clipped direct', D: 'D, in the ground', E: 'E, in free air', 100: '100, above ceiling, thin insulation',
-  101: '101, above ceiling, thick insulation', 102: '102, in a stud wall, touching', 103: '103, in a stud wall, surrounded',
+  A: 'A, in an insulated wall',
+  B: 'B, enclosed on a wall',
+  C: 'C, clipped direct',
+  D: 'D, in the ground',
+  E: 'E, in free air',
+  100: '100, above ceiling, thin insulation',
+  101: '101, above ceiling, thick insulation',
+  102: '102, in a stud wall, touching',
+  103: '103, in a stud wall, surrounded',
 }
-export const GROUPING_NAME: Readonly<Record<GroupingArrangement, string>> = { bunched: 'bunched or enclosed', 'single-layer': 'single layer' }
+export const GROUPING_NAME: Readonly<Record<GroupingArrangement, string>> = {
+  bunched: 'bunched or enclosed',
+  'single-layer': 'single layer',
+}
 export const FAMILY_NAME: Readonly<Record<DeviceFamily, string>> = {
-  breaker: 'Breaker', rcbo: 'RCBO', afdd: 'AFDD with RCBO', 'fuse-gg': 'Fuse BS 88-2', 'fuse-cartridge': 'Fuse BS 88-3', 'fuse-rewirable': 'Rewirable fuse',
+  breaker: 'Breaker',
+  rcbo: 'RCBO',
+  afdd: 'AFDD with RCBO',
+  'fuse-gg': 'Fuse BS 88-2',
+  'fuse-cartridge': 'Fuse BS 88-3',
+  'fuse-rewirable': 'Rewirable fuse',
 }
-export const FAMILY_SHORT: Readonly<Record<DeviceFamily, string>> = { breaker: 'breaker', rcbo: 'RCBO', afdd: 'AFDD', 'fuse-gg': 'BS 88-2', 'fuse-cartridge': 'BS 88-3', 'fuse-rewirable': 'BS 3036' }
-export const DC_NAME: Readonly<Record<DcContent, string>> = { none: 'None', pulsating: 'Pulsating (electronics)', mixed: 'Mixed (single-phase drives)', smooth: 'Smooth (three-phase drives)' }
-export const KIND_NAME: Readonly<Record<TaskKind, string>> = { 'new-circuit': 'New circuit', 'whole-board': 'Whole board', alteration: 'Alteration' }
+export const FAMILY_SHORT: Readonly<Record<DeviceFamily, string>> = {
+  breaker: 'breaker',
+  rcbo: 'RCBO',
+  afdd: 'AFDD',
+  'fuse-gg': 'BS 88-2',
+  'fuse-cartridge': 'BS 88-3',
+  'fuse-rewirable': 'BS 3036',
+}
+export const DC_NAME: Readonly<Record<DcContent, string>> = {
+  none: 'None',
+  pulsating: 'Pulsating (electronics)',
+  mixed: 'Mixed (single-phase drives)',
+  smooth: 'Smooth (three-phase drives)',
+}
+export const KIND_NAME: Readonly<Record<TaskKind, string>> = {
+  'new-circuit': 'New circuit',
+  'whole-board': 'Whole board',
+  alteration: 'Alteration',
+}

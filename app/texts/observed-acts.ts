@@ -7,33 +7,104 @@ export interface Variant {
   readonly isBad?: boolean
 }
 
-const TESTED: readonly Variant[] = [{ name: 'dead', act: { shows: false, pairs: 10 } }, { name: 'shows live', act: { shows: true }, isBad: true }]
+const TESTED: readonly Variant[] = [
+  { name: 'dead', act: { shows: false, pairs: 10 } },
+  { name: 'shows live', act: { shows: true }, isBad: true },
+]
 
 export const VARIANTS: Readonly<Partial<Record<ActKind, readonly Variant[]>>> = {
-  take: [{ name: 'two-pole', act: { indicator: 'two-pole' } }, { name: 'plug-in', act: { indicator: 'plug-in' } }, { name: 'multimeter', act: { indicator: 'multimeter' }, isBad: true }, { name: 'non-contact', act: { indicator: 'non-contact' }, isBad: true }],
+  take: [
+    { name: 'two-pole', act: { indicator: 'two-pole' } },
+    { name: 'plug-in', act: { indicator: 'plug-in' } },
+    { name: 'multimeter', act: { indicator: 'multimeter' }, isBad: true },
+    { name: 'non-contact', act: { indicator: 'non-contact' }, isBad: true },
+  ],
   prove: [
-    { name: 'live source, lit', act: { proof: 'known-source', shows: true } }, { name: 'proving unit, lit', act: { proof: 'proving-unit', shows: true } }, { name: 'own test button', act: { proof: 'self-test', shows: true } },
-    { name: 'did not light', act: { proof: 'known-source', shows: false }, isBad: true }, { name: 'on the circuit itself', act: { proof: 'same-circuit', shows: true }, isBad: true },
+    { name: 'live source, lit', act: { proof: 'known-source', shows: true } },
+    { name: 'proving unit, lit', act: { proof: 'proving-unit', shows: true } },
+    { name: 'own test button', act: { proof: 'self-test', shows: true } },
+    { name: 'did not light', act: { proof: 'known-source', shows: false }, isBad: true },
+    { name: 'on the circuit itself', act: { proof: 'same-circuit', shows: true }, isBad: true },
   ],
-  checkLive: [{ name: 'live', act: { shows: true, place: 'point' } }, { name: 'shows nothing', act: { shows: false, place: 'point' }, isBad: true }],
-  switchOff: [{ name: 'its breaker', act: { place: 'board' } }, { name: 'main switch', act: { place: 'board', isMain: true } }],
+  checkLive: [
+    { name: 'live', act: { shows: true, place: 'point' } },
+    { name: 'shows nothing', act: { shows: false, place: 'point' }, isBad: true },
+  ],
+  switchOff: [
+    { name: 'its breaker', act: { place: 'board' } },
+    { name: 'main switch', act: { place: 'board', isMain: true } },
+  ],
   testDead: [
-    { name: 'dead, every pair', act: { shows: false, pairs: 10, atPoint: true, place: 'point' } }, { name: 'dead, three pairs', act: { shows: false, pairs: 3, atPoint: true, place: 'point' } }, { name: 'dead, fewer pairs', act: { shows: false, pairs: 1, atPoint: true, place: 'point' }, isBad: true },
-    { name: 'shows live', act: { shows: true, atPoint: true, place: 'point' }, isBad: true }, { name: 'at something else', act: { shows: false, atPoint: false }, isBad: true },
+    { name: 'dead, every pair', act: { shows: false, pairs: 10, atPoint: true, place: 'point' } },
+    { name: 'dead, three pairs', act: { shows: false, pairs: 3, atPoint: true, place: 'point' } },
+    {
+      name: 'dead, fewer pairs',
+      act: { shows: false, pairs: 1, atPoint: true, place: 'point' },
+      isBad: true,
+    },
+    { name: 'shows live', act: { shows: true, atPoint: true, place: 'point' }, isBad: true },
+    { name: 'at something else', act: { shows: false, atPoint: false }, isBad: true },
   ],
-  testTerminals: TESTED, testSeparated: TESTED,
+  testTerminals: TESTED,
+  testSeparated: TESTED,
 }
 
 /** Acts as they are tapped, by part of the work. */
 export const PAD: readonly { readonly name: string; readonly kinds: readonly ActKind[] }[] = [
   { name: 'Before', kinds: ['ask', 'permit', 'inform', 'identify', 'take', 'prove', 'checkLive'] },
   { name: 'Secure', kinds: ['switchOff', 'lock', 'keepKey', 'notice', 'warnNeutral', 'leaveKey'] },
-  { name: 'Prove dead', kinds: ['testDead', 'prove', 'open', 'testTerminals', 'separate', 'tape', 'testSeparated', 'touch', 'restart'] },
-  { name: 'Restore', kinds: ['cover', 'clearTools', 'informAgain', 'removeNotice', 'removeOwnLock', 'removeOthersLock', 'switchOn', 'checkFunction', 'handBack'] },
+  {
+    name: 'Prove dead',
+    kinds: [
+      'testDead',
+      'prove',
+      'open',
+      'testTerminals',
+      'separate',
+      'tape',
+      'testSeparated',
+      'touch',
+      'restart',
+    ],
+  },
+  {
+    name: 'Restore',
+    kinds: [
+      'cover',
+      'clearTools',
+      'informAgain',
+      'removeNotice',
+      'removeOwnLock',
+      'removeOthersLock',
+      'switchOn',
+      'checkFunction',
+      'handBack',
+    ],
+  },
 ]
 
 /** Acts that answer an open constraint. */
 export const ANSWERS: Readonly<Record<string, ActKind>> = {
-  asked: 'ask', permit: 'permit', informed: 'inform', identified: 'identify', indicatorFits: 'take', provedBefore: 'prove', checkedLive: 'checkLive', locked: 'lock', keyKept: 'keepKey', noticed: 'notice', neutralMinded: 'warnNeutral',
-  deadAtPoint: 'testDead', provedAfter: 'prove', retested: 'testTerminals', separatedTested: 'testSeparated', taped: 'tape', covered: 'cover', toolsClear: 'clearTools', informedAgain: 'informAgain', noticeOff: 'removeNotice', functionChecked: 'checkFunction', permitBack: 'handBack',
+  asked: 'ask',
+  permit: 'permit',
+  informed: 'inform',
+  identified: 'identify',
+  indicatorFits: 'take',
+  provedBefore: 'prove',
+  checkedLive: 'checkLive',
+  locked: 'lock',
+  keyKept: 'keepKey',
+  noticed: 'notice',
+  neutralMinded: 'warnNeutral',
+  deadAtPoint: 'testDead',
+  provedAfter: 'prove',
+  retested: 'testTerminals',
+  separatedTested: 'testSeparated',
+  taped: 'tape',
+  covered: 'cover',
+  toolsClear: 'clearTools',
+  informedAgain: 'informAgain',
+  noticeOff: 'removeNotice',
+  functionChecked: 'checkFunction',
+  permitBack: 'handBack',
 }

@@ -19,16 +19,28 @@ export const PLACES: readonly Place[] = [
   { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] },
-  { to: '/library', name: 'Library', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
+  {
+    to: '/library',
+    name: 'Library',
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'],
+  },
   { to: '/record', name: 'My record', roles: ['apprentice'] },
 ]
 
 /** What can be gone to by name but has no place in the navigation. */
 export const MORE_PLACES: readonly Place[] = [
-  { to: '/advisers', name: 'Advisers: do I need an RCD, what does an addition require', roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] },
+  {
+    to: '/advisers',
+    name: 'Advisers: do I need an RCD, what does an addition require',
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'],
+  },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
   { to: '/wall', name: 'Wall display of the floor', roles: ['instructor', 'assessor'] },
   { to: '/practice/plant', name: 'Plant a fault', roles: ['instructor', 'assessor'] },
   { to: '/practice/inspection', name: 'Inspection trainer', roles: ['instructor', 'assessor', 'apprentice'] },
-  { to: '/password', name: 'Change my password', roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'] },
+  {
+    to: '/password',
+    name: 'Change my password',
+    roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'],
+  },
 ]

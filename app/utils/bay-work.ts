@@ -10,8 +10,20 @@ import type { Rig } from '#core/rig/rig'
 
 /** Work of a bay that may take longer than a frame. */
 export type BayJob =
-  | { readonly kind: 'simulate'; readonly rig: Rig; readonly state: BayState; readonly actions: readonly Action[]; readonly untilS: number }
-  | { readonly kind: 'read'; readonly rig: Rig; readonly state: BayState; readonly setup: Setup; readonly request: ReadingRequest }
+  | {
+      readonly kind: 'simulate'
+      readonly rig: Rig
+      readonly state: BayState
+      readonly actions: readonly Action[]
+      readonly untilS: number
+    }
+  | {
+      readonly kind: 'read'
+      readonly rig: Rig
+      readonly state: BayState
+      readonly setup: Setup
+      readonly request: ReadingRequest
+    }
   | { readonly kind: 'live'; readonly rig: Rig; readonly state: BayState }
   | { readonly kind: 'listing'; readonly rig: Rig; readonly state: BayState }
 
@@ -26,9 +38,18 @@ export interface BayResults {
 
 export function workAtBay(job: BayJob): BayResults[BayJob['kind']] {
   switch (job.kind) {
-    case 'simulate': return simulate(job.rig, job.state, job.actions, { untilS: job.untilS })
-    case 'read': return takeReading(prepare(job.rig, job.state, job.setup), job.request)
-    case 'live': return liveTerminals(job.rig, job.state)
-    case 'listing': return spiceListing(networkOf(job.rig, job.state, { hertz: isBattery(job.rig) ? 0 : 50, conductorC: 20, add: [] }), job.rig.name)?.text ?? null
+    case 'simulate':
+      return simulate(job.rig, job.state, job.actions, { untilS: job.untilS })
+    case 'read':
+      return takeReading(prepare(job.rig, job.state, job.setup), job.request)
+    case 'live':
+      return liveTerminals(job.rig, job.state)
+    case 'listing':
+      return (
+        spiceListing(
+          networkOf(job.rig, job.state, { hertz: isBattery(job.rig) ? 0 : 50, conductorC: 20, add: [] }),
+          job.rig.name,
+        )?.text ?? null
+      )
   }
 }

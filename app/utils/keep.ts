@@ -6,7 +6,10 @@ export function keep<T extends object>(old: T | undefined, next: T): T {
 }
 
 /** A flat record such as `c1.length`, `c1.name`, `title` by the part before the point; keys without one stand under the empty name. Parts that did not change stay the same objects. */
-export function partsOf(flat: Readonly<Record<string, string>>, old: Readonly<Record<string, Record<string, string>>> = {}): Record<string, Record<string, string>> {
+export function partsOf(
+  flat: Readonly<Record<string, string>>,
+  old: Readonly<Record<string, Record<string, string>>> = {},
+): Record<string, Record<string, string>> {
   const parts: Record<string, Record<string, string>> = {}
   for (const [key, text] of Object.entries(flat)) {
     const at = key.indexOf('.')

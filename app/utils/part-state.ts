@@ -4,9 +4,13 @@ import type { Part } from '#core/rig/rig'
 /** Is this part closed, turned on, in use? */
 export function stateOf(part: Part, state: BayState): boolean {
   switch (part.kind) {
-    case 'supply': return state.isSupplyOn
-    case 'device': return state.closed[part.id] ?? false
-    case 'switch': return state.thrown[part.id] ?? false
-    default: return state.inUse[part.id] ?? false
+    case 'supply':
+      return state.isSupplyOn
+    case 'device':
+      return state.closed[part.id] ?? false
+    case 'switch':
+      return state.thrown[part.id] ?? false
+    default:
+      return state.inUse[part.id] ?? false
   }
 }

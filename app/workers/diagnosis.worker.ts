@@ -8,13 +8,20 @@ export interface DiagnosisJob {
   readonly rig: Rig
   readonly readings: Readings
 }
-export type DiagnosisNews = { readonly is: 'progress'; readonly share: number } | { readonly is: 'done'; readonly diagnosis: Diagnosis }
+export type DiagnosisNews =
+  { readonly is: 'progress'; readonly share: number } | { readonly is: 'done'; readonly diagnosis: Diagnosis }
 
 /** Looks for causes away from the page, and says how far it is. */
 addEventListener('message', ({ data }: MessageEvent<DiagnosisJob>) => {
   const tests = testsOf(data.rig)
   const known = new Set(tests.map(({ key }) => key))
-  const { outcomes } = readSheet(tests, Object.fromEntries(Object.entries(data.readings).filter(([key]) => known.has(key))))
-  const diagnosis = diagnose(data.rig, outcomes, { pairs: true, onProgress: (share) => postMessage({ is: 'progress', share } satisfies DiagnosisNews) })
+  const { outcomes } = readSheet(
+    tests,
+    Object.fromEntries(Object.entries(data.readings).filter(([key]) => known.has(key))),
+  )
+  const diagnosis = diagnose(data.rig, outcomes, {
+    pairs: true,
+    onProgress: (share) => postMessage({ is: 'progress', share } satisfies DiagnosisNews),
+  })
   postMessage({ is: 'done', diagnosis } satisfies DiagnosisNews)
 })

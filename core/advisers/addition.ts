@@ -1,6 +1,14 @@
 import { adviseResidual, type ResidualAdvice, type ResidualQuestion } from './residual'
 
-export const ADDITIONS = ['single-to-twin', 'fused-spur', 'points-on-ring', 'light', 'shower-swap', 'new-circuit', 'new-board'] as const
+export const ADDITIONS = [
+  'single-to-twin',
+  'fused-spur',
+  'points-on-ring',
+  'light',
+  'shower-swap',
+  'new-circuit',
+  'new-board',
+] as const
 export type Addition = (typeof ADDITIONS)[number]
 
 export interface AdditionQuestion extends ResidualQuestion {
@@ -14,8 +22,24 @@ export interface AdditionQuestion extends ResidualQuestion {
 }
 
 export type Duty =
-  | 'look-first' | 'capacity' | 'earthing-first' | 'residual' | 'residual-there' | 'spur-rule' | 'spur-of-spur' | 'extend-ring' | 'fused-connection' | 'cpc-at-light' | 'own-circuit'
-  | 'zones' | 'record-minor' | 'record-full' | 'test' | 'label' | 'surge' | 'client-told'
+  | 'look-first'
+  | 'capacity'
+  | 'earthing-first'
+  | 'residual'
+  | 'residual-there'
+  | 'spur-rule'
+  | 'spur-of-spur'
+  | 'extend-ring'
+  | 'fused-connection'
+  | 'cpc-at-light'
+  | 'own-circuit'
+  | 'zones'
+  | 'record-minor'
+  | 'record-full'
+  | 'test'
+  | 'label'
+  | 'surge'
+  | 'client-told'
 
 export interface AdditionAdvice {
   /** What has to be done or shown, in the order of the work. */

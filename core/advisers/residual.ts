@@ -11,7 +11,8 @@ export interface ResidualQuestion extends ResidualCase {
   readonly isAddition: boolean
 }
 
-export type ResidualWay = 'rcbo' | 'rcd-section' | 'upstream' | 'socket' | 'separate-enclosure' | 'new-board' | 'protect-cable'
+export type ResidualWay =
+  'rcbo' | 'rcd-section' | 'upstream' | 'socket' | 'separate-enclosure' | 'new-board' | 'protect-cable'
 
 export interface WayToProvide {
   readonly way: ResidualWay
@@ -34,8 +35,13 @@ export function adviseResidual(question: ResidualQuestion): ResidualAdvice {
   const needs = residualNeeds(question, question.ratingA)
   const neededA = needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
   return {
-    needs, neededA,
-    type: neededResidualType(question.dc, question.edition, question.use !== 'sockets' && question.use !== 'distribution'),
+    needs,
+    neededA,
+    type: neededResidualType(
+      question.dc,
+      question.edition,
+      question.use !== 'sockets' && question.use !== 'distribution',
+    ),
     ways: neededA === 0 ? [] : waysToProvide(question, needs),
     isRecommended: neededA === 0 && question.use === 'sockets',
   }
@@ -46,8 +52,10 @@ function waysToProvide(question: ResidualQuestion, needs: readonly ResidualNeed[
   const ways: WayToProvide[] = []
   if (question.boardTakesRcbo) ways.push({ way: 'rcbo', inconvenience: 1 })
   // A socket with its own RCD protects what is plugged in, neither the cable behind it nor a whole TT circuit.
-  if (question.isAddition && codes.has('sockets') && !codes.has('concealed') && !codes.has('faultProtection')) ways.push({ way: 'socket', inconvenience: 1 })
-  if (question.isAddition && codes.has('concealed') && codes.size === 1) ways.push({ way: 'protect-cable', inconvenience: 2 })
+  if (question.isAddition && codes.has('sockets') && !codes.has('concealed') && !codes.has('faultProtection'))
+    ways.push({ way: 'socket', inconvenience: 1 })
+  if (question.isAddition && codes.has('concealed') && codes.size === 1)
+    ways.push({ way: 'protect-cable', inconvenience: 2 })
   if (!question.boardTakesRcbo) ways.push({ way: 'separate-enclosure', inconvenience: 2 })
   if (question.boardTakesRcbo) ways.push({ way: 'rcd-section', inconvenience: 2 })
   ways.push({ way: 'upstream', inconvenience: 3 })

@@ -10,6 +10,10 @@ interface Event {
 
 /** Until when the last permission holds, ISO 8601; null where there is none in force. */
 export function permissionUntil(events: readonly Event[]): string | null {
-  const last = events.findLast(({ act }) => (['permit', 'refuse', 'withdraw', 'expire'] as readonly Act[]).includes(act as Act))
-  return last?.act === 'permit' ? new Date(Date.parse(last.at) + PERMISSION_MINUTES * 60_000).toISOString() : null
+  const last = events.findLast(({ act }) =>
+    (['permit', 'refuse', 'withdraw', 'expire'] as readonly Act[]).includes(act as Act),
+  )
+  return last?.act === 'permit'
+    ? new Date(Date.parse(last.at) + PERMISSION_MINUTES * 60_000).toISOString()
+    : null
 }

@@ -2,7 +2,17 @@
 export const STAGES = ['design', 'dead', 'permission', 'live', 'handedIn', 'decided', 'released'] as const
 export type Stage = (typeof STAGES)[number]
 
-export type Act = 'handInDesign' | 'handInAlone' | 'askPermission' | 'permit' | 'refuse' | 'withdraw' | 'expire' | 'handIn' | 'decide' | 'release'
+export type Act =
+  | 'handInDesign'
+  | 'handInAlone'
+  | 'askPermission'
+  | 'permit'
+  | 'refuse'
+  | 'withdraw'
+  | 'expire'
+  | 'handIn'
+  | 'decide'
+  | 'release'
 
 const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; readonly to: Stage }>> = {
   handInDesign: { from: ['design'], to: 'dead' },

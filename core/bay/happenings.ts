@@ -15,9 +15,13 @@ export type TripCause = 'residual' | 'overload' | 'short' | 'arc' | 'plugFuse' |
 export type Happening =
   | { readonly atS: number; readonly kind: 'done'; readonly action: Action }
   | {
-      readonly atS: number; readonly kind: 'tripped'; readonly part: string; readonly cause: TripCause
+      readonly atS: number
+      readonly kind: 'tripped'
+      readonly part: string
+      readonly cause: TripCause
       /** Residual or pole current that did it, A, and how long it flowed, s. */
-      readonly ampere: number; readonly afterS: number
+      readonly ampere: number
+      readonly afterS: number
       /** What flowed in each of its poles, A. */
       readonly poles: Readonly<Record<string, number>>
     }

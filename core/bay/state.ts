@@ -18,14 +18,23 @@ export interface BayState {
   readonly testing: Marks
 }
 
-const all = (parts: readonly Part[], is: (part: Part) => boolean): Marks => Object.fromEntries(parts.filter(is).map(({ id }) => [id, true]))
+const all = (parts: readonly Part[], is: (part: Part) => boolean): Marks =>
+  Object.fromEntries(parts.filter(is).map(({ id }) => [id, true]))
 
 /** Supply off, every device open, lamps fitted, nothing plugged in. */
-export const deadState = (rig: Rig): BayState => ({ isSupplyOn: false, closed: {}, thrown: {}, inUse: all(rig.parts, ({ kind }) => kind === 'lampholder'), running: {}, testing: {} })
+export const deadState = (rig: Rig): BayState => ({
+  isSupplyOn: false,
+  closed: {},
+  thrown: {},
+  inUse: all(rig.parts, ({ kind }) => kind === 'lampholder'),
+  running: {},
+  testing: {},
+})
 
 /** Everything closed and switched on except what is plugged in. */
 export const workingState = (rig: Rig): BayState => ({
-  ...deadState(rig), isSupplyOn: true,
+  ...deadState(rig),
+  isSupplyOn: true,
   closed: all(rig.parts, ({ kind }) => kind === 'device'),
   thrown: all(rig.parts, (part) => part.kind === 'switch' && part.action === 'one-way'),
 })

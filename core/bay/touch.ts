@@ -26,7 +26,12 @@ export function touchTerminal(rig: Rig, state: BayState, terminal: TerminalRef):
   const hertz = isBattery(rig) ? 0 : 50
   const node = nodeOf(indexParts(rig), terminal)
   const across = (ohm: number | null): number => {
-    const solved = solveBay(rig, state, { hertz, ...(ohm === null ? {} : { add: [{ kind: 'impedance', name: 'body', from: terminal, to: EARTH, ohm: real(ohm) }] }) })
+    const solved = solveBay(rig, state, {
+      hertz,
+      ...(ohm === null
+        ? {}
+        : { add: [{ kind: 'impedance', name: 'body', from: terminal, to: EARTH, ohm: real(ohm) }] }),
+    })
     return solved.ok && !(ohm === null && solved.floating.has(node)) ? magnitude(solved.volt(node)) : 0
   }
   const openV = across(null)

@@ -16,7 +16,10 @@ function originsOf(rig: Rig, pole: string): TerminalRef[] {
   const supply = rig.parts.find(({ kind }) => kind === 'supply')
   if (!supply) return []
   const names = terminalsOf(supply)
-  const wanted = pole === 'L' || pole === 'C' ? names.filter((name) => name.startsWith('L')) : names.filter((name) => name === pole)
+  const wanted =
+    pole === 'L' || pole === 'C'
+      ? names.filter((name) => name.startsWith('L'))
+      : names.filter((name) => name === pole)
   if (wanted.length > 0 || pole !== 'E') return wanted.map((name) => `${supply.id}.${name}`)
   // TT: the earth comes from the electrode.
   return rig.parts.filter(({ kind }) => kind === 'metalwork').map(({ id }) => `${id}.E`)
@@ -29,10 +32,14 @@ export function tracePoint(rig: Rig, state: BayState, part: Part): TracedPole[] 
     const pole = name.replace(/ (in|out)$/, '')
     const origins = originsOf(rig, part.kind === 'switch' && pole !== 'E' ? 'L' : pole)
     // Of a device its supply side; of a switch its common terminal.
-    if (seen.has(pole) || origins.length === 0 || (part.kind === 'switch' && pole !== 'C' && pole !== 'E')) return []
+    if (seen.has(pole) || origins.length === 0 || (part.kind === 'switch' && pole !== 'C' && pole !== 'E'))
+      return []
     seen.add(pole)
     const to = `${part.id}.${name}`
-    const found = origins.map((from) => trace(rig, state, from, to, { throughOpen: true })).filter((steps) => steps !== undefined).sort((a, b) => a.length - b.length)
+    const found = origins
+      .map((from) => trace(rig, state, from, to, { throughOpen: true }))
+      .filter((steps) => steps !== undefined)
+      .sort((a, b) => a.length - b.length)
     return [{ pole, to, steps: found[0] }]
   })
 }

@@ -39,17 +39,36 @@ export function watchLoads(rig: Rig, state: BayState, solved: Solved, ratedV: nu
     })
     const volt = Math.max(...readings.map((one) => one.volt))
     const isOn = state.inUse[part.id] ?? false
-    return [{ part: part.id, volt, ampere: Math.max(...readings.map((one) => one.ampere)), isWorking: isOn && volt > WORKS_FROM * ratedV, isHarmed: isOn && volt > HARMED_FROM * ratedV }]
+    return [
+      {
+        part: part.id,
+        volt,
+        ampere: Math.max(...readings.map((one) => one.ampere)),
+        isWorking: isOn && volt > WORKS_FROM * ratedV,
+        isHarmed: isOn && volt > HARMED_FROM * ratedV,
+      },
+    ]
   })
 }
 
 /** Where a load's own elements lie; undefined for parts that are none. */
-export function loadLines(part: Part): { readonly element: string; readonly from: string; readonly to: string }[] | undefined {
-  if (part.kind === 'lampholder' || (part.kind === 'socket' && part.load)) return [{ element: `${part.id}:load`, from: `${part.id}.L`, to: `${part.id}.N` }]
+export function loadLines(
+  part: Part,
+): { readonly element: string; readonly from: string; readonly to: string }[] | undefined {
+  if (part.kind === 'lampholder' || (part.kind === 'socket' && part.load))
+    return [{ element: `${part.id}:load`, from: `${part.id}.L`, to: `${part.id}.N` }]
   if (part.kind !== 'appliance') return undefined
   const lines = part.poles.filter((pole) => pole !== 'N' && pole !== '−')
-  const back = part.poles.includes('N') ? `${part.id}.N` : part.poles.includes('−') ? `${part.id}.−` : `${part.id}:star`
-  return lines.map((line) => ({ element: lines.length === 1 ? `${part.id}:load` : `${part.id}:load ${line}`, from: `${part.id}.${line}`, to: back }))
+  const back = part.poles.includes('N')
+    ? `${part.id}.N`
+    : part.poles.includes('−')
+      ? `${part.id}.−`
+      : `${part.id}:star`
+  return lines.map((line) => ({
+    element: lines.length === 1 ? `${part.id}:load` : `${part.id}:load ${line}`,
+    from: `${part.id}.${line}`,
+    to: back,
+  }))
 }
 
 /** What a device carries, and what its residual function sees. */
@@ -59,6 +78,14 @@ export function watchDevice(device: DevicePart, solved: Solved): DeviceReading {
   const line = device.poles[0]!
   const volt = solved.volt(`${device.id}.${line} in`)
   const current = currents[0]!
-  const flow = device.marking === 'dc' ? Math.min(...currents.map(({ re }) => re)) : volt.re * current.re + volt.im * current.im
-  return { part: device.id, ampere: Math.max(...currents.map(magnitude)), residualA: device.poles.length > 1 ? magnitude(sum) : 0, isReversed: flow < -1e-6 }
+  const flow =
+    device.marking === 'dc'
+      ? Math.min(...currents.map(({ re }) => re))
+      : volt.re * current.re + volt.im * current.im
+  return {
+    part: device.id,
+    ampere: Math.max(...currents.map(magnitude)),
+    residualA: device.poles.length > 1 ? magnitude(sum) : 0,
+    isReversed: flow < -1e-6,
+  }
 }

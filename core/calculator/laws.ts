@@ -24,12 +24,20 @@ const LAWS: readonly Law[] = [
   { from: ['V', 'I'], to: 'P', formula: 'P = V × I', work: (v, i) => v * i, put: (v, i) => `${v} × ${i}` },
   { from: ['P', 'V'], to: 'I', formula: 'I = P ÷ V', work: (p, v) => p / v, put: (p, v) => `${p} ÷ ${v}` },
   { from: ['P', 'I'], to: 'V', formula: 'V = P ÷ I', work: (p, i) => p / i, put: (p, i) => `${p} ÷ ${i}` },
-  { from: ['P', 'R'], to: 'V', formula: 'V = √(P × R)', work: (p, r) => Math.sqrt(p * r), put: (p, r) => `√(${p} × ${r})` },
+  {
+    from: ['P', 'R'],
+    to: 'V',
+    formula: 'V = √(P × R)',
+    work: (p, r) => Math.sqrt(p * r),
+    put: (p, r) => `√(${p} × ${r})`,
+  },
 ]
 
 /** Works the two that are missing; undefined unless exactly two values above 0 are given. */
 export function solveWheel(given: WheelValues): Solved | undefined {
-  const known = new Map(WHEEL.flatMap((key) => (given[key] !== undefined && given[key] > 0 ? [[key, given[key]] as const] : [])))
+  const known = new Map(
+    WHEEL.flatMap((key) => (given[key] !== undefined && given[key] > 0 ? [[key, given[key]] as const] : [])),
+  )
   if (known.size !== 2) return undefined
   const steps: Solved['steps'][number][] = []
   while (known.size < WHEEL.length) {

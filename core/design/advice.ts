@@ -23,15 +23,24 @@ export interface Advice {
 }
 
 export function installationAdvice(installation: Installation, design: InstallationDesign): Advice[] {
-  return [...intakeAdvice(installation), ...boardAdvice(installation), ...design.circuits.flatMap((circuit) => circuitAdvice(circuit).map((finding) => ({ scope: circuit.scope, finding })))]
+  return [
+    ...intakeAdvice(installation),
+    ...boardAdvice(installation),
+    ...design.circuits.flatMap((circuit) =>
+      circuitAdvice(circuit).map((finding) => ({ scope: circuit.scope, finding })),
+    ),
+  ]
 }
 
 function intakeAdvice({ intake: { arrangement, zeOhm, ipfA, phases } }: Installation): Advice[] {
   const advice: Finding[] = []
   const declared = DECLARED_ZE_OHM[arrangement]
-  if (declared !== undefined && zeOhm > declared) advice.push(note('advice.zeAboveDeclared', { zeOhm, declared, arrangement }))
-  if (arrangement === 'TT' && zeOhm > STABLE_ELECTRODE_OHM) advice.push(note('advice.electrodeUnstable', { zeOhm, stable: STABLE_ELECTRODE_OHM }))
-  if (arrangement === 'TN-C-S' && phases === 1 && Math.abs((ipfA * zeOhm) / U0_V - 1) > FAULT_CURRENT_SLACK) advice.push(note('advice.faultCurrent', { fits: U0_V / zeOhm }))
+  if (declared !== undefined && zeOhm > declared)
+    advice.push(note('advice.zeAboveDeclared', { zeOhm, declared, arrangement }))
+  if (arrangement === 'TT' && zeOhm > STABLE_ELECTRODE_OHM)
+    advice.push(note('advice.electrodeUnstable', { zeOhm, stable: STABLE_ELECTRODE_OHM }))
+  if (arrangement === 'TN-C-S' && phases === 1 && Math.abs((ipfA * zeOhm) / U0_V - 1) > FAULT_CURRENT_SLACK)
+    advice.push(note('advice.faultCurrent', { fits: U0_V / zeOhm }))
   return advice.map((finding) => ({ scope: 'intake', finding }))
 }
 
@@ -41,7 +50,10 @@ function boardAdvice(installation: Installation): Advice[] {
     const used = circuitsOf(installation, board.id).length
     const ways = board.ways * board.phases
     if (used > 1 && used > SPARE_SHARE * ways) advice.push(note('advice.fewSpareWays', { used, ways }))
-    if (board.electrodeOhm !== null && board.electrodeOhm > STABLE_ELECTRODE_OHM) advice.push(note('advice.electrodeUnstable', { zeOhm: board.electrodeOhm, stable: STABLE_ELECTRODE_OHM }))
+    if (board.electrodeOhm !== null && board.electrodeOhm > STABLE_ELECTRODE_OHM)
+      advice.push(
+        note('advice.electrodeUnstable', { zeOhm: board.electrodeOhm, stable: STABLE_ELECTRODE_OHM }),
+      )
     return advice.map((finding) => ({ scope: board.id, finding }))
   })
 }
@@ -50,9 +62,17 @@ function boardAdvice(installation: Installation): Advice[] {
 export function circuitAdvice({ task, values }: CircuitDesign): Finding[] {
   const advice: Finding[] = []
   if (values.in === undefined) return advice
-  if (task.use === 'sockets' && task.topology === 'radial' && values.in <= SMALL_FOR_SOCKETS_A) advice.push(note('advice.smallForSockets', { ratingA: values.in }))
-  if (isDrawnIn(task.cable.kind) && task.run.bends > MOST_BENDS) advice.push(note('advice.drawPoints', { bends: task.run.bends }))
-  if (task.topology === 'ring' && task.load.basis === 'power' && task.points === 1 && task.load.powerW > OWN_CIRCUIT_W) advice.push(note('advice.ownCircuit'))
+  if (task.use === 'sockets' && task.topology === 'radial' && values.in <= SMALL_FOR_SOCKETS_A)
+    advice.push(note('advice.smallForSockets', { ratingA: values.in }))
+  if (isDrawnIn(task.cable.kind) && task.run.bends > MOST_BENDS)
+    advice.push(note('advice.drawPoints', { bends: task.run.bends }))
+  if (
+    task.topology === 'ring' &&
+    task.load.basis === 'power' &&
+    task.points === 1 &&
+    task.load.powerW > OWN_CIRCUIT_W
+  )
+    advice.push(note('advice.ownCircuit'))
   const chosen = selectivity(task, values.in)
   if (!chosen.isSelective && task.above) advice.push(note('advice.notSelective', { why: chosen.why }))
   return advice

@@ -8,7 +8,15 @@ import { deviceRating } from './steps/device-rating'
 import { ambientFactor, deviceFactor, groupingFactor, insulationFactor } from './steps/factors'
 import { faultCurrentAtFarBoard } from './steps/far-board'
 import { adiabaticArea, breakingCapacity, disconnectionTime } from './steps/fault-duty'
-import { coldResistance, earthFaultCurrent, hotResistance, lineEndToEnd, loopImpedance, neutralEndToEnd, protectiveEndToEnd } from './steps/fault-loop'
+import {
+  coldResistance,
+  earthFaultCurrent,
+  hotResistance,
+  lineEndToEnd,
+  loopImpedance,
+  neutralEndToEnd,
+  protectiveEndToEnd,
+} from './steps/fault-loop'
 import { maximumLoopImpedance } from './steps/maximum-loop-impedance'
 import { residualDelay, residualDevice, residualTypeStep } from './steps/residual-device'
 import { selectivityStep } from './steps/selectivity'
@@ -21,11 +29,37 @@ export const LOAD_STEPS: readonly CircuitStep[] = [designCurrent, startingCurren
 
 /** The rest of a circuit's design, in the order in which it is worked; every step's `needs` stand before it. */
 export const CABLE_STEPS: readonly CircuitStep[] = [
-  ambientFactor, groupingFactor, insulationFactor, deviceFactor, minimumTabulatedCurrent, conductorArea, tabulatedCurrent, effectiveRating,
-  voltDropPerAmpMetre, temperatureOfDrop, voltageDrop, voltageDropFromOrigin,
-  resistancePerMetre, lineEndToEnd, neutralEndToEnd, protectiveEndToEnd, coldResistance, hotResistance, loopImpedance,
-  residualDevice, residualTypeStep, residualDelay, maximumLoopImpedance, earthFaultCurrent, disconnectionTime, adiabaticArea,
-  breakingCapacity, faultCurrentAtFarBoard, selectivityStep, arcFaultDetection, containmentSize,
+  ambientFactor,
+  groupingFactor,
+  insulationFactor,
+  deviceFactor,
+  minimumTabulatedCurrent,
+  conductorArea,
+  tabulatedCurrent,
+  effectiveRating,
+  voltDropPerAmpMetre,
+  temperatureOfDrop,
+  voltageDrop,
+  voltageDropFromOrigin,
+  resistancePerMetre,
+  lineEndToEnd,
+  neutralEndToEnd,
+  protectiveEndToEnd,
+  coldResistance,
+  hotResistance,
+  loopImpedance,
+  residualDevice,
+  residualTypeStep,
+  residualDelay,
+  maximumLoopImpedance,
+  earthFaultCurrent,
+  disconnectionTime,
+  adiabaticArea,
+  breakingCapacity,
+  faultCurrentAtFarBoard,
+  selectivityStep,
+  arcFaultDetection,
+  containmentSize,
 ]
 
 /** A circuit's whole design. */

@@ -9,9 +9,18 @@ import { walkInstallation, type DesignRules } from './walk'
  * The design of somebody who goes on correctly from the values in `given`, over the whole installation: each step is either
  * given or follows from the ones before. A step that cannot be worked is left out.
  */
-export function followFrom(installation: Installation, rules: DesignRules, given: Readonly<Partial<Record<NodeKey, number>>>): Partial<Record<NodeKey, number>> {
+export function followFrom(
+  installation: Installation,
+  rules: DesignRules,
+  given: Readonly<Partial<Record<NodeKey, number>>>,
+): Partial<Record<NodeKey, number>> {
   const all: Partial<Record<NodeKey, number>> = {}
-  function go<T extends Task | BoardTask>(scope: string, task: T, steps: readonly Step<T>[], before: StepValues): StepValues {
+  function go<T extends Task | BoardTask>(
+    scope: string,
+    task: T,
+    steps: readonly Step<T>[],
+    before: StepValues,
+  ): StepValues {
     const values: Partial<Record<StepKey, number>> = { ...before }
     for (const step of steps) {
       if (step.appliesTo && !step.appliesTo(task)) continue

@@ -8,10 +8,12 @@ import { faultEnergy } from './fault-energy'
 import { neededResidualA } from './residual-needs'
 
 /** The rows that the task's cable offers. */
-export const sizesFor = (task: Task): readonly CableSize[] => sizesOf(task.cable.kind, task.cable.method, task.phases)
+export const sizesFor = (task: Task): readonly CableSize[] =>
+  sizesOf(task.cable.kind, task.cable.method, task.phases)
 
 /** The row of one line area, if the cable is made in it. */
-export const sizeFor = (task: Task, lineMm2: number): CableSize | undefined => sizesFor(task).find((size) => size.lineMm2 === lineMm2)
+export const sizeFor = (task: Task, lineMm2: number): CableSize | undefined =>
+  sizesFor(task).find((size) => size.lineMm2 === lineMm2)
 
 /** Smallest line conductor, mm²: BS 7671 Table 52.3 (lighting 1.0, power 1.5), and 433.1.204 for rings (2.5, mineral 1.5); from memory. */
 export function minimumAreaMm2(task: Task): number {
@@ -20,7 +22,8 @@ export function minimumAreaMm2(task: Task): number {
 }
 
 /** Allowed voltage drop of this circuit, V: what the run to its board has left. */
-export const voltDropLimitV = (task: Task): number => Math.max(0, voltDropFraction(task.use) - task.dropAbove) * nominalV(task.phases)
+export const voltDropLimitV = (task: Task): number =>
+  Math.max(0, voltDropFraction(task.use) - task.dropAbove) * nominalV(task.phases)
 
 /**
  * How much of current times length counts for the drop: equal loads at equal distances count (n + 1) ÷ 2n, and the two
@@ -32,18 +35,22 @@ export function dropShare(task: Task): number {
 }
 
 /** Voltage drop at the far point, V, at the conductor's full temperature. */
-export const voltDropV = (task: Task, size: CableSize, ib: number): number => size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
+export const voltDropV = (task: Task, size: CableSize, ib: number): number =>
+  size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
 
 /** Metres of line and cpc in series that a fault at the far point meets: of a ring a quarter of its length, and the spur. */
-export const loopMetres = (task: Task): number => (task.topology === 'ring' ? task.lengthM / 4 + task.spurM : task.lengthM)
+export const loopMetres = (task: Task): number =>
+  task.topology === 'ring' ? task.lengthM / 4 + task.spurM : task.lengthM
 
 /** Zs at the far point with the conductors at their operating temperature, Ω. */
-export const hotZsOhm = (task: Task, size: CableSize): number => task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
+export const hotZsOhm = (task: Task, size: CableSize): number =>
+  task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
 
 /** Does the RCD, not the overcurrent device, clear an earth fault here? In TT it does; in TN the overcurrent device alone must. */
 export const faultClearedByResidual = (task: Task): boolean => task.supply.arrangement === 'TT'
 
-export const timeLimitS = (task: Task, ratingA: number): number => disconnectionLimitS(task.supply.arrangement, task.use, ratingA, task.edition)
+export const timeLimitS = (task: Task, ratingA: number): number =>
+  disconnectionLimitS(task.supply.arrangement, task.use, ratingA, task.edition)
 
 /** The limit that Zs must not pass, Ω: by residual current in TT, by the overcurrent device in TN. */
 export function maximumZsOhm(task: Task, ratingA: number, residualA: number): number {
@@ -69,7 +76,8 @@ export function sizeFails(task: Task, size: CableSize, needs: SizeNeeds): SizeFa
   const residualA = neededResidualA(task, needs.in)
   const zs = hotZsOhm(task, size)
   if (zs > maximumZsOhm(task, needs.in, residualA)) return 'loop'
-  if (faultEnergy(task, needs.in, residualA, faultCurrentA(zs)).areaMm2(size.k) > size.cpcMm2) return 'adiabatic'
+  if (faultEnergy(task, needs.in, residualA, faultCurrentA(zs)).areaMm2(size.k) > size.cpcMm2)
+    return 'adiabatic'
   return undefined
 }
 

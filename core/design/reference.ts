@@ -1,7 +1,15 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
 import type { Task } from '../exercise/task'
 import type { BoardTask } from './board/board-task'
-import { hotZsOhm, maximumZsOhm, sizeFor, smallestSize, voltDropLimitV, voltDropV, type SizeFailure } from './limits'
+import {
+  hotZsOhm,
+  maximumZsOhm,
+  sizeFor,
+  smallestSize,
+  voltDropLimitV,
+  voltDropV,
+  type SizeFailure,
+} from './limits'
 import { neededResidualA } from './residual-needs'
 import type { Constraint, Step, StepValues, Worked } from './step'
 import type { StepKey } from './step-keys'
@@ -58,22 +66,33 @@ export function referenceDesign(installation: Installation, rules: DesignRules):
       return design.values
     },
   })
-  const inOrder = installation.circuits.flatMap(({ id }) => circuits.get(id) ?? []).map((design) => ({ ...design, governs: governing(design) }))
+  const inOrder = installation.circuits
+    .flatMap(({ id }) => circuits.get(id) ?? [])
+    .map((design) => ({ ...design, governs: governing(design) }))
   return {
-    ok: [...circuits.values(), ...boards.values()].every((design) => !design.stopped) && inOrder.length === installation.circuits.length && boards.size === installation.boards.length,
+    ok:
+      [...circuits.values(), ...boards.values()].every((design) => !design.stopped) &&
+      inOrder.length === installation.circuits.length &&
+      boards.size === installation.boards.length,
     circuits: inOrder,
     boards: installation.boards.flatMap(({ id }) => boards.get(id) ?? []),
   }
 }
 
-function workThrough<T>(scope: string, task: T, due: readonly Step<T>[], before: ScopeDesign | undefined): ScopeDesign {
+function workThrough<T>(
+  scope: string,
+  task: T,
+  due: readonly Step<T>[],
+  before: ScopeDesign | undefined,
+): ScopeDesign {
   if (before?.stopped) return before
-  const steps = before ? before.steps as WorkedStep[] : []
+  const steps = before ? (before.steps as WorkedStep[]) : []
   const values: Partial<Record<StepKey, number>> = before?.values ?? {}
   for (const step of due) {
     if (step.appliesTo && !step.appliesTo(task)) continue
     const derivation = step.derive(task, values)
-    if (!derivation.ok) return { scope, steps, values, stopped: { at: step.key, constraint: derivation.constraint } }
+    if (!derivation.ok)
+      return { scope, steps, values, stopped: { at: step.key, constraint: derivation.constraint } }
     const { ok, value, formula, working, source, check, constraint } = derivation
     steps.push({ key: step.key, ok, value, formula, working, source, check })
     values[step.key] = value
@@ -82,13 +101,23 @@ function workThrough<T>(scope: string, task: T, due: readonly Step<T>[], before:
   return { scope, steps, values }
 }
 
-function governing({ task, values, stopped, circuit }: Pick<CircuitDesign, 'task' | 'values' | 'stopped' | 'circuit'>): Governs {
+function governing({
+  task,
+  values,
+  stopped,
+  circuit,
+}: Pick<CircuitDesign, 'task' | 'values' | 'stopped' | 'circuit'>): Governs {
   if (stopped || circuit.existing) return 'area'
   return smallestSize(task, { itMin: values.itMin!, ib: values.ib!, in: values.in! }).ruledOutBy ?? 'area'
 }
 
 /** How much of each limit the circuit uses, 0 to 1; what makes a task tight or ambiguous. */
-export function limitUse({ task, values }: Pick<CircuitDesign, 'task' | 'values'>): Readonly<Record<'rating' | 'capacity' | 'voltDrop' | 'loop', number>> {
+export function limitUse({
+  task,
+  values,
+}: Pick<CircuitDesign, 'task' | 'values'>): Readonly<
+  Record<'rating' | 'capacity' | 'voltDrop' | 'loop', number>
+> {
   const size = values.csa === undefined ? undefined : sizeFor(task, values.csa)
   if (!size) return { rating: 1, capacity: 1, voltDrop: 1, loop: 1 }
   return {

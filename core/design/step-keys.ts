@@ -1,12 +1,51 @@
 /** Steps of a circuit's design in the order in which they are worked. */
 export const CIRCUIT_STEP_KEYS = [
-  'ib', 'start', 'in', 'ca', 'cg', 'ci', 'cf', 'itMin', 'csa', 'it', 'iz', 'voltDropPerAm', 'ct', 'voltDrop', 'voltDropTotal',
-  'ohmPerM', 'r1', 'rn', 'r2', 'r1r2', 'r1r2Hot', 'zs', 'residual', 'residualType', 'residualDelay', 'zsMax', 'faultCurrent', 'time', 'cpcMin',
-  'breaking', 'ipfEnd', 'selective', 'afdd', 'containment',
+  'ib',
+  'start',
+  'in',
+  'ca',
+  'cg',
+  'ci',
+  'cf',
+  'itMin',
+  'csa',
+  'it',
+  'iz',
+  'voltDropPerAm',
+  'ct',
+  'voltDrop',
+  'voltDropTotal',
+  'ohmPerM',
+  'r1',
+  'rn',
+  'r2',
+  'r1r2',
+  'r1r2Hot',
+  'zs',
+  'residual',
+  'residualType',
+  'residualDelay',
+  'zsMax',
+  'faultCurrent',
+  'time',
+  'cpcMin',
+  'breaking',
+  'ipfEnd',
+  'selective',
+  'afdd',
+  'containment',
 ] as const
 
 /** Steps of a board's design. */
-export const BOARD_STEP_KEYS = ['demand', 'mainSwitch', 'busbar', 'tails', 'earthing', 'bonding', 'spd'] as const
+export const BOARD_STEP_KEYS = [
+  'demand',
+  'mainSwitch',
+  'busbar',
+  'tails',
+  'earthing',
+  'bonding',
+  'spd',
+] as const
 
 export type CircuitStepKey = (typeof CIRCUIT_STEP_KEYS)[number]
 export type BoardStepKey = (typeof BOARD_STEP_KEYS)[number]

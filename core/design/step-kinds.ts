@@ -18,7 +18,10 @@ export interface StepKind {
 }
 
 const trunkingValue = (size: string): number => Number(size.replace(' × ', '.'))
-const YES_NO: readonly Choice[] = [{ value: 1, text: 'yes' }, { value: 0, text: 'no' }]
+const YES_NO: readonly Choice[] = [
+  { value: 1, text: 'yes' },
+  { value: 0, text: 'no' },
+]
 
 export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   ib: { symbol: 'Ib', quantity: 'current' },
@@ -44,25 +47,56 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   r1r2Hot: { symbol: 'R1 + R2 hot', quantity: 'resistance' },
   zs: { symbol: 'Zs', quantity: 'resistance' },
   residual: {
-    symbol: 'IΔn', quantity: 'residualCurrent',
-    choices: [{ value: 0, text: 'none' }, ...[0.03, 0.1, 0.3].map((value) => ({ value, text: formatQuantity(value, 'residualCurrent') }))],
+    symbol: 'IΔn',
+    quantity: 'residualCurrent',
+    choices: [
+      { value: 0, text: 'none' },
+      ...[0.03, 0.1, 0.3].map((value) => ({ value, text: formatQuantity(value, 'residualCurrent') })),
+    ],
   },
-  residualType: { symbol: 'type', quantity: 'choice', choices: [{ value: 0, text: 'none' }, ...RESIDUAL_TYPES.map((text, i) => ({ value: i + 1, text }))] },
-  residualDelay: { symbol: 'delay', quantity: 'choice', choices: [{ value: 0, text: 'general' }, { value: 1, text: 'delayed (S)' }] },
+  residualType: {
+    symbol: 'type',
+    quantity: 'choice',
+    choices: [{ value: 0, text: 'none' }, ...RESIDUAL_TYPES.map((text, i) => ({ value: i + 1, text }))],
+  },
+  residualDelay: {
+    symbol: 'delay',
+    quantity: 'choice',
+    choices: [
+      { value: 0, text: 'general' },
+      { value: 1, text: 'delayed (S)' },
+    ],
+  },
   zsMax: { symbol: 'Zs max', quantity: 'resistance' },
   faultCurrent: { symbol: 'If', quantity: 'current' },
   time: { symbol: 't', quantity: 'duration' },
   cpcMin: { symbol: 'S', quantity: 'area' },
   breaking: {
-    symbol: 'Icn', quantity: 'faultCurrent',
-    choices: [1000, 2000, 4000, 6000, 10_000, 16_500, 33_000, 80_000].map((value) => ({ value, text: formatQuantity(value, 'faultCurrent') })),
+    symbol: 'Icn',
+    quantity: 'faultCurrent',
+    choices: [1000, 2000, 4000, 6000, 10_000, 16_500, 33_000, 80_000].map((value) => ({
+      value,
+      text: formatQuantity(value, 'faultCurrent'),
+    })),
   },
   ipfEnd: { symbol: 'Ipf there', quantity: 'faultCurrent' },
   selective: { symbol: 'selective', quantity: 'choice', choices: YES_NO },
-  afdd: { symbol: 'AFDD', quantity: 'choice', choices: [{ value: 0, text: 'not asked for' }, { value: 1, text: 'recommended' }, { value: 2, text: 'required' }] },
+  afdd: {
+    symbol: 'AFDD',
+    quantity: 'choice',
+    choices: [
+      { value: 0, text: 'not asked for' },
+      { value: 1, text: 'recommended' },
+      { value: 2, text: 'required' },
+    ],
+  },
   containment: {
-    symbol: 'size', quantity: 'choice',
-    choices: [...CONDUITS_MM.map((value) => ({ value, text: `${value} mm` })), ...TRUNKING.map(({ size }) => ({ value: trunkingValue(size), text: `${size} mm` }))],
+    symbol: 'size',
+    quantity: 'choice',
+    choices: [
+      ...CONDUITS_MM.map((value) => ({ value, text: `${value} mm` })),
+      ...TRUNKING.map(({ size }) => ({ value: trunkingValue(size), text: `${size} mm` })),
+    ],
   },
   demand: { symbol: 'Imax', quantity: 'current' },
   mainSwitch: { symbol: 'Ie', quantity: 'rating' },
@@ -70,7 +104,15 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   tails: { symbol: 'tails', quantity: 'area' },
   earthing: { symbol: 'earthing', quantity: 'area' },
   bonding: { symbol: 'bonding', quantity: 'area' },
-  spd: { symbol: 'SPD', quantity: 'choice', choices: [{ value: 0, text: 'not asked for' }, { value: 2, text: 'unless ruled out' }, { value: 1, text: 'required' }] },
+  spd: {
+    symbol: 'SPD',
+    quantity: 'choice',
+    choices: [
+      { value: 0, text: 'not asked for' },
+      { value: 2, text: 'unless ruled out' },
+      { value: 1, text: 'required' },
+    ],
+  },
 }
 
 /** A step's value in words: `12.6 A`, `none`, `type A`. */

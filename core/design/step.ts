@@ -8,8 +8,29 @@ export type StepValues = Readonly<Partial<Record<StepKey, number>>>
 /** What stops a design, by name, with the figures that show it. */
 export interface Constraint {
   readonly code:
-    | 'load' | 'rating' | 'start' | 'ringRating' | 'ambient' | 'grouping' | 'insulation' | 'method' | 'capacity' | 'voltDrop' | 'loop' | 'adiabatic' | 'breaking'
-    | 'residual' | 'area' | 'containment' | 'demand' | 'mainSwitch' | 'bonding' | 'existingRating' | 'existingCable' | 'upstream' | 'dropAbove'
+    | 'load'
+    | 'rating'
+    | 'start'
+    | 'ringRating'
+    | 'ambient'
+    | 'grouping'
+    | 'insulation'
+    | 'method'
+    | 'capacity'
+    | 'voltDrop'
+    | 'loop'
+    | 'adiabatic'
+    | 'breaking'
+    | 'residual'
+    | 'area'
+    | 'containment'
+    | 'demand'
+    | 'mainSwitch'
+    | 'bonding'
+    | 'existingRating'
+    | 'existingCable'
+    | 'upstream'
+    | 'dropAbove'
   readonly params: Readonly<Record<string, number | string>>
 }
 
@@ -64,12 +85,28 @@ export interface Step<T> extends StepKind {
 }
 
 /** Short hand for a step's own file. */
-export function worked(value: number, formula: string, working: string, source: Source, check?: Check): Worked {
-  return check ? { ok: true, value, formula, working, source, check } : { ok: true, value, formula, working, source }
+export function worked(
+  value: number,
+  formula: string,
+  working: string,
+  source: Source,
+  check?: Check,
+): Worked {
+  return check
+    ? { ok: true, value, formula, working, source, check }
+    : { ok: true, value, formula, working, source }
 }
 
-export const atMost = (value: number, limit: number): Check => ({ relation: '≤', limit, isKept: value <= limit * (1 + 1e-9) })
-export const atLeast = (value: number, limit: number): Check => ({ relation: '≥', limit, isKept: value >= limit * (1 - 1e-9) })
+export const atMost = (value: number, limit: number): Check => ({
+  relation: '≤',
+  limit,
+  isKept: value <= limit * (1 + 1e-9),
+})
+export const atLeast = (value: number, limit: number): Check => ({
+  relation: '≥',
+  limit,
+  isKept: value >= limit * (1 - 1e-9),
+})
 
 export function stopped(code: Constraint['code'], params: Constraint['params'] = {}): Derivation {
   return { ok: false, constraint: { code, params } }
@@ -77,4 +114,8 @@ export function stopped(code: Constraint['code'], params: Constraint['params'] =
 
 export const accepted = (note?: string): Acceptance => ({ accepted: true, note })
 
-export const refused = (why: string, params: Constraint['params'] = {}): Acceptance => ({ accepted: false, why, params })
+export const refused = (why: string, params: Constraint['params'] = {}): Acceptance => ({
+  accepted: false,
+  why,
+  params,
+})

@@ -40,22 +40,36 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
   const values = new Map<string, StepValues>()
   const contributions = new Map<string, readonly Contribution[]>()
   /** A distribution circuit carries what its board takes. */
-  const demandBehind = (circuit: Circuit): number | null => values.get(boardFedBy(installation, circuit.id)?.id ?? '')?.demand ?? null
+  const demandBehind = (circuit: Circuit): number | null =>
+    values.get(boardFedBy(installation, circuit.id)?.id ?? '')?.demand ?? null
   const origin: Here = {
-    supply: { arrangement: installation.intake.arrangement, zeOhm: installation.intake.zeOhm, ipfA: installation.intake.ipfA },
-    dropAbove: 0, above: mainFuse(installation),
+    supply: {
+      arrangement: installation.intake.arrangement,
+      zeOhm: installation.intake.zeOhm,
+      ipfA: installation.intake.ipfA,
+    },
+    dropAbove: 0,
+    above: mainFuse(installation),
   }
 
   // Inward: what each circuit takes, and what that makes its board take.
   for (const board of [...boards].reverse()) {
     const brought = circuitsOf(installation, board.id).map((circuit): Contribution => {
-      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, origin, demandBehind(circuit)), LOAD_STEPS, {})
+      const own = worker.circuit(
+        circuit,
+        taskOf(installation, rules, circuit, origin, demandBehind(circuit)),
+        LOAD_STEPS,
+        {},
+      )
       values.set(circuit.id, own)
       const currentA = (circuit.use === 'sockets' ? own.in : own.ib) ?? 0
       return { circuit: circuit.id, use: circuit.use, currentA, phases: circuit.phases, line: circuit.line }
     })
     contributions.set(board.id, brought)
-    values.set(board.id, worker.board(board, boardTaskOf(installation, rules, board, origin, brought), DEMAND_STEPS, {}))
+    values.set(
+      board.id,
+      worker.board(board, boardTaskOf(installation, rules, board, origin, brought), DEMAND_STEPS, {}),
+    )
   }
 
   // Outward: what each board is given, and what its circuits make of it.
@@ -65,30 +79,84 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
     const task = boardTaskOf(installation, rules, board, given, contributions.get(board.id)!)
     values.set(board.id, worker.board(board, task, SWITCH_STEPS, values.get(board.id)!))
     for (const circuit of circuitsOf(installation, board.id)) {
-      const own = worker.circuit(circuit, taskOf(installation, rules, circuit, given, demandBehind(circuit)), CABLE_STEPS, values.get(circuit.id)!)
+      const own = worker.circuit(
+        circuit,
+        taskOf(installation, rules, circuit, given, demandBehind(circuit)),
+        CABLE_STEPS,
+        values.get(circuit.id)!,
+      )
       const next = boardFedBy(installation, circuit.id)
       if (next) here.set(next.id, beyond(next, circuit, own, given))
     }
   }
 }
 
-const mainFuse = ({ intake }: Installation): DeviceAbove => ({ family: 'fuse-cartridge', curve: null, ratingA: intake.mainFuseA })
+const mainFuse = ({ intake }: Installation): DeviceAbove => ({
+  family: 'fuse-cartridge',
+  curve: null,
+  ratingA: intake.mainFuseA,
+})
 
-function taskOf(installation: Installation, rules: DesignRules, circuit: Circuit, here: Here, demandA: number | null): Task {
+function taskOf(
+  installation: Installation,
+  rules: DesignRules,
+  circuit: Circuit,
+  here: Here,
+  demandA: number | null,
+): Task {
   // Field by field: one shape for all tasks keeps the steps that read them fast.
   return {
-    use: circuit.use, phases: circuit.phases, topology: circuit.topology, load: circuit.load, points: circuit.points, isSpread: circuit.isSpread, lengthM: circuit.lengthM, spurM: circuit.spurM, spurs: circuit.spurs, fusedSpurs: circuit.fusedSpurs,
-    cable: circuit.cable, run: circuit.run, ambientC: circuit.ambientC, grouping: circuit.grouping, insulationMm: circuit.insulationMm, location: circuit.location, concealed: circuit.concealed,
-    dc: circuit.dc, device: circuit.device, residualA: circuit.residualA, existing: circuit.existing,
-    edition: rules.edition, measuredZs: rules.measuredZs, warmDrop: rules.warmDrop, premises: installation.premises, supply: here.supply, dropAbove: here.dropAbove, above: here.above, demandA,
+    use: circuit.use,
+    phases: circuit.phases,
+    topology: circuit.topology,
+    load: circuit.load,
+    points: circuit.points,
+    isSpread: circuit.isSpread,
+    lengthM: circuit.lengthM,
+    spurM: circuit.spurM,
+    spurs: circuit.spurs,
+    fusedSpurs: circuit.fusedSpurs,
+    cable: circuit.cable,
+    run: circuit.run,
+    ambientC: circuit.ambientC,
+    grouping: circuit.grouping,
+    insulationMm: circuit.insulationMm,
+    location: circuit.location,
+    concealed: circuit.concealed,
+    dc: circuit.dc,
+    device: circuit.device,
+    residualA: circuit.residualA,
+    existing: circuit.existing,
+    edition: rules.edition,
+    measuredZs: rules.measuredZs,
+    warmDrop: rules.warmDrop,
+    premises: installation.premises,
+    supply: here.supply,
+    dropAbove: here.dropAbove,
+    above: here.above,
+    demandA,
   }
 }
 
-function boardTaskOf(installation: Installation, rules: DesignRules, board: Board, here: Here, contributions: readonly Contribution[]): BoardTask {
+function boardTaskOf(
+  installation: Installation,
+  rules: DesignRules,
+  board: Board,
+  here: Here,
+  contributions: readonly Contribution[],
+): BoardTask {
   const { intake } = installation
   return {
-    edition: rules.edition, premises: installation.premises, consequence: installation.consequence, arrangement: here.supply.arrangement, phases: board.phases,
-    isOrigin: board.fedBy === null, mainFuseA: intake.mainFuseA, neutralMm2: intake.neutralMm2, above: here.above, contributions,
+    edition: rules.edition,
+    premises: installation.premises,
+    consequence: installation.consequence,
+    arrangement: here.supply.arrangement,
+    phases: board.phases,
+    isOrigin: board.fedBy === null,
+    mainFuseA: intake.mainFuseA,
+    neutralMm2: intake.neutralMm2,
+    above: here.above,
+    contributions,
   }
 }
 
@@ -98,7 +166,7 @@ function beyond(board: Board, circuit: Circuit, own: StepValues, given: Here): H
   return {
     supply: {
       arrangement: isIsland ? 'TT' : given.supply.arrangement,
-      zeOhm: isIsland ? board.electrodeOhm : own.zs ?? given.supply.zeOhm,
+      zeOhm: isIsland ? board.electrodeOhm : (own.zs ?? given.supply.zeOhm),
       ipfA: own.ipfEnd ?? given.supply.ipfA,
     },
     dropAbove: own.voltDropTotal ?? given.dropAbove,

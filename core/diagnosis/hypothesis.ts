@@ -37,11 +37,14 @@ export function circuitsChanged(before: Rig, after: Rig): ReadonlySet<string> | 
   const [newWires, goneWires] = [others(after.wires, before.wires), others(before.wires, after.wires)]
   const found: (string | null)[] = [
     ...[...newWires, ...goneWires].map((wire) => circuitOf(before, wire)),
-    ...[...others(after.parts, before.parts), ...others(before.parts, after.parts)].map(({ circuit }) => circuit),
+    ...[...others(after.parts, before.parts), ...others(before.parts, after.parts)].map(
+      ({ circuit }) => circuit,
+    ),
     ...others(after.leaks, before.leaks).flatMap(({ from, to }) => [ofRef(from), ofRef(to)]),
   ]
   // A conductor that has gone to another circuit belongs to both.
-  for (const wire of newWires) found.push(...[ofRef(wire.from), ofRef(wire.to)].filter((circuit) => circuit !== null))
+  for (const wire of newWires)
+    found.push(...[ofRef(wire.from), ofRef(wire.to)].filter((circuit) => circuit !== null))
   return found.length === 0 || found.includes(null) ? null : new Set(found as string[])
 }
 
@@ -56,18 +59,39 @@ function others<T extends object>(list: readonly T[], than: readonly T[]): reado
 }
 
 /** Workmanship that no reading can show is left to the eye. */
-const UNSEEN = new Set(['blankMissing', 'labelMissing', 'earthOutOfOrder', 'plugFuseTooLarge', 'otherCurve', 'ratingTooHigh'])
+const UNSEEN = new Set([
+  'blankMissing',
+  'labelMissing',
+  'earthOutOfOrder',
+  'plugFuseTooLarge',
+  'otherCurve',
+  'ratingTooHigh',
+])
 /** Reads like a loose termination, which stands for any resistance at a screw. */
 const LIKE_LOOSE = 'insulationUnderScrew'
 
 /** Each fault of the catalogue wherever these circuits could have it, with the bay as it would be. */
-export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readonly { readonly hypothesis: Hypothesis; readonly kind: FaultKind; readonly made: Rig; readonly circuits: ReadonlySet<string> | null }[] {
+export function faultHypotheses(
+  rig: Rig,
+  circuits: ReadonlySet<string>,
+): readonly {
+  readonly hypothesis: Hypothesis
+  readonly kind: FaultKind
+  readonly made: Rig
+  readonly circuits: ReadonlySet<string> | null
+}[] {
   return possibleFaults(rig).flatMap(({ kind, place }) => {
     if (UNSEEN.has(kind.code) || kind.code === LIKE_LOOSE) return []
     const made = kind.apply(rig, place)
     const changed = circuitsChanged(rig, made)
     if (changed && ![...changed].some((circuit) => circuits.has(circuit))) return []
-    const hypothesis: Hypothesis = { faults: [{ code: kind.code, place: place.key }], slip: null, at: place.at, priorCost: BASE + Math.log(COMMONEST / kind.prior), isScalable: kind.group === 'resistance' || kind.group === 'leak' }
+    const hypothesis: Hypothesis = {
+      faults: [{ code: kind.code, place: place.key }],
+      slip: null,
+      at: place.at,
+      priorCost: BASE + Math.log(COMMONEST / kind.prior),
+      isScalable: kind.group === 'resistance' || kind.group === 'leak',
+    }
     return [{ hypothesis, kind, made, circuits: changed }]
   })
 }
@@ -76,27 +100,65 @@ const CONTINUITY = new Set(['r1', 'rn', 'r2', 'r1r2', 'r2Long'])
 const LEADS_OHM = { least: 0.05, most: 0.35 } as const
 
 /** Slips that could explain these odd readings, with what the sheet would then read. */
-export function slipHypotheses(tests: readonly BayTest[], observed: Outcomes, sound: Outcomes, odd: ReadonlySet<string>, lampsIn: (circuit: string) => Outcomes, switchOff: (circuit: string) => Outcomes): { readonly hypothesis: Hypothesis; readonly outcomes: Outcomes }[] {
+export function slipHypotheses(
+  tests: readonly BayTest[],
+  observed: Outcomes,
+  sound: Outcomes,
+  odd: ReadonlySet<string>,
+  lampsIn: (circuit: string) => Outcomes,
+  switchOff: (circuit: string) => Outcomes,
+): { readonly hypothesis: Hypothesis; readonly outcomes: Outcomes }[] {
   const found: { hypothesis: Hypothesis; outcomes: Outcomes }[] = []
-  const add = (slip: Slip, priorCost: number, changed: ReadonlyMap<string, Outcome>, at: readonly string[] = []) => found.push({ hypothesis: { faults: [], slip, at, priorCost, isScalable: false }, outcomes: new Map([...sound, ...changed]) })
+  const add = (
+    slip: Slip,
+    priorCost: number,
+    changed: ReadonlyMap<string, Outcome>,
+    at: readonly string[] = [],
+  ) =>
+    found.push({
+      hypothesis: { faults: [], slip, at, priorCost, isScalable: false },
+      outcomes: new Map([...sound, ...changed]),
+    })
 
   // The same resistance too much in every continuity reading, the shortest ones too.
-  const continuity = tests.filter(({ kind, key }) => CONTINUITY.has(kind) && observed.get(key)?.is === 'value' && sound.get(key)?.is === 'value')
-  const extra = continuity.map(({ key }) => (observed.get(key) as { value: number }).value - (sound.get(key) as { value: number }).value).sort((a, b) => a - b)
+  const continuity = tests.filter(
+    ({ kind, key }) =>
+      CONTINUITY.has(kind) && observed.get(key)?.is === 'value' && sound.get(key)?.is === 'value',
+  )
+  const extra = continuity
+    .map(
+      ({ key }) =>
+        (observed.get(key) as { value: number }).value - (sound.get(key) as { value: number }).value,
+    )
+    .sort((a, b) => a - b)
   const middle = extra[Math.floor(extra.length / 2)] ?? 0
   if (extra.length >= 2 && middle >= LEADS_OHM.least && middle <= LEADS_OHM.most) {
-    add({ kind: 'leads', ohm: middle }, BASE, new Map(continuity.map(({ key }) => [key, { is: 'value', value: (sound.get(key) as { value: number }).value + middle }])))
+    add(
+      { kind: 'leads', ohm: middle },
+      BASE,
+      new Map(
+        continuity.map(({ key }) => [
+          key,
+          { is: 'value', value: (sound.get(key) as { value: number }).value + middle },
+        ]),
+      ),
+    )
   }
-  for (const circuit of new Set(tests.flatMap(({ circuit: own, key }) => (own && odd.has(key) ? [own] : [])))) {
+  for (const circuit of new Set(
+    tests.flatMap(({ circuit: own, key }) => (own && odd.has(key) ? [own] : [])),
+  )) {
     add({ kind: 'lampsIn', circuit }, BASE, lampsIn(circuit))
     add({ kind: 'switchOff', circuit }, BASE + 0.5, switchOff(circuit))
   }
   for (const key of odd) {
     const [seen, told] = [observed.get(key), sound.get(key)]
     if (seen?.is !== 'value' || told?.is !== 'value') continue
-    const factor = [10, 0.1, 100, 0.01, 1000, 0.001].find((one) => Math.abs(seen.value / (told.value * one) - 1) < 0.15)
+    const factor = [10, 0.1, 100, 0.01, 1000, 0.001].find(
+      (one) => Math.abs(seen.value / (told.value * one) - 1) < 0.15,
+    )
     if (factor) add({ kind: 'decimal', test: key, factor }, BASE + 1, new Map([[key, seen]]), [key])
-    else if (hasSameDigits(seen.value, told.value)) add({ kind: 'digits', test: key }, BASE + 1.5, new Map([[key, seen]]), [key])
+    else if (hasSameDigits(seen.value, told.value))
+      add({ kind: 'digits', test: key }, BASE + 1.5, new Map([[key, seen]]), [key])
   }
   return found
 }
@@ -104,5 +166,9 @@ export function slipHypotheses(tests: readonly BayTest[], observed: Outcomes, so
 /** 0.47 and 0.74: two figures have changed places. */
 function hasSameDigits(a: number, b: number): boolean {
   const [one, other] = [a, b].map((value) => value.toFixed(2).replace('.', '')) as [string, string]
-  return one.length === other.length && [...one].filter((figure, i) => figure !== other[i]).length === 2 && [...one].sort().join('') === [...other].sort().join('')
+  return (
+    one.length === other.length &&
+    [...one].filter((figure, i) => figure !== other[i]).length === 2 &&
+    [...one].sort().join('') === [...other].sort().join('')
+  )
 }

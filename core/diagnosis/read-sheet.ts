@@ -13,7 +13,10 @@ export interface SheetProblem {
 }
 
 /** Reads a sheet; boxes that cannot be read are told, and the rest goes on. */
-export function readSheet(tests: readonly BayTest[], readings: BayReadings): { readonly outcomes: Outcomes; readonly problems: readonly SheetProblem[] } {
+export function readSheet(
+  tests: readonly BayTest[],
+  readings: BayReadings,
+): { readonly outcomes: Outcomes; readonly problems: readonly SheetProblem[] } {
   const byKey = new Map(tests.map((test) => [test.key, test]))
   const outcomes = new Map<string, Outcome>()
   const problems: SheetProblem[] = []

@@ -3,33 +3,61 @@ import type { ItemKey } from '../outcomes/framework'
 import type { Marked, Override, Proposal } from '../marking/proposal'
 
 /** Feedback put together from findings: what is sound, what to look at again, what comes next. For an assessor to edit. */
-export function composeFeedback(marked: Marked, overrides: readonly Override[], proposal: Proposal, scopes: ScopeNames = {}): string {
+export function composeFeedback(
+  marked: Marked,
+  overrides: readonly Override[],
+  proposal: Proposal,
+  scopes: ScopeNames = {},
+): string {
   const nameOf = (key: ItemKey) => itemName(key, scopes)
   const setRight = new Set(overrides.filter((o) => o.verdict === 'right').map((o) => o.item))
   const items = [
-    ...marked.design.map((mark) => ({ key: `design.${mark.node}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
-    ...marked.readings.map((mark) => ({ key: `reading.${mark.reading}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
-    ...marked.work.map((mark) => ({ key: `work.${mark.group}` as ItemKey, verdict: mark.verdict, findings: mark.findings })),
+    ...marked.design.map((mark) => ({
+      key: `design.${mark.node}` as ItemKey,
+      verdict: mark.verdict,
+      findings: mark.findings,
+    })),
+    ...marked.readings.map((mark) => ({
+      key: `reading.${mark.reading}` as ItemKey,
+      verdict: mark.verdict,
+      findings: mark.findings,
+    })),
+    ...marked.work.map((mark) => ({
+      key: `work.${mark.group}` as ItemKey,
+      verdict: mark.verdict,
+      findings: mark.findings,
+    })),
   ]
   const wrong = items.filter((item) => item.verdict === 'wrong' && !setRight.has(item.key))
   const missing = items.filter((item) => item.verdict === 'missing' && !setRight.has(item.key))
   const carried = items.filter((item) => item.verdict === 'carried')
   const paragraphs: string[] = []
-  if (wrong.length + missing.length === 0) paragraphs.push(marked.readings.length > 0 ? 'Every step and every reading holds. Your design and your readings agree with each other.' : 'Every step of your design holds.')
+  if (wrong.length + missing.length === 0)
+    paragraphs.push(
+      marked.readings.length > 0
+        ? 'Every step and every reading holds. Your design and your readings agree with each other.'
+        : 'Every step of your design holds.',
+    )
   else if (carried.length > 0) {
-    paragraphs.push(`Your reasoning is sound: ${carriedNames(carried.map((item) => lowerFirst(nameOf(item.key))))} correctly from your own earlier figure.`)
+    paragraphs.push(
+      `Your reasoning is sound: ${carriedNames(carried.map((item) => lowerFirst(nameOf(item.key))))} correctly from your own earlier figure.`,
+    )
   }
   for (const item of wrong) {
     // An override to wrong speaks for itself; a computed finding speaks through its sentence.
-    const sentences = item.findings.filter((finding) => finding.seriousness !== 'note').map((finding) => findingSentence(finding))
+    const sentences = item.findings
+      .filter((finding) => finding.seriousness !== 'note')
+      .map((finding) => findingSentence(finding))
     paragraphs.push(`${nameOf(item.key)}: ${sentences.join(' ')}`)
   }
   for (const { item, verdict, reason } of overrides) {
-    if (verdict === 'wrong' && !wrong.some((other) => other.key === item)) paragraphs.push(`${nameOf(item)}: ${reason}`)
+    if (verdict === 'wrong' && !wrong.some((other) => other.key === item))
+      paragraphs.push(`${nameOf(item)}: ${reason}`)
   }
   if (missing.length > 0) paragraphs.push(`Left empty: ${list(missing.map((item) => nameOf(item.key)))}.`)
   const open = proposal.criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code)
-  if (proposal.critical.length > 0) paragraphs.push('The point above about safety comes first: put it right before anything else.')
+  if (proposal.critical.length > 0)
+    paragraphs.push('The point above about safety comes first: put it right before anything else.')
   if (open.length > 0) paragraphs.push(`Still to show: ${list(open)}.`)
   return paragraphs.join('\n\n')
 }

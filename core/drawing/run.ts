@@ -7,14 +7,22 @@ export interface DrawnRun {
   /** Path of the centre line with its bends, SVG. */
   readonly path: string
   readonly corners: readonly { readonly x: number; readonly y: number; readonly corner: Corner }[]
-  readonly viewBox: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  readonly viewBox: {
+    readonly x: number
+    readonly y: number
+    readonly width: number
+    readonly height: number
+  }
 }
 
 /** How far a millimetre off the wall is drawn to the right and down. */
 const SLANT: readonly [number, number] = [0.42, 0.3]
 const MARGIN_MM = 130
 
-export const project = ([x, y, z]: Vector): { readonly x: number; readonly y: number } => ({ x: x + z * SLANT[0], y: -y + z * SLANT[1] })
+export const project = ([x, y, z]: Vector): { readonly x: number; readonly y: number } => ({
+  x: x + z * SLANT[0],
+  y: -y + z * SLANT[1],
+})
 
 /** The drawing in millimetres of the wall. Deviations, where there are any, shift the corners before they are drawn. */
 export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly Vector[]): DrawnRun {
@@ -30,12 +38,25 @@ export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly 
       path += `L${here.x} ${here.y}`
       continue
     }
-    const share = (from: { x: number; y: number }, to: { x: number; y: number }, mm: number) => { const length = Math.hypot(to.x - from.x, to.y - from.y) || 1; const t = Math.min(0.48, mm / length); return { x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t } }
+    const share = (from: { x: number; y: number }, to: { x: number; y: number }, mm: number) => {
+      const length = Math.hypot(to.x - from.x, to.y - from.y) || 1
+      const t = Math.min(0.48, mm / length)
+      return { x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t }
+    }
     const tangent = tangentMm(former, here.corner.angleDeg)
     const [a, b] = [share(here, before, tangent), share(here, after, tangent)]
     path += `L${a.x} ${a.y}Q${here.x} ${here.y} ${b.x} ${b.y}`
   }
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
   const [left, top] = [Math.min(...xs) - MARGIN_MM, Math.min(...ys) - MARGIN_MM]
-  return { path, corners: points, viewBox: { x: left, y: top, width: Math.max(...xs) + MARGIN_MM - left, height: Math.max(...ys) + MARGIN_MM - top } }
+  return {
+    path,
+    corners: points,
+    viewBox: {
+      x: left,
+      y: top,
+      width: Math.max(...xs) + MARGIN_MM - left,
+      height: Math.max(...ys) + MARGIN_MM - top,
+    },
+  }
 }

@@ -6,22 +6,37 @@ import type { Circuit, Installation } from '../installation/installation'
 import { WHOLE_BOARD, type Exercise } from './exercise'
 
 /** An exercise as one apprentice has it: the installation of their variant, and how it is asked and judged. */
-export interface Assignment extends Pick<Exercise, 'edition' | 'policy' | 'asks' | 'marks' | 'critical' | 'tests'> {
+export interface Assignment extends Pick<
+  Exercise,
+  'edition' | 'policy' | 'asks' | 'marks' | 'critical' | 'tests'
+> {
   readonly installation: Installation
 }
 
-export function assignmentOf(exercise: Exercise, installation: Installation = exercise.installation): Assignment {
+export function assignmentOf(
+  exercise: Exercise,
+  installation: Installation = exercise.installation,
+): Assignment {
   const { edition, policy, asks, marks, critical, tests } = exercise
   return { edition, policy, asks, marks, critical, tests, installation }
 }
 
-export const rulesOf = ({ edition, policy }: Pick<Assignment, 'edition' | 'policy'>): DesignRules =>
-  ({ edition, measuredZs: policy.measuredZs, warmDrop: policy.warmDrop })
+export const rulesOf = ({ edition, policy }: Pick<Assignment, 'edition' | 'policy'>): DesignRules => ({
+  edition,
+  measuredZs: policy.measuredZs,
+  warmDrop: policy.warmDrop,
+})
 
-export const designOf = (assignment: Pick<Assignment, 'edition' | 'policy' | 'installation'>): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
+export const designOf = (
+  assignment: Pick<Assignment, 'edition' | 'policy' | 'installation'>,
+): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
 
 /** Circuits that are built at the bay, or designed where nothing is built. */
-export const builtCircuits = ({ tests, asks, installation }: Pick<Exercise, 'tests' | 'asks' | 'installation'>): readonly string[] =>
+export const builtCircuits = ({
+  tests,
+  asks,
+  installation,
+}: Pick<Exercise, 'tests' | 'asks' | 'installation'>): readonly string[] =>
   tests === null ? asks.circuits : tests === WHOLE_BOARD ? installation.circuits.map(({ id }) => id) : [tests]
 
 /** What the asked boxes depend on; enough of it reaches an apprentice's browser to lay out the sheet. */
@@ -33,23 +48,37 @@ export interface Sheet {
 }
 
 /** An installation without the residual devices, which are the apprentice's to decide. Of an alteration they are given. */
-export type PublicInstallation = Omit<Installation, 'circuits'> & { readonly circuits: readonly PublicCircuit[] }
+export type PublicInstallation = Omit<Installation, 'circuits'> & {
+  readonly circuits: readonly PublicCircuit[]
+}
 export type PublicCircuit = Omit<Circuit, 'residualA'> & { readonly residualA?: number | null }
 
 export function publicInstallation(installation: Installation): PublicInstallation {
-  return { ...installation, circuits: installation.circuits.map(({ residualA, ...circuit }) => (circuit.existing ? { ...circuit, residualA } : circuit)) }
+  return {
+    ...installation,
+    circuits: installation.circuits.map(({ residualA, ...circuit }) =>
+      circuit.existing ? { ...circuit, residualA } : circuit,
+    ),
+  }
 }
 
 /** Is this step of this circuit or board written down? Boards are asked with any of their steps, circuits only when they are designed. */
-export const isAsked = ({ asks, installation }: Pick<Sheet, 'asks' | 'installation'>, scope: string, step: StepKey): boolean =>
-  asks.steps.includes(step) && (asks.circuits.includes(scope) || installation.boards.some(({ id }) => id === scope))
+export const isAsked = (
+  { asks, installation }: Pick<Sheet, 'asks' | 'installation'>,
+  scope: string,
+  step: StepKey,
+): boolean =>
+  asks.steps.includes(step) &&
+  (asks.circuits.includes(scope) || installation.boards.some(({ id }) => id === scope))
 
 /** The boxes of the sheet in the order in which they are worked: of each circuit asked for, then of each board. */
 export function askedNodes(sheet: Sheet): NodeKey[] {
   const { installation } = sheet
   const byScope = new Map<string, NodeKey[]>()
   function note<T>(scope: string, task: T, steps: readonly Step<T>[]): StepValues {
-    const own = steps.filter((step) => isAsked(sheet, scope, step.key) && (step.appliesTo?.(task) ?? true)).map((step) => nodeKey(scope, step.key))
+    const own = steps
+      .filter((step) => isAsked(sheet, scope, step.key) && (step.appliesTo?.(task) ?? true))
+      .map((step) => nodeKey(scope, step.key))
     byScope.set(scope, [...(byScope.get(scope) ?? []), ...own])
     return {}
   }

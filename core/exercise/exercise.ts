@@ -35,7 +35,16 @@ export type Dressing = (typeof DRESSINGS)[number]
 export const RESIDUAL_TESTS = ['edition', 'all'] as const
 export type ResidualTests = (typeof RESIDUAL_TESTS)[number]
 
-export const DEFAULT_POLICY: Policy = { measuredZs: 'eighty-percent', warmDrop: 'tabulated', followShare: 1, rounding: 0.02, library: 'open', residualTests: 'edition', doubling: 'either', dressing: 'noted' }
+export const DEFAULT_POLICY: Policy = {
+  measuredZs: 'eighty-percent',
+  warmDrop: 'tabulated',
+  followShare: 1,
+  rounding: 0.02,
+  library: 'open',
+  residualTests: 'edition',
+  doubling: 'either',
+  dressing: 'noted',
+}
 
 /** What is written down: these steps of these circuits, and of the boards. */
 export interface Asks {

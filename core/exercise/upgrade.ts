@@ -33,7 +33,10 @@ interface FirstExercise {
 }
 
 export const isFirstVersion = (document: unknown): document is FirstExercise =>
-  typeof document === 'object' && document !== null && (document as FirstExercise).version === 1 && typeof (document as FirstExercise).task === 'object'
+  typeof document === 'object' &&
+  document !== null &&
+  (document as FirstExercise).version === 1 &&
+  typeof (document as FirstExercise).task === 'object'
 
 /** An exercise of any version as the present one. What is not of version 1 comes back as it is. */
 export function upgradeExercise(document: unknown): unknown {
@@ -41,8 +44,16 @@ export function upgradeExercise(document: unknown): unknown {
   const { circuitName, task, version: _version, ...rest } = document
   const steps = ASK_SETS.first.filter((step) => !(['r1', 'rn', 'r2'] as StepKey[]).includes(step))
   return {
-    ...rest, version: 2, kind: 'new-circuit', minutes: MINUTES, installation: upgradeTask(task, circuitName), tests: FIRST, asks: { circuits: [FIRST], steps },
-    marks: {}, critical: [], policy: { ...DEFAULT_POLICY, measuredZs: task.measuredZs },
+    ...rest,
+    version: 2,
+    kind: 'new-circuit',
+    minutes: MINUTES,
+    installation: upgradeTask(task, circuitName),
+    tests: FIRST,
+    asks: { circuits: [FIRST], steps },
+    marks: {},
+    critical: [],
+    policy: { ...DEFAULT_POLICY, measuredZs: task.measuredZs },
   } as unknown as Exercise
 }
 
@@ -51,26 +62,54 @@ export function upgradeTask(task: FirstTask | Installation, name = 'Circuit'): I
   if ('circuits' in task) return task as Installation
   const { supply, premises, measuredZs: _measuredZs, ...facts } = task as FirstTask
   return {
-    premises, consequence: 'none',
+    premises,
+    consequence: 'none',
     intake: { ...supply, phases: 1, mainFuseA: MAIN_FUSE_A, neutralMm2: NEUTRAL_MM2 },
     boards: [{ id: BOARD, name: 'Workshop board', phases: 1, ways: WAYS, fedBy: null, electrodeOhm: null }],
-    circuits: [{
-      ...NEW_FACTS, ...(facts as Partial<Circuit>), id: FIRST, name, board: BOARD, way: 1, line: 'L1',
-    } as Circuit],
+    circuits: [
+      {
+        ...NEW_FACTS,
+        ...(facts as Partial<Circuit>),
+        id: FIRST,
+        name,
+        board: BOARD,
+        way: 1,
+        line: 'L1',
+      } as Circuit,
+    ],
   }
 }
 
 const NEW_FACTS = {
-  phases: 1, topology: 'radial', points: 1, isSpread: false, spurM: 0, spurs: 0, fusedSpurs: 0, run: { betweenBoxesM: 5, bends: 1 }, insulationMm: 0, dc: 'none', existing: null,
+  phases: 1,
+  topology: 'radial',
+  points: 1,
+  isSpread: false,
+  spurM: 0,
+  spurs: 0,
+  fusedSpurs: 0,
+  run: { betweenBoxesM: 5, bends: 1 },
+  insulationMm: 0,
+  dc: 'none',
+  existing: null,
 } as const
 
 /** Keys of answers and overrides before circuits had names: `ib` is `c1.ib`, `design.ib` is `design.c1.ib`. */
 export const upgradeAnswers = <T>(answers: Readonly<Record<string, T>>): Record<string, T> =>
-  Object.fromEntries(Object.entries(answers).map(([key, text]) => [key.includes('.') ? key : `${FIRST}.${key}`, text]))
+  Object.fromEntries(
+    Object.entries(answers).map(([key, text]) => [key.includes('.') ? key : `${FIRST}.${key}`, text]),
+  )
 
-const upgradeItem = <K extends string>(item: K): K => (/^design\.[^.]+$/.test(item) ? item.replace('design.', `design.${FIRST}.`) as K : item)
-export const upgradeOverrides = (overrides: readonly Override[]): Override[] => overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
+const upgradeItem = <K extends string>(item: K): K =>
+  /^design\.[^.]+$/.test(item) ? (item.replace('design.', `design.${FIRST}.`) as K) : item
+export const upgradeOverrides = (overrides: readonly Override[]): Override[] =>
+  overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
 
 /** Signed marks stay as they are, with the circuit they were about; before there were inspections there was no work to mark. */
-export const upgradeMarked = (marked: Marked): Marked =>
-  ({ ...marked, work: marked.work ?? [], design: marked.design.map((mark) => (mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST })) })
+export const upgradeMarked = (marked: Marked): Marked => ({
+  ...marked,
+  work: marked.work ?? [],
+  design: marked.design.map((mark) =>
+    mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST },
+  ),
+})

@@ -11,6 +11,19 @@ import { reversed } from './reversed'
 import { rotation } from './rotation'
 import { testButton } from './test-button'
 
-export const EXPERIMENTS: readonly Experiment[] = [overload, branches, otherBar, neutralEarth, borrowedNeutral, polarity, lostNeutral, blastRadius, testButton, reversed, rotation]
+export const EXPERIMENTS: readonly Experiment[] = [
+  overload,
+  branches,
+  otherBar,
+  neutralEarth,
+  borrowedNeutral,
+  polarity,
+  lostNeutral,
+  blastRadius,
+  testButton,
+  reversed,
+  rotation,
+]
 
-export const experiment = (code: string): Experiment | undefined => EXPERIMENTS.find((one) => one.code === code)
+export const experiment = (code: string): Experiment | undefined =>
+  EXPERIMENTS.find((one) => one.code === code)

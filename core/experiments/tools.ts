@@ -14,7 +14,10 @@ export const bayOf = (code: string): Rig => practiceBay(code)!.rig()
 
 /** A practice bay with faults of the catalogue; experiments are written so that they fit. */
 export function faulty(rig: Rig, ...faults: readonly (readonly [code: string, place: string])[]): Rig {
-  const made = applyFaults(rig, faults.map(([code, place]) => ({ code, place })))
+  const made = applyFaults(
+    rig,
+    faults.map(([code, place]) => ({ code, place })),
+  )
   if (!made.ok) throw new Error(`no place for ${made.code}`)
   return made.rig
 }
@@ -31,10 +34,22 @@ export const quiet = (rig: Rig): BayState => ({ ...workingState(rig), thrown: {}
 type Act = Action extends infer A ? (A extends Action ? Omit<A, 'atS'> : never) : never
 
 /** Runs actions a second apart and tells what happened. */
-export function play(rig: Rig, state: BayState, acts: readonly Act[], untilS = 60): { readonly lines: string[]; readonly happenings: readonly Happening[]; readonly state: BayState; readonly rig: Rig } {
+export function play(
+  rig: Rig,
+  state: BayState,
+  acts: readonly Act[],
+  untilS = 60,
+): {
+  readonly lines: string[]
+  readonly happenings: readonly Happening[]
+  readonly state: BayState
+  readonly rig: Rig
+} {
   const played = simulate(rig, state, acts.map((act, i) => ({ ...act, atS: i })) as Action[], { untilS })
   const parts = indexParts(rig)
-  const lines = played.happenings.filter(({ kind }) => kind !== 'settled').map((one) => `${timeWords(one.atS)}: ${happeningSentence(one, parts)}`)
+  const lines = played.happenings
+    .filter(({ kind }) => kind !== 'settled')
+    .map((one) => `${timeWords(one.atS)}: ${happeningSentence(one, parts)}`)
   return { ...played, lines }
 }
 
@@ -52,4 +67,5 @@ export function voltAt(rig: Rig, state: BayState, at: string, to?: string): numb
 }
 
 export const volts = (v: number): string => `${v.toFixed(v < 10 ? 1 : 0)} V`
-export const amps = (a: number): string => (a < 5e-5 ? '0 A' : a < 1 ? `${(a * 1e3).toFixed(a < 0.01 ? 1 : 0)} mA` : `${a.toFixed(1)} A`)
+export const amps = (a: number): string =>
+  a < 5e-5 ? '0 A' : a < 1 ? `${(a * 1e3).toFixed(a < 0.01 ? 1 : 0)} mA` : `${a.toFixed(1)} A`

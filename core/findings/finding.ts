@@ -8,6 +8,21 @@ export interface Finding {
   readonly regulation?: string
 }
 
-export const note = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({ code, seriousness: 'note', params, regulation })
-export const fault = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({ code, seriousness: 'fault', params, regulation })
-export const critical = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({ code, seriousness: 'critical', params, regulation })
+export const note = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({
+  code,
+  seriousness: 'note',
+  params,
+  regulation,
+})
+export const fault = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({
+  code,
+  seriousness: 'fault',
+  params,
+  regulation,
+})
+export const critical = (code: string, params: Finding['params'] = {}, regulation?: string): Finding => ({
+  code,
+  seriousness: 'critical',
+  params,
+  regulation,
+})

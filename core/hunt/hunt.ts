@@ -17,7 +17,8 @@ export interface HuntState {
 export function stateAfter(log: readonly HuntStep[]): HuntState {
   let state: HuntState = { isIsolated: false, isRepaired: false, conclusion: null }
   for (const step of log) {
-    if (step.do === 'isolate' || step.do === 'restore') state = { ...state, isIsolated: step.do === 'isolate' }
+    if (step.do === 'isolate' || step.do === 'restore')
+      state = { ...state, isIsolated: step.do === 'isolate' }
     else if (step.do === 'conclude') state = { ...state, conclusion: { code: step.code, place: step.place } }
     else if (step.do === 'repair') state = { ...state, isRepaired: true }
   }

@@ -35,11 +35,23 @@ export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview
     return a && b && cost(kind, b, a) > FITS ? [{ test: key, sound: a, faulty: b }] : []
   })
   const { candidates } = diagnose(meant, faulty, { pairs: faults.length > 1 })
-  const isTrue = (own: readonly Fault[], elsewhere: readonly Fault[]) => faults.every(({ code, place }) => [...own, ...elsewhere].some((one) => one.code === code && one.place === place))
+  const isTrue = (own: readonly Fault[], elsewhere: readonly Fault[]) =>
+    faults.every(({ code, place }) =>
+      [...own, ...elsewhere].some((one) => one.code === code && one.place === place),
+    )
   const at = candidates.findIndex(({ hypothesis, elsewhere }) => isTrue(hypothesis.faults, elsewhere))
   const best = candidates[0]?.share ?? 1
-  const alike = candidates.filter(({ share }, i) => i !== at && share >= ALIKE_SHARE * best).length + (at >= 0 ? candidates[at]!.elsewhere.length : 0)
+  const alike =
+    candidates.filter(({ share }, i) => i !== at && share >= ALIKE_SHARE * best).length +
+    (at >= 0 ? candidates[at]!.elsewhere.length : 0)
   const symptoms = symptomsOf(made.rig, meant)
-  const difficulty = readings.length === 0 ? 'not by tests' : alike === 0 && readings.length >= EASY_READINGS ? 'easy' : alike <= 2 ? 'fair' : 'hard'
+  const difficulty =
+    readings.length === 0
+      ? 'not by tests'
+      : alike === 0 && readings.length >= EASY_READINGS
+        ? 'easy'
+        : alike <= 2
+          ? 'fair'
+          : 'hard'
   return { readings, symptoms, rank: readings.length === 0 || at < 0 ? null : at + 1, alike, difficulty }
 }

@@ -10,7 +10,8 @@ const SETTLE_S = 60
 /** What somebody notices at a bay that has been energised in order: what opened, what stays dark. Empty where nothing shows. */
 export function symptomsOf(built: Rig, meant: Rig): string[] {
   const parts = indexParts(meant)
-  const run = (rig: Rig) => simulate(rig, deadState(rig), energiseInOrder(rig), { untilS: SETTLE_S }).happenings
+  const run = (rig: Rig) =>
+    simulate(rig, deadState(rig), energiseInOrder(rig), { untilS: SETTLE_S }).happenings
   const [own, sound] = [run(built), run(meant)]
   const lit = (happenings: typeof own) => {
     const on = new Set<string>()
@@ -22,6 +23,8 @@ export function symptomsOf(built: Rig, meant: Rig): string[] {
   }
   const [works, should] = [lit(own), lit(sound)]
   const dark = [...should].filter((part) => !works.has(part)).map((part) => parts.get(part)?.name ?? part)
-  const trips = own.filter((one) => one.kind === 'tripped' || one.kind === 'overvoltage' || one.kind === 'failedToBreak').map((one) => happeningSentence(one, parts))
+  const trips = own
+    .filter((one) => one.kind === 'tripped' || one.kind === 'overvoltage' || one.kind === 'failedToBreak')
+    .map((one) => happeningSentence(one, parts))
   return [...trips, ...(dark.length ? [`Does not work: ${dark.join(', ')}.`] : [])]
 }

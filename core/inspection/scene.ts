@@ -5,9 +5,22 @@ import type { Grade } from './items'
 
 /** What a spot of a drawn board may look like; the first is as it should be. */
 export const LOOKS = {
-  way: ['blank', 'gap'], device: ['clean', 'copper', 'insulation', 'strands'], label: ['text', 'none'], top: ['closed', 'open'], side: ['closed', 'open'], entry: ['grommet', 'none'],
-  neutral: ['own', 'other'], earth: ['sleeved', 'bare', 'loose'], tails: ['clamped', 'loose'], notice: ['there', 'none'], chart: ['there', 'none'], bond: ['right', 'none', 'thin'],
-  cutout: ['sealed', 'broken'], meter: ['whole', 'cracked'], main: ['right', 'damaged'], isolator: ['marked', 'unmarked'],
+  way: ['blank', 'gap'],
+  device: ['clean', 'copper', 'insulation', 'strands'],
+  label: ['text', 'none'],
+  top: ['closed', 'open'],
+  side: ['closed', 'open'],
+  entry: ['grommet', 'none'],
+  neutral: ['own', 'other'],
+  earth: ['sleeved', 'bare', 'loose'],
+  tails: ['clamped', 'loose'],
+  notice: ['there', 'none'],
+  chart: ['there', 'none'],
+  bond: ['right', 'none', 'thin'],
+  cutout: ['sealed', 'broken'],
+  meter: ['whole', 'cracked'],
+  main: ['right', 'damaged'],
+  isolator: ['marked', 'unmarked'],
 } as const satisfies Record<string, readonly string[]>
 export type SpotKind = keyof typeof LOOKS
 
@@ -49,9 +62,26 @@ export interface Scene {
 
 /** How serious each look is; schools differ by a step here and there, which `alsoRight` allows. Common practice, no source. */
 const GRADE_OF: Readonly<Record<string, readonly [Grade, ...Grade[]]>> = {
-  'way gap': ['danger'], 'device copper': ['potential', 'danger'], 'device insulation': ['potential'], 'device strands': ['potential', 'improve'], 'label none': ['improve'], 'top open': ['potential'], 'side open': ['potential'],
-  'entry none': ['potential'], 'neutral other': ['potential'], 'earth bare': ['improve'], 'earth loose': ['potential', 'danger'], 'tails loose': ['improve', 'potential'], 'notice none': ['improve'], 'chart none': ['improve'],
-  'bond none': ['potential'], 'bond thin': ['improve', 'potential'], 'cutout broken': ['further'], 'meter cracked': ['further', 'danger'], 'main damaged': ['danger', 'potential'], 'isolator unmarked': ['improve'],
+  'way gap': ['danger'],
+  'device copper': ['potential', 'danger'],
+  'device insulation': ['potential'],
+  'device strands': ['potential', 'improve'],
+  'label none': ['improve'],
+  'top open': ['potential'],
+  'side open': ['potential'],
+  'entry none': ['potential'],
+  'neutral other': ['potential'],
+  'earth bare': ['improve'],
+  'earth loose': ['potential', 'danger'],
+  'tails loose': ['improve', 'potential'],
+  'notice none': ['improve'],
+  'chart none': ['improve'],
+  'bond none': ['potential'],
+  'bond thin': ['improve', 'potential'],
+  'cutout broken': ['further'],
+  'meter cracked': ['further', 'danger'],
+  'main damaged': ['danger', 'potential'],
+  'isolator unmarked': ['improve'],
 }
 
 export const SCENES = ['board', 'intake'] as const
@@ -64,7 +94,8 @@ export function sceneOf(code: SceneCode, seed: number): Scene {
   const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
   const draw = (count: number) => Math.min(count - 1, Math.floor(random() * count))
   const arrangement = (['TN-S', 'TN-C-S', 'TT'] as const)[draw(3)]!
-  const bare = code === 'board' ? boardSpots(practiceBay(BOARDS[draw(BOARDS.length)]!)!.rig()) : intakeSpots(arrangement)
+  const bare =
+    code === 'board' ? boardSpots(practiceBay(BOARDS[draw(BOARDS.length)]!)!.rig()) : intakeSpots(arrangement)
   const count = LEAST_DEFECTS + draw(MOST_DEFECTS - LEAST_DEFECTS + 1)
   const chosen = new Set<number>()
   while (chosen.size < Math.min(count, bare.length)) chosen.add(draw(bare.length))
@@ -87,25 +118,50 @@ const SLOT = 70
 
 /** Everything that can be looked at on a board, laid out from the model of its bay. */
 function boardSpots(rig: Rig): Bare[] {
-  const spot = (id: string, kind: SpotKind, name: string, x: number, y: number, w: number, h: number): Bare => ({ id, kind, name, x, y, w, h })
+  const spot = (
+    id: string,
+    kind: SpotKind,
+    name: string,
+    x: number,
+    y: number,
+    w: number,
+    h: number,
+  ): Bare => ({ id, kind, name, x, y, w, h })
   const frame = rig.boards[0]!
-  const devices = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board === frame.id)
+  const devices = rig.parts.filter(
+    (part): part is DevicePart => part.kind === 'device' && part.board === frame.id,
+  )
   const ways = devices.filter(({ role }) => role === 'way')
   const shared = devices.filter(({ role }) => role === 'residual')
   const slot = (i: number) => FIRST_X + i * SLOT + 6
   const ofWay = (way: number) => slot(shared.length + way - 1)
-  const spare = Array.from({ length: frame.ways }, (_, i) => i + 1).filter((way) => !ways.some((device) => device.way === way))
+  const spare = Array.from({ length: frame.ways }, (_, i) => i + 1).filter(
+    (way) => !ways.some((device) => device.way === way),
+  )
   return [
-    ...Array.from({ length: 4 }, (_, i) => spot(`top${i + 1}`, 'top', `Knock-out ${i + 1} on top`, 190 + i * 130, 42, 46, 20)),
-    spot('side1', 'side', 'Knock-out on the left', 62, 180, 20, 46), spot('side2', 'side', 'Knock-out on the right', 758, 180, 20, 46), spot('entry1', 'entry', 'Entry of the tails', 120, 486, 60, 26), spot('entry2', 'entry', 'Entry of the cables', 600, 486, 100, 26),
+    ...Array.from({ length: 4 }, (_, i) =>
+      spot(`top${i + 1}`, 'top', `Knock-out ${i + 1} on top`, 190 + i * 130, 42, 46, 20),
+    ),
+    spot('side1', 'side', 'Knock-out on the left', 62, 180, 20, 46),
+    spot('side2', 'side', 'Knock-out on the right', 758, 180, 20, 46),
+    spot('entry1', 'entry', 'Entry of the tails', 120, 486, 60, 26),
+    spot('entry2', 'entry', 'Entry of the cables', 600, 486, 100, 26),
     spot('main', 'isolator', 'Main switch', 92, 190, 46, 90),
-    ...shared.map((device, i) => spot(device.id, 'device', `Terminals of ${device.name}`, slot(i), 190, 54, 90)),
+    ...shared.map((device, i) =>
+      spot(device.id, 'device', `Terminals of ${device.name}`, slot(i), 190, 54, 90),
+    ),
     ...ways.flatMap((device, i) => [
-      spot(device.id, 'device', `Terminals of ${device.name}`, ofWay(device.way!), 190, 54, 90), spot(`label${device.way}`, 'label', `Label of ${device.name}`, ofWay(device.way!), 288, 54, 22),
-      spot(`n${device.way}`, 'neutral', `Neutral of ${device.name}`, 180 + i * 100, 348, 70, 34), spot(`e${device.way}`, 'earth', `Protective conductor of ${device.name}`, 180 + i * 100, 420, 70, 34),
+      spot(device.id, 'device', `Terminals of ${device.name}`, ofWay(device.way!), 190, 54, 90),
+      spot(`label${device.way}`, 'label', `Label of ${device.name}`, ofWay(device.way!), 288, 54, 22),
+      spot(`n${device.way}`, 'neutral', `Neutral of ${device.name}`, 180 + i * 100, 348, 70, 34),
+      spot(`e${device.way}`, 'earth', `Protective conductor of ${device.name}`, 180 + i * 100, 420, 70, 34),
     ]),
     ...spare.map((way) => spot(`spare${way}`, 'way', `Way ${way}`, ofWay(way), 190, 54, 90)),
-    spot('tails', 'tails', 'Tails', 96, 400, 40, 80), ...(devices.some(({ residual }) => residual) ? [spot('notice', 'notice', 'Notice of the residual device', 600, 84, 140, 40)] : []), spot('chart', 'chart', 'Circuit chart', 430, 84, 150, 40),
+    spot('tails', 'tails', 'Tails', 96, 400, 40, 80),
+    ...(devices.some(({ residual }) => residual)
+      ? [spot('notice', 'notice', 'Notice of the residual device', 600, 84, 140, 40)]
+      : []),
+    spot('chart', 'chart', 'Circuit chart', 430, 84, 150, 40),
   ]
 }
 
@@ -113,10 +169,24 @@ function boardSpots(rig: Rig): Bare[] {
 const ROUTE = { 'TN-S': 'a', 'TN-C-S': 'b', TT: 'c' } as const
 
 function intakeSpots(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Bare[] {
-  const spot = (id: string, kind: SpotKind, name: string, x: number, y: number, w: number, h: number): Bare => ({ id, kind, name, x, y, w, h })
+  const spot = (
+    id: string,
+    kind: SpotKind,
+    name: string,
+    x: number,
+    y: number,
+    w: number,
+    h: number,
+  ): Bare => ({ id, kind, name, x, y, w, h })
   return [
-    spot('cutout', 'cutout', 'Cut-out with its seal', 110, 300, 120, 120), spot('meter', 'meter', 'Meter', 300, 180, 140, 130), spot('tail1', 'main', 'Tails from cut-out to meter', 220, 230, 90, 60), spot('tail2', 'main', 'Tails from meter to board', 440, 230, 110, 60),
-    spot('board', 'isolator', 'Main switch of the board', 560, 170, 150, 150), spot('bondwater', 'bond', 'Bonding of water', 520, 420, 160, 50), spot('bondgas', 'bond', 'Bonding of gas', 520, 480, 160, 40), spot(`earthing-${ROUTE[arrangement]}`, 'earth', 'Earthing conductor', 250, 400, 200, 60),
+    spot('cutout', 'cutout', 'Cut-out with its seal', 110, 300, 120, 120),
+    spot('meter', 'meter', 'Meter', 300, 180, 140, 130),
+    spot('tail1', 'main', 'Tails from cut-out to meter', 220, 230, 90, 60),
+    spot('tail2', 'main', 'Tails from meter to board', 440, 230, 110, 60),
+    spot('board', 'isolator', 'Main switch of the board', 560, 170, 150, 150),
+    spot('bondwater', 'bond', 'Bonding of water', 520, 420, 160, 50),
+    spot('bondgas', 'bond', 'Bonding of gas', 520, 480, 160, 40),
+    spot(`earthing-${ROUTE[arrangement]}`, 'earth', 'Earthing conductor', 250, 400, 200, 60),
     spot('label', 'label', 'Label at the bonding clamp', 690, 420, 60, 24),
   ]
 }
@@ -124,9 +194,24 @@ function intakeSpots(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Bare[] {
 function intakeQuestions(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Question[] {
   return [
     { key: 'earthing', ask: 'earthing', choices: ['TN-S', 'TN-C-S', 'TT'], answer: arrangement },
-    { key: 'meter', ask: 'meterOwner', choices: ['the consumer', 'the supplier', 'the distributor'], answer: 'the supplier' },
-    { key: 'tails', ask: 'tailsOwner', choices: ['the consumer', 'the supplier', 'the distributor'], answer: 'the consumer' },
-    { key: 'seal', ask: 'seal', choices: ['cut it and write it down', 'leave it and call the owner', 'pull the fuse'], answer: 'leave it and call the owner' },
+    {
+      key: 'meter',
+      ask: 'meterOwner',
+      choices: ['the consumer', 'the supplier', 'the distributor'],
+      answer: 'the supplier',
+    },
+    {
+      key: 'tails',
+      ask: 'tailsOwner',
+      choices: ['the consumer', 'the supplier', 'the distributor'],
+      answer: 'the consumer',
+    },
+    {
+      key: 'seal',
+      ask: 'seal',
+      choices: ['cut it and write it down', 'leave it and call the owner', 'pull the fuse'],
+      answer: 'leave it and call the owner',
+    },
   ]
 }
 
@@ -149,16 +234,33 @@ export interface RoundScore {
   readonly percent: number
 }
 
-export function scoreRound({ defects, questions }: Scene, marked: readonly FoundSpot[], answers: Readonly<Record<string, string>> = {}): RoundScore {
+export function scoreRound(
+  { defects, questions }: Scene,
+  marked: readonly FoundSpot[],
+  answers: Readonly<Record<string, string>> = {},
+): RoundScore {
   const byDefect = new Map(defects.map((defect) => [defect.spot, defect]))
-  const isRight = ({ spot, grade }: FoundSpot) => { const defect = byDefect.get(spot)!; return defect.grade === grade || defect.alsoRight.includes(grade) }
+  const isRight = ({ spot, grade }: FoundSpot) => {
+    const defect = byDefect.get(spot)!
+    return defect.grade === grade || defect.alsoRight.includes(grade)
+  }
   const on = marked.filter(({ spot }) => byDefect.has(spot))
   const found = on.filter(isRight).map(({ spot }) => spot)
   const wronglyGraded = on.filter((one) => !isRight(one)).map(({ spot }) => spot)
-  const missed = defects.filter(({ spot }) => !marked.some((one) => one.spot === spot)).map(({ spot }) => spot)
+  const missed = defects
+    .filter(({ spot }) => !marked.some((one) => one.spot === spot))
+    .map(({ spot }) => spot)
   const wrong = marked.filter(({ spot }) => !byDefect.has(spot)).map(({ spot }) => spot)
   const wrongAnswers = questions.filter(({ key, answer }) => answers[key] !== answer).map(({ key }) => key)
   const all = defects.length + questions.length
-  const got = found.length + wronglyGraded.length / 2 + questions.length - wrongAnswers.length - wrong.length / 2
-  return { found, wronglyGraded, missed, false: wrong, wrongAnswers, percent: Math.round(Math.max(0, got / all) * 100) }
+  const got =
+    found.length + wronglyGraded.length / 2 + questions.length - wrongAnswers.length - wrong.length / 2
+  return {
+    found,
+    wronglyGraded,
+    missed,
+    false: wrong,
+    wrongAnswers,
+    percent: Math.round(Math.max(0, got / all) * 100),
+  }
 }

@@ -14,17 +14,38 @@ export interface WorkMark {
 }
 
 /** A danger outranks marks, what is potentially dangerous costs the mark, the rest is said and costs nothing. */
-const SERIOUSNESS: Readonly<Record<Grade, Finding['seriousness']>> = { danger: 'critical', potential: 'fault', improve: 'note', further: 'note' }
+const SERIOUSNESS: Readonly<Record<Grade, Finding['seriousness']>> = {
+  danger: 'critical',
+  potential: 'fault',
+  improve: 'note',
+  further: 'note',
+}
 
 /** Marks of an inspection, one a group. A group of which anything was not looked at is not judged. */
-export function workMarks(items: readonly InspectionItem[], conclusion: Pick<Conclusion, 'observations' | 'open'>): WorkMark[] {
+export function workMarks(
+  items: readonly InspectionItem[],
+  conclusion: Pick<Conclusion, 'observations' | 'open'>,
+): WorkMark[] {
   return ITEM_GROUPS.flatMap((group): WorkMark[] => {
     const own = items.filter((item) => item.group === group)
     if (own.length === 0 || conclusion.open.some((item) => item.group === group)) return []
     const findings = conclusion.observations.filter(({ item }) => item.group === group).map(findingOf)
     const isRight = findings.every(({ seriousness }) => seriousness === 'note')
-    return [{ group, looked: own.length, mark: isRight ? 1 : 0, outOf: 1, verdict: isRight ? 'right' : 'wrong', findings }]
+    return [
+      {
+        group,
+        looked: own.length,
+        mark: isRight ? 1 : 0,
+        outOf: 1,
+        verdict: isRight ? 'right' : 'wrong',
+        findings,
+      },
+    ]
   })
 }
 
-const findingOf = ({ item, grade, remark }: Observation): Finding => ({ code: 'work.seen', seriousness: SERIOUSNESS[grade], params: { what: item.what, part: item.part, grade, remark } })
+const findingOf = ({ item, grade, remark }: Observation): Finding => ({
+  code: 'work.seen',
+  seriousness: SERIOUSNESS[grade],
+  params: { what: item.what, part: item.part, grade, remark },
+})

@@ -44,7 +44,13 @@ export type Load =
   | { readonly basis: 'cooker'; readonly powerW: number; readonly hasSocket: boolean }
   | { readonly basis: 'lamps'; readonly count: number; readonly eachW: number; readonly isDischarge: boolean }
   /** Shaft power; the starting current is this many times the running one. */
-  | { readonly basis: 'motor'; readonly powerW: number; readonly powerFactor: number; readonly efficiency: number; readonly startMultiple: number }
+  | {
+      readonly basis: 'motor'
+      readonly powerW: number
+      readonly powerFactor: number
+      readonly efficiency: number
+      readonly startMultiple: number
+    }
   /** The demand of the board that it feeds. */
   | { readonly basis: 'board' }
 

@@ -4,7 +4,12 @@ import { display, type Reading } from './reading'
 import { solveWith } from './measure'
 import type { Bench } from './setup'
 
-const RANGES = [{ end: 0.3999, step: 0.0001 }, { end: 3.999, step: 0.001 }, { end: 39.99, step: 0.01 }, { end: 399.9, step: 0.1 }]
+const RANGES = [
+  { end: 0.3999, step: 0.0001 },
+  { end: 3.999, step: 0.001 },
+  { end: 39.99, step: 0.01 },
+  { end: 399.9, step: 0.1 },
+]
 const ACCURACY = { relative: 0.02, digits: 5 }
 
 /** Clamp around these conductors together, A: one shows its current, line and neutral together what does not come back. */

@@ -6,7 +6,11 @@ import type { Bench } from './setup'
 /** Open-circuit voltage 4 to 24 V and at least 200 mA into a short; BS 7671 643.2 and BS EN 61557-4, from memory. */
 const OPEN_V = 5
 const INNER_OHM = 20
-const RANGES = [{ end: 19.99, step: 0.01 }, { end: 199.9, step: 0.1 }, { end: 1999, step: 1 }]
+const RANGES = [
+  { end: 19.99, step: 0.01 },
+  { end: 199.9, step: 0.1 },
+  { end: 1999, step: 1 },
+]
 const ACCURACY = { relative: 0.02, digits: 2 }
 /** The instrument warns and refuses above this between its leads, V. */
 const LIVE_V = 5
@@ -27,10 +31,21 @@ export const NULLED: Leads = { ohm: USUAL_LEADS_OHM, nulledOhm: USUAL_LEADS_OHM 
 export function readContinuity(bench: Bench, probes: Probes, leads: Leads = NULLED, error = 0): Reading {
   const standing = standingVolt(bench, probes)
   if (standing > LIVE_V) return refused('resistance', 'live', { volt: Math.round(standing) })
-  const solved = solveWith(bench, 0, [{ kind: 'source', name: 'ohmmeter', from: probes.to, to: probes.at, volt: real(OPEN_V), ohm: real(INNER_OHM) }])
+  const solved = solveWith(bench, 0, [
+    {
+      kind: 'source',
+      name: 'ohmmeter',
+      from: probes.to,
+      to: probes.at,
+      volt: real(OPEN_V),
+      ohm: real(INNER_OHM),
+    },
+  ])
   if (!solved) return refused('resistance', 'noSupply')
   const current = magnitude(solved.ampere('ohmmeter'))
-  const measured = current === 0 ? Infinity : voltBetween(bench, solved, probes) / current + leads.ohm - leads.nulledOhm
-  const notNulled: Hazard[] = leads.ohm - leads.nulledOhm > NULLED_OHM ? [{ code: 'leads', params: { ohm: leads.ohm } }] : []
+  const measured =
+    current === 0 ? Infinity : voltBetween(bench, solved, probes) / current + leads.ohm - leads.nulledOhm
+  const notNulled: Hazard[] =
+    leads.ohm - leads.nulledOhm > NULLED_OHM ? [{ code: 'leads', params: { ohm: leads.ohm } }] : []
   return display('resistance', measured, RANGES, ACCURACY, error, notNulled)
 }

@@ -12,8 +12,16 @@ const LOW_A = 0.015
 /** How long the test current flows, s. */
 const HIGH_S = 0.04
 const LEAST_V = 180
-const RANGES = [{ end: 19.99, step: 0.01 }, { end: 199.9, step: 0.1 }, { end: 1999, step: 1 }]
-const FAULT_RANGES = [{ end: 999, step: 1 }, { end: 9990, step: 10 }, { end: 20_000, step: 100 }]
+const RANGES = [
+  { end: 19.99, step: 0.01 },
+  { end: 199.9, step: 0.1 },
+  { end: 1999, step: 1 },
+]
+const FAULT_RANGES = [
+  { end: 999, step: 1 },
+  { end: 9990, step: 10 },
+  { end: 20_000, step: 100 },
+]
 const ACCURACY = { relative: 0.05, digits: 5 }
 
 export type LoopTest = 'high-current' | 'no-trip'
@@ -33,7 +41,9 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
   const volt = idle ? magnitude(across(idle)) : 0
   if (volt < LEAST_V) return refused('resistance', 'noSupply', { volt: Math.round(volt) })
   const ohm = test === 'high-current' ? HIGH_OHM : volt / LOW_A
-  const loaded = solveWith(bench, 50, [{ kind: 'impedance', name: 'loop tester', from: at, to, ohm: real(ohm) }])!
+  const loaded = solveWith(bench, 50, [
+    { kind: 'impedance', name: 'loop tester', from: at, to, ohm: real(ohm) },
+  ])!
   // Which device would not let the test current flow to its end?
   const tripping = bench.rig.parts.flatMap((part) => {
     if (part.kind !== 'device' || !part.residual || !bench.state.closed[part.id]) return []
@@ -41,7 +51,11 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
     return band && (test === 'no-trip' || band.usualS <= HIGH_S) ? [part.name] : []
   })
   if (tripping.length > 0) return refused('resistance', 'trips', { device: tripping.join(', ') })
-  return { ohm: magnitude(subtract(across(idle), across(loaded))) / magnitude(loaded.ampere('loop tester')), volt, hazards: [] }
+  return {
+    ohm: magnitude(subtract(across(idle), across(loaded))) / magnitude(loaded.ampere('loop tester')),
+    volt,
+    hazards: [],
+  }
 }
 
 /** Loop impedance between line and earth, or line and neutral, of a live circuit. */
@@ -53,5 +67,7 @@ export function readLoop(bench: Bench, probes: Probes, test: LoopTest, error = 0
 /** Prospective fault current, A: voltage over loop impedance. */
 export function readFaultCurrent(bench: Bench, probes: Probes, test: LoopTest, error = 0): Reading {
   const loop = loopOf(bench, probes, test)
-  return 'quantity' in loop ? { ...loop, quantity: 'faultCurrent' } : display('faultCurrent', loop.volt / loop.ohm, FAULT_RANGES, ACCURACY, error, loop.hazards)
+  return 'quantity' in loop
+    ? { ...loop, quantity: 'faultCurrent' }
+    : display('faultCurrent', loop.volt / loop.ohm, FAULT_RANGES, ACCURACY, error, loop.hazards)
 }

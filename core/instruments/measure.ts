@@ -13,7 +13,11 @@ export interface Probes {
 }
 
 /** The bay with the instrument in it, at mains frequency or for direct current; undefined if it cannot be solved. */
-export function solveWith({ rig, state, conductorC, links }: Bench, hertz: number, add: readonly Element[] = []): Solved | undefined {
+export function solveWith(
+  { rig, state, conductorC, links }: Bench,
+  hertz: number,
+  add: readonly Element[] = [],
+): Solved | undefined {
   const solved = solveBay(rig, state, { hertz, conductorC, add: [...links, ...add] })
   return solved.ok ? solved : undefined
 }

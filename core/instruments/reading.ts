@@ -43,14 +43,31 @@ export interface Reading {
   readonly hazards: readonly Hazard[]
 }
 
-export const refused = (quantity: QuantityKey, code: HazardCode, params: Hazard['params'] = {}): Reading => ({ quantity, isOver: false, hazards: [{ code, params }] })
+export const refused = (quantity: QuantityKey, code: HazardCode, params: Hazard['params'] = {}): Reading => ({
+  quantity,
+  isOver: false,
+  hazards: [{ code, params }],
+})
 
 /** A measured value as it is displayed: with the instrument's own error (−1 to 1 of its accuracy), rounded, or off the range. */
-export function display(quantity: QuantityKey, measured: number, ranges: readonly Range[], accuracy: Accuracy, error: number, hazards: readonly Hazard[] = []): Reading {
+export function display(
+  quantity: QuantityKey,
+  measured: number,
+  ranges: readonly Range[],
+  accuracy: Accuracy,
+  error: number,
+  hazards: readonly Hazard[] = [],
+): Reading {
   const last = ranges.at(-1)!
   if (!(measured <= last.end)) return { quantity, value: last.end, isOver: true, hazards }
   const range = ranges.find(({ end }) => measured <= end)!
   const allowed = accuracy.relative * measured + accuracy.digits * range.step
   const value = Math.max(0, Math.round((measured + error * allowed) / range.step) * range.step)
-  return { quantity, value: Number(value.toPrecision(12)), isOver: false, band: { low: Math.max(0, value - allowed - range.step / 2), high: value + allowed + range.step / 2 }, hazards }
+  return {
+    quantity,
+    value: Number(value.toPrecision(12)),
+    isOver: false,
+    band: { low: Math.max(0, value - allowed - range.step / 2), high: value + allowed + range.step / 2 },
+    hazards,
+  }
 }

@@ -17,15 +17,31 @@ const ACCURACY = { relative: 0.02, digits: 2 }
 const OTHER_HALF_S = 0.005
 
 /** Trip time of the quickest residual device in front of this point, s. Starting on either half-wave. */
-export function readTripTime(bench: Bench, probes: Probes, ratedA: number, multiple: ResidualMultiple, startDegrees: 0 | 180 = 0, error = 0): Reading & { readonly trips: readonly string[] } {
+export function readTripTime(
+  bench: Bench,
+  probes: Probes,
+  ratedA: number,
+  multiple: ResidualMultiple,
+  startDegrees: 0 | 180 = 0,
+  error = 0,
+): Reading & { readonly trips: readonly string[] } {
   const parts = indexParts(bench.rig)
   const idle = solveWith(bench, 50)
   const volt = idle ? voltBetween(bench, idle, probes) : 0
   if (!idle || volt < 180) return { ...refused('time', 'noSupply', { volt: Math.round(volt) }), trips: [] }
-  const solved = solveWith(bench, 50, [{ kind: 'injection', name: 'residual tester', from: probes.at, to: probes.to, ampere: real(multiple * ratedA) }])
+  const solved = solveWith(bench, 50, [
+    {
+      kind: 'injection',
+      name: 'residual tester',
+      from: probes.at,
+      to: probes.to,
+      ampere: real(multiple * ratedA),
+    },
+  ])
   if (!solved) return { ...refused('time', 'noSupply'), trips: [] }
   const touchV = magnitude(solved.volt(nodeOf(parts, probes.to)))
-  if (touchV > TOUCH_LIMIT_V) return { ...refused('time', 'touchVoltage', { volt: Math.round(touchV) }), trips: [] }
+  if (touchV > TOUCH_LIMIT_V)
+    return { ...refused('time', 'touchVoltage', { volt: Math.round(touchV) }), trips: [] }
   const times = bench.rig.parts.flatMap((part) => {
     if (part.kind !== 'device' || !part.residual || !bench.state.closed[part.id]) return []
     const band = residualBand(part.residual, watchDevice(part, solved).residualA)
@@ -33,5 +49,8 @@ export function readTripTime(bench: Bench, probes: Probes, ratedA: number, multi
   })
   const quickest = Math.min(...times.map(({ s }) => s), Infinity)
   const reading = display('time', quickest, [{ end: LONGEST_S[multiple], step: 0.001 }], ACCURACY, error)
-  return { ...reading, trips: reading.isOver ? [] : times.filter(({ s }) => s === quickest).map(({ part }) => part) }
+  return {
+    ...reading,
+    trips: reading.isOver ? [] : times.filter(({ s }) => s === quickest).map(({ part }) => part),
+  }
 }

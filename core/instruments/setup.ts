@@ -29,12 +29,34 @@ const LINK_OHM = 1e-3
 export const freeEnd = (wire: string, end: 'from' | 'to'): TerminalRef => `free-${wire}-${end}.S`
 
 /** The bay with its set-up made. */
-export function prepare(rig: Rig, state: BayState, { freed, links }: Setup = NO_SETUP, conductorC = 20): Bench {
+export function prepare(
+  rig: Rig,
+  state: BayState,
+  { freed, links }: Setup = NO_SETUP,
+  conductorC = 20,
+): Bench {
   const open = freed.reduce((made, { wire: id, end }): Rig => {
     const wire = made.wires.find((one) => one.id === id)
     if (!wire) return made
-    const part = { id: `free-${id}-${end}`, name: `Free end of ${id}`, kind: 'junction', board: null, circuit: null } as const
+    const part = {
+      id: `free-${id}-${end}`,
+      name: `Free end of ${id}`,
+      kind: 'junction',
+      board: null,
+      circuit: null,
+    } as const
     return moveEnd({ ...made, parts: [...made.parts, part] }, id, wire[end], freeEnd(id, end))
   }, rig)
-  return { rig: open, state, conductorC, links: links.map(([from, to], i): Element => ({ kind: 'impedance', name: `link ${i + 1}`, from, to, ohm: real(LINK_OHM) })) }
+  return {
+    rig: open,
+    state,
+    conductorC,
+    links: links.map(([from, to], i): Element => ({
+      kind: 'impedance',
+      name: `link ${i + 1}`,
+      from,
+      to,
+      ohm: real(LINK_OHM),
+    })),
+  }
 }

@@ -53,24 +53,43 @@ export interface Taken {
 export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multiple }: ReadingRequest): Taken {
   const probes = { at: at[0] as TerminalRef, to: at[1] as TerminalRef }
   switch (instrument) {
-    case 'continuity': return told(readContinuity(bench, probes))
-    case 'insulation': return told(readInsulation(bench, probes, volt))
-    case 'voltage': return told(readVoltage(bench, probes))
-    case 'loop': return told(readLoop(bench, probes, 'no-trip'))
-    case 'loop-high': return told(readLoop(bench, probes, 'high-current'))
-    case 'fault-current': return told(readFaultCurrent(bench, probes, 'high-current'))
-    case 'clamp': return told(readClamp(bench, at))
+    case 'continuity':
+      return told(readContinuity(bench, probes))
+    case 'insulation':
+      return told(readInsulation(bench, probes, volt))
+    case 'voltage':
+      return told(readVoltage(bench, probes))
+    case 'loop':
+      return told(readLoop(bench, probes, 'no-trip'))
+    case 'loop-high':
+      return told(readLoop(bench, probes, 'high-current'))
+    case 'fault-current':
+      return told(readFaultCurrent(bench, probes, 'high-current'))
+    case 'clamp':
+      return told(readClamp(bench, at))
     case 'rcd': {
       const reading = readTripTime(bench, probes, ratedA, multiple)
       return { ...told(reading), trips: reading.trips }
     }
-    case 'indicator': return plain(`${readIndicator(bench, probes)} V`)
-    case 'socket': return plain(SOCKET_WORDS[readSocketTester(bench, at[0]!)])
-    case 'rotation': return plain(ROTATION_WORDS[readRotation(bench, [at[0]!, at[1]!, at[2]!])])
+    case 'indicator':
+      return plain(`${readIndicator(bench, probes)} V`)
+    case 'socket':
+      return plain(SOCKET_WORDS[readSocketTester(bench, at[0]!)])
+    case 'rotation':
+      return plain(ROTATION_WORDS[readRotation(bench, [at[0]!, at[1]!, at[2]!])])
   }
 }
 
-const told = (reading: Reading): Taken => ({ shown: readingWords(reading), sentences: reading.hazards.map(hazardSentence), reading, trips: [] })
+const told = (reading: Reading): Taken => ({
+  shown: readingWords(reading),
+  sentences: reading.hazards.map(hazardSentence),
+  reading,
+  trips: [],
+})
 const plain = (shown: string): Taken => ({ shown, sentences: [], reading: null, trips: [] })
 
-const ROTATION_WORDS: Readonly<Record<ReturnType<typeof readRotation>, string>> = { 'L1-L2-L3': 'L1-L2-L3', 'L1-L3-L2': 'L1-L3-L2', missing: 'a line is missing' }
+const ROTATION_WORDS: Readonly<Record<ReturnType<typeof readRotation>, string>> = {
+  'L1-L2-L3': 'L1-L2-L3',
+  'L1-L3-L2': 'L1-L3-L2',
+  missing: 'a line is missing',
+}

@@ -36,7 +36,11 @@ const STATE_RANK: Readonly<Record<RuleState, number>> = { broken: 0, open: 1, ke
 /** Passes: whoever finds the wrong circuit starts again, and is judged on the last pass; critical breaches of earlier ones stay. */
 function passesOf(acts: readonly Act[]): Pass[] {
   const starts = [0, ...acts.flatMap(({ kind }, i) => (kind === 'restart' ? [i + 1] : []))]
-  return starts.map((from, k) => ({ acts: acts.slice(from, starts[k + 1] ?? acts.length), ever: acts.slice(0, from), offset: from }))
+  return starts.map((from, k) => ({
+    acts: acts.slice(from, starts[k + 1] ?? acts.length),
+    ever: acts.slice(0, from),
+    offset: from,
+  }))
 }
 
 /** Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was left out. */
@@ -46,24 +50,48 @@ export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean
   const rules = RULES.flatMap((rule): JudgedRule[] => {
     const seriousness = rule.seriousness(site)
     const results = passes.map((pass) => ({ pass, judged: rule.judge(pass, site) }))
-    const earlier = results.slice(0, -1).find(({ judged }) => seriousness === 'critical' && judged.state === 'broken')
+    const earlier = results
+      .slice(0, -1)
+      .find(({ judged }) => seriousness === 'critical' && judged.state === 'broken')
     const { pass, judged } = earlier ?? results.at(-1)!
     const state = judged.state === 'open' && isDone ? (rule.isOwed ? 'broken' : 'idle') : judged.state
-    return state === 'idle' ? [] : [{ code: rule.code, part: rule.part, seriousness, state, at: judged.at === undefined || judged.at < 0 ? null : judged.at + pass.offset }]
+    return state === 'idle'
+      ? []
+      : [
+          {
+            code: rule.code,
+            part: rule.part,
+            seriousness,
+            state,
+            at: judged.at === undefined || judged.at < 0 ? null : judged.at + pass.offset,
+          },
+        ]
   })
-  if (stopped !== -1) rules.push({ code: 'stopped', part: 'prove', seriousness: 'critical', state: 'broken', at: stopped })
+  if (stopped !== -1)
+    rules.push({ code: 'stopped', part: 'prove', seriousness: 'critical', state: 'broken', at: stopped })
   rules.sort((a, b) => STATE_RANK[a.state] - STATE_RANK[b.state] || RANK[a.seriousness] - RANK[b.seriousness])
   const due = rules.filter(({ state }) => state !== 'open')
   const total = due.reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
-  const kept = due.filter(({ state }) => state === 'kept').reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
+  const kept = due
+    .filter(({ state }) => state === 'kept')
+    .reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
   const broken = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness !== 'advised')
   const critical = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness === 'critical')
   const partOf = (part: IsolationPart) => {
     const own = rules.filter((one) => one.part === part && one.state !== 'open')
-    return own.some(({ state }) => state === 'kept') ? (broken.some((one) => one.part === part) ? 'not-yet' : 'met') : broken.some((one) => one.part === part) ? 'not-yet' : 'not-shown'
+    return own.some(({ state }) => state === 'kept')
+      ? broken.some((one) => one.part === part)
+        ? 'not-yet'
+        : 'met'
+      : broken.some((one) => one.part === part)
+        ? 'not-yet'
+        : 'not-shown'
   }
   return {
-    rules, critical, score: total === 0 ? 0 : kept / total, met: isDone && broken.length === 0,
+    rules,
+    critical,
+    score: total === 0 ? 0 : kept / total,
+    met: isDone && broken.length === 0,
     parts: Object.fromEntries(PARTS.map((part) => [part, partOf(part)])) as Verdict['parts'],
   }
 }

@@ -26,14 +26,23 @@ export interface ObservationHead {
 }
 
 export const headOf = (fields: ObservationFields): ObservationHead => ({
-  bay: fields['head.bay'] ?? '', circuit: fields['head.circuit'] ?? '', serial: fields['head.serial'] ?? '', proofDate: fields['head.proofDate'] ?? '',
-  level: LEVELS.find((level) => level === fields['head.level']) ?? 'first', phases: fields['head.phases'] === '3' ? 3 : 1, needsPermit: fields['head.permit'] === 'yes',
+  bay: fields['head.bay'] ?? '',
+  circuit: fields['head.circuit'] ?? '',
+  serial: fields['head.serial'] ?? '',
+  proofDate: fields['head.proofDate'] ?? '',
+  level: LEVELS.find((level) => level === fields['head.level']) ?? 'first',
+  phases: fields['head.phases'] === '3' ? 3 : 1,
+  needsPermit: fields['head.permit'] === 'yes',
 })
 
 /** An act as a field. */
-export const actField = (act: Omit<Act, 'atS'>, atIso: string): readonly [key: string, text: string] => [`act.${atIso.replace(/\D/g, '')}`, JSON.stringify({ ...act, at: atIso })]
+export const actField = (act: Omit<Act, 'atS'>, atIso: string): readonly [key: string, text: string] => [
+  `act.${atIso.replace(/\D/g, '')}`,
+  JSON.stringify({ ...act, at: atIso }),
+]
 
-const oneOf = <T extends string>(all: readonly T[], value: unknown): T | undefined => all.find((one) => one === value)
+const oneOf = <T extends string>(all: readonly T[], value: unknown): T | undefined =>
+  all.find((one) => one === value)
 
 /** One field read as an act; undefined for text that is none. */
 export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string }) | undefined {
@@ -46,22 +55,43 @@ export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string
   const kind = oneOf(ACT_KINDS, raw?.kind)
   if (!kind || typeof raw.at !== 'string' || Number.isNaN(Date.parse(raw.at))) return undefined
   const truth = (value: unknown) => (typeof value === 'boolean' ? value : undefined)
-  return { kind, at: raw.at, place: oneOf(PLACES, raw.place), indicator: oneOf(INDICATORS, raw.indicator), proof: oneOf(PROOFS, raw.proof), shows: truth(raw.shows), pairs: typeof raw.pairs === 'number' ? raw.pairs : undefined, atPoint: truth(raw.atPoint), isMain: truth(raw.isMain) }
+  return {
+    kind,
+    at: raw.at,
+    place: oneOf(PLACES, raw.place),
+    indicator: oneOf(INDICATORS, raw.indicator),
+    proof: oneOf(PROOFS, raw.proof),
+    shows: truth(raw.shows),
+    pairs: typeof raw.pairs === 'number' ? raw.pairs : undefined,
+    atPoint: truth(raw.atPoint),
+    isMain: truth(raw.isMain),
+  }
 }
 
 /** Everything that was tapped, in order of time; the indicator in hand goes with every test. */
 export function observedActs(fields: ObservationFields): ObservedAct[] {
-  const tapped = Object.entries(fields).flatMap(([name, text]) => {
-    const act = name.startsWith('act.') ? readAct(text) : undefined
-    return act ? [{ key: name.slice('act.'.length), act }] : []
-  }).sort((a, b) => a.act.at.localeCompare(b.act.at) || a.key.localeCompare(b.key))
+  const tapped = Object.entries(fields)
+    .flatMap(([name, text]) => {
+      const act = name.startsWith('act.') ? readAct(text) : undefined
+      return act ? [{ key: name.slice('act.'.length), act }] : []
+    })
+    .sort((a, b) => a.act.at.localeCompare(b.act.at) || a.key.localeCompare(b.key))
   const start = Date.parse(tapped[0]?.act.at ?? '')
   let inHand: Act['indicator']
   return tapped.map(({ key, act: { at, ...act } }) => {
     const isUndone = (fields[`undo.${key}`] ?? '') !== ''
     if (act.kind === 'take' && !isUndone) inHand = act.indicator
-    return { key, atIso: at, act: { ...act, indicator: act.indicator ?? inHand, atS: Math.max(0, (Date.parse(at) - start) / 1000) }, remark: fields[`remark.${key}`] ?? '', isUndone }
+    return {
+      key,
+      atIso: at,
+      act: { ...act, indicator: act.indicator ?? inHand, atS: Math.max(0, (Date.parse(at) - start) / 1000) },
+      remark: fields[`remark.${key}`] ?? '',
+      isUndone,
+    }
   })
 }
 
-export const standingActs = (fields: ObservationFields): Act[] => observedActs(fields).filter(({ isUndone }) => !isUndone).map(({ act }) => act)
+export const standingActs = (fields: ObservationFields): Act[] =>
+  observedActs(fields)
+    .filter(({ isUndone }) => !isUndone)
+    .map(({ act }) => act)

@@ -48,11 +48,20 @@ export const BROKEN = (at?: number): Judged => ({ state: 'broken', at })
 export const OPEN: Judged = { state: 'open' }
 export const IDLE: Judged = { state: 'idle' }
 
-export const placeOf = (acts: readonly Act[], kind: ActKind | readonly ActKind[], from = 0): number => acts.findIndex((act, i) => i >= from && (typeof kind === 'string' ? act.kind === kind : kind.includes(act.kind)))
-export const lastOf = (acts: readonly Act[], kind: ActKind, before = acts.length): number => acts.findLastIndex((act, i) => i < before && act.kind === kind)
+export const placeOf = (acts: readonly Act[], kind: ActKind | readonly ActKind[], from = 0): number =>
+  acts.findIndex(
+    (act, i) => i >= from && (typeof kind === 'string' ? act.kind === kind : kind.includes(act.kind)),
+  )
+export const lastOf = (acts: readonly Act[], kind: ActKind, before = acts.length): number =>
+  acts.findLastIndex((act, i) => i < before && act.kind === kind)
 
 /** `what` must come before `then`; told of an earlier pass too where it holds on. */
-export function mustPrecede({ acts, ever }: Pass, what: ActKind | readonly ActKind[], then: ActKind | readonly ActKind[], holdsOn = false): Judged {
+export function mustPrecede(
+  { acts, ever }: Pass,
+  what: ActKind | readonly ActKind[],
+  then: ActKind | readonly ActKind[],
+  holdsOn = false,
+): Judged {
   const due = placeOf(acts, then)
   const done = placeOf(acts, what)
   if (done !== -1 && (due === -1 || done < due)) return KEPT(done)
@@ -61,7 +70,12 @@ export function mustPrecede({ acts, ever }: Pass, what: ActKind | readonly ActKi
 }
 
 /** `what` must come after `from` and before anything of `due`. */
-export function mustFollow(acts: readonly Act[], from: ActKind, what: ActKind | readonly ActKind[], due: readonly ActKind[]): Judged {
+export function mustFollow(
+  acts: readonly Act[],
+  from: ActKind,
+  what: ActKind | readonly ActKind[],
+  due: readonly ActKind[],
+): Judged {
   const begun = placeOf(acts, from)
   if (begun === -1) return OPEN
   const late = placeOf(acts, due, begun)

@@ -20,4 +20,10 @@ export function readAnswer(key: StepKey, text: string): ParsedQuantity {
   return parseQuantity(text.replace(RELATION, ''), quantity)
 }
 
-const exactly = (value: number): ParsedQuantity => ({ ok: true, value, significant: 1, decimals: 0, halfDigit: 0 })
+const exactly = (value: number): ParsedQuantity => ({
+  ok: true,
+  value,
+  significant: 1,
+  decimals: 0,
+  halfDigit: 0,
+})

@@ -67,7 +67,12 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
   const figures = new Map<string, OwnFigures>()
   const byKey = new Map<string, ReadonlyMap<StepKey, WorkedStep>>()
 
-  function go<T extends Task | BoardTask>(scope: string, task: T, worked: ScopeDesign & { readonly task: T }, steps: readonly Step<T>[]): StepValues {
+  function go<T extends Task | BoardTask>(
+    scope: string,
+    task: T,
+    worked: ScopeDesign & { readonly task: T },
+    steps: readonly Step<T>[],
+  ): StepValues {
     const own: OwnFigures = figures.get(scope) ?? { values: {}, halfDigits: {}, hasDeparted: false }
     figures.set(scope, own)
     own.hasDeparted ||= isElsewhere(task, worked.task)
@@ -95,8 +100,20 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
   }
 
   walkInstallation(assignment.installation, rulesOf(assignment), {
-    circuit: (circuit, task, steps) => go(circuit.id, task, reference.circuits.find(({ scope }) => scope === circuit.id)!, steps),
-    board: (board, task, steps) => go(board.id, task, reference.boards.find(({ scope }) => scope === board.id)!, steps),
+    circuit: (circuit, task, steps) =>
+      go(
+        circuit.id,
+        task,
+        reference.circuits.find(({ scope }) => scope === circuit.id)!,
+        steps,
+      ),
+    board: (board, task, steps) =>
+      go(
+        board.id,
+        task,
+        reference.boards.find(({ scope }) => scope === board.id)!,
+        steps,
+      ),
   })
   const { circuits, boards } = assignment.installation
   return [...circuits, ...boards].flatMap(({ id }) => marks.get(id) ?? [])
@@ -105,49 +122,118 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
 /** Does the person's own way up to here leave another supply or demand than the worked one? */
 function isElsewhere(mine: Task | BoardTask, worked: Task | BoardTask): boolean {
   if (mine.above?.ratingA !== worked.above?.ratingA) return true
-  if ('contributions' in mine) return mine.contributions.some(({ currentA }, i) => currentA !== (worked as BoardTask).contributions[i]!.currentA)
+  if ('contributions' in mine)
+    return mine.contributions.some(
+      ({ currentA }, i) => currentA !== (worked as BoardTask).contributions[i]!.currentA,
+    )
   const there = worked as Task
-  return mine.supply.zeOhm !== there.supply.zeOhm || mine.supply.ipfA !== there.supply.ipfA || mine.dropAbove !== there.dropAbove || mine.demandA !== there.demandA
+  return (
+    mine.supply.zeOhm !== there.supply.zeOhm ||
+    mine.supply.ipfA !== there.supply.ipfA ||
+    mine.dropAbove !== there.dropAbove ||
+    mine.demandA !== there.demandA
+  )
 }
 
-function markStep<T extends Task | BoardTask>(step: Step<T>, bench: Bench<T>, worked: WorkedStep, typed: string): StepMark {
+function markStep<T extends Task | BoardTask>(
+  step: Step<T>,
+  bench: Bench<T>,
+  worked: WorkedStep,
+  typed: string,
+): StepMark {
   const { task, own, assignment, scope } = bench
   const { rounding, followShare } = assignment.policy
   const outOf = maximumMark(step.key, assignment)
   const source = sourceLine(worked.source, assignment.edition)
   // One shape for every mark: a pile of sheets holds thousands.
-  const judged = (verdict: Verdict, findings: readonly Finding[], mark: number, value?: number, theirs?: number, working = worked.working): StepMark =>
-    ({ node: nodeKey(scope, step.key), scope, step: step.key, verdict, typed, value, reference: worked.value, own: theirs, formula: worked.formula, working, source, findings, mark, outOf })
+  const judged = (
+    verdict: Verdict,
+    findings: readonly Finding[],
+    mark: number,
+    value?: number,
+    theirs?: number,
+    working = worked.working,
+  ): StepMark => ({
+    node: nodeKey(scope, step.key),
+    scope,
+    step: step.key,
+    verdict,
+    typed,
+    value,
+    reference: worked.value,
+    own: theirs,
+    formula: worked.formula,
+    working,
+    source,
+    findings,
+    mark,
+    outOf,
+  })
 
   const parsed = readAnswer(step.key, typed)
-  if (!parsed.ok) return judged('missing', parsed.problem === 'empty' ? [] : [fault(`unreadable.${parsed.problem}`)], 0)
+  if (!parsed.ok)
+    return judged('missing', parsed.problem === 'empty' ? [] : [fault(`unreadable.${parsed.problem}`)], 0)
   const answer: TypedNumber = parsed
   const derived = own.hasDeparted ? step.derive(task, own.values) : worked
   if (step.kind === 'calculated') own.halfDigits[step.key] = parsed.halfDigit
   const ownWorked = derived.ok ? derived : undefined
-  const carriesOn = ownWorked !== undefined && ownWorked !== worked && !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value, rounding)
+  const carriesOn =
+    ownWorked !== undefined &&
+    ownWorked !== worked &&
+    !agrees(step, { value: ownWorked.value, significant: 6 }, worked.value, rounding)
   const theirs = carriesOn ? ownWorked.value : undefined
   const theirWorking = carriesOn ? ownWorked.working : worked.working
 
   if (agrees(step, answer, worked.value, rounding)) {
     // A right value that cannot come from the figures above it deserves a question, not a lost mark.
-    return judged('right', carriesOn ? [note('doesNotFollow', { own: ownWorked.value })] : [], outOf, parsed.value, theirs)
+    return judged(
+      'right',
+      carriesOn ? [note('doesNotFollow', { own: ownWorked.value })] : [],
+      outOf,
+      parsed.value,
+      theirs,
+    )
   }
-  if (ownWorked && followsFrom(step, bench, answer, ownWorked.value)) return judged('carried', [], outOf * followShare, parsed.value, theirs, theirWorking)
+  if (ownWorked && followsFrom(step, bench, answer, ownWorked.value))
+    return judged('carried', [], outOf * followShare, parsed.value, theirs, theirWorking)
 
   const acceptance = step.accept?.(task, own.values, parsed.value)
   if (acceptance?.accepted) {
-    return judged(carriesOn ? 'carried' : 'right', acceptance.note ? [note(acceptance.note)] : [], outOf * (carriesOn ? followShare : 1), parsed.value, theirs, theirWorking)
+    return judged(
+      carriesOn ? 'carried' : 'right',
+      acceptance.note ? [note(acceptance.note)] : [],
+      outOf * (carriesOn ? followShare : 1),
+      parsed.value,
+      theirs,
+      theirWorking,
+    )
   }
-  const slip = likelySlip(parsed.value, { step, task, expected: ownWorked?.value ?? worked.value, values: own.values })
-  return judged('wrong', wrongFindings(step, assignment, acceptance, slip, source), 0, parsed.value, theirs, theirWorking)
+  const slip = likelySlip(parsed.value, {
+    step,
+    task,
+    expected: ownWorked?.value ?? worked.value,
+    values: own.values,
+  })
+  return judged(
+    'wrong',
+    wrongFindings(step, assignment, acceptance, slip, source),
+    0,
+    parsed.value,
+    theirs,
+    theirWorking,
+  )
 }
 
 /**
  * Does the answer follow from their own figures? They may have gone on with more digits than they wrote down, so a
  * calculated step is compared with everything that the unwritten digits allow.
  */
-function followsFrom<T extends Task | BoardTask>(step: Step<T>, { task, own, assignment }: Bench<T>, answer: TypedNumber, expected: number): boolean {
+function followsFrom<T extends Task | BoardTask>(
+  step: Step<T>,
+  { task, own, assignment }: Bench<T>,
+  answer: TypedNumber,
+  expected: number,
+): boolean {
   const { rounding } = assignment.policy
   if (agrees(step, answer, expected, rounding)) return true
   if (step.kind !== 'calculated') return false
@@ -167,17 +253,35 @@ function followsFrom<T extends Task | BoardTask>(step: Step<T>, { task, own, ass
 }
 
 /** No protection where a rule asks for it, a fault that is not cleared, a device that cannot break the fault: engineering errors that end the argument. */
-const CRITICAL_ERRORS = new Set(['residualMissing', 'residualTooLarge', 'size_loop', 'capacityTooSmall', 'typeBlind'])
+const CRITICAL_ERRORS = new Set([
+  'residualMissing',
+  'residualTooLarge',
+  'size_loop',
+  'capacityTooSmall',
+  'typeBlind',
+])
 
 function wrongFindings<T>(
-  step: Step<T>, { critical: criticalSteps }: Assignment, acceptance: ReturnType<NonNullable<Step<T>['accept']>> | undefined, slip: Finding | undefined, regulation: string,
+  step: Step<T>,
+  { critical: criticalSteps }: Assignment,
+  acceptance: ReturnType<NonNullable<Step<T>['accept']>> | undefined,
+  slip: Finding | undefined,
+  regulation: string,
 ): Finding[] {
   const isMarked = criticalSteps.includes(step.key)
   const findings: Finding[] = []
   if (acceptance && !acceptance.accepted) {
-    findings.push((isMarked || CRITICAL_ERRORS.has(acceptance.why) ? critical : fault)(acceptance.why, acceptance.params, regulation))
+    findings.push(
+      (isMarked || CRITICAL_ERRORS.has(acceptance.why) ? critical : fault)(
+        acceptance.why,
+        acceptance.params,
+        regulation,
+      ),
+    )
   }
   if (slip) findings.push({ ...slip, regulation })
   if (findings.length === 0) findings.push(fault('notExplained', { symbol: step.symbol }, regulation))
-  return isMarked && findings.every(({ seriousness }) => seriousness !== 'critical') ? [{ ...findings[0]!, seriousness: 'critical' }, ...findings.slice(1)] : findings
+  return isMarked && findings.every(({ seriousness }) => seriousness !== 'critical')
+    ? [{ ...findings[0]!, seriousness: 'critical' }, ...findings.slice(1)]
+    : findings
 }

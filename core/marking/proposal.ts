@@ -44,10 +44,16 @@ interface Item {
 }
 
 /** Adds up marks and criteria from proposed verdicts and overrides. An override removes what was critical about its item. */
-export function propose(marked: Marked, criteria: readonly Criterion[], overrides: readonly Override[]): Proposal {
+export function propose(
+  marked: Marked,
+  criteria: readonly Criterion[],
+  overrides: readonly Override[],
+): Proposal {
   const items = itemsOf(marked).map((item) => override(item, overrides))
   const critical = items.flatMap((item) =>
-    item.findings.filter((finding) => finding.seriousness === 'critical').map((finding) => ({ item: item.key, finding })),
+    item.findings
+      .filter((finding) => finding.seriousness === 'critical')
+      .map((finding) => ({ item: item.key, finding })),
   )
   const judged = criteria.flatMap((criterion): CriterionProposal[] => {
     const shown = items.filter((item) => criterion.evidence.includes(evidenceOf(item.key)))
@@ -76,8 +82,17 @@ function itemsOf({ design, readings, work }: Marked): Item[] {
   ]
 }
 
-const resultOf = ({ mark, outOf, verdict, findings }: Omit<Item, 'key' | 'isRight'> & { readonly verdict: string }): Omit<Item, 'key'> =>
-  ({ mark, outOf, findings, isRight: verdict === 'right' || verdict === 'carried' })
+const resultOf = ({
+  mark,
+  outOf,
+  verdict,
+  findings,
+}: Omit<Item, 'key' | 'isRight'> & { readonly verdict: string }): Omit<Item, 'key'> => ({
+  mark,
+  outOf,
+  findings,
+  isRight: verdict === 'right' || verdict === 'carried',
+})
 
 function override(item: Item, overrides: readonly Override[]): Item {
   const own = overrides.find((candidate) => candidate.item === item.key)

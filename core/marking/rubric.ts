@@ -8,4 +8,5 @@ const DOUBLE: ReadonlySet<StepKey> = new Set<StepKey>(['csa', 'zs', 'residual'])
 export const usualMark = (step: StepKey): number => (DOUBLE.has(step) ? 2 : 1)
 
 /** Marks that a design step can earn in this exercise. */
-export const maximumMark = (step: StepKey, { marks }: Pick<Assignment, 'marks'>): number => marks[step] ?? usualMark(step)
+export const maximumMark = (step: StepKey, { marks }: Pick<Assignment, 'marks'>): number =>
+  marks[step] ?? usualMark(step)

@@ -14,10 +14,16 @@ export interface TypedNumber {
   readonly significant: number
 }
 
-export const isNear = (a: number, b: number, relative: number): boolean => Math.abs(a - b) <= relative * Math.max(Math.abs(a), Math.abs(b))
+export const isNear = (a: number, b: number, relative: number): boolean =>
+  Math.abs(a - b) <= relative * Math.max(Math.abs(a), Math.abs(b))
 
 /** Does the typed answer agree with the expected value, given how the step's value comes about? `rounding` is the policy for calculated steps. */
-export function agrees(step: Pick<Step<never>, 'kind' | 'tolerance'>, typed: TypedNumber, expected: number, rounding: number): boolean {
+export function agrees(
+  step: Pick<Step<never>, 'kind' | 'tolerance'>,
+  typed: TypedNumber,
+  expected: number,
+  rounding: number,
+): boolean {
   if (step.kind === 'chosen') return isNear(typed.value, expected, EXACT)
   if (step.kind === 'looked-up') return isNear(typed.value, expected, LOOKED_UP_TOLERANCE)
   if (isNear(typed.value, expected, step.tolerance ?? rounding)) return true

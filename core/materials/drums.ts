@@ -12,11 +12,18 @@ export const DRUMS_M = [25, 50, 100] as const
  * Cuts pieces from drums of one length: longest first, each from the fullest drum that still holds it. Pieces longer than
  * a drum get one of their own in the next larger size.
  */
-export function cutFromDrums(pieces: readonly { readonly forWhom: string; readonly lengthM: number }[], drumM: number): Drum[] {
+export function cutFromDrums(
+  pieces: readonly { readonly forWhom: string; readonly lengthM: number }[],
+  drumM: number,
+): Drum[] {
   const drums: { lengthM: number; pieces: { forWhom: string; lengthM: number }[]; leftM: number }[] = []
   for (const piece of [...pieces].sort((a, b) => b.lengthM - a.lengthM)) {
     const open = drums.filter((drum) => drum.leftM >= piece.lengthM).sort((a, b) => a.leftM - b.leftM)[0]
-    const drum = open ?? { lengthM: Math.max(drumM, DRUMS_M.find((size) => size >= piece.lengthM) ?? Math.ceil(piece.lengthM)), pieces: [], leftM: 0 }
+    const drum = open ?? {
+      lengthM: Math.max(drumM, DRUMS_M.find((size) => size >= piece.lengthM) ?? Math.ceil(piece.lengthM)),
+      pieces: [],
+      leftM: 0,
+    }
     if (!open) {
       drum.leftM = drum.lengthM
       drums.push(drum)
@@ -28,7 +35,10 @@ export function cutFromDrums(pieces: readonly { readonly forWhom: string; readon
 }
 
 /** The drum size that wastes least for these pieces, and how they are cut. */
-export function bestDrums(pieces: readonly { readonly forWhom: string; readonly lengthM: number }[]): { readonly drumM: number; readonly drums: readonly Drum[] } {
+export function bestDrums(pieces: readonly { readonly forWhom: string; readonly lengthM: number }[]): {
+  readonly drumM: number
+  readonly drums: readonly Drum[]
+} {
   const cuts = DRUMS_M.map((drumM) => ({ drumM, drums: cutFromDrums(pieces, drumM) }))
   const waste = (drums: readonly Drum[]) => drums.reduce((sum, drum) => sum + drum.leftM, 0)
   return cuts.sort((a, b) => waste(a.drums) - waste(b.drums) || b.drumM - a.drumM)[0]!

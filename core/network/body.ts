@@ -1,5 +1,17 @@
 /** Total body impedance hand to hand or hand to foot, large dry contact, half the population below it: V → Ω. IEC 60479-1 Table 1, from memory. */
-const BODY_OHM: readonly (readonly [volt: number, ohm: number])[] = [[25, 3250], [50, 2500], [75, 2000], [100, 1725], [125, 1550], [150, 1400], [175, 1325], [200, 1275], [225, 1225], [400, 950], [700, 775]]
+const BODY_OHM: readonly (readonly [volt: number, ohm: number])[] = [
+  [25, 3250],
+  [50, 2500],
+  [75, 2000],
+  [100, 1725],
+  [125, 1550],
+  [150, 1400],
+  [175, 1325],
+  [200, 1275],
+  [225, 1225],
+  [400, 950],
+  [700, 775],
+]
 
 /** Impedance of a body at this touch voltage, Ω; straight between the rows, level beyond them. */
 export function bodyOhm(touchV: number): number {
@@ -13,4 +25,5 @@ export function bodyOhm(touchV: number): number {
 export type BodyEffect = 'unfelt' | 'felt' | 'letGo' | 'danger'
 
 /** What a current through the body does when it flows for long: felt from 0.5 mA, no letting go from 10 mA, heart in danger from 30 mA. IEC 60479-1 zones AC-1 to AC-4, from memory. */
-export const bodyEffect = (ampere: number): BodyEffect => (ampere < 0.5e-3 ? 'unfelt' : ampere < 10e-3 ? 'felt' : ampere < 30e-3 ? 'letGo' : 'danger')
+export const bodyEffect = (ampere: number): BodyEffect =>
+  ampere < 0.5e-3 ? 'unfelt' : ampere < 10e-3 ? 'felt' : ampere < 30e-3 ? 'letGo' : 'danger'

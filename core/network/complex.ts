@@ -8,7 +8,10 @@ export const ZERO: Complex = { re: 0, im: 0 }
 export const real = (re: number): Complex => ({ re, im: 0 })
 export const add = (a: Complex, b: Complex): Complex => ({ re: a.re + b.re, im: a.im + b.im })
 export const subtract = (a: Complex, b: Complex): Complex => ({ re: a.re - b.re, im: a.im - b.im })
-export const multiply = (a: Complex, b: Complex): Complex => ({ re: a.re * b.re - a.im * b.im, im: a.re * b.im + a.im * b.re })
+export const multiply = (a: Complex, b: Complex): Complex => ({
+  re: a.re * b.re - a.im * b.im,
+  im: a.re * b.im + a.im * b.re,
+})
 export const magnitude = ({ re, im }: Complex): number => Math.hypot(re, im)
 
 /** a ÷ b; b must not be zero. */
@@ -20,7 +23,10 @@ export function divide(a: Complex, b: Complex): Complex {
 export const sum = (all: readonly Complex[]): Complex => all.reduce(add, ZERO)
 
 /** A phasor of this effective value at this angle in degrees. */
-export const phasor = (value: number, degrees: number): Complex => ({ re: value * Math.cos((degrees * Math.PI) / 180), im: value * Math.sin((degrees * Math.PI) / 180) })
+export const phasor = (value: number, degrees: number): Complex => ({
+  re: value * Math.cos((degrees * Math.PI) / 180),
+  im: value * Math.sin((degrees * Math.PI) / 180),
+})
 
 /** Angle in degrees, −180 to 180. */
 export const angleDegrees = ({ re, im }: Complex): number => (Math.atan2(im, re) * 180) / Math.PI

@@ -13,7 +13,10 @@ export interface Voltages {
  * admittance is the sum of what leaves it, so nothing is ever subtracted, and a leak of gigaohms survives beside a joint of
  * milliohms. The stamped matrix is used up.
  */
-export function eliminate({ yRe, yIm, jRe, jIm }: Stamped, { nodes, start, neighbour, edge, pairStart, pair }: Plan): Voltages {
+export function eliminate(
+  { yRe, yIm, jRe, jIm }: Stamped,
+  { nodes, start, neighbour, edge, pairStart, pair }: Plan,
+): Voltages {
   const count = nodes.length
   const ownRe = new Float64Array(count)
   const ownIm = new Float64Array(count)

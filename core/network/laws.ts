@@ -28,16 +28,23 @@ export function ohmAt(law: Law, volt: number, hertz: number, before: Complex): C
       if (volt < law.ratedV * DRIVER_STARTS || before.re >= DRIVER_IDLE_OHM) return real(DRIVER_IDLE_OHM)
       const size = (volt ** 2 / law.ratedW) * (hertz === 0 ? 1 : law.powerFactor)
       // Behind its rectifier and filter the current leads.
-      return hertz === 0 ? real(size) : { re: size * law.powerFactor, im: -size * Math.sqrt(1 - law.powerFactor ** 2) }
+      return hertz === 0
+        ? real(size)
+        : { re: size * law.powerFactor, im: -size * Math.sqrt(1 - law.powerFactor ** 2) }
     }
     case 'varistor': {
       const peak = hertz === 0 ? volt : volt * Math.SQRT2
-      if (peak <= law.clampV * ARRESTER_STARTS && before.re >= ARRESTER_IDLE_OHM) return real(ARRESTER_IDLE_OHM)
-      const wanted = Math.min(ARRESTER_IDLE_OHM, (law.clampV / ARRESTER_A) * (law.clampV / Math.max(peak, law.clampV / 10)) ** (ARRESTER_POWER - 1))
+      if (peak <= law.clampV * ARRESTER_STARTS && before.re >= ARRESTER_IDLE_OHM)
+        return real(ARRESTER_IDLE_OHM)
+      const wanted = Math.min(
+        ARRESTER_IDLE_OHM,
+        (law.clampV / ARRESTER_A) * (law.clampV / Math.max(peak, law.clampV / 10)) ** (ARRESTER_POWER - 1),
+      )
       // A whole step would overshoot by as much as the curve is steep.
       return real(before.re * (wanted / before.re) ** (1 / ARRESTER_POWER))
     }
   }
 }
 
-export const isSteady = (a: Complex, b: Complex): boolean => magnitude(subtract(a, b)) <= SETTLED * magnitude(b)
+export const isSteady = (a: Complex, b: Complex): boolean =>
+  magnitude(subtract(a, b)) <= SETTLED * magnitude(b)

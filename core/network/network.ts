@@ -8,7 +8,12 @@ export type Law =
   /** Filament lamp: hot at its rated voltage, about a tenth of that resistance cold. */
   | { readonly kind: 'filament'; readonly ratedW: number; readonly ratedV: number }
   /** Electronic load: takes its power at any voltage of its range, next to nothing below. */
-  | { readonly kind: 'driver'; readonly ratedW: number; readonly ratedV: number; readonly powerFactor: number }
+  | {
+      readonly kind: 'driver'
+      readonly ratedW: number
+      readonly ratedV: number
+      readonly powerFactor: number
+    }
   /** Surge arrester or electronics that conduct above this peak voltage. */
   | { readonly kind: 'varistor'; readonly clampV: number }
 

@@ -37,21 +37,30 @@ export function planFor(elements: readonly Element[]): Plan {
     joined[b]!.set(a, edgeCount)
     return edgeCount++
   }
-  const edgeOf = Int32Array.from(elements, ({ kind, from, to }) => (kind === 'injection' || from === to ? -1 : edgeBetween(place.get(from)!, place.get(to)!)))
+  const edgeOf = Int32Array.from(elements, ({ kind, from, to }) =>
+    kind === 'injection' || from === to ? -1 : edgeBetween(place.get(from)!, place.get(to)!),
+  )
 
   const order: number[] = []
-  const steps: { readonly around: readonly (readonly [number, number])[]; readonly pairs: readonly number[] }[] = []
+  const steps: {
+    readonly around: readonly (readonly [number, number])[]
+    readonly pairs: readonly number[]
+  }[] = []
   const left = new Set(names.map((_, i) => i).slice(1))
   const byDegree: Set<number>[] = []
   const file = (node: number) => (byDegree[joined[node]!.size] ??= new Set()).add(node)
   left.forEach(file)
   while (left.size > 0) {
-    const node = byDegree.find((nodes) => nodes && nodes.size > 0)!.values().next().value as number
+    const node = byDegree
+      .find((nodes) => nodes && nodes.size > 0)!
+      .values()
+      .next().value as number
     const around = [...joined[node]!]
     byDegree[around.length]!.delete(node)
     for (const [other] of around) if (other !== 0) byDegree[joined[other]!.size]!.delete(other)
     const pairs: number[] = []
-    for (let i = 0; i < around.length; i += 1) for (let j = i + 1; j < around.length; j += 1) pairs.push(edgeBetween(around[i]![0], around[j]![0]))
+    for (let i = 0; i < around.length; i += 1)
+      for (let j = i + 1; j < around.length; j += 1) pairs.push(edgeBetween(around[i]![0], around[j]![0]))
     for (const [other] of around) {
       joined[other]!.delete(node)
       if (other !== 0) file(other)
@@ -65,13 +74,24 @@ export function planFor(elements: readonly Element[]): Plan {
   rank[0] = order.length
   const nodes = [...order.map((node) => names[node]!), EARTH]
   return {
-    nodes, edgeOf, edgeCount, doubled: doubledName(elements),
+    nodes,
+    edgeOf,
+    edgeCount,
+    doubled: doubledName(elements),
     from: Int32Array.from(elements, ({ from }) => rank[place.get(from)!]!),
     to: Int32Array.from(elements, ({ to }) => rank[place.get(to)!]!),
     indexOf: new Map(nodes.map((name, i) => [name, i])),
-    ...flatten(steps.map(({ around }) => around.map(([other]) => rank[other]!)), 'start', 'neighbour'),
+    ...flatten(
+      steps.map(({ around }) => around.map(([other]) => rank[other]!)),
+      'start',
+      'neighbour',
+    ),
     edge: Int32Array.from(steps.flatMap(({ around }) => around.map(([, edge]) => edge))),
-    ...flatten(steps.map(({ pairs }) => pairs), 'pairStart', 'pair'),
+    ...flatten(
+      steps.map(({ pairs }) => pairs),
+      'pairStart',
+      'pair',
+    ),
   }
 }
 
@@ -85,7 +105,11 @@ function doubledName(elements: readonly Element[]): string | null {
 }
 
 /** Lists of different lengths one behind the other, with where each begins. */
-function flatten<S extends string, L extends string>(lists: readonly (readonly number[])[], starts: S, all: L): Record<S | L, Int32Array> {
+function flatten<S extends string, L extends string>(
+  lists: readonly (readonly number[])[],
+  starts: S,
+  all: L,
+): Record<S | L, Int32Array> {
   const start = new Int32Array(lists.length + 1)
   lists.forEach((list, i) => (start[i + 1] = start[i]! + list.length))
   return { [starts]: start, [all]: Int32Array.from(lists.flat()) } as Record<S | L, Int32Array>

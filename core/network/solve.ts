@@ -48,7 +48,12 @@ export function solve({ elements: given, hertz }: Network, plan: Plan = planFor(
     for (const i of lawful) {
       const element = elements[i]! as Extract<Element, { kind: 'impedance' }>
       const [from, to] = [plan.from[i]!, plan.to[i]!]
-      const ohm = ohmAt(element.law!, Math.hypot(voltages.vRe[from]! - voltages.vRe[to]!, voltages.vIm[from]! - voltages.vIm[to]!), hertz, element.ohm)
+      const ohm = ohmAt(
+        element.law!,
+        Math.hypot(voltages.vRe[from]! - voltages.vRe[to]!, voltages.vIm[from]! - voltages.vIm[to]!),
+        hertz,
+        element.ohm,
+      )
       if (isSteady(ohm, element.ohm)) continue
       isSettled = false
       ;(elements as Element[])[i] = { ...element, ohm }
@@ -62,14 +67,29 @@ export function solve({ elements: given, hertz }: Network, plan: Plan = planFor(
 function wrongElement(elements: readonly Element[]): Unsolved | undefined {
   for (const element of elements) {
     const value = element.kind === 'injection' ? element.ampere : element.ohm
-    if (!Number.isFinite(value.re) || !Number.isFinite(value.im) || (element.kind === 'source' && !Number.isFinite(element.volt.re + element.volt.im))) return { ok: false, reason: 'notANumber', name: element.name }
-    if (element.kind !== 'injection' && !element.isOpen && (value.re < 0 || (value.re === 0 && value.im === 0))) return { ok: false, reason: 'shortCircuit', name: element.name }
+    if (
+      !Number.isFinite(value.re) ||
+      !Number.isFinite(value.im) ||
+      (element.kind === 'source' && !Number.isFinite(element.volt.re + element.volt.im))
+    )
+      return { ok: false, reason: 'notANumber', name: element.name }
+    if (
+      element.kind !== 'injection' &&
+      !element.isOpen &&
+      (value.re < 0 || (value.re === 0 && value.im === 0))
+    )
+      return { ok: false, reason: 'shortCircuit', name: element.name }
   }
   return undefined
 }
 
 /** Numbers back under their names, with Kirchhoff's current law checked at every node. */
-function told(elements: readonly Element[], plan: Plan, { elementRe, elementIm }: Stamped, { vRe, vIm, hasAdrift }: Voltages): Solved | Unsolved {
+function told(
+  elements: readonly Element[],
+  plan: Plan,
+  { elementRe, elementIm }: Stamped,
+  { vRe, vIm, hasAdrift }: Voltages,
+): Solved | Unsolved {
   const { nodes, indexOf, from, to } = plan
   const iRe = new Float64Array(elements.length)
   const iIm = new Float64Array(elements.length)
@@ -107,12 +127,14 @@ function told(elements: readonly Element[], plan: Plan, { elementRe, elementIm }
   }
   residualA = Math.sqrt(residualA)
   // Only a current driven into a part that has no way out can leave this much over.
-  if (residualA > BALANCE_A + BALANCE_RELATIVE * largest) return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
+  if (residualA > BALANCE_A + BALANCE_RELATIVE * largest)
+    return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
   // Spare terminals float in every bay; few ask which.
   let floating: ReadonlySet<string> | undefined
   let places: Map<string, number> | undefined
   return {
-    ok: true, residualA,
+    ok: true,
+    residualA,
     get floating() {
       return (floating ??= hasAdrift ? floatingNodes(elements) : new Set())
     },

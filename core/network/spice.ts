@@ -46,12 +46,32 @@ export function spiceListing(network: Network, title: string): SpiceListing | un
     lines.push(...impedance(k, at, node(element.to), ohmOf(element, solved), network.hertz))
   })
   const islands = referenceNodes(solved.floating, closed)
-  islands.forEach((name, i) => lines.push(`* ${name} has no path to earth: the listing gives it one, which carries nothing`, `RF${i + 1} ${node(name)} 0 ${REFERENCE_OHM}`))
+  islands.forEach((name, i) =>
+    lines.push(
+      `* ${name} has no path to earth: the listing gives it one, which carries nothing`,
+      `RF${i + 1} ${node(name)} 0 ${REFERENCE_OHM}`,
+    ),
+  )
   const analysis = network.hertz === 0 ? 'op' : `ac lin 1 ${network.hertz} ${network.hertz}`
-  const wanted = [...names.filter((name) => name !== EARTH).map((name) => `v(${node(name)})`), ...[...ammeters.values()].map((name) => `i(${name})`)]
+  const wanted = [
+    ...names.filter((name) => name !== EARTH).map((name) => `v(${node(name)})`),
+    ...[...ammeters.values()].map((name) => `i(${name})`),
+  ]
   return {
-    text: [`${title} · training record, not an installation in service`, ...lines, '.options reltol=1e-9 abstol=1e-15 vntol=1e-12', '.control', 'set numdgt=15', analysis, ...wanted.map((what) => `print ${what}`), '.endc', '.end', ''].join('\n'),
-    nodes, ammeters,
+    text: [
+      `${title} · training record, not an installation in service`,
+      ...lines,
+      '.options reltol=1e-9 abstol=1e-15 vntol=1e-12',
+      '.control',
+      'set numdgt=15',
+      analysis,
+      ...wanted.map((what) => `print ${what}`),
+      '.endc',
+      '.end',
+      '',
+    ].join('\n'),
+    nodes,
+    ammeters,
   }
 }
 
@@ -60,23 +80,39 @@ function drive(hertz: number, value: { re: number; im: number }): string {
 }
 
 /** Resistance and reactance in series; of a zero share nothing is written. */
-function impedance(k: number, from: string, to: string, { re, im }: { re: number; im: number }, hertz: number): string[] {
+function impedance(
+  k: number,
+  from: string,
+  to: string,
+  { re, im }: { re: number; im: number },
+  hertz: number,
+): string[] {
   const reactance = hertz === 0 ? 0 : im
   if (reactance === 0) return [`R${k} ${from} ${to} ${re}`]
   const omega = 2 * Math.PI * hertz
-  const reactive = (a: string) => (reactance > 0 ? `L${k} ${a} ${to} ${reactance / omega}` : `C${k} ${a} ${to} ${-1 / (omega * reactance)}`)
+  const reactive = (a: string) =>
+    reactance > 0 ? `L${k} ${a} ${to} ${reactance / omega}` : `C${k} ${a} ${to} ${-1 / (omega * reactance)}`
   return re === 0 ? [reactive(from)] : [`R${k} ${from} x${k} ${re}`, reactive(`x${k}`)]
 }
 
 /** What an element is at the operating point: its own figure, or where its law has settled. */
-function ohmOf(element: Exclude<Element, { kind: 'injection' }>, solved: { volt: (node: string) => { re: number; im: number }; ampere: (name: string) => { re: number; im: number } }) {
+function ohmOf(
+  element: Exclude<Element, { kind: 'injection' }>,
+  solved: {
+    volt: (node: string) => { re: number; im: number }
+    ampere: (name: string) => { re: number; im: number }
+  },
+) {
   if (element.kind !== 'impedance' || !element.law) return element.ohm
   const current = solved.ampere(element.name)
   const square = current.re ** 2 + current.im ** 2
   const [from, to] = [solved.volt(element.from), solved.volt(element.to)]
   const [re, im] = [from.re - to.re, from.im - to.im]
   if (square === 0) return element.ohm
-  const ohm = { re: (re * current.re + im * current.im) / square, im: (im * current.re - re * current.im) / square }
+  const ohm = {
+    re: (re * current.re + im * current.im) / square,
+    im: (im * current.re - re * current.im) / square,
+  }
   // Rounding must not turn into a capacitor of many farads.
   return Math.abs(ohm.im) < ROUNDING * Math.abs(ohm.re) ? { re: ohm.re, im: 0 } : ohm
 }
@@ -89,7 +125,9 @@ function referenceNodes(floating: ReadonlySet<string>, elements: readonly Elemen
     const [start] = left
     first.push(start!)
     const part = new Set([start!])
-    for (const node of part) for (const { from, to, kind } of elements) if (kind !== 'injection' && (from === node || to === node)) part.add(from === node ? to : from)
+    for (const node of part)
+      for (const { from, to, kind } of elements)
+        if (kind !== 'injection' && (from === node || to === node)) part.add(from === node ? to : from)
     part.forEach((node) => left.delete(node))
   }
   return first

@@ -18,7 +18,12 @@ export interface Stamped {
 export function stamp(elements: readonly Element[], plan: Plan, later: readonly number[] = []): Stamped {
   const [edges, nodes, count] = [plan.edgeCount, plan.nodes.length, elements.length]
   const stamped: Stamped = {
-    elementRe: new Float64Array(count), elementIm: new Float64Array(count), yRe: new Float64Array(edges), yIm: new Float64Array(edges), jRe: new Float64Array(nodes), jIm: new Float64Array(nodes),
+    elementRe: new Float64Array(count),
+    elementIm: new Float64Array(count),
+    yRe: new Float64Array(edges),
+    yIm: new Float64Array(edges),
+    jRe: new Float64Array(nodes),
+    jIm: new Float64Array(nodes),
   }
   let next = 0
   for (let i = 0; i < count; i += 1) {
@@ -29,10 +34,22 @@ export function stamp(elements: readonly Element[], plan: Plan, later: readonly 
 }
 
 /** A copy, for an elimination that uses it up. */
-export const copyOf = ({ elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped): Stamped => ({ elementRe: elementRe.slice(), elementIm: elementIm.slice(), yRe: yRe.slice(), yIm: yIm.slice(), jRe: jRe.slice(), jIm: jIm.slice() })
+export const copyOf = ({ elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped): Stamped => ({
+  elementRe: elementRe.slice(),
+  elementIm: elementIm.slice(),
+  yRe: yRe.slice(),
+  yIm: yIm.slice(),
+  jRe: jRe.slice(),
+  jIm: jIm.slice(),
+})
 
 /** Adds element `i`. */
-export function stampElement({ elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped, element: Element, i: number, plan: Plan): void {
+export function stampElement(
+  { elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped,
+  element: Element,
+  i: number,
+  plan: Plan,
+): void {
   let driveRe = 0
   let driveIm = 0
   if (element.kind === 'injection') {

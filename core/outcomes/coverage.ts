@@ -25,6 +25,12 @@ export function coverage(criteria: readonly Criterion[], occasions: readonly Occ
   return criteria.map((criterion) => {
     const own = occasions.filter((occasion) => occasion.criterion === criterion.code)
     const met = new Set(own.filter((occasion) => occasion.met).map((occasion) => occasion.exerciseCode)).size
-    return { criterion, occasions: own, met, wanted: criterion.occasions, isComplete: met >= criterion.occasions }
+    return {
+      criterion,
+      occasions: own,
+      met,
+      wanted: criterion.occasions,
+      isComplete: met >= criterion.occasions,
+    }
   })
 }

@@ -8,14 +8,34 @@ export const RUN_PARTS = ['setOut', 'level'] as const
 export type RunPart = (typeof RUN_PARTS)[number]
 
 /** One kind of thing that a criterion can rest on: a design step, a reading, asking before energising, a part of an observed isolation, a group of an inspected bay, a part of a measured run. */
-export type EvidenceKey = `design.${StepKey}` | `reading.${SheetKey}` | 'process.permission' | `isolation.${IsolationPart}` | `work.${ItemGroup}` | `run.${RunPart}`
+export type EvidenceKey =
+  | `design.${StepKey}`
+  | `reading.${SheetKey}`
+  | 'process.permission'
+  | `isolation.${IsolationPart}`
+  | `work.${ItemGroup}`
+  | `run.${RunPart}`
 
 /** One thing of one attempt: a step of a circuit or board, a reading, or a group of what was inspected. */
 export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}` | `work.${ItemGroup}`
 
 /** Tests of a whole board that show the same as one of a single circuit. */
 const SHOWS: Readonly<Partial<Record<ReadingKindKey, SheetKey>>> = {
-  bonding: 'r1r2', r1: 'r1r2', rn: 'r1r2', r2: 'r1r2', r2Long: 'r1r2', irLL: 'irLE', pfc: 'ze', rotation: 'polarity', rcd: 'rcdTime', rcdHalf: 'rcdTime', rcdFive: 'rcdTime', rcdButton: 'rcdTime', functional: 'polarity', drop: 'zs', clamp: 'zs',
+  bonding: 'r1r2',
+  r1: 'r1r2',
+  rn: 'r1r2',
+  r2: 'r1r2',
+  r2Long: 'r1r2',
+  irLL: 'irLE',
+  pfc: 'ze',
+  rotation: 'polarity',
+  rcd: 'rcdTime',
+  rcdHalf: 'rcdTime',
+  rcdFive: 'rcdTime',
+  rcdButton: 'rcdTime',
+  functional: 'polarity',
+  drop: 'zs',
+  clamp: 'zs',
 }
 
 /** The kind of evidence that an item is: `design.c2.zs` is `design.zs`, `reading.c1.irNE` is `reading.irNE`; a group of an inspection is itself. */
@@ -51,4 +71,5 @@ export interface Framework {
   readonly units: readonly Unit[]
 }
 
-export const criteriaOf = (framework: Framework): Criterion[] => framework.units.flatMap((unit) => unit.criteria)
+export const criteriaOf = (framework: Framework): Criterion[] =>
+  framework.units.flatMap((unit) => unit.criteria)

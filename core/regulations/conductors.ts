@@ -1,6 +1,14 @@
 /** Copper, class 1 and 2, Ω/m at 20 °C; On-Site Guide Appendix I, Table I1 (BS EN 60228), from memory. */
 export const COPPER_OHM_PER_M: Readonly<Record<number, number>> = {
-  1: 18.1e-3, 1.5: 12.1e-3, 2.5: 7.41e-3, 4: 4.61e-3, 6: 3.08e-3, 10: 1.83e-3, 16: 1.15e-3, 25: 0.727e-3, 35: 0.524e-3,
+  1: 18.1e-3,
+  1.5: 12.1e-3,
+  2.5: 7.41e-3,
+  4: 4.61e-3,
+  6: 3.08e-3,
+  10: 1.83e-3,
+  16: 1.15e-3,
+  25: 0.727e-3,
+  35: 0.524e-3,
 }
 
 /** Resistance temperature coefficient of copper used in the trade's tables, per °C from 20 °C. */

@@ -5,7 +5,14 @@ import { C_MIN, U0_V } from './supply'
 export const CURVES = ['B', 'C', 'D'] as const
 export type Curve = (typeof CURVES)[number]
 
-export const DEVICE_FAMILIES = ['breaker', 'rcbo', 'afdd', 'fuse-gg', 'fuse-cartridge', 'fuse-rewirable'] as const
+export const DEVICE_FAMILIES = [
+  'breaker',
+  'rcbo',
+  'afdd',
+  'fuse-gg',
+  'fuse-cartridge',
+  'fuse-rewirable',
+] as const
 export type DeviceFamily = (typeof DEVICE_FAMILIES)[number]
 
 /** An overcurrent device as a task gives it; its rating is chosen. The curve is null for fuses. */
@@ -27,25 +34,55 @@ const BREAKER_RATINGS = [6, 10, 16, 20, 25, 32, 40, 50, 63]
 
 /** Product standards, ratings and capacities, all from memory of the standards named. */
 export const DEVICES: Readonly<Record<DeviceFamily, FamilyFacts>> = {
-  breaker: { standard: 'BS EN 60898', ratingsA: [...BREAKER_RATINGS, 80, 100, 125], capacitiesA: [6000, 10_000], fuse: null },
+  breaker: {
+    standard: 'BS EN 60898',
+    ratingsA: [...BREAKER_RATINGS, 80, 100, 125],
+    capacitiesA: [6000, 10_000],
+    fuse: null,
+  },
   rcbo: { standard: 'BS EN 61009', ratingsA: BREAKER_RATINGS, capacitiesA: [6000, 10_000], fuse: null },
-  afdd: { standard: 'BS EN 62606 with BS EN 61009', ratingsA: BREAKER_RATINGS.slice(0, 7), capacitiesA: [6000, 10_000], fuse: null },
-  'fuse-gg': { standard: 'BS 88-2', ratingsA: [6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100], capacitiesA: [80_000], fuse: 'gg' },
-  'fuse-cartridge': { standard: 'BS 88-3', ratingsA: [5, 16, 20, 32, 45, 63, 80, 100], capacitiesA: [16_500, 33_000], fuse: 'cartridge' },
-  'fuse-rewirable': { standard: 'BS 3036', ratingsA: [5, 15, 20, 30, 45, 60], capacitiesA: [1000, 2000, 4000], fuse: 'rewirable' },
+  afdd: {
+    standard: 'BS EN 62606 with BS EN 61009',
+    ratingsA: BREAKER_RATINGS.slice(0, 7),
+    capacitiesA: [6000, 10_000],
+    fuse: null,
+  },
+  'fuse-gg': {
+    standard: 'BS 88-2',
+    ratingsA: [6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100],
+    capacitiesA: [80_000],
+    fuse: 'gg',
+  },
+  'fuse-cartridge': {
+    standard: 'BS 88-3',
+    ratingsA: [5, 16, 20, 32, 45, 63, 80, 100],
+    capacitiesA: [16_500, 33_000],
+    fuse: 'cartridge',
+  },
+  'fuse-rewirable': {
+    standard: 'BS 3036',
+    ratingsA: [5, 15, 20, 30, 45, 60],
+    capacitiesA: [1000, 2000, 4000],
+    fuse: 'rewirable',
+  },
 }
 
 /** Does the device have a residual function of its own? */
 export const hasResidual = (family: DeviceFamily): boolean => family === 'rcbo' || family === 'afdd'
 
 /** Magnetic trip band as multiples of In: never below the first, always at the second; BS EN 60898-1 Table 7, from memory. */
-export const MAGNETIC_BAND: Readonly<Record<Curve, readonly [number, number]>> = { B: [3, 5], C: [5, 10], D: [10, 20] }
+export const MAGNETIC_BAND: Readonly<Record<Curve, readonly [number, number]>> = {
+  B: [3, 5],
+  C: [5, 10],
+  D: [10, 20],
+}
 
 /** Current that is sure to trip a breaker at once, A. */
 export const magneticA = (curve: Curve, ratingA: number): number => MAGNETIC_BAND[curve][1] * ratingA
 
 /** Zs = U0 × Cmin ÷ Ia for instantaneous tripping, Ω, rounded as BS 7671 Table 41.3 prints it. */
-export const breakerMaximumZsOhm = (curve: Curve, ratingA: number): number => roundTo((U0_V * C_MIN) / magneticA(curve, ratingA), 2)
+export const breakerMaximumZsOhm = (curve: Curve, ratingA: number): number =>
+  roundTo((U0_V * C_MIN) / magneticA(curve, ratingA), 2)
 
 /**
  * Largest Zs for disconnection within `timeS`, Ω: Table 41.3 for breakers, Tables 41.2 and 41.4 for fuses, and
@@ -54,7 +91,12 @@ export const breakerMaximumZsOhm = (curve: Curve, ratingA: number): number => ro
 export function deviceMaximumZsOhm(device: Device, ratingA: number, timeS: number): number | undefined {
   const { fuse } = DEVICES[device.family]
   if (fuse === null) return breakerMaximumZsOhm(device.curve!, ratingA)
-  const printed = timeS === 0.4 ? FUSE_LOOP_OHM[fuse].fast[ratingA] : timeS === 5 ? FUSE_LOOP_OHM[fuse].slow[ratingA] : undefined
+  const printed =
+    timeS === 0.4
+      ? FUSE_LOOP_OHM[fuse].fast[ratingA]
+      : timeS === 5
+        ? FUSE_LOOP_OHM[fuse].slow[ratingA]
+        : undefined
   if (printed !== undefined) return printed
   const current = fuseCurrentA(fuse, ratingA, timeS)
   return current === undefined ? undefined : roundTo((U0_V * C_MIN) / current, 2)

@@ -6,10 +6,18 @@ const FINAL_S = { TN: 0.4, TT: 0.2 }
 const DISTRIBUTION_S = { TN: 5, TT: 1 }
 
 /** A final circuit up to this rating must disconnect in the short time, A: by edition, more for sockets since 2018. From memory. */
-export const shortTimeLimitA = (edition: Edition, use: Use): number => (isFrom(edition, '18') && use === 'sockets' ? 63 : 32)
+export const shortTimeLimitA = (edition: Edition, use: Use): number =>
+  isFrom(edition, '18') && use === 'sockets' ? 63 : 32
 
 /** Longest disconnection time of a circuit, s. */
-export function disconnectionLimitS(arrangement: Arrangement, use: Use, ratingA: number, edition: Edition): number {
+export function disconnectionLimitS(
+  arrangement: Arrangement,
+  use: Use,
+  ratingA: number,
+  edition: Edition,
+): number {
   const system = arrangement === 'TT' ? 'TT' : 'TN'
-  return use === 'distribution' || ratingA > shortTimeLimitA(edition, use) ? DISTRIBUTION_S[system] : FINAL_S[system]
+  return use === 'distribution' || ratingA > shortTimeLimitA(edition, use)
+    ? DISTRIBUTION_S[system]
+    : FINAL_S[system]
 }

@@ -7,8 +7,19 @@ export type Premises = (typeof PREMISES)[number]
 /** Share of each circuit's current that is reckoned to the demand, the largest circuit first, the last share for all others. */
 type Shares = readonly number[]
 
-const HOME: Readonly<Partial<Record<Use, Shares>>> = { lighting: [0.66], sockets: [1, 0.4], shower: [1, 1, 0.25], motor: [1, 0.8, 0.6] }
-const BUSINESS: Readonly<Partial<Record<Use, Shares>>> = { lighting: [0.9], sockets: [1, 0.5], cooker: [1, 0.8, 0.6], shower: [1, 1, 0.25], motor: [1, 0.8, 0.6] }
+const HOME: Readonly<Partial<Record<Use, Shares>>> = {
+  lighting: [0.66],
+  sockets: [1, 0.4],
+  shower: [1, 1, 0.25],
+  motor: [1, 0.8, 0.6],
+}
+const BUSINESS: Readonly<Partial<Record<Use, Shares>>> = {
+  lighting: [0.9],
+  sockets: [1, 0.5],
+  cooker: [1, 0.8, 0.6],
+  shower: [1, 1, 0.25],
+  motor: [1, 0.8, 0.6],
+}
 
 /** On-Site Guide Table A2, from memory; uses without a row count in full. An industrial building is taken as a business. */
 export function diversityShares(premises: Premises, use: Use): Shares {

@@ -15,10 +15,16 @@ export const EDITION_DOCUMENT: Readonly<Record<Edition, string>> = {
   '18-A2': 'BS 7671:2018+A2:2022',
 }
 
-export const isFrom = (edition: Edition, first: Edition): boolean => EDITIONS.indexOf(edition) >= EDITIONS.indexOf(first)
+export const isFrom = (edition: Edition, first: Edition): boolean =>
+  EDITIONS.indexOf(edition) >= EDITIONS.indexOf(first)
 
 /** First day on which the edition was the one to design to; from memory. Before the first of them an older edition held. */
-export const EDITION_FROM: Readonly<Record<Edition, string>> = { '17-A3': '2015-07-01', '18': '2019-01-01', '18-A2': '2022-09-28' }
+export const EDITION_FROM: Readonly<Record<Edition, string>> = {
+  '17-A3': '2015-07-01',
+  '18': '2019-01-01',
+  '18-A2': '2022-09-28',
+}
 
 /** The edition to which a design of this day is made (ISO date); undefined before the oldest one here. */
-export const editionOn = (day: string): Edition | undefined => EDITIONS.findLast((edition) => EDITION_FROM[edition] <= day)
+export const editionOn = (day: string): Edition | undefined =>
+  EDITIONS.findLast((edition) => EDITION_FROM[edition] <= day)

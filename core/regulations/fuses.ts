@@ -3,10 +3,27 @@ import { C_MIN, U0_V } from './supply'
 export type FuseFamily = 'gg' | 'cartridge' | 'rewirable' | 'plug'
 
 /** Largest Zs by rating for 0.4 s and for 5 s, Ω; BS 7671 Tables 41.2 and 41.4, from memory. */
-export const FUSE_LOOP_OHM: Readonly<Record<FuseFamily, { readonly fast: Readonly<Record<number, number>>; readonly slow: Readonly<Record<number, number>> }>> = {
+export const FUSE_LOOP_OHM: Readonly<
+  Record<
+    FuseFamily,
+    { readonly fast: Readonly<Record<number, number>>; readonly slow: Readonly<Record<number, number>> }
+  >
+> = {
   gg: {
     fast: { 6: 7.8, 10: 4.65, 16: 2.43, 20: 1.68, 25: 1.29, 32: 0.99 },
-    slow: { 6: 12, 10: 6.8, 16: 4, 20: 2.8, 25: 2.2, 32: 1.7, 40: 1.3, 50: 0.99, 63: 0.78, 80: 0.55, 100: 0.42 },
+    slow: {
+      6: 12,
+      10: 6.8,
+      16: 4,
+      20: 2.8,
+      25: 2.2,
+      32: 1.7,
+      40: 1.3,
+      50: 0.99,
+      63: 0.78,
+      80: 0.55,
+      100: 0.42,
+    },
   },
   cartridge: {
     fast: { 5: 9.93, 16: 2.3, 20: 1.93, 32: 0.91 },
@@ -41,7 +58,16 @@ function drawLine(family: FuseFamily, ratingA: number): Line | undefined {
   return { slowA: (U0_V * C_MIN) / slowOhm, slope: Math.log(SLOW_S / FAST_S) / Math.log(ratio) }
 }
 
-const LINES = new Map(Object.entries(FUSE_LOOP_OHM).map(([family, { slow }]) => [family, new Map(Object.keys(slow).map(Number).map((ratingA) => [ratingA, drawLine(family as FuseFamily, ratingA)]))]))
+const LINES = new Map(
+  Object.entries(FUSE_LOOP_OHM).map(([family, { slow }]) => [
+    family,
+    new Map(
+      Object.keys(slow)
+        .map(Number)
+        .map((ratingA) => [ratingA, drawLine(family as FuseFamily, ratingA)]),
+    ),
+  ]),
+)
 const lineOf = (family: FuseFamily, ratingA: number): Line | undefined => LINES.get(family)!.get(ratingA)
 
 /** Current that melts the fuse within `timeS`, A; undefined for a rating that does not exist. Between and beyond the printed times by its line. */

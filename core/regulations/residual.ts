@@ -23,7 +23,8 @@ export function neededResidualType(content: DcContent, edition: Edition, isKnown
 }
 
 /** Largest Zs by residual current, Ω, rounded to a whole ohm as BS 7671 Table 41.5 prints it. */
-export const residualMaximumZsOhm = (ratedResidualA: number): number => roundTo(TOUCH_LIMIT_V / ratedResidualA, 0)
+export const residualMaximumZsOhm = (ratedResidualA: number): number =>
+  roundTo(TOUCH_LIMIT_V / ratedResidualA, 0)
 
 /** Longest opening times at 1, 2 and 5 times IΔn, s; BS EN 61008-1 Table 1, from memory. */
 const OPENING_S = { general: [0.3, 0.15, 0.04], delayed: [0.5, 0.2, 0.15] } as const

@@ -76,7 +76,9 @@ export const SOURCES = {
   residualTime: bs7671('643.8 (max 300 ms general type at IΔn)'),
 } as const satisfies Record<string, Source>
 
-const BOOKS: Readonly<Record<Source['book'], { readonly name: (edition: Edition) => string; readonly short: string }>> = {
+const BOOKS: Readonly<
+  Record<Source['book'], { readonly name: (edition: Edition) => string; readonly short: string }>
+> = {
   bs7671: { name: (edition) => EDITION_DOCUMENT[edition], short: 'BS 7671 ' },
   onSiteGuide: { name: (edition) => `On-Site Guide to ${EDITION_DOCUMENT[edition]}`, short: 'OSG ' },
   bsen60898: { name: () => 'BS EN 60898-1', short: 'BS EN 60898 ' },

@@ -13,10 +13,15 @@ export type Arrangement = 'TN-S' | 'TN-C-S' | 'TT'
 /** Line conductors of a supply, board or circuit. */
 export type Phases = 1 | 3
 /** What a circuit feeds, as the rules distinguish it. */
-export type Use = 'sockets' | 'lighting' | 'cooker' | 'shower' | 'immersion' | 'motor' | 'fixed' | 'distribution'
+export type Use =
+  'sockets' | 'lighting' | 'cooker' | 'shower' | 'immersion' | 'motor' | 'fixed' | 'distribution'
 
 /** Typical declared maximum Ze by arrangement, Ω; On-Site Guide 1.1 (from memory). TT has none. */
-export const DECLARED_ZE_OHM: Readonly<Record<Arrangement, number | undefined>> = { 'TN-S': 0.8, 'TN-C-S': 0.35, TT: undefined }
+export const DECLARED_ZE_OHM: Readonly<Record<Arrangement, number | undefined>> = {
+  'TN-S': 0.8,
+  'TN-C-S': 0.35,
+  TT: undefined,
+}
 
 /** Voltage that a circuit's load and voltage drop are reckoned on: line to neutral, or line to line, V. */
 export const nominalV = (phases: Phases): number => (phases === 3 ? U_V : U0_V)
@@ -25,4 +30,5 @@ export const nominalV = (phases: Phases): number => (phases === 3 ? U_V : U0_V)
 const FEED_FRACTION = 0.025
 
 /** Allowed voltage drop from the origin of a public supply, as a fraction of the nominal voltage; BS 7671 Appendix 4, 6.4. */
-export const voltDropFraction = (use: Use): number => (use === 'lighting' ? 0.03 : use === 'distribution' ? FEED_FRACTION : 0.05)
+export const voltDropFraction = (use: Use): number =>
+  use === 'lighting' ? 0.03 : use === 'distribution' ? FEED_FRACTION : 0.05

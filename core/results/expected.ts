@@ -50,10 +50,7 @@ export function expectedReadings({ task, values, steps, stopped }: CircuitDesign
   const warm = 1 + COPPER_PER_DEGREE * TEMPERATURE_SPREAD_C
   const { zeOhm } = task.supply
   const limitZs = measuredZsLimitOhm(task, { ratingA: rating, residualA: residual, areaMm2: csa })
-  const resistance = {
-    low: r1r2 * (1 - LENGTH_TOLERANCE) * cold,
-    high: r1r2 * (1 + LENGTH_TOLERANCE) * warm,
-  }
+  const resistance = { low: r1r2 * (1 - LENGTH_TOLERANCE) * cold, high: r1r2 * (1 + LENGTH_TOLERANCE) * warm }
   const readings: ExpectedReading[] = [
     {
       key: 'r1r2',
@@ -71,7 +68,13 @@ export function expectedReadings({ task, values, steps, stopped }: CircuitDesign
       source: SOURCES.insulation,
       working: '500 V DC; new work reads near the end of the range',
     })),
-    { key: 'polarity', low: 0, limit: undefined, source: SOURCES.polarity, working: 'a tick, never a number' },
+    {
+      key: 'polarity',
+      low: 0,
+      limit: undefined,
+      source: SOURCES.polarity,
+      working: 'a tick, never a number',
+    },
     {
       key: 'ze',
       value: zeOhm,
@@ -91,15 +94,22 @@ export function expectedReadings({ task, values, steps, stopped }: CircuitDesign
   ]
   if (task.residualA !== null) {
     readings.push({
-      key: 'rcdTime', low: FASTEST_TRIP_S, high: MAXIMUM_TRIP_S, limit: { kind: 'maximum', value: MAXIMUM_TRIP_S },
-      source: SOURCES.residualTime, working: 'general type at IΔn, worst of both half-cycles',
+      key: 'rcdTime',
+      low: FASTEST_TRIP_S,
+      high: MAXIMUM_TRIP_S,
+      limit: { kind: 'maximum', value: MAXIMUM_TRIP_S },
+      source: SOURCES.residualTime,
+      working: 'general type at IΔn, worst of both half-cycles',
     })
   }
   return readings
 }
 
 /** What a measured Zs is held against, by the policy of the centre. A residual limit needs no cold correction. */
-export function measuredZsLimitOhm(task: Task, { ratingA, residualA, areaMm2 }: { ratingA: number; residualA: number; areaMm2: number }): number {
+export function measuredZsLimitOhm(
+  task: Task,
+  { ratingA, residualA, areaMm2 }: { ratingA: number; residualA: number; areaMm2: number },
+): number {
   const limit = maximumZsOhm(task, ratingA, residualA)
   if (faultClearedByResidual(task) && residualA > 0) return limit
   if (task.measuredZs === 'eighty-percent') return COLD_FRACTION * limit
@@ -109,10 +119,16 @@ export function measuredZsLimitOhm(task: Task, { ratingA, residualA, areaMm2 }: 
 
 function limitWorking(task: Task): string {
   if (faultClearedByResidual(task)) return '50 V ÷ IΔn'
-  return task.measuredZs === 'eighty-percent' ? '0.8 × table value' : 'Ze + (table value − Ze) ÷ the hot multiplier'
+  return task.measuredZs === 'eighty-percent'
+    ? '0.8 × table value'
+    : 'Ze + (table value − Ze) ÷ the hot multiplier'
 }
 
-function around(low: number, high: number, instrument: { relative: number; digitsOhm: number }): { low: number; high: number } {
+function around(
+  low: number,
+  high: number,
+  instrument: { relative: number; digitsOhm: number },
+): { low: number; high: number } {
   return {
     low: Math.max(0, low * (1 - instrument.relative) - instrument.digitsOhm),
     high: high * (1 + instrument.relative) + instrument.digitsOhm,

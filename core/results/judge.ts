@@ -28,7 +28,11 @@ export interface ReadingMark {
 }
 
 /** Judges the readings of a worked circuit against this variant's band, the limit, and each other. */
-export function judgeReadings(design: CircuitDesign, readings: Readings, others: readonly OtherBay[] = []): ReadingMark[] {
+export function judgeReadings(
+  design: CircuitDesign,
+  readings: Readings,
+  others: readonly OtherBay[] = [],
+): ReadingMark[] {
   const { task } = design
   const all: Partial<Record<ReadingKey, ParsedReading>> = {}
   const expectations = expectedReadings(design)
@@ -77,8 +81,14 @@ export interface Gate {
 export function energiseGate(marks: readonly ReadingMark[]): Gate {
   const dead = marks.filter((mark) => isDead(mark.reading))
   const isUnusable = (mark: ReadingMark) =>
-    mark.findings.some(({ seriousness, code }) => seriousness === 'critical' || (seriousness === 'fault' && (code.startsWith('unreadable') || code.startsWith('form'))))
+    mark.findings.some(
+      ({ seriousness, code }) =>
+        seriousness === 'critical' ||
+        (seriousness === 'fault' && (code.startsWith('unreadable') || code.startsWith('form'))),
+    )
   const missing = dead.filter((mark) => mark.verdict === 'missing').map((mark) => mark.reading)
-  const beyond = dead.filter((mark) => mark.verdict !== 'missing' && isUnusable(mark)).map((mark) => mark.reading)
+  const beyond = dead
+    .filter((mark) => mark.verdict !== 'missing' && isUnusable(mark))
+    .map((mark) => mark.reading)
   return { missing, beyond, open: missing.length === 0 && beyond.length === 0 }
 }

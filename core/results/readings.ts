@@ -8,7 +8,18 @@ export type SheetKey = (typeof DEAD_KEYS)[number] | (typeof LIVE_KEYS)[number]
 
 /** Every kind of test that a schedule can have. */
 export const DEAD_KINDS = [...DEAD_KEYS, 'bonding', 'r1', 'rn', 'r2', 'r2Long', 'irLL'] as const
-export const LIVE_KINDS = [...LIVE_KEYS, 'pfc', 'rotation', 'rcd', 'rcdHalf', 'rcdFive', 'rcdButton', 'functional', 'drop', 'clamp'] as const
+export const LIVE_KINDS = [
+  ...LIVE_KEYS,
+  'pfc',
+  'rotation',
+  'rcd',
+  'rcdHalf',
+  'rcdFive',
+  'rcdButton',
+  'functional',
+  'drop',
+  'clamp',
+] as const
 export type ReadingKindKey = (typeof DEAD_KINDS)[number] | (typeof LIVE_KINDS)[number]
 
 /** Which test: `zs` of the one circuit of a bay; `c1.zs@c1p4`, `c1.irNE`, `ze` in the schedule of a whole board. */
@@ -25,19 +36,48 @@ export interface ReadingKind {
   readonly quantity: QuantityKey
 }
 
-const number = (key: ReadingKindKey, symbol: string, quantity: QuantityKey): ReadingKind => ({ key, symbol, form: 'number', quantity })
-const tick = (key: ReadingKindKey, symbol: string): ReadingKind => ({ key, symbol, form: 'tick', quantity: 'factor' })
+const number = (key: ReadingKindKey, symbol: string, quantity: QuantityKey): ReadingKind => ({
+  key,
+  symbol,
+  form: 'number',
+  quantity,
+})
+const tick = (key: ReadingKindKey, symbol: string): ReadingKind => ({
+  key,
+  symbol,
+  form: 'tick',
+  quantity: 'factor',
+})
 
 const KINDS: Readonly<Record<ReadingKindKey, ReadingKind>> = {
-  bonding: number('bonding', 'R bond', 'resistance'), r1: number('r1', 'r1', 'resistance'), rn: number('rn', 'rn', 'resistance'), r2: number('r2', 'r2', 'resistance'), r2Long: number('r2Long', 'R2', 'resistance'), r1r2: number('r1r2', 'R1 + R2', 'resistance'),
-  irLL: number('irLL', 'L–L', 'insulation'), irLN: number('irLN', 'L–N', 'insulation'), irLE: number('irLE', 'L–E', 'insulation'), irNE: number('irNE', 'N–E', 'insulation'), polarity: tick('polarity', '✓'),
-  ze: number('ze', 'Ze', 'resistance'), pfc: number('pfc', 'Ipf', 'faultCurrent'), rotation: tick('rotation', 'L1 L2 L3'), zs: number('zs', 'Zs', 'resistance'),
-  rcdTime: number('rcdTime', 'IΔn', 'time'), rcd: number('rcd', 'IΔn', 'time'), rcdHalf: number('rcdHalf', '½ IΔn', 'time'), rcdFive: number('rcdFive', '5 IΔn', 'time'), rcdButton: tick('rcdButton', 'test button'),
-  functional: tick('functional', 'works'), drop: number('drop', 'ΔU', 'voltage'), clamp: number('clamp', 'I', 'current'),
+  bonding: number('bonding', 'R bond', 'resistance'),
+  r1: number('r1', 'r1', 'resistance'),
+  rn: number('rn', 'rn', 'resistance'),
+  r2: number('r2', 'r2', 'resistance'),
+  r2Long: number('r2Long', 'R2', 'resistance'),
+  r1r2: number('r1r2', 'R1 + R2', 'resistance'),
+  irLL: number('irLL', 'L–L', 'insulation'),
+  irLN: number('irLN', 'L–N', 'insulation'),
+  irLE: number('irLE', 'L–E', 'insulation'),
+  irNE: number('irNE', 'N–E', 'insulation'),
+  polarity: tick('polarity', '✓'),
+  ze: number('ze', 'Ze', 'resistance'),
+  pfc: number('pfc', 'Ipf', 'faultCurrent'),
+  rotation: tick('rotation', 'L1 L2 L3'),
+  zs: number('zs', 'Zs', 'resistance'),
+  rcdTime: number('rcdTime', 'IΔn', 'time'),
+  rcd: number('rcd', 'IΔn', 'time'),
+  rcdHalf: number('rcdHalf', '½ IΔn', 'time'),
+  rcdFive: number('rcdFive', '5 IΔn', 'time'),
+  rcdButton: tick('rcdButton', 'test button'),
+  functional: tick('functional', 'works'),
+  drop: number('drop', 'ΔU', 'voltage'),
+  clamp: number('clamp', 'I', 'current'),
 }
 
 /** `c1.r1r2@c1p4` is about `r1r2`. */
-const kindKeyOf = (key: ReadingKey): ReadingKindKey => key.replace(/^.*\./, '').replace(/@.*$/, '') as ReadingKindKey
+const kindKeyOf = (key: ReadingKey): ReadingKindKey =>
+  key.replace(/^.*\./, '').replace(/@.*$/, '') as ReadingKindKey
 
 /** The kind of a reading. Throws for a key that names no test. */
 export function readingKind(key: ReadingKey): ReadingKind {

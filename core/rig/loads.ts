@@ -3,9 +3,20 @@ export type LoadKind =
   | { readonly kind: 'resistive'; readonly watt: number }
   | { readonly kind: 'filament'; readonly watt: number }
   /** Electronic: LED driver, charger. Its filter lets a little current flow to earth. */
-  | { readonly kind: 'electronic'; readonly watt: number; readonly powerFactor: number; readonly earthLeakA: number }
+  | {
+      readonly kind: 'electronic'
+      readonly watt: number
+      readonly powerFactor: number
+      readonly earthLeakA: number
+    }
   /** Electrical input in W; for the first seconds `startMultiple` times its current. */
-  | { readonly kind: 'motor'; readonly watt: number; readonly powerFactor: number; readonly startMultiple: number; readonly startS: number }
+  | {
+      readonly kind: 'motor'
+      readonly watt: number
+      readonly powerFactor: number
+      readonly startMultiple: number
+      readonly startS: number
+    }
 
 /** Does test voltage harm it, or it the reading? */
 export const isElectronic = (load: LoadKind): boolean => load.kind === 'electronic'

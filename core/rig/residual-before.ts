@@ -2,8 +2,13 @@ import type { DevicePart, Rig } from './rig'
 import { indexParts, partIdOf } from './terminals'
 
 /** The device with a residual function that a circuit's line comes through: its own, or the first one on the way to the supply. */
-export function residualBefore({ parts, wires, busbars }: Rig, circuit: string | null): DevicePart | undefined {
-  const way = parts.find((part): part is DevicePart => part.kind === 'device' && part.role === 'way' && part.circuit === circuit)
+export function residualBefore(
+  { parts, wires, busbars }: Rig,
+  circuit: string | null,
+): DevicePart | undefined {
+  const way = parts.find(
+    (part): part is DevicePart => part.kind === 'device' && part.role === 'way' && part.circuit === circuit,
+  )
   if (!way) return undefined
   if (way.residual) return way
   const index = indexParts({ parts })
@@ -20,7 +25,9 @@ export function residualBefore({ parts, wires, busbars }: Rig, circuit: string |
       open.push(node.replace(/ out$/, ' in'))
     }
     for (const { from, to } of wires) if (from === node || to === node) open.push(from === node ? to : from)
-    for (const { teeth, missing } of busbars) if (teeth.some((tooth, i) => tooth === node && !missing.includes(i))) open.push(...teeth.filter((_, i) => !missing.includes(i)))
+    for (const { teeth, missing } of busbars)
+      if (teeth.some((tooth, i) => tooth === node && !missing.includes(i)))
+        open.push(...teeth.filter((_, i) => !missing.includes(i)))
   }
   return undefined
 }

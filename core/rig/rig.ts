@@ -119,7 +119,18 @@ export interface Metalwork extends Common {
   readonly toEarthOhm: number
 }
 
-export type Part = Supply | Meter | DevicePart | Bar | Arrester | Socket | Switch | Lampholder | Appliance | Junction | Metalwork
+export type Part =
+  | Supply
+  | Meter
+  | DevicePart
+  | Bar
+  | Arrester
+  | Socket
+  | Switch
+  | Lampholder
+  | Appliance
+  | Junction
+  | Metalwork
 export type PartKind = Part['kind']
 
 /** A comb that feeds the devices of a row. A tooth that is missing leaves its terminal out; a cut ends the bar behind that tooth. */

@@ -6,4 +6,5 @@ export const SOURCE_EARTH_OHM = 0.1
 const BATTERY_V = 48
 
 /** Voltage that a supply of this arrangement usually has, line to neutral, V. */
-export const nominalVoltOf = (arrangement: Supply['arrangement']): number => (arrangement === 'battery' ? BATTERY_V : U0_V)
+export const nominalVoltOf = (arrangement: Supply['arrangement']): number =>
+  arrangement === 'battery' ? BATTERY_V : U0_V

@@ -1,33 +1,62 @@
 import type { Part, Pole, Rig, TerminalRef } from './rig'
 
-const sides = (poles: readonly Pole[]): string[] => [...poles.map((pole) => `${pole} in`), ...poles.map((pole) => `${pole} out`)]
+const sides = (poles: readonly Pole[]): string[] => [
+  ...poles.map((pole) => `${pole} in`),
+  ...poles.map((pole) => `${pole} out`),
+]
 const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
 
 /** Names of a part's terminals, in the order in which they are drawn. */
 export function terminalsOf(part: Part): readonly string[] {
   switch (part.kind) {
-    case 'supply': return part.arrangement === 'battery' ? ['+', '−'] : [...linesOf(part.phases), 'N', ...(part.arrangement === 'TT' ? [] : ['E'])]
-    case 'meter': return sides([...linesOf(part.phases), 'N'])
-    case 'device': return [...sides(part.poles), ...(part.hasEarth ? ['E'] : [])]
-    case 'bar': return Array.from({ length: part.terminals }, (_, i) => String(i + 1))
-    case 'arrester': return [...part.poles, 'E']
-    case 'socket': return ['L', 'N', 'E']
-    case 'switch': return part.action === 'intermediate' ? ['A1', 'A2', 'B1', 'B2', 'E'] : part.action === 'two-way' ? ['C', 'L1', 'L2', 'E'] : ['C', 'L1', 'E']
-    case 'lampholder': return ['L', 'N', 'E']
-    case 'appliance': return [...part.poles, ...(part.poles.includes('+') ? [] : ['E'])]
-    case 'junction': return ['L', 'N', 'E', 'S']
-    case 'metalwork': return ['E']
+    case 'supply':
+      return part.arrangement === 'battery'
+        ? ['+', '−']
+        : [...linesOf(part.phases), 'N', ...(part.arrangement === 'TT' ? [] : ['E'])]
+    case 'meter':
+      return sides([...linesOf(part.phases), 'N'])
+    case 'device':
+      return [...sides(part.poles), ...(part.hasEarth ? ['E'] : [])]
+    case 'bar':
+      return Array.from({ length: part.terminals }, (_, i) => String(i + 1))
+    case 'arrester':
+      return [...part.poles, 'E']
+    case 'socket':
+      return ['L', 'N', 'E']
+    case 'switch':
+      return part.action === 'intermediate'
+        ? ['A1', 'A2', 'B1', 'B2', 'E']
+        : part.action === 'two-way'
+          ? ['C', 'L1', 'L2', 'E']
+          : ['C', 'L1', 'E']
+    case 'lampholder':
+      return ['L', 'N', 'E']
+    case 'appliance':
+      return [...part.poles, ...(part.poles.includes('+') ? [] : ['E'])]
+    case 'junction':
+      return ['L', 'N', 'E', 'S']
+    case 'metalwork':
+      return ['E']
   }
 }
 
 /** Conductors that one terminal of this part takes. */
 export function roomOf(part: Part): number {
   switch (part.kind) {
-    case 'bar': return 1
-    case 'junction': return 8
-    case 'socket': case 'lampholder': case 'switch': case 'appliance': return 4
-    case 'supply': case 'metalwork': return 2
-    default: return 3
+    case 'bar':
+      return 1
+    case 'junction':
+      return 8
+    case 'socket':
+    case 'lampholder':
+    case 'switch':
+    case 'appliance':
+      return 4
+    case 'supply':
+    case 'metalwork':
+      return 2
+    default:
+      return 3
   }
 }
 

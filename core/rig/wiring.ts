@@ -33,13 +33,20 @@ export function routesOf(rig: Rig): Route[] {
 }
 
 /** Length and run of a conductor between two terminals: straight where there is a route, else the shortest way round. */
-export function wayBetween(parts: PartIndex, routes: readonly Route[], from: TerminalRef, to: TerminalRef): { readonly lengthM: number; readonly run: string | null } {
+export function wayBetween(
+  parts: PartIndex,
+  routes: readonly Route[],
+  from: TerminalRef,
+  to: TerminalRef,
+): { readonly lengthM: number; readonly run: string | null } {
   const [a, b] = [placeOfRef(parts, from), placeOfRef(parts, to)]
   if (a === b) return { lengthM: INSIDE_M, run: null }
   const best = new Map([[a, { lengthM: 0, run: null as string | null }]])
   const open = new Set([a])
   while (open.size > 0) {
-    const here = [...open].reduce((one, other) => (best.get(other)!.lengthM < best.get(one)!.lengthM ? other : one))
+    const here = [...open].reduce((one, other) =>
+      best.get(other)!.lengthM < best.get(one)!.lengthM ? other : one,
+    )
     open.delete(here)
     if (here === b) return best.get(here)!
     for (const route of routes) {
@@ -65,16 +72,29 @@ export function givenWires(rig: Rig): Wire[] {
 }
 
 /** The bay before anybody has worked on it: everything mounted, nothing wired beyond the intake. */
-export const bareRig = (rig: Rig): Rig => ({ ...rig, wires: givenWires(rig), leaks: [], boards: rig.boards.map((board) => ({ ...board, blanks: [], labels: {} })) })
+export const bareRig = (rig: Rig): Rig => ({
+  ...rig,
+  wires: givenWires(rig),
+  leaks: [],
+  boards: rig.boards.map((board) => ({ ...board, blanks: [], labels: {} })),
+})
 
-export const wireField = ({ from, to, areaMm2, colour }: Pick<Wire, 'from' | 'to' | 'areaMm2' | 'colour'>): string => [from, to, areaMm2, colour].join('|')
+export const wireField = ({
+  from,
+  to,
+  areaMm2,
+  colour,
+}: Pick<Wire, 'from' | 'to' | 'areaMm2' | 'colour'>): string => [from, to, areaMm2, colour].join('|')
 
 /** All that has been done to a rig beyond its bare state, as fields. */
 export function wiringFields(rig: Rig): Record<string, string> {
   const given = new Set(givenWires(rig).map(({ id }) => id))
   return Object.fromEntries([
     ...rig.wires.filter(({ id }) => !given.has(id)).map((wire) => [`wire.${wire.id}`, wireField(wire)]),
-    ...rig.boards.flatMap(({ id, blanks, labels }) => [...blanks.map((way) => [`blank.${id}.${way}`, 'fitted']), ...Object.entries(labels).map(([way, text]) => [`label.${id}.${way}`, text])]),
+    ...rig.boards.flatMap(({ id, blanks, labels }) => [
+      ...blanks.map((way) => [`blank.${id}.${way}`, 'fitted']),
+      ...Object.entries(labels).map(([way, text]) => [`label.${id}.${way}`, text]),
+    ]),
   ])
 }
 
@@ -87,14 +107,32 @@ export function applyWiring(bare: Rig, routes: readonly Route[], fields: WiringF
     if (!name.startsWith('wire.') || text === '') return []
     const [from, to, area, colour] = text.split('|')
     if (!from || !to || !isColour(colour)) return []
-    return [{ id: name.slice('wire.'.length), from, to, areaMm2: Number(area), colour, ...wayBetween(parts, routes, from, to) }]
+    return [
+      {
+        id: name.slice('wire.'.length),
+        from,
+        to,
+        areaMm2: Number(area),
+        colour,
+        ...wayBetween(parts, routes, from, to),
+      },
+    ]
   })
   return {
     ...bare,
     wires: [...bare.wires, ...wires],
     boards: bare.boards.map((board) => {
-      const own = (kind: string) => Object.entries(fields).flatMap(([name, text]) => (name.startsWith(`${kind}.${board.id}.`) && text.trim() !== '' ? [[name.slice(`${kind}.${board.id}.`.length), text] as const] : []))
-      return { ...board, blanks: own('blank').map(([way]) => Number(way)), labels: Object.fromEntries(own('label')) }
+      const own = (kind: string) =>
+        Object.entries(fields).flatMap(([name, text]) =>
+          name.startsWith(`${kind}.${board.id}.`) && text.trim() !== ''
+            ? [[name.slice(`${kind}.${board.id}.`.length), text] as const]
+            : [],
+        )
+      return {
+        ...board,
+        blanks: own('blank').map(([way]) => Number(way)),
+        labels: Object.fromEntries(own('label')),
+      }
     }),
   }
 }

@@ -12,12 +12,22 @@ export interface RosterPerson {
 }
 
 export type RosterProblem =
-  | 'numberMissing' | 'numberForm' | 'numberTwice' | 'nameMissing' | 'nameDamaged' | 'roleUnknown' | 'cohortMissing' | 'alreadyHere' | 'tooLong'
+  | 'numberMissing'
+  | 'numberForm'
+  | 'numberTwice'
+  | 'nameMissing'
+  | 'nameDamaged'
+  | 'roleUnknown'
+  | 'cohortMissing'
+  | 'alreadyHere'
+  | 'tooLong'
 
 export interface RosterRow {
   /** Line in the file, the heading being 1. */
   readonly line: number
-  readonly cells: RosterPerson | { readonly number: string; readonly name: string; readonly role: string; readonly cohort: string }
+  readonly cells:
+    | RosterPerson
+    | { readonly number: string; readonly name: string; readonly role: string; readonly cohort: string }
   readonly problems: readonly RosterProblem[]
 }
 
@@ -26,7 +36,13 @@ export interface RosterPreview {
   readonly bad: readonly RosterRow[]
 }
 
-type RawRow = { readonly line: number; readonly number: string; readonly name: string; readonly role: string; readonly cohort: string }
+type RawRow = {
+  readonly line: number
+  readonly number: string
+  readonly name: string
+  readonly role: string
+  readonly cohort: string
+}
 
 const NUMBER = /^[A-Za-z0-9-]{2,20}$/
 const LONGEST = 80
@@ -40,7 +56,12 @@ export function previewRoster(rows: readonly RawRow[], existingNumbers: Readonly
   const good: RosterPerson[] = []
   const bad: RosterRow[] = []
   for (const row of rows) {
-    const cells = { number: row.number.trim(), name: row.name.trim(), role: row.role.trim().toLowerCase() || 'apprentice', cohort: row.cohort.trim() }
+    const cells = {
+      number: row.number.trim(),
+      name: row.name.trim(),
+      role: row.role.trim().toLowerCase() || 'apprentice',
+      cohort: row.cohort.trim(),
+    }
     const problems = problemsOf(cells, counts, existingNumbers)
     if (problems.length === 0) good.push(cells as RosterPerson)
     else bad.push({ line: row.line, cells, problems })
@@ -49,7 +70,9 @@ export function previewRoster(rows: readonly RawRow[], existingNumbers: Readonly
 }
 
 function problemsOf(
-  cells: { number: string; name: string; role: string; cohort: string }, counts: ReadonlyMap<string, number>, existing: ReadonlySet<string>,
+  cells: { number: string; name: string; role: string; cohort: string },
+  counts: ReadonlyMap<string, number>,
+  existing: ReadonlySet<string>,
 ): RosterProblem[] {
   const problems: RosterProblem[] = []
   if (cells.number === '') problems.push('numberMissing')

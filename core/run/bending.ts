@@ -2,19 +2,24 @@ import { radians } from './geometry'
 import type { Former } from './run'
 
 /** From the corner to where the bend begins, along the centre line, mm: R × tan(θ ÷ 2). */
-export const tangentMm = ({ radiusMm }: Pick<Former, 'radiusMm'>, angleDeg: number): number => radiusMm * Math.tan(radians(angleDeg) / 2)
+export const tangentMm = ({ radiusMm }: Pick<Former, 'radiusMm'>, angleDeg: number): number =>
+  radiusMm * Math.tan(radians(angleDeg) / 2)
 
 /** Length of the bent piece along the centre line, mm: R × θ. */
-export const arcMm = ({ radiusMm }: Pick<Former, 'radiusMm'>, angleDeg: number): number => radiusMm * radians(angleDeg)
+export const arcMm = ({ radiusMm }: Pick<Former, 'radiusMm'>, angleDeg: number): number =>
+  radiusMm * radians(angleDeg)
 
 /** What a bend saves against its corner, mm: twice the tangent less the arc. */
-export const gainMm = (former: Pick<Former, 'radiusMm'>, angleDeg: number): number => 2 * tangentMm(former, angleDeg) - arcMm(former, angleDeg)
+export const gainMm = (former: Pick<Former, 'radiusMm'>, angleDeg: number): number =>
+  2 * tangentMm(former, angleDeg) - arcMm(former, angleDeg)
 
 /** Tube between the two corners of an offset, mm: height ÷ sin. */
-export const offsetSlopeMm = (heightMm: number, angleDeg: number): number => heightMm / Math.sin(radians(angleDeg))
+export const offsetSlopeMm = (heightMm: number, angleDeg: number): number =>
+  heightMm / Math.sin(radians(angleDeg))
 
 /** How much shorter an offset makes the run along the wall, mm: slope less travel. */
-export const offsetShrinkMm = (heightMm: number, angleDeg: number): number => offsetSlopeMm(heightMm, angleDeg) - heightMm / Math.tan(radians(angleDeg))
+export const offsetShrinkMm = (heightMm: number, angleDeg: number): number =>
+  offsetSlopeMm(heightMm, angleDeg) - heightMm / Math.tan(radians(angleDeg))
 
 /** A test piece: its length, where it was marked, and both legs after a right angle, all mm. */
 export interface TestPiece {

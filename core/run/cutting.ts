@@ -36,12 +36,23 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
   const sizes = sorted.map(({ lengthMm }) => lengthMm + kerfMm)
   const leastBars = lowerBound(sizes, room)
   const first = filled(sizes, room)
-  const { plan, isWhole } = sorted.length <= EXACT_PIECES && first.length > leastBars ? exact(sizes, room, first) : { plan: first, isWhole: false }
-  const bars = plan.map((own) => {
-    const used = own.reduce((sum, i) => sum + sizes[i]!, 0)
-    return { pieces: own.map((i) => sorted[i]!), leftMm: Math.max(0, room - used) }
-  }).sort((a, b) => a.leftMm - b.leftMm)
-  return { bars, leastBars, wasteMm: bars.reduce((sum, { leftMm }) => sum + leftMm, 0), isLeast: bars.length === leastBars || isWhole, tooLong }
+  const { plan, isWhole } =
+    sorted.length <= EXACT_PIECES && first.length > leastBars
+      ? exact(sizes, room, first)
+      : { plan: first, isWhole: false }
+  const bars = plan
+    .map((own) => {
+      const used = own.reduce((sum, i) => sum + sizes[i]!, 0)
+      return { pieces: own.map((i) => sorted[i]!), leftMm: Math.max(0, room - used) }
+    })
+    .sort((a, b) => a.leftMm - b.leftMm)
+  return {
+    bars,
+    leastBars,
+    wasteMm: bars.reduce((sum, { leftMm }) => sum + leftMm, 0),
+    isLeast: bars.length === leastBars || isWhole,
+    tooLong,
+  }
 }
 
 /** Bound L2 of Martello and Toth, 1990, from memory: pieces that cannot share a bar, and what the rest needs at least. */
@@ -51,7 +62,9 @@ export function lowerBound(sizes: readonly number[], room: number): number {
     const large = sizes.filter((size) => size > room - limit)
     const middle = sizes.filter((size) => size <= room - limit && size > room / 2)
     const small = sizes.filter((size) => size <= room / 2 && size >= limit)
-    const over = small.reduce((sum, size) => sum + size, 0) - (middle.length * room - middle.reduce((sum, size) => sum + size, 0))
+    const over =
+      small.reduce((sum, size) => sum + size, 0) -
+      (middle.length * room - middle.reduce((sum, size) => sum + size, 0))
     best = Math.max(best, large.length + middle.length + Math.max(0, Math.ceil(over / room - 1e-9)))
   }
   return best
@@ -64,7 +77,10 @@ function filled(sizes: readonly number[], room: number): number[][] {
   while (left.size > 0) {
     const first = [...left][0]!
     left.delete(first)
-    const chosen = bestFill([...left].map((i) => ({ i, size: sizes[i]! })), room - sizes[first]!)
+    const chosen = bestFill(
+      [...left].map((i) => ({ i, size: sizes[i]! })),
+      room - sizes[first]!,
+    )
     chosen.forEach((i) => left.delete(i))
     bars.push([first, ...chosen])
   }
@@ -101,7 +117,11 @@ function bestFill(items: readonly { readonly i: number; readonly size: number }[
 }
 
 /** Depth first: each piece into every bar it fits, a new bar last; bars that look alike once. Tells whether every plan was looked at. */
-function exact(sizes: readonly number[], room: number, known: number[][]): { readonly plan: number[][]; readonly isWhole: boolean } {
+function exact(
+  sizes: readonly number[],
+  room: number,
+  known: number[][],
+): { readonly plan: number[][]; readonly isWhole: boolean } {
   let best = known
   let nodes = 0
   const bars: { own: number[]; left: number }[] = []

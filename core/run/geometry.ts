@@ -2,11 +2,26 @@ import { DIRECTIONS, type ContainmentRun, type Direction, type Joint, type Strai
 
 export type Vector = readonly [x: number, y: number, z: number]
 
-export const AXES: Readonly<Record<Direction, Vector>> = { right: [1, 0, 0], left: [-1, 0, 0], up: [0, 1, 0], down: [0, -1, 0], out: [0, 0, 1], back: [0, 0, -1] }
+export const AXES: Readonly<Record<Direction, Vector>> = {
+  right: [1, 0, 0],
+  left: [-1, 0, 0],
+  up: [0, 1, 0],
+  down: [0, -1, 0],
+  out: [0, 0, 1],
+  back: [0, 0, -1],
+}
 
-export const plus = (a: Vector, b: Vector, factor = 1): Vector => [a[0] + b[0] * factor, a[1] + b[1] * factor, a[2] + b[2] * factor]
+export const plus = (a: Vector, b: Vector, factor = 1): Vector => [
+  a[0] + b[0] * factor,
+  a[1] + b[1] * factor,
+  a[2] + b[2] * factor,
+]
 export const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
-export const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
+export const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+]
 export const lengthOf = (a: Vector): number => Math.hypot(...a)
 const unit = (a: Vector): Vector => plus([0, 0, 0], a, 1 / lengthOf(a))
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
@@ -28,7 +43,11 @@ export function directionsOf(straights: readonly Straight[]): Vector[] {
   straights.forEach(({ to, setDeg }, i) => {
     const before = made[i - 1]
     const axis = AXES[to]
-    made.push(!before || setDeg >= 90 || Math.abs(dot(before, axis)) > 0.999 ? axis : unit(plus(plus([0, 0, 0], before, Math.cos(radians(setDeg))), axis, Math.sin(radians(setDeg)))))
+    made.push(
+      !before || setDeg >= 90 || Math.abs(dot(before, axis)) > 0.999
+        ? axis
+        : unit(plus(plus([0, 0, 0], before, Math.cos(radians(setDeg))), axis, Math.sin(radians(setDeg)))),
+    )
   })
   return made
 }
@@ -36,7 +55,9 @@ export function directionsOf(straights: readonly Straight[]): Vector[] {
 /** Every corner from the first box to the last, mm, the first at the origin. A bridge comes back to its line, an offset does not. */
 export function cornersOf({ straights }: Pick<ContainmentRun, 'straights'>): Corner[] {
   const directions = directionsOf(straights)
-  const points: { at: Vector; straight: number; joint: Corner['joint'] }[] = [{ at: [0, 0, 0], straight: -1, joint: 'start' }]
+  const points: { at: Vector; straight: number; joint: Corner['joint'] }[] = [
+    { at: [0, 0, 0], straight: -1, joint: 'start' },
+  ]
   let base: Vector = [0, 0, 0]
   straights.forEach(({ lengthMm, then, detour }, i) => {
     const along = directions[i]!
@@ -49,13 +70,19 @@ export function cornersOf({ straights }: Pick<ContainmentRun, 'straights'>): Cor
       points.push({ at: first, straight: i, joint: 'set' }, { at: up, straight: i, joint: 'set' })
       if (detour.kind === 'bridge') {
         const over = plus(up, along, detour.flatMm)
-        points.push({ at: over, straight: i, joint: 'set' }, { at: plus(plus(over, along, travel), side, -detour.heightMm), straight: i, joint: 'set' })
+        points.push(
+          { at: over, straight: i, joint: 'set' },
+          { at: plus(plus(over, along, travel), side, -detour.heightMm), straight: i, joint: 'set' },
+        )
       } else end = plus(end, side, detour.heightMm)
     }
     points.push({ at: end, straight: i, joint: then })
     base = end
   })
-  return points.map((point, i) => ({ ...point, angleDeg: i === 0 || i === points.length - 1 ? 0 : turnAt(points[i - 1]!.at, point.at, points[i + 1]!.at) }))
+  return points.map((point, i) => ({
+    ...point,
+    angleDeg: i === 0 || i === points.length - 1 ? 0 : turnAt(points[i - 1]!.at, point.at, points[i + 1]!.at),
+  }))
 }
 
 /** The axis nearest to what of `next` lies square to `leg`: where the way turns to. */

@@ -12,5 +12,9 @@ export interface Route {
 export function routeOf(run: ContainmentRun): Route {
   const sections = drawSections(run)
   const tenth = (mm: number) => Math.round(mm / 100) / 10
-  return { lengthM: tenth(sections.reduce((sum, { lengthMm }) => sum + lengthMm, 0)), betweenBoxesM: tenth(Math.max(...sections.map(({ lengthMm }) => lengthMm))), bends: Math.ceil(Math.max(...sections.map(({ rightAngles }) => rightAngles)) - 0.01) }
+  return {
+    lengthM: tenth(sections.reduce((sum, { lengthMm }) => sum + lengthMm, 0)),
+    betweenBoxesM: tenth(Math.max(...sections.map(({ lengthMm }) => lengthMm))),
+    bends: Math.ceil(Math.max(...sections.map(({ rightAngles }) => rightAngles)) - 0.01),
+  }
 }

@@ -80,13 +80,18 @@ export const SIZES: Readonly<Record<ContainmentRun['made'], readonly RunSize[]>>
   tray: TRAYS_MM.map((mm) => ({ code: String(mm), words: `${mm} mm`, sizeMm: mm, depthMm: TRAY_SIDE_MM })),
 }
 
-export const sizeOf = ({ made, sizeMm, depthMm }: Pick<ContainmentRun, 'made' | 'sizeMm' | 'depthMm'>): RunSize =>
+export const sizeOf = ({
+  made,
+  sizeMm,
+  depthMm,
+}: Pick<ContainmentRun, 'made' | 'sizeMm' | 'depthMm'>): RunSize =>
   SIZES[made].find((one) => one.sizeMm === sizeMm && one.depthMm === depthMm) ?? SIZES[made][1]!
 
 /** Lengths that tubes are sold in, mm; trunking and tray alike in both materials. Common practice, no source. */
 const CONDUIT_STOCK_MM: Readonly<Record<RunMaterial, number>> = { pvc: 3000, steel: 3750 }
 const WIDE_STOCK_MM = 3000
-export const stockMm = ({ made, material }: Pick<ContainmentRun, 'made' | 'material'>): number => (made === 'conduit' ? CONDUIT_STOCK_MM[material] : WIDE_STOCK_MM)
+export const stockMm = ({ made, material }: Pick<ContainmentRun, 'made' | 'material'>): number =>
+  made === 'conduit' ? CONDUIT_STOCK_MM[material] : WIDE_STOCK_MM
 /** What a tube goes into a box spout or coupler at each end, mm: a thread of steel, a socket of PVC; common practice, no source. */
 export const ENTRY_MM: Readonly<Record<RunMaterial, number>> = { pvc: 16, steel: 14 }
 /** Usual centre-line radii of springs and formers, in outside diameters; common practice, no source. */
@@ -94,4 +99,8 @@ const USUAL_RADIUS: Readonly<Record<RunMaterial, number>> = { pvc: 3, steel: 4 }
 /** A spring is let go about so much too far; common practice, no source. */
 const USUAL_SPRING: Readonly<Record<RunMaterial, number>> = { pvc: 6, steel: 2 }
 
-export const usualFormer = ({ material, sizeMm }: Pick<ContainmentRun, 'material' | 'sizeMm'>): Former => ({ radiusMm: USUAL_RADIUS[material] * sizeMm, startMm: 0, springDeg: USUAL_SPRING[material] })
+export const usualFormer = ({ material, sizeMm }: Pick<ContainmentRun, 'material' | 'sizeMm'>): Former => ({
+  radiusMm: USUAL_RADIUS[material] * sizeMm,
+  startMm: 0,
+  springDeg: USUAL_SPRING[material],
+})

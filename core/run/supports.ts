@@ -3,9 +3,19 @@ import { cornersOf, lengthOf, plus } from './geometry'
 import type { ContainmentRun, Former, RunMaterial } from './run'
 
 /** Most between two saddles, mm, horizontal and vertical, by outside diameter up to; On-Site Guide Appendix D, Table D3, from memory. */
-const SPACING: Readonly<Record<RunMaterial, readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[]>> = {
-  steel: [[16, 750, 1000], [25, 1750, 2000], [40, 2000, 2250]],
-  pvc: [[16, 750, 1000], [25, 1500, 1750], [40, 1750, 2000]],
+const SPACING: Readonly<
+  Record<RunMaterial, readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[]>
+> = {
+  steel: [
+    [16, 750, 1000],
+    [25, 1750, 2000],
+    [40, 2000, 2250],
+  ],
+  pvc: [
+    [16, 750, 1000],
+    [25, 1500, 1750],
+    [40, 1750, 2000],
+  ],
 }
 /** Trunking and tray, mm; On-Site Guide Table D3 for trunking of small area, from memory. */
 const WIDE_MM = [1250, 1500] as const
@@ -15,7 +25,10 @@ const DETOUR_MM = 300
 export const NEAR_MM = 150
 
 /** Most between two supports of this run, mm. */
-export function spacingMm({ made, material, sizeMm }: Pick<ContainmentRun, 'made' | 'material' | 'sizeMm'>, isVertical: boolean): number {
+export function spacingMm(
+  { made, material, sizeMm }: Pick<ContainmentRun, 'made' | 'material' | 'sizeMm'>,
+  isVertical: boolean,
+): number {
   if (made !== 'conduit') return WIDE_MM[isVertical ? 1 : 0]
   const row = SPACING[material].find(([upto]) => sizeMm <= upto)!
   return row[isVertical ? 2 : 1]
@@ -37,16 +50,27 @@ export function supportsOf(run: ContainmentRun, former: Former): Support[] {
     const leg = plus(corner.at, before.at, -1)
     const length = lengthOf(leg)
     const isFormed = ({ joint }: typeof corner) => joint === 'bend' || joint === 'set'
-    const [from, to] = [isFormed(before) ? tangentOf(before.angleDeg) : 0, length - (isFormed(corner) ? tangentOf(corner.angleDeg) : 0)]
+    const [from, to] = [
+      isFormed(before) ? tangentOf(before.angleDeg) : 0,
+      length - (isFormed(corner) ? tangentOf(corner.angleDeg) : 0),
+    ]
     const free = to - from
     if (free <= run.sizeMm) return []
     // The slopes of a detour hang between the saddles on either side.
     if (before.joint === 'set' && corner.joint === 'set' && length < DETOUR_MM) return []
     const isVertical = Math.abs(leg[1]) > 0.7 * length
-    const [first, last] = free <= 2 * NEAR_MM ? [from + free / 2, from + free / 2] : [from + NEAR_MM, to - NEAR_MM]
+    const [first, last] =
+      free <= 2 * NEAR_MM ? [from + free / 2, from + free / 2] : [from + NEAR_MM, to - NEAR_MM]
     const gaps = Math.max(0, Math.ceil((last - first) / spacingMm(run, isVertical)))
-    const places = last === first ? [first] : Array.from({ length: gaps + 1 }, (_, k) => first + ((last - first) * k) / gaps)
-    return places.map((atMm) => ({ straight: corner.straight, atMm: Math.round(atMm), at: plus(before.at, leg, atMm / length) }))
+    const places =
+      last === first
+        ? [first]
+        : Array.from({ length: gaps + 1 }, (_, k) => first + ((last - first) * k) / gaps)
+    return places.map((atMm) => ({
+      straight: corner.straight,
+      atMm: Math.round(atMm),
+      at: plus(before.at, leg, atMm / length),
+    }))
   })
 }
 
@@ -54,4 +78,5 @@ export function supportsOf(run: ContainmentRun, former: Former): Support[] {
 const PVC_MM_PER_M_K = 0.07
 
 /** What a straight of PVC grows over a span of temperature, mm: the gap to leave. */
-export const expansionMm = (lengthMm: number, spanK: number): number => (PVC_MM_PER_M_K * lengthMm * spanK) / 1000
+export const expansionMm = (lengthMm: number, spanK: number): number =>
+  (PVC_MM_PER_M_K * lengthMm * spanK) / 1000

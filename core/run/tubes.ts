@@ -41,7 +41,9 @@ export function tubesOf(run: ContainmentRun, former: Former): Tube[] {
   for (let i = 1; i < corners.length; i += 1) {
     const { joint } = corners[i]!
     if (joint === 'bend' || joint === 'set') continue
-    tubes.push(tubeBetween(corners.slice(from, i + 1), former, ENTRY_MM[run.material], `Tube ${tubes.length + 1}`))
+    tubes.push(
+      tubeBetween(corners.slice(from, i + 1), former, ENTRY_MM[run.material], `Tube ${tubes.length + 1}`),
+    )
     from = i
   }
   return tubes
@@ -54,9 +56,18 @@ function pieceBetween(run: ContainmentRun, corners: readonly Corner[], i: number
   const isMitred = ({ joint }: Corner) => run.made === 'trunking' && (joint === 'bend' || joint === 'set')
   const mitres: Tube['mitres'] = [
     isMitred(here) ? mitreOf(run, plus(here.at, corners[i - 1]!.at, -1), leg, here.angleDeg, 'after') : null,
-    isMitred(there) ? mitreOf(run, leg, plus(corners[i + 2]!.at, there.at, -1), there.angleDeg, 'before') : null,
+    isMitred(there)
+      ? mitreOf(run, leg, plus(corners[i + 2]!.at, there.at, -1), there.angleDeg, 'before')
+      : null,
   ]
-  return { name: `Piece ${i + 1}`, cutMm: mitres.reduce((sum, mitre) => sum + (mitre?.extraMm ?? 0), lengthOf(leg)), bends: [], mitres, corners: [here, there], straights: [there.straight] }
+  return {
+    name: `Piece ${i + 1}`,
+    cutMm: mitres.reduce((sum, mitre) => sum + (mitre?.extraMm ?? 0), lengthOf(leg)),
+    bends: [],
+    mitres,
+    corners: [here, there],
+    straights: [there.straight],
+  }
 }
 
 function tubeBetween(corners: readonly Corner[], former: Former, entry: number, name: string): Tube {
@@ -79,13 +90,27 @@ function tubeBetween(corners: readonly Corner[], former: Former, entry: number, 
     const next = plus(after.at, corner.at, -1)
     const plane = cross(leg, next)
     bends.push({
-      markMm: fromMm - former.startMm, fromMm, toMm, angleDeg: corner.angleDeg, bendToDeg: corner.angleDeg + former.springDeg * Math.min(1, corner.angleDeg / 90), towards: nearestAxis(next, leg), rollDeg: planeBefore ? rollBetween(planeBefore, plane, leg) : null, straight: corner.straight,
+      markMm: fromMm - former.startMm,
+      fromMm,
+      toMm,
+      angleDeg: corner.angleDeg,
+      bendToDeg: corner.angleDeg + former.springDeg * Math.min(1, corner.angleDeg / 90),
+      towards: nearestAxis(next, leg),
+      rollDeg: planeBefore ? rollBetween(planeBefore, plane, leg) : null,
+      straight: corner.straight,
     })
     used = toMm
     tangentBefore = tangent
     planeBefore = plane
   }
-  return { name, cutMm: used + entry, bends, mitres: [null, null], corners, straights: [...new Set(corners.slice(1).map(({ straight }) => straight))] }
+  return {
+    name,
+    cutMm: used + entry,
+    bends,
+    mitres: [null, null],
+    corners,
+    straights: [...new Set(corners.slice(1).map(({ straight }) => straight))],
+  }
 }
 
 /** Angle between the planes of two bends, seen along the tube between them, rounded to a degree. */
@@ -96,5 +121,13 @@ function rollBetween(a: Vector, b: Vector, axis: Vector): number {
 }
 
 /** How long the bent run is along its centre line, mm. */
-export const developedMm = (run: ContainmentRun, former: Former): number => tubesOf(run, former).reduce((sum, { cutMm, mitres }) => sum + cutMm - (run.made === 'conduit' ? 2 * ENTRY_MM[run.material] : (mitres[0]?.extraMm ?? 0) + (mitres[1]?.extraMm ?? 0)), 0)
-
+export const developedMm = (run: ContainmentRun, former: Former): number =>
+  tubesOf(run, former).reduce(
+    (sum, { cutMm, mitres }) =>
+      sum +
+      cutMm -
+      (run.made === 'conduit'
+        ? 2 * ENTRY_MM[run.material]
+        : (mitres[0]?.extraMm ?? 0) + (mitres[1]?.extraMm ?? 0)),
+    0,
+  )

@@ -26,20 +26,38 @@ export interface PartVerdict {
 const partOf = ({ dimension }: MeasuredMark): RunPart => (dimension.kind === 'bubble' ? 'level' : 'setOut')
 
 /** What a measured run shows of each part. A bend that goes the wrong way and a blunder are no matter of tolerance: set out is then not met. */
-export function runVerdicts({ marks }: Pick<JudgedRun, 'marks'>, { passPercent, toleranceMm }: RunLimits): PartVerdict[] {
+export function runVerdicts(
+  { marks }: Pick<JudgedRun, 'marks'>,
+  { passPercent, toleranceMm }: RunLimits,
+): PartVerdict[] {
   return RUN_PARTS.map((part) => {
     const own = marks.filter((mark) => partOf(mark) === part)
     const taken = own.filter(({ isRight }) => isRight !== null).length
     const right = own.filter(({ isRight }) => isRight).length
-    const isBlunder = own.some(({ dimension, entry, isRight }) => (dimension.kind === 'way' && isRight === false) || (entry.is === 'off' && Math.abs(entry.offMm) > BLUNDER_TOLERANCES * toleranceMm))
-    return { part, right, taken, of: own.length, isMet: taken < own.length ? null : !isBlunder && 100 * right >= passPercent * own.length }
+    const isBlunder = own.some(
+      ({ dimension, entry, isRight }) =>
+        (dimension.kind === 'way' && isRight === false) ||
+        (entry.is === 'off' && Math.abs(entry.offMm) > BLUNDER_TOLERANCES * toleranceMm),
+    )
+    return {
+      part,
+      right,
+      taken,
+      of: own.length,
+      isMet: taken < own.length ? null : !isBlunder && 100 * right >= passPercent * own.length,
+    }
   })
 }
 
 /** The criteria that rest on these parts; those of which a part was not measured are not judged. */
-export function runCriteria(criteria: readonly Criterion[], isMet: Readonly<Partial<Record<RunPart, boolean | null>>>): { readonly code: string; readonly met: boolean }[] {
+export function runCriteria(
+  criteria: readonly Criterion[],
+  isMet: Readonly<Partial<Record<RunPart, boolean | null>>>,
+): { readonly code: string; readonly met: boolean }[] {
   return criteria.flatMap(({ code, evidence }) => {
-    const parts = evidence.filter((key): key is EvidenceKey & `run.${RunPart}` => key.startsWith('run.')).map((key) => isMet[key.slice('run.'.length) as RunPart] ?? null)
+    const parts = evidence
+      .filter((key): key is EvidenceKey & `run.${RunPart}` => key.startsWith('run.'))
+      .map((key) => isMet[key.slice('run.'.length) as RunPart] ?? null)
     return parts.length === 0 || parts.includes(null) ? [] : [{ code, met: parts.every(Boolean) }]
   })
 }

@@ -34,11 +34,14 @@ interface Figure {
 }
 
 /** Measured resistances and times; range ends and ticks are the same for everybody. */
-const numbersOf = ({ readings, expected }: GroupSheet): Figure[] => [...expected.keys()].flatMap((key): Figure[] => {
-  const text = (readings[key] ?? '').trim()
-  const read = parseReading(text, readingKind(key))
-  return read.form === 'value' && readingKind(key).quantity !== 'insulation' ? [{ key, text, value: read.value }] : []
-})
+const numbersOf = ({ readings, expected }: GroupSheet): Figure[] =>
+  [...expected.keys()].flatMap((key): Figure[] => {
+    const text = (readings[key] ?? '').trim()
+    const read = parseReading(text, readingKind(key))
+    return read.form === 'value' && readingKind(key).quantity !== 'insulation'
+      ? [{ key, text, value: read.value }]
+      : []
+  })
 
 function alike(figures: readonly Figure[], own: GroupSheet, others: readonly GroupSheet[]): Finding[] {
   return others.flatMap((other): Finding[] => {
@@ -47,24 +50,34 @@ function alike(figures: readonly Figure[], own: GroupSheet, others: readonly Gro
       return a && b && Math.abs(a / b - 1) > DIFFERENT && (other.readings[key] ?? '').trim() !== ''
     })
     const same = comparable.filter(({ key, text }) => other.readings[key]!.trim() === text)
-    return comparable.length >= LEAST && same.length / comparable.length > ALIKE_SHARE ? [note('group.alike', { count: same.length, of: comparable.length, bay: other.bay })] : []
+    return comparable.length >= LEAST && same.length / comparable.length > ALIKE_SHARE
+      ? [note('group.alike', { count: same.length, of: comparable.length, bay: other.bay })]
+      : []
   })
 }
 
 function tooClose(figures: readonly Figure[], { expected }: GroupSheet): Finding[] {
   const strays = figures.flatMap(({ key, value }) => {
     const told = expected.get(key)
-    return told?.value && told.high !== undefined ? [Math.abs(value - told.value) / (told.high - told.low)] : []
+    return told?.value && told.high !== undefined
+      ? [Math.abs(value - told.value) / (told.high - told.low)]
+      : []
   })
   const share = strays.reduce((sum, one) => sum + one, 0) / strays.length
-  return strays.length >= LEAST && share < TOO_CLOSE_SHARE ? [note('group.tooClose', { of: strays.length, share })] : []
+  return strays.length >= LEAST && share < TOO_CLOSE_SHARE
+    ? [note('group.tooClose', { of: strays.length, share })]
+    : []
 }
 
 function sameEnding(figures: readonly Figure[]): Finding[] {
-  const ends = figures.filter(({ text }) => /\d[.,]\d{2,}/.test(text)).map(({ text }) => /\d(?=\D*$)/.exec(text)![0])
+  const ends = figures
+    .filter(({ text }) => /\d[.,]\d{2,}/.test(text))
+    .map(({ text }) => /\d(?=\D*$)/.exec(text)![0])
   if (ends.length < LEAST) return []
   const counts = new Map<string, number>()
   for (const end of ends) counts.set(end, (counts.get(end) ?? 0) + 1)
   const [figure, count] = [...counts].sort((a, b) => b[1] - a[1])[0]!
-  return count / ends.length >= FIGURE_SHARE ? [note('group.fewFigures', { count, of: ends.length, figure })] : []
+  return count / ends.length >= FIGURE_SHARE
+    ? [note('group.fewFigures', { count, of: ends.length, figure })]
+    : []
 }

@@ -22,16 +22,41 @@ export interface ProcessFacts {
 }
 
 /** How the tests were gone about: order, permission, instrument. */
-export function processFindings(schedule: readonly ScheduleTest[], { times, permissions, instrument, isLeadsNulled, today }: ProcessFacts): Finding[] {
+export function processFindings(
+  schedule: readonly ScheduleTest[],
+  { times, permissions, instrument, isLeadsNulled, today }: ProcessFacts,
+): Finding[] {
   const taken = schedule.filter(({ key }) => times[key])
   if (taken.length === 0) return []
-  const early = taken.filter(({ key }) => !isDead(key)).map(({ key }) => times[key]!).filter((at) => !permissions.some(({ from, until }) => at >= from && (until === null || at <= until))).sort()[0]
-  const firstOf = (kinds: (kind: string) => boolean) => taken.filter(({ kind }) => kinds(kind)).map(({ key }) => times[key]!).sort()[0]
-  const [insulation, continuity] = [firstOf((kind) => kind.startsWith('ir')), firstOf((kind) => ['r1r2', 'r2', 'r2Long', 'bonding'].includes(kind))]
+  const early = taken
+    .filter(({ key }) => !isDead(key))
+    .map(({ key }) => times[key]!)
+    .filter((at) => !permissions.some(({ from, until }) => at >= from && (until === null || at <= until)))
+    .sort()[0]
+  const firstOf = (kinds: (kind: string) => boolean) =>
+    taken
+      .filter(({ kind }) => kinds(kind))
+      .map(({ key }) => times[key]!)
+      .sort()[0]
+  const [insulation, continuity] = [
+    firstOf((kind) => kind.startsWith('ir')),
+    firstOf((kind) => ['r1r2', 'r2', 'r2Long', 'bonding'].includes(kind)),
+  ]
   return [
-    ...(early === undefined ? [] : [critical('time.beforePermission', { at: minute(early), permitted: permissions[0] ? minute(permissions[0].from) : 'nobody' })]),
+    ...(early === undefined
+      ? []
+      : [
+          critical('time.beforePermission', {
+            at: minute(early),
+            permitted: permissions[0] ? minute(permissions[0].from) : 'nobody',
+          }),
+        ]),
     ...(insulation && continuity && insulation < continuity ? [note('time.insulationFirst')] : []),
-    ...(instrument === null ? [note('instrument.none')] : instrument.dueOn < today ? [note('instrument.overdue', { instrument: instrument.name, due: instrument.dueOn })] : []),
+    ...(instrument === null
+      ? [note('instrument.none')]
+      : instrument.dueOn < today
+        ? [note('instrument.overdue', { instrument: instrument.name, due: instrument.dueOn })]
+        : []),
     ...(isLeadsNulled ? [] : [note('leads.notRecorded')]),
   ]
 }

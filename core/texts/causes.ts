@@ -9,8 +9,20 @@ export interface CauseWords {
   readonly tell: string
 }
 
-export function causeWords(rig: Rig, { hypothesis, elsewhere }: Pick<Candidate, 'hypothesis' | 'elsewhere'>): CauseWords {
-  const texts = [...hypothesis.faults.map(({ code }) => FAULT_TEXT[code] ?? { name: code, tell: '' }), ...(hypothesis.slip ? [slipWords(hypothesis.slip)] : [])]
-  const more = elsewhere.length ? ` or at ${elsewhere.length} other ${elsewhere.length === 1 ? 'place' : 'places'}` : ''
-  return { cause: texts.map(({ name }) => name).join(' and ') || 'Nothing wrong', where: hypothesis.faults.length ? `${placeWords(rig, hypothesis.at)}${more}` : '', tell: texts.map(({ tell }) => tell).join(' ') }
+export function causeWords(
+  rig: Rig,
+  { hypothesis, elsewhere }: Pick<Candidate, 'hypothesis' | 'elsewhere'>,
+): CauseWords {
+  const texts = [
+    ...hypothesis.faults.map(({ code }) => FAULT_TEXT[code] ?? { name: code, tell: '' }),
+    ...(hypothesis.slip ? [slipWords(hypothesis.slip)] : []),
+  ]
+  const more = elsewhere.length
+    ? ` or at ${elsewhere.length} other ${elsewhere.length === 1 ? 'place' : 'places'}`
+    : ''
+  return {
+    cause: texts.map(({ name }) => name).join(' and ') || 'Nothing wrong',
+    where: hypothesis.faults.length ? `${placeWords(rig, hypothesis.at)}${more}` : '',
+    tell: texts.map(({ tell }) => tell).join(' '),
+  }
 }

@@ -1,7 +1,14 @@
 import type { Happening, TripCause } from '../bay/happenings'
 import { terminalWords, type PartIndex } from '../rig/terminals'
 
-const amperes = (a: number): string => (a < 5e-5 ? '0 A' : a < 0.9995 ? `${(a * 1e3).toFixed(a < 0.01 ? 1 : 0)} mA` : a >= 1000 ? `${(a / 1e3).toFixed(1)} kA` : `${a.toFixed(1)} A`)
+const amperes = (a: number): string =>
+  a < 5e-5
+    ? '0 A'
+    : a < 0.9995
+      ? `${(a * 1e3).toFixed(a < 0.01 ? 1 : 0)} mA`
+      : a >= 1000
+        ? `${(a / 1e3).toFixed(1)} kA`
+        : `${a.toFixed(1)} A`
 
 /** A time as people say it: `at once`, `30 ms`, `4.2 s`, `3 min`. */
 export function timeWords(s: number): string {
@@ -31,22 +38,42 @@ export function happeningSentence(one: Happening, parts: PartIndex): string {
     case 'done': {
       const { action } = one
       switch (action.kind) {
-        case 'supply': return `Supply ${action.on ? 'on' : 'off'}.`
-        case 'close': return `${name(action.part)} switched ${action.on ? 'on' : 'off'}.`
-        case 'throw': return `${name(action.part)} turned ${isOneWay(action.part) ? (action.on ? 'on' : 'off') : 'over'}.`
-        case 'use': return `${parts.get(action.part)?.kind === 'socket' ? `Heater ${action.on ? 'plugged in at' : 'unplugged from'} ${name(action.part)}` : `${name(action.part)} ${action.on ? 'fitted or switched on' : 'taken out or switched off'}`}.`
-        case 'test': return `Test button of ${name(action.part)} held.`
-        case 'fault': return `${terminalWords(parts, action.leak.from)} touches ${terminalWords(parts, action.leak.to)} through ${action.leak.ohm < 1 ? 'next to nothing' : `${action.leak.ohm} Ω`}.`
+        case 'supply':
+          return `Supply ${action.on ? 'on' : 'off'}.`
+        case 'close':
+          return `${name(action.part)} switched ${action.on ? 'on' : 'off'}.`
+        case 'throw':
+          return `${name(action.part)} turned ${isOneWay(action.part) ? (action.on ? 'on' : 'off') : 'over'}.`
+        case 'use':
+          return `${parts.get(action.part)?.kind === 'socket' ? `Heater ${action.on ? 'plugged in at' : 'unplugged from'} ${name(action.part)}` : `${name(action.part)} ${action.on ? 'fitted or switched on' : 'taken out or switched off'}`}.`
+        case 'test':
+          return `Test button of ${name(action.part)} held.`
+        case 'fault':
+          return `${terminalWords(parts, action.leak.from)} touches ${terminalWords(parts, action.leak.to)} through ${action.leak.ohm < 1 ? 'next to nothing' : `${action.leak.ohm} Ω`}.`
       }
       return ''
     }
-    case 'tripped': return `${name(one.part)} opens: ${CAUSES[one.cause](amperes(one.ampere), timeWords(one.afterS), Object.entries(one.poles).map(([pole, a]) => `${pole} ${amperes(a)}`).join(', '))}.`
-    case 'failedToBreak': return `${name(one.part)} is fed from the wrong end: its contacts part and the arc goes on at ${amperes(one.ampere)}.`
-    case 'lit': return `${name(one.part)} works, at ${one.volt.toFixed(0)} V.`
-    case 'dark': return `${name(one.part)} is off.`
-    case 'overvoltage': return `${name(one.part)} gets ${one.volt.toFixed(0)} V: too much for it.`
-    case 'ranUp': return `${name(one.part)} has run up.`
-    case 'settled': return 'Nothing more happens.'
-    case 'unsolved': return `This cannot be computed (${one.reason} at ${one.name}).`
+    case 'tripped':
+      return `${name(one.part)} opens: ${CAUSES[one.cause](
+        amperes(one.ampere),
+        timeWords(one.afterS),
+        Object.entries(one.poles)
+          .map(([pole, a]) => `${pole} ${amperes(a)}`)
+          .join(', '),
+      )}.`
+    case 'failedToBreak':
+      return `${name(one.part)} is fed from the wrong end: its contacts part and the arc goes on at ${amperes(one.ampere)}.`
+    case 'lit':
+      return `${name(one.part)} works, at ${one.volt.toFixed(0)} V.`
+    case 'dark':
+      return `${name(one.part)} is off.`
+    case 'overvoltage':
+      return `${name(one.part)} gets ${one.volt.toFixed(0)} V: too much for it.`
+    case 'ranUp':
+      return `${name(one.part)} has run up.`
+    case 'settled':
+      return 'Nothing more happens.'
+    case 'unsolved':
+      return `This cannot be computed (${one.reason} at ${one.name}).`
   }
 }

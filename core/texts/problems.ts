@@ -1,62 +1,183 @@
 /** Every refusal that a person can meet: its HTTP status and a sentence that says what to do. */
 export const PROBLEMS = {
-  signInNeeded: { status: 401, sentence: 'Your session has ended. Sign in again; what you typed is kept on this device.' },
-  signInWrong: { status: 401, sentence: 'Number and password do not fit together. Check both and try again.' },
+  signInNeeded: {
+    status: 401,
+    sentence: 'Your session has ended. Sign in again; what you typed is kept on this device.',
+  },
+  signInWrong: {
+    status: 401,
+    sentence: 'Number and password do not fit together. Check both and try again.',
+  },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },
   passwordSame: { status: 400, sentence: 'Choose a password that differs from the old one.' },
-  notAllowed: { status: 403, sentence: 'Your role does not allow this. Ask an instructor or the administrator.' },
-  otherSite: { status: 403, sentence: 'This request did not come from the application. Reload the page and try again.' },
+  notAllowed: {
+    status: 403,
+    sentence: 'Your role does not allow this. Ask an instructor or the administrator.',
+  },
+  otherSite: {
+    status: 403,
+    sentence: 'This request did not come from the application. Reload the page and try again.',
+  },
   notFound: { status: 404, sentence: 'This is not here, or not for you to see. Go back to the list.' },
   alreadySetUp: { status: 409, sentence: 'The first administrator is set up already. Sign in.' },
   bodyNotRight: { status: 400, sentence: 'Some values cannot be taken. Look at the fields named below.' },
-  exerciseNotJson: { status: 400, sentence: 'The file is not an exercise: it is not readable as JSON. Export one from Nakshi and compare.' },
-  exerciseNotRight: { status: 400, sentence: 'The exercise file has parts that cannot be taken. Nothing was imported.' },
-  exerciseCodeTaken: { status: 409, sentence: 'An exercise with this code is here already. Give it another code.' },
-  exerciseIsSet: { status: 409, sentence: 'This exercise has been set and no longer changes. Duplicate it under another code.' },
-  criteriaUnknown: { status: 400, sentence: 'The exercise names criteria that the unit framework does not have. Choose others, or load the framework.' },
+  exerciseNotJson: {
+    status: 400,
+    sentence: 'The file is not an exercise: it is not readable as JSON. Export one from Nakshi and compare.',
+  },
+  exerciseNotRight: {
+    status: 400,
+    sentence: 'The exercise file has parts that cannot be taken. Nothing was imported.',
+  },
+  exerciseCodeTaken: {
+    status: 409,
+    sentence: 'An exercise with this code is here already. Give it another code.',
+  },
+  exerciseIsSet: {
+    status: 409,
+    sentence: 'This exercise has been set and no longer changes. Duplicate it under another code.',
+  },
+  criteriaUnknown: {
+    status: 400,
+    sentence:
+      'The exercise names criteria that the unit framework does not have. Choose others, or load the framework.',
+  },
   structure: { status: 400, sentence: 'Boards and circuits do not fit together. Look at the cells named.' },
   circuitUnknown: { status: 400, sentence: 'A circuit that is asked for is not in the installation.' },
   unsolvable: { status: 409, sentence: 'The task has no solution, so it cannot be set.' },
-  variantsTooFew: { status: 409, sentence: 'There are not enough different variants of like difficulty. Widen the spread of length or load.' },
-  cohortEmpty: { status: 409, sentence: 'There is no apprentice in this group. Import the roster first, or choose another group.' },
+  variantsTooFew: {
+    status: 409,
+    sentence:
+      'There are not enough different variants of like difficulty. Widen the spread of length or load.',
+  },
+  cohortEmpty: {
+    status: 409,
+    sentence: 'There is no apprentice in this group. Import the roster first, or choose another group.',
+  },
   cohortDone: { status: 409, sentence: 'Everybody in this group has this exercise already.' },
-  stale: { status: 409, sentence: 'Somebody saved this in the meantime. Compare both, keep what is right, and save again.' },
-  locked: { status: 409, sentence: 'This part is locked at this stage. Reload to see where the work stands.' },
-  liveLocked: { status: 409, sentence: 'Live readings stay locked until an assessor has given permission. Put right what the refusal names, then ask again.' },
-  wrongStage: { status: 409, sentence: 'The work is at another stage by now. Reload to see where it stands.' },
-  locksOn: { status: 409, sentence: 'A padlock of this person is still in the register. Take it off, write it off, then go on.' },
+  stale: {
+    status: 409,
+    sentence: 'Somebody saved this in the meantime. Compare both, keep what is right, and save again.',
+  },
+  locked: {
+    status: 409,
+    sentence: 'This part is locked at this stage. Reload to see where the work stands.',
+  },
+  liveLocked: {
+    status: 409,
+    sentence:
+      'Live readings stay locked until an assessor has given permission. Put right what the refusal names, then ask again.',
+  },
+  wrongStage: {
+    status: 409,
+    sentence: 'The work is at another stage by now. Reload to see where it stands.',
+  },
+  locksOn: {
+    status: 409,
+    sentence: 'A padlock of this person is still in the register. Take it off, write it off, then go on.',
+  },
   pinWrong: { status: 401, sentence: 'Name and PIN do not fit together. Check both and try again.' },
   pinMissing: { status: 409, sentence: 'There is no PIN to sign with yet. It is chosen under Password.' },
   runOver: { status: 409, sentence: 'This rehearsal is over. Start another one.' },
   moveNotHere: { status: 409, sentence: 'That cannot be done here and now. Reload to see where you stand.' },
   observationDecided: { status: 409, sentence: 'This observation has been decided and stays as it is.' },
-  otherwiseReason: { status: 400, sentence: 'You decide otherwise than the record proposes. Write down why.' },
-  criticalStands: { status: 409, sentence: 'A critical breach stands in the record. It outranks everything else: decide “not yet”, or take the act back if it was tapped by mistake.' },
+  otherwiseReason: {
+    status: 400,
+    sentence: 'You decide otherwise than the record proposes. Write down why.',
+  },
+  criticalStands: {
+    status: 409,
+    sentence:
+      'A critical breach stands in the record. It outranks everything else: decide “not yet”, or take the act back if it was tapped by mistake.',
+  },
   permitTimes: { status: 400, sentence: 'A permit ends after it begins. Correct the times.' },
   bayNotYet: { status: 409, sentence: 'The virtual bay opens when the design is handed in.' },
-  answersMissing: { status: 409, sentence: 'Some steps are empty or cannot be read. They are marked; fill them in, then hand in.' },
-  readingsMissing: { status: 409, sentence: 'Some readings are empty or cannot be read. They are marked; fill them in first.' },
-  readingUnknown: { status: 400, sentence: 'Some of these readings belong to no test of this sheet. They are named; nothing was changed.' },
-  instrumentKnown: { status: 409, sentence: 'An instrument of this name is in the register already. Add a calibration to it, or choose another name.' },
-  calibrationDates: { status: 400, sentence: 'A calibration holds until after the day on which it was done. Correct the dates.' },
-  streamCode: { status: 403, sentence: 'The code does not belong to this sheet. It stands on the page of the schedule.' },
-  paperIncomplete: { status: 409, sentence: 'Nothing is signed while something is missing or fails. Look at the list.' },
+  answersMissing: {
+    status: 409,
+    sentence: 'Some steps are empty or cannot be read. They are marked; fill them in, then hand in.',
+  },
+  readingsMissing: {
+    status: 409,
+    sentence: 'Some readings are empty or cannot be read. They are marked; fill them in first.',
+  },
+  readingUnknown: {
+    status: 400,
+    sentence: 'Some of these readings belong to no test of this sheet. They are named; nothing was changed.',
+  },
+  instrumentKnown: {
+    status: 409,
+    sentence:
+      'An instrument of this name is in the register already. Add a calibration to it, or choose another name.',
+  },
+  calibrationDates: {
+    status: 400,
+    sentence: 'A calibration holds until after the day on which it was done. Correct the dates.',
+  },
+  streamCode: {
+    status: 403,
+    sentence: 'The code does not belong to this sheet. It stands on the page of the schedule.',
+  },
+  paperIncomplete: {
+    status: 409,
+    sentence: 'Nothing is signed while something is missing or fails. Look at the list.',
+  },
   huntOver: { status: 409, sentence: 'This fault finding is over. Start another one.' },
-  runUnreadable: { status: 409, sentence: 'Some boxes of this run cannot be read, so there is nothing to measure against. They are marked in the table.' },
-  inspectionClosed: { status: 409, sentence: 'This inspection stays as it is: the work has been handed in or given back. Ask your assessor.' },
-  measurementClosed: { status: 409, sentence: 'This measurement is closed and stays as it is. Begin another one.' },
-  notAPicture: { status: 400, sentence: 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.' },
-  gateShut: { status: 409, sentence: 'The dead tests are not complete and within limits, so energising cannot be permitted. Refuse and say what to put right.' },
+  runUnreadable: {
+    status: 409,
+    sentence:
+      'Some boxes of this run cannot be read, so there is nothing to measure against. They are marked in the table.',
+  },
+  inspectionClosed: {
+    status: 409,
+    sentence: 'This inspection stays as it is: the work has been handed in or given back. Ask your assessor.',
+  },
+  measurementClosed: {
+    status: 409,
+    sentence: 'This measurement is closed and stays as it is. Begin another one.',
+  },
+  notAPicture: {
+    status: 400,
+    sentence: 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.',
+  },
+  gateShut: {
+    status: 409,
+    sentence:
+      'The dead tests are not complete and within limits, so energising cannot be permitted. Refuse and say what to put right.',
+  },
   reasonNeeded: { status: 400, sentence: 'Say what has to be put right, so that the apprentice can do it.' },
-  rosterEncoding: { status: 400, sentence: 'The file is not UTF-8, so letters would be damaged. Save it as “CSV UTF-8” and choose it again. Nothing was imported.' },
-  rosterHeading: { status: 400, sentence: 'The first row must name the columns number, name and group (role is optional). Nothing was imported.' },
-  rosterNotCsv: { status: 400, sentence: 'The file cannot be read as CSV: a quotation mark is open or a row has too many cells. Nothing was imported.' },
-  rosterHasBadRows: { status: 409, sentence: 'Some rows cannot be taken, so nothing was imported. Correct them and choose the file again.' },
+  rosterEncoding: {
+    status: 400,
+    sentence:
+      'The file is not UTF-8, so letters would be damaged. Save it as “CSV UTF-8” and choose it again. Nothing was imported.',
+  },
+  rosterHeading: {
+    status: 400,
+    sentence:
+      'The first row must name the columns number, name and group (role is optional). Nothing was imported.',
+  },
+  rosterNotCsv: {
+    status: 400,
+    sentence:
+      'The file cannot be read as CSV: a quotation mark is open or a row has too many cells. Nothing was imported.',
+  },
+  rosterHasBadRows: {
+    status: 409,
+    sentence: 'Some rows cannot be taken, so nothing was imported. Correct them and choose the file again.',
+  },
   rosterEmpty: { status: 400, sentence: 'There are no rows under the heading.' },
-  frameworkMissing: { status: 409, sentence: 'There is no unit framework yet. The administrator loads one under Centre.' },
-  frameworkNotRight: { status: 400, sentence: 'The framework file has parts that cannot be taken. Nothing was changed.' },
-  unexpected: { status: 500, sentence: 'Something went wrong on our side. What you typed is kept; try again in a moment.' },
+  frameworkMissing: {
+    status: 409,
+    sentence: 'There is no unit framework yet. The administrator loads one under Centre.',
+  },
+  frameworkNotRight: {
+    status: 400,
+    sentence: 'The framework file has parts that cannot be taken. Nothing was changed.',
+  },
+  unexpected: {
+    status: 500,
+    sentence: 'Something went wrong on our side. What you typed is kept; try again in a moment.',
+  },
 } as const satisfies Record<string, { status: number; sentence: string }>
 
 export type ProblemCode = keyof typeof PROBLEMS

@@ -16,8 +16,28 @@ export interface SetupWords {
 
 const DEAD = 'Isolated, locked off and proved dead'
 const INSTRUMENT: Readonly<Record<TestKind, string>> = {
-  bonding: 'Continuity, long lead', r1: 'Continuity', rn: 'Continuity', r2: 'Continuity', r1r2: 'Continuity', r2Long: 'Continuity, long lead', irLL: 'Insulation, 500 V', irLN: 'Insulation, 500 V', irLE: 'Insulation, 500 V', irNE: 'Insulation, 500 V', polarity: 'Continuity',
-  ze: 'Loop', pfc: 'Fault current', rotation: 'Rotation indicator', zs: 'Loop that does not trip', rcd: 'RCD, 1 × IΔn, both half-cycles', rcdHalf: 'RCD, ½ × IΔn', rcdFive: 'RCD, 5 × IΔn, both half-cycles', rcdButton: 'Finger', functional: 'Hand and eye', drop: 'Voltmeter', clamp: 'Clamp meter',
+  bonding: 'Continuity, long lead',
+  r1: 'Continuity',
+  rn: 'Continuity',
+  r2: 'Continuity',
+  r1r2: 'Continuity',
+  r2Long: 'Continuity, long lead',
+  irLL: 'Insulation, 500 V',
+  irLN: 'Insulation, 500 V',
+  irLE: 'Insulation, 500 V',
+  irNE: 'Insulation, 500 V',
+  polarity: 'Continuity',
+  ze: 'Loop',
+  pfc: 'Fault current',
+  rotation: 'Rotation indicator',
+  zs: 'Loop that does not trip',
+  rcd: 'RCD, 1 × IΔn, both half-cycles',
+  rcdHalf: 'RCD, ½ × IΔn',
+  rcdFive: 'RCD, 5 × IΔn, both half-cycles',
+  rcdButton: 'Finger',
+  functional: 'Hand and eye',
+  drop: 'Voltmeter',
+  clamp: 'Clamp meter',
 }
 const LIVE_CAUTION = 'Supervised live work: permission given, covers on, fused leads, people informed.'
 
@@ -27,10 +47,13 @@ export function setupWords(rig: Rig, test: ScheduleTest): SetupWords {
   const made = prepareTest(rig, test)
   const terminal = (ref: TerminalRef) => nameOf(rig, parts, ref)
   const links = made?.setup.links.map(([a, b]) => `Link ${terminal(a)} and ${terminal(b)}`) ?? []
-  const freed = made?.setup.freed.map(({ wire, end }) => `Take out: ${terminal(`free-${wire}-${end}.S`)}`) ?? []
+  const freed =
+    made?.setup.freed.map(({ wire, end }) => `Take out: ${terminal(`free-${wire}-${end}.S`)}`) ?? []
   return {
-    instrument: INSTRUMENT[test.kind], probes: made ? probesOf(test.kind, terminal(made.at), terminal(made.to)) : 'Cannot be made at this bay',
-    ready: [...first(test), ...freed, ...links], caution: test.isDead ? null : LIVE_CAUTION,
+    instrument: INSTRUMENT[test.kind],
+    probes: made ? probesOf(test.kind, terminal(made.at), terminal(made.to)) : 'Cannot be made at this bay',
+    ready: [...first(test), ...freed, ...links],
+    caution: test.isDead ? null : LIVE_CAUTION,
   }
 }
 
@@ -47,9 +70,24 @@ function probesOf(kind: TestKind, at: string, to: string): string {
 
 /** What must be so before it. */
 function first({ kind, isDead }: ScheduleTest): string[] {
-  if (!isDead) return kind === 'ze' ? ['Main switch off and locked', 'Put the earthing conductor back straight afterwards'] : kind === 'functional' ? ['All ways closed'] : kind === 'drop' || kind === 'clamp' ? ['Only this circuit’s way closed', 'Everything of the circuit running'] : ['Only this circuit’s way closed', 'Loads out']
-  if (kind.startsWith('ir')) return [DEAD, 'Lamps and loads out, electronics and surge protection out', 'Switches closed', 'Main earthing conductor connected']
-  return readingKind(kind).quantity === 'resistance' ? [DEAD, 'Leads nulled'] : [DEAD, 'Switches closed, then open']
+  if (!isDead)
+    return kind === 'ze'
+      ? ['Main switch off and locked', 'Put the earthing conductor back straight afterwards']
+      : kind === 'functional'
+        ? ['All ways closed']
+        : kind === 'drop' || kind === 'clamp'
+          ? ['Only this circuit’s way closed', 'Everything of the circuit running']
+          : ['Only this circuit’s way closed', 'Loads out']
+  if (kind.startsWith('ir'))
+    return [
+      DEAD,
+      'Lamps and loads out, electronics and surge protection out',
+      'Switches closed',
+      'Main earthing conductor connected',
+    ]
+  return readingKind(kind).quantity === 'resistance'
+    ? [DEAD, 'Leads nulled']
+    : [DEAD, 'Switches closed, then open']
 }
 
 /** A terminal by its part; the free end of a conductor by where it came from. */

@@ -13,7 +13,10 @@ export function formatNumber(value: number, key: QuantityKey): string {
   if (key === 'area' || key === 'rating' || key === 'faultCurrent') return String(Number(shown.toFixed(2)))
   // Small values keep two significant digits, large ones drop the tail beyond four.
   const magnitude = Math.floor(Math.log10(Math.abs(shown)))
-  const decimals = magnitude < 0 ? Math.max(quantity.decimals, 1 - magnitude) : Math.min(quantity.decimals, Math.max(0, 3 - magnitude))
+  const decimals =
+    magnitude < 0
+      ? Math.max(quantity.decimals, 1 - magnitude)
+      : Math.min(quantity.decimals, Math.max(0, 3 - magnitude))
   return shown.toFixed(Math.min(decimals, MOST_DECIMALS))
 }
 

@@ -33,7 +33,13 @@ export function parseQuantity(text: string, key: QuantityKey): ParsedQuantity {
   const factor = unitFactor(match[2]!, quantity)
   if (factor === undefined) return { ok: false, problem: 'otherUnit' }
   const value = Number((number.value * factor).toPrecision(12))
-  return { ok: true, value, significant: number.significant, decimals: number.decimals, halfDigit: 0.5 * 10 ** -number.decimals * factor }
+  return {
+    ok: true,
+    value,
+    significant: number.significant,
+    decimals: number.decimals,
+    halfDigit: 0.5 * 10 ** -number.decimals * factor,
+  }
 }
 
 /** A number as most people write it. */

@@ -22,7 +22,13 @@ export interface Difficulty {
 
 export type VariantsResult =
   | { readonly ok: true; readonly variants: readonly Variant[] }
-  | { readonly ok: false; readonly reason: 'baseUnsolvable' | 'baseAmbiguous' | 'tooFew'; readonly found: number; readonly wanted: number; readonly circuit?: string }
+  | {
+      readonly ok: false
+      readonly reason: 'baseUnsolvable' | 'baseAmbiguous' | 'tooFew'
+      readonly found: number
+      readonly wanted: number
+      readonly circuit?: string
+    }
 
 const LENGTH_STEP_M = 0.5
 const POWER_STEP_W = 50
@@ -57,21 +63,55 @@ export function makeVariants(exercise: Exercise, count: number): VariantsResult 
 }
 
 /** Draws lengths and loads, then draws again for those circuits that came out wrong, until all are right. */
-function draw(exercise: Exercise, index: number, base: Difficulty, taken: readonly Variant[], uniform: () => number): Variant | undefined {
+function draw(
+  exercise: Exercise,
+  index: number,
+  base: Difficulty,
+  taken: readonly Variant[],
+  uniform: () => number,
+): Variant | undefined {
   const { installation } = exercise
   let circuits = installation.circuits.map((circuit) => vary(circuit, exercise, uniform))
   for (let attempt = 0; attempt < TRIES_PER_VARIANT; attempt += 1) {
     const candidate = { ...installation, circuits }
     const design = designOf(assignmentOf(exercise, candidate))
-    const wrong = new Set(circuits.filter((circuit, i) => !isFitting(circuit, design, base, exercise.asks.circuits.includes(circuit.id) ? taken.map((other) => other.installation.circuits[i]!) : [])).map(({ id }) => id))
+    const wrong = new Set(
+      circuits
+        .filter(
+          (circuit, i) =>
+            !isFitting(
+              circuit,
+              design,
+              base,
+              exercise.asks.circuits.includes(circuit.id)
+                ? taken.map((other) => other.installation.circuits[i]!)
+                : [],
+            ),
+        )
+        .map(({ id }) => id),
+    )
     const difficulty = difficultyOf(design)
-    if (wrong.size === 0 && design.ok && Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)) return { index, installation: candidate, difficulty }
-    circuits = circuits.map((circuit, i) => (wrong.size === 0 || wrong.has(circuit.id) ? vary(installation.circuits[i]!, exercise, uniform) : circuit))
+    if (
+      wrong.size === 0 &&
+      design.ok &&
+      Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)
+    )
+      return { index, installation: candidate, difficulty }
+    circuits = circuits.map((circuit, i) =>
+      wrong.size === 0 || wrong.has(circuit.id)
+        ? vary(installation.circuits[i]!, exercise, uniform)
+        : circuit,
+    )
   }
   return undefined
 }
 
-function isFitting(circuit: Circuit, design: InstallationDesign, base: Difficulty, others: readonly Circuit[]): boolean {
+function isFitting(
+  circuit: Circuit,
+  design: InstallationDesign,
+  base: Difficulty,
+  others: readonly Circuit[],
+): boolean {
   const own = design.circuits.find(({ scope }) => scope === circuit.id)
   if (!own || own.stopped || isAmbiguous(own) || own.governs !== base.governs[circuit.id]) return false
   return !others.some((other) => isSame(other, circuit))
@@ -83,7 +123,8 @@ function isSame(a: Circuit, b: Circuit): boolean {
   return near(a.lengthM, b.lengthM) && near(loadSize(a.load), loadSize(b.load))
 }
 
-const isAmbiguous = (circuit: CircuitDesign): boolean => Object.values(limitUse(circuit)).some((part) => part > AMBIGUOUS_FROM && part < 1)
+const isAmbiguous = (circuit: CircuitDesign): boolean =>
+  Object.values(limitUse(circuit)).some((part) => part > AMBIGUOUS_FROM && part < 1)
 
 /** How hard a worked installation is. */
 export function difficultyOf(design: InstallationDesign): Difficulty {
@@ -110,10 +151,14 @@ const near = (a: number, b: number): boolean => Math.abs(a - b) < DISTINCT_FRACT
 /** One figure for the size of a load, W or A; 0 for a board's demand, which follows from others. */
 export function loadSize(load: Load): number {
   switch (load.basis) {
-    case 'current': return load.currentA
-    case 'lamps': return load.count * load.eachW
-    case 'board': return 0
-    default: return load.powerW
+    case 'current':
+      return load.currentA
+    case 'lamps':
+      return load.count * load.eachW
+    case 'board':
+      return 0
+    default:
+      return load.powerW
   }
 }
 
@@ -127,14 +172,19 @@ function vary(circuit: Circuit, { variants: plan }: Exercise, uniform: () => num
 
 function varyLoad(load: Load, factor: number): Load {
   switch (load.basis) {
-    case 'current': return { ...load, currentA: toStep(load.currentA * factor, CURRENT_STEP_A) }
-    case 'lamps': return { ...load, count: Math.max(1, Math.round(load.count * factor)) }
-    case 'board': return load
-    default: return { ...load, powerW: toStep(load.powerW * factor, POWER_STEP_W) }
+    case 'current':
+      return { ...load, currentA: toStep(load.currentA * factor, CURRENT_STEP_A) }
+    case 'lamps':
+      return { ...load, count: Math.max(1, Math.round(load.count * factor)) }
+    case 'board':
+      return load
+    default:
+      return { ...load, powerW: toStep(load.powerW * factor, POWER_STEP_W) }
   }
 }
 
-const toStep = (value: number, step: number): number => Number((Math.max(1, Math.round(value / step)) * step).toFixed(3))
+const toStep = (value: number, step: number): number =>
+  Number((Math.max(1, Math.round(value / step)) * step).toFixed(3))
 
 /** Spreads whole-number seeds over [0, 1), as the generator wants; neighbouring seeds land far apart. */
-const fraction = (seed: number): number => (((seed + 1) * 0.6180339887498949) % 1 + 1) % 1
+const fraction = (seed: number): number => ((((seed + 1) * 0.6180339887498949) % 1) + 1) % 1

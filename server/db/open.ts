@@ -6,7 +6,10 @@ import { migrate } from './migrate'
 const BUSY_MS = 5000
 
 /** Opens (and creates) the database at `file`, with every migration applied. `:memory:` for a passing one. */
-export function openDatabase(file: string, migrations = join(process.cwd(), 'server/db/migrations')): Database {
+export function openDatabase(
+  file: string,
+  migrations = join(process.cwd(), 'server/db/migrations'),
+): Database {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
   const db = new BetterSqlite(file)
   db.pragma('journal_mode = WAL')

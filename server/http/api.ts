@@ -1,5 +1,14 @@
 import type { Static, TSchema } from '@sinclair/typebox'
-import { defineEventHandler, getHeader, getRequestHost, getRouterParam, readRawBody, setHeader, setResponseStatus, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getHeader,
+  getRequestHost,
+  getRouterParam,
+  readRawBody,
+  setHeader,
+  setResponseStatus,
+  type H3Event,
+} from 'h3'
 import { PROBLEMS } from '#core/texts/problems'
 import { validate } from '#schemas/validate'
 import type { Person } from '../repos/people'
@@ -34,7 +43,11 @@ export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Ca
 }
 
 /** A route for somebody who has signed in (and has chosen their own password). */
-export function api<S extends TSchema>(schema: S | undefined, run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown, options = { beforePasswordChange: false }) {
+export function api<S extends TSchema>(
+  schema: S | undefined,
+  run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
+  options = { beforePasswordChange: false },
+) {
   return openApi(schema, async (call) => {
     const session = await sessionOf(call.event)
     const actor = personOf(call.context, session.data)
@@ -84,8 +97,12 @@ function render(event: H3Event, error: unknown) {
   setResponseStatus(event, problem?.status ?? PROBLEMS.unexpected.status)
   setHeader(event, 'content-type', 'application/problem+json')
   return {
-    type: 'about:blank', status: problem?.status ?? PROBLEMS.unexpected.status, code: problem?.code ?? 'unexpected',
-    title: problem?.message ?? PROBLEMS.unexpected.sentence, fields: problem?.fields ?? [], ...problem?.extra,
+    type: 'about:blank',
+    status: problem?.status ?? PROBLEMS.unexpected.status,
+    code: problem?.code ?? 'unexpected',
+    title: problem?.message ?? PROBLEMS.unexpected.sentence,
+    fields: problem?.fields ?? [],
+    ...problem?.extra,
   }
 }
 

@@ -12,7 +12,13 @@ const SILENT_MS = 10 * 60_000
 export function listenForInstruments(): void {
   const stream = streamPort()
   if (!stream) return
-  createServer(serve).on('error', (error) => console.warn(`No instrument stream on port ${stream.port}: ${error.message}. Set NAKSHI_INSTRUMENT_PORT to another one, or to off.`)).listen(stream.port, LOCAL)
+  createServer(serve)
+    .on('error', (error) =>
+      console.warn(
+        `No instrument stream on port ${stream.port}: ${error.message}. Set NAKSHI_INSTRUMENT_PORT to another one, or to off.`,
+      ),
+    )
+    .listen(stream.port, LOCAL)
 }
 
 function serve(socket: Socket): void {
@@ -28,7 +34,11 @@ function serve(socket: Socket): void {
     for (const line of lines) {
       if (line.trim() === '') continue
       try {
-        const answer = takeStreamLine({ repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }, link, line)
+        const answer = takeStreamLine(
+          { repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() },
+          link,
+          line,
+        )
         link = answer.link
         if (answer.isNews) tellNews()
         socket.write(`${answer.says}\n`)

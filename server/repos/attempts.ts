@@ -47,9 +47,21 @@ interface Row {
 const SELECT = 'SELECT a.*, p.number, p.name, p.cohort FROM attempt a JOIN person p ON p.id = a.person_id'
 
 const toAttempt = (row: Row): Attempt => ({
-  id: row.id, exerciseId: row.exercise_id, personId: row.person_id, personNumber: row.number, personName: row.name, cohort: row.cohort,
-  variantIndex: row.variant_index, bay: row.bay, installation: upgradeTask(JSON.parse(row.task)), stage: row.stage, answers: upgradeAnswers(JSON.parse(row.answers)),
-  readings: JSON.parse(row.readings), readingTimes: JSON.parse(row.reading_times), version: row.version, savedAt: row.saved_at,
+  id: row.id,
+  exerciseId: row.exercise_id,
+  personId: row.person_id,
+  personNumber: row.number,
+  personName: row.name,
+  cohort: row.cohort,
+  variantIndex: row.variant_index,
+  bay: row.bay,
+  installation: upgradeTask(JSON.parse(row.task)),
+  stage: row.stage,
+  answers: upgradeAnswers(JSON.parse(row.answers)),
+  readings: JSON.parse(row.readings),
+  readingTimes: JSON.parse(row.reading_times),
+  version: row.version,
+  savedAt: row.saved_at,
 })
 
 export function createAttemptsRepo(db: Database) {
@@ -60,9 +72,13 @@ export function createAttemptsRepo(db: Database) {
   const insert = db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
   )
-  const saveWork = db.prepare('UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
+  const saveWork = db.prepare(
+    'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
+  )
   const setStage = db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?')
-  const addEvent = db.prepare('INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)')
+  const addEvent = db.prepare(
+    'INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)',
+  )
   const events = db.prepare<[number], StageEvent>(
     'SELECT s.act, p.name AS by, s.at, s.note FROM stage_event s JOIN person p ON p.id = s.by_id WHERE s.attempt_id = ? ORDER BY s.id',
   )
@@ -75,13 +91,28 @@ export function createAttemptsRepo(db: Database) {
     all: () => all.all().map(toAttempt),
     byPerson: (personId: number) => byPerson.all(personId).map(toAttempt),
     byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(toAttempt),
-    insert: (exerciseId: number, personId: number, index: number, bay: number, installation: Installation): number =>
+    insert: (
+      exerciseId: number,
+      personId: number,
+      index: number,
+      bay: number,
+      installation: Installation,
+    ): number =>
       Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(installation)).lastInsertRowid),
     /** False when another device saved in between. */
-    saveWork: (id: number, version: number, answers: Answers, readings: Readings, times: ReadingTimes, now: string): boolean =>
-      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), JSON.stringify(times), now, id, version).changes === 1,
+    saveWork: (
+      id: number,
+      version: number,
+      answers: Answers,
+      readings: Readings,
+      times: ReadingTimes,
+      now: string,
+    ): boolean =>
+      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), JSON.stringify(times), now, id, version)
+        .changes === 1,
     setStage: (id: number, stage: Stage) => void setStage.run(stage, id),
-    addEvent: (id: number, act: string, by: number, at: string, note: string) => void addEvent.run(id, act, by, at, note),
+    addEvent: (id: number, act: string, by: number, at: string, note: string) =>
+      void addEvent.run(id, act, by, at, note),
     events: (id: number) => events.all(id),
   }
 }

@@ -4,6 +4,7 @@ import type { Database } from 'better-sqlite3'
 export function createAuditRepo(db: Database) {
   const add = db.prepare('INSERT INTO audit (at, by_id, action, subject) VALUES (?, ?, ?, ?)')
   return {
-    add: (at: string, by: number | null, action: string, subject: string) => void add.run(at, by, action, subject),
+    add: (at: string, by: number | null, action: string, subject: string) =>
+      void add.run(at, by, action, subject),
   }
 }

@@ -5,14 +5,17 @@ import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 import type { PolicyChange } from '#schemas/views'
 
 /** Shares and tolerances are numbers; everything else is a word. */
-const fromText = <K extends keyof Policy>(key: K, text: string): Policy[K] => (typeof DEFAULT_POLICY[key] === 'number' ? Number(text) : text) as Policy[K]
+const fromText = <K extends keyof Policy>(key: K, text: string): Policy[K] =>
+  (typeof DEFAULT_POLICY[key] === 'number' ? Number(text) : text) as Policy[K]
 
 export function createCentreRepo(db: Database) {
   const framework = db.prepare<[], { document: string }>('SELECT document FROM framework WHERE id = 1')
   const putFramework = db.prepare(
     'INSERT INTO framework (id, document) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET document = excluded.document',
   )
-  const policy = db.prepare<[string], { value: string }>('SELECT value FROM policy WHERE key = ? ORDER BY id DESC LIMIT 1')
+  const policy = db.prepare<[string], { value: string }>(
+    'SELECT value FROM policy WHERE key = ? ORDER BY id DESC LIMIT 1',
+  )
   const addPolicy = db.prepare('INSERT INTO policy (key, value, set_by, set_at) VALUES (?, ?, ?, ?)')
   const changes = db.prepare<[], PolicyChange>(
     'SELECT c.key, c.value, p.name AS by, c.set_at AS at FROM policy c JOIN person p ON p.id = c.set_by ORDER BY c.id DESC LIMIT 20',
@@ -31,7 +34,8 @@ export function createCentreRepo(db: Database) {
       })
       return { ...DEFAULT_POLICY, ...Object.fromEntries(chosen) }
     },
-    setPolicy: (key: keyof Policy, value: string, by: number, at: string) => void addPolicy.run(key, value, by, at),
+    setPolicy: (key: keyof Policy, value: string, by: number, at: string) =>
+      void addPolicy.run(key, value, by, at),
     /** Choices about safe isolation stand in the same table, under `isolation.` and their name. */
     isolation: (): IsolationPolicy => {
       const chosen = Object.keys(DEFAULT_ISOLATION).flatMap((key) => {
@@ -40,7 +44,8 @@ export function createCentreRepo(db: Database) {
       })
       return { ...DEFAULT_ISOLATION, ...Object.fromEntries(chosen) }
     },
-    setIsolation: (key: keyof IsolationPolicy, value: string, by: number, at: string) => void addPolicy.run(`isolation.${key}`, value, by, at),
+    setIsolation: (key: keyof IsolationPolicy, value: string, by: number, at: string) =>
+      void addPolicy.run(`isolation.${key}`, value, by, at),
     policyChanges: () => changes.all(),
   }
 }

@@ -16,12 +16,21 @@ interface DecisionRow {
 }
 
 const toDecision = (row: DecisionRow): Decision => ({
-  id: row.id, by: row.by, at: row.at, met: row.met === 1, mark: row.mark, outOf: row.out_of, feedback: row.feedback,
+  id: row.id,
+  by: row.by,
+  at: row.at,
+  met: row.met === 1,
+  mark: row.mark,
+  outOf: row.out_of,
+  feedback: row.feedback,
   evidence: toEvidence(JSON.parse(row.evidence)),
 })
 
-const toEvidence = (evidence: DecisionEvidence): DecisionEvidence =>
-  ({ ...evidence, marked: upgradeMarked(evidence.marked), overrides: upgradeOverrides(evidence.overrides) })
+const toEvidence = (evidence: DecisionEvidence): DecisionEvidence => ({
+  ...evidence,
+  marked: upgradeMarked(evidence.marked),
+  overrides: upgradeOverrides(evidence.overrides),
+})
 
 export interface PersonOccasion extends Occasion {
   readonly personId: number
@@ -47,14 +56,24 @@ export function createDecisionsRepo(db: Database) {
   const draft = db.prepare<[number], { overrides: string; feedback: string | null; version: number }>(
     'SELECT overrides, feedback, version FROM marking_draft WHERE attempt_id = ?',
   )
-  const insertDraft = db.prepare('INSERT OR IGNORE INTO marking_draft (attempt_id, overrides, feedback, version) VALUES (?, ?, ?, 1)')
-  const updateDraft = db.prepare('UPDATE marking_draft SET overrides = ?, feedback = ?, version = version + 1 WHERE attempt_id = ? AND version = ?')
-  const insert = db.prepare('INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const insertOccasion = db.prepare('INSERT INTO occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)')
+  const insertDraft = db.prepare(
+    'INSERT OR IGNORE INTO marking_draft (attempt_id, overrides, feedback, version) VALUES (?, ?, ?, 1)',
+  )
+  const updateDraft = db.prepare(
+    'UPDATE marking_draft SET overrides = ?, feedback = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
+  )
+  const insert = db.prepare(
+    'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+  )
+  const insertOccasion = db.prepare(
+    'INSERT INTO occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
+  )
   const latest = db.prepare<[number], DecisionRow>(
     'SELECT d.*, p.name AS by FROM decision d JOIN person p ON p.id = d.by_id WHERE d.attempt_id = ? ORDER BY d.id DESC LIMIT 1',
   )
-  const released = db.prepare<[number], OccasionRow>(`${OCCASIONS} AND o.person_id = ? AND a.stage = 'released' ORDER BY d.id`)
+  const released = db.prepare<[number], OccasionRow>(
+    `${OCCASIONS} AND o.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
+  )
   const byCohort = db.prepare<[string], OccasionRow>(
     `${OCCASIONS} AND o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY d.id`,
   )
@@ -62,20 +81,45 @@ export function createDecisionsRepo(db: Database) {
   return {
     draft: (attemptId: number): MarkingDraft => {
       const row = draft.get(attemptId)
-      return row ? { ...row, overrides: upgradeOverrides(JSON.parse(row.overrides)) } : { overrides: [], feedback: null, version: 0 }
+      return row
+        ? { ...row, overrides: upgradeOverrides(JSON.parse(row.overrides)) }
+        : { overrides: [], feedback: null, version: 0 }
     },
     /** False when somebody else saved in between. */
-    saveDraft: (attemptId: number, version: number, overrides: readonly Override[], feedback: string | null): boolean => {
+    saveDraft: (
+      attemptId: number,
+      version: number,
+      overrides: readonly Override[],
+      feedback: string | null,
+    ): boolean => {
       const text = JSON.stringify(overrides)
-      const result = version === 0 ? insertDraft.run(attemptId, text, feedback) : updateDraft.run(text, feedback, attemptId, version)
+      const result =
+        version === 0
+          ? insertDraft.run(attemptId, text, feedback)
+          : updateDraft.run(text, feedback, attemptId, version)
       return result.changes === 1
     },
-    insert: (attemptId: number, personId: number, by: number, at: string, feedback: string, evidence: DecisionEvidence): void => {
+    insert: (
+      attemptId: number,
+      personId: number,
+      by: number,
+      at: string,
+      feedback: string,
+      evidence: DecisionEvidence,
+    ): void => {
       const { proposal } = evidence
       const id = insert.run(
-        attemptId, by, at, proposal.met ? 1 : 0, proposal.mark, proposal.outOf, feedback, JSON.stringify(evidence),
+        attemptId,
+        by,
+        at,
+        proposal.met ? 1 : 0,
+        proposal.mark,
+        proposal.outOf,
+        feedback,
+        JSON.stringify(evidence),
       ).lastInsertRowid
-      for (const criterion of proposal.criteria) insertOccasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
+      for (const criterion of proposal.criteria)
+        insertOccasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
     },
     latest: (attemptId: number) => {
       const row = latest.get(attemptId)

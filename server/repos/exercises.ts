@@ -12,10 +12,15 @@ interface Row {
   updated_at: string
 }
 
-const SELECT = 'SELECT e.id, e.document, e.state, e.version, e.updated_at, p.name AS updated_by_name FROM exercise e JOIN person p ON p.id = e.updated_by'
+const SELECT =
+  'SELECT e.id, e.document, e.state, e.version, e.updated_at, p.name AS updated_by_name FROM exercise e JOIN person p ON p.id = e.updated_by'
 
 const toStored = (row: Row): StoredExercise => ({
-  id: row.id, state: row.state, version: row.version, updatedBy: row.updated_by_name, updatedAt: row.updated_at,
+  id: row.id,
+  state: row.state,
+  version: row.version,
+  updatedBy: row.updated_by_name,
+  updatedAt: row.updated_at,
   exercise: upgradeExercise(JSON.parse(row.document)) as Exercise,
 })
 
@@ -23,11 +28,15 @@ export function createExercisesRepo(db: Database) {
   const all = db.prepare<[], Row>(`${SELECT} ORDER BY e.code`)
   const byId = db.prepare<[number], Row>(`${SELECT} WHERE e.id = ?`)
   const byCode = db.prepare<[string], Row>(`${SELECT} WHERE e.code = ?`)
-  const insert = db.prepare("INSERT INTO exercise (code, document, state, version, updated_by, updated_at) VALUES (?, ?, 'draft', 1, ?, ?)")
+  const insert = db.prepare(
+    "INSERT INTO exercise (code, document, state, version, updated_by, updated_at) VALUES (?, ?, 'draft', 1, ?, ?)",
+  )
   const update = db.prepare(
     'UPDATE exercise SET code = ?, document = ?, version = version + 1, updated_by = ?, updated_at = ? WHERE id = ? AND version = ?',
   )
-  const markSet = db.prepare("UPDATE exercise SET state = 'set', version = version + 1, document = ? WHERE id = ?")
+  const markSet = db.prepare(
+    "UPDATE exercise SET state = 'set', version = version + 1, document = ? WHERE id = ?",
+  )
 
   return {
     all: () => all.all().map(toStored),

@@ -40,10 +40,23 @@ interface Row {
   version: number
 }
 
-const SELECT = 'SELECT h.*, p.name AS person, s.name AS setter FROM fault_hunt h JOIN person p ON p.id = h.person_id LEFT JOIN person s ON s.id = h.set_by'
+const SELECT =
+  'SELECT h.*, p.name AS person, s.name AS setter FROM fault_hunt h JOIN person p ON p.id = h.person_id LEFT JOIN person s ON s.id = h.set_by'
 const toHunt = (row: Row): Hunt => ({
-  id: row.id, personId: row.person_id, personName: row.person, setBy: row.setter, madeAt: row.made_at, place: row.place, bay: row.bay, title: row.title,
-  rig: JSON.parse(row.rig), faults: JSON.parse(row.faults), log: JSON.parse(row.log), verdict: row.verdict === null ? null : JSON.parse(row.verdict), endedAt: row.ended_at, version: row.version,
+  id: row.id,
+  personId: row.person_id,
+  personName: row.person,
+  setBy: row.setter,
+  madeAt: row.made_at,
+  place: row.place,
+  bay: row.bay,
+  title: row.title,
+  rig: JSON.parse(row.rig),
+  faults: JSON.parse(row.faults),
+  log: JSON.parse(row.log),
+  verdict: row.verdict === null ? null : JSON.parse(row.verdict),
+  endedAt: row.ended_at,
+  version: row.version,
 })
 
 /** Searches for planted faults. */
@@ -51,9 +64,15 @@ export function createHuntsRepo(db: Database) {
   const byId = db.prepare<[number], Row>(`${SELECT} WHERE h.id = ?`)
   const byPerson = db.prepare<[number], Row>(`${SELECT} WHERE h.person_id = ? ORDER BY h.id DESC LIMIT 30`)
   const set = db.prepare<[], Row>(`${SELECT} WHERE h.set_by IS NOT NULL ORDER BY h.id DESC LIMIT 60`)
-  const insert = db.prepare('INSERT INTO fault_hunt (person_id, set_by, made_at, place, bay, title, rig, faults) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const saveLog = db.prepare('UPDATE fault_hunt SET log = ?, version = version + 1 WHERE id = ? AND version = ? AND ended_at IS NULL')
-  const end = db.prepare('UPDATE fault_hunt SET ended_at = ?, verdict = ?, version = version + 1 WHERE id = ? AND ended_at IS NULL')
+  const insert = db.prepare(
+    'INSERT INTO fault_hunt (person_id, set_by, made_at, place, bay, title, rig, faults) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+  )
+  const saveLog = db.prepare(
+    'UPDATE fault_hunt SET log = ?, version = version + 1 WHERE id = ? AND version = ? AND ended_at IS NULL',
+  )
+  const end = db.prepare(
+    'UPDATE fault_hunt SET ended_at = ?, verdict = ?, version = version + 1 WHERE id = ? AND ended_at IS NULL',
+  )
   return {
     byId: (id: number) => {
       const row = byId.get(id)
@@ -61,10 +80,27 @@ export function createHuntsRepo(db: Database) {
     },
     byPerson: (personId: number) => byPerson.all(personId).map(toHunt),
     allSet: () => set.all().map(toHunt),
-    insert: (hunt: Pick<Hunt, 'personId' | 'place' | 'bay' | 'title' | 'rig' | 'faults' | 'madeAt'> & { readonly setBy: number | null }): number =>
-      Number(insert.run(hunt.personId, hunt.setBy, hunt.madeAt, hunt.place, hunt.bay, hunt.title, JSON.stringify(hunt.rig), JSON.stringify(hunt.faults)).lastInsertRowid),
+    insert: (
+      hunt: Pick<Hunt, 'personId' | 'place' | 'bay' | 'title' | 'rig' | 'faults' | 'madeAt'> & {
+        readonly setBy: number | null
+      },
+    ): number =>
+      Number(
+        insert.run(
+          hunt.personId,
+          hunt.setBy,
+          hunt.madeAt,
+          hunt.place,
+          hunt.bay,
+          hunt.title,
+          JSON.stringify(hunt.rig),
+          JSON.stringify(hunt.faults),
+        ).lastInsertRowid,
+      ),
     /** False when another device went on in between, or it is over. */
-    saveLog: (id: number, version: number, log: readonly HuntStep[]): boolean => saveLog.run(JSON.stringify(log), id, version).changes === 1,
-    end: (id: number, at: string, verdict: HuntVerdict): boolean => end.run(at, JSON.stringify(verdict), id).changes === 1,
+    saveLog: (id: number, version: number, log: readonly HuntStep[]): boolean =>
+      saveLog.run(JSON.stringify(log), id, version).changes === 1,
+    end: (id: number, at: string, verdict: HuntVerdict): boolean =>
+      end.run(at, JSON.stringify(verdict), id).changes === 1,
   }
 }

@@ -9,12 +9,16 @@ export function createInstrumentsRepo(db: Database) {
     WHERE i.is_retired = 0 ORDER BY i.kind, i.name`)
   const insert = db.prepare('INSERT INTO instrument (name, serial, kind) VALUES (?, ?, ?)')
   const retire = db.prepare('UPDATE instrument SET is_retired = 1 WHERE id = ?')
-  const calibrate = db.prepare('INSERT INTO calibration (instrument_id, done_on, due_on, noted_by, noted_at) VALUES (?, ?, ?, ?, ?)')
+  const calibrate = db.prepare(
+    'INSERT INTO calibration (instrument_id, done_on, due_on, noted_by, noted_at) VALUES (?, ?, ?, ?, ?)',
+  )
   return {
     all: () => all.all(),
     byName: (name: string) => all.all().find((one) => one.name.toLowerCase() === name.trim().toLowerCase()),
-    insert: (name: string, serial: string, kind: string): number => Number(insert.run(name, serial, kind).lastInsertRowid),
+    insert: (name: string, serial: string, kind: string): number =>
+      Number(insert.run(name, serial, kind).lastInsertRowid),
     retire: (id: number): boolean => retire.run(id).changes === 1,
-    calibrate: (id: number, doneOn: string, dueOn: string, by: number, at: string) => void calibrate.run(id, doneOn, dueOn, by, at),
+    calibrate: (id: number, doneOn: string, dueOn: string, by: number, at: string) =>
+      void calibrate.run(id, doneOn, dueOn, by, at),
   }
 }

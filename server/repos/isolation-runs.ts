@@ -31,15 +31,33 @@ interface Row {
 }
 
 const toRun = (row: Row): StoredRun => ({
-  id: row.id, personId: row.person_id, scenario: row.scenario, seed: row.seed, mode: row.mode, policy: JSON.parse(row.policy), moves: JSON.parse(row.moves), state: row.state, met: row.met === null ? null : row.met === 1, startedAt: row.started_at, version: row.version,
+  id: row.id,
+  personId: row.person_id,
+  scenario: row.scenario,
+  seed: row.seed,
+  mode: row.mode,
+  policy: JSON.parse(row.policy),
+  moves: JSON.parse(row.moves),
+  state: row.state,
+  met: row.met === null ? null : row.met === 1,
+  startedAt: row.started_at,
+  version: row.version,
 })
 
 export function createIsolationRunsRepo(db: Database) {
   const byId = db.prepare<[number], Row>('SELECT * FROM isolation_run WHERE id = ?')
-  const byPerson = db.prepare<[number], Row>('SELECT * FROM isolation_run WHERE person_id = ? ORDER BY id DESC LIMIT 200')
-  const insert = db.prepare('INSERT INTO isolation_run (person_id, scenario, seed, mode, policy, started_at) VALUES (?, ?, ?, ?, ?, ?)')
-  const move = db.prepare("UPDATE isolation_run SET moves = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'")
-  const end = db.prepare("UPDATE isolation_run SET state = 'done', met = ?, version = version + 1 WHERE id = ? AND state = 'running'")
+  const byPerson = db.prepare<[number], Row>(
+    'SELECT * FROM isolation_run WHERE person_id = ? ORDER BY id DESC LIMIT 200',
+  )
+  const insert = db.prepare(
+    'INSERT INTO isolation_run (person_id, scenario, seed, mode, policy, started_at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  const move = db.prepare(
+    "UPDATE isolation_run SET moves = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'",
+  )
+  const end = db.prepare(
+    "UPDATE isolation_run SET state = 'done', met = ?, version = version + 1 WHERE id = ? AND state = 'running'",
+  )
 
   return {
     byId: (id: number) => {
@@ -47,9 +65,16 @@ export function createIsolationRunsRepo(db: Database) {
       return row && toRun(row)
     },
     byPerson: (personId: number) => byPerson.all(personId).map(toRun),
-    insert: (run: Pick<StoredRun, 'personId' | 'scenario' | 'seed' | 'mode' | 'policy' | 'startedAt'>): number => Number(insert.run(run.personId, run.scenario, run.seed, run.mode, JSON.stringify(run.policy), run.startedAt).lastInsertRowid),
+    insert: (
+      run: Pick<StoredRun, 'personId' | 'scenario' | 'seed' | 'mode' | 'policy' | 'startedAt'>,
+    ): number =>
+      Number(
+        insert.run(run.personId, run.scenario, run.seed, run.mode, JSON.stringify(run.policy), run.startedAt)
+          .lastInsertRowid,
+      ),
     /** False when another device moved on in between, or the run is over. */
-    saveMoves: (id: number, version: number, moves: readonly string[]): boolean => move.run(JSON.stringify(moves), id, version).changes === 1,
+    saveMoves: (id: number, version: number, moves: readonly string[]): boolean =>
+      move.run(JSON.stringify(moves), id, version).changes === 1,
     end: (id: number, isMet: boolean): boolean => end.run(isMet ? 1 : 0, id).changes === 1,
   }
 }

@@ -13,24 +13,58 @@ export function createLocksRepo(db: Database) {
   const open = db.prepare<[], LockView>(`${LOCK} WHERE l.off_at IS NULL ORDER BY l.bay, l.id`)
   const one = db.prepare<[number], LockView>(`${LOCK} WHERE l.id = ?`)
   const openOf = db.prepare<[number], LockView>(`${LOCK} WHERE l.off_at IS NULL AND l.person_id = ?`)
-  const put = db.prepare('INSERT INTO bay_lock (person_id, bay, device, padlock, reason, on_at, on_by) VALUES (?, ?, ?, ?, ?, ?, ?)')
+  const put = db.prepare(
+    'INSERT INTO bay_lock (person_id, bay, device, padlock, reason, on_at, on_by) VALUES (?, ?, ?, ?, ?, ?, ?)',
+  )
   const off = db.prepare('UPDATE bay_lock SET off_at = ?, off_by = ? WHERE id = ? AND off_at IS NULL')
-  const permits = db.prepare<[], PermitView>(`${PERMIT} ORDER BY t.returned_at IS NOT NULL, t.id DESC LIMIT 60`)
+  const permits = db.prepare<[], PermitView>(
+    `${PERMIT} ORDER BY t.returned_at IS NOT NULL, t.id DESC LIMIT 60`,
+  )
   const permit = db.prepare<[number], PermitView>(`${PERMIT} WHERE t.id = ?`)
-  const issue = db.prepare('INSERT INTO permit (holder_id, bay, scope, from_at, until_at, issued_by, issued_at, site_name) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const giveBack = db.prepare('UPDATE permit SET returned_at = ?, returned_by = ? WHERE id = ? AND returned_at IS NULL')
-  const pin = db.prepare<[number], { pin_hash: string }>('SELECT pin_hash FROM person_pin WHERE person_id = ?')
-  const setPin = db.prepare('INSERT INTO person_pin (person_id, pin_hash, set_at) VALUES (?, ?, ?) ON CONFLICT (person_id) DO UPDATE SET pin_hash = excluded.pin_hash, set_at = excluded.set_at')
+  const issue = db.prepare(
+    'INSERT INTO permit (holder_id, bay, scope, from_at, until_at, issued_by, issued_at, site_name) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+  )
+  const giveBack = db.prepare(
+    'UPDATE permit SET returned_at = ?, returned_by = ? WHERE id = ? AND returned_at IS NULL',
+  )
+  const pin = db.prepare<[number], { pin_hash: string }>(
+    'SELECT pin_hash FROM person_pin WHERE person_id = ?',
+  )
+  const setPin = db.prepare(
+    'INSERT INTO person_pin (person_id, pin_hash, set_at) VALUES (?, ?, ?) ON CONFLICT (person_id) DO UPDATE SET pin_hash = excluded.pin_hash, set_at = excluded.set_at',
+  )
 
   return {
     open: () => open.all(),
     byId: (id: number) => one.get(id),
     openOf: (personId: number) => openOf.all(personId),
-    put: (lock: { personId: number; bay: number; device: string; padlock: string; reason: string }, by: number, at: string): number => Number(put.run(lock.personId, lock.bay, lock.device, lock.padlock, lock.reason, at, by).lastInsertRowid),
+    put: (
+      lock: { personId: number; bay: number; device: string; padlock: string; reason: string },
+      by: number,
+      at: string,
+    ): number =>
+      Number(
+        put.run(lock.personId, lock.bay, lock.device, lock.padlock, lock.reason, at, by).lastInsertRowid,
+      ),
     takeOff: (id: number, by: number, at: string): boolean => off.run(at, by, id).changes === 1,
     permits: () => permits.all(),
     permit: (id: number) => permit.get(id),
-    issue: (made: { holderId: number; bay: number; scope: string; fromAt: string; untilAt: string; siteName: string }, by: number, at: string): number => Number(issue.run(made.holderId, made.bay, made.scope, made.fromAt, made.untilAt, by, at, made.siteName).lastInsertRowid),
+    issue: (
+      made: {
+        holderId: number
+        bay: number
+        scope: string
+        fromAt: string
+        untilAt: string
+        siteName: string
+      },
+      by: number,
+      at: string,
+    ): number =>
+      Number(
+        issue.run(made.holderId, made.bay, made.scope, made.fromAt, made.untilAt, by, at, made.siteName)
+          .lastInsertRowid,
+      ),
     giveBack: (id: number, by: number, at: string): boolean => giveBack.run(at, by, id).changes === 1,
     pinHash: (personId: number) => pin.get(personId)?.pin_hash,
     setPin: (personId: number, hash: string, at: string) => void setPin.run(personId, hash, at),

@@ -19,7 +19,11 @@ export interface StoredObservation {
 }
 
 type Row = Omit<StoredObservation, 'policy' | 'fields'> & { policy: string; fields: string }
-const toObservation = (row: Row): StoredObservation => ({ ...row, policy: JSON.parse(row.policy), fields: JSON.parse(row.fields) })
+const toObservation = (row: Row): StoredObservation => ({
+  ...row,
+  policy: JSON.parse(row.policy),
+  fields: JSON.parse(row.fields),
+})
 
 const OBSERVATION = `
   SELECT o.id, o.apprentice_id AS apprenticeId, a.name AS apprentice, o.assessor_id AS assessorId, s.name AS assessor, o.policy, o.fields, o.version, o.state, o.started_at AS startedAt, o.saved_at AS savedAt
@@ -34,17 +38,40 @@ const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met
 export function createObservationsRepo(db: Database) {
   const byId = db.prepare<[number], Row>(`${OBSERVATION} WHERE o.id = ?`)
   const recent = db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`)
-  const insert = db.prepare('INSERT INTO observation (apprentice_id, assessor_id, policy, fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)')
-  const save = db.prepare("UPDATE observation SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'")
-  const close = db.prepare("UPDATE observation SET state = 'decided', version = version + 1 WHERE id = ? AND state = 'running'")
-  const decide = db.prepare('INSERT INTO observation_decision (observation_id, by_id, at, met, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?)')
-  const occasion = db.prepare('INSERT INTO observation_occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)')
-  const decision = db.prepare<[number], { by: string; at: string; met: number; feedback: string; evidence: string }>('SELECT p.name AS by, d.at, d.met, d.feedback, d.evidence FROM observation_decision d JOIN person p ON p.id = d.by_id WHERE d.observation_id = ?')
+  const insert = db.prepare(
+    'INSERT INTO observation (apprentice_id, assessor_id, policy, fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  const save = db.prepare(
+    "UPDATE observation SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'",
+  )
+  const close = db.prepare(
+    "UPDATE observation SET state = 'decided', version = version + 1 WHERE id = ? AND state = 'running'",
+  )
+  const decide = db.prepare(
+    'INSERT INTO observation_decision (observation_id, by_id, at, met, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  const occasion = db.prepare(
+    'INSERT INTO observation_occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
+  )
+  const decision = db.prepare<
+    [number],
+    { by: string; at: string; met: number; feedback: string; evidence: string }
+  >(
+    'SELECT p.name AS by, d.at, d.met, d.feedback, d.evidence FROM observation_decision d JOIN person p ON p.id = d.by_id WHERE d.observation_id = ?',
+  )
   const ofPerson = db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE c.person_id = ? ORDER BY c.id`)
-  const ofCohort = db.prepare<[string], OccasionRow>(`${OCCASIONS} WHERE c.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY c.id`)
-  const book = db.prepare('INSERT INTO repeat_booking (person_id, observation_id, reason, planned_for, bay, made_by, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
-  const repeats = db.prepare<[], RepeatView>('SELECT r.id, r.person_id AS personId, p.name, r.reason, r.planned_for AS plannedFor, r.bay FROM repeat_booking r JOIN person p ON p.id = r.person_id WHERE r.settled_by IS NULL ORDER BY r.planned_for, r.id')
-  const settle = db.prepare('UPDATE repeat_booking SET settled_by = ? WHERE person_id = ? AND settled_by IS NULL AND observation_id <> ?')
+  const ofCohort = db.prepare<[string], OccasionRow>(
+    `${OCCASIONS} WHERE c.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY c.id`,
+  )
+  const book = db.prepare(
+    'INSERT INTO repeat_booking (person_id, observation_id, reason, planned_for, bay, made_by, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+  )
+  const repeats = db.prepare<[], RepeatView>(
+    'SELECT r.id, r.person_id AS personId, p.name, r.reason, r.planned_for AS plannedFor, r.bay FROM repeat_booking r JOIN person p ON p.id = r.person_id WHERE r.settled_by IS NULL ORDER BY r.planned_for, r.id',
+  )
+  const settle = db.prepare(
+    'UPDATE repeat_booking SET settled_by = ? WHERE person_id = ? AND settled_by IS NULL AND observation_id <> ?',
+  )
 
   return {
     byId: (id: number) => {
@@ -52,11 +79,38 @@ export function createObservationsRepo(db: Database) {
       return row && toObservation(row)
     },
     recent: () => recent.all().map(toObservation),
-    insert: (one: Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>, now: string): number => Number(insert.run(one.apprenticeId, one.assessorId, JSON.stringify(one.policy), JSON.stringify(one.fields), now, now).lastInsertRowid),
+    insert: (
+      one: Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>,
+      now: string,
+    ): number =>
+      Number(
+        insert.run(
+          one.apprenticeId,
+          one.assessorId,
+          JSON.stringify(one.policy),
+          JSON.stringify(one.fields),
+          now,
+          now,
+        ).lastInsertRowid,
+      ),
     /** False when another device saved in between, or it is decided. */
-    save: (id: number, version: number, fields: ObservationFields, now: string): boolean => save.run(JSON.stringify(fields), now, id, version).changes === 1,
-    decide: (id: number, apprenticeId: number, by: number, at: string, made: Pick<ObservationDecision, 'met' | 'feedback' | 'evidence' | 'criteria'>): void => {
-      const decisionId = decide.run(id, by, at, made.met ? 1 : 0, made.feedback, JSON.stringify({ ...made.evidence, criteria: made.criteria })).lastInsertRowid
+    save: (id: number, version: number, fields: ObservationFields, now: string): boolean =>
+      save.run(JSON.stringify(fields), now, id, version).changes === 1,
+    decide: (
+      id: number,
+      apprenticeId: number,
+      by: number,
+      at: string,
+      made: Pick<ObservationDecision, 'met' | 'feedback' | 'evidence' | 'criteria'>,
+    ): void => {
+      const decisionId = decide.run(
+        id,
+        by,
+        at,
+        made.met ? 1 : 0,
+        made.feedback,
+        JSON.stringify({ ...made.evidence, criteria: made.criteria }),
+      ).lastInsertRowid
       for (const { code, met } of made.criteria) occasion.run(decisionId, apprenticeId, code, met ? 1 : 0)
       close.run(id)
     },
@@ -68,8 +122,17 @@ export function createObservationsRepo(db: Database) {
     },
     occasionsOf: (personId: number) => ofPerson.all(personId).map(toOccasion),
     occasionsOfCohort: (cohort: string) => ofCohort.all(cohort).map(toOccasion),
-    bookRepeat: (one: { personId: number; observationId: number; reason: string; plannedFor: string; bay: number; by: number; at: string }) => void book.run(one.personId, one.observationId, one.reason, one.plannedFor, one.bay, one.by, one.at),
+    bookRepeat: (one: {
+      personId: number
+      observationId: number
+      reason: string
+      plannedFor: string
+      bay: number
+      by: number
+      at: string
+    }) => void book.run(one.personId, one.observationId, one.reason, one.plannedFor, one.bay, one.by, one.at),
     openRepeats: () => repeats.all(),
-    settleRepeats: (personId: number, observationId: number) => void settle.run(observationId, personId, observationId),
+    settleRepeats: (personId: number, observationId: number) =>
+      void settle.run(observationId, personId, observationId),
   }
 }

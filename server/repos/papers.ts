@@ -10,19 +10,41 @@ export interface PaperDraft {
 
 /** Records as they are typed, and their signed versions, which stay as they are. */
 export function createPapersRepo(db: Database) {
-  const draft = db.prepare<[number, string], { fields: string; version: number; saved_at: string | null }>('SELECT fields, version, saved_at FROM paper WHERE attempt_id = ? AND kind = ?')
+  const draft = db.prepare<[number, string], { fields: string; version: number; saved_at: string | null }>(
+    'SELECT fields, version, saved_at FROM paper WHERE attempt_id = ? AND kind = ?',
+  )
   const open = db.prepare('INSERT OR IGNORE INTO paper (attempt_id, kind) VALUES (?, ?)')
-  const save = db.prepare('UPDATE paper SET fields = ?, saved_at = ?, version = version + 1 WHERE attempt_id = ? AND kind = ? AND version = ?')
-  const sign = db.prepare('INSERT INTO signed_paper (attempt_id, kind, content, hash, signed_by, signed_at) VALUES (?, ?, ?, ?, ?, ?)')
-  const signed = db.prepare<[number], Omit<SignedPaper, 'content'> & { content: string }>('SELECT s.id, s.kind, s.content, s.hash, p.name AS signedBy, s.signed_at AS signedAt FROM signed_paper s JOIN person p ON p.id = s.signed_by WHERE s.attempt_id = ? ORDER BY s.id DESC')
+  const save = db.prepare(
+    'UPDATE paper SET fields = ?, saved_at = ?, version = version + 1 WHERE attempt_id = ? AND kind = ? AND version = ?',
+  )
+  const sign = db.prepare(
+    'INSERT INTO signed_paper (attempt_id, kind, content, hash, signed_by, signed_at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  const signed = db.prepare<[number], Omit<SignedPaper, 'content'> & { content: string }>(
+    'SELECT s.id, s.kind, s.content, s.hash, p.name AS signedBy, s.signed_at AS signedAt FROM signed_paper s JOIN person p ON p.id = s.signed_by WHERE s.attempt_id = ? ORDER BY s.id DESC',
+  )
   return {
     draft: (attemptId: number, kind: PaperKind): PaperDraft => {
       open.run(attemptId, kind)
       const row = draft.get(attemptId, kind)!
       return { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
     },
-    save: (attemptId: number, kind: PaperKind, version: number, fields: Readonly<Record<string, string>>, now: string): boolean => save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1,
-    sign: (attemptId: number, kind: PaperKind, content: string, hash: string, by: number, at: string): number => Number(sign.run(attemptId, kind, content, hash, by, at).lastInsertRowid),
-    signed: (attemptId: number): SignedPaper[] => signed.all(attemptId).map(({ content, ...rest }) => ({ ...rest, content: JSON.parse(content) })),
+    save: (
+      attemptId: number,
+      kind: PaperKind,
+      version: number,
+      fields: Readonly<Record<string, string>>,
+      now: string,
+    ): boolean => save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1,
+    sign: (
+      attemptId: number,
+      kind: PaperKind,
+      content: string,
+      hash: string,
+      by: number,
+      at: string,
+    ): number => Number(sign.run(attemptId, kind, content, hash, by, at).lastInsertRowid),
+    signed: (attemptId: number): SignedPaper[] =>
+      signed.all(attemptId).map(({ content, ...rest }) => ({ ...rest, content: JSON.parse(content) })),
   }
 }

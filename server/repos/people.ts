@@ -21,8 +21,14 @@ interface Row {
 }
 
 const toPerson = (row: Row): Person & Credentials => ({
-  id: row.id, number: row.number, name: row.name, role: row.role, cohort: row.cohort, mustChange: row.must_change === 1,
-  passwordHash: row.password_hash, sessionEpoch: row.session_epoch,
+  id: row.id,
+  number: row.number,
+  name: row.name,
+  role: row.role,
+  cohort: row.cohort,
+  mustChange: row.must_change === 1,
+  passwordHash: row.password_hash,
+  sessionEpoch: row.session_epoch,
 })
 
 export function createPeopleRepo(db: Database) {
@@ -32,21 +38,39 @@ export function createPeopleRepo(db: Database) {
   const byId = db.prepare<[number], Row>('SELECT * FROM person WHERE id = ?')
   const byNumber = db.prepare<[string], Row>('SELECT * FROM person WHERE number = ?')
   const all = db.prepare<[], Row>('SELECT * FROM person ORDER BY role, cohort, name')
-  const inCohort = db.prepare<[string], Row>("SELECT * FROM person WHERE cohort = ? AND role = 'apprentice' ORDER BY number")
+  const inCohort = db.prepare<[string], Row>(
+    "SELECT * FROM person WHERE cohort = ? AND role = 'apprentice' ORDER BY number",
+  )
   const count = db.prepare<[], { n: number }>('SELECT count(*) AS n FROM person')
   const setPassword = db.prepare(
     'UPDATE person SET password_hash = ?, must_change = ?, session_epoch = session_epoch + 1 WHERE id = ?',
   )
 
   return {
-    insert: (person: Omit<Person, 'id' | 'mustChange'>, passwordHash: string, mustChange: boolean, now: string): number =>
-      Number(insert.run(person.number, person.name, person.role, person.cohort, passwordHash, mustChange ? 1 : 0, now).lastInsertRowid),
+    insert: (
+      person: Omit<Person, 'id' | 'mustChange'>,
+      passwordHash: string,
+      mustChange: boolean,
+      now: string,
+    ): number =>
+      Number(
+        insert.run(
+          person.number,
+          person.name,
+          person.role,
+          person.cohort,
+          passwordHash,
+          mustChange ? 1 : 0,
+          now,
+        ).lastInsertRowid,
+      ),
     byId: (id: number) => map(byId.get(id)),
     byNumber: (number: string) => map(byNumber.get(number)),
     all: () => all.all().map(toPerson),
     inCohort: (cohort: string) => inCohort.all(cohort).map(toPerson),
     isEmpty: () => count.get()!.n === 0,
-    setPassword: (id: number, hash: string, mustChange: boolean) => void setPassword.run(hash, mustChange ? 1 : 0, id),
+    setPassword: (id: number, hash: string, mustChange: boolean) =>
+      void setPassword.run(hash, mustChange ? 1 : 0, id),
   }
 }
 

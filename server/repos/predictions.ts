@@ -12,15 +12,30 @@ interface Row {
 }
 
 export function createPredictionsRepo(db: Database) {
-  const byPerson = db.prepare<[number], Row>('SELECT id, experiment, settings, predicted, computed, measured, at FROM prediction WHERE person_id = ? ORDER BY id DESC LIMIT 200')
-  const insert = db.prepare('INSERT INTO prediction (person_id, experiment, settings, predicted, computed, at) VALUES (?, ?, ?, ?, ?, ?)')
+  const byPerson = db.prepare<[number], Row>(
+    'SELECT id, experiment, settings, predicted, computed, measured, at FROM prediction WHERE person_id = ? ORDER BY id DESC LIMIT 200',
+  )
+  const insert = db.prepare(
+    'INSERT INTO prediction (person_id, experiment, settings, predicted, computed, at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
   const measure = db.prepare('UPDATE prediction SET measured = ? WHERE id = ? AND person_id = ?')
 
   return {
     /** The newest first. */
-    byPerson: (personId: number): PredictionView[] => byPerson.all(personId).map((row) => ({ ...row, settings: JSON.parse(row.settings), computed: JSON.parse(row.computed) })),
-    add: (personId: number, { experiment, settings, predicted, computed, at }: Omit<PredictionView, 'id' | 'measured'>): number => Number(insert.run(personId, experiment, JSON.stringify(settings), predicted, JSON.stringify(computed), at).lastInsertRowid),
+    byPerson: (personId: number): PredictionView[] =>
+      byPerson
+        .all(personId)
+        .map((row) => ({ ...row, settings: JSON.parse(row.settings), computed: JSON.parse(row.computed) })),
+    add: (
+      personId: number,
+      { experiment, settings, predicted, computed, at }: Omit<PredictionView, 'id' | 'measured'>,
+    ): number =>
+      Number(
+        insert.run(personId, experiment, JSON.stringify(settings), predicted, JSON.stringify(computed), at)
+          .lastInsertRowid,
+      ),
     /** False where the prediction is not this person's. */
-    measure: (personId: number, id: number, measured: string): boolean => measure.run(measured, id, personId).changes === 1,
+    measure: (personId: number, id: number, measured: string): boolean =>
+      measure.run(measured, id, personId).changes === 1,
   }
 }

@@ -20,50 +20,89 @@ export interface StoredMeasurement extends Omit<MeasurementView, 'mayChange' | '
 type RunRow = Omit<StoredRun, 'fields'> & { fields: string }
 type MeasurementRow = Omit<StoredMeasurement, 'fields' | 'runFields'> & { fields: string; runFields: string }
 
-const RUN = 'SELECT r.id, r.made_by AS madeBy, p.name AS maker, r.fields, r.version, r.saved_at AS savedAt FROM containment_run r JOIN person p ON p.id = r.made_by'
-const MEASURE = 'SELECT m.id, m.run_id AS runId, m.person_id AS personId, p.name AS person, a.name AS assessor, m.run_fields AS runFields, m.fields, m.version, m.saved_at AS savedAt, m.closed_at AS closedAt FROM run_measurement m JOIN person p ON p.id = m.person_id JOIN person a ON a.id = m.assessor_id'
+const RUN =
+  'SELECT r.id, r.made_by AS madeBy, p.name AS maker, r.fields, r.version, r.saved_at AS savedAt FROM containment_run r JOIN person p ON p.id = r.made_by'
+const MEASURE =
+  'SELECT m.id, m.run_id AS runId, m.person_id AS personId, p.name AS person, a.name AS assessor, m.run_fields AS runFields, m.fields, m.version, m.saved_at AS savedAt, m.closed_at AS closedAt FROM run_measurement m JOIN person p ON p.id = m.person_id JOIN person a ON a.id = m.assessor_id'
 const OCCASIONS = `
   SELECT o.person_id AS personId, o.criterion, o.met, 'run ' || m.run_id AS exerciseCode, coalesce(json_extract(m.run_fields, '$.name'), 'Run') AS exerciseTitle, p.name AS decidedBy, d.at AS decidedAt
   FROM run_occasion o JOIN run_decision d ON d.measurement_id = o.measurement_id JOIN run_measurement m ON m.id = d.measurement_id JOIN person p ON p.id = d.by_id`
 type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
 const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
 const toRun = (row: RunRow): StoredRun => ({ ...row, fields: JSON.parse(row.fields) })
-const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({ ...row, fields: JSON.parse(row.fields), runFields: JSON.parse(row.runFields) })
+const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({
+  ...row,
+  fields: JSON.parse(row.fields),
+  runFields: JSON.parse(row.runFields),
+})
 
 /** Containment runs, and what was measured on them. */
 export function createRunsRepo(db: Database) {
   const all = db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC`)
   const byId = db.prepare<[number], RunRow>(`${RUN} WHERE r.id = ?`)
   const insert = db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)')
-  const save = db.prepare('UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?')
+  const save = db.prepare(
+    'UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
+  )
   const ofRun = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.run_id = ? ORDER BY m.id DESC`)
   const measurement = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.id = ?`)
-  const insertMeasurement = db.prepare('INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)')
-  const saveMeasurement = db.prepare('UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL')
-  const close = db.prepare('UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL')
-  const decide = db.prepare('INSERT INTO run_decision (measurement_id, by_id, at, parts, reason) VALUES (?, ?, ?, ?, ?)')
-  const occasion = db.prepare('INSERT INTO run_occasion (measurement_id, person_id, criterion, met) VALUES (?, ?, ?, ?)')
-  const decision = db.prepare<[number], { by: string; at: string; parts: string; reason: string }>('SELECT p.name AS by, d.at, d.parts, d.reason FROM run_decision d JOIN person p ON p.id = d.by_id WHERE d.measurement_id = ?')
+  const insertMeasurement = db.prepare(
+    'INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)',
+  )
+  const saveMeasurement = db.prepare(
+    'UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL',
+  )
+  const close = db.prepare(
+    'UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL',
+  )
+  const decide = db.prepare(
+    'INSERT INTO run_decision (measurement_id, by_id, at, parts, reason) VALUES (?, ?, ?, ?, ?)',
+  )
+  const occasion = db.prepare(
+    'INSERT INTO run_occasion (measurement_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
+  )
+  const decision = db.prepare<[number], { by: string; at: string; parts: string; reason: string }>(
+    'SELECT p.name AS by, d.at, d.parts, d.reason FROM run_decision d JOIN person p ON p.id = d.by_id WHERE d.measurement_id = ?',
+  )
   const ofOne = db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE o.person_id = ? ORDER BY o.id`)
-  const ofCohort = db.prepare<[string], OccasionRow>(`${OCCASIONS} WHERE o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY o.id`)
-  const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined => (row === undefined ? undefined : to(row))
+  const ofCohort = db.prepare<[string], OccasionRow>(
+    `${OCCASIONS} WHERE o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY o.id`,
+  )
+  const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined =>
+    row === undefined ? undefined : to(row)
   return {
     all: () => all.all().map(toRun),
     byId: (id: number) => one(byId.get(id), toRun),
-    insert: (madeBy: number, fields: RunFields, now: string): number => Number(insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
-    save: (id: number, version: number, fields: RunFields, now: string): boolean => save.run(JSON.stringify(fields), now, id, version).changes === 1,
+    insert: (madeBy: number, fields: RunFields, now: string): number =>
+      Number(insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
+    save: (id: number, version: number, fields: RunFields, now: string): boolean =>
+      save.run(JSON.stringify(fields), now, id, version).changes === 1,
     measurementsOf: (runId: number) => ofRun.all(runId).map(toMeasurement),
     measurement: (id: number) => one(measurement.get(id), toMeasurement),
-    measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number => Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
-    saveMeasurement: (id: number, version: number, fields: Readonly<Record<string, string>>, now: string): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
+    measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number =>
+      Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
+    saveMeasurement: (
+      id: number,
+      version: number,
+      fields: Readonly<Record<string, string>>,
+      now: string,
+    ): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
     /** False when it has been closed before. */
-    close: (id: number, personId: number, by: number, now: string, { parts, reason }: Pick<MeasureCloseBody, 'parts' | 'reason'>, criteria: readonly { readonly code: string; readonly met: boolean }[]): boolean => {
+    close: (
+      id: number,
+      personId: number,
+      by: number,
+      now: string,
+      { parts, reason }: Pick<MeasureCloseBody, 'parts' | 'reason'>,
+      criteria: readonly { readonly code: string; readonly met: boolean }[],
+    ): boolean => {
       if (close.run(now, id).changes !== 1) return false
       decide.run(id, by, now, JSON.stringify(parts), reason)
       for (const { code, met } of criteria) occasion.run(id, personId, code, met ? 1 : 0)
       return true
     },
-    decision: (id: number): RunDecision | undefined => one(decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
+    decision: (id: number): RunDecision | undefined =>
+      one(decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
     occasionsOf: (personId: number) => ofOne.all(personId).map(toOccasion),
     occasionsOfCohort: (cohort: string) => ofCohort.all(cohort).map(toOccasion),
   }

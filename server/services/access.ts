@@ -35,7 +35,8 @@ const ROLES_BY_ACTION = {
 
 export type Action = keyof typeof ROLES_BY_ACTION
 
-export const may = (actor: Person, action: Action): boolean => (ROLES_BY_ACTION[action] as readonly Role[]).includes(actor.role)
+export const may = (actor: Person, action: Action): boolean =>
+  (ROLES_BY_ACTION[action] as readonly Role[]).includes(actor.role)
 
 /** Refuses unless the person's role allows the action. */
 export function allow(actor: Person, action: Action): void {

@@ -43,17 +43,32 @@ function sourceOf({ repos }: Pick<Context, 'repos'>, actor: Person, key: string)
   return { title: exercise.title, about: `${exercise.code}, bay ${attempt.bay}`, intended, canBeWired: false }
 }
 
-const madeIn = (stored: StoredBay | undefined): number | null => (stored ? Object.entries(stored.fields).filter(([name, text]) => name.startsWith('wire.') && text !== '').length : null)
+const madeIn = (stored: StoredBay | undefined): number | null =>
+  stored
+    ? Object.entries(stored.fields).filter(([name, text]) => name.startsWith('wire.') && text !== '').length
+    : null
 
 /** The person's own tasks that are past the design, then the bays to practise on. */
 export function listBays({ repos }: Context, actor: Person): BayListItem[] {
   allow(actor, 'bay.use')
   const stored = repos.bays.all(actor.id)
-  const item = (key: string, title: string, about: string): BayListItem => ({ key, title, about, made: madeIn(stored.get(key)), savedAt: stored.get(key)?.savedAt ?? null })
-  const tasks = actor.role !== 'apprentice' ? [] : repos.attempts.byPerson(actor.id).filter(({ stage }) => stage !== 'design').map((attempt) => {
-    const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-    return item(`task-${attempt.id}`, exercise.title, `${exercise.code}, bay ${attempt.bay}`)
+  const item = (key: string, title: string, about: string): BayListItem => ({
+    key,
+    title,
+    about,
+    made: madeIn(stored.get(key)),
+    savedAt: stored.get(key)?.savedAt ?? null,
   })
+  const tasks =
+    actor.role !== 'apprentice'
+      ? []
+      : repos.attempts
+          .byPerson(actor.id)
+          .filter(({ stage }) => stage !== 'design')
+          .map((attempt) => {
+            const { exercise } = repos.exercises.byId(attempt.exerciseId)!
+            return item(`task-${attempt.id}`, exercise.title, `${exercise.code}, bay ${attempt.bay}`)
+          })
   return [...tasks, ...PRACTICE_BAYS.map(({ code, title, about }) => item(`practice-${code}`, title, about))]
 }
 
@@ -61,19 +76,40 @@ export function showBay(context: Context, actor: Person, key: string): BayView {
   return viewOf(sourceOf(context, actor, key), context.repos.bays.of(actor.id, key), key)
 }
 
-function viewOf({ title, about, intended, canBeWired }: Source, stored: StoredBay | undefined, key: string): BayView {
-  return { key, title, about, bare: bareRig(intended), routes: routesOf(intended), fields: stored?.fields ?? {}, version: stored?.version ?? 0, savedAt: stored?.savedAt ?? null, canBeWired }
+function viewOf(
+  { title, about, intended, canBeWired }: Source,
+  stored: StoredBay | undefined,
+  key: string,
+): BayView {
+  return {
+    key,
+    title,
+    about,
+    bare: bareRig(intended),
+    routes: routesOf(intended),
+    fields: stored?.fields ?? {},
+    version: stored?.version ?? 0,
+    savedAt: stored?.savedAt ?? null,
+    canBeWired,
+  }
 }
 
 export function saveBay(context: Context, actor: Person, key: string, { version, fields }: BayBody) {
   const source = sourceOf(context, actor, key)
   const kept = Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== ''))
-  if (!context.repos.bays.save(actor.id, key, version, kept, context.now)) throw new Problem('stale', { extra: { theirs: viewOf(source, context.repos.bays.of(actor.id, key), key) } })
+  if (!context.repos.bays.save(actor.id, key, version, kept, context.now))
+    throw new Problem('stale', {
+      extra: { theirs: viewOf(source, context.repos.bays.of(actor.id, key), key) },
+    })
   return { version: version + 1, savedAt: context.now }
 }
 
 /** The wiring that was meant, for a bay to practise on. */
-export function wiredBay(context: Context, actor: Person, key: string): { readonly fields: Record<string, string> } {
+export function wiredBay(
+  context: Context,
+  actor: Person,
+  key: string,
+): { readonly fields: Record<string, string> } {
   const source = sourceOf(context, actor, key)
   if (!source.canBeWired) throw new Problem('notAllowed')
   return { fields: wiringFields(source.intended) }
@@ -90,9 +126,24 @@ export function checkBay({ repos }: Context, actor: Person, key: string): BayChe
   const parts = indexParts(intended)
   const found = problems.length > 0 ? [] : compareRigs(intended, built)
   const missing = found.filter(({ code }) => code === 'missing').length
-  const moved = found.filter(({ wire, code, seriousness }) => wire !== null && seriousness !== 'note' && code !== 'extra' && code !== 'bridge' && code !== 'thinner' && code !== 'colour').length
+  const moved = found.filter(
+    ({ wire, code, seriousness }) =>
+      wire !== null &&
+      seriousness !== 'note' &&
+      code !== 'extra' &&
+      code !== 'bridge' &&
+      code !== 'thinner' &&
+      code !== 'colour',
+  ).length
   return {
-    problems, asked, made: problems.length > 0 ? 0 : Math.max(0, asked - missing - moved),
-    differences: found.map((one) => ({ seriousness: one.seriousness, ...differenceWords(one, parts), wire: one.wire, at: one.at })),
+    problems,
+    asked,
+    made: problems.length > 0 ? 0 : Math.max(0, asked - missing - moved),
+    differences: found.map((one) => ({
+      seriousness: one.seriousness,
+      ...differenceWords(one, parts),
+      wire: one.wire,
+      at: one.at,
+    })),
   }
 }

@@ -9,7 +9,12 @@ import { Problem } from './problem'
 
 export function showCentre({ repos }: Context, actor: Person): CentreView {
   allow(actor, 'centre.see')
-  return { policies: repos.centre.policies(), isolation: repos.centre.isolation(), changes: repos.centre.policyChanges(), framework: repos.centre.framework() ?? null }
+  return {
+    policies: repos.centre.policies(),
+    isolation: repos.centre.isolation(),
+    changes: repos.centre.policyChanges(),
+    framework: repos.centre.framework() ?? null,
+  }
 }
 
 /** Puts a policy in force; only what changed is written down. */
@@ -40,8 +45,15 @@ export function loadFramework({ repos, now }: Context, actor: Person, document: 
   repos.transaction(() => {
     const old = repos.centre.framework()
     const kept = new Set(criteriaOf(document).map((criterion) => criterion.code))
-    const lost = old ? criteriaOf(old).filter((criterion) => !kept.has(criterion.code)).map((criterion) => criterion.code) : []
-    if (lost.length > 0) throw new Problem('frameworkNotRight', { fields: [{ field: 'units', message: `these criteria are in use and must stay: ${lost.join(', ')}` }] })
+    const lost = old
+      ? criteriaOf(old)
+          .filter((criterion) => !kept.has(criterion.code))
+          .map((criterion) => criterion.code)
+      : []
+    if (lost.length > 0)
+      throw new Problem('frameworkNotRight', {
+        fields: [{ field: 'units', message: `these criteria are in use and must stay: ${lost.join(', ')}` }],
+      })
     repos.centre.putFramework(document)
     repos.audit.add(now, actor.id, 'frameworkLoaded', document.code)
   })

@@ -16,10 +16,17 @@ import { Problem } from './problem'
 
 export function listExercises({ repos }: Context, actor: Person): ExerciseListItem[] {
   allow(actor, 'exercise.see')
-  return repos.exercises.all().map(({ exercise, ...stored }) => ({
-    ...stored, code: exercise.code, title: exercise.title, kind: exercise.kind, edition: exercise.edition, circuits: exercise.installation.circuits,
-    attempts: repos.attempts.byExercise(stored.id).length,
-  }))
+  return repos.exercises
+    .all()
+    .map(({ exercise, ...stored }) => ({
+      ...stored,
+      code: exercise.code,
+      title: exercise.title,
+      kind: exercise.kind,
+      edition: exercise.edition,
+      circuits: exercise.installation.circuits,
+      attempts: repos.attempts.byExercise(stored.id).length,
+    }))
 }
 
 export function showExercise({ repos }: Context, actor: Person, id: number): StoredExercise {
@@ -31,7 +38,8 @@ export function createExercise({ repos, now }: Context, actor: Person, exercise:
   allow(actor, 'exercise.change')
   return repos.transaction(() => {
     check(repos, exercise)
-    if (repos.exercises.byCode(exercise.code)) throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
+    if (repos.exercises.byCode(exercise.code))
+      throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
     const id = repos.exercises.insert(exercise, actor.id, now)
     repos.audit.add(now, actor.id, 'exerciseCreated', `exercise ${exercise.code}`)
     return repos.exercises.byId(id)!
@@ -39,15 +47,23 @@ export function createExercise({ repos, now }: Context, actor: Person, exercise:
 }
 
 /** Saves a draft. When somebody else saved in between, refuses and hands over what they saved. */
-export function saveExercise({ repos, now }: Context, actor: Person, id: number, version: number, exercise: Exercise): StoredExercise {
+export function saveExercise(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+  version: number,
+  exercise: Exercise,
+): StoredExercise {
   allow(actor, 'exercise.change')
   return repos.transaction(() => {
     const stored = found(repos.exercises.byId(id))
     if (stored.state === 'set') throw new Problem('exerciseIsSet')
     check(repos, exercise)
     const sameCode = repos.exercises.byCode(exercise.code)
-    if (sameCode && sameCode.id !== id) throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
-    if (!repos.exercises.update(id, version, exercise, actor.id, now)) throw new Problem('stale', { extra: { theirs: repos.exercises.byId(id) } })
+    if (sameCode && sameCode.id !== id)
+      throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
+    if (!repos.exercises.update(id, version, exercise, actor.id, now))
+      throw new Problem('stale', { extra: { theirs: repos.exercises.byId(id) } })
     return repos.exercises.byId(id)!
   })
 }
@@ -67,17 +83,24 @@ export function importExercise(context: Context, actor: Person, text: string): S
 }
 
 /** Gives everybody in a group who does not have it yet their own variant of the exercise. */
-export function setExercise({ repos, now }: Context, actor: Person, id: number, version: number, cohort: string): { readonly given: number } {
+export function setExercise(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+  version: number,
+  cohort: string,
+): { readonly given: number } {
   allow(actor, 'exercise.change')
   return repos.transaction(() => {
     const stored = found(repos.exercises.byId(id))
     if (stored.version !== version) throw new Problem('stale', { extra: { theirs: stored } })
     // The policy in force is written into the exercise when it is first set, and holds for it from then on.
-    const exercise: Exercise = stored.state === 'set' ? stored.exercise
-      : { ...stored.exercise, policy: repos.centre.policies() }
+    const exercise: Exercise =
+      stored.state === 'set' ? stored.exercise : { ...stored.exercise, policy: repos.centre.policies() }
     const design = designOf(assignmentOf(exercise))
     const stopped = [...design.circuits, ...design.boards].find((part) => part.stopped)
-    if (stopped) throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
+    if (stopped)
+      throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
     const people = repos.people.inCohort(cohort)
     if (people.length === 0) throw new Problem('cohortEmpty')
     const given = repos.attempts.byExercise(id)
@@ -90,7 +113,12 @@ export function setExercise({ repos, now }: Context, actor: Person, id: number, 
       repos.attempts.insert(id, person.id, variant.index, variant.index, variant.installation)
     })
     repos.exercises.markSet(id, exercise)
-    repos.audit.add(now, actor.id, 'exerciseSet', `exercise ${exercise.code} for ${missing.length} in ${cohort}`)
+    repos.audit.add(
+      now,
+      actor.id,
+      'exerciseSet',
+      `exercise ${exercise.code} for ${missing.length} in ${cohort}`,
+    )
     return { given: missing.length }
   })
 }
@@ -100,7 +128,12 @@ export function taskSheets({ repos }: Context, actor: Person, id: number): TaskS
   allow(actor, 'exercise.see')
   found(repos.exercises.byId(id))
   return repos.attempts.byExercise(id).map((attempt) => {
-    return { number: attempt.personNumber, name: attempt.personName, bay: attempt.bay, installation: publicInstallation(attempt.installation) }
+    return {
+      number: attempt.personNumber,
+      name: attempt.personName,
+      bay: attempt.bay,
+      installation: publicInstallation(attempt.installation),
+    }
   })
 }
 
@@ -109,10 +142,25 @@ function check(repos: Context['repos'], exercise: Exercise): void {
   if (!framework) throw new Problem('frameworkMissing')
   const known = new Set(criteriaOf(framework).map((criterion) => criterion.code))
   const unknown = exercise.criteria.filter((code) => !known.has(code))
-  if (unknown.length > 0) throw new Problem('criteriaUnknown', { fields: [{ field: 'criteria', message: `not in the framework: ${unknown.join(', ')}` }] })
+  if (unknown.length > 0)
+    throw new Problem('criteriaUnknown', {
+      fields: [{ field: 'criteria', message: `not in the framework: ${unknown.join(', ')}` }],
+    })
   const structure = structureProblems(exercise.installation)
-  if (structure.length > 0) throw new Problem('structure', { fields: structure.map((problem) => ({ field: `${problem.scope}.${problem.field}`, message: structureSentence(problem) })) })
+  if (structure.length > 0)
+    throw new Problem('structure', {
+      fields: structure.map((problem) => ({
+        field: `${problem.scope}.${problem.field}`,
+        message: structureSentence(problem),
+      })),
+    })
   const ids = exercise.installation.circuits.map(({ id }) => id)
-  const strangers = [...exercise.asks.circuits, ...(exercise.tests === null || exercise.tests === WHOLE_BOARD ? [] : [exercise.tests])].filter((id) => !ids.includes(id))
-  if (strangers.length > 0) throw new Problem('circuitUnknown', { fields: [{ field: 'asks.circuits', message: `not among the circuits: ${strangers.join(', ')}` }] })
+  const strangers = [
+    ...exercise.asks.circuits,
+    ...(exercise.tests === null || exercise.tests === WHOLE_BOARD ? [] : [exercise.tests]),
+  ].filter((id) => !ids.includes(id))
+  if (strangers.length > 0)
+    throw new Problem('circuitUnknown', {
+      fields: [{ field: 'asks.circuits', message: `not among the circuits: ${strangers.join(', ')}` }],
+    })
 }

@@ -12,11 +12,20 @@ export function listPredictions({ repos }: Context, actor: Person): PredictionVi
 }
 
 /** Keeps what was expected, then computes the outcome: it cannot be known before. */
-export function predict({ repos, now }: Context, actor: Person, { experiment: code, settings, predicted }: PredictionBody): PredictionView {
+export function predict(
+  { repos, now }: Context,
+  actor: Person,
+  { experiment: code, settings, predicted }: PredictionBody,
+): PredictionView {
   allow(actor, 'bay.use')
   const found = experiment(code)
   if (!found) throw new Problem('notFound')
-  const kept = Object.fromEntries(found.settings.map(({ key, usual, min, max }) => [key, Math.min(max, Math.max(min, settings[key] ?? usual))]))
+  const kept = Object.fromEntries(
+    found.settings.map(({ key, usual, min, max }) => [
+      key,
+      Math.min(max, Math.max(min, settings[key] ?? usual)),
+    ]),
+  )
   const computed = found.run(kept)
   const view = { experiment: code, settings: kept, predicted: predicted.trim(), computed, at: now }
   return { id: repos.predictions.add(actor.id, view), measured: '', ...view }

@@ -23,8 +23,18 @@ export function showFloor(context: Context, actor: Person): FloorView {
     const events = repos.attempts.events(attempt.id)
     const last = events.at(-1)
     return {
-      id: attempt.id, number: attempt.personNumber, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
-      code: exercise.code, title: exercise.title, circuitName: exercise.tests === WHOLE_BOARD ? 'whole board' : attempt.installation.circuits.find(({ id }) => id === exercise.tests)?.name ?? 'design only',
+      id: attempt.id,
+      number: attempt.personNumber,
+      name: attempt.personName,
+      cohort: attempt.cohort,
+      bay: attempt.bay,
+      stage: attempt.stage,
+      code: exercise.code,
+      title: exercise.title,
+      circuitName:
+        exercise.tests === WHOLE_BOARD
+          ? 'whole board'
+          : (attempt.installation.circuits.find(({ id }) => id === exercise.tests)?.name ?? 'design only'),
       ...progressOf({ repos }, attempt),
       lastAct: last ? last : null,
       savedAt: attempt.savedAt,
@@ -38,12 +48,18 @@ export function showFloor(context: Context, actor: Person): FloorView {
 /** The dead tests as the assessor needs them before a permission. */
 function deadSheet(context: Context, attempt: Attempt) {
   const marks = readingMarks(context, attempt)
-  return { gate: energiseGate(marks), marks: marks.filter((mark) => isDead(mark.reading)), board: isWholeBoard(context, attempt) ? boardRequest(context, attempt, marks) : null }
+  return {
+    gate: energiseGate(marks),
+    marks: marks.filter((mark) => isDead(mark.reading)),
+    board: isWholeBoard(context, attempt) ? boardRequest(context, attempt, marks) : null,
+  }
 }
 
 function inspectionWords(context: Context, attempt: Attempt): BoardRequestView['inspection'] {
   const said = inspectionOf(context, attempt)
-  return said ? { looked: said.looked, of: said.of, open: said.observations.length, isSafeToTest: said.isSafeToTest } : null
+  return said
+    ? { looked: said.looked, of: said.of, open: said.observations.length, isSafeToTest: said.isSafeToTest }
+    : null
 }
 
 const DEAD_CHECKS = 5
@@ -51,10 +67,16 @@ const SERIOUSNESS: Readonly<Record<Finding['seriousness'], number>> = { critical
 
 /** The sheet of a whole board in a few lines: each finding once, however many readings it concerns. */
 function boardRequest(context: Context, attempt: Attempt, marks: readonly ReadingMark[]): BoardRequestView {
-  const found = [...marks.filter((mark) => isDead(mark.reading)).flatMap(({ findings }) => findings), ...processOf(context, attempt)]
+  const found = [
+    ...marks.filter((mark) => isDead(mark.reading)).flatMap(({ findings }) => findings),
+    ...processOf(context, attempt),
+  ]
   const once = [...new Map(found.map((finding) => [JSON.stringify(finding), finding])).values()]
   return {
-    checked: (attempt.readings['set:readyDead'] ?? '').split(' ').filter(Boolean).length, ofChecks: DEAD_CHECKS, instrument: attempt.readings['set:instrument'] ?? '', inspection: inspectionWords(context, attempt),
+    checked: (attempt.readings['set:readyDead'] ?? '').split(' ').filter(Boolean).length,
+    ofChecks: DEAD_CHECKS,
+    instrument: attempt.readings['set:instrument'] ?? '',
+    inspection: inspectionWords(context, attempt),
     findings: once.sort((a, b) => SERIOUSNESS[a.seriousness] - SERIOUSNESS[b.seriousness]),
   }
 }

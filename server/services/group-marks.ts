@@ -8,28 +8,52 @@ import { allow, found } from './access'
 import type { Context } from './context'
 import { markedOf, scopeNames } from './marked'
 
-const CALCULATED = new Set([...CIRCUIT_CHAIN, ...BOARD_CHAIN].filter(({ kind }) => kind === 'calculated').map(({ key }) => key))
+const CALCULATED = new Set(
+  [...CIRCUIT_CHAIN, ...BOARD_CHAIN].filter(({ kind }) => kind === 'calculated').map(({ key }) => key),
+)
 const MOST_SLIPS = 4
 
 /** What the group gets wrong: every step of the exercise over all sheets that have been handed in. */
 export function groupMarks({ repos }: Context, actor: Person, exerciseId: number): GroupMarks {
   allow(actor, 'attempt.mark')
   const { exercise } = found(repos.exercises.byId(exerciseId))
-  const attempts = repos.attempts.byExercise(exerciseId).filter(({ stage }) => ['handedIn', 'decided', 'released'].includes(stage))
+  const attempts = repos.attempts
+    .byExercise(exerciseId)
+    .filter(({ stage }) => ['handedIn', 'decided', 'released'].includes(stage))
   const sheets = attempts.map((attempt) => ({ attempt, marked: markedOf({ repos }, attempt) }))
   const first = sheets[0]
-  if (!first) return { exercise: { id: exerciseId, code: exercise.code, title: exercise.title }, sheets: 0, steps: [] }
+  if (!first)
+    return { exercise: { id: exerciseId, code: exercise.code, title: exercise.title }, sheets: 0, steps: [] }
   const names = scopeNames(first.attempt, first.marked)
   const steps = first.marked.design.map(({ node, step, scope }, i): GroupStep => {
     const marks = sheets.map(({ attempt, marked }) => ({ attempt, mark: marked.design[i]! }))
     return {
-      node, step, scopeName: names[scope]!, verdicts: countVerdicts(marks.map(({ mark }) => mark)),
-      ratios: !CALCULATED.has(step) ? [] : marks.flatMap(({ attempt, mark }) =>
-        (mark.value === undefined || mark.reference === 0 ? [] : [{ name: attempt.personName, attempt: attempt.id, ratio: mark.value / mark.reference, verdict: mark.verdict }])),
+      node,
+      step,
+      scopeName: names[scope]!,
+      verdicts: countVerdicts(marks.map(({ mark }) => mark)),
+      ratios: !CALCULATED.has(step)
+        ? []
+        : marks.flatMap(({ attempt, mark }) =>
+            mark.value === undefined || mark.reference === 0
+              ? []
+              : [
+                  {
+                    name: attempt.personName,
+                    attempt: attempt.id,
+                    ratio: mark.value / mark.reference,
+                    verdict: mark.verdict,
+                  },
+                ],
+          ),
       slips: commonSlips(marks.map(({ mark }) => mark)),
     }
   })
-  return { exercise: { id: exerciseId, code: exercise.code, title: exercise.title }, sheets: sheets.length, steps }
+  return {
+    exercise: { id: exerciseId, code: exercise.code, title: exercise.title },
+    sheets: sheets.length,
+    steps,
+  }
 }
 
 function countVerdicts(marks: readonly StepMark[]): Readonly<Record<Verdict, number>> {
@@ -43,7 +67,13 @@ function commonSlips(marks: readonly StepMark[]): GroupStep['slips'] {
   const counts = new Map<string, number>()
   for (const { findings, verdict } of marks) {
     if (verdict !== 'wrong') continue
-    for (const sentence of new Set(findings.filter(({ seriousness }) => seriousness !== 'note').map(findingSentence))) counts.set(sentence, (counts.get(sentence) ?? 0) + 1)
+    for (const sentence of new Set(
+      findings.filter(({ seriousness }) => seriousness !== 'note').map(findingSentence),
+    ))
+      counts.set(sentence, (counts.get(sentence) ?? 0) + 1)
   }
-  return [...counts].map(([sentence, count]) => ({ sentence, count })).sort((a, b) => b.count - a.count).slice(0, MOST_SLIPS)
+  return [...counts]
+    .map(([sentence, count]) => ({ sentence, count }))
+    .sort((a, b) => b.count - a.count)
+    .slice(0, MOST_SLIPS)
 }

@@ -7,7 +7,14 @@ import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/materials/materials'
 import { buildRig } from '#core/rig/build/build'
 import { DEFECT_TEXT } from '#core/texts/inspection'
-import type { InspectionBody, InspectionView, PlannedUse, RoundEndBody, RoundListItem, RoundView } from '#schemas/workmanship-views'
+import type {
+  InspectionBody,
+  InspectionView,
+  PlannedUse,
+  RoundEndBody,
+  RoundListItem,
+  RoundView,
+} from '#schemas/workmanship-views'
 import type { Attempt } from '../repos/attempts'
 import type { StoredInspection, StoredRound } from '../repos/inspections'
 import type { Person } from '../repos/people'
@@ -21,7 +28,8 @@ function inspected(context: Context, actor: Person, id: number): Attempt {
   allow(actor, 'inspection.use')
   const attempt = found(context.repos.attempts.byId(id))
   if (attempt.personId !== actor.id && !may(actor, 'attempt.mark')) throw new Problem('notFound')
-  if (attempt.stage === 'design' || assignmentFor(context, attempt).tests === null) throw new Problem('notFound')
+  if (attempt.stage === 'design' || assignmentFor(context, attempt).tests === null)
+    throw new Problem('notFound')
   return attempt
 }
 
@@ -39,7 +47,8 @@ export function workOf(context: Pick<Context, 'repos'>, attempt: Attempt): reado
   return workMarks(items, concludeInspection(items, stored.fields))
 }
 
-const isAssessors = ({ repos }: Pick<Context, 'repos'>, { savedBy }: StoredInspection): boolean => savedBy !== null && may(repos.people.byId(savedBy)!, 'attempt.mark')
+const isAssessors = ({ repos }: Pick<Context, 'repos'>, { savedBy }: StoredInspection): boolean =>
+  savedBy !== null && may(repos.people.byId(savedBy)!, 'attempt.mark')
 
 /** What an inspection says so far; undefined where nobody has begun. */
 export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt): Conclusion | undefined {
@@ -52,16 +61,34 @@ export function showInspection(context: Context, actor: Person, id: number): Ins
   const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
   const { fields, version, savedAt, savedBy } = context.repos.inspections.open(id)
   return {
-    attempt: { id, name: attempt.personName, bay: attempt.bay, code: exercise.code, title: exercise.title, minutes: exercise.minutes },
-    items: itemsFor(context, attempt), planned: plannedUse(context, attempt), fields, version, savedAt,
-    savedBy: savedBy === null ? null : { name: context.repos.people.byId(savedBy)!.name, isAssessor: isAssessors(context, { fields, version, savedAt, savedBy }) },
+    attempt: {
+      id,
+      name: attempt.personName,
+      bay: attempt.bay,
+      code: exercise.code,
+      title: exercise.title,
+      minutes: exercise.minutes,
+    },
+    items: itemsFor(context, attempt),
+    planned: plannedUse(context, attempt),
+    fields,
+    version,
+    savedAt,
+    savedBy:
+      savedBy === null
+        ? null
+        : {
+            name: context.repos.people.byId(savedBy)!.name,
+            isAssessor: isAssessors(context, { fields, version, savedAt, savedBy }),
+          },
     mayChange: mayInspect(actor, attempt),
   }
 }
 
 const CLOSED: readonly string[] = ['handedIn', 'decided', 'released']
 /** The apprentice until the work is handed in, those who mark until it is given back. */
-const mayInspect = (actor: Person, { stage }: Attempt): boolean => (may(actor, 'attempt.mark') ? stage !== 'released' : !CLOSED.includes(stage))
+const mayInspect = (actor: Person, { stage }: Attempt): boolean =>
+  may(actor, 'attempt.mark') ? stage !== 'released' : !CLOSED.includes(stage)
 
 /** Lengths and devices that the stores laid out for this bay. */
 function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedUse[] {
@@ -69,17 +96,37 @@ function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedU
   const { cables, devices, parts } = materialsOf(designOf(assignment), builtCircuits(assignment))
   const counted = new Map<string, number>()
   for (const device of devices) counted.set(deviceWords(device), (counted.get(deviceWords(device)) ?? 0) + 1)
-  for (const part of parts) counted.set(`${part.part}${part.detail ? `, ${part.detail}` : ''}`, (counted.get(`${part.part}${part.detail ? `, ${part.detail}` : ''}`) ?? 0) + part.count)
+  for (const part of parts)
+    counted.set(
+      `${part.part}${part.detail ? `, ${part.detail}` : ''}`,
+      (counted.get(`${part.part}${part.detail ? `, ${part.detail}` : ''}`) ?? 0) + part.count,
+    )
   return [
-    ...cables.map((cable, i): PlannedUse => ({ key: `cable${i + 1}`, name: `${cable.kind.replaceAll('-', ' ')} ${cable.lineMm2}/${cable.cpcMm2} mm²`, planned: cable.lengthM, unit: 'm' })),
-    ...[...counted].map(([name, count], i): PlannedUse => ({ key: `part${i + 1}`, name, planned: count, unit: 'pieces' })),
+    ...cables.map((cable, i): PlannedUse => ({
+      key: `cable${i + 1}`,
+      name: `${cable.kind.replaceAll('-', ' ')} ${cable.lineMm2}/${cable.cpcMm2} mm²`,
+      planned: cable.lengthM,
+      unit: 'm',
+    })),
+    ...[...counted].map(([name, count], i): PlannedUse => ({
+      key: `part${i + 1}`,
+      name,
+      planned: count,
+      unit: 'pieces',
+    })),
   ]
 }
 
-export function saveInspection(context: Context, actor: Person, id: number, { version, fields }: InspectionBody): { readonly version: number; readonly savedAt: string } {
+export function saveInspection(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, fields }: InspectionBody,
+): { readonly version: number; readonly savedAt: string } {
   if (!mayInspect(actor, inspected(context, actor, id))) throw new Problem('inspectionClosed')
   context.repos.inspections.open(id)
-  if (!context.repos.inspections.save(id, version, fields, actor.id, context.now)) throw new Problem('stale', { extra: { theirs: showInspection(context, actor, id) } })
+  if (!context.repos.inspections.save(id, version, fields, actor.id, context.now))
+    throw new Problem('stale', { extra: { theirs: showInspection(context, actor, id) } })
   return { version: version + 1, savedAt: context.now }
 }
 
@@ -99,7 +146,8 @@ export function keepPhoto(context: Context, actor: Person, jpegBase64: string): 
 export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
   allow(actor, 'inspection.use')
   const { bytes, madeBy } = found(repos.inspections.photo(hash))
-  if (madeBy !== actor.id && !may(actor, 'attempt.mark') && !repos.inspections.showsWorkOf(actor.id, hash)) throw new Problem('notFound')
+  if (madeBy !== actor.id && !may(actor, 'attempt.mark') && !repos.inspections.showsWorkOf(actor.id, hash))
+    throw new Problem('notFound')
   return bytes
 }
 
@@ -107,10 +155,16 @@ const MOST_SEED = 1_000_000
 
 export function listRounds({ repos }: Context, actor: Person): RoundListItem[] {
   allow(actor, 'inspection.use')
-  return repos.inspections.roundsOf(actor.id).map(({ id, scene, score, startedAt }) => ({ id, scene, percent: score?.percent ?? null, startedAt }))
+  return repos.inspections
+    .roundsOf(actor.id)
+    .map(({ id, scene, score, startedAt }) => ({ id, scene, percent: score?.percent ?? null, startedAt }))
 }
 
-export function startRound({ repos, now }: Context, actor: Person, scene: SceneCode): { readonly id: number } {
+export function startRound(
+  { repos, now }: Context,
+  actor: Person,
+  scene: SceneCode,
+): { readonly id: number } {
   allow(actor, 'inspection.use')
   return { id: repos.inspections.startRound(actor.id, scene, randomInt(MOST_SEED), now) }
 }
@@ -127,20 +181,51 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
   const round = ownRound(context, actor, id)
   const scene = sceneOf(round.scene, round.seed)
   return {
-    id, scene: round.scene, spots: scene.spots, questions: scene.questions.map(({ answer: _answer, ...question }) => question),
-    over: round.score === null ? null : {
-      score: round.score, marked: [...round.found.spots],
-      defects: scene.defects.map(({ spot, kind, look, grade }) => ({ spot, name: scene.spots.find((one) => one.id === spot)!.name, words: DEFECT_TEXT[`${kind} ${look}`]!, grade })),
-      answers: scene.questions.map(({ key, ask, answer }) => ({ ask, answer, given: round.found.answers[key] ?? '' })),
-    },
+    id,
+    scene: round.scene,
+    spots: scene.spots,
+    questions: scene.questions.map(({ answer: _answer, ...question }) => question),
+    over:
+      round.score === null
+        ? null
+        : {
+            score: round.score,
+            marked: [...round.found.spots],
+            defects: scene.defects.map(({ spot, kind, look, grade }) => ({
+              spot,
+              name: scene.spots.find((one) => one.id === spot)!.name,
+              words: DEFECT_TEXT[`${kind} ${look}`]!,
+              grade,
+            })),
+            answers: scene.questions.map(({ key, ask, answer }) => ({
+              ask,
+              answer,
+              given: round.found.answers[key] ?? '',
+            })),
+          },
   }
 }
 
-export function endRound(context: Context, actor: Person, id: number, { spots, answers }: RoundEndBody): RoundView {
+export function endRound(
+  context: Context,
+  actor: Person,
+  id: number,
+  { spots, answers }: RoundEndBody,
+): RoundView {
   const round = ownRound(context, actor, id)
   const scene = sceneOf(round.scene, round.seed)
   const known = new Set(scene.spots.map((spot) => spot.id))
-  const once = [...new Map(spots.filter(({ spot }) => known.has(spot)).map((one) => [one.spot, one])).values()]
-  if (!context.repos.inspections.endRound(id, { spots: once, answers }, scoreRound(scene, once, answers), context.now)) throw new Problem('runOver')
+  const once = [
+    ...new Map(spots.filter(({ spot }) => known.has(spot)).map((one) => [one.spot, one])).values(),
+  ]
+  if (
+    !context.repos.inspections.endRound(
+      id,
+      { spots: once, answers },
+      scoreRound(scene, once, answers),
+      context.now,
+    )
+  )
+    throw new Problem('runOver')
   return showRound(context, actor, id)
 }

@@ -6,8 +6,11 @@ import type { Context } from './context'
 import { inForce, keepReadings } from './work'
 
 const SENTENCES: Readonly<Record<StreamProblem, string>> = {
-  notALine: 'unknown word; it is SHEET, INSTRUMENT, NULL, READ or END', tooLong: 'the line is too long', badSheet: 'SHEET takes a number and the code of the page, as in SHEET 12 7F3A9C',
-  badNull: 'NULL takes a resistance in ohms, as in NULL 0.08', badRead: 'READ takes a test and its reading, as in READ c1.zs@c1p4 0.84',
+  notALine: 'unknown word; it is SHEET, INSTRUMENT, NULL, READ or END',
+  tooLong: 'the line is too long',
+  badSheet: 'SHEET takes a number and the code of the page, as in SHEET 12 7F3A9C',
+  badNull: 'NULL takes a resistance in ohms, as in NULL 0.08',
+  badRead: 'READ takes a test and its reading, as in READ c1.zs@c1p4 0.84',
 }
 
 /** One connection of an instrument: which sheet it writes into, once it has said so. */
@@ -35,22 +38,39 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
   if (line.is === 'end') return ok()
   if (line.is === 'sheet') {
     const attempt = context.repos.attempts.byId(line.attempt)
-    const isRight = attempt && context.stream && isWholeBoard(context, attempt) && pairingCode(context.stream.secret, attempt.id) === line.code
-    return isRight ? ok(false, { attemptId: attempt.id }) : no('the code does not belong to this sheet; it stands on the page')
+    const isRight =
+      attempt &&
+      context.stream &&
+      isWholeBoard(context, attempt) &&
+      pairingCode(context.stream.secret, attempt.id) === line.code
+    return isRight
+      ? ok(false, { attemptId: attempt.id })
+      : no('the code does not belong to this sheet; it stands on the page')
   }
   const known = link.attemptId === null ? undefined : context.repos.attempts.byId(link.attemptId)
   if (!known) return no('say first whose sheet it is, with SHEET')
   return context.repos.transaction(() => {
     const attempt = inForce(context, known, { id: known.personId })
     const write = (key: string, value: string): StreamAnswer => {
-      keepReadings(context, attempt, attempt.answers as Record<string, string>, { ...attempt.readings, [key]: value })
+      keepReadings(context, attempt, attempt.answers as Record<string, string>, {
+        ...attempt.readings,
+        [key]: value,
+      })
       return ok(true)
     }
-    if (line.is === 'instrument') return writable(attempt.stage) === 'dead' || writable(attempt.stage) === 'live' ? write('set:instrument', line.name) : no(closed(attempt))
-    if (line.is === 'null') return writable(attempt.stage) === 'dead' || writable(attempt.stage) === 'live' ? write('set:leads', `${line.ohm} Ω`) : no(closed(attempt))
+    if (line.is === 'instrument')
+      return writable(attempt.stage) === 'dead' || writable(attempt.stage) === 'live'
+        ? write('set:instrument', line.name)
+        : no(closed(attempt))
+    if (line.is === 'null')
+      return writable(attempt.stage) === 'dead' || writable(attempt.stage) === 'live'
+        ? write('set:leads', `${line.ohm} Ω`)
+        : no(closed(attempt))
     if (!boardKeys(context, attempt).has(line.key)) return no(`${line.key} is no test of this sheet`)
     const wanted = isDeadBox(line.key) ? 'dead' : 'live'
-    return writable(attempt.stage) === wanted ? write(line.key, line.text) : no(wanted === 'live' ? 'live readings stay locked until permission is given' : closed(attempt))
+    return writable(attempt.stage) === wanted
+      ? write(line.key, line.text)
+      : no(wanted === 'live' ? 'live readings stay locked until permission is given' : closed(attempt))
   })
 }
 

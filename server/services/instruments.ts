@@ -12,19 +12,35 @@ export function listInstruments({ repos }: Context, actor: Person): readonly Ins
 }
 
 /** Adds an instrument with its first calibration. */
-export function addInstrument({ repos, now }: Context, actor: Person, { name, serial, kind, doneOn, dueOn }: InstrumentBody): readonly InstrumentView[] {
+export function addInstrument(
+  { repos, now }: Context,
+  actor: Person,
+  { name, serial, kind, doneOn, dueOn }: InstrumentBody,
+): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
   refuseDates(doneOn, dueOn)
   return repos.transaction(() => {
-    if (repos.instruments.byName(name)) throw new Problem('instrumentKnown', { fields: [{ field: 'name', message: 'is in the register.' }] })
-    repos.instruments.calibrate(repos.instruments.insert(name.trim(), serial.trim(), kind), doneOn, dueOn, actor.id, now)
+    if (repos.instruments.byName(name))
+      throw new Problem('instrumentKnown', { fields: [{ field: 'name', message: 'is in the register.' }] })
+    repos.instruments.calibrate(
+      repos.instruments.insert(name.trim(), serial.trim(), kind),
+      doneOn,
+      dueOn,
+      actor.id,
+      now,
+    )
     repos.audit.add(now, actor.id, 'instrumentAdded', name.trim())
     return repos.instruments.all()
   })
 }
 
 /** Adds a newer calibration. */
-export function calibrate({ repos, now }: Context, actor: Person, id: number, { doneOn, dueOn }: CalibrationBody): readonly InstrumentView[] {
+export function calibrate(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+  { doneOn, dueOn }: CalibrationBody,
+): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
   refuseDates(doneOn, dueOn)
   return repos.transaction(() => {
@@ -36,7 +52,11 @@ export function calibrate({ repos, now }: Context, actor: Person, id: number, { 
 }
 
 /** Takes an instrument out of the register; what was measured with it stays. */
-export function retireInstrument({ repos, now }: Context, actor: Person, id: number): readonly InstrumentView[] {
+export function retireInstrument(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
   return repos.transaction(() => {
     const { name } = found(repos.instruments.all().find((one) => one.id === id))
@@ -47,5 +67,8 @@ export function retireInstrument({ repos, now }: Context, actor: Person, id: num
 }
 
 function refuseDates(doneOn: string, dueOn: string): void {
-  if (dueOn <= doneOn) throw new Problem('calibrationDates', { fields: [{ field: 'dueOn', message: 'lies before the calibration.' }] })
+  if (dueOn <= doneOn)
+    throw new Problem('calibrationDates', {
+      fields: [{ field: 'dueOn', message: 'lies before the calibration.' }],
+    })
 }

@@ -21,26 +21,57 @@ export function isolationHome({ repos }: Context, actor: Person): IsolationHome 
   allow(actor, 'isolation.practise')
   const runs = repos.isolationRuns.byPerson(actor.id)
   return {
-    repeats: repos.observations.openRepeats().filter(({ personId }) => personId === actor.id), locks: repos.locks.openOf(actor.id),
-    scenarios: SCENARIOS.map(({ code, title, level }) => ({ code, title, level, tries: runs.filter((run) => run.scenario === code).length, hasMet: runs.some((run) => run.scenario === code && run.met) })),
-    runs: runs.slice(0, 12).map(({ id, scenario: code, mode, state, met, startedAt }) => ({ id, title: scenario(code)?.title ?? code, mode, state, met, startedAt })),
+    repeats: repos.observations.openRepeats().filter(({ personId }) => personId === actor.id),
+    locks: repos.locks.openOf(actor.id),
+    scenarios: SCENARIOS.map(({ code, title, level }) => ({
+      code,
+      title,
+      level,
+      tries: runs.filter((run) => run.scenario === code).length,
+      hasMet: runs.some((run) => run.scenario === code && run.met),
+    })),
+    runs: runs
+      .slice(0, 12)
+      .map(({ id, scenario: code, mode, state, met, startedAt }) => ({
+        id,
+        title: scenario(code)?.title ?? code,
+        mode,
+        state,
+        met,
+        startedAt,
+      })),
   }
 }
 
-export function startRun({ repos, now }: Context, actor: Person, { scenario: code, mode }: StartRunBody): { readonly id: number } {
+export function startRun(
+  { repos, now }: Context,
+  actor: Person,
+  { scenario: code, mode }: StartRunBody,
+): { readonly id: number } {
   allow(actor, 'isolation.practise')
   if (!scenario(code)) throw new Problem('notFound')
-  return { id: repos.isolationRuns.insert({ personId: actor.id, scenario: code, seed: randomInt(MOST_SEED), mode, policy: repos.centre.isolation(), startedAt: now }) }
+  return {
+    id: repos.isolationRuns.insert({
+      personId: actor.id,
+      scenario: code,
+      seed: randomInt(MOST_SEED),
+      mode,
+      policy: repos.centre.isolation(),
+      startedAt: now,
+    }),
+  }
 }
 
-export const showRun = (context: Context, actor: Person, id: number): RunView => viewOf(ownRun(context, actor, id))
+export const showRun = (context: Context, actor: Person, id: number): RunView =>
+  viewOf(ownRun(context, actor, id))
 
 export function moveRun(context: Context, actor: Person, id: number, version: number, move: string): RunView {
   const run = ownRun(context, actor, id)
   if (run.state === 'done') throw new Problem('runOver')
   const moves = [...run.moves, move]
   if (!replay(run.scenario, run.seed, moves)) throw new Problem('moveNotHere')
-  if (!context.repos.isolationRuns.saveMoves(id, version, moves)) throw new Problem('stale', { extra: { theirs: viewOf(ownRun(context, actor, id)) } })
+  if (!context.repos.isolationRuns.saveMoves(id, version, moves))
+    throw new Problem('stale', { extra: { theirs: viewOf(ownRun(context, actor, id)) } })
   return viewOf({ ...run, moves, version: version + 1 })
 }
 
@@ -60,7 +91,10 @@ function ownRun({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): S
 
 function storyOf({ scenario: code, seed, moves }: StoredRun): TrainerState {
   const state = replay(code, seed, moves)
-  if (!state) throw new Problem('runOver', { sentence: 'This rehearsal was made with an older scenario and cannot be told again. Start another one.' })
+  if (!state)
+    throw new Problem('runOver', {
+      sentence: 'This rehearsal was made with an older scenario and cannot be told again. Start another one.',
+    })
   return state
 }
 
@@ -69,13 +103,44 @@ function viewOf(run: StoredRun): RunView {
   const { world, rig, bay, place } = state
   const isDone = run.state === 'done'
   const name = (id: string) => rig.parts.find((part) => part.id === id)?.name ?? id
-  const devices = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board !== null)
+  const devices = rig.parts.filter(
+    (part): part is DevicePart => part.kind === 'device' && part.board !== null,
+  )
   const hint = !isDone && run.mode === 'guided' ? nextHint(state, run.policy) : null
   return {
-    id: run.id, version: run.version, title: scenario(run.scenario)!.title, mode: run.mode, state: run.state, place, job: world.job, pointName: name(world.point), indicator: state.indicator, lines: state.lines, shown: state.shown,
-    moves: isDone ? [] : movesAt(state).map((move) => ({ key: moveKey(move), words: moveWords(move, name, (id) => bay.closed[id] ?? false), group: groupOf(move), device: 'device' in move ? move.device : null })),
-    devices: place !== 'board' ? [] : devices.map(({ id }) => ({ id, name: name(id), says: state.chartRead ? world.chart[id] ?? null : null, isOn: bay.closed[id] ?? false, isLocked: state.locks.includes(id), hasNotice: state.notices.includes(id) })),
-    isOpen: state.isOpen, seconds: state.clockS, hint: hint ? { name: RULE_TEXT[hint]!.name, next: RULE_TEXT[hint]!.next } : null,
+    id: run.id,
+    version: run.version,
+    title: scenario(run.scenario)!.title,
+    mode: run.mode,
+    state: run.state,
+    place,
+    job: world.job,
+    pointName: name(world.point),
+    indicator: state.indicator,
+    lines: state.lines,
+    shown: state.shown,
+    moves: isDone
+      ? []
+      : movesAt(state).map((move) => ({
+          key: moveKey(move),
+          words: moveWords(move, name, (id) => bay.closed[id] ?? false),
+          group: groupOf(move),
+          device: 'device' in move ? move.device : null,
+        })),
+    devices:
+      place !== 'board'
+        ? []
+        : devices.map(({ id }) => ({
+            id,
+            name: name(id),
+            says: state.chartRead ? (world.chart[id] ?? null) : null,
+            isOn: bay.closed[id] ?? false,
+            isLocked: state.locks.includes(id),
+            hasNotice: state.notices.includes(id),
+          })),
+    isOpen: state.isOpen,
+    seconds: state.clockS,
+    hint: hint ? { name: RULE_TEXT[hint]!.name, next: RULE_TEXT[hint]!.next } : null,
     debrief: isDone ? debriefOf(state, run) : null,
   }
 }
@@ -83,7 +148,12 @@ function viewOf(run: StoredRun): RunView {
 function groupOf(move: Move): RunView['moves'][number]['group'] {
   if (move.do === 'walk') return 'walk'
   if ('device' in move) return 'device'
-  return move.do === 'take' || move.do === 'keepKey' || move.do === 'leaveKey' || (move.do === 'prove' && move.on !== 'here') ? 'bag' : 'here'
+  return move.do === 'take' ||
+    move.do === 'keepKey' ||
+    move.do === 'leaveKey' ||
+    (move.do === 'prove' && move.on !== 'here')
+    ? 'bag'
+    : 'here'
 }
 
 /** Own sequence against the constraints, and what hands would have touched. */
@@ -91,12 +161,19 @@ function debriefOf(state: TrainerState, run: StoredRun): Debrief {
   const verdict = judgeRun(state, run.policy, true)
   const parts = indexParts(state.rig)
   return {
-    verdict, secret: state.world.secret,
+    verdict,
+    secret: state.world.secret,
     sequence: state.acts.map((act, i) => {
       const touch = state.touches.find((one) => one.act === i)?.touched
       return {
-        words: act.shows === undefined ? ACT_TEXT[act.kind] : `${ACT_TEXT[act.kind]}: ${act.shows ? 'shows voltage' : 'shows nothing'}`, seconds: act.atS,
-        broken: verdict.rules.filter(({ state: is, at }) => is === 'broken' && at === i).map(({ code }) => code),
+        words:
+          act.shows === undefined
+            ? ACT_TEXT[act.kind]
+            : `${ACT_TEXT[act.kind]}: ${act.shows ? 'shows voltage' : 'shows nothing'}`,
+        seconds: act.atS,
+        broken: verdict.rules
+          .filter(({ state: is, at }) => is === 'broken' && at === i)
+          .map(({ code }) => code),
         touch: touch ? touchSentence(touch, terminalWords(parts, touch.terminal)) : null,
       }
     }),

@@ -10,7 +10,10 @@ import { workOf } from './inspections'
 import { readingMarks } from './work'
 
 /** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
-const MARKED = new WeakMap<Context['repos'], Map<number, { readonly version: string; readonly marked: Marked }>>()
+const MARKED = new WeakMap<
+  Context['repos'],
+  Map<number, { readonly version: string; readonly marked: Marked }>
+>()
 
 /** The attempt as it is marked without any assessor's word. */
 export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
@@ -19,21 +22,35 @@ export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Mar
   const version = `${attempt.version} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
   const before = known.get(attempt.id)
   if (before?.version === version) return before.marked
-  const marked: Marked = { design: markDesign(assignmentFor(context, attempt), attempt.answers), readings: readingMarks(context, attempt, otherBays(context, attempt)), work: workOf(context, attempt) }
+  const marked: Marked = {
+    design: markDesign(assignmentFor(context, attempt), attempt.answers),
+    readings: readingMarks(context, attempt, otherBays(context, attempt)),
+    work: workOf(context, attempt),
+  }
   known.set(attempt.id, { version, marked })
   return marked
 }
 
 function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[] {
-  return context.repos.attempts.byExercise(attempt.exerciseId).filter((other) => other.id !== attempt.id).flatMap((other) => {
-    const assignment = assignmentFor(context, other)
-    const design = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
-    return design && !design.stopped ? [{ bay: other.bay, r1r2Ohm: design.values.r1r2! }] : []
-  })
+  return context.repos.attempts
+    .byExercise(attempt.exerciseId)
+    .filter((other) => other.id !== attempt.id)
+    .flatMap((other) => {
+      const assignment = assignmentFor(context, other)
+      const design = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
+      return design && !design.stopped ? [{ bay: other.bay, r1r2Ohm: design.values.r1r2! }] : []
+    })
 }
 
 /** Names of the circuits and boards on a sheet. */
 export function scopeNames({ installation }: Pick<Attempt, 'installation'>, marked: Marked): ScopeNames {
-  const used = new Set([...marked.design.map(({ scope }) => scope), ...marked.readings.flatMap(({ reading }) => /^([a-z0-9]+)\./.exec(reading)?.[1] ?? [])])
-  return Object.fromEntries([...installation.circuits, ...installation.boards].filter(({ id }) => used.has(id)).map(({ id, name }) => [id, name]))
+  const used = new Set([
+    ...marked.design.map(({ scope }) => scope),
+    ...marked.readings.flatMap(({ reading }) => /^([a-z0-9]+)\./.exec(reading)?.[1] ?? []),
+  ])
+  return Object.fromEntries(
+    [...installation.circuits, ...installation.boards]
+      .filter(({ id }) => used.has(id))
+      .map(({ id, name }) => [id, name]),
+  )
 }

@@ -17,16 +17,37 @@ const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
 export function markingPile({ repos }: Context, actor: Person): MarkingListItem[] {
   allow(actor, 'attempt.mark')
   const pile = repos.attempts.all().filter((attempt) => ON_THE_PILE.includes(attempt.stage))
-  return pile.map((attempt) => {
-    const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-    const decision = repos.decisions.latest(attempt.id)
-    const proposal = decision?.evidence.proposal ?? propose(markedOf({ repos }, attempt), criteriaFor(repos, exercise.criteria), repos.decisions.draft(attempt.id).overrides)
-    return {
-      id: attempt.id, name: attempt.personName, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage, exerciseId: attempt.exerciseId, code: exercise.code, title: exercise.title,
-      mark: proposal.mark, outOf: proposal.outOf, critical: proposal.critical.length, met: proposal.met,
-      handedInAt: repos.attempts.events(attempt.id).findLast((event) => event.act === 'handIn' || event.act === 'handInAlone')?.at ?? null,
-    }
-  }).sort((a, b) => Number(a.stage !== 'handedIn') - Number(b.stage !== 'handedIn'))
+  return pile
+    .map((attempt) => {
+      const { exercise } = repos.exercises.byId(attempt.exerciseId)!
+      const decision = repos.decisions.latest(attempt.id)
+      const proposal =
+        decision?.evidence.proposal ??
+        propose(
+          markedOf({ repos }, attempt),
+          criteriaFor(repos, exercise.criteria),
+          repos.decisions.draft(attempt.id).overrides,
+        )
+      return {
+        id: attempt.id,
+        name: attempt.personName,
+        cohort: attempt.cohort,
+        bay: attempt.bay,
+        stage: attempt.stage,
+        exerciseId: attempt.exerciseId,
+        code: exercise.code,
+        title: exercise.title,
+        mark: proposal.mark,
+        outOf: proposal.outOf,
+        critical: proposal.critical.length,
+        met: proposal.met,
+        handedInAt:
+          repos.attempts
+            .events(attempt.id)
+            .findLast((event) => event.act === 'handIn' || event.act === 'handInAlone')?.at ?? null,
+      }
+    })
+    .sort((a, b) => Number(a.stage !== 'handedIn') - Number(b.stage !== 'handedIn'))
 }
 
 /** Everything the marking screen shows: proposed marks with reasons, the assessor's overrides, the feedback. */
@@ -37,18 +58,37 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   const criteria = criteriaFor(repos, exercise.criteria)
   const decision = repos.decisions.latest(id)
   const draft = repos.decisions.draft(id)
-  const marked = attempt.stage === 'released' && decision ? decision.evidence.marked : markedOf({ repos }, attempt)
+  const marked =
+    attempt.stage === 'released' && decision ? decision.evidence.marked : markedOf({ repos }, attempt)
   const proposal = propose(marked, criteria, draft.overrides)
   const scopes = scopeNames(attempt, marked)
   return {
     attempt: {
-      id, name: attempt.personName, number: attempt.personNumber, cohort: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
-      variantIndex: attempt.variantIndex, installation: attempt.installation,
+      id,
+      name: attempt.personName,
+      number: attempt.personNumber,
+      cohort: attempt.cohort,
+      bay: attempt.bay,
+      stage: attempt.stage,
+      variantIndex: attempt.variantIndex,
+      installation: attempt.installation,
     },
-    exercise: { id: attempt.exerciseId, code: exercise.code, title: exercise.title, tests: exercise.tests, edition: exercise.edition },
-    scopes, comments: repos.comments.all(), ...neighbours({ repos }, attempt.exerciseId, id),
+    exercise: {
+      id: attempt.exerciseId,
+      code: exercise.code,
+      title: exercise.title,
+      tests: exercise.tests,
+      edition: exercise.edition,
+    },
+    scopes,
+    comments: repos.comments.all(),
+    ...neighbours({ repos }, attempt.exerciseId, id),
     events: repos.attempts.events(id),
-    criteria, marked, proposal, draft, decision,
+    criteria,
+    marked,
+    proposal,
+    draft,
+    decision,
     suggestedFeedback: composeFeedback(marked, draft.overrides, proposal, scopes),
   }
 }
@@ -96,9 +136,14 @@ export function release(context: Context, actor: Person, id: number): MarkingVie
     const draft = repos.decisions.draft(id)
     const stage = nextStage(attempt, 'release')
     // Something changed after signing must be signed before it goes out.
-    const isSigned = decision && JSON.stringify(decision.evidence.overrides) === JSON.stringify(draft.overrides)
-      && (draft.feedback === null || draft.feedback === decision.feedback)
-    if (!isSigned) throw new Problem('wrongStage', { sentence: 'Marks or feedback have changed since the decision. Decide again, then release.' })
+    const isSigned =
+      decision &&
+      JSON.stringify(decision.evidence.overrides) === JSON.stringify(draft.overrides) &&
+      (draft.feedback === null || draft.feedback === decision.feedback)
+    if (!isSigned)
+      throw new Problem('wrongStage', {
+        sentence: 'Marks or feedback have changed since the decision. Decide again, then release.',
+      })
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, 'release', actor.id, now, '')
     repos.audit.add(now, actor.id, 'released', `attempt ${id}`)
@@ -107,7 +152,11 @@ export function release(context: Context, actor: Person, id: number): MarkingVie
 }
 
 /** Releases every sheet of the list that is decided and unchanged since; says which were not. */
-export function releaseMany(context: Context, actor: Person, ids: readonly number[]): { readonly released: number; readonly left: readonly { readonly id: number; readonly why: string }[] } {
+export function releaseMany(
+  context: Context,
+  actor: Person,
+  ids: readonly number[],
+): { readonly released: number; readonly left: readonly { readonly id: number; readonly why: string }[] } {
   const left: { id: number; why: string }[] = []
   for (const id of ids) {
     try {
@@ -125,18 +174,30 @@ function learnComments({ repos, now }: Context, actor: Person, view: MarkingView
   const suggested = new Set(paragraphs(view.suggestedFeedback))
   const wrong = view.marked.design.find(({ verdict }) => verdict === 'wrong')
   for (const text of paragraphs(feedback)) {
-    if (text.length <= LONGEST_COMMENT && !suggested.has(text)) repos.comments.use(text, wrong ? stepOf(wrong.node) : null, actor.id, now)
+    if (text.length <= LONGEST_COMMENT && !suggested.has(text))
+      repos.comments.use(text, wrong ? stepOf(wrong.node) : null, actor.id, now)
   }
 }
 
 const LONGEST_COMMENT = 400
-const paragraphs = (text: string): string[] => text.split(/\n\s*\n/).map((paragraph) => paragraph.trim()).filter(Boolean)
+const paragraphs = (text: string): string[] =>
+  text
+    .split(/\n\s*\n/)
+    .map((paragraph) => paragraph.trim())
+    .filter(Boolean)
 
 /** The sheets of the same exercise on either side, in the order of the pile. */
-function neighbours({ repos }: Pick<Context, 'repos'>, exerciseId: number, id: number): Pick<MarkingView, 'previous' | 'next'> {
-  const pile = repos.attempts.byExercise(exerciseId).filter(({ stage }) => ON_THE_PILE.includes(stage)).map((attempt) => attempt.id)
+function neighbours(
+  { repos }: Pick<Context, 'repos'>,
+  exerciseId: number,
+  id: number,
+): Pick<MarkingView, 'previous' | 'next'> {
+  const pile = repos.attempts
+    .byExercise(exerciseId)
+    .filter(({ stage }) => ON_THE_PILE.includes(stage))
+    .map((attempt) => attempt.id)
   const at = pile.indexOf(id)
-  return { previous: pile[at - 1] ?? null, next: at === -1 ? null : pile[at + 1] ?? null }
+  return { previous: pile[at - 1] ?? null, next: at === -1 ? null : (pile[at + 1] ?? null) }
 }
 
 function criteriaFor(repos: Context['repos'], codes: readonly string[]): Criterion[] {
@@ -144,4 +205,3 @@ function criteriaFor(repos: Context['repos'], codes: readonly string[]): Criteri
   if (!framework) throw new Problem('frameworkMissing')
   return criteriaOf(framework).filter((criterion) => codes.includes(criterion.code))
 }
-

@@ -1,9 +1,19 @@
 import { judgeIsolation } from '#core/isolation/judge'
-import { headOf, observedActs, readAct, standingActs, type ObservationFields } from '#core/isolation/observation'
+import {
+  headOf,
+  observedActs,
+  readAct,
+  standingActs,
+  type ObservationFields,
+} from '#core/isolation/observation'
 import type { Site } from '#core/isolation/rule'
 import { criteriaOf, type Criterion } from '#core/outcomes/framework'
 import { RULE_TEXT } from '#core/texts/isolation'
-import type { ObservationBody, ObservationDecisionBody, StartObservationBody } from '#schemas/isolation-requests'
+import type {
+  ObservationBody,
+  ObservationDecisionBody,
+  StartObservationBody,
+} from '#schemas/isolation-requests'
 import type { ObservationItem, ObservationView } from '#schemas/isolation-views'
 import type { StoredObservation } from '../repos/observations'
 import type { Person } from '../repos/people'
@@ -16,16 +26,34 @@ export function listObservations({ repos }: Context, actor: Person): Observation
   allow(actor, 'isolation.observe')
   return repos.observations.recent().map((one) => {
     const head = headOf(one.fields)
-    return { id: one.id, apprentice: one.apprentice, assessor: one.assessor, bay: head.bay, circuit: head.circuit, state: one.state, met: repos.observations.decision(one.id)?.met ?? null, startedAt: one.startedAt }
+    return {
+      id: one.id,
+      apprentice: one.apprentice,
+      assessor: one.assessor,
+      bay: head.bay,
+      circuit: head.circuit,
+      state: one.state,
+      met: repos.observations.decision(one.id)?.met ?? null,
+      startedAt: one.startedAt,
+    }
   })
 }
 
-export function startObservation({ repos, now }: Context, actor: Person, { apprenticeId, fields }: StartObservationBody): { readonly id: number } {
+export function startObservation(
+  { repos, now }: Context,
+  actor: Person,
+  { apprenticeId, fields }: StartObservationBody,
+): { readonly id: number } {
   allow(actor, 'isolation.observe')
   const person = repos.people.byId(apprenticeId)
   if (person?.role !== 'apprentice') throw new Problem('notFound')
   checkFields(fields)
-  return { id: repos.observations.insert({ apprenticeId, assessorId: actor.id, policy: repos.centre.isolation(), fields }, now) }
+  return {
+    id: repos.observations.insert(
+      { apprenticeId, assessorId: actor.id, policy: repos.centre.isolation(), fields },
+      now,
+    ),
+  }
 }
 
 export const showObservation = (context: Context, actor: Person, id: number): ObservationView => {
@@ -33,21 +61,33 @@ export const showObservation = (context: Context, actor: Person, id: number): Ob
   return viewOf(context, found(context.repos.observations.byId(id)))
 }
 
-export function saveObservation(context: Context, actor: Person, id: number, { version, fields }: ObservationBody): { readonly version: number; readonly savedAt: string } {
+export function saveObservation(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, fields }: ObservationBody,
+): { readonly version: number; readonly savedAt: string } {
   allow(actor, 'isolation.observe')
   const stored = found(context.repos.observations.byId(id))
   if (stored.state === 'decided') throw new Problem('observationDecided')
   checkFields(fields)
   // Nothing that was tapped disappears: it is taken back with a trace.
-  const kept = Object.fromEntries(Object.entries(stored.fields).filter(([name]) => name.startsWith('act.') && !(name in fields)))
-  if (!context.repos.observations.save(id, version, { ...fields, ...kept }, context.now)) throw new Problem('stale', { extra: { theirs: viewOf(context, found(context.repos.observations.byId(id))) } })
+  const kept = Object.fromEntries(
+    Object.entries(stored.fields).filter(([name]) => name.startsWith('act.') && !(name in fields)),
+  )
+  if (!context.repos.observations.save(id, version, { ...fields, ...kept }, context.now))
+    throw new Problem('stale', {
+      extra: { theirs: viewOf(context, found(context.repos.observations.byId(id))) },
+    })
   return { version: version + 1, savedAt: context.now }
 }
 
 /** What the framework asks of an observed isolation, and whether these acts show it. */
 const isolationCriteria = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
   const framework = repos.centre.framework()
-  return framework ? criteriaOf(framework).filter(({ evidence }) => evidence.some((key) => key.startsWith('isolation.'))) : []
+  return framework
+    ? criteriaOf(framework).filter(({ evidence }) => evidence.some((key) => key.startsWith('isolation.')))
+    : []
 }
 
 export const siteOf = ({ fields, policy }: Pick<StoredObservation, 'fields' | 'policy'>): Site => {
@@ -56,28 +96,60 @@ export const siteOf = ({ fields, policy }: Pick<StoredObservation, 'fields' | 'p
 }
 
 /** Decides, with both names; a critical breach outranks everything and books a repeat. */
-export async function decideObservation(context: Context, actor: Person, id: number, body: ObservationDecisionBody): Promise<ObservationView> {
+export async function decideObservation(
+  context: Context,
+  actor: Person,
+  id: number,
+  body: ObservationDecisionBody,
+): Promise<ObservationView> {
   allow(actor, 'isolation.observe')
   const { repos, now } = context
   const stored = found(repos.observations.byId(id))
   if (stored.state === 'decided') throw new Problem('observationDecided')
-  if (stored.version !== body.version) throw new Problem('stale', { extra: { theirs: viewOf(context, stored) } })
+  if (stored.version !== body.version)
+    throw new Problem('stale', { extra: { theirs: viewOf(context, stored) } })
   const verdict = judgeIsolation(standingActs(stored.fields), siteOf(stored), true)
   if (body.met && verdict.critical.length > 0) throw new Problem('criticalStands')
-  if (body.met !== verdict.met && body.reason.trim().length < 3) throw new Problem('otherwiseReason', { fields: [{ field: 'reason', message: 'why it is decided otherwise.' }] })
-  if (repos.locks.openOf(stored.apprenticeId).length > 0 && verdict.parts.restore !== 'not-shown') throw new Problem('locksOn')
+  if (body.met !== verdict.met && body.reason.trim().length < 3)
+    throw new Problem('otherwiseReason', {
+      fields: [{ field: 'reason', message: 'why it is decided otherwise.' }],
+    })
+  if (repos.locks.openOf(stored.apprenticeId).length > 0 && verdict.parts.restore !== 'not-shown')
+    throw new Problem('locksOn')
   await checkSignature(context, stored.apprenticeId, body.signedName, body.pin)
   const criteria = isolationCriteria(context).flatMap(({ code, evidence }) => {
-    const parts = evidence.flatMap((key) => (key.startsWith('isolation.') ? [verdict.parts[key.slice('isolation.'.length) as keyof typeof verdict.parts]] : []))
+    const parts = evidence.flatMap((key) =>
+      key.startsWith('isolation.')
+        ? [verdict.parts[key.slice('isolation.'.length) as keyof typeof verdict.parts]]
+        : [],
+    )
     if (parts.every((part) => part === 'not-shown')) return []
-    return [{ code, met: verdict.critical.length === 0 && (body.met ? parts.every((part) => part !== 'not-shown') : parts.every((part) => part === 'met')) }]
+    return [
+      {
+        code,
+        met:
+          verdict.critical.length === 0 &&
+          (body.met ? parts.every((part) => part !== 'not-shown') : parts.every((part) => part === 'met')),
+      },
+    ]
   })
   repos.transaction(() => {
-    repos.observations.decide(id, stored.apprenticeId, actor.id, now, { met: body.met, feedback: body.feedback.trim(), criteria, evidence: { verdict, reason: body.reason.trim(), apprenticeSigned: body.signedName.trim() } })
+    repos.observations.decide(id, stored.apprenticeId, actor.id, now, {
+      met: body.met,
+      feedback: body.feedback.trim(),
+      criteria,
+      evidence: { verdict, reason: body.reason.trim(), apprenticeSigned: body.signedName.trim() },
+    })
     if (body.met) repos.observations.settleRepeats(stored.apprenticeId, id)
     else if (verdict.critical.length > 0) {
       repos.observations.bookRepeat({
-        personId: stored.apprenticeId, observationId: id, reason: `Not kept: ${RULE_TEXT[verdict.critical[0]!.code]!.name.toLowerCase()}`, plannedFor: body.repeatOn ?? inAWeek(now), bay: Number(headOf(stored.fields).bay) || 1, by: actor.id, at: now,
+        personId: stored.apprenticeId,
+        observationId: id,
+        reason: `Not kept: ${RULE_TEXT[verdict.critical[0]!.code]!.name.toLowerCase()}`,
+        plannedFor: body.repeatOn ?? inAWeek(now),
+        bay: Number(headOf(stored.fields).bay) || 1,
+        by: actor.id,
+        at: now,
       })
     }
     repos.audit.add(now, actor.id, 'isolationDecided', `observation ${id}`)
@@ -91,15 +163,33 @@ const inAWeek = (now: string): string => new Date(Date.parse(now) + WEEK_MS).toI
 function viewOf(context: Context, stored: StoredObservation): ObservationView {
   const { repos } = context
   return {
-    id: stored.id, apprentice: stored.apprentice, apprenticeId: stored.apprenticeId, apprenticeNumber: repos.people.byId(stored.apprenticeId)!.number, assessor: stored.assessor, policy: stored.policy, fields: stored.fields, version: stored.version, savedAt: stored.savedAt, state: stored.state,
-    criteria: isolationCriteria(context).map(({ code, text, evidence }) => ({ code, text, parts: evidence.filter((key) => key.startsWith('isolation.')).map((key) => key.slice('isolation.'.length)) })),
-    locks: repos.locks.openOf(stored.apprenticeId), decision: repos.observations.decision(stored.id) ?? null,
+    id: stored.id,
+    apprentice: stored.apprentice,
+    apprenticeId: stored.apprenticeId,
+    apprenticeNumber: repos.people.byId(stored.apprenticeId)!.number,
+    assessor: stored.assessor,
+    policy: stored.policy,
+    fields: stored.fields,
+    version: stored.version,
+    savedAt: stored.savedAt,
+    state: stored.state,
+    criteria: isolationCriteria(context).map(({ code, text, evidence }) => ({
+      code,
+      text,
+      parts: evidence
+        .filter((key) => key.startsWith('isolation.'))
+        .map((key) => key.slice('isolation.'.length)),
+    })),
+    locks: repos.locks.openOf(stored.apprenticeId),
+    decision: repos.observations.decision(stored.id) ?? null,
   }
 }
 
 /** Every tapped act must be readable as one. */
 function checkFields(fields: ObservationFields): void {
-  const wrong = Object.entries(fields).filter(([name, text]) => name.startsWith('act.') && !readAct(text)).map(([field]) => ({ field, message: 'is not an act of an isolation.' }))
+  const wrong = Object.entries(fields)
+    .filter(([name, text]) => name.startsWith('act.') && !readAct(text))
+    .map(([field]) => ({ field, message: 'is not an act of an isolation.' }))
   if (wrong.length > 0) throw new Problem('bodyNotRight', { fields: wrong })
   observedActs(fields)
 }

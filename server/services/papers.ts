@@ -32,55 +32,105 @@ function viewOf(context: Context, attempt: Attempt): PapersView {
     return { ...stored, paper: named(paperOf(kind, facts, stored.fields), facts) }
   }
   return {
-    attempt: headOf(context, attempt), circuits: circuitHeads(context, attempt), readings: attempt.readings, signed: repos.papers.signed(attempt.id),
-    tests: boardBay(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({ key, kind, circuit, isAsked })),
+    attempt: headOf(context, attempt),
+    circuits: circuitHeads(context, attempt),
+    readings: attempt.readings,
+    signed: repos.papers.signed(attempt.id),
+    tests: boardBay(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({
+      key,
+      kind,
+      circuit,
+      isAsked,
+    })),
     papers: { minor: draft('minor'), installation: draft('installation') },
   }
 }
 
 function headOf({ repos }: Context, attempt: Attempt): PapersView['attempt'] {
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-  return { id: attempt.id, name: attempt.personName, bay: attempt.bay, code: exercise.code, title: exercise.title, edition: exercise.edition }
+  return {
+    id: attempt.id,
+    name: attempt.personName,
+    bay: attempt.bay,
+    code: exercise.code,
+    title: exercise.title,
+    edition: exercise.edition,
+  }
 }
 
 /** Failing readings by their names. */
-const named = (paper: Paper, { names }: PaperFacts): Paper => ({ ...paper, failing: paper.failing.map((key) => (key === 'instrument' ? 'Instrument out of calibration' : itemName(`reading.${key}`, names))) })
+const named = (paper: Paper, { names }: PaperFacts): Paper => ({
+  ...paper,
+  failing: paper.failing.map((key) =>
+    key === 'instrument' ? 'Instrument out of calibration' : itemName(`reading.${key}`, names),
+  ),
+})
 
 function factsOf(context: Context, attempt: Attempt): PaperFacts {
   const { repos, now } = context
   const { design } = boardBay(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   return {
-    edition: exercise.edition, installation: attempt.installation, design, readings: attempt.readings, marks: judgedBoard(context, attempt).marks,
-    names: Object.fromEntries(circuitHeads(context, attempt).map((circuit) => [circuit.id, circuit.name])), instrument: repos.instruments.byName(attempt.readings['set:instrument'] ?? '') ?? null,
-    isTested: ['handedIn', 'decided', 'released'].includes(attempt.stage), apprentice: attempt.personName,
-    permittedBy: repos.attempts.events(attempt.id).findLast(({ act }) => act === 'permit')?.by ?? '', today: now.slice(0, 10),
+    edition: exercise.edition,
+    installation: attempt.installation,
+    design,
+    readings: attempt.readings,
+    marks: judgedBoard(context, attempt).marks,
+    names: Object.fromEntries(circuitHeads(context, attempt).map((circuit) => [circuit.id, circuit.name])),
+    instrument: repos.instruments.byName(attempt.readings['set:instrument'] ?? '') ?? null,
+    isTested: ['handedIn', 'decided', 'released'].includes(attempt.stage),
+    apprentice: attempt.personName,
+    permittedBy: repos.attempts.events(attempt.id).findLast(({ act }) => act === 'permit')?.by ?? '',
+    today: now.slice(0, 10),
   }
 }
 
 /** Saves what was typed; when somebody else saved in between, refuses and hands over what they saved. */
-export function savePaper(context: Context, actor: Person, id: number, { kind, version, fields }: PaperSaveBody): { readonly version: number; readonly savedAt: string } {
+export function savePaper(
+  context: Context,
+  actor: Person,
+  id: number,
+  { kind, version, fields }: PaperSaveBody,
+): { readonly version: number; readonly savedAt: string } {
   const attempt = paperAttempt(context, actor, id)
   const { repos, now } = context
   repos.papers.draft(attempt.id, kind)
-  if (!repos.papers.save(attempt.id, kind, version, fields, now)) throw new Problem('stale', { extra: { theirs: viewOf(context, attempt) } })
+  if (!repos.papers.save(attempt.id, kind, version, fields, now))
+    throw new Problem('stale', { extra: { theirs: viewOf(context, attempt) } })
   return { version: version + 1, savedAt: now }
 }
 
 /** Signs a record by name and PIN, if nothing is missing and nothing fails. What is signed is kept with a hash of its content. */
-export async function signPaper(context: Context, actor: Person, id: number, { kind, version, name, pin }: PaperSignBody): Promise<PapersView> {
+export async function signPaper(
+  context: Context,
+  actor: Person,
+  id: number,
+  { kind, version, name, pin }: PaperSignBody,
+): Promise<PapersView> {
   const attempt = paperAttempt(context, actor, id)
   const view = viewOf(context, attempt)
   const { paper, version: stored } = view.papers[kind]
   if (stored !== version) throw new Problem('stale', { extra: { theirs: view } })
-  if (paper.missing.length + paper.failing.length > 0) throw new Problem('paperIncomplete', { extra: { missing: paper.missing, failing: paper.failing } })
+  if (paper.missing.length + paper.failing.length > 0)
+    throw new Problem('paperIncomplete', { extra: { missing: paper.missing, failing: paper.failing } })
   await checkSignature(context, actor.id, name, pin)
-  const content: SignedContent = { paper, readings: attempt.readings, times: attempt.readingTimes, attempt: view.attempt }
+  const content: SignedContent = {
+    paper,
+    readings: attempt.readings,
+    times: attempt.readingTimes,
+    attempt: view.attempt,
+  }
   const text = JSON.stringify(content)
   context.repos.transaction(() => {
-    context.repos.papers.sign(attempt.id, kind, text, createHash('sha256').update(text).digest('hex'), actor.id, context.now)
+    context.repos.papers.sign(
+      attempt.id,
+      kind,
+      text,
+      createHash('sha256').update(text).digest('hex'),
+      actor.id,
+      context.now,
+    )
     context.repos.audit.add(context.now, actor.id, 'paperSigned', `attempt ${attempt.id}, ${kind}`)
   })
   return viewOf(context, attempt)
 }
-

@@ -1,7 +1,12 @@
 import { randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto'
 import { promisify } from 'node:util'
 
-const derive = promisify(scrypt) as (password: string, salt: Buffer, length: number, options: { N: number; r: number; p: number }) => Promise<Buffer>
+const derive = promisify(scrypt) as (
+  password: string,
+  salt: Buffer,
+  length: number,
+  options: { N: number; r: number; p: number },
+) => Promise<Buffer>
 
 /** scrypt with N = 2^14, r = 8, p = 5: OWASP's equivalent settings within Node's default memory. */
 const COST = { N: 16384, r: 8, p: 5 }

@@ -33,20 +33,31 @@ export function previewRosterFile({ repos }: Context, actor: Person, file: Uint8
 export async function importRoster(context: Context, actor: Person, file: Uint8Array): Promise<SignInSlip[]> {
   const preview = previewRosterFile(context, actor, file)
   if (preview.bad.length > 0) throw new Problem('rosterHasBadRows', { extra: { preview } })
-  const slips = await Promise.all(preview.good.map(async (person) => {
-    const password = oneTimePassword()
-    return { person, password, hash: await hashPassword(password) }
-  }))
+  const slips = await Promise.all(
+    preview.good.map(async (person) => {
+      const password = oneTimePassword()
+      return { person, password, hash: await hashPassword(password) }
+    }),
+  )
   const { repos, now } = context
   repos.transaction(() => {
     for (const { person, hash } of slips) repos.people.insert(person, hash, true, now)
     repos.audit.add(now, actor.id, 'rosterImported', `${slips.length} people`)
   })
-  return slips.map(({ person, password }) => ({ number: person.number, name: person.name, cohort: person.cohort, password }))
+  return slips.map(({ person, password }) => ({
+    number: person.number,
+    name: person.name,
+    cohort: person.cohort,
+    password,
+  }))
 }
 
 /** A new one-time password for somebody who has lost theirs; ends their sessions. */
-export async function resetPassword({ repos, now }: Context, actor: Person, personId: number): Promise<SignInSlip> {
+export async function resetPassword(
+  { repos, now }: Context,
+  actor: Person,
+  personId: number,
+): Promise<SignInSlip> {
   allow(actor, 'people.change')
   const person = found(repos.people.byId(personId))
   const password = oneTimePassword()

@@ -13,7 +13,10 @@ export class Problem extends Error {
   readonly fields: readonly FieldProblem[]
   readonly extra: Readonly<Record<string, unknown>>
 
-  constructor(code: ProblemCode, details: { fields?: readonly FieldProblem[]; extra?: Record<string, unknown>; sentence?: string } = {}) {
+  constructor(
+    code: ProblemCode,
+    details: { fields?: readonly FieldProblem[]; extra?: Record<string, unknown>; sentence?: string } = {},
+  ) {
     super(details.sentence ?? PROBLEMS[code].sentence)
     this.code = code
     this.status = PROBLEMS[code].status

@@ -11,8 +11,16 @@ import { Problem } from './problem'
 export function ownRecord({ repos }: Context, actor: Person): OwnRecordUnit[] {
   allow(actor, 'work.own')
   const framework = need(repos.centre.framework())
-  const occasions = [...repos.decisions.releasedOccasions(actor.id), ...repos.observations.occasionsOf(actor.id), ...repos.runs.occasionsOf(actor.id)]
-  return framework.units.map((unit) => ({ code: unit.code, title: unit.title, coverage: coverage(unit.criteria, occasions) }))
+  const occasions = [
+    ...repos.decisions.releasedOccasions(actor.id),
+    ...repos.observations.occasionsOf(actor.id),
+    ...repos.runs.occasionsOf(actor.id),
+  ]
+  return framework.units.map((unit) => ({
+    code: unit.code,
+    title: unit.title,
+    coverage: coverage(unit.criteria, occasions),
+  }))
 }
 
 /** The record of a group: every apprentice against every criterion. */
@@ -20,32 +28,60 @@ export function groupRecord({ repos }: Context, actor: Person, cohort: string): 
   allow(actor, 'records.see')
   const framework = need(repos.centre.framework())
   const criteria = criteriaOf(framework)
-  const occasions = [...repos.decisions.cohortOccasions(cohort), ...repos.observations.occasionsOfCohort(cohort), ...repos.runs.occasionsOfCohort(cohort)]
+  const occasions = [
+    ...repos.decisions.cohortOccasions(cohort),
+    ...repos.observations.occasionsOfCohort(cohort),
+    ...repos.runs.occasionsOfCohort(cohort),
+  ]
   const people = repos.people.inCohort(cohort).map((person) => ({
-    id: person.id, number: person.number, name: person.name,
-    coverage: coverage(criteria, occasions.filter((occasion) => occasion.personId === person.id)),
+    id: person.id,
+    number: person.number,
+    name: person.name,
+    coverage: coverage(
+      criteria,
+      occasions.filter((occasion) => occasion.personId === person.id),
+    ),
   }))
   return { units: framework.units, people }
 }
 
 export function listCohorts({ repos }: Context, actor: Person): string[] {
   allow(actor, 'people.see')
-  return [...new Set(repos.people.all().map((person) => person.cohort).filter(Boolean))].sort()
+  return [
+    ...new Set(
+      repos.people
+        .all()
+        .map((person) => person.cohort)
+        .filter(Boolean),
+    ),
+  ].sort()
 }
 
 /** The results of one exercise as CSV. */
-export function exportResults({ repos }: Context, actor: Person, exerciseId: number): { readonly name: string; readonly csv: string } {
+export function exportResults(
+  { repos }: Context,
+  actor: Person,
+  exerciseId: number,
+): { readonly name: string; readonly csv: string } {
   allow(actor, 'results.export')
   const { exercise } = found(repos.exercises.byId(exerciseId))
   const rows = repos.attempts.byExercise(exerciseId).map((attempt): ResultRow => {
     const decision = repos.decisions.latest(attempt.id)
     const criteria = decision?.evidence.proposal.criteria ?? []
     return {
-      exercise: exercise.code, number: attempt.personNumber, name: attempt.personName, group: attempt.cohort, bay: attempt.bay, stage: attempt.stage,
-      mark: decision?.mark, outOf: decision?.outOf, met: decision?.met,
+      exercise: exercise.code,
+      number: attempt.personNumber,
+      name: attempt.personName,
+      group: attempt.cohort,
+      bay: attempt.bay,
+      stage: attempt.stage,
+      mark: decision?.mark,
+      outOf: decision?.outOf,
+      met: decision?.met,
       criteriaMet: criteria.filter((criterion) => criterion.met).map((criterion) => criterion.code),
       criteriaOpen: criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code),
-      decidedBy: decision?.by ?? '', decidedAt: decision?.at ?? '',
+      decidedBy: decision?.by ?? '',
+      decidedAt: decision?.at ?? '',
     }
   })
   return { name: `${exercise.code}-results.csv`, csv: writeResults(rows) }

@@ -10,8 +10,14 @@ import { checkSignature } from './signatures'
 export function showRegister({ repos }: Context, actor: Person): RegisterView {
   allow(actor, 'register.see')
   return {
-    locks: repos.locks.open(), permits: repos.locks.permits(), repeats: repos.observations.openRepeats(), hasPin: repos.locks.pinHash(actor.id) !== undefined,
-    apprentices: repos.people.all().filter(({ role }) => role === 'apprentice').map(({ id, number, name, cohort }) => ({ id, number, name, cohort })),
+    locks: repos.locks.open(),
+    permits: repos.locks.permits(),
+    repeats: repos.observations.openRepeats(),
+    hasPin: repos.locks.pinHash(actor.id) !== undefined,
+    apprentices: repos.people
+      .all()
+      .filter(({ role }) => role === 'apprentice')
+      .map(({ id, number, name, cohort }) => ({ id, number, name, cohort })),
   }
 }
 
@@ -34,27 +40,43 @@ export async function issuePermit(context: Context, actor: Person, body: PermitB
   allow(actor, 'register.keep')
   const { repos, now } = context
   if (!repos.people.byId(body.holderId)) throw new Problem('notFound')
-  if (!(Date.parse(body.untilAt) > Date.parse(body.fromAt))) throw new Problem('permitTimes', { fields: [{ field: 'untilAt', message: 'must be after the beginning.' }] })
+  if (!(Date.parse(body.untilAt) > Date.parse(body.fromAt)))
+    throw new Problem('permitTimes', {
+      fields: [{ field: 'untilAt', message: 'must be after the beginning.' }],
+    })
   await checkSignature(context, actor.id, actor.name, body.pin)
   const { pin: _pin, ...permit } = body
-  const id = repos.locks.issue({ ...permit, scope: body.scope.trim(), siteName: body.siteName.trim() }, actor.id, now)
+  const id = repos.locks.issue(
+    { ...permit, scope: body.scope.trim(), siteName: body.siteName.trim() },
+    actor.id,
+    now,
+  )
   repos.audit.add(now, actor.id, 'permitIssued', `permit ${id}`)
   return found(repos.locks.permit(id))
 }
 
 /** Handed back: refused while the holder's lock is still on that bay. */
-export async function returnPermit(context: Context, actor: Person, id: number, pin: string): Promise<PermitView> {
+export async function returnPermit(
+  context: Context,
+  actor: Person,
+  id: number,
+  pin: string,
+): Promise<PermitView> {
   allow(actor, 'register.keep')
   const { repos, now } = context
   const permit = found(repos.locks.permit(id))
   if (repos.locks.openOf(permit.holderId).some(({ bay }) => bay === permit.bay)) throw new Problem('locksOn')
   await checkSignature(context, actor.id, actor.name, pin)
-  if (repos.locks.giveBack(id, actor.id, now)) repos.audit.add(now, actor.id, 'permitReturned', `permit ${id}`)
+  if (repos.locks.giveBack(id, actor.id, now))
+    repos.audit.add(now, actor.id, 'permitReturned', `permit ${id}`)
   return found(repos.locks.permit(id))
 }
 
 /** A session does not close while a padlock of this person hangs somewhere. */
 export function mayLeave({ repos }: Context, actor: Person): void {
   const locks = actor.role === 'apprentice' ? repos.locks.openOf(actor.id) : []
-  if (locks.length > 0) throw new Problem('locksOn', { sentence: `Your padlock ${locks.map(({ padlock, bay }) => `${padlock} on bay ${bay}`).join(', ')} is still in the register. Take it off, have it written off, then sign out.` })
+  if (locks.length > 0)
+    throw new Problem('locksOn', {
+      sentence: `Your padlock ${locks.map(({ padlock, bay }) => `${padlock} on bay ${bay}`).join(', ')} is still in the register. Take it off, have it written off, then sign out.`,
+    })
 }

@@ -8,7 +8,14 @@ import { runCriteria, runVerdicts } from '#core/run/verdict'
 import { sizeOf, stockMm } from '#core/run/run'
 import { supportsOf } from '#core/run/supports'
 import { tubesOf } from '#core/run/tubes'
-import type { MeasureCloseBody, MeasurementView, RunFieldsBody, RunListItem, RunView, StoresRun } from '#schemas/workmanship-views'
+import type {
+  MeasureCloseBody,
+  MeasurementView,
+  RunFieldsBody,
+  RunListItem,
+  RunView,
+  StoresRun,
+} from '#schemas/workmanship-views'
 import type { StoredMeasurement, StoredRun } from '../repos/runs'
 import type { Person } from '../repos/people'
 import { allow, found, may } from './access'
@@ -18,14 +25,30 @@ import { Problem } from './problem'
 /** Runs of the centre: everybody may look at those of the staff, an apprentice's own are theirs. */
 export function listRuns({ repos }: Context, actor: Person): RunListItem[] {
   allow(actor, 'run.use')
-  return repos.runs.all().filter((run) => isShown({ repos }, actor, run)).map((run) => ({
-    id: run.id, name: run.fields.name?.trim() || 'Run', maker: run.maker, isMine: run.madeBy === actor.id, savedAt: run.savedAt, straights: straightIds(run.fields).length, measured: repos.runs.measurementsOf(run.id).filter(({ closedAt }) => closedAt !== null).length,
-  }))
+  return repos.runs
+    .all()
+    .filter((run) => isShown({ repos }, actor, run))
+    .map((run) => ({
+      id: run.id,
+      name: run.fields.name?.trim() || 'Run',
+      maker: run.maker,
+      isMine: run.madeBy === actor.id,
+      savedAt: run.savedAt,
+      straights: straightIds(run.fields).length,
+      measured: repos.runs.measurementsOf(run.id).filter(({ closedAt }) => closedAt !== null).length,
+    }))
 }
 
-const isShown = ({ repos }: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean => run.madeBy === actor.id || may(actor, 'attempt.mark') || repos.people.byId(run.madeBy)!.role !== 'apprentice'
+const isShown = ({ repos }: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean =>
+  run.madeBy === actor.id ||
+  may(actor, 'attempt.mark') ||
+  repos.people.byId(run.madeBy)!.role !== 'apprentice'
 
-export function createRun({ repos, now }: Context, actor: Person, fields: RunFieldsBody['fields']): { readonly id: number } {
+export function createRun(
+  { repos, now }: Context,
+  actor: Person,
+  fields: RunFieldsBody['fields'],
+): { readonly id: number } {
   allow(actor, 'run.use')
   return { id: repos.runs.insert(actor.id, fields, now) }
 }
@@ -38,42 +61,85 @@ function shownRun(context: Context, actor: Person, id: number): StoredRun {
 }
 
 /** Staff change each other's runs; an apprentice changes their own. */
-const mayChange = (actor: Person, run: StoredRun): boolean => run.madeBy === actor.id || may(actor, 'attempt.mark')
+const mayChange = (actor: Person, run: StoredRun): boolean =>
+  run.madeBy === actor.id || may(actor, 'attempt.mark')
 
 export function showRun(context: Context, actor: Person, id: number): RunView {
   const run = shownRun(context, actor, id)
   const mayMeasure = may(actor, 'attempt.mark')
   return {
-    id, maker: run.maker, mayChange: mayChange(actor, run), mayMeasure, fields: run.fields, version: run.version, savedAt: run.savedAt,
-    measurements: context.repos.runs.measurementsOf(id).filter(({ personId, closedAt }) => mayMeasure || (personId === actor.id && closedAt !== null)).map((one) => ({ id: one.id, person: one.person, assessor: one.assessor, isClosed: one.closedAt !== null, savedAt: one.savedAt })),
+    id,
+    maker: run.maker,
+    mayChange: mayChange(actor, run),
+    mayMeasure,
+    fields: run.fields,
+    version: run.version,
+    savedAt: run.savedAt,
+    measurements: context.repos.runs
+      .measurementsOf(id)
+      .filter(({ personId, closedAt }) => mayMeasure || (personId === actor.id && closedAt !== null))
+      .map((one) => ({
+        id: one.id,
+        person: one.person,
+        assessor: one.assessor,
+        isClosed: one.closedAt !== null,
+        savedAt: one.savedAt,
+      })),
   }
 }
 
-export function saveRun(context: Context, actor: Person, id: number, { version, fields }: RunFieldsBody): { readonly version: number; readonly savedAt: string } {
+export function saveRun(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, fields }: RunFieldsBody,
+): { readonly version: number; readonly savedAt: string } {
   const run = shownRun(context, actor, id)
   if (!mayChange(actor, run)) throw new Problem('notAllowed')
-  if (!context.repos.runs.save(id, version, fields, context.now)) throw new Problem('stale', { extra: { theirs: showRun(context, actor, id) } })
+  if (!context.repos.runs.save(id, version, fields, context.now))
+    throw new Problem('stale', { extra: { theirs: showRun(context, actor, id) } })
   return { version: version + 1, savedAt: context.now }
 }
 
 /** Tubes and fittings of every run of the staff that can be made as it stands. */
 export function storesOfRuns({ repos }: Context, actor: Person): StoresRun[] {
   allow(actor, 'stores.see')
-  return repos.runs.all().filter(({ madeBy }) => repos.people.byId(madeBy)!.role !== 'apprentice').flatMap(({ id, fields }): StoresRun[] => {
-    const { sheet } = readRun(fields)
-    if (!sheet || runProblems(sheet.run, sheet.former, sheet.mostRightAngles).length > 0) return []
-    const tubes = tubesOf(sheet.run, sheet.former)
-    const stock = stockMm(sheet.run)
-    const { bars, wasteMm } = cutStock(Array.from({ length: sheet.bays }, () => tubes.map(({ name, cutMm }) => ({ name, lengthMm: Math.round(cutMm) }))).flat(), stock)
-    return [{
-      id, name: sheet.run.name, bays: sheet.bays, what: `${sheet.run.material === 'pvc' ? 'PVC' : 'steel'} ${sheet.run.made} ${sizeOf(sheet.run).words}`, tubes: bars.length, stockMm: stock,
-      leftPercent: Math.round((100 * wasteMm) / Math.max(1, bars.length * stock)), bill: billOf(sheet, tubes, supportsOf(sheet.run, sheet.former)),
-    }]
-  })
+  return repos.runs
+    .all()
+    .filter(({ madeBy }) => repos.people.byId(madeBy)!.role !== 'apprentice')
+    .flatMap(({ id, fields }): StoresRun[] => {
+      const { sheet } = readRun(fields)
+      if (!sheet || runProblems(sheet.run, sheet.former, sheet.mostRightAngles).length > 0) return []
+      const tubes = tubesOf(sheet.run, sheet.former)
+      const stock = stockMm(sheet.run)
+      const { bars, wasteMm } = cutStock(
+        Array.from({ length: sheet.bays }, () =>
+          tubes.map(({ name, cutMm }) => ({ name, lengthMm: Math.round(cutMm) })),
+        ).flat(),
+        stock,
+      )
+      return [
+        {
+          id,
+          name: sheet.run.name,
+          bays: sheet.bays,
+          what: `${sheet.run.material === 'pvc' ? 'PVC' : 'steel'} ${sheet.run.made} ${sizeOf(sheet.run).words}`,
+          tubes: bars.length,
+          stockMm: stock,
+          leftPercent: Math.round((100 * wasteMm) / Math.max(1, bars.length * stock)),
+          bill: billOf(sheet, tubes, supportsOf(sheet.run, sheet.former)),
+        },
+      ]
+    })
 }
 
 /** Begins to measure somebody's run against the drawing as it is now. */
-export function startMeasurement(context: Context, actor: Person, runId: number, personId: number): { readonly id: number } {
+export function startMeasurement(
+  context: Context,
+  actor: Person,
+  runId: number,
+  personId: number,
+): { readonly id: number } {
   allow(actor, 'attempt.mark')
   const run = shownRun(context, actor, runId)
   if (!readRun(run.fields).sheet) throw new Problem('runUnreadable')
@@ -85,43 +151,76 @@ export function startMeasurement(context: Context, actor: Person, runId: number,
 function shownMeasurement(context: Context, actor: Person, id: number): StoredMeasurement {
   allow(actor, 'run.use')
   const measured = found(context.repos.runs.measurement(id))
-  if (!may(actor, 'attempt.mark') && !(measured.personId === actor.id && measured.closedAt !== null)) throw new Problem('notFound')
+  if (!may(actor, 'attempt.mark') && !(measured.personId === actor.id && measured.closedAt !== null))
+    throw new Problem('notFound')
   return measured
 }
 
 export function showMeasurement(context: Context, actor: Person, id: number): MeasurementView {
   const { personId: _person, ...measured } = shownMeasurement(context, actor, id)
-  return { ...measured, mayChange: measured.closedAt === null && may(actor, 'attempt.mark'), criteria: runFramework(context), decision: context.repos.runs.decision(id) ?? null }
+  return {
+    ...measured,
+    mayChange: measured.closedAt === null && may(actor, 'attempt.mark'),
+    criteria: runFramework(context),
+    decision: context.repos.runs.decision(id) ?? null,
+  }
 }
 
-export function saveMeasurement(context: Context, actor: Person, id: number, { version, fields }: RunFieldsBody): { readonly version: number; readonly savedAt: string } {
+export function saveMeasurement(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, fields }: RunFieldsBody,
+): { readonly version: number; readonly savedAt: string } {
   allow(actor, 'attempt.mark')
   if (shownMeasurement(context, actor, id).closedAt !== null) throw new Problem('measurementClosed')
-  if (!context.repos.runs.saveMeasurement(id, version, fields, context.now)) throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
+  if (!context.repos.runs.saveMeasurement(id, version, fields, context.now))
+    throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
   return { version: version + 1, savedAt: context.now }
 }
 
 const runFramework = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
   const framework = repos.centre.framework()
-  return framework ? criteriaOf(framework).filter(({ evidence }) => evidence.some((key) => key.startsWith('run.'))) : []
+  return framework
+    ? criteriaOf(framework).filter(({ evidence }) => evidence.some((key) => key.startsWith('run.')))
+    : []
 }
 
 /** Closes it as decided by part; it goes to the record, the apprentice sees it, and nothing of it changes any more. */
-export function closeMeasurement(context: Context, actor: Person, id: number, { version, parts, reason }: MeasureCloseBody): MeasurementView {
+export function closeMeasurement(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, parts, reason }: MeasureCloseBody,
+): MeasurementView {
   allow(actor, 'attempt.mark')
   const { repos, now } = context
   const stored = shownMeasurement(context, actor, id)
   if (stored.closedAt !== null) throw new Problem('measurementClosed')
   // What is decided must be what was on the screen.
-  if (stored.version !== version) throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
+  if (stored.version !== version)
+    throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
   const sheet = found(readRun(stored.runFields).sheet)
   const proposed = runVerdicts(judgeRun(sheet.run, sheet.former, stored.fields, sheet.toleranceMm), sheet)
   // A part of which something was not taken is not judged.
   const judged = proposed.filter(({ isMet }) => isMet !== null)
   const decided = Object.fromEntries(judged.map(({ part, isMet }) => [part, parts[part] ?? isMet!]))
-  if (judged.some(({ part, isMet }) => decided[part] !== isMet) && reason.trim().length < 3) throw new Problem('otherwiseReason', { fields: [{ field: 'reason', message: 'why it is decided otherwise.' }] })
+  if (judged.some(({ part, isMet }) => decided[part] !== isMet) && reason.trim().length < 3)
+    throw new Problem('otherwiseReason', {
+      fields: [{ field: 'reason', message: 'why it is decided otherwise.' }],
+    })
   repos.transaction(() => {
-    if (!repos.runs.close(id, stored.personId, actor.id, now, { parts: decided, reason: reason.trim() }, runCriteria(runFramework(context), decided))) throw new Problem('measurementClosed')
+    if (
+      !repos.runs.close(
+        id,
+        stored.personId,
+        actor.id,
+        now,
+        { parts: decided, reason: reason.trim() },
+        runCriteria(runFramework(context), decided),
+      )
+    )
+      throw new Problem('measurementClosed')
     repos.audit.add(now, actor.id, 'runMeasured', `measurement ${id}`)
   })
   return showMeasurement(context, actor, id)

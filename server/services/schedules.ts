@@ -23,9 +23,22 @@ export function showSchedule(context: Context, actor: Person, attemptId: number)
   const { rig, schedule } = boardBay(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   return {
-    attempt: { id: attempt.id, name: attempt.personName, bay: attempt.bay, code: exercise.code, title: exercise.title },
-    edition: exercise.edition, circuits: circuitHeads(context, attempt), rig, tests: schedule, readings: attempt.readings, times: attempt.readingTimes,
-    ...judgedBoard(context, attempt), process: processOf(context, attempt), questions: groupQuestions(sheetOf(context, attempt), othersOf(context, attempt)),
+    attempt: {
+      id: attempt.id,
+      name: attempt.personName,
+      bay: attempt.bay,
+      code: exercise.code,
+      title: exercise.title,
+    },
+    edition: exercise.edition,
+    circuits: circuitHeads(context, attempt),
+    rig,
+    tests: schedule,
+    readings: attempt.readings,
+    times: attempt.readingTimes,
+    ...judgedBoard(context, attempt),
+    process: processOf(context, attempt),
+    questions: groupQuestions(sheetOf(context, attempt), othersOf(context, attempt)),
   }
 }
 
@@ -34,11 +47,17 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
   const events = context.repos.attempts.events(attempt.id)
   const permissions = events.flatMap((event, i) => {
     if (event.act !== 'permit') return []
-    const end = events.slice(i + 1).find(({ act }) => act === 'withdraw' || act === 'expire' || act === 'handIn')
+    const end = events
+      .slice(i + 1)
+      .find(({ act }) => act === 'withdraw' || act === 'expire' || act === 'handIn')
     return [{ from: event.at, until: end?.at ?? permissionUntil(events.slice(0, i + 1)) }]
   })
   return processFindings(boardBay(context, attempt).schedule, {
-    times: attempt.readingTimes, permissions, instrument: instrumentOf(context, attempt), isLeadsNulled: (attempt.readings['set:leads'] ?? '').trim() !== '', today: context.now.slice(0, 10),
+    times: attempt.readingTimes,
+    permissions,
+    instrument: instrumentOf(context, attempt),
+    isLeadsNulled: (attempt.readings['set:leads'] ?? '').trim() !== '',
+    today: context.now.slice(0, 10),
   })
 }
 
@@ -46,19 +65,39 @@ function instrumentOf({ repos }: Context, { readings }: Attempt): InstrumentFact
   return repos.instruments.byName(readings['set:instrument'] ?? '') ?? null
 }
 
-const sheetOf = (context: Context, attempt: Attempt): GroupSheet => ({ bay: attempt.bay, readings: attempt.readings, expected: boardBay(context, attempt).expected })
+const sheetOf = (context: Context, attempt: Attempt): GroupSheet => ({
+  bay: attempt.bay,
+  readings: attempt.readings,
+  expected: boardBay(context, attempt).expected,
+})
 
 function othersOf(context: Context, attempt: Attempt): GroupSheet[] {
-  return context.repos.attempts.byExercise(attempt.exerciseId)
-    .filter((other) => other.id !== attempt.id && assignmentFor(context, other).tests !== null && Object.keys(other.readings).length > 0)
+  return context.repos.attempts
+    .byExercise(attempt.exerciseId)
+    .filter(
+      (other) =>
+        other.id !== attempt.id &&
+        assignmentFor(context, other).tests !== null &&
+        Object.keys(other.readings).length > 0,
+    )
     .map((other) => sheetOf(context, other))
 }
 
 /** Looks through a file of readings for a sheet; nothing is written. Only tests that are open at this stage are taken. */
-export function previewReadings(context: Context, actor: Person, attemptId: number, text: string): ReadCsvReadings {
+export function previewReadings(
+  context: Context,
+  actor: Person,
+  attemptId: number,
+  text: string,
+): ReadCsvReadings {
   const attempt = ownAttempt(actor, context.repos.attempts.byId(attemptId))
   const open = writable(attempt.stage)
-  const keys = isWholeBoard(context, attempt) && open !== 'design' ? boardBay(context, attempt).schedule.filter(({ isDead }) => open === (isDead ? 'dead' : 'live')).map(({ key }) => key) : []
+  const keys =
+    isWholeBoard(context, attempt) && open !== 'design'
+      ? boardBay(context, attempt)
+          .schedule.filter(({ isDead }) => open === (isDead ? 'dead' : 'live'))
+          .map(({ key }) => key)
+      : []
   return readReadingsCsv(text, new Set(keys))
 }
 
@@ -67,5 +106,12 @@ export function readingsForm(context: Context, actor: Person, attemptId: number)
   const attempt = ownAttempt(actor, context.repos.attempts.byId(attemptId))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
   const { rig, schedule } = boardBay(context, attempt)
-  return writeReadingsCsv(schedule.map((test) => ({ key: test.key, name: testWords(rig, test), text: attempt.readings[test.key] ?? '', at: attempt.readingTimes[test.key] ?? '' })))
+  return writeReadingsCsv(
+    schedule.map((test) => ({
+      key: test.key,
+      name: testWords(rig, test),
+      text: attempt.readings[test.key] ?? '',
+      at: attempt.readingTimes[test.key] ?? '',
+    })),
+  )
 }

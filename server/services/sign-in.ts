@@ -20,18 +20,32 @@ export async function setUp({ repos, now }: Context, body: SetUpBody): Promise<S
   const hash = await hashPassword(body.password)
   return repos.transaction(() => {
     if (!repos.people.isEmpty()) throw new Problem('alreadySetUp')
-    const id = repos.people.insert({ number: body.number, name: body.name.trim(), role: 'administrator', cohort: '' }, hash, false, now)
+    const id = repos.people.insert(
+      { number: body.number, name: body.name.trim(), role: 'administrator', cohort: '' },
+      hash,
+      false,
+      now,
+    )
     if (!repos.centre.framework()) repos.centre.putFramework(starter as Framework)
     repos.audit.add(now, id, 'setUp', `person ${id}`)
     return { personId: id, epoch: 1 }
   })
 }
 
-export async function signIn({ repos, now }: Context, number: string, password: string): Promise<SessionClaim> {
+export async function signIn(
+  { repos, now }: Context,
+  number: string,
+  password: string,
+): Promise<SessionClaim> {
   const person = repos.people.byNumber(number.trim())
   const fits = await isPassword(password, person?.passwordHash ?? NOBODY)
   if (!person || !fits) {
-    repos.audit.add(now, person?.id ?? null, 'signInRefused', person ? `person ${person.id}` : 'unknown number')
+    repos.audit.add(
+      now,
+      person?.id ?? null,
+      'signInRefused',
+      person ? `person ${person.id}` : 'unknown number',
+    )
     throw new Problem('signInWrong')
   }
   repos.audit.add(now, person.id, 'signIn', `person ${person.id}`)
@@ -47,9 +61,17 @@ export function personOf({ repos }: Context, claim: Partial<SessionClaim>): Pers
   return person
 }
 
-export async function changePassword({ repos, now }: Context, actor: Person, current: string, password: string): Promise<SessionClaim> {
+export async function changePassword(
+  { repos, now }: Context,
+  actor: Person,
+  current: string,
+  password: string,
+): Promise<SessionClaim> {
   const stored = repos.people.byId(actor.id)!
-  if (!(await isPassword(current, stored.passwordHash))) throw new Problem('signInWrong', { fields: [{ field: 'current', message: 'is not your present password.' }] })
+  if (!(await isPassword(current, stored.passwordHash)))
+    throw new Problem('signInWrong', {
+      fields: [{ field: 'current', message: 'is not your present password.' }],
+    })
   if (current === password) throw new Problem('passwordSame')
   const hash = await hashPassword(password)
   repos.people.setPassword(actor.id, hash, false)

@@ -7,19 +7,33 @@ import { Problem } from './problem'
 const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ')
 
 /** A signature: the person's name as typed, and their own PIN. */
-export async function checkSignature({ repos, now }: Context, personId: number, typedName: string, pin: string): Promise<void> {
+export async function checkSignature(
+  { repos, now }: Context,
+  personId: number,
+  typedName: string,
+  pin: string,
+): Promise<void> {
   const hash = repos.locks.pinHash(personId)
   if (!hash) throw new Problem('pinMissing')
-  const isRight = (await isPassword(pin, hash)) && plain(repos.people.byId(personId)!.name) === plain(typedName)
+  const isRight =
+    (await isPassword(pin, hash)) && plain(repos.people.byId(personId)!.name) === plain(typedName)
   if (isRight) return
   repos.audit.add(now, personId, 'signatureRefused', `person ${personId}`)
   throw new Problem('pinWrong')
 }
 
 /** Chooses one's own PIN, with the password that one signed in with. */
-export async function choosePin({ repos, now }: Context, actor: Person, current: string, pin: string): Promise<void> {
+export async function choosePin(
+  { repos, now }: Context,
+  actor: Person,
+  current: string,
+  pin: string,
+): Promise<void> {
   allow(actor, 'pin.choose')
-  if (!(await isPassword(current, repos.people.byId(actor.id)!.passwordHash))) throw new Problem('signInWrong', { fields: [{ field: 'current', message: 'is not your present password.' }] })
+  if (!(await isPassword(current, repos.people.byId(actor.id)!.passwordHash)))
+    throw new Problem('signInWrong', {
+      fields: [{ field: 'current', message: 'is not your present password.' }],
+    })
   repos.locks.setPin(actor.id, await hashPassword(pin), now)
   repos.audit.add(now, actor.id, 'pinChosen', `person ${actor.id}`)
 }

@@ -10,19 +10,37 @@ import type { Context } from './context'
 /** What each bay of an exercise needs laid out, and the whole session's cable on its drums. Worked from each variant. */
 export function showStores({ repos }: Context, actor: Person): StoresExercise[] {
   allow(actor, 'stores.see')
-  return repos.exercises.all().filter((stored) => stored.state === 'set').map(({ id, exercise }) => {
-    // What is wired at the bay is laid out; of a design alone everything, so that it can be priced.
-    const built = builtCircuits(exercise)
-    const bays = repos.attempts.byExercise(id).map((attempt) => {
-      const materials = materialsOf(designOf(assignmentOf(exercise, attempt.installation)), built)
-      const scopes = Object.fromEntries([...attempt.installation.circuits, ...attempt.installation.boards].map((part) => [part.id, part.name]))
-      return { bay: attempt.bay, name: attempt.personName, isDone: attempt.stage === 'released', scopes, materials }
+  return repos.exercises
+    .all()
+    .filter((stored) => stored.state === 'set')
+    .map(({ id, exercise }) => {
+      // What is wired at the bay is laid out; of a design alone everything, so that it can be priced.
+      const built = builtCircuits(exercise)
+      const bays = repos.attempts.byExercise(id).map((attempt) => {
+        const materials = materialsOf(designOf(assignmentOf(exercise, attempt.installation)), built)
+        const scopes = Object.fromEntries(
+          [...attempt.installation.circuits, ...attempt.installation.boards].map((part) => [
+            part.id,
+            part.name,
+          ]),
+        )
+        return {
+          bay: attempt.bay,
+          name: attempt.personName,
+          isDone: attempt.stage === 'released',
+          scopes,
+          materials,
+        }
+      })
+      return {
+        id,
+        code: exercise.code,
+        title: exercise.title,
+        bays,
+        cables: sessionCables(bays.filter(({ isDone }) => !isDone)),
+        ...toolsFor(designOf(assignmentOf(exercise)), built, exercise.tests !== null),
+      }
     })
-    return {
-      id, code: exercise.code, title: exercise.title, bays, cables: sessionCables(bays.filter(({ isDone }) => !isDone)),
-      ...toolsFor(designOf(assignmentOf(exercise)), built, exercise.tests !== null),
-    }
-  })
 }
 
 /** Pieces of the same cable together, cut from the drums that waste least. */
@@ -36,6 +54,13 @@ function sessionCables(bays: StoresExercise['bays']): StoresCable[] {
   return [...kinds.values()].map((same) => {
     const { kind, phases, lineMm2, cpcMm2 } = same[0]!
     const totalM = same.reduce((sum, { lengthM }) => sum + lengthM, 0)
-    return { kind, phases, lineMm2, cpcMm2, totalM, ...bestDrums(same.map(({ bay, lengthM }) => ({ forWhom: `bay ${bay}`, lengthM }))) }
+    return {
+      kind,
+      phases,
+      lineMm2,
+      cpcMm2,
+      totalM,
+      ...bestDrums(same.map(({ bay, lengthM }) => ({ forWhom: `bay ${bay}`, lengthM }))),
+    }
   })
 }

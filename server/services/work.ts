@@ -17,7 +17,8 @@ import { askedKeys, boardKeys, boardView, isDeadBox, isWholeBoard, judgedBoard, 
 import type { Context } from './context'
 import { Problem } from './problem'
 
-const testedCircuit = (attempt: Attempt, tests: string | null) => attempt.installation.circuits.find(({ id }) => id === tests)
+const testedCircuit = (attempt: Attempt, tests: string | null) =>
+  attempt.installation.circuits.find(({ id }) => id === tests)
 
 /** The tests that must be made before an attempt goes on: dead, then live; none where the design is all there is. */
 function askedTests(context: Pick<Context, 'repos'>, attempt: Attempt, dead: boolean): string[] {
@@ -27,15 +28,23 @@ function askedTests(context: Pick<Context, 'repos'>, attempt: Attempt, dead: boo
 }
 
 /** The readings of an attempt, judged; none where nothing is tested. */
-export function readingMarks(context: Pick<Context, 'repos'>, attempt: Attempt, others: readonly OtherBay[] = []): readonly ReadingMark[] {
-  if (isWholeBoard(context, attempt)) return attempt.stage === 'design' ? [] : judgedBoard(context, attempt).marks
+export function readingMarks(
+  context: Pick<Context, 'repos'>,
+  attempt: Attempt,
+  others: readonly OtherBay[] = [],
+): readonly ReadingMark[] {
+  if (isWholeBoard(context, attempt))
+    return attempt.stage === 'design' ? [] : judgedBoard(context, attempt).marks
   const assignment = assignmentFor(context, attempt)
   const tested = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
   return tested && !tested.stopped ? judgeReadings(tested, attempt.readings, others) : []
 }
 
 /** How many boxes of the design are filled, of how many. */
-export function progressOf(context: Pick<Context, 'repos'>, attempt: Attempt): { readonly answered: number; readonly steps: number } {
+export function progressOf(
+  context: Pick<Context, 'repos'>,
+  attempt: Attempt,
+): { readonly answered: number; readonly steps: number } {
   const nodes = askedNodes(assignmentFor(context, attempt))
   return { answered: nodes.filter((node) => attempt.answers[node]?.trim()).length, steps: nodes.length }
 }
@@ -46,8 +55,14 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
   return repos.attempts.byPerson(actor.id).map((attempt) => {
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
     return {
-      id: attempt.id, code: exercise.code, title: exercise.title, bay: attempt.bay, stage: attempt.stage, savedAt: attempt.savedAt,
-      ...progressOf({ repos }, attempt), library: exercise.policy.library,
+      id: attempt.id,
+      code: exercise.code,
+      title: exercise.title,
+      bay: attempt.bay,
+      stage: attempt.stage,
+      savedAt: attempt.savedAt,
+      ...progressOf({ repos }, attempt),
+      library: exercise.policy.library,
     }
   })
 }
@@ -67,7 +82,13 @@ export function inForce({ repos, now }: Context, attempt: Attempt, actor: Pick<P
   if (until !== null && until > now) return attempt
   repos.transaction(() => {
     repos.attempts.setStage(attempt.id, nextStage(attempt, 'expire'))
-    repos.attempts.addEvent(attempt.id, 'expire', actor.id, now, 'The permission has run out. Ask again before anything is measured live.')
+    repos.attempts.addEvent(
+      attempt.id,
+      'expire',
+      actor.id,
+      now,
+      'The permission has run out. Ask again before anything is measured live.',
+    )
   })
   return repos.attempts.byId(attempt.id)!
 }
@@ -79,16 +100,43 @@ function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, att
   const tested = testedCircuit(attempt, exercise.tests)
   const decision = attempt.stage === 'released' ? repos.decisions.latest(attempt.id) : undefined
   return {
-    id: attempt.id, bay: attempt.bay, name: attempt.personName, stage: attempt.stage, version: attempt.version, savedAt: attempt.savedAt,
-    exercise: { code: exercise.code, title: exercise.title, scenario: exercise.scenario, kind: exercise.kind, minutes: exercise.minutes, tests: exercise.tests },
-    sheet: { edition: exercise.edition, policy: exercise.policy, asks: exercise.asks, installation: publicInstallation(attempt.installation) },
+    id: attempt.id,
+    bay: attempt.bay,
+    name: attempt.personName,
+    stage: attempt.stage,
+    version: attempt.version,
+    savedAt: attempt.savedAt,
+    exercise: {
+      code: exercise.code,
+      title: exercise.title,
+      scenario: exercise.scenario,
+      kind: exercise.kind,
+      minutes: exercise.minutes,
+      tests: exercise.tests,
+    },
+    sheet: {
+      edition: exercise.edition,
+      policy: exercise.policy,
+      asks: exercise.asks,
+      installation: publicInstallation(attempt.installation),
+    },
     answers: attempt.answers,
     readings: attempt.readings,
     // The list of tests tells whether a residual device is fitted, so it follows the hand-in.
     readingKeys: isDesigned && tested ? readingKeys(tested) : [],
-    ratedResidualMA: isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
+    ratedResidualMA:
+      isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
     events: events.filter((event) => event.act !== 'decide' || decision),
-    board: isDesigned && isWholeBoard({ repos }, attempt) ? boardView({ repos }, attempt, stream ? { port: stream.port, code: pairingCode(stream.secret, attempt.id) } : { port: null, code: '' }) : null,
+    board:
+      isDesigned && isWholeBoard({ repos }, attempt)
+        ? boardView(
+            { repos },
+            attempt,
+            stream
+              ? { port: stream.port, code: pairingCode(stream.secret, attempt.id) }
+              : { port: null, code: '' },
+          )
+        : null,
     decision,
   }
 }
@@ -99,14 +147,20 @@ export function saveWork(context: Context, actor: Person, id: number, body: Work
   inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
   return repos.transaction(() => {
     const attempt = ownAttempt(actor, repos.attempts.byId(id))
-    if (attempt.version !== body.version) throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
+    if (attempt.version !== body.version)
+      throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
     keepReadings(context, attempt, body.answers, body.readings)
     return { version: body.version + 1, savedAt: now }
   })
 }
 
 /** Writes a sheet as it now stands, if nothing on it is locked at this stage, and when each reading came in. The caller has checked whose it is, and holds a transaction. */
-export function keepReadings(context: Context, attempt: Attempt, answers: WorkBody['answers'], readings: WorkBody['readings']): void {
+export function keepReadings(
+  context: Context,
+  attempt: Attempt,
+  answers: WorkBody['answers'],
+  readings: WorkBody['readings'],
+): void {
   refuseLocked(context, attempt, { answers, readings })
   const times = { ...attempt.readingTimes }
   for (const [key, text] of Object.entries(readings)) {
@@ -114,20 +168,39 @@ export function keepReadings(context: Context, attempt: Attempt, answers: WorkBo
     // A file may say when it was measured.
     times[key] = readings[`at:${key}`] || context.now
   }
-  if (!context.repos.attempts.saveWork(attempt.id, attempt.version, answers, readings, times, context.now)) throw new Problem('stale')
+  if (!context.repos.attempts.saveWork(attempt.id, attempt.version, answers, readings, times, context.now))
+    throw new Problem('stale')
 }
 
-function refuseLocked(context: Context, attempt: Attempt, body: Pick<WorkBody, 'answers' | 'readings'>): void {
+function refuseLocked(
+  context: Context,
+  attempt: Attempt,
+  body: Pick<WorkBody, 'answers' | 'readings'>,
+): void {
   const open = writable(attempt.stage)
-  const isChanged = (before: Readonly<Record<string, string | undefined>>, after: Readonly<Record<string, string | undefined>>, key: string) =>
-    (before[key] ?? '') !== (after[key] ?? '')
-  if (open !== 'design' && [...new Set([...Object.keys(attempt.answers), ...Object.keys(body.answers)])].some((key) => isChanged(attempt.answers, body.answers, key))) throw new Problem('locked')
-  const changed = [...new Set([...Object.keys(attempt.readings), ...Object.keys(body.readings)])].filter((key) => isChanged(attempt.readings, body.readings, key))
+  const isChanged = (
+    before: Readonly<Record<string, string | undefined>>,
+    after: Readonly<Record<string, string | undefined>>,
+    key: string,
+  ) => (before[key] ?? '') !== (after[key] ?? '')
+  if (
+    open !== 'design' &&
+    [...new Set([...Object.keys(attempt.answers), ...Object.keys(body.answers)])].some((key) =>
+      isChanged(attempt.answers, body.answers, key),
+    )
+  )
+    throw new Problem('locked')
+  const changed = [...new Set([...Object.keys(attempt.readings), ...Object.keys(body.readings)])].filter(
+    (key) => isChanged(attempt.readings, body.readings, key),
+  )
   if (changed.length === 0) return
   const isBoard = isWholeBoard(context, attempt)
   const known: ReadonlySet<string> = isBoard ? boardKeys(context, attempt) : new Set(SHEET_KEYS)
   const strange = changed.filter((key) => !known.has(key))
-  if (strange.length > 0) throw new Problem('readingUnknown', { fields: strange.map((field) => ({ field, message: 'is no test of this sheet.' })) })
+  if (strange.length > 0)
+    throw new Problem('readingUnknown', {
+      fields: strange.map((field) => ({ field, message: 'is no test of this sheet.' })),
+    })
   for (const key of changed) {
     const isDeadOne = isBoard ? isDeadBox(key) : isDead(key)
     // What belongs to the sheet, such as the instrument, may be changed while anything is measured.
@@ -143,31 +216,47 @@ export function handInDesign(context: Context, actor: Person, id: number, versio
   const attempt = context.repos.attempts.byId(id)
   const isWired = attempt !== undefined && assignmentFor(context, attempt).tests !== null
   return act(context, actor, id, version, isWired ? 'handInDesign' : 'handInAlone', (own) => {
-    const missing = askedNodes(assignmentFor(context, own)).filter((node) => !readAnswer(stepOf(node), own.answers[node] ?? '').ok)
+    const missing = askedNodes(assignmentFor(context, own)).filter(
+      (node) => !readAnswer(stepOf(node), own.answers[node] ?? '').ok,
+    )
     if (missing.length > 0) throw new Problem('answersMissing', { extra: { missing } })
   })
 }
 
 export function askPermission(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'askPermission', (attempt) => refuseEmpty(attempt, askedTests(context, attempt, true)))
+  return act(context, actor, id, version, 'askPermission', (attempt) =>
+    refuseEmpty(attempt, askedTests(context, attempt, true)),
+  )
 }
 
 export function handInReadings(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'handIn', (attempt) => refuseEmpty(attempt, askedTests(context, attempt, false)))
+  return act(context, actor, id, version, 'handIn', (attempt) =>
+    refuseEmpty(attempt, askedTests(context, attempt, false)),
+  )
 }
 
 function refuseEmpty(attempt: Attempt, keys: readonly string[]): void {
-  const missing = keys.filter((key) => ['empty', 'unreadable'].includes(parseReading(attempt.readings[key] ?? '', readingKind(key)).form))
+  const missing = keys.filter((key) =>
+    ['empty', 'unreadable'].includes(parseReading(attempt.readings[key] ?? '', readingKind(key)).form),
+  )
   if (missing.length > 0) throw new Problem('readingsMissing', { extra: { missing } })
 }
 
-function act(context: Context, actor: Person, id: number, version: number, what: Act, check: (attempt: Attempt) => void) {
+function act(
+  context: Context,
+  actor: Person,
+  id: number,
+  version: number,
+  what: Act,
+  check: (attempt: Attempt) => void,
+) {
   const { repos, now } = context
   inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
   return repos.transaction(() => {
     const attempt = ownAttempt(actor, repos.attempts.byId(id))
     const stage = nextStage(attempt, what)
-    if (attempt.version !== version) throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
+    if (attempt.version !== version)
+      throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
     check(attempt)
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, what, actor.id, now, '')
@@ -183,13 +272,20 @@ export function nextStage(attempt: Attempt, what: Act): Stage {
 }
 
 /** Gives or refuses permission to energise, by name and time. Never gives it past a shut gate. */
-export function decidePermission({ repos, now }: Context, actor: Person, id: number, granted: boolean, reason: string): void {
+export function decidePermission(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+  granted: boolean,
+  reason: string,
+): void {
   allow(actor, 'energise.permit')
   repos.transaction(() => {
     const attempt = found(repos.attempts.byId(id))
     const stage = nextStage(attempt, granted ? 'permit' : 'refuse')
     if (granted && !energiseGate(readingMarks({ repos }, attempt)).open) throw new Problem('gateShut')
-    if (!granted && reason.trim() === '') throw new Problem('reasonNeeded', { fields: [{ field: 'reason', message: 'is empty.' }] })
+    if (!granted && reason.trim() === '')
+      throw new Problem('reasonNeeded', { fields: [{ field: 'reason', message: 'is empty.' }] })
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, granted ? 'permit' : 'refuse', actor.id, now, reason.trim())
     repos.audit.add(now, actor.id, granted ? 'permitted' : 'permissionRefused', `attempt ${id}`)
@@ -197,15 +293,33 @@ export function decidePermission({ repos, now }: Context, actor: Person, id: num
 }
 
 /** STOP: takes the permission back at once, of one bay or of every bay that is live. Returns how many were live. */
-export function withdrawPermission({ repos, now }: Context, actor: Person, id: number | null, reason: string): { readonly stopped: number } {
+export function withdrawPermission(
+  { repos, now }: Context,
+  actor: Person,
+  id: number | null,
+  reason: string,
+): { readonly stopped: number } {
   allow(actor, 'energise.permit')
   return repos.transaction(() => {
-    const live = (id === null ? repos.attempts.all() : [found(repos.attempts.byId(id))]).filter(({ stage }) => stage === 'live')
+    const live = (id === null ? repos.attempts.all() : [found(repos.attempts.byId(id))]).filter(
+      ({ stage }) => stage === 'live',
+    )
     for (const attempt of live) {
       repos.attempts.setStage(attempt.id, nextStage(attempt, 'withdraw'))
-      repos.attempts.addEvent(attempt.id, 'withdraw', actor.id, now, reason.trim() || 'Stop. Stand back, isolate, wait for your assessor.')
+      repos.attempts.addEvent(
+        attempt.id,
+        'withdraw',
+        actor.id,
+        now,
+        reason.trim() || 'Stop. Stand back, isolate, wait for your assessor.',
+      )
     }
-    repos.audit.add(now, actor.id, id === null ? 'stoppedAll' : 'stopped', id === null ? `${live.length} bays` : `attempt ${id}`)
+    repos.audit.add(
+      now,
+      actor.id,
+      id === null ? 'stoppedAll' : 'stopped',
+      id === null ? `${live.length} bays` : `attempt ${id}`,
+    )
     return { stopped: live.length }
   })
 }

@@ -18,9 +18,12 @@ describe('the bay of a task', () => {
     expect(view.bare.parts.length).toBeGreaterThan(8)
     // Only the intake is connected: no conductor touches a way or a point.
     expect(view.bare.wires.every(({ from, to }) => !/w\d|c1p/.test(`${from} ${to}`))).toBe(true)
-    expect(view.bare.boards.every(({ blanks, labels }) => blanks.length === 0 && Object.keys(labels).length === 0)).toBe(true)
+    expect(
+      view.bare.boards.every(({ blanks, labels }) => blanks.length === 0 && Object.keys(labels).length === 0),
+    ).toBe(true)
     expect(await refusal(() => wiredBay(centre.context, centre.apprentice, key))).toBe('notAllowed')
-    for (const stranger of [centre.other, centre.instructor]) expect(await refusal(() => showBay(centre.context, stranger, key))).not.toBe('none')
+    for (const stranger of [centre.other, centre.instructor])
+      expect(await refusal(() => showBay(centre.context, stranger, key))).not.toBe('none')
     expect(listBays(centre.context, centre.apprentice).some((bay) => bay.key === key)).toBe(true)
     expect(listBays(centre.context, centre.other).some((bay) => bay.key === key)).toBe(false)
   })
@@ -28,26 +31,43 @@ describe('the bay of a task', () => {
     const key = 'practice-split'
     const before = checkBay(centre.context, centre.apprentice, key)
     expect(before).toMatchObject({ made: 0, problems: [] })
-    expect(before.differences.filter(({ seriousness }) => seriousness === 'critical').length).toBe(before.asked)
+    expect(before.differences.filter(({ seriousness }) => seriousness === 'critical').length).toBe(
+      before.asked,
+    )
     const { fields } = wiredBay(centre.context, centre.apprentice, key)
     saveBay(centre.context, centre.apprentice, key, { version: 0, fields })
-    expect(checkBay(centre.context, centre.apprentice, key)).toMatchObject({ made: before.asked, differences: [] })
+    expect(checkBay(centre.context, centre.apprentice, key)).toMatchObject({
+      made: before.asked,
+      differences: [],
+    })
     expect(centre.repos.bays.of(centre.apprentice.id, key)!.checks).toBe(1)
   })
   test('a second device does not overwrite the first, and impossible wiring is told by the name of the terminal', async () => {
     const key = 'practice-split'
-    const wire = { 'wire.a': 'b1w1.L out|c1p1.L|2.5|brown', 'wire.b': 'b1nA.2|c1p1.N|2.5|blue', 'wire.c': 'b1nA.2|c1p2.N|2.5|blue' }
+    const wire = {
+      'wire.a': 'b1w1.L out|c1p1.L|2.5|brown',
+      'wire.b': 'b1nA.2|c1p1.N|2.5|blue',
+      'wire.c': 'b1nA.2|c1p2.N|2.5|blue',
+    }
     saveBay(centre.context, centre.apprentice, key, { version: 0, fields: wire })
-    expect(await refusal(() => saveBay(centre.context, centre.apprentice, key, { version: 0, fields: {} }))).toBe('stale')
+    expect(
+      await refusal(() => saveBay(centre.context, centre.apprentice, key, { version: 0, fields: {} })),
+    ).toBe('stale')
     expect(showBay(centre.context, centre.apprentice, key).fields).toEqual(wire)
-    expect(checkBay(centre.context, centre.apprentice, key).problems.join()).toMatch(/Neutral bar A · 2 takes one conductor and has 2/)
+    expect(checkBay(centre.context, centre.apprentice, key).problems.join()).toMatch(
+      /Neutral bar A · 2 takes one conductor and has 2/,
+    )
     expect(await refusal(() => showBay(centre.context, centre.apprentice, 'practice-none'))).toBe('notFound')
   })
 })
 
 describe('predictions', () => {
   test('are kept with what was computed afterwards; only the measurement is added, and only by their author', async () => {
-    const made = predict(centre.context, centre.apprentice, { experiment: 'lost-neutral', settings: { L1: 500, L2: 1e9 }, predicted: ' The small lamp dies ' })
+    const made = predict(centre.context, centre.apprentice, {
+      experiment: 'lost-neutral',
+      settings: { L1: 500, L2: 1e9 },
+      predicted: ' The small lamp dies ',
+    })
     expect(made.predicted).toBe('The small lamp dies')
     expect(made.settings).toMatchObject({ L1: 500, L2: 1000 })
     expect(made.computed.figures.length).toBe(3)
@@ -57,6 +77,14 @@ describe('predictions', () => {
     expect(listPredictions(centre.context, centre.other)).toEqual([])
     expect(() => centre.db.exec(`UPDATE prediction SET predicted = 'I knew it'`)).toThrow(/append-only/)
     expect(() => centre.db.exec('DELETE FROM prediction')).toThrow(/append-only/)
-    expect(await refusal(() => predict(centre.context, centre.apprentice, { experiment: 'perpetual motion', settings: {}, predicted: 'yes' }))).toBe('notFound')
+    expect(
+      await refusal(() =>
+        predict(centre.context, centre.apprentice, {
+          experiment: 'perpetual motion',
+          settings: {},
+          predicted: 'yes',
+        }),
+      ),
+    ).toBe('notFound')
   })
 })

@@ -29,13 +29,16 @@ describe('a group', () => {
     expect(of('itMin').verdicts.carried).toBe(1)
     expect(of('residual').verdicts.wrong).toBe(1)
     // 23 A for what its own variant works out: the ratio says how far off, and whose it is.
-    const reference = showMarking(centre.context, centre.assessor, attemptId).marked.design.find(({ step }) => step === 'ib')!.reference as number
+    const reference = showMarking(centre.context, centre.assessor, attemptId).marked.design.find(
+      ({ step }) => step === 'ib',
+    )!.reference as number
     const { ratio, name } = of('ib').ratios.find(({ attempt }) => attempt === attemptId)!
     expect(ratio).toBeCloseTo(23 / reference, 6)
     expect(name).toBe(centre.apprentice.name)
     expect(of('ib').slips).toMatchObject([{ count: 1 }])
     expect(of('in').ratios).toEqual([])
-    for (const { verdicts } of steps) expect(Object.values(verdicts).reduce((sum, one) => sum + one, 0)).toBe(2)
+    for (const { verdicts } of steps)
+      expect(Object.values(verdicts).reduce((sum, one) => sum + one, 0)).toBe(2)
   })
   it('nothing handed in is nothing to show; what is still worked on does not count', () => {
     const { exerciseId } = aSetExercise(centre)
@@ -50,11 +53,19 @@ describe('the pile', () => {
     bringTo(centre, attemptId, 'handedIn')
     bringTo(asOther(), second, 'handedIn')
     decide(centre.context, centre.assessor, attemptId, 0)
-    expect(markingPile(centre.context, centre.assessor).map(({ id, stage }) => `${id} ${stage}`)).toEqual([`${second} handedIn`, `${attemptId} decided`])
+    expect(markingPile(centre.context, centre.assessor).map(({ id, stage }) => `${id} ${stage}`)).toEqual([
+      `${second} handedIn`,
+      `${attemptId} decided`,
+    ])
     const [first, other] = [attemptId, second].map((id) => showMarking(centre.context, centre.assessor, id))
-    expect([first!.previous, first!.next, other!.previous, other!.next].filter((id) => id !== null).sort()).toEqual([attemptId, second].sort())
+    expect(
+      [first!.previous, first!.next, other!.previous, other!.next].filter((id) => id !== null).sort(),
+    ).toEqual([attemptId, second].sort())
     release(centre.context, centre.assessor, attemptId)
-    expect(markingPile(centre.context, centre.assessor).find(({ id }) => id === attemptId)).toMatchObject({ stage: 'released', met: true })
+    expect(markingPile(centre.context, centre.assessor).find(({ id }) => id === attemptId)).toMatchObject({
+      stage: 'released',
+      met: true,
+    })
   })
 })
 
@@ -62,10 +73,17 @@ describe('the floor and the stores', () => {
   it('tell who has waited since when, what is live until when, and that a permission runs out by itself', () => {
     const { attemptId } = aSetExercise(centre)
     const second = centre.repos.attempts.byPerson(centre.other.id)[0]!.id
-    const later = (minutes: number): Centre => ({ ...centre, context: { ...centre.context, now: new Date(Date.parse(centre.context.now) + minutes * 60_000).toISOString() } })
+    const later = (minutes: number): Centre => ({
+      ...centre,
+      context: {
+        ...centre.context,
+        now: new Date(Date.parse(centre.context.now) + minutes * 60_000).toISOString(),
+      },
+    })
     bringTo({ ...later(10), apprentice: centre.other }, second, 'permission')
     bringTo(centre, attemptId, 'live')
-    const patch = (minutes: number, id: number) => showFloor(later(minutes).context, centre.assessor).patches.find((one) => one.id === id)!
+    const patch = (minutes: number, id: number) =>
+      showFloor(later(minutes).context, centre.assessor).patches.find((one) => one.id === id)!
     expect(patch(15, second)).toMatchObject({ stage: 'permission', lastAct: { at: later(10).context.now } })
     expect(patch(15, second).request!.gate).toMatchObject({ open: true })
     expect(patch(15, attemptId)).toMatchObject({ stage: 'live' })
@@ -78,9 +96,18 @@ describe('the floor and the stores', () => {
     aSetExercise(centre)
     const [stores] = showStores(centre.context, centre.technician)
     expect(stores).toMatchObject({ code: expect.any(String) })
-    const perBay = stores!.bays.map(({ materials }) => materials.cables.reduce((sum, { lengthM }) => sum + lengthM, 0))
-    const session = stores!.cables.reduce((sum, { drums }) => sum + drums.flatMap(({ pieces }) => pieces).reduce((own, { lengthM }) => own + lengthM, 0), 0)
-    expect(session).toBeCloseTo(perBay.reduce((sum, one) => sum + one, 0), 6)
+    const perBay = stores!.bays.map(({ materials }) =>
+      materials.cables.reduce((sum, { lengthM }) => sum + lengthM, 0),
+    )
+    const session = stores!.cables.reduce(
+      (sum, { drums }) =>
+        sum + drums.flatMap(({ pieces }) => pieces).reduce((own, { lengthM }) => own + lengthM, 0),
+      0,
+    )
+    expect(session).toBeCloseTo(
+      perBay.reduce((sum, one) => sum + one, 0),
+      6,
+    )
   })
 })
 
@@ -88,8 +115,16 @@ describe('a search for a planted fault', () => {
   /** A broken line between two points of a circuit, found among what can be planted. */
   const plant = () => {
     const { aims } = plantBay(centre.context, centre.instructor, 'ring')
-    const fault = aims.find(({ code }) => code === 'open')!.faults.find(({ code, where }) => code === 'lineOpen' && where.includes('Lamp 2.3'))!
-    plantHunt(centre.context, centre.instructor, { bay: 'ring', faults: [{ code: fault.code, place: fault.place }], people: [centre.apprentice.id], place: 'virtual', bayNumber: 1 })
+    const fault = aims
+      .find(({ code }) => code === 'open')!
+      .faults.find(({ code, where }) => code === 'lineOpen' && where.includes('Lamp 2.3'))!
+    plantHunt(centre.context, centre.instructor, {
+      bay: 'ring',
+      faults: [{ code: fault.code, place: fault.place }],
+      people: [centre.apprentice.id],
+      place: 'virtual',
+      bayNumber: 1,
+    })
     return { fault, id: centre.repos.hunts.byPerson(centre.apprentice.id)[0]!.id }
   }
   it('is looked at, isolated, halved, concluded, repaired and proved: met, and only then told', () => {
@@ -109,7 +144,11 @@ describe('a search for a planted fault', () => {
     expect(read('c2.r1r2@c2p1')).toMatch(/0\.\d+ Ω/)
     expect(read('c2.r1r2@c2p5')).toContain('>1999')
     step({ do: 'think', text: 'Between the first and the last: look in the middle.' })
-    expect(read('c2.r1r2@c2p3')).toContain(fault.where.indexOf('Lamp 2.3') > fault.where.indexOf('Lamp 2.2') && fault.where.includes('Lamp 2.2') ? '>1999' : '')
+    expect(read('c2.r1r2@c2p3')).toContain(
+      fault.where.indexOf('Lamp 2.3') > fault.where.indexOf('Lamp 2.2') && fault.where.includes('Lamp 2.2')
+        ? '>1999'
+        : '',
+    )
     step({ do: 'conclude', code: fault.code, place: fault.place })
     step({ do: 'repair' })
     expect(read('c2.r1r2@c2p5')).toMatch(/: \d\.\d+ Ω/)
@@ -123,8 +162,14 @@ describe('a search for a planted fault', () => {
   })
   it('measuring a live circuit with a dead test is refused, and critical however right the answer is', () => {
     const { fault, id } = plant()
-    const log = [{ do: 'test', test: 'c2.r1r2@c2p5', read: '' }, { do: 'isolate' }, { do: 'conclude', code: fault.code, place: fault.place }] as const
-    const views = log.map((step, i) => stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }))
+    const log = [
+      { do: 'test', test: 'c2.r1r2@c2p5', read: '' },
+      { do: 'isolate' },
+      { do: 'conclude', code: fault.code, place: fault.place },
+    ] as const
+    const views = log.map((step, i) =>
+      stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }),
+    )
     expect(views[0]!.log[0]!.words).toContain('refused: live')
     const { verdict } = endHunt(centre.context, centre.apprentice, id)
     expect(verdict!.met).toBe(false)
@@ -134,23 +179,61 @@ describe('a search for a planted fault', () => {
   it('a repair of something else mends nothing', () => {
     const { fault, id } = plant()
     const { aims } = plantBay(centre.context, centre.instructor, 'ring')
-    const other = aims.find(({ code }) => code === 'open')!.faults.find(({ code, where }) => code === fault.code && where.includes('Socket 1.2'))!
-    const log = [{ do: 'isolate' }, { do: 'conclude', code: other.code, place: other.place }, { do: 'repair' }, { do: 'test', test: 'c2.r1r2@c2p5', read: '' }] as const
-    const views = log.map((step, i) => stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }))
+    const other = aims
+      .find(({ code }) => code === 'open')!
+      .faults.find(({ code, where }) => code === fault.code && where.includes('Socket 1.2'))!
+    const log = [
+      { do: 'isolate' },
+      { do: 'conclude', code: other.code, place: other.place },
+      { do: 'repair' },
+      { do: 'test', test: 'c2.r1r2@c2p5', read: '' },
+    ] as const
+    const views = log.map((step, i) =>
+      stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }),
+    )
     expect(views.at(-1)!.log.at(-1)!.words).toContain('>1999')
     expect(endHunt(centre.context, centre.apprentice, id).verdict).toMatchObject({ met: false })
   })
   it('two faults that cannot be in one bay together are told, not planted', async () => {
     const { aims } = plantBay(centre.context, centre.instructor, 'split')
-    const open = aims.flatMap(({ faults }) => faults).find(({ code, where }) => code === 'neutralOpen' && where.includes('Lamp'))!
-    const borrowed = aims.flatMap(({ faults }) => faults).find(({ code, where }) => code === 'borrowedNeutral' && open.where.split(' ').some((word) => where.includes(word)))!
+    const open = aims
+      .flatMap(({ faults }) => faults)
+      .find(({ code, where }) => code === 'neutralOpen' && where.includes('Lamp'))!
+    const borrowed = aims
+      .flatMap(({ faults }) => faults)
+      .find(
+        ({ code, where }) =>
+          code === 'borrowedNeutral' && open.where.split(' ').some((word) => where.includes(word)),
+      )!
     const both = [open, borrowed, open].map(({ code, place }) => ({ code, place }))
-    expect(await refusal(() => previewHunt(centre.context, centre.instructor, { bay: 'split', faults: both }))).toBe('notFound')
-    expect(await refusal(() => plantHunt(centre.context, centre.instructor, { bay: 'split', faults: both, people: [centre.apprentice.id], place: 'virtual', bayNumber: 1 }))).toBe('notFound')
-    expect(previewPlant(centre.repos.hunts.byPerson(centre.apprentice.id)[0]?.rig ?? plantRig(), [{ code: open.code, place: open.place }])).not.toBeNull()
+    expect(
+      await refusal(() => previewHunt(centre.context, centre.instructor, { bay: 'split', faults: both })),
+    ).toBe('notFound')
+    expect(
+      await refusal(() =>
+        plantHunt(centre.context, centre.instructor, {
+          bay: 'split',
+          faults: both,
+          people: [centre.apprentice.id],
+          place: 'virtual',
+          bayNumber: 1,
+        }),
+      ),
+    ).toBe('notFound')
+    expect(
+      previewPlant(centre.repos.hunts.byPerson(centre.apprentice.id)[0]?.rig ?? plantRig(), [
+        { code: open.code, place: open.place },
+      ]),
+    ).not.toBeNull()
   })
   const plantRig = () => {
-    plantHunt(centre.context, centre.instructor, { bay: 'split', faults: [{ code: 'shortNE', place: 'c1p1' }], people: [centre.apprentice.id], place: 'virtual', bayNumber: 1 })
+    plantHunt(centre.context, centre.instructor, {
+      bay: 'split',
+      faults: [{ code: 'shortNE', place: 'c1p1' }],
+      people: [centre.apprentice.id],
+      place: 'virtual',
+      bayNumber: 1,
+    })
     return centre.repos.hunts.byPerson(centre.apprentice.id)[0]!.rig
   }
 })

@@ -26,7 +26,11 @@ beforeAll(async () => {
 afterAll(() => void server.close())
 
 const post = (path: string, body: unknown, headers: Record<string, string> = {}) =>
-  fetch(`${base}/api/${path}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: typeof body === 'string' ? body : JSON.stringify(body) })
+  fetch(`${base}/api/${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  })
 const cookieOf = (response: Response) => response.headers.get('set-cookie')!.split(';')[0]!
 const ADMIN = { number: 'A-1', name: 'Ada', password: 'a long password' }
 
@@ -46,12 +50,19 @@ describe('over the wire', () => {
   })
 
   test('what cannot be taken comes back as problem+json with field and sentence', async () => {
-    const response = await post('set-up', { number: 'no spaces please', name: '', password: 'short', extra: 1 })
+    const response = await post('set-up', {
+      number: 'no spaces please',
+      name: '',
+      password: 'short',
+      extra: 1,
+    })
     expect(response.status).toBe(400)
     expect(response.headers.get('content-type')).toMatch('application/problem+json')
     const problem = await response.json()
     expect(problem).toMatchObject({ code: 'bodyNotRight', status: 400 })
-    expect(problem.fields.map((f: { field: string }) => f.field)).toEqual(expect.arrayContaining(['number', 'name', 'password', 'extra']))
+    expect(problem.fields.map((f: { field: string }) => f.field)).toEqual(
+      expect.arrayContaining(['number', 'name', 'password', 'extra']),
+    )
     expect((await post('set-up', '{ not json')).status).toBe(400)
   })
 
@@ -59,7 +70,11 @@ describe('over the wire', () => {
     expect((await fetch(`${base}/api/people`)).status).toBe(401)
     expect((await fetch(`${base}/api/people`, { headers: { cookie: 'nakshi=forged' } })).status).toBe(401)
     expect((await fetch(`${base}/api/people`, { headers: { cookie } })).status).toBe(200)
-    const foreign = await post('roster', { fileBase64: 'eA==' }, { cookie, origin: 'http://elsewhere.example' })
+    const foreign = await post(
+      'roster',
+      { fileBase64: 'eA==' },
+      { cookie, origin: 'http://elsewhere.example' },
+    )
     expect(await foreign.json()).toMatchObject({ status: 403, code: 'otherSite' })
   })
 
@@ -73,16 +88,25 @@ describe('over the wire', () => {
     const file = Buffer.from('number,name,group\nT-1,Bo Otter,Friday\n').toString('base64')
     const [slip] = await (await post('roster', { fileBase64: file }, { cookie })).json()
     const theirs = cookieOf(await post('session', { number: 'T-1', password: slip.password }))
-    expect(await (await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).json()).toMatchObject({ code: 'passwordChangeNeeded' })
-    const changed = await post('password', { current: slip.password, password: 'words of my own' }, { cookie: theirs })
+    expect(await (await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).json()).toMatchObject({
+      code: 'passwordChangeNeeded',
+    })
+    const changed = await post(
+      'password',
+      { current: slip.password, password: 'words of my own' },
+      { cookie: theirs },
+    )
     expect(changed.status).toBe(200)
-    expect(await (await fetch(`${base}/api/work/1`, { headers: { cookie: cookieOf(changed) } })).json()).toMatchObject({ code: 'notFound' })
+    expect(
+      await (await fetch(`${base}/api/work/1`, { headers: { cookie: cookieOf(changed) } })).json(),
+    ).toMatchObject({ code: 'notFound' })
     expect((await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).status).toBe(401)
   })
 
   test('guessing is slowed down: after eight tries in a minute nobody gets in, not even with the right password', async () => {
     const statuses: number[] = []
-    for (let i = 0; i < 10; i += 1) statuses.push((await post('session', { number: 'A-1', password: `guess number ${i}` })).status)
+    for (let i = 0; i < 10; i += 1)
+      statuses.push((await post('session', { number: 'A-1', password: `guess number ${i}` })).status)
     expect(statuses.slice(0, 8)).toEqual(Array(8).fill(401))
     expect(statuses.slice(8)).toEqual([429, 429])
     expect((await post('session', { number: 'A-1', password: ADMIN.password })).status).toBe(429)

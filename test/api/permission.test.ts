@@ -13,7 +13,10 @@ beforeEach(() => {
   id = aSetExercise(centre).attemptId
   bringTo(centre, id, 'live')
 })
-const later = (minutes: number) => ({ repos: centre.repos, now: new Date(Date.parse(NOW) + minutes * 60_000).toISOString() })
+const later = (minutes: number) => ({
+  repos: centre.repos,
+  now: new Date(Date.parse(NOW) + minutes * 60_000).toISOString(),
+})
 const typed = () => {
   const { version, answers, readings } = centre.repos.attempts.byId(id)!
   return { version, answers, readings: { ...readings, zs: '0.61' } }
@@ -26,29 +29,58 @@ describe('STOP', () => {
     const view = showWork(centre.context, centre.apprentice, id)
     expect(view.stage).toBe('dead')
     expect(view.readings.zs).toBe('0.61')
-    expect(view.events.at(-1)).toMatchObject({ act: 'withdraw', by: centre.assessor.name, note: expect.stringMatching(/Stand back/) })
-    expect(await refusal(() => saveWork(centre.context, centre.apprentice, id, { ...typed(), readings: { ...typed().readings, zs: '0.7' } }))).toBe('liveLocked')
-    expect(await refusal(() => handInReadings(centre.context, centre.apprentice, id, view.version))).toBe('wrongStage')
+    expect(view.events.at(-1)).toMatchObject({
+      act: 'withdraw',
+      by: centre.assessor.name,
+      note: expect.stringMatching(/Stand back/),
+    })
+    expect(
+      await refusal(() =>
+        saveWork(centre.context, centre.apprentice, id, {
+          ...typed(),
+          readings: { ...typed().readings, zs: '0.7' },
+        }),
+      ),
+    ).toBe('liveLocked')
+    expect(await refusal(() => handInReadings(centre.context, centre.apprentice, id, view.version))).toBe(
+      'wrongStage',
+    )
   })
   test('takes all of them back at once, and only from those who may', async () => {
-    expect(await refusal(() => withdrawPermission(centre.context, centre.apprentice, null, ''))).toBe('notAllowed')
+    expect(await refusal(() => withdrawPermission(centre.context, centre.apprentice, null, ''))).toBe(
+      'notAllowed',
+    )
     expect(withdrawPermission(centre.context, centre.instructor, null, 'Fire alarm')).toEqual({ stopped: 1 })
     expect(withdrawPermission(centre.context, centre.instructor, null, '')).toEqual({ stopped: 0 })
-    expect(centre.db.prepare("SELECT count(*) AS n FROM audit WHERE action = 'stoppedAll'").get()).toEqual({ n: 2 })
+    expect(centre.db.prepare("SELECT count(*) AS n FROM audit WHERE action = 'stoppedAll'").get()).toEqual({
+      n: 2,
+    })
   })
 })
 
 describe('a permission', () => {
   test('holds for its minutes and then runs out by itself, wherever it is looked at', async () => {
-    expect(showFloor(later(PERMISSION_MINUTES - 1), centre.assessor).patches.find((patch) => patch.id === id)).toMatchObject({ stage: 'live', liveUntil: later(PERMISSION_MINUTES).now })
-    expect(await refusal(() => saveWork(later(PERMISSION_MINUTES + 1), centre.apprentice, id, typed()))).toBe('stale')
-    expect(showFloor(later(PERMISSION_MINUTES + 1), centre.assessor).patches.find((patch) => patch.id === id)).toMatchObject({ stage: 'dead', liveUntil: null })
+    expect(
+      showFloor(later(PERMISSION_MINUTES - 1), centre.assessor).patches.find((patch) => patch.id === id),
+    ).toMatchObject({ stage: 'live', liveUntil: later(PERMISSION_MINUTES).now })
+    expect(await refusal(() => saveWork(later(PERMISSION_MINUTES + 1), centre.apprentice, id, typed()))).toBe(
+      'stale',
+    )
+    expect(
+      showFloor(later(PERMISSION_MINUTES + 1), centre.assessor).patches.find((patch) => patch.id === id),
+    ).toMatchObject({ stage: 'dead', liveUntil: null })
     expect(showWork(later(PERMISSION_MINUTES + 2), centre.apprentice, id).events.at(-1)?.act).toBe('expire')
   })
   test('is none after a refusal, a STOP or its end', async () => {
     const at = NOW
     expect(permissionUntil([{ act: 'permit', at }])).toBe(later(PERMISSION_MINUTES).now)
-    for (const act of ['refuse', 'withdraw', 'expire']) expect(permissionUntil([{ act: 'permit', at }, { act, at }])).toBeNull()
+    for (const act of ['refuse', 'withdraw', 'expire'])
+      expect(
+        permissionUntil([
+          { act: 'permit', at },
+          { act, at },
+        ]),
+      ).toBeNull()
     expect(permissionUntil([])).toBeNull()
   })
 })

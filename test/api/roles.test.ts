@@ -49,11 +49,23 @@ const USE_CASES: [string, Role[], Try][] = [
   ['see groups', STAFF, (c, role) => listCohorts(c.context, as(c, role))],
   ['bring in a roster', ['administrator'], (c, role) => previewRosterFile(c.context, as(c, role), file)],
   ['see exercises', [...STAFF, 'technician'], (c, role) => listExercises(c.context, as(c, role))],
-  ['open an exercise with its answers', [...STAFF, 'technician'], (c, role) => showExercise(c.context, as(c, role), 1)],
+  [
+    'open an exercise with its answers',
+    [...STAFF, 'technician'],
+    (c, role) => showExercise(c.context, as(c, role), 1),
+  ],
   ['print task sheets', [...STAFF, 'technician'], (c, role) => taskSheets(c.context, as(c, role), 1)],
-  ['write an exercise', ['instructor'], (c, role) => createExercise(c.context, as(c, role), anExercise({ code: `R-${role}` }))],
+  [
+    'write an exercise',
+    ['instructor'],
+    (c, role) => createExercise(c.context, as(c, role), anExercise({ code: `R-${role}` })),
+  ],
   ['see the floor', MARKERS, (c, role) => showFloor(c.context, as(c, role))],
-  ['refuse to energise', MARKERS, (c, role) => decidePermission(c.context, as(c, role), 1, false, 'Covers are off.')],
+  [
+    'refuse to energise',
+    MARKERS,
+    (c, role) => decidePermission(c.context, as(c, role), 1, false, 'Covers are off.'),
+  ],
   ['see the pile', MARKERS, (c, role) => markingPile(c.context, as(c, role))],
   ['open a sheet with its marks', MARKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
   ['see what a group gets wrong', MARKERS, (c, role) => groupMarks(c.context, as(c, role), 1)],
@@ -61,19 +73,66 @@ const USE_CASES: [string, Role[], Try][] = [
   ['take out results', STAFF, (c, role) => exportResults(c.context, as(c, role), 1)],
   ['see what stores lay out', ['instructor', 'technician'], (c, role) => showStores(c.context, as(c, role))],
   ['see the centre', STAFF, (c, role) => showCentre(c.context, as(c, role))],
-  ['choose a policy', ['administrator'], (c, role) => setPolicy(c.context, as(c, role), { ...DEFAULT_POLICY, measuredZs: 'corrected' })],
-  ['load a framework', ['administrator'], (c, role) => loadFramework(c.context, as(c, role), framework as Framework)],
-  ['practise on a bay', [...MARKERS, 'apprentice'], (c, role) => showBay(c.context, as(c, role), 'practice-split')],
+  [
+    'choose a policy',
+    ['administrator'],
+    (c, role) => setPolicy(c.context, as(c, role), { ...DEFAULT_POLICY, measuredZs: 'corrected' }),
+  ],
+  [
+    'load a framework',
+    ['administrator'],
+    (c, role) => loadFramework(c.context, as(c, role), framework as Framework),
+  ],
+  [
+    'practise on a bay',
+    [...MARKERS, 'apprentice'],
+    (c, role) => showBay(c.context, as(c, role), 'practice-split'),
+  ],
   ['see own predictions', [...MARKERS, 'apprentice'], (c, role) => listPredictions(c.context, as(c, role))],
   ['rehearse an isolation', [...MARKERS, 'apprentice'], (c, role) => isolationHome(c.context, as(c, role))],
-  ['observe an isolation', MARKERS, (c, role) => startObservation(c.context, as(c, role), { apprenticeId: c.apprentice.id, fields: {} })],
+  [
+    'observe an isolation',
+    MARKERS,
+    (c, role) => startObservation(c.context, as(c, role), { apprenticeId: c.apprentice.id, fields: {} }),
+  ],
   ['see locks and permits', MARKERS, (c, role) => showRegister(c.context, as(c, role))],
-  ['choose how isolation is judged', ['administrator'], (c, role) => setIsolationPolicy(c.context, as(c, role), { ...DEFAULT_ISOLATION, notice: 'required' })],
-  ['see the register of instruments', [...STAFF, 'technician', 'apprentice'], (c, role) => listInstruments(c.context, as(c, role))],
-  ['keep the register of instruments', ['instructor', 'technician'], (c, role) => addInstrument(c.context, as(c, role), { name: `X-${role}`, serial: '1', kind: 'loop', doneOn: '2026-01-01', dueOn: '2027-01-01' })],
-  ['set out conduit', [...MARKERS, 'technician', 'apprentice'], (c, role) => listRuns(c.context, as(c, role))],
-  ['measure a run', MARKERS, (c, role) => door(() => startMeasurement(c.context, as(c, role), 1, c.apprentice.id))],
-  ['inspect a bay', [...MARKERS, 'apprentice'], (c, role) => door(() => showInspection(c.context, as(c, role), 1))],
+  [
+    'choose how isolation is judged',
+    ['administrator'],
+    (c, role) => setIsolationPolicy(c.context, as(c, role), { ...DEFAULT_ISOLATION, notice: 'required' }),
+  ],
+  [
+    'see the register of instruments',
+    [...STAFF, 'technician', 'apprentice'],
+    (c, role) => listInstruments(c.context, as(c, role)),
+  ],
+  [
+    'keep the register of instruments',
+    ['instructor', 'technician'],
+    (c, role) =>
+      addInstrument(c.context, as(c, role), {
+        name: `X-${role}`,
+        serial: '1',
+        kind: 'loop',
+        doneOn: '2026-01-01',
+        dueOn: '2027-01-01',
+      }),
+  ],
+  [
+    'set out conduit',
+    [...MARKERS, 'technician', 'apprentice'],
+    (c, role) => listRuns(c.context, as(c, role)),
+  ],
+  [
+    'measure a run',
+    MARKERS,
+    (c, role) => door(() => startMeasurement(c.context, as(c, role), 1, c.apprentice.id)),
+  ],
+  [
+    'inspect a bay',
+    [...MARKERS, 'apprentice'],
+    (c, role) => door(() => showInspection(c.context, as(c, role), 1)),
+  ],
   ['train inspecting', [...MARKERS, 'apprentice'], (c, role) => listRounds(c.context, as(c, role))],
   ['look for faults', [...MARKERS, 'apprentice'], (c, role) => huntHome(c.context, as(c, role))],
   ['plant faults', MARKERS, (c, role) => plantBay(c.context, as(c, role), 'split')],
@@ -104,7 +163,9 @@ describe.each(USE_CASES)('%s', (_name, allowed, tryIt) => {
 test('a framework cannot drop a criterion that the record may speak of', () => {
   const centre = aCentre()
   const [design] = (framework as Framework).units
-  expect(() => loadFramework(centre.context, centre.administrator, { ...(framework as Framework), units: [design!] })).toThrow(Problem)
+  expect(() =>
+    loadFramework(centre.context, centre.administrator, { ...(framework as Framework), units: [design!] }),
+  ).toThrow(Problem)
   expect(centre.repos.centre.framework()!.units).toHaveLength(framework.units.length)
 })
 
@@ -114,12 +175,23 @@ test('stores count what the variants need, bay by bay', () => {
   const [exercise] = showStores(centre.context, centre.technician)
   const circuits = centre.repos.attempts.byExercise(1).map((attempt) => attempt.installation.circuits[0]!)
   // Half a metre at the board and 0.2 m at both sides of each of four points, rounded up to half a metre.
-  expect(exercise!.bays.map((bay) => bay.materials.cables[0]!.lengthM)).toEqual(circuits.map(({ lengthM }) => Math.ceil((lengthM + 0.5 + 1.6) * 2) / 2))
+  expect(exercise!.bays.map((bay) => bay.materials.cables[0]!.lengthM)).toEqual(
+    circuits.map(({ lengthM }) => Math.ceil((lengthM + 0.5 + 1.6) * 2) / 2),
+  )
   expect(exercise!.bays[0]!.materials.cables[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5 })
-  expect(exercise!.bays[0]!.materials.devices[0]).toMatchObject({ ratingA: 16, curve: 'B', residualMA: 30, capacityA: 6000 })
+  expect(exercise!.bays[0]!.materials.devices[0]).toMatchObject({
+    ratingA: 16,
+    curve: 'B',
+    residualMA: 30,
+    capacityA: 6000,
+  })
   const [cable] = exercise!.cables
-  expect(cable!.drums.flatMap(({ pieces }) => pieces.map(({ forWhom }) => forWhom)).sort()).toEqual(['bay 1', 'bay 2'])
-  for (const { lengthM, pieces, leftM } of cable!.drums) expect(pieces.reduce((sum, piece) => sum + piece.lengthM, leftM)).toBeCloseTo(lengthM, 9)
+  expect(cable!.drums.flatMap(({ pieces }) => pieces.map(({ forWhom }) => forWhom)).sort()).toEqual([
+    'bay 1',
+    'bay 2',
+  ])
+  for (const { lengthM, pieces, leftM } of cable!.drums)
+    expect(pieces.reduce((sum, piece) => sum + piece.lengthM, leftM)).toBeCloseTo(lengthM, 9)
 })
 
 test('bulk release gives back what is decided and names what is not', () => {
@@ -128,7 +200,10 @@ test('bulk release gives back what is decided and names what is not', () => {
   bringTo(centre, attemptId, 'handedIn')
   decide(centre.context, centre.assessor, attemptId, 0)
   const other = centre.repos.attempts.byPerson(centre.other.id)[0]!.id
-  expect(releaseMany(centre.context, centre.assessor, [attemptId, other])).toMatchObject({ released: 1, left: [{ id: other }] })
+  expect(releaseMany(centre.context, centre.assessor, [attemptId, other])).toMatchObject({
+    released: 1,
+    left: [{ id: other }],
+  })
   expect(centre.repos.attempts.byId(attemptId)!.stage).toBe('released')
 })
 
@@ -138,7 +213,11 @@ test('the comment bank learns from what was decided, and counts what is used aga
   bringTo(centre, attemptId, 'handedIn', { typed: { 'c1.zs': '0.50' } })
   const suggested = showMarking(centre.context, centre.assessor, attemptId).suggestedFeedback
   for (const version of [0, 1]) {
-    saveMarking(centre.context, centre.assessor, attemptId, { version, overrides: [], feedback: `${suggested}\n\nDraw the loop first.` })
+    saveMarking(centre.context, centre.assessor, attemptId, {
+      version,
+      overrides: [],
+      feedback: `${suggested}\n\nDraw the loop first.`,
+    })
     decide(centre.context, centre.assessor, attemptId, version + 1)
   }
   expect(centre.repos.comments.all()).toEqual([{ id: 1, text: 'Draw the loop first.', step: 'zs', uses: 2 }])
@@ -149,5 +228,8 @@ test('the floor puts the dead tests beside a request and keeps them off everybod
   const { attemptId } = aSetExercise(centre)
   bringTo(centre, attemptId, 'permission', { readings: { irLE: '0.2' } })
   const { patches } = showFloor(centre.context, centre.assessor)
-  expect(patches.map((patch) => [patch.stage, patch.request?.gate.beyond])).toEqual([['permission', ['irLE']], ['design', undefined]])
+  expect(patches.map((patch) => [patch.stage, patch.request?.gate.beyond])).toEqual([
+    ['permission', ['irLE']],
+    ['design', undefined],
+  ])
 })

@@ -10,13 +10,33 @@ import { assignmentFor } from '../../server/services/assignment'
 import { boardBay, pairingCode } from '../../server/services/board'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import { endHunt, huntHome, plantHunt, previewHunt, showHunt, startHunt, stepHunt } from '../../server/services/hunts'
-import { addInstrument, calibrate, listInstruments, retireInstrument } from '../../server/services/instruments'
+import {
+  endHunt,
+  huntHome,
+  plantHunt,
+  previewHunt,
+  showHunt,
+  startHunt,
+  stepHunt,
+} from '../../server/services/hunts'
+import {
+  addInstrument,
+  calibrate,
+  listInstruments,
+  retireInstrument,
+} from '../../server/services/instruments'
 import { NEW_LINK, takeStreamLine } from '../../server/services/instrument-stream'
 import { hashPassword } from '../../server/services/passwords'
 import { savePaper, showPapers, signPaper } from '../../server/services/papers'
 import { previewReadings, readingsForm, showSchedule } from '../../server/services/schedules'
-import { askPermission, decidePermission, handInDesign, handInReadings, saveWork, showWork } from '../../server/services/work'
+import {
+  askPermission,
+  decidePermission,
+  handInDesign,
+  handInReadings,
+  saveWork,
+  showWork,
+} from '../../server/services/work'
 import { NOW, aCentre, type Centre } from '../support/centre'
 import { splitBoard } from '../support/bay'
 import { refusal } from '../support/refusal'
@@ -28,16 +48,43 @@ let id: number
 const SECRET = 'a secret of the tests'
 const version = () => centre.repos.attempts.byId(id)!.version
 const attempt = () => centre.repos.attempts.byId(id)!
-const save = (readings: Record<string, string>, at: Context = context) => saveWork(at, centre.apprentice, id, { version: version(), answers: attempt().answers as Record<string, string>, readings })
-const measured = (isDead: boolean): Readings => Object.fromEntries([...testBay(boardBay(context, attempt()).rig, boardBay(context, attempt()).schedule.filter((test) => test.isAsked && test.isDead === isDead), TESTER)].map(({ test, shown }) => [test.key, shown]))
+const save = (readings: Record<string, string>, at: Context = context) =>
+  saveWork(at, centre.apprentice, id, {
+    version: version(),
+    answers: attempt().answers as Record<string, string>,
+    readings,
+  })
+const measured = (isDead: boolean): Readings =>
+  Object.fromEntries(
+    [
+      ...testBay(
+        boardBay(context, attempt()).rig,
+        boardBay(context, attempt()).schedule.filter((test) => test.isAsked && test.isDead === isDead),
+        TESTER,
+      ),
+    ].map(({ test, shown }) => [test.key, shown]),
+  )
 
 beforeEach(() => {
   centre = aCentre()
   context = { ...centre.context, stream: { port: 4000, secret: SECRET } }
-  const stored = createExercise(context, centre.instructor, anExercise({ code: 'B-1', tests: WHOLE_BOARD, installation: splitBoard(), asks: { circuits: ['c1'], steps: ['ib', 'in'] } }))
+  const stored = createExercise(
+    context,
+    centre.instructor,
+    anExercise({
+      code: 'B-1',
+      tests: WHOLE_BOARD,
+      installation: splitBoard(),
+      asks: { circuits: ['c1'], steps: ['ib', 'in'] },
+    }),
+  )
   setExercise(context, centre.instructor, stored.id, stored.version, 'Thursday')
   id = centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id
-  saveWork(context, centre.apprentice, id, { version: version(), answers: typedAnswers(assignmentFor(context, attempt()), {}) as Record<string, string>, readings: {} })
+  saveWork(context, centre.apprentice, id, {
+    version: version(),
+    answers: typedAnswers(assignmentFor(context, attempt()), {}) as Record<string, string>,
+    readings: {},
+  })
   expect(askedNodes(assignmentFor(context, attempt())).length).toBeGreaterThan(0)
   handInDesign(context, centre.apprentice, id, version())
 })
@@ -45,21 +92,27 @@ beforeEach(() => {
 describe('the sheet of a whole board', () => {
   it('tells how each test is made and nothing of what it should show', () => {
     const view = showWork(context, centre.apprentice, id)
-    expect(view.board!.tests.find(({ key }) => key === 'c1.r1')!.setup.ready.join(' ')).toMatch(/Take out: line of Socket 1\.1/)
+    expect(view.board!.tests.find(({ key }) => key === 'c1.r1')!.setup.ready.join(' ')).toMatch(
+      /Take out: line of Socket 1\.1/,
+    )
     expect(view.board!.stream).toEqual({ port: 4000, code: pairingCode(SECRET, id) })
     expect(JSON.stringify(view)).not.toMatch(/expected|"low"|"limit"/)
   })
   it('takes dead readings only before, live ones only with permission, and no test that it does not have', async () => {
     expect(await refusal(() => save({ 'c9.r1': '0.4' }))).toBe('readingUnknown')
     expect(await refusal(() => save({ ze: '0.3' }))).toBe('liveLocked')
-    expect(await refusal(() => askPermission(context, centre.apprentice, id, version()))).toBe('readingsMissing')
+    expect(await refusal(() => askPermission(context, centre.apprentice, id, version()))).toBe(
+      'readingsMissing',
+    )
     save({ ...measured(true), 'set:instrument': 'Multi 1' })
     askPermission(context, centre.apprentice, id, version())
     expect(await refusal(() => save({ ...attempt().readings, 'c1.r1': '0.1' }))).toBe('locked')
     decidePermission(context, centre.assessor, id, true, '')
     save({ ...attempt().readings, ...measured(false) })
     handInReadings(context, centre.apprentice, id, version())
-    expect(showSchedule(context, centre.assessor, id).marks.every(({ verdict }) => verdict === 'right')).toBe(true)
+    expect(showSchedule(context, centre.assessor, id).marks.every(({ verdict }) => verdict === 'right')).toBe(
+      true,
+    )
   })
   it('a permission is not given past a reading beyond its limit', async () => {
     save({ ...measured(true), 'c1.irLE': '0.4 MΩ' })
@@ -68,20 +121,48 @@ describe('the sheet of a whole board', () => {
   })
   it('keeps when each reading came in; a file may say so itself, and then it counts', () => {
     save({ 'c1.r1': '0.4' })
-    save({ 'c1.r1': '0.4', 'c1.rn': '0.4', 'at:c1.rn': '2026-11-12T08:00:00.000Z' }, { ...context, now: '2026-11-12T15:00:00.000Z' })
+    save(
+      { 'c1.r1': '0.4', 'c1.rn': '0.4', 'at:c1.rn': '2026-11-12T08:00:00.000Z' },
+      { ...context, now: '2026-11-12T15:00:00.000Z' },
+    )
     expect(attempt().readingTimes).toEqual({ 'c1.r1': NOW, 'c1.rn': '2026-11-12T08:00:00.000Z' })
   })
   it('looks through a file: only tests that are open now; and gives a form to fill in', () => {
-    expect(previewReadings(context, centre.apprentice, id, 'test,reading\nc1.r1,0.4\nze,0.3\n')).toMatchObject({ ok: true, readings: [{ key: 'c1.r1' }], problems: [{ line: 3, problem: 'noSuchTest' }] })
+    expect(
+      previewReadings(context, centre.apprentice, id, 'test,reading\nc1.r1,0.4\nze,0.3\n'),
+    ).toMatchObject({
+      ok: true,
+      readings: [{ key: 'c1.r1' }],
+      problems: [{ line: 3, problem: 'noSuchTest' }],
+    })
     expect(readingsForm(context, centre.apprentice, id).split('\r\n')[0]).toBe('test,name,reading,unit,time')
   })
 })
 
 describe('an instrument on the stream', () => {
-  const talk = (...lines: readonly string[]) => lines.reduce((state, line) => { const answer = takeStreamLine(context, state.link, line); return { link: answer.link, says: [...state.says, answer.says] } }, { link: NEW_LINK, says: [] as string[] }).says
+  const talk = (...lines: readonly string[]) =>
+    lines.reduce(
+      (state, line) => {
+        const answer = takeStreamLine(context, state.link, line)
+        return { link: answer.link, says: [...state.says, answer.says] }
+      },
+      { link: NEW_LINK, says: [] as string[] },
+    ).says
   it('says whose sheet it is, and then writes into it; what another device changed meanwhile stays', () => {
-    expect(talk(`SHEET ${id} ${pairingCode(SECRET, id)}`, 'INSTRUMENT Multi 1', 'NULL 0.08', 'READ c1.r1 0.44 Ω', 'END')).toEqual(['OK', 'OK', 'OK', 'OK', 'OK'])
-    expect(attempt().readings).toMatchObject({ 'set:instrument': 'Multi 1', 'set:leads': '0.08 Ω', 'c1.r1': '0.44 Ω' })
+    expect(
+      talk(
+        `SHEET ${id} ${pairingCode(SECRET, id)}`,
+        'INSTRUMENT Multi 1',
+        'NULL 0.08',
+        'READ c1.r1 0.44 Ω',
+        'END',
+      ),
+    ).toEqual(['OK', 'OK', 'OK', 'OK', 'OK'])
+    expect(attempt().readings).toMatchObject({
+      'set:instrument': 'Multi 1',
+      'set:leads': '0.08 Ω',
+      'c1.r1': '0.44 Ω',
+    })
     save({ ...attempt().readings, 'c1.rn': '0.43' })
     talk(`SHEET ${id} ${pairingCode(SECRET, id)}`, 'READ c1.r2 0.71')
     expect(attempt().readings).toMatchObject({ 'c1.r1': '0.44 Ω', 'c1.rn': '0.43', 'c1.r2': '0.71' })
@@ -89,19 +170,50 @@ describe('an instrument on the stream', () => {
   it('is refused without its code, for live tests without permission, and for tests that are not there; each line by itself', () => {
     expect(talk('READ c1.r1 0.44')[0]).toMatch(/^NO say first/)
     expect(talk(`SHEET ${id} 000000`)[0]).toMatch(/^NO the code/)
-    expect(talk(`SHEET ${id} ${pairingCode(SECRET, id)}`, 'READ c1.zs@c1p4 0.9', 'READ c7.r1 1', 'WHAT', 'READ c1.r1 0.5')).toEqual(['OK', expect.stringMatching(/^NO live/), expect.stringMatching(/^NO c7\.r1 is no test/), expect.stringMatching(/^NO unknown/), 'OK'])
+    expect(
+      talk(
+        `SHEET ${id} ${pairingCode(SECRET, id)}`,
+        'READ c1.zs@c1p4 0.9',
+        'READ c7.r1 1',
+        'WHAT',
+        'READ c1.r1 0.5',
+      ),
+    ).toEqual([
+      'OK',
+      expect.stringMatching(/^NO live/),
+      expect.stringMatching(/^NO c7\.r1 is no test/),
+      expect.stringMatching(/^NO unknown/),
+      'OK',
+    ])
   })
 })
 
 describe('the register of instruments', () => {
-  const tester = { name: 'Multi 1', serial: 'A-1', kind: 'multifunction' as const, doneOn: '2025-11-01', dueOn: '2026-11-01' }
+  const tester = {
+    name: 'Multi 1',
+    serial: 'A-1',
+    kind: 'multifunction' as const,
+    doneOn: '2025-11-01',
+    dueOn: '2026-11-01',
+  }
   it('keeps every calibration; the newest counts; names are unique; nothing due before it was done', async () => {
     addInstrument(context, centre.technician, tester)
-    expect(await refusal(() => addInstrument(context, centre.technician, { ...tester, name: 'multi 1' }))).toBe('instrumentKnown')
-    expect(await refusal(() => addInstrument(context, centre.technician, { ...tester, name: 'X', dueOn: '2025-01-01' }))).toBe('calibrationDates')
+    expect(
+      await refusal(() => addInstrument(context, centre.technician, { ...tester, name: 'multi 1' })),
+    ).toBe('instrumentKnown')
+    expect(
+      await refusal(() =>
+        addInstrument(context, centre.technician, { ...tester, name: 'X', dueOn: '2025-01-01' }),
+      ),
+    ).toBe('calibrationDates')
     save({ ...measured(true), 'set:instrument': 'Multi 1', 'set:leads': '0.08' })
-    expect(showSchedule(context, centre.assessor, id).process.map(({ code }) => code)).toEqual(['instrument.overdue'])
-    calibrate(context, centre.technician, listInstruments(context, centre.apprentice)[0]!.id, { doneOn: '2026-11-10', dueOn: '2027-11-10' })
+    expect(showSchedule(context, centre.assessor, id).process.map(({ code }) => code)).toEqual([
+      'instrument.overdue',
+    ])
+    calibrate(context, centre.technician, listInstruments(context, centre.apprentice)[0]!.id, {
+      doneOn: '2026-11-10',
+      dueOn: '2027-11-10',
+    })
     expect(showSchedule(context, centre.assessor, id).process).toEqual([])
     expect(() => centre.db.exec("UPDATE calibration SET due_on = '2030-01-01'")).toThrow(/append-only/)
     expect(retireInstrument(context, centre.technician, 1)).toEqual([])
@@ -109,26 +221,65 @@ describe('the register of instruments', () => {
 })
 
 describe('records', () => {
-  const fields = { client: 'Depot', address: 'Road 2', description: 'Ring', departures: 'none', existingComments: 'none', date: '2026-11-12', nextInspection: '2027-11-12', earthingConductor: 'yes', bondingWater: 'connected', bondingGas: 'N/A', 'why.bondingGas': 'no gas', circuit: 'c1', afdd: 'N/A', 'why.afdd': 'workshop', spd: 'fitted' }
+  const fields = {
+    client: 'Depot',
+    address: 'Road 2',
+    description: 'Ring',
+    departures: 'none',
+    existingComments: 'none',
+    date: '2026-11-12',
+    nextInspection: '2027-11-12',
+    earthingConductor: 'yes',
+    bondingWater: 'connected',
+    bondingGas: 'N/A',
+    'why.bondingGas': 'no gas',
+    circuit: 'c1',
+    afdd: 'N/A',
+    'why.afdd': 'workshop',
+    spd: 'fitted',
+  }
   async function tested() {
     centre.repos.locks.setPin(centre.apprentice.id, await hashPassword('2468'), NOW)
-    addInstrument(context, centre.technician, { name: 'Multi 1', serial: 'A-1', kind: 'multifunction', doneOn: '2026-01-01', dueOn: '2027-01-01' })
+    addInstrument(context, centre.technician, {
+      name: 'Multi 1',
+      serial: 'A-1',
+      kind: 'multifunction',
+      doneOn: '2026-01-01',
+      dueOn: '2027-01-01',
+    })
     save({ ...measured(true), 'set:instrument': 'Multi 1' })
     askPermission(context, centre.apprentice, id, version())
     decidePermission(context, centre.assessor, id, true, '')
     save({ ...attempt().readings, ...measured(false) })
     handInReadings(context, centre.apprentice, id, version())
   }
-  const sign = (signature: Partial<{ name: string; pin: string; version: number }> = {}) => signPaper(context, centre.apprentice, id, { kind: 'minor', version: showPapers(context, centre.apprentice, id).papers.minor.version, name: centre.apprentice.name, pin: '2468', ...signature })
+  const sign = (signature: Partial<{ name: string; pin: string; version: number }> = {}) =>
+    signPaper(context, centre.apprentice, id, {
+      kind: 'minor',
+      version: showPapers(context, centre.apprentice, id).papers.minor.version,
+      name: centre.apprentice.name,
+      pin: '2468',
+      ...signature,
+    })
 
   it('name what is missing, and take no signature before nothing is', async () => {
     const { paper } = showPapers(context, centre.apprentice, id).papers.minor
-    expect(paper.missing).toEqual(expect.arrayContaining(['Client', 'Circuit', 'Live tests, handed in', 'Permission to energise by']))
+    expect(paper.missing).toEqual(
+      expect.arrayContaining(['Client', 'Circuit', 'Live tests, handed in', 'Permission to energise by']),
+    )
     expect(await refusal(() => sign())).toBe('paperIncomplete')
     await tested()
-    savePaper(context, centre.apprentice, id, { kind: 'minor', version: 1, fields: { ...fields, 'why.bondingGas': '' } })
-    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.missing).toEqual(['Reason for bonding of gas'])
-    expect(showPapers(context, centre.apprentice, id).papers.installation.paper.missing).toContain('Labels, charts and notices')
+    savePaper(context, centre.apprentice, id, {
+      kind: 'minor',
+      version: 1,
+      fields: { ...fields, 'why.bondingGas': '' },
+    })
+    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.missing).toEqual([
+      'Reason for bonding of gas',
+    ])
+    expect(showPapers(context, centre.apprentice, id).papers.installation.paper.missing).toContain(
+      'Labels, charts and notices',
+    )
   })
   // BS 7671:2018 Appendix 6, minor works form, from memory of its parts 1 to 5: description, earthing, circuit, results, declaration.
   it('ask for everything that the model form asks for; one box left empty is named, and only that one', async () => {
@@ -139,12 +290,36 @@ describe('records', () => {
       return showPapers(context, centre.apprentice, id).papers.minor.paper.missing
     }
     expect(missing(fields)).toEqual([])
-    const asked = showPapers(context, centre.apprentice, id).papers.minor.paper.parts.flatMap(({ items }) => items.map(({ key }) => key))
-    expect(asked).toEqual(expect.arrayContaining(['client', 'address', 'description', 'date', 'departures', 'existingComments', 'earthingArrangement', 'earthingConductor', 'bondingWater', 'bondingGas', 'device', 'conductors', 'residual', 'results', 'instrument', 'tester', 'nextInspection']))
+    const asked = showPapers(context, centre.apprentice, id).papers.minor.paper.parts.flatMap(({ items }) =>
+      items.map(({ key }) => key),
+    )
+    expect(asked).toEqual(
+      expect.arrayContaining([
+        'client',
+        'address',
+        'description',
+        'date',
+        'departures',
+        'existingComments',
+        'earthingArrangement',
+        'earthingConductor',
+        'bondingWater',
+        'bondingGas',
+        'device',
+        'conductors',
+        'residual',
+        'results',
+        'instrument',
+        'tester',
+        'nextInspection',
+      ]),
+    )
     for (const key of Object.keys(fields).filter((one) => one !== 'circuit' && !one.startsWith('why.'))) {
       const { [key as 'client']: _left, ...rest } = fields
       expect(missing(rest), key).toHaveLength(1)
-      expect(missing({ ...fields, [key]: 'LIM', [`why.${key}`]: ' ' }), key).toEqual([expect.stringMatching(/^Reason for /)])
+      expect(missing({ ...fields, [key]: 'LIM', [`why.${key}`]: ' ' }), key).toEqual([
+        expect.stringMatching(/^Reason for /),
+      ])
     }
   })
   it('signed by name and PIN, with a hash of the content, and never changed afterwards', async () => {
@@ -153,16 +328,24 @@ describe('records', () => {
     expect(await refusal(() => sign({ pin: '9999' }))).toBe('pinWrong')
     expect(await refusal(() => sign({ version: 1 }))).toBe('stale')
     const { signed } = await sign()
-    const row = centre.db.prepare('SELECT content, hash FROM signed_paper').get() as { content: string; hash: string }
+    const row = centre.db.prepare('SELECT content, hash FROM signed_paper').get() as {
+      content: string
+      hash: string
+    }
     expect(createHash('sha256').update(row.content).digest('hex')).toBe(signed[0]!.hash)
     expect(signed[0]!.content.readings['c1.r1']).toBe(attempt().readings['c1.r1'])
-    for (const change of ["UPDATE signed_paper SET content = '{}'", 'DELETE FROM signed_paper']) expect(() => centre.db.exec(change)).toThrow(/append-only/)
+    for (const change of ["UPDATE signed_paper SET content = '{}'", 'DELETE FROM signed_paper'])
+      expect(() => centre.db.exec(change)).toThrow(/append-only/)
   })
   it('nothing that fails is signed', async () => {
     await tested()
-    centre.db.prepare('UPDATE attempt SET readings = ? WHERE id = ?').run(JSON.stringify({ ...attempt().readings, 'c1.irLE': '0.3 MΩ' }), id)
+    centre.db
+      .prepare('UPDATE attempt SET readings = ? WHERE id = ?')
+      .run(JSON.stringify({ ...attempt().readings, 'c1.irLE': '0.3 MΩ' }), id)
     savePaper(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
-    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.failing).toEqual([expect.stringContaining('Insulation, line to earth')])
+    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.failing).toEqual([
+      expect.stringContaining('Insulation, line to earth'),
+    ])
     expect(await refusal(() => sign())).toBe('paperIncomplete')
   })
   it('belong to the one who tested and to those who mark', async () => {
@@ -178,22 +361,50 @@ describe('planted faults', () => {
     const view = showHunt(context, centre.apprentice, hunt)
     expect(view.secret).toBeNull()
     expect(JSON.stringify({ ...view, choices: [] })).not.toContain(faults[0]!.place)
-    expect(stepHunt(context, centre.apprentice, hunt, { version: 1, step: { do: 'test', test: 'c2.r1r2@c2p2', read: '0.1' } }).log[0]!.words).toContain('refused: live')
-    expect(await refusal(() => stepHunt(context, centre.apprentice, hunt, { version: 1, step: { do: 'isolate' } }))).toBe('stale')
-    stepHunt(context, centre.apprentice, hunt, { version: 2, step: { do: 'conclude', code: faults[0]!.code, place: faults[0]!.place } })
+    expect(
+      stepHunt(context, centre.apprentice, hunt, {
+        version: 1,
+        step: { do: 'test', test: 'c2.r1r2@c2p2', read: '0.1' },
+      }).log[0]!.words,
+    ).toContain('refused: live')
+    expect(
+      await refusal(() =>
+        stepHunt(context, centre.apprentice, hunt, { version: 1, step: { do: 'isolate' } }),
+      ),
+    ).toBe('stale')
+    stepHunt(context, centre.apprentice, hunt, {
+      version: 2,
+      step: { do: 'conclude', code: faults[0]!.code, place: faults[0]!.place },
+    })
     const over = endHunt(context, centre.apprentice, hunt)
     expect(over.secret).toBeTruthy()
     expect(over.verdict).toMatchObject({ met: false })
-    expect(over.verdict!.marks.find(({ rule }) => rule === 'isolation')).toMatchObject({ state: 'broken', isCritical: true })
-    expect(await refusal(() => stepHunt(context, centre.apprentice, hunt, { version: 4, step: { do: 'look' } }))).toBe('huntOver')
+    expect(over.verdict!.marks.find(({ rule }) => rule === 'isolation')).toMatchObject({
+      state: 'broken',
+      isCritical: true,
+    })
+    expect(
+      await refusal(() => stepHunt(context, centre.apprentice, hunt, { version: 4, step: { do: 'look' } })),
+    ).toBe('huntOver')
   })
   it('are previewed and set by the staff; in a real bay the readings are typed', () => {
     const faults = [{ code: 'shortNE', place: 'c1p1' }]
     const preview = previewHunt(context, centre.instructor, { bay: 'split', faults })
     expect(preview.readings.map(({ name }) => name).join()).toContain('insulation N–E')
-    expect(plantHunt(context, centre.instructor, { bay: 'split', faults, people: [centre.apprentice.id, centre.other.id], place: 'bay', bayNumber: 4 })).toEqual({ set: 2 })
+    expect(
+      plantHunt(context, centre.instructor, {
+        bay: 'split',
+        faults,
+        people: [centre.apprentice.id, centre.other.id],
+        place: 'bay',
+        bayNumber: 4,
+      }),
+    ).toEqual({ set: 2 })
     const [own] = huntHome(context, centre.apprentice).own
-    const view = stepHunt(context, centre.apprentice, own!.id, { version: 1, step: { do: 'test', test: 'c1.irNE', read: '0.02 MΩ' } })
+    const view = stepHunt(context, centre.apprentice, own!.id, {
+      version: 1,
+      step: { do: 'test', test: 'c1.irNE', read: '0.02 MΩ' },
+    })
     expect(view).toMatchObject({ bay: 4, setBy: centre.instructor.name })
     expect(view.log[0]!.words).toContain('0.02 MΩ')
     expect(huntHome(context, centre.instructor).set).toHaveLength(2)

@@ -49,8 +49,13 @@ describe('people', () => {
 
     const before = centre.repos.people.all().length
     const mixed = Buffer.from('number;name;group\nT-10;Cy;Friday\nT-8;Again;Friday\n')
-    expect(previewRosterFile(centre.context, centre.administrator, mixed)).toMatchObject({ good: [{ number: 'T-10' }], bad: [{ line: 3, problems: ['alreadyHere'] }] })
-    expect(await refusal(() => importRoster(centre.context, centre.administrator, mixed))).toBe('rosterHasBadRows')
+    expect(previewRosterFile(centre.context, centre.administrator, mixed)).toMatchObject({
+      good: [{ number: 'T-10' }],
+      bad: [{ line: 3, problems: ['alreadyHere'] }],
+    })
+    expect(await refusal(() => importRoster(centre.context, centre.administrator, mixed))).toBe(
+      'rosterHasBadRows',
+    )
     expect(centre.repos.people.all()).toHaveLength(before)
   })
 
@@ -67,13 +72,19 @@ describe('people', () => {
 describe('authorisation', () => {
   test('each action is for its roles and nobody else', async () => {
     const expected: Partial<Record<Action, string[]>> = {
-      'people.change': ['administrator'], 'exercise.change': ['instructor'], 'energise.permit': ['instructor', 'assessor'],
-      'attempt.mark': ['instructor', 'assessor'], 'work.own': ['apprentice'], 'centre.change': ['administrator'],
+      'people.change': ['administrator'],
+      'exercise.change': ['instructor'],
+      'energise.permit': ['instructor', 'assessor'],
+      'attempt.mark': ['instructor', 'assessor'],
+      'work.own': ['apprentice'],
+      'centre.change': ['administrator'],
     }
     for (const [action, roles] of Object.entries(expected)) {
       for (const role of ROLES) {
         const actor = { ...centre.apprentice, role }
-        expect(await refusal(() => allow(actor, action as Action)), `${role} ${action}`).toBe(roles.includes(role) ? 'none' : 'notAllowed')
+        expect(await refusal(() => allow(actor, action as Action)), `${role} ${action}`).toBe(
+          roles.includes(role) ? 'none' : 'notAllowed',
+        )
       }
     }
   })
@@ -81,31 +92,68 @@ describe('authorisation', () => {
   test('another apprentice’s attempt is not there, and staff screens are not theirs', async () => {
     const { attemptId, exerciseId } = aSetExercise(centre)
     expect(await refusal(() => showWork(centre.context, centre.other, attemptId))).toBe('notFound')
-    expect(await refusal(() => saveWork(centre.context, centre.other, attemptId, { version: 1, answers: {}, readings: {} }))).toBe('notFound')
+    expect(
+      await refusal(() =>
+        saveWork(centre.context, centre.other, attemptId, { version: 1, answers: {}, readings: {} }),
+      ),
+    ).toBe('notFound')
     expect(await refusal(() => showMarking(centre.context, centre.apprentice, attemptId))).toBe('notAllowed')
-    expect(await refusal(() => exportResults(centre.context, centre.apprentice, exerciseId))).toBe('notAllowed')
-    expect(await refusal(() => decidePermission(centre.context, centre.apprentice, attemptId, true, ''))).toBe('notAllowed')
+    expect(await refusal(() => exportResults(centre.context, centre.apprentice, exerciseId))).toBe(
+      'notAllowed',
+    )
+    expect(
+      await refusal(() => decidePermission(centre.context, centre.apprentice, attemptId, true, '')),
+    ).toBe('notAllowed')
   })
 })
 
 describe('setting', () => {
   test('an unsolvable task is refused with the constraint, a solvable one gives everybody their own', async () => {
-    const impossible = createExercise(centre.context, centre.instructor, anExercise({ code: 'X-9', installation: around(aTask({ lengthM: 420, cable: { kind: 'flat-twin-earth', method: 'C' } })) }))
-    await expect(async () => setExercise(centre.context, centre.instructor, impossible.id, 1, 'Thursday')).rejects.toThrow(/Voltage drop prevents a solution/)
+    const impossible = createExercise(
+      centre.context,
+      centre.instructor,
+      anExercise({
+        code: 'X-9',
+        installation: around(aTask({ lengthM: 420, cable: { kind: 'flat-twin-earth', method: 'C' } })),
+      }),
+    )
+    await expect(async () =>
+      setExercise(centre.context, centre.instructor, impossible.id, 1, 'Thursday'),
+    ).rejects.toThrow(/Voltage drop prevents a solution/)
     const { exerciseId } = aSetExercise(centre)
-    const circuits = centre.repos.attempts.byExercise(exerciseId).map((attempt) => attempt.installation.circuits[0]!)
+    const circuits = centre.repos.attempts
+      .byExercise(exerciseId)
+      .map((attempt) => attempt.installation.circuits[0]!)
     expect(new Set(circuits.map(({ lengthM }) => lengthM)).size).toBe(2)
     const stored = centre.repos.exercises.byId(exerciseId)!
-    expect(await refusal(() => setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Thursday'))).toBe('cohortDone')
-    expect(await refusal(() => setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Nobody'))).toBe('cohortEmpty')
-    expect(await refusal(() => saveExercise(centre.context, centre.instructor, exerciseId, stored.version, anExercise()))).toBe('exerciseIsSet')
+    expect(
+      await refusal(() =>
+        setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Thursday'),
+      ),
+    ).toBe('cohortDone')
+    expect(
+      await refusal(() =>
+        setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Nobody'),
+      ),
+    ).toBe('cohortEmpty')
+    expect(
+      await refusal(() =>
+        saveExercise(centre.context, centre.instructor, exerciseId, stored.version, anExercise()),
+      ),
+    ).toBe('exerciseIsSet')
   })
 
   test('two people save the same exercise: the second is handed the first one’s version', async () => {
     const stored = createExercise(centre.context, centre.instructor, anExercise())
     saveExercise(centre.context, centre.instructor, stored.id, stored.version, anExercise({ title: 'First' }))
     try {
-      saveExercise(centre.context, centre.instructor, stored.id, stored.version, anExercise({ title: 'Second' }))
+      saveExercise(
+        centre.context,
+        centre.instructor,
+        stored.id,
+        stored.version,
+        anExercise({ title: 'Second' }),
+      )
       expect.unreachable()
     } catch (error) {
       expect(error).toMatchObject({ code: 'stale', extra: { theirs: { exercise: { title: 'First' } } } })
@@ -113,18 +161,30 @@ describe('setting', () => {
   })
 
   test('a broken exercise file is refused whole, naming each part', async () => {
-    expect(await refusal(() => importExercise(centre.context, centre.instructor, '{ not json'))).toBe('exerciseNotJson')
+    expect(await refusal(() => importExercise(centre.context, centre.instructor, '{ not json'))).toBe(
+      'exerciseNotJson',
+    )
     const whole = anInstallation()
-    const broken = { ...anExercise(), surprise: 1, installation: { ...whole, circuits: [{ ...aCircuit(), lengthM: -4 }], intake: { ...whole.intake, arrangement: 'IT' } } }
+    const broken = {
+      ...anExercise(),
+      surprise: 1,
+      installation: {
+        ...whole,
+        circuits: [{ ...aCircuit(), lengthM: -4 }],
+        intake: { ...whole.intake, arrangement: 'IT' },
+      },
+    }
     try {
       importExercise(centre.context, centre.instructor, JSON.stringify(broken))
       expect.unreachable()
     } catch (error) {
-      expect((error as Problem).fields).toEqual(expect.arrayContaining([
-        { field: 'surprise', message: 'is not known here. Take it out.' },
-        { field: 'installation.circuits.0.lengthM', message: 'must be more than 0.' },
-        { field: 'installation.intake.arrangement', message: 'must be one of: TN-S, TN-C-S, TT.' },
-      ]))
+      expect((error as Problem).fields).toEqual(
+        expect.arrayContaining([
+          { field: 'surprise', message: 'is not known here. Take it out.' },
+          { field: 'installation.circuits.0.lengthM', message: 'must be more than 0.' },
+          { field: 'installation.intake.arrangement', message: 'must be one of: TN-S, TN-C-S, TT.' },
+        ]),
+      )
     }
     expect(centre.repos.exercises.all()).toHaveLength(0)
   })
@@ -135,14 +195,32 @@ describe('from design to record', () => {
     const { attemptId } = aSetExercise(centre)
     bringTo(centre, attemptId, 'permission', { readings: { irNE: '0.4' } })
     const work = () => showWork(centre.context, centre.apprentice, attemptId)
-    const live = () => saveWork(centre.context, centre.apprentice, attemptId, { version: version(attemptId), answers: work().answers, readings: { ...work().readings, zs: '0.8' } })
+    const live = () =>
+      saveWork(centre.context, centre.apprentice, attemptId, {
+        version: version(attemptId),
+        answers: work().answers,
+        readings: { ...work().readings, zs: '0.8' },
+      })
     expect(await refusal(live)).toBe('liveLocked')
-    expect(await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, true, ''))).toBe('gateShut')
-    expect(await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, false, ' '))).toBe('reasonNeeded')
+    expect(await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, true, ''))).toBe(
+      'gateShut',
+    )
+    expect(
+      await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, false, ' ')),
+    ).toBe('reasonNeeded')
     decidePermission(centre.context, centre.assessor, attemptId, false, 'N–E is too low: find it.')
-    expect(work()).toMatchObject({ stage: 'dead', events: expect.arrayContaining([expect.objectContaining({ act: 'refuse', by: 'assessor S-1', note: 'N–E is too low: find it.' })]) })
+    expect(work()).toMatchObject({
+      stage: 'dead',
+      events: expect.arrayContaining([
+        expect.objectContaining({ act: 'refuse', by: 'assessor S-1', note: 'N–E is too low: find it.' }),
+      ]),
+    })
     expect(await refusal(live)).toBe('liveLocked')
-    saveWork(centre.context, centre.apprentice, attemptId, { version: version(attemptId), answers: work().answers, readings: { ...work().readings, irNE: '>999' } })
+    saveWork(centre.context, centre.apprentice, attemptId, {
+      version: version(attemptId),
+      answers: work().answers,
+      readings: { ...work().readings, irNE: '>999' },
+    })
     askPermission(centre.context, centre.apprentice, attemptId, version(attemptId))
     decidePermission(centre.context, centre.assessor, attemptId, true, '')
     expect(work().events.at(-1)).toMatchObject({ act: 'permit', by: 'assessor S-1', at: centre.context.now })
@@ -151,15 +229,36 @@ describe('from design to record', () => {
 
   test('an unfinished design is not taken; its empty steps come back by name', async () => {
     const { attemptId } = aSetExercise(centre)
-    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ib': '12.6', 'c1.in': 'sixteen' }, readings: {} })
-    await expect(async () => handInDesign(centre.context, centre.apprentice, attemptId, 2)).rejects.toMatchObject({ code: 'answersMissing', extra: { missing: expect.arrayContaining(['c1.in', 'c1.ca']) } })
+    saveWork(centre.context, centre.apprentice, attemptId, {
+      version: 1,
+      answers: { 'c1.ib': '12.6', 'c1.in': 'sixteen' },
+      readings: {},
+    })
+    await expect(async () =>
+      handInDesign(centre.context, centre.apprentice, attemptId, 2),
+    ).rejects.toMatchObject({
+      code: 'answersMissing',
+      extra: { missing: expect.arrayContaining(['c1.in', 'c1.ca']) },
+    })
   })
 
   test('a stale worksheet gets the other device’s typing back', async () => {
     const { attemptId } = aSetExercise(centre)
-    saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ib': '12.6' }, readings: {} })
-    await expect(async () => saveWork(centre.context, centre.apprentice, attemptId, { version: 1, answers: { 'c1.ca': '1' }, readings: {} }))
-      .rejects.toMatchObject({ code: 'stale', extra: { theirs: { version: 2, answers: { 'c1.ib': '12.6' } } } })
+    saveWork(centre.context, centre.apprentice, attemptId, {
+      version: 1,
+      answers: { 'c1.ib': '12.6' },
+      readings: {},
+    })
+    await expect(async () =>
+      saveWork(centre.context, centre.apprentice, attemptId, {
+        version: 1,
+        answers: { 'c1.ca': '1' },
+        readings: {},
+      }),
+    ).rejects.toMatchObject({
+      code: 'stale',
+      extra: { theirs: { version: 2, answers: { 'c1.ib': '12.6' } } },
+    })
   })
 
   test('what an apprentice is sent holds no answer before release, and all of them after', () => {
@@ -170,34 +269,68 @@ describe('from design to record', () => {
     expect(sent()).not.toMatch(secrets)
     decide(centre.context, centre.assessor, attemptId, 0)
     expect(sent()).not.toMatch(secrets)
-    expect(ownRecord(centre.context, centre.apprentice).flatMap((unit) => unit.coverage.flatMap((item) => item.occasions))).toEqual([])
+    expect(
+      ownRecord(centre.context, centre.apprentice).flatMap((unit) =>
+        unit.coverage.flatMap((item) => item.occasions),
+      ),
+    ).toEqual([])
     release(centre.context, centre.assessor, attemptId)
     expect(sent()).toMatch(/"verdict":"carried"/)
-    expect(ownRecord(centre.context, centre.apprentice)[0]!.coverage[0]!.occasions[0]).toMatchObject({ met: false, decidedBy: 'assessor S-1' })
-    expect(groupRecord(centre.context, centre.instructor, 'Thursday').people[0]!.coverage[1]).toMatchObject({ met: 1 })
+    expect(ownRecord(centre.context, centre.apprentice)[0]!.coverage[0]!.occasions[0]).toMatchObject({
+      met: false,
+      decidedBy: 'assessor S-1',
+    })
+    expect(groupRecord(centre.context, centre.instructor, 'Thursday').people[0]!.coverage[1]).toMatchObject({
+      met: 1,
+    })
   })
 
   test('a decision signs what was on the screen; a later one replaces it, and both stay', async () => {
     const { attemptId } = aSetExercise(centre)
     bringTo(centre, attemptId, 'handedIn', { typed: { 'c1.residual': 'none' } })
     expect(decide(centre.context, centre.assessor, attemptId, 0).decision).toMatchObject({ met: false })
-    const override = { item: 'design.c1.residual' as const, verdict: 'right' as const, reason: 'Explained at the bay.' }
-    saveMarking(centre.context, centre.instructor, attemptId, { version: 0, overrides: [override], feedback: null })
-    expect(await refusal(() => saveMarking(centre.context, centre.assessor, attemptId, { version: 0, overrides: [], feedback: null }))).toBe('stale')
+    const override = {
+      item: 'design.c1.residual' as const,
+      verdict: 'right' as const,
+      reason: 'Explained at the bay.',
+    }
+    saveMarking(centre.context, centre.instructor, attemptId, {
+      version: 0,
+      overrides: [override],
+      feedback: null,
+    })
+    expect(
+      await refusal(() =>
+        saveMarking(centre.context, centre.assessor, attemptId, {
+          version: 0,
+          overrides: [],
+          feedback: null,
+        }),
+      ),
+    ).toBe('stale')
     expect(await refusal(() => decide(centre.context, centre.assessor, attemptId, 0))).toBe('stale')
     expect(await refusal(() => release(centre.context, centre.assessor, attemptId))).toBe('wrongStage')
-    expect(decide(centre.context, centre.instructor, attemptId, 1).decision).toMatchObject({ met: true, by: 'instructor I-1' })
-    expect(groupRecord(centre.context, centre.instructor, 'Thursday').people[0]!.coverage[4]).toMatchObject({ met: 1, occasions: [{ met: true }] })
+    expect(decide(centre.context, centre.instructor, attemptId, 1).decision).toMatchObject({
+      met: true,
+      by: 'instructor I-1',
+    })
+    expect(groupRecord(centre.context, centre.instructor, 'Thursday').people[0]!.coverage[4]).toMatchObject({
+      met: 1,
+      occasions: [{ met: true }],
+    })
     expect(centre.db.prepare('SELECT count(*) AS n FROM decision').get()).toEqual({ n: 2 })
   })
 
-  test.each(['decision', 'occasion', 'stage_event', 'audit'])('nobody can change or remove a row of %s', (table) => {
-    const { attemptId } = aSetExercise(centre)
-    bringTo(centre, attemptId, 'handedIn')
-    decide(centre.context, centre.assessor, attemptId, 0)
-    expect(() => centre.db.exec(`DELETE FROM ${table}`)).toThrow(/append-only/)
-    expect(() => centre.db.exec(`UPDATE ${table} SET id = id + 100`)).toThrow(/append-only/)
-  })
+  test.each(['decision', 'occasion', 'stage_event', 'audit'])(
+    'nobody can change or remove a row of %s',
+    (table) => {
+      const { attemptId } = aSetExercise(centre)
+      bringTo(centre, attemptId, 'handedIn')
+      decide(centre.context, centre.assessor, attemptId, 0)
+      expect(() => centre.db.exec(`DELETE FROM ${table}`)).toThrow(/append-only/)
+      expect(() => centre.db.exec(`UPDATE ${table} SET id = id + 100`)).toThrow(/append-only/)
+    },
+  )
 
   test('results go out as CSV and read back as the same rows', () => {
     const { attemptId, exerciseId } = aSetExercise(centre)
@@ -206,13 +339,25 @@ describe('from design to record', () => {
     const { csv } = exportResults(centre.context, centre.instructor, exerciseId)
     const rows = readResults(csv)
     expect(rows).toEqual([
-      expect.objectContaining({ number: 'T-1', stage: 'decided', met: false, criteriaOpen: ['D1'], decidedBy: 'assessor S-1' }),
-      expect.objectContaining({ number: 'T-2', stage: 'design', mark: undefined, met: undefined, criteriaMet: [] }),
+      expect.objectContaining({
+        number: 'T-1',
+        stage: 'decided',
+        met: false,
+        criteriaOpen: ['D1'],
+        decidedBy: 'assessor S-1',
+      }),
+      expect.objectContaining({
+        number: 'T-2',
+        stage: 'design',
+        mark: undefined,
+        met: undefined,
+        criteriaMet: [],
+      }),
     ])
     expect(writeResults(rows)).toBe(csv)
     // A name that a spreadsheet would run as a formula goes out harmless and comes back as it was.
     const tricky = [{ ...rows[0]!, name: '=1+1, "Bo"\nOtter' }]
-    expect(writeResults(tricky)).toContain('\'=1+1')
+    expect(writeResults(tricky)).toContain("'=1+1")
     expect(readResults(writeResults(tricky))).toEqual(tricky)
   })
 })

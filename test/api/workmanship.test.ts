@@ -6,10 +6,29 @@ import { readRun } from '#core/run/form'
 import { dimensionsOf } from '#core/run/measure'
 import { PIT_RUN } from '../../demo/workmanship'
 import { showFloor } from '../../server/services/floor'
-import { endRound, keepPhoto, listRounds, saveInspection, showInspection, showPhoto, showRound, startRound } from '../../server/services/inspections'
+import {
+  endRound,
+  keepPhoto,
+  listRounds,
+  saveInspection,
+  showInspection,
+  showPhoto,
+  showRound,
+  startRound,
+} from '../../server/services/inspections'
 import { showMarking } from '../../server/services/marking'
 import { ownRecord } from '../../server/services/records'
-import { closeMeasurement, createRun, listRuns, saveMeasurement, saveRun, showMeasurement, showRun, startMeasurement, storesOfRuns } from '../../server/services/runs'
+import {
+  closeMeasurement,
+  createRun,
+  listRuns,
+  saveMeasurement,
+  saveRun,
+  showMeasurement,
+  showRun,
+  startMeasurement,
+  storesOfRuns,
+} from '../../server/services/runs'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
 
@@ -24,10 +43,14 @@ describe('runs', () => {
     expect(listRuns(context, other).map(({ id }) => id)).toEqual([theirs])
     expect(listRuns(context, assessor).map(({ id }) => id)).toEqual([own, theirs])
     expect(showRun(context, apprentice, theirs).mayChange).toBe(false)
-    expect(await refusal(() => saveRun(context, apprentice, theirs, { version: 1, fields: {} }))).toBe('notAllowed')
+    expect(await refusal(() => saveRun(context, apprentice, theirs, { version: 1, fields: {} }))).toBe(
+      'notAllowed',
+    )
     expect(await refusal(() => showRun(context, other, own))).toBe('notFound')
     saveRun(context, apprentice, own, { version: 1, fields: { ...PIT_RUN, name: 'Ours' } })
-    expect(await refusal(() => saveRun(context, apprentice, own, { version: 1, fields: PIT_RUN }))).toBe('stale')
+    expect(await refusal(() => saveRun(context, apprentice, own, { version: 1, fields: PIT_RUN }))).toBe(
+      'stale',
+    )
   })
   it('of the staff are laid out by the stores: tubes and fittings for all bays', () => {
     const { context, instructor, technician, apprentice } = centre
@@ -35,7 +58,9 @@ describe('runs', () => {
     createRun(context, instructor, { order: 's1', 's1.length': 'long' })
     createRun(context, apprentice, PIT_RUN)
     const runs = storesOfRuns(context, technician)
-    expect(runs).toMatchObject([{ name: 'Inspection pit lighting', bays: 8, what: 'steel conduit 20 mm', stockMm: 3750 }])
+    expect(runs).toMatchObject([
+      { name: 'Inspection pit lighting', bays: 8, what: 'steel conduit 20 mm', stockMm: 3750 },
+    ])
     expect(runs[0]!.bill).toContainEqual({ name: 'inspection bends', count: 8 })
   })
   it('are measured against the drawing as it was, and closed for good', async () => {
@@ -45,13 +70,32 @@ describe('runs', () => {
     saveRun(context, instructor, id, { version: 1, fields: { ...PIT_RUN, 's1.length': '900' } })
     saveMeasurement(context, assessor, measured, { version: 1, fields: { s1: '+1' } })
     expect(await refusal(() => showMeasurement(context, apprentice, measured))).toBe('notFound')
-    expect(await refusal(() => closeMeasurement(context, assessor, measured, { version: 1, parts: {}, reason: '' }))).toBe('stale')
+    expect(
+      await refusal(() =>
+        closeMeasurement(context, assessor, measured, { version: 1, parts: {}, reason: '' }),
+      ),
+    ).toBe('stale')
     closeMeasurement(context, assessor, measured, { version: 2, parts: {}, reason: '' })
-    expect(showMeasurement(context, apprentice, measured)).toMatchObject({ runFields: { 's1.length': '1150' }, fields: { s1: '+1' }, mayChange: false })
+    expect(showMeasurement(context, apprentice, measured)).toMatchObject({
+      runFields: { 's1.length': '1150' },
+      fields: { s1: '+1' },
+      mayChange: false,
+    })
     expect(await refusal(() => showMeasurement(context, other, measured))).toBe('notFound')
-    expect(await refusal(() => saveMeasurement(context, assessor, measured, { version: 3, fields: {} }))).toBe('measurementClosed')
+    expect(
+      await refusal(() => saveMeasurement(context, assessor, measured, { version: 3, fields: {} })),
+    ).toBe('measurementClosed')
     expect(() => centre.db.exec("UPDATE run_measurement SET fields = '{}'")).toThrow(/stays as it is/)
-    expect(await refusal(() => startMeasurement(context, assessor, createRun(context, instructor, { order: 's1', 's1.length': 'long' }).id, apprentice.id))).toBe('runUnreadable')
+    expect(
+      await refusal(() =>
+        startMeasurement(
+          context,
+          assessor,
+          createRun(context, instructor, { order: 's1', 's1.length': 'long' }).id,
+          apprentice.id,
+        ),
+      ),
+    ).toBe('runUnreadable')
   })
 })
 
@@ -61,16 +105,33 @@ describe('the record', () => {
     const { id } = createRun(context, instructor, PIT_RUN)
     const measure = () => startMeasurement(context, assessor, id, apprentice.id).id
     const sheet = readRun(PIT_RUN).sheet!
-    const exact = Object.fromEntries(dimensionsOf(sheet.run).map(({ key, kind }) => [key, kind === 'way' || kind === 'bubble' ? '✓' : '0']))
-    const shown = () => Object.fromEntries(ownRecord(context, apprentice).flatMap(({ coverage }) => coverage.filter(({ criterion }) => criterion.code.startsWith('W')).map(({ criterion, occasions }) => [criterion.code, occasions.map(({ met }) => met)])))
+    const exact = Object.fromEntries(
+      dimensionsOf(sheet.run).map(({ key, kind }) => [key, kind === 'way' || kind === 'bubble' ? '✓' : '0']),
+    )
+    const shown = () =>
+      Object.fromEntries(
+        ownRecord(context, apprentice).flatMap(({ coverage }) =>
+          coverage
+            .filter(({ criterion }) => criterion.code.startsWith('W'))
+            .map(({ criterion, occasions }) => [criterion.code, occasions.map(({ met }) => met)]),
+        ),
+      )
     const first = measure()
     saveMeasurement(context, assessor, first, { version: 1, fields: { ...exact, s2: '+35' } })
-    expect(await refusal(() => closeMeasurement(context, assessor, first, { version: 2, parts: { setOut: true }, reason: '' }))).toBe('otherwiseReason')
+    expect(
+      await refusal(() =>
+        closeMeasurement(context, assessor, first, { version: 2, parts: { setOut: true }, reason: '' }),
+      ),
+    ).toBe('otherwiseReason')
     closeMeasurement(context, assessor, first, { version: 2, parts: {}, reason: '' })
     expect(shown()).toEqual({ W1: [false], W2: [true], W3: [], W4: [] })
     const second = measure()
     saveMeasurement(context, assessor, second, { version: 1, fields: { ...exact, s2: '+35' } })
-    closeMeasurement(context, assessor, second, { version: 2, parts: { setOut: true }, reason: 'The drawing was changed at the bay.' })
+    closeMeasurement(context, assessor, second, {
+      version: 2,
+      parts: { setOut: true },
+      reason: 'The drawing was changed at the bay.',
+    })
     expect(shown().W1).toEqual([false, true])
     expect(() => centre.db.exec('DELETE FROM run_occasion')).toThrow(/append-only/)
   })
@@ -83,10 +144,17 @@ describe('the record', () => {
     saveInspection(context, apprentice, attemptId, { version, fields })
     centre.repos.attempts.setStage(attemptId, 'handedIn')
     expect(showMarking(context, assessor, attemptId).marked.work).toEqual([])
-    expect(await refusal(() => saveInspection(context, apprentice, attemptId, { version: version + 1, fields }))).toBe('inspectionClosed')
+    expect(
+      await refusal(() => saveInspection(context, apprentice, attemptId, { version: version + 1, fields })),
+    ).toBe('inspectionClosed')
     saveInspection(context, assessor, attemptId, { version: version + 1, fields })
-    expect(showMarking(context, assessor, attemptId).marked.work).toHaveLength(new Set(items.map(({ group }) => group)).size)
-    expect(showInspection(context, apprentice, attemptId)).toMatchObject({ mayChange: false, savedBy: { isAssessor: true } })
+    expect(showMarking(context, assessor, attemptId).marked.work).toHaveLength(
+      new Set(items.map(({ group }) => group)).size,
+    )
+    expect(showInspection(context, apprentice, attemptId)).toMatchObject({
+      mayChange: false,
+      savedBy: { isAssessor: true },
+    })
   })
 })
 
@@ -98,8 +166,13 @@ describe('inspections', () => {
     bringTo(centre, attemptId, 'permission')
     const { items, planned } = showInspection(context, apprentice, attemptId)
     expect(planned.some(({ unit }) => unit === 'm')).toBe(true)
-    saveInspection(context, apprentice, attemptId, { version: 1, fields: Object.fromEntries(items.map(({ key }) => [`see.${key}`, 'ok'])) })
-    expect(await refusal(() => saveInspection(context, assessor, attemptId, { version: 1, fields: {} }))).toBe('stale')
+    saveInspection(context, apprentice, attemptId, {
+      version: 1,
+      fields: Object.fromEntries(items.map(({ key }) => [`see.${key}`, 'ok'])),
+    })
+    expect(
+      await refusal(() => saveInspection(context, assessor, attemptId, { version: 1, fields: {} })),
+    ).toBe('stale')
     expect(await refusal(() => showInspection(context, other, attemptId))).toBe('notFound')
     expect(showFloor(context, assessor).patches.find(({ id }) => id === attemptId)!.request).toBeDefined()
   })
@@ -113,7 +186,9 @@ describe('inspections', () => {
     expect(showPhoto(context, apprentice, hash).equals(picture)).toBe(true)
     expect(showPhoto(context, assessor, hash).equals(picture)).toBe(true)
     expect(await refusal(() => showPhoto(context, other, hash))).toBe('notFound')
-    expect(await refusal(() => keepPhoto(context, apprentice, Buffer.alloc(200, 7).toString('base64')))).toBe('notAPicture')
+    expect(await refusal(() => keepPhoto(context, apprentice, Buffer.alloc(200, 7).toString('base64')))).toBe(
+      'notAPicture',
+    )
   })
 })
 
@@ -127,7 +202,10 @@ describe('rounds of the trainer', () => {
     expect(before.over).toBeNull()
     expect(JSON.stringify(before)).not.toMatch(/"answer"|"grade"|"defects"/)
     expect(await refusal(() => showRound(context, other, id))).toBe('notFound')
-    const over = endRound(context, apprentice, id, { spots: scene.defects.map(({ spot, grade }) => ({ spot, grade, remark: 'seen' })), answers: Object.fromEntries(scene.questions.map(({ key, answer }) => [key, answer])) })
+    const over = endRound(context, apprentice, id, {
+      spots: scene.defects.map(({ spot, grade }) => ({ spot, grade, remark: 'seen' })),
+      answers: Object.fromEntries(scene.questions.map(({ key, answer }) => [key, answer])),
+    })
     expect(over.over!.score.percent).toBe(100)
     expect(await refusal(() => endRound(context, apprentice, id, { spots: [], answers: {} }))).toBe('runOver')
     expect(listRounds(context, apprentice)).toMatchObject([{ id, percent: 100 }])

@@ -14,11 +14,17 @@ const { useAutosave } = await import('../../app/composables/useAutosave')
 /** A server with one document, its version, and the faults a test gives it. */
 function aServer(fields: Record<string, string> = {}) {
   const server = {
-    fields, version: 1, isDown: false, sent: 0,
+    fields,
+    version: 1,
+    isDown: false,
+    sent: 0,
     send: async (typed: Record<string, string>, version: number) => {
       server.sent += 1
       if (server.isDown) throw new ApiProblem(0, 'offline', 'no network')
-      if (version !== server.version) throw new ApiProblem(409, 'stale', 'stale', [], { theirs: { fields: { ...server.fields }, version: server.version } })
+      if (version !== server.version)
+        throw new ApiProblem(409, 'stale', 'stale', [], {
+          theirs: { fields: { ...server.fields }, version: server.version },
+        })
       server.fields = { ...typed }
       server.version += 1
       return { version: server.version, savedAt: '2026-11-12T14:00:00Z' }
@@ -31,7 +37,13 @@ let scopes: EffectScope[] = []
 async function aDevice(server: ReturnType<typeof aServer>, key = 'sheet') {
   const scope = effectScope()
   scopes.push(scope)
-  const autosave = scope.run(() => useAutosave({ key, send: server.send, theirs: (extra) => extra.theirs as { fields: Record<string, string>; version: number } }))!
+  const autosave = scope.run(() =>
+    useAutosave({
+      key,
+      send: server.send,
+      theirs: (extra) => extra.theirs as { fields: Record<string, string>; version: number },
+    }),
+  )!
   await autosave.start({ ...server.fields }, server.version, null)
   return autosave
 }

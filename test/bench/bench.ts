@@ -36,13 +36,27 @@ import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 
-const LIMITS = { findingsMs: 10, pairsMs: 5000, cuttingMs: 1000, floorMs: 1000, diagnoseMs: 300, solveMs: 1, energiseMs: 20, designMs: 2, markingMs: 100, firstScreenKB: 250, frameMs: 1000 / 60 }
+const LIMITS = {
+  findingsMs: 10,
+  pairsMs: 5000,
+  cuttingMs: 1000,
+  floorMs: 1000,
+  diagnoseMs: 300,
+  solveMs: 1,
+  energiseMs: 20,
+  designMs: 2,
+  markingMs: 100,
+  firstScreenKB: 250,
+  frameMs: 1000 / 60,
+}
 let missed = 0
 
 function report(name: string, value: number, unit: string, limit?: number): void {
   const isMissed = limit !== undefined && value > limit
   if (isMissed) missed += 1
-  console.log(`${name.padEnd(44)} ${value.toFixed(unit === 'ms' ? 3 : 1).padStart(9)} ${unit}${limit === undefined ? '' : `   limit ${limit} ${unit}  ${isMissed ? 'MISSED' : 'kept'}`}`)
+  console.log(
+    `${name.padEnd(44)} ${value.toFixed(unit === 'ms' ? 3 : 1).padStart(9)} ${unit}${limit === undefined ? '' : `   limit ${limit} ${unit}  ${isMissed ? 'MISSED' : 'kept'}`}`,
+  )
 }
 
 /** Median time of one call, ms, warmed up. */
@@ -58,18 +72,43 @@ function time(work: () => unknown, runs = 400): number {
 
 /** A board of so many circuits, of the kinds that a workshop sets, every step asked. */
 function aBoardOf(count: number): Exercise {
-  const kinds = Object.entries(CIRCUIT_TEMPLATES).filter(([name]) => name !== 'Feed to a board').map(([, parts]) => parts)
-  let form: ExerciseForm = { ...toForm(anExercise()), phases: '3', 'b1.phases': '3', 'b1.ways': '24', 'c1.amount': '2500 W', askSteps: ASK_SETS.full.join(' ') }
-  for (let i = 1; i < count; i += 1) form = addCircuit(form, { ...kinds[i % kinds.length], line: (['L1', 'L2', 'L3'] as const)[i % 3]! }).form
+  const kinds = Object.entries(CIRCUIT_TEMPLATES)
+    .filter(([name]) => name !== 'Feed to a board')
+    .map(([, parts]) => parts)
+  let form: ExerciseForm = {
+    ...toForm(anExercise()),
+    phases: '3',
+    'b1.phases': '3',
+    'b1.ways': '24',
+    'c1.amount': '2500 W',
+    askSteps: ASK_SETS.full.join(' '),
+  }
+  for (let i = 1; i < count; i += 1)
+    form = addCircuit(form, { ...kinds[i % kinds.length], line: (['L1', 'L2', 'L3'] as const)[i % 3]! }).form
   return readForm(form, anExercise().policy).exercise!
 }
 const twelve = aBoardOf(12)
 const six = assignmentOf(aBoardOf(6))
 const sheets = Array.from({ length: 30 }, (_, i) => typedAnswers(six, { slips: { 'c1.ib': 9 + i } }))
-if (!designOf(assignmentOf(twelve)).circuits.every(({ stopped }) => !stopped)) throw new Error('the board of the bench has no solution')
-report('Reference design of twelve ways', time(() => designOf(assignmentOf(twelve)), 100), 'ms', LIMITS.designMs)
-report('Marking 30 submissions of six circuits', time(() => sheets.map((answers) => markDesign(six, answers)), 20), 'ms', LIMITS.markingMs)
-report('Variants of one circuit for a group of 20', time(() => makeVariants(anExercise(), 20), 20), 'ms')
+if (!designOf(assignmentOf(twelve)).circuits.every(({ stopped }) => !stopped))
+  throw new Error('the board of the bench has no solution')
+report(
+  'Reference design of twelve ways',
+  time(() => designOf(assignmentOf(twelve)), 100),
+  'ms',
+  LIMITS.designMs,
+)
+report(
+  'Marking 30 submissions of six circuits',
+  time(() => sheets.map((answers) => markDesign(six, answers)), 20),
+  'ms',
+  LIMITS.markingMs,
+)
+report(
+  'Variants of one circuit for a group of 20',
+  time(() => makeVariants(anExercise(), 20), 20),
+  'ms',
+)
 
 // A bay of about 300 nodes, and a small one with ten devices: solved, energised.
 const large = buildRig(twelve.installation, designOf(assignmentOf(twelve)), 'bench')!
@@ -77,30 +116,75 @@ const working = workingState(large)
 const network = networkOf(large, working)
 const plan = planFor(network.elements)
 const nodes = new Set(network.elements.flatMap(({ from, to }) => [from, to])).size
-report(`Network of ${nodes} nodes solved, plan kept`, time(() => solve(network, plan)), 'ms', nodes >= 250 ? LIMITS.solveMs : undefined)
+report(
+  `Network of ${nodes} nodes solved, plan kept`,
+  time(() => solve(network, plan)),
+  'ms',
+  nodes >= 250 ? LIMITS.solveMs : undefined,
+)
 const listing = spiceListing(network, 'bench')!.text
 const spiceStart = performance.now()
 runSpice(listing)
 report('The same in ngspice, whole process', performance.now() - spiceStart, 'ms')
 const ten = practiceBay('heaters')!.rig()
-report('Energising in order, ten seconds followed', time(() => simulate(ten, deadState(ten), energiseInOrder(ten), { untilS: 10 }), 50), 'ms', LIMITS.energiseMs)
+report(
+  'Energising in order, ten seconds followed',
+  time(() => simulate(ten, deadState(ten), energiseInOrder(ten), { untilS: 10 }), 50),
+  'ms',
+  LIMITS.energiseMs,
+)
 
 // Every single cause of a whole sheet of six circuits with one odd reading, the long lead still in its bag; wanted: 300 ms.
 const sixBay = buildRig(six.installation, designOf(six), 'bench')!
-const sheet = new Map([...predictAll(sixBay, testsOf(sixBay).filter(({ kind }) => kind !== 'r2Long')), ['c1.irLE', { is: 'value', value: 2e5 }]] as [string, Outcome][])
-report('Single causes of one odd circuit of six', time(() => diagnose(sixBay, sheet, { pairs: false }), 3), 'ms', LIMITS.diagnoseMs)
+const sheet = new Map([
+  ...predictAll(
+    sixBay,
+    testsOf(sixBay).filter(({ kind }) => kind !== 'r2Long'),
+  ),
+  ['c1.irLE', { is: 'value', value: 2e5 }],
+] as [string, Outcome][])
+report(
+  'Single causes of one odd circuit of six',
+  time(() => diagnose(sixBay, sheet, { pairs: false }), 3),
+  'ms',
+  LIMITS.diagnoseMs,
+)
 
-const twoOdd = new Map([...sheet, ['c2.irLE', { is: 'value', value: 3e5 }], ['c1.zs@c1p1', { is: 'value', value: 3.1 }]] as [string, Outcome][])
-report('Pairs of causes, three odd readings', time(() => diagnose(sixBay, twoOdd, { pairs: true }), 1), 'ms', LIMITS.pairsMs)
+const twoOdd = new Map([
+  ...sheet,
+  ['c2.irLE', { is: 'value', value: 3e5 }],
+  ['c1.zs@c1p1', { is: 'value', value: 3.1 }],
+] as [string, Outcome][])
+report(
+  'Pairs of causes, three odd readings',
+  time(() => diagnose(sixBay, twoOdd, { pairs: true }), 1),
+  'ms',
+  LIMITS.pairsMs,
+)
 const tests = scheduleOf(large, { edition: '18-A2', residualTests: 'all' })
 const expected = expectedSchedule(large, designOf(assignmentOf(twelve)), tests)
 const taken = Object.fromEntries([...testBay(large, tests)].map(({ test, shown }) => [test.key, shown]))
-report(`Findings of ${tests.length} readings, twelve ways`, time(() => judgeSchedule(tests, expected, taken, { edition: '18-A2', arrangement: 'TN-C-S' })), 'ms', LIMITS.findingsMs)
+report(
+  `Findings of ${tests.length} readings, twelve ways`,
+  time(() => judgeSchedule(tests, expected, taken, { edition: '18-A2', arrangement: 'TN-C-S' })),
+  'ms',
+  LIMITS.findingsMs,
+)
 
 const many = Array.from({ length: 192 }, (_, i) => ({ name: `p${i}`, lengthMm: 260 + ((i * 7919) % 1240) }))
-report('Cutting list of sixteen bays, twelve pieces each', time(() => cutStock(many, 3000), 5), 'ms', LIMITS.cuttingMs)
+report(
+  'Cutting list of sixteen bays, twelve pieces each',
+  time(() => cutStock(many, 3000), 5),
+  'ms',
+  LIMITS.cuttingMs,
+)
 const plan16 = cutStock(many, 3000)
-report('… bars over the least possible', (100 * (plan16.bars.length - plan16.leastBars)) / plan16.leastBars, '%', 2)
+report(
+  '… bars over the least possible',
+  (100 * (plan16.bars.length - plan16.leastBars)) / plan16.leastBars,
+  '%',
+  2,
+)
 
 if (!existsSync('.output/server/index.mjs')) {
   console.log('First screen: build first (npm run build).')
@@ -109,12 +193,16 @@ if (!existsSync('.output/server/index.mjs')) {
 
 /** Compressed script that a browser fetches until a page stands, kB. */
 async function scriptSize(base: string, signIn?: string): Promise<number> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   const page = await browser.newPage()
   const scripts = new Map<string, number>()
   page.on('response', (response) => {
     const { pathname } = new URL(response.url())
-    if (pathname.endsWith('.js')) scripts.set(pathname, gzipSync(readFileSync(`.output/public${pathname}`)).length)
+    if (pathname.endsWith('.js'))
+      scripts.set(pathname, gzipSync(readFileSync(`.output/public${pathname}`)).length)
   })
   await page.goto(base)
   await page.locator('[name=number]').waitFor()
@@ -131,7 +219,10 @@ async function scriptSize(base: string, signIn?: string): Promise<number> {
 
 /** Longest frame while a length is typed in the builder's table, ms: the time between two animation frames at the 95th percentile. */
 async function framesWhileTyping(base: string): Promise<number> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(base)
   await page.locator('[name=number]').waitFor()
@@ -143,7 +234,9 @@ async function framesWhileTyping(base: string): Promise<number> {
   // The page settles first; what is measured is typing.
   await page.waitForTimeout(1000)
   // As text: the runner names functions in a way that a page does not know.
-  await page.evaluate('window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()')
+  await page.evaluate(
+    'window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()',
+  )
   for (let i = 0; i < 20; i += 1) {
     // As a hand types: about ten keys a second.
     await cell.press('End')
@@ -152,13 +245,19 @@ async function framesWhileTyping(base: string): Promise<number> {
   }
   const times = await page.evaluate<number[]>('window.frameTimes')
   await browser.close()
-  const gaps = times.slice(1).map((at, i) => at - times[i]!).sort((a, b) => a - b)
+  const gaps = times
+    .slice(1)
+    .map((at, i) => at - times[i]!)
+    .sort((a, b) => a - b)
   return gaps[Math.floor(gaps.length * 0.95)]!
 }
 
 /** In the virtual bay: a terminal is picked, the next frame shows it; the longest of several, ms. */
 async function framesWhileWiring(base: string): Promise<number> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(base)
   await page.locator('[name=number]').waitFor()
@@ -166,20 +265,39 @@ async function framesWhileWiring(base: string): Promise<number> {
   await page.goto(`${base}/practice/bays/practice-heaters`)
   await page.locator('[data-terminal="b1w1.L out"]').waitFor()
   await page.waitForTimeout(1000)
-  await page.evaluate('window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()')
-  for (const ref of ['b1w1.L out', 'c1p1.L', 'b1nA.2', 'c1p1.N', 'b1e.2', 'c1p1.E', 'b1w2.L out', 'c2p0.C', 'b1w3.L out', 'c3p1.L']) {
+  await page.evaluate(
+    'window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()',
+  )
+  for (const ref of [
+    'b1w1.L out',
+    'c1p1.L',
+    'b1nA.2',
+    'c1p1.N',
+    'b1e.2',
+    'c1p1.E',
+    'b1w2.L out',
+    'c2p0.C',
+    'b1w3.L out',
+    'c3p1.L',
+  ]) {
     await page.locator(`[data-terminal="${ref}"]`).click()
     await page.waitForTimeout(150)
   }
   const times = await page.evaluate<number[]>('window.frameTimes')
   await browser.close()
-  const gaps = times.slice(1).map((at, i) => at - times[i]!).sort((a, b) => a - b)
+  const gaps = times
+    .slice(1)
+    .map((at, i) => at - times[i]!)
+    .sort((a, b) => a - b)
   return gaps[Math.floor(gaps.length * 0.95)]!
 }
 
 /** A corner of a run is dragged over its wall; the longest of 95 in 100 frames, ms. */
 async function framesWhileDragging(base: string): Promise<number> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(base)
   await page.locator('[name=number]').waitFor()
@@ -189,7 +307,9 @@ async function framesWhileDragging(base: string): Promise<number> {
   await page.waitForTimeout(1000)
   await page.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2)
   await page.mouse.down()
-  await page.evaluate('window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()')
+  await page.evaluate(
+    'window.frameTimes = []; (function note(at) { if (at) window.frameTimes.push(at); requestAnimationFrame(note) })()',
+  )
   for (let i = 0; i < 60; i += 1) {
     await page.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2 - i)
     await page.waitForTimeout(25)
@@ -197,14 +317,27 @@ async function framesWhileDragging(base: string): Promise<number> {
   const times = await page.evaluate<number[]>('window.frameTimes')
   await page.mouse.up()
   await browser.close()
-  const gaps = times.slice(1).map((at, i) => at - times[i]!).sort((a, b) => a - b)
+  const gaps = times
+    .slice(1)
+    .map((at, i) => at - times[i]!)
+    .sort((a, b) => a - b)
   return gaps[Math.floor(gaps.length * 0.95)]!
 }
 
 /** From an act until the last of so many floor screens has the new floor, ms; the longest of some acts. */
 async function floorTo(base: string, clients: number): Promise<number> {
-  const signed = await fetch(`${base}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ number: 'I-201', password: 'tram-depot-14' }) })
-  const headers = { cookie: signed.headers.getSetCookie().map((cookie) => cookie.split(';')[0]).join('; '), 'content-type': 'application/json' }
+  const signed = await fetch(`${base}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ number: 'I-201', password: 'tram-depot-14' }),
+  })
+  const headers = {
+    cookie: signed.headers
+      .getSetCookie()
+      .map((cookie) => cookie.split(';')[0])
+      .join('; '),
+    'content-type': 'application/json',
+  }
   let waiting: (() => void)[] = []
   for (let i = 0; i < clients; i += 1) {
     const stream = await fetch(`${base}/api/news`, { headers })
@@ -220,9 +353,15 @@ async function floorTo(base: string, clients: number): Promise<number> {
   await new Promise((resolve) => setTimeout(resolve, 500))
   let longest = 0
   for (let act = 0; act < 5; act += 1) {
-    const all = Promise.all(Array.from({ length: clients }, () => new Promise<void>((resolve) => waiting.push(resolve))))
+    const all = Promise.all(
+      Array.from({ length: clients }, () => new Promise<void>((resolve) => waiting.push(resolve))),
+    )
     const start = performance.now()
-    await fetch(`${base}/api/floor/stop`, { method: 'POST', headers, body: JSON.stringify({ attemptId: null, reason: '' }) })
+    await fetch(`${base}/api/floor/stop`, {
+      method: 'POST',
+      headers,
+      body: JSON.stringify({ attemptId: null, reason: '' }),
+    })
     await all
     longest = Math.max(longest, performance.now() - start)
     waiting = []
@@ -239,12 +378,30 @@ execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DAT
 const server = await startServer(port, data, 'ignore')
 const base = `http://localhost:${port}`
 report('First screen (sign-in), script compressed', await scriptSize(base), 'kB', LIMITS.firstScreenKB)
-for (const [name, number] of [['floor', 'I-201'], ['my tasks', 'T-403']] as const) {
+for (const [name, number] of [
+  ['floor', 'I-201'],
+  ['my tasks', 'T-403'],
+] as const) {
   report(`First screen signed in (${name})`, await scriptSize(base, number), 'kB', LIMITS.firstScreenKB)
 }
 report('Floor to 32 screens after an act', await floorTo(base, 32), 'ms', LIMITS.floorMs)
-report('Builder while typing, 95 of 100 frames within', await framesWhileTyping(base), 'ms', LIMITS.frameMs + 0.5)
-report('Virtual bay while wiring, 95 of 100 frames within', await framesWhileWiring(base), 'ms', LIMITS.frameMs + 0.5)
-report('Dragging a fitting, 95 of 100 frames within', await framesWhileDragging(base), 'ms', LIMITS.frameMs + 0.5)
+report(
+  'Builder while typing, 95 of 100 frames within',
+  await framesWhileTyping(base),
+  'ms',
+  LIMITS.frameMs + 0.5,
+)
+report(
+  'Virtual bay while wiring, 95 of 100 frames within',
+  await framesWhileWiring(base),
+  'ms',
+  LIMITS.frameMs + 0.5,
+)
+report(
+  'Dragging a fitting, 95 of 100 frames within',
+  await framesWhileDragging(base),
+  'ms',
+  LIMITS.frameMs + 0.5,
+)
 server.kill()
 process.exit(missed === 0 ? 0 : 1)

@@ -5,7 +5,12 @@ import { describe, expect, it } from 'vitest'
 import { isBattery, liveTerminals } from '#core/bay/live'
 import { solveBay } from '#core/bay/network-of'
 import { deadState, workingState, type BayState } from '#core/bay/state'
-import { takeReading, INSTRUMENT_CODES, type InstrumentCode, type ReadingRequest } from '#core/instruments/take'
+import {
+  takeReading,
+  INSTRUMENT_CODES,
+  type InstrumentCode,
+  type ReadingRequest,
+} from '#core/instruments/take'
 import { prepare, type Setup } from '#core/instruments/setup'
 import { magnitude } from '#core/network/complex'
 import { practiceBay, PRACTICE_BAYS } from '#core/practice/bays'
@@ -14,8 +19,19 @@ import { indexParts, nodeOf } from '#core/rig/terminals'
 import { withFault, wireBetween } from '../support/bay'
 
 const bay = practiceBay('split')!.rig()
-const idle = (rig: Rig): BayState => ({ ...workingState(rig), inUse: {}, thrown: Object.fromEntries(Object.keys(workingState(rig).thrown).map((id) => [id, true])) })
-const take = (rig: Rig, state: BayState, instrument: InstrumentCode, at: readonly string[], more: Partial<ReadingRequest> = {}, setup?: Setup) =>
+const idle = (rig: Rig): BayState => ({
+  ...workingState(rig),
+  inUse: {},
+  thrown: Object.fromEntries(Object.keys(workingState(rig).thrown).map((id) => [id, true])),
+})
+const take = (
+  rig: Rig,
+  state: BayState,
+  instrument: InstrumentCode,
+  at: readonly string[],
+  more: Partial<ReadingRequest> = {},
+  setup?: Setup,
+) =>
   takeReading(prepare(rig, state, setup), { instrument, at, volt: 500, ratedA: 0.03, multiple: 1, ...more })
 
 describe('an instrument at a sound bay', () => {
@@ -44,12 +60,23 @@ describe('an instrument at a sound bay', () => {
   it('every instrument answers in words, live or dead, whatever it is put to', () => {
     const refs = ['supply.L', 'supply.N', 'c1p1.L', 'c1p1.N', 'c1p2.E', 'c2p1.L', 'b1e.1']
     const wires = bay.wires.map(({ id }) => id)
-    fc.assert(fc.property(fc.constantFrom(...INSTRUMENT_CODES), fc.constantFrom(...refs), fc.constantFrom(...refs), fc.constantFrom(...refs), fc.boolean(), fc.constantFrom(...wires), (instrument, a, b, c, isLive, wire) => {
-      const at = instrument === 'socket' ? ['c1p1'] : instrument === 'clamp' ? [wire] : [a, b, c]
-      const { shown, sentences } = take(bay, isLive ? live : deadState(bay), instrument, at)
-      expect(shown.length).toBeGreaterThan(0)
-      expect([shown, ...sentences].join(' ')).not.toMatch(/NaN|undefined|Infinity|null/)
-    }), { numRuns: 150 })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...INSTRUMENT_CODES),
+        fc.constantFrom(...refs),
+        fc.constantFrom(...refs),
+        fc.constantFrom(...refs),
+        fc.boolean(),
+        fc.constantFrom(...wires),
+        (instrument, a, b, c, isLive, wire) => {
+          const at = instrument === 'socket' ? ['c1p1'] : instrument === 'clamp' ? [wire] : [a, b, c]
+          const { shown, sentences } = take(bay, isLive ? live : deadState(bay), instrument, at)
+          expect(shown.length).toBeGreaterThan(0)
+          expect([shown, ...sentences].join(' ')).not.toMatch(/NaN|undefined|Infinity|null/)
+        },
+      ),
+      { numRuns: 150 },
+    )
   })
 })
 
@@ -68,16 +95,19 @@ describe('a plug-in tester', () => {
 })
 
 describe('what is live', () => {
-  it.each(PRACTICE_BAYS.map(({ code, rig }) => [code, rig()] as const))('%s: nothing when dead; what is told is what the network has above 12 V', (_, rig) => {
-    expect(liveTerminals(rig, deadState(rig))).toEqual([])
-    const state = workingState(rig)
-    const solved = solveBay(rig, state, { hertz: isBattery(rig) ? 0 : 50 })
-    if (!solved.ok) throw new Error(solved.name)
-    const parts = indexParts(rig)
-    const live = liveTerminals(rig, state)
-    expect(live.length).toBeGreaterThan(0)
-    for (const ref of live) expect(magnitude(solved.volt(nodeOf(parts, ref))), ref).toBeGreaterThan(12)
-  })
+  it.each(PRACTICE_BAYS.map(({ code, rig }) => [code, rig()] as const))(
+    '%s: nothing when dead; what is told is what the network has above 12 V',
+    (_, rig) => {
+      expect(liveTerminals(rig, deadState(rig))).toEqual([])
+      const state = workingState(rig)
+      const solved = solveBay(rig, state, { hertz: isBattery(rig) ? 0 : 50 })
+      if (!solved.ok) throw new Error(solved.name)
+      const parts = indexParts(rig)
+      const live = liveTerminals(rig, state)
+      expect(live.length).toBeGreaterThan(0)
+      for (const ref of live) expect(magnitude(solved.volt(nodeOf(parts, ref))), ref).toBeGreaterThan(12)
+    },
+  )
   it('with the main switch off everything behind it is dead, and its own supply side is not', () => {
     const working = workingState(bay)
     const main = bay.parts.find((part) => part.kind === 'device' && part.role === 'main-switch')!.id
@@ -89,12 +119,20 @@ describe('what is live', () => {
     const plain = practiceBay('plain')!.rig()
     const borrowed = withFault(plain, 'borrowedNeutral', 'c2p1 c1p1')
     const working = idle(borrowed)
-    const way = borrowed.parts.find((part) => part.kind === 'device' && part.role === 'way' && part.circuit === 'c1')!.id
-    const state = { ...working, inUse: { c1p1: true, c2p1: true }, closed: { ...working.closed, [way]: false } }
+    const way = borrowed.parts.find(
+      (part) => part.kind === 'device' && part.role === 'way' && part.circuit === 'c1',
+    )!.id
+    const state = {
+      ...working,
+      inUse: { c1p1: true, c2p1: true },
+      closed: { ...working.closed, [way]: false },
+    }
     const before = liveTerminals(borrowed, state)
     expect(before.some((ref) => ref.startsWith('c1p1.'))).toBe(false)
     // Its neutral taken out of the bar, as somebody would who works on the first circuit: now the other lamp’s current has no way home.
-    const home = borrowed.wires.find(({ from, to }) => [from, to].some((ref) => ref.startsWith('b1n')) && [from, to].includes('c1p1.N'))!
+    const home = borrowed.wires.find(
+      ({ from, to }) => [from, to].some((ref) => ref.startsWith('b1n')) && [from, to].includes('c1p1.N'),
+    )!
     const open = { ...borrowed, wires: borrowed.wires.filter(({ id }) => id !== home.id) }
     expect(liveTerminals(open, state)).toContain('c1p1.N')
   })

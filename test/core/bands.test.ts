@@ -10,51 +10,65 @@ import { worked } from '../support/task'
 const csaOf = (task: Task) => worked(task).steps.find(({ key }) => key === 'csa')?.value
 const expectedAt = (task: Task) => {
   const design = worked(task)
-  return design.ok ? new Map(expectedReadings(design.design).map((reading) => [reading.key, reading])) : undefined
+  return design.ok
+    ? new Map(expectedReadings(design.design).map((reading) => [reading.key, reading]))
+    : undefined
 }
 
 test('every band holds its own value and is wider than the last digit of the instrument', () => {
-  fc.assert(fc.property(tasks, (task) => {
-    for (const { value, low, high } of expectedAt(task)?.values() ?? []) {
-      if (value === undefined || high === undefined) continue
-      expect(low).toBeLessThan(value)
-      expect(high).toBeGreaterThan(value)
-      // The last place is 0.01 Ω; a band of a very short run is cut off at zero.
-      expect(high - low).toBeGreaterThan(0.02)
-    }
-  }))
+  fc.assert(
+    fc.property(tasks, (task) => {
+      for (const { value, low, high } of expectedAt(task)?.values() ?? []) {
+        if (value === undefined || high === undefined) continue
+        expect(low).toBeLessThan(value)
+        expect(high).toBeGreaterThan(value)
+        // The last place is 0.01 Ω; a band of a very short run is cut off at zero.
+        expect(high - low).toBeGreaterThan(0.02)
+      }
+    }),
+  )
 })
 
 test('a longer run moves the bands of R1 + R2 and Zs up, and leaves Ze and insulation alone', () => {
-  fc.assert(fc.property(tasks, (task) => {
-    const [near, far] = [expectedAt(task), expectedAt({ ...task, lengthM: task.lengthM * 1.4 })]
-    const sameCable = csaOf(task) === csaOf({ ...task, lengthM: task.lengthM * 1.4 })
-    fc.pre(near !== undefined && far !== undefined && sameCable)
-    for (const key of ['r1r2', 'zs'] as ReadingKey[]) {
-      expect(far!.get(key)!.low).toBeGreaterThan(near!.get(key)!.low - 1e-12)
-      expect(far!.get(key)!.high!).toBeGreaterThan(near!.get(key)!.high!)
-    }
-    expect(far!.get('ze')).toEqual(near!.get('ze'))
-    expect(far!.get('irLE')!.low).toBe(near!.get('irLE')!.low)
-  }))
+  fc.assert(
+    fc.property(tasks, (task) => {
+      const [near, far] = [expectedAt(task), expectedAt({ ...task, lengthM: task.lengthM * 1.4 })]
+      const sameCable = csaOf(task) === csaOf({ ...task, lengthM: task.lengthM * 1.4 })
+      fc.pre(near !== undefined && far !== undefined && sameCable)
+      for (const key of ['r1r2', 'zs'] as ReadingKey[]) {
+        expect(far!.get(key)!.low).toBeGreaterThan(near!.get(key)!.low - 1e-12)
+        expect(far!.get(key)!.high!).toBeGreaterThan(near!.get(key)!.high!)
+      }
+      expect(far!.get('ze')).toEqual(near!.get('ze'))
+      expect(far!.get('irLE')!.low).toBe(near!.get('irLE')!.low)
+    }),
+  )
 })
 
 test('Zs stays Ze + (R1 + R2), and what the loop leaves after Ze is the limit of R1 + R2, under both policies', () => {
-  fc.assert(fc.property(tasks, fc.constantFrom('eighty-percent' as const, 'corrected' as const), (any, measuredZs) => {
-    const task = { ...any, measuredZs }
-    const readings = expectedAt(task)
-    fc.pre(readings !== undefined)
-    const [r1r2, zs] = [readings!.get('r1r2')!, readings!.get('zs')!]
-    expect(zs.value! - r1r2.value!).toBeCloseTo(task.supply.zeOhm, 9)
-    expect(r1r2.limit!.value).toBeCloseTo(Math.max(0, zs.limit!.value - task.supply.zeOhm), 9)
-  }))
+  fc.assert(
+    fc.property(
+      tasks,
+      fc.constantFrom('eighty-percent' as const, 'corrected' as const),
+      (any, measuredZs) => {
+        const task = { ...any, measuredZs }
+        const readings = expectedAt(task)
+        fc.pre(readings !== undefined)
+        const [r1r2, zs] = [readings!.get('r1r2')!, readings!.get('zs')!]
+        expect(zs.value! - r1r2.value!).toBeCloseTo(task.supply.zeOhm, 9)
+        expect(r1r2.limit!.value).toBeCloseTo(Math.max(0, zs.limit!.value - task.supply.zeOhm), 9)
+      },
+    ),
+  )
 })
 
 test('own correction never judges the design itself too hot: a circuit as designed passes its own measured limit', () => {
-  fc.assert(fc.property(tasks, (any) => {
-    const readings = expectedAt({ ...any, measuredZs: 'corrected' })
-    fc.pre(readings !== undefined)
-    const zs = readings!.get('zs')!
-    expect(zs.value!).toBeLessThanOrEqual(zs.limit!.value + 1e-9)
-  }))
+  fc.assert(
+    fc.property(tasks, (any) => {
+      const readings = expectedAt({ ...any, measuredZs: 'corrected' })
+      fc.pre(readings !== undefined)
+      const zs = readings!.get('zs')!
+      expect(zs.value!).toBeLessThanOrEqual(zs.limit!.value + 1e-9)
+    }),
+  )
 })

@@ -18,37 +18,71 @@ import { PIT_RUN } from '../../demo/workmanship'
 import { boards } from '../support/boards'
 
 const bays: readonly (readonly [string, Rig])[] = PRACTICE_BAYS.map(({ code, rig }) => [code, rig()] as const)
-const generated = fc.sample(boards, { numRuns: 40, seed: 5 }).flatMap((assignment) => buildRig(assignment.installation, designOf(assignment), 'Bay') ?? []).slice(0, 6)
-const all: readonly (readonly [string, Rig])[] = [...bays, ...generated.map((rig, i) => [`generated ${i + 1}`, rig] as const)]
+const generated = fc
+  .sample(boards, { numRuns: 40, seed: 5 })
+  .flatMap((assignment) => buildRig(assignment.installation, designOf(assignment), 'Bay') ?? [])
+  .slice(0, 6)
+const all: readonly (readonly [string, Rig])[] = [
+  ...bays,
+  ...generated.map((rig, i) => [`generated ${i + 1}`, rig] as const),
+]
 
 const overlap = (a: Rect, b: Rect) => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h
-const inside = (a: Rect, b: Rect) => a.x >= b.x && a.y >= b.y && a.x + a.w <= b.x + b.w && a.y + a.h <= b.y + b.h
-const isIn = ({ x, y }: Point, { width, height }: Pick<BayLayout, 'width' | 'height'>) => x >= 0 && y >= 0 && x <= width && y <= height
+const inside = (a: Rect, b: Rect) =>
+  a.x >= b.x && a.y >= b.y && a.x + a.w <= b.x + b.w && a.y + a.h <= b.y + b.h
+const isIn = ({ x, y }: Point, { width, height }: Pick<BayLayout, 'width' | 'height'>) =>
+  x >= 0 && y >= 0 && x <= width && y <= height
 
 describe.each(all)('the drawing of a bay: %s', (_, rig) => {
   const layout = layoutBay(rig)
   it('has a box for every part and a place for every terminal, inside the sheet', () => {
     expect(layout.boxes.map(({ part }) => part.id).sort()).toEqual(rig.parts.map(({ id }) => id).sort())
-    for (const part of rig.parts) for (const name of terminalsOf(part)) expect(isIn(layout.terminals.get(`${part.id}.${name}`)!, layout), `${part.id}.${name}`).toBe(true)
+    for (const part of rig.parts)
+      for (const name of terminalsOf(part))
+        expect(isIn(layout.terminals.get(`${part.id}.${name}`)!, layout), `${part.id}.${name}`).toBe(true)
   })
   it('lays nothing over anything else; terminals stay as far apart as a finger needs', () => {
     const boxes: Rect[] = [...layout.boxes, ...layout.slots]
     boxes.forEach((a, i) => boxes.slice(i + 1).forEach((b) => expect(overlap(a, b)).toBe(false)))
     const places = [...layout.terminals.values()]
-    places.forEach((a, i) => places.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y), `${a.ref} ${b.ref}`).toBeGreaterThanOrEqual(2 * TERMINAL_R)))
-    for (const { part, ...box } of layout.boxes) if (part.board) expect(inside(box, layout.frames.find(({ board }) => board.id === part.board)!), part.id).toBe(true)
+    places.forEach((a, i) =>
+      places
+        .slice(i + 1)
+        .forEach((b) =>
+          expect(Math.hypot(a.x - b.x, a.y - b.y), `${a.ref} ${b.ref}`).toBeGreaterThanOrEqual(
+            2 * TERMINAL_R,
+          ),
+        ),
+    )
+    for (const { part, ...box } of layout.boxes)
+      if (part.board)
+        expect(
+          inside(
+            box,
+            layout.frames.find(({ board }) => board.id === part.board)!,
+          ),
+          part.id,
+        ).toBe(true)
   })
   it('runs every conductor in right angles from the rim of one terminal to the rim of the other', () => {
     const routes = routeWires(layout, rig.wires)
     expect(routes.size).toBe(rig.wires.length)
     for (const { id, from, to } of rig.wires) {
       const points = routes.get(id)!
-      for (const [ref, end] of [[from, points[0]!], [to, points.at(-1)!]] as const) {
+      for (const [ref, end] of [
+        [from, points[0]!],
+        [to, points.at(-1)!],
+      ] as const) {
         const { x, y } = layout.terminals.get(ref)!
         expect(Math.hypot(end.x - x, end.y - y), ref).toBeCloseTo(TERMINAL_R, 6)
       }
-      points.slice(1).forEach((point, i) => expect(point.x === points[i]!.x || point.y === points[i]!.y, id).toBe(true))
-      expect(points.every((point) => isIn(point, layout)), id).toBe(true)
+      points
+        .slice(1)
+        .forEach((point, i) => expect(point.x === points[i]!.x || point.y === points[i]!.y, id).toBe(true))
+      expect(
+        points.every((point) => isIn(point, layout)),
+        id,
+      ).toBe(true)
       expect(pathOf(points)).toMatch(/^M[\d.]+ [\d.]+(?:[LQ][\d. -]+)+$/)
     }
   })
@@ -78,10 +112,14 @@ describe('the drawing of a run', () => {
   it('holds every corner, straights on the wall at their true length', () => {
     const drawn = drawRun(run, former)
     const { x, y, width, height } = drawn.viewBox
-    for (const corner of drawn.corners) expect(corner.x > x && corner.y > y && corner.x < x + width && corner.y < y + height).toBe(true)
-    const ends = (straight: number) => drawn.corners.filter(({ corner }) => corner.straight === straight).at(-1)!
+    for (const corner of drawn.corners)
+      expect(corner.x > x && corner.y > y && corner.x < x + width && corner.y < y + height).toBe(true)
+    const ends = (straight: number) =>
+      drawn.corners.filter(({ corner }) => corner.straight === straight).at(-1)!
     expect(ends(-1).y - ends(0).y).toBeCloseTo(run.straights[0]!.lengthMm, 6)
-    expect(drawn.path.match(/Q/g)!.length).toBe(drawn.corners.filter(({ corner }) => corner.joint === 'bend' || corner.joint === 'set').length)
+    expect(drawn.path.match(/Q/g)!.length).toBe(
+      drawn.corners.filter(({ corner }) => corner.joint === 'bend' || corner.joint === 'set').length,
+    )
   })
   it('shows up as up, right as right, and what comes off the wall to the lower right', () => {
     expect(project([0, 100, 0])).toEqual({ x: 0, y: -100 })
@@ -91,8 +129,12 @@ describe('the drawing of a run', () => {
   })
   it('of measured corners moves those behind the deviation, and only those', () => {
     const corners = cornersOf(run)
-    const shifted = corners.map(({ at, straight }) => (straight >= 2 ? [at[0] + 50, at[1], at[2]] as const : at))
+    const shifted = corners.map(({ at, straight }) =>
+      straight >= 2 ? ([at[0] + 50, at[1], at[2]] as const) : at,
+    )
     const [plain, moved] = [drawRun(run, former), drawRun(run, former, shifted)]
-    plain.corners.forEach(({ x, corner }, i) => expect(moved.corners[i]!.x - x).toBeCloseTo(corner.straight >= 2 ? 50 : 0, 6))
+    plain.corners.forEach(({ x, corner }, i) =>
+      expect(moved.corners[i]!.x - x).toBeCloseTo(corner.straight >= 2 ? 50 : 0, 6),
+    )
   })
 })

@@ -14,22 +14,36 @@ const codes = (built: Rig) => compareRigs(rig, built).map(({ code, seriousness }
 describe('equivalents are accepted', () => {
   it('the same bay', () => expect(codes(rig)).toEqual([]))
   it('conductors written down from their other end, under other names, in another order', () => {
-    expect(codes({ ...rig, wires: rig.wires.map((wire, i) => ({ ...wire, id: `mine${i}`, from: wire.to, to: wire.from })).reverse() })).toEqual([])
+    expect(
+      codes({
+        ...rig,
+        wires: rig.wires
+          .map((wire, i) => ({ ...wire, id: `mine${i}`, from: wire.to, to: wire.from }))
+          .reverse(),
+      }),
+    ).toEqual([])
   })
   it('the two ends of a ring exchanged on their bar', () => {
-    const ends = rig.wires.flatMap(({ run, from, to }) => (run === 'c1run' ? [from, to].filter((ref) => ref.startsWith('b1nA.')) : []))
+    const ends = rig.wires.flatMap(({ run, from, to }) =>
+      run === 'c1run' ? [from, to].filter((ref) => ref.startsWith('b1nA.')) : [],
+    )
     expect(codes(swapTerminals(rig, ends[0]!, ends[1]!))).toEqual([])
   })
   it('another terminal within the right bar is an observation about order, not a fault', () => {
     const wire = rig.wires.find(({ id }) => id === wireBetween(rig, 'b1e', 'c2p0'))!
     const at = [wire.from, wire.to].find((ref) => ref.startsWith('b1e.'))!
     // In front of the ring's earths, which belong to way 1.
-    const ringFirst = rig.wires.flatMap(({ run, from, to }) => (run === 'c1run' ? [from, to].filter((ref) => ref.startsWith('b1e.')) : []))[0]!
+    const ringFirst = rig.wires.flatMap(({ run, from, to }) =>
+      run === 'c1run' ? [from, to].filter((ref) => ref.startsWith('b1e.')) : [],
+    )[0]!
     expect(codes(swapTerminals(rig, at, ringFirst))).toEqual(['outOfOrder note'])
   })
   it('points joined in another order keep their function', () => {
     // Socket 2 and 3 change places on the ring.
-    const order = ['L', 'N', 'E'].reduce((made, terminal) => swapTerminals(made, `c1p2.${terminal}`, `c1p3.${terminal}`), rig)
+    const order = ['L', 'N', 'E'].reduce(
+      (made, terminal) => swapTerminals(made, `c1p2.${terminal}`, `c1p3.${terminal}`),
+      rig,
+    )
     for (const one of codes(order)) expect(one).toMatch(/note$/)
   })
 })
@@ -52,11 +66,15 @@ describe('each difference is named', () => {
     ['residualMissing', 'b1rcdA', 'thingChanged critical'],
     ['ratingTooHigh', 'b1w2', 'thingChanged fault'],
   ]
-  it.each(cases)('%s at %s → %s', (code, place, expected) => expect(new Set(codes(withFault(rig, code, place)))).toContain(expected))
+  it.each(cases)('%s at %s → %s', (code, place, expected) =>
+    expect(new Set(codes(withFault(rig, code, place)))).toContain(expected),
+  )
 
   it('a bridge between line and neutral is critical', () => {
     const wire = rig.wires.find(({ run }) => run === 'c1run')!
-    expect(codes({ ...rig, wires: [...rig.wires, { ...wire, id: 'mine', from: 'c1p1.L', to: 'c1p1.N' }] })).toEqual(['bridge critical'])
+    expect(
+      codes({ ...rig, wires: [...rig.wires, { ...wire, id: 'mine', from: 'c1p1.L', to: 'c1p1.N' }] }),
+    ).toEqual(['bridge critical'])
   })
   it('a conductor at a wrong terminal of the right part', () => {
     const id = wireBetween(rig, 'c2p0.L1', 'c2p1.L')

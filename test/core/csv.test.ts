@@ -4,10 +4,29 @@ import { readCsv, writeCsv } from '#schemas/csv'
 
 test.each<[string, string, Record<string, string>[]]>([
   ['commas', 'number,name\nT-1,Ann\n', [{ number: 'T-1', name: 'Ann' }]],
-  ['semicolons, as some spreadsheets write', 'number;name\nT-1;Ann, Bo\n', [{ number: 'T-1', name: 'Ann, Bo' }]],
-  ['a byte order mark and Windows line ends', '\uFEFFNumber,Name\r\nT-1,Ann\r\n', [{ number: 'T-1', name: 'Ann' }]],
-  ['quotation marks, commas and line ends in a cell', 'number,name\nT-1,"Ann ""O"", Bo\nCy"\n', [{ number: 'T-1', name: 'Ann "O", Bo\nCy' }]],
-  ['short rows and empty lines', 'number,name\nT-1\n\nT-2,Bo\n', [{ number: 'T-1', name: '' }, { number: 'T-2', name: 'Bo' }]],
+  [
+    'semicolons, as some spreadsheets write',
+    'number;name\nT-1;Ann, Bo\n',
+    [{ number: 'T-1', name: 'Ann, Bo' }],
+  ],
+  [
+    'a byte order mark and Windows line ends',
+    '\uFEFFNumber,Name\r\nT-1,Ann\r\n',
+    [{ number: 'T-1', name: 'Ann' }],
+  ],
+  [
+    'quotation marks, commas and line ends in a cell',
+    'number,name\nT-1,"Ann ""O"", Bo\nCy"\n',
+    [{ number: 'T-1', name: 'Ann "O", Bo\nCy' }],
+  ],
+  [
+    'short rows and empty lines',
+    'number,name\nT-1\n\nT-2,Bo\n',
+    [
+      { number: 'T-1', name: '' },
+      { number: 'T-2', name: 'Bo' },
+    ],
+  ],
 ])('reads %s', (_name, text, rows) => {
   expect(readCsv(text).rows.map((row) => row.cells)).toEqual(rows)
 })
@@ -17,11 +36,19 @@ test('a bad row is named by its line in the file', () => {
 })
 
 test('any table that is written reads back as it was (RFC 4180)', () => {
-  const cell = fc.string({ unit: fc.constantFrom('a', 'Ω', '"', ',', ';', '\n', '=', '-', ' ', "'", 'é'), maxLength: 8 })
-  fc.assert(fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 5 }), (rows) => {
-    // A cell that itself begins with a quote and a formula sign is the one thing the guard cannot tell from its own.
-    fc.pre(rows.flat().every((text) => !/^'[=+\-@\t\r]/.test(text)) && rows.every((row) => row.some((text) => text !== '')))
-    const text = writeCsv(['one', 'two'], rows)
-    expect(readCsv(text).rows.map(({ cells }) => [cells.one, cells.two])).toEqual(rows)
-  }))
+  const cell = fc.string({
+    unit: fc.constantFrom('a', 'Ω', '"', ',', ';', '\n', '=', '-', ' ', "'", 'é'),
+    maxLength: 8,
+  })
+  fc.assert(
+    fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 5 }), (rows) => {
+      // A cell that itself begins with a quote and a formula sign is the one thing the guard cannot tell from its own.
+      fc.pre(
+        rows.flat().every((text) => !/^'[=+\-@\t\r]/.test(text)) &&
+          rows.every((row) => row.some((text) => text !== '')),
+      )
+      const text = writeCsv(['one', 'two'], rows)
+      expect(readCsv(text).rows.map(({ cells }) => [cells.one, cells.two])).toEqual(rows)
+    }),
+  )
 })

@@ -11,59 +11,86 @@ import { RULES, aCircuit, aTask, anInstallation, worked } from '../support/task'
 import { tasks } from '../support/arbitrary'
 
 test('every step stands after the steps it needs', () => {
-  CIRCUIT_CHAIN.forEach((step, i) => expect(CIRCUIT_CHAIN.slice(0, i).map((s) => s.key)).toEqual(expect.arrayContaining([...step.needs])))
+  CIRCUIT_CHAIN.forEach((step, i) =>
+    expect(CIRCUIT_CHAIN.slice(0, i).map((s) => s.key)).toEqual(expect.arrayContaining([...step.needs])),
+  )
 })
 
 describe('for every circuit', () => {
   test('a design either satisfies every limit or names the constraint in a sentence', () => {
-    fc.assert(fc.property(tasks, (task) => {
-      const design = worked(task)
-      if (!design.ok) return void expect(constraintSentence(design.constraint)).toMatch(/\.$/)
-      const { values } = design
-      expect(values.ib).toBeLessThanOrEqual(values.in)
-      expect(values.it * values.ca * values.cg).toBeGreaterThanOrEqual(values.in - 1e-9) // Iz ≥ In
-      expect(values.voltDrop).toBeLessThanOrEqual(task.use === 'lighting' ? 6.9 : 11.5)
-      expect(values.zs).toBeLessThanOrEqual(values.zsMax)
-    }))
+    fc.assert(
+      fc.property(tasks, (task) => {
+        const design = worked(task)
+        if (!design.ok) return void expect(constraintSentence(design.constraint)).toMatch(/\.$/)
+        const { values } = design
+        expect(values.ib).toBeLessThanOrEqual(values.in)
+        expect(values.it * values.ca * values.cg).toBeGreaterThanOrEqual(values.in - 1e-9) // Iz ≥ In
+        expect(values.voltDrop).toBeLessThanOrEqual(task.use === 'lighting' ? 6.9 : 11.5)
+        expect(values.zs).toBeLessThanOrEqual(values.zsMax)
+      }),
+    )
   })
 
   test('more length never lowers the voltage drop nor Zs', () => {
-    fc.assert(fc.property(tasks, fc.double({ min: 0.1, max: 40, noNaN: true }), (task, moreM) => {
-      const longer = { ...task, lengthM: task.lengthM + moreM }
-      for (const size of sizesOf(task.cable.kind, task.cable.method, task.phases)) {
-        expect(voltDropV(longer, size, 10)).toBeGreaterThanOrEqual(voltDropV(task, size, 10))
-        expect(hotZsOhm(longer, size)).toBeGreaterThanOrEqual(hotZsOhm(task, size))
-      }
-    }))
+    fc.assert(
+      fc.property(tasks, fc.double({ min: 0.1, max: 40, noNaN: true }), (task, moreM) => {
+        const longer = { ...task, lengthM: task.lengthM + moreM }
+        for (const size of sizesOf(task.cable.kind, task.cable.method, task.phases)) {
+          expect(voltDropV(longer, size, 10)).toBeGreaterThanOrEqual(voltDropV(task, size, 10))
+          expect(hotZsOhm(longer, size)).toBeGreaterThanOrEqual(hotZsOhm(task, size))
+        }
+      }),
+    )
   })
 
   test('a larger conductor never raises Zs or the drop, nor carries less', () => {
-    fc.assert(fc.property(tasks, (task) => {
-      const sizes = sizesOf(task.cable.kind, task.cable.method, task.phases)
-      for (let i = 1; i < sizes.length; i += 1) {
-        expect(hotZsOhm(task, sizes[i]!)).toBeLessThanOrEqual(hotZsOhm(task, sizes[i - 1]!))
-        expect(voltDropV(task, sizes[i]!, 10)).toBeLessThanOrEqual(voltDropV(task, sizes[i - 1]!, 10))
-        expect(sizes[i]!.ratingA).toBeGreaterThan(sizes[i - 1]!.ratingA)
-      }
-    }))
+    fc.assert(
+      fc.property(tasks, (task) => {
+        const sizes = sizesOf(task.cable.kind, task.cable.method, task.phases)
+        for (let i = 1; i < sizes.length; i += 1) {
+          expect(hotZsOhm(task, sizes[i]!)).toBeLessThanOrEqual(hotZsOhm(task, sizes[i - 1]!))
+          expect(voltDropV(task, sizes[i]!, 10)).toBeLessThanOrEqual(voltDropV(task, sizes[i - 1]!, 10))
+          expect(sizes[i]!.ratingA).toBeGreaterThan(sizes[i - 1]!.ratingA)
+        }
+      }),
+    )
   })
 
   test('a longer run never leads to a smaller conductor, unless a short run’s heavier fault heats the cpc', () => {
-    fc.assert(fc.property(tasks, (task) => {
-      const [near, far] = [worked(task), worked({ ...task, lengthM: task.lengthM * 1.5 })]
-      if (near.ok && far.ok && near.governs !== 'adiabatic') expect(far.values.csa).toBeGreaterThanOrEqual(near.values.csa)
-    }))
+    fc.assert(
+      fc.property(tasks, (task) => {
+        const [near, far] = [worked(task), worked({ ...task, lengthM: task.lengthM * 1.5 })]
+        if (near.ok && far.ok && near.governs !== 'adiabatic')
+          expect(far.values.csa).toBeGreaterThanOrEqual(near.values.csa)
+      }),
+    )
   })
 })
 
 describe('a task without a solution names what prevents it', () => {
   test.each([
     ['rating', aTask({ load: { basis: 'power', powerW: 20_000, powerFactor: 1 } }), /largest device is 63 A/],
-    ['capacity', aTask({ load: { basis: 'power', powerW: 12_000, powerFactor: 1 }, grouping: { circuits: 9, arrangement: 'bunched' }, ambientC: 50 }), /Current rating prevents/],
+    [
+      'capacity',
+      aTask({
+        load: { basis: 'power', powerW: 12_000, powerFactor: 1 },
+        grouping: { circuits: 9, arrangement: 'bunched' },
+        ambientC: 50,
+      }),
+      /Current rating prevents/,
+    ],
     ['voltDrop', aTask({ lengthM: 420, cable: { kind: 'flat-twin-earth', method: 'C' } }), /at the most/],
-    ['loop', aTask({ supply: { arrangement: 'TN-S', zeOhm: 3, ipfA: 900 } }), /Ze of 3\.00 Ω alone is above the limit of 2\.73 Ω/],
+    [
+      'loop',
+      aTask({ supply: { arrangement: 'TN-S', zeOhm: 3, ipfA: 900 } }),
+      /Ze of 3\.00 Ω alone is above the limit of 2\.73 Ω/,
+    ],
     ['residual', aTask({ residualA: null, device: { family: 'breaker', curve: 'B' } }), /411\.3\.3/],
-    ['breaking', aTask({ supply: { arrangement: 'TN-S', zeOhm: 0.2, ipfA: 16_000 } }), /16 kA is above the 10 kA/],
+    [
+      'breaking',
+      aTask({ supply: { arrangement: 'TN-S', zeOhm: 0.2, ipfA: 16_000 } }),
+      /16 kA is above the 10 kA/,
+    ],
     ['ambient', aTask({ ambientC: 33 }), /no row for 33 °C/],
     ['method', aTask({ cable: { kind: 'flat-twin-earth', method: 'B' } }), /no ratings for method B/],
   ])('%s', (code, task, words) => {
@@ -76,15 +103,37 @@ describe('a task without a solution names what prevents it', () => {
 })
 
 test('advice names what an experienced eye would stop at, and stays silent on a plain bay', () => {
-  const PLAIN = { arrangement: 'TN-C-S', phases: 1, zeOhm: 0.28, ipfA: 820, mainFuseA: 100, neutralMm2: 25 } as const
-  const codes = (intake: Partial<Installation['intake']>, circuit: Partial<Circuit> = { load: { basis: 'current', currentA: 19, powerFactor: 1 } }) => {
+  const PLAIN = {
+    arrangement: 'TN-C-S',
+    phases: 1,
+    zeOhm: 0.28,
+    ipfA: 820,
+    mainFuseA: 100,
+    neutralMm2: 25,
+  } as const
+  const codes = (
+    intake: Partial<Installation['intake']>,
+    circuit: Partial<Circuit> = { load: { basis: 'current', currentA: 19, powerFactor: 1 } },
+  ) => {
     const installation = anInstallation({ intake: { ...PLAIN, ...intake }, circuits: [aCircuit(circuit)] })
-    return installationAdvice(installation, referenceDesign(installation, RULES)).map(({ finding }) => finding.code)
+    return installationAdvice(installation, referenceDesign(installation, RULES)).map(
+      ({ finding }) => finding.code,
+    )
   }
   expect(codes({})).toEqual([])
   expect(codes({ zeOhm: 0.5, ipfA: 460 })).toEqual(['advice.zeAboveDeclared'])
   expect(codes({ ipfA: 1900 })).toEqual(['advice.faultCurrent'])
   expect(codes({ arrangement: 'TT', zeOhm: 260, ipfA: 500 })).toEqual(['advice.electrodeUnstable'])
-  expect(codes({ arrangement: 'TN-S', zeOhm: 0.6, ipfA: 900 }, { load: { basis: 'current', currentA: 12, powerFactor: 1 } })).toEqual(['advice.smallForSockets', 'advice.notSelective'])
-  expect(codes({}, { load: { basis: 'current', currentA: 19, powerFactor: 1 }, run: { betweenBoxesM: 6, bends: 3 } })).toEqual(['advice.drawPoints'])
+  expect(
+    codes(
+      { arrangement: 'TN-S', zeOhm: 0.6, ipfA: 900 },
+      { load: { basis: 'current', currentA: 12, powerFactor: 1 } },
+    ),
+  ).toEqual(['advice.smallForSockets', 'advice.notSelective'])
+  expect(
+    codes(
+      {},
+      { load: { basis: 'current', currentA: 19, powerFactor: 1 }, run: { betweenBoxesM: 6, bends: 3 } },
+    ),
+  ).toEqual(['advice.drawPoints'])
 })

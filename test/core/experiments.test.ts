@@ -9,8 +9,18 @@ import { applyWiring, bareRig, routesOf, wiringFields } from '#core/rig/wiring'
 
 function run(code: string, chosen: Settings = {}) {
   const found = experiment(code)!
-  const outcome = found.run({ ...Object.fromEntries(found.settings.map(({ key, usual }) => [key, usual])), ...chosen })
-  return { ...outcome, text: [...outcome.lines, ...outcome.figures.map(({ name, value }) => `${name}: ${value}`), outcome.because].join('\n') }
+  const outcome = found.run({
+    ...Object.fromEntries(found.settings.map(({ key, usual }) => [key, usual])),
+    ...chosen,
+  })
+  return {
+    ...outcome,
+    text: [
+      ...outcome.lines,
+      ...outcome.figures.map(({ name, value }) => `${name}: ${value}`),
+      outcome.because,
+    ].join('\n'),
+  }
 }
 
 describe('experiments', () => {
@@ -18,7 +28,15 @@ describe('experiments', () => {
     for (const { code, settings, bay } of EXPERIMENTS) {
       expect(practiceBay(bay), code).toBeDefined()
       for (const end of ['min', 'max'] as const) {
-        const { text, because } = run(code, Object.fromEntries(settings.map((setting) => [setting.key, setting.choices?.at(end === 'min' ? 0 : -1)?.value ?? setting[end]])))
+        const { text, because } = run(
+          code,
+          Object.fromEntries(
+            settings.map((setting) => [
+              setting.key,
+              setting.choices?.at(end === 'min' ? 0 : -1)?.value ?? setting[end],
+            ]),
+          ),
+        )
         expect(text, code).not.toMatch(/NaN|undefined|Infinity/)
         expect(because.length, code).toBeGreaterThan(40)
       }
@@ -46,7 +64,8 @@ describe('experiments', () => {
     const unequal = after(run('lost-neutral').text)
     expect(unequal[2]).toBeGreaterThan(300)
     expect(unequal[0]).toBeLessThan(150)
-    for (const volt of after(run('lost-neutral', { L1: 100, L2: 100, L3: 100 }).text)) expect(Math.abs(volt - 230)).toBeLessThan(3)
+    for (const volt of after(run('lost-neutral', { L1: 100, L2: 100, L3: 100 }).text))
+      expect(Math.abs(volt - 230)).toBeLessThan(3)
   })
   it('a shared device takes half the board, a combined one its own circuit', () => {
     const { figures } = run('blast-radius')
@@ -70,7 +89,9 @@ describe('experiments', () => {
   it('neutral on the other bar: both devices open when the light goes on', () => {
     const { lines } = run('other-bar')
     expect(lines.filter((line) => /RCD [AB] opens/.test(line))).toHaveLength(2)
-    expect(lines.findIndex((line) => /opens/.test(line))).toBeGreaterThan(lines.findIndex((line) => /turned on/.test(line)))
+    expect(lines.findIndex((line) => /opens/.test(line))).toBeGreaterThan(
+      lines.findIndex((line) => /turned on/.test(line)),
+    )
   })
   it('two lines exchanged turn the field', () => {
     expect(run('rotation', { turned: 0 }).text).toMatch(/L1-L2-L3/)
@@ -79,13 +100,19 @@ describe('experiments', () => {
 })
 
 describe('bays to practise on', () => {
-  it.each(PRACTICE_BAYS.map((bay) => [bay.code, bay] as const))('%s is a sound bay, and its wiring as fields makes the same bay again', (_, { rig: make }) => {
-    const rig = make()
-    expect(rigProblems(rig, { isWired: true })).toEqual([])
-    const again = applyWiring(bareRig(rig), routesOf(rig), wiringFields(rig))
-    expect(compareRigs(rig, again)).toEqual([])
-    // Lengths follow from the routes, near enough for every reading.
-    for (const wire of rig.wires) expect(again.wires.find(({ id }) => id === wire.id)!.lengthM).toBeLessThanOrEqual(wire.lengthM * 1.001 + 0.3)
-    expect(compareRigs(rig, bareRig(rig)).length).toBeGreaterThan(0)
-  })
+  it.each(PRACTICE_BAYS.map((bay) => [bay.code, bay] as const))(
+    '%s is a sound bay, and its wiring as fields makes the same bay again',
+    (_, { rig: make }) => {
+      const rig = make()
+      expect(rigProblems(rig, { isWired: true })).toEqual([])
+      const again = applyWiring(bareRig(rig), routesOf(rig), wiringFields(rig))
+      expect(compareRigs(rig, again)).toEqual([])
+      // Lengths follow from the routes, near enough for every reading.
+      for (const wire of rig.wires)
+        expect(again.wires.find(({ id }) => id === wire.id)!.lengthM).toBeLessThanOrEqual(
+          wire.lengthM * 1.001 + 0.3,
+        )
+      expect(compareRigs(rig, bareRig(rig)).length).toBeGreaterThan(0)
+    },
+  )
 })

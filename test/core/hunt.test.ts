@@ -9,12 +9,28 @@ import { practiceBay } from '#core/practice/bays'
 import { aBay } from '../support/bay'
 
 const rig = aBay()
-const fault = faultsFor(rig, AIMS[0]!).find(({ code, place }) => code === 'lineOpen' && rig.wires.find(({ id }) => id === place)?.to === 'c2p2.L')!
+const fault = faultsFor(rig, AIMS[0]!).find(
+  ({ code, place }) => code === 'lineOpen' && rig.wires.find(({ id }) => id === place)?.to === 'c2p2.L',
+)!
 const steps = (list: readonly object[]) => list.map((step, i) => ({ ...step, atS: i * 20 })) as HuntStep[]
 const test = (key: string, read: string) => ({ do: 'test', test: key, read }) as const
-const good = [{ do: 'look' }, { do: 'isolate' }, test('c2.r1r2@c2p1', '0.4 Ω'), test('c2.r1r2@c2p2', '>1999 Ω'), { do: 'think', text: 'Between the two lamps.' }, { do: 'conclude', ...fault }, { do: 'repair' }, test('c2.r1r2@c2p2', '0.58 Ω'), { do: 'restore' }] as const
-const states = (list: readonly object[]) => Object.fromEntries(judgeHunt(rig, [fault], steps(list)).marks.map(({ rule, state }) => [rule, state])) as Record<HuntRule, string>
-const without = (drop: (step: { readonly do: string; readonly test?: string }, i: number) => boolean) => good.filter((step, i) => !drop(step as never, i))
+const good = [
+  { do: 'look' },
+  { do: 'isolate' },
+  test('c2.r1r2@c2p1', '0.4 Ω'),
+  test('c2.r1r2@c2p2', '>1999 Ω'),
+  { do: 'think', text: 'Between the two lamps.' },
+  { do: 'conclude', ...fault },
+  { do: 'repair' },
+  test('c2.r1r2@c2p2', '0.58 Ω'),
+  { do: 'restore' },
+] as const
+const states = (list: readonly object[]) =>
+  Object.fromEntries(
+    judgeHunt(rig, [fault], steps(list)).marks.map(({ rule, state }) => [rule, state]),
+  ) as Record<HuntRule, string>
+const without = (drop: (step: { readonly do: string; readonly test?: string }, i: number) => boolean) =>
+  good.filter((step, i) => !drop(step as never, i))
 
 describe('a search', () => {
   it('looked, isolated, measured dead, reasoned, found, repaired, proved: met, ten of ten', () => {
@@ -23,11 +39,20 @@ describe('a search', () => {
     for (const mark of verdict.marks) expect(huntSentence(mark).length).toBeGreaterThan(10)
   })
   it('each omission breaks its own rule', () => {
-    expect(states(without((step) => step.do === 'isolate'))).toMatchObject({ isolation: 'broken', answer: 'kept' })
+    expect(states(without((step) => step.do === 'isolate'))).toMatchObject({
+      isolation: 'broken',
+      answer: 'kept',
+    })
     expect(judgeHunt(rig, [fault], steps(without((step) => step.do === 'isolate'))).met).toBe(false)
-    expect(states(without((step) => step.do === 'think'))).toMatchObject({ reasoned: 'broken', isolation: 'kept' })
+    expect(states(without((step) => step.do === 'think'))).toMatchObject({
+      reasoned: 'broken',
+      isolation: 'kept',
+    })
     expect(states(without((step) => step.do === 'look'))).toMatchObject({ leastDanger: 'part' })
-    expect(states(without((step, i) => step.do === 'test' && i > 5))).toMatchObject({ proof: 'broken', restore: 'broken' })
+    expect(states(without((step, i) => step.do === 'test' && i > 5))).toMatchObject({
+      proof: 'broken',
+      restore: 'broken',
+    })
     expect(states(without((step) => step.do === 'conclude'))).toMatchObject({ answer: 'broken' })
   })
   it('nothing done is nothing kept', () => {
@@ -35,16 +60,29 @@ describe('a search', () => {
     expect(judgeHunt(rig, [fault], [])).toMatchObject({ met: false })
   })
   it('a live test first, the right kind at the wrong place, something else measured afterwards', () => {
-    expect(states([test('c2.zs@c2p2', 'no reading'), ...good.slice(1)])).toMatchObject({ leastDanger: 'broken' })
-    const other = faultsFor(rig, AIMS[0]!).find(({ code, place }) => code === 'lineOpen' && rig.wires.find(({ id }) => id === place)?.to === 'c1p1.L')!
-    expect(states(good.map((step) => (step.do === 'conclude' ? { do: 'conclude', ...other } : step)))).toMatchObject({ answer: 'part' })
-    expect(states(good.map((step, i) => (step.do === 'test' && i > 5 ? test('c2.irLE', '>999 MΩ') : step)))).toMatchObject({ proof: 'part' })
-    expect(states(good.map((step, i) => (step.do === 'test' && i > 5 ? test('c2.r1r2@c2p2', '>1999 Ω') : step)))).toMatchObject({ proof: 'broken' })
+    expect(states([test('c2.zs@c2p2', 'no reading'), ...good.slice(1)])).toMatchObject({
+      leastDanger: 'broken',
+    })
+    const other = faultsFor(rig, AIMS[0]!).find(
+      ({ code, place }) => code === 'lineOpen' && rig.wires.find(({ id }) => id === place)?.to === 'c1p1.L',
+    )!
+    expect(
+      states(good.map((step) => (step.do === 'conclude' ? { do: 'conclude', ...other } : step))),
+    ).toMatchObject({ answer: 'part' })
+    expect(
+      states(good.map((step, i) => (step.do === 'test' && i > 5 ? test('c2.irLE', '>999 MΩ') : step))),
+    ).toMatchObject({ proof: 'part' })
+    expect(
+      states(good.map((step, i) => (step.do === 'test' && i > 5 ? test('c2.r1r2@c2p2', '>1999 Ω') : step))),
+    ).toMatchObject({ proof: 'broken' })
   })
   it('walking a long circuit point by point is not halving', () => {
     const ring = practiceBay('ring')!.rig()
-    const walk = ['c2p1', 'c2p2', 'c2p3', 'c2p4', 'c2p5'].map((point) => ({ do: 'test', test: `c2.r1r2@${point}`, read: '0.5 Ω', atS: 0 }) as const)
-    const split = (log: readonly HuntStep[]) => judgeHunt(ring, [fault], log).marks.find(({ rule }) => rule === 'split')!.state
+    const walk = ['c2p1', 'c2p2', 'c2p3', 'c2p4', 'c2p5'].map(
+      (point) => ({ do: 'test', test: `c2.r1r2@${point}`, read: '0.5 Ω', atS: 0 }) as const,
+    )
+    const split = (log: readonly HuntStep[]) =>
+      judgeHunt(ring, [fault], log).marks.find(({ rule }) => rule === 'split')!.state
     expect(split(walk)).toBe('broken')
     expect(split([walk[2]!, walk[4]!, walk[3]!])).toBe('kept')
   })

@@ -9,57 +9,97 @@ import { aBay } from '../support/bay'
 
 const rig = aBay()
 const items = inspectionItems(rig)
-const all = (as: string): InspectionFields => Object.fromEntries(items.flatMap(({ key, torqueNm }) => [[`see.${key}`, as], ...(torqueNm === null ? [] : [[`torque.${key}`, String(torqueNm)]])]))
+const all = (as: string): InspectionFields =>
+  Object.fromEntries(
+    items.flatMap(({ key, torqueNm }) => [
+      [`see.${key}`, as],
+      ...(torqueNm === null ? [] : [[`torque.${key}`, String(torqueNm)]]),
+    ]),
+  )
 
 describe('the list of a bay', () => {
   it('has every terminal group, bar, spare way, label and accessory once, each with its words', () => {
     expect(new Set(items.map(({ key }) => key)).size).toBe(items.length)
     expect(items.filter(({ what }) => what === 'blank')).toHaveLength(4)
-    expect(items.filter(({ what }) => what === 'accessory').length).toBe(rig.parts.filter(({ kind }) => ['socket', 'switch', 'lampholder', 'appliance'].includes(kind)).length)
-    expect(items.map(({ what }) => what)).toEqual(expect.arrayContaining(['ipTop', 'ipSides', 'busbar', 'neutralBar', 'earthBar', 'notice', 'tails', 'bonding']))
+    expect(items.filter(({ what }) => what === 'accessory').length).toBe(
+      rig.parts.filter(({ kind }) => ['socket', 'switch', 'lampholder', 'appliance'].includes(kind)).length,
+    )
+    expect(items.map(({ what }) => what)).toEqual(
+      expect.arrayContaining([
+        'ipTop',
+        'ipSides',
+        'busbar',
+        'neutralBar',
+        'earthBar',
+        'notice',
+        'tails',
+        'bonding',
+      ]),
+    )
     for (const { what } of items) expect(ITEM_TEXT[what].remarks.length).toBeGreaterThan(0)
   })
   it('asks for doubling and dressing where the centre does', () => {
-    const keys = (policy: Parameters<typeof inspectionItems>[1]) => inspectionItems(rig, policy).map(({ what }) => what)
+    const keys = (policy: Parameters<typeof inspectionItems>[1]) =>
+      inspectionItems(rig, policy).map(({ what }) => what)
     expect(keys({})).not.toContain('doubling')
-    expect(keys({ doubling: 'doubled', dressing: 'marked' })).toEqual(expect.arrayContaining(['doubling', 'dressing']))
+    expect(keys({ doubling: 'doubled', dressing: 'marked' })).toEqual(
+      expect.arrayContaining(['doubling', 'dressing']),
+    )
   })
 })
 
 describe('safe to test', () => {
   it('when everything was looked at and nothing dangerous is open; an improvement does not stand in the way', () => {
-    expect(concludeInspection(items, all('ok'))).toMatchObject({ isSafeToTest: true, observations: [], torque: [], looked: items.length })
+    expect(concludeInspection(items, all('ok'))).toMatchObject({
+      isSafeToTest: true,
+      observations: [],
+      torque: [],
+      looked: items.length,
+    })
     const { [`see.${items[0]!.key}`]: _left, ...rest } = all('ok')
     expect(concludeInspection(items, rest)).toMatchObject({ isSafeToTest: false, looked: items.length - 1 })
-    expect(concludeInspection(items, { ...all('ok'), [`see.${items[0]!.key}`]: 'improve' }).isSafeToTest).toBe(true)
-    for (const grade of ['danger', 'potential']) expect(concludeInspection(items, { ...all('ok'), [`see.${items[0]!.key}`]: grade }).isSafeToTest).toBe(false)
+    expect(
+      concludeInspection(items, { ...all('ok'), [`see.${items[0]!.key}`]: 'improve' }).isSafeToTest,
+    ).toBe(true)
+    for (const grade of ['danger', 'potential'])
+      expect(concludeInspection(items, { ...all('ok'), [`see.${items[0]!.key}`]: grade }).isSafeToTest).toBe(
+        false,
+      )
   })
   it('a screw that was not tightened to its value, or has none written down, is named; the mark on the device counts', () => {
     const terminals = items.find(({ what }) => what === 'terminals')!
-    const torque = (parts: InspectionFields) => concludeInspection(items, { ...all('ok'), ...parts }).torque.map(({ nm, wantedNm }) => [nm, wantedNm])
+    const torque = (parts: InspectionFields) =>
+      concludeInspection(items, { ...all('ok'), ...parts }).torque.map(({ nm, wantedNm }) => [nm, wantedNm])
     expect(torque({ [`torque.${terminals.key}`]: '' })).toEqual([[null, terminals.torqueNm]])
     expect(torque({ [`torque.${terminals.key}`]: '1,2 Nm' })).toEqual([[1.2, terminals.torqueNm]])
     expect(torque({ [`torque.${terminals.key}`]: '1.2', [`marked.${terminals.key}`]: '1.2' })).toEqual([])
   })
   it('observations stand in the order of their danger', () => {
     const fields = { ...all('ok'), [`see.${items[0]!.key}`]: 'improve', [`see.${items[3]!.key}`]: 'danger' }
-    expect(concludeInspection(items, fields).observations.map(({ grade }) => grade)).toEqual(['danger', 'improve'])
+    expect(concludeInspection(items, fields).observations.map(({ grade }) => grade)).toEqual([
+      'danger',
+      'improve',
+    ])
   })
 })
 
 describe('rounds of the trainer', () => {
   it('the same seed gives the same scene; every scene has defects, each with words and a place', () => {
-    fc.assert(fc.property(fc.constantFrom(...SCENES), fc.integer({ min: 0, max: 999_999 }), (code, seed) => {
-      const scene = sceneOf(code, seed)
-      expect(sceneOf(code, seed)).toEqual(scene)
-      expect(scene.defects.length).toBeGreaterThanOrEqual(3)
-      for (const { spot, kind, look } of scene.defects) {
-        expect(DEFECT_TEXT[`${kind} ${look}`]).toBeTruthy()
-        expect(scene.spots.find(({ id }) => id === spot)!.look).toBe(look)
-      }
-      // Whatever is drawn as it should be is no defect.
-      for (const { id, kind, look } of scene.spots) expect(scene.defects.some(({ spot }) => spot === id)).toBe(look !== LOOKS[kind][0])
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(fc.constantFrom(...SCENES), fc.integer({ min: 0, max: 999_999 }), (code, seed) => {
+        const scene = sceneOf(code, seed)
+        expect(sceneOf(code, seed)).toEqual(scene)
+        expect(scene.defects.length).toBeGreaterThanOrEqual(3)
+        for (const { spot, kind, look } of scene.defects) {
+          expect(DEFECT_TEXT[`${kind} ${look}`]).toBeTruthy()
+          expect(scene.spots.find(({ id }) => id === spot)!.look).toBe(look)
+        }
+        // Whatever is drawn as it should be is no defect.
+        for (const { id, kind, look } of scene.spots)
+          expect(scene.defects.some(({ spot }) => spot === id)).toBe(look !== LOOKS[kind][0])
+      }),
+      { numRuns: 200 },
+    )
   })
   it('all found and graded is a hundred; missed, graded otherwise and false ones cost what they should', () => {
     const scene = sceneOf('board', 42)
@@ -67,9 +107,17 @@ describe('rounds of the trainer', () => {
     const sound = scene.spots.find(({ id }) => !scene.defects.some(({ spot }) => spot === id))!.id
     expect(scoreRound(scene, right)).toMatchObject({ percent: 100, missed: [], false: [] })
     expect(scoreRound(scene, right.slice(1)).percent).toBe(Math.round(100 * (1 - 1 / right.length)))
-    const strange = (['danger', 'potential', 'improve', 'further'] as const).find((grade) => grade !== scene.defects[0]!.grade && !scene.defects[0]!.alsoRight.includes(grade))!
-    expect(scoreRound(scene, [{ ...right[0]!, grade: strange }, ...right.slice(1)])).toMatchObject({ wronglyGraded: [right[0]!.spot], percent: Math.round(100 * (1 - 0.5 / right.length)) })
-    expect(scoreRound(scene, [...right, { spot: sound, grade: 'danger', remark: '' }])).toMatchObject({ false: [sound], percent: Math.round(100 * (1 - 0.5 / right.length)) })
+    const strange = (['danger', 'potential', 'improve', 'further'] as const).find(
+      (grade) => grade !== scene.defects[0]!.grade && !scene.defects[0]!.alsoRight.includes(grade),
+    )!
+    expect(scoreRound(scene, [{ ...right[0]!, grade: strange }, ...right.slice(1)])).toMatchObject({
+      wronglyGraded: [right[0]!.spot],
+      percent: Math.round(100 * (1 - 0.5 / right.length)),
+    })
+    expect(scoreRound(scene, [...right, { spot: sound, grade: 'danger', remark: '' }])).toMatchObject({
+      false: [sound],
+      percent: Math.round(100 * (1 - 0.5 / right.length)),
+    })
     expect(scoreRound(scene, []).percent).toBe(0)
   })
   it('an intake also asks who owns what, and never to break a seal', () => {
@@ -77,6 +125,8 @@ describe('rounds of the trainer', () => {
     const right = Object.fromEntries(scene.questions.map(({ key, answer }) => [key, answer]))
     expect(right.seal).toMatch(/call the owner/)
     expect(scoreRound(scene, [], right).wrongAnswers).toEqual([])
-    expect(scoreRound(scene, [], { ...right, seal: 'cut it and write it down' }).wrongAnswers).toEqual(['seal'])
+    expect(scoreRound(scene, [], { ...right, seal: 'cut it and write it down' }).wrongAnswers).toEqual([
+      'seal',
+    ])
   })
 })

@@ -12,90 +12,204 @@ import { workingState } from '#core/bay/state'
 const walk = (to: 'customer' | 'board' | 'source' | 'point'): Move => ({ do: 'walk', to })
 const proof: Move[] = [walk('source'), { do: 'prove', on: 'here' }]
 const test: Move = { do: 'test', every: true }
-const first = (indicator: 'two-pole' | 'plug-in' = 'two-pole'): Move[] => [{ do: 'ask', topic: 'where' }, { do: 'ask', topic: 'else' }, { do: 'inform' }, { do: 'take', indicator }, ...proof, walk('point'), test, walk('board'), { do: 'readChart' }]
-const off = (device: string): Move[] => [{ do: 'switch', device }, { do: 'lock', device }, { do: 'keepKey' }, { do: 'notice', device }]
+const first = (indicator: 'two-pole' | 'plug-in' = 'two-pole'): Move[] => [
+  { do: 'ask', topic: 'where' },
+  { do: 'ask', topic: 'else' },
+  { do: 'inform' },
+  { do: 'take', indicator },
+  ...proof,
+  walk('point'),
+  test,
+  walk('board'),
+  { do: 'readChart' },
+]
+const off = (device: string): Move[] => [
+  { do: 'switch', device },
+  { do: 'lock', device },
+  { do: 'keepKey' },
+  { do: 'notice', device },
+]
 const dead: Move[] = [walk('point'), test, ...proof, walk('point')]
 const inside: Move[] = [{ do: 'open' }, test, { do: 'work' }]
-const restore = (device: string): Move[] => [{ do: 'cover' }, { do: 'clearTools' }, walk('customer'), { do: 'informAgain' }, walk('board'), { do: 'removeNotice', device }, { do: 'unlock', device }, { do: 'switch', device }, walk('point'), { do: 'checkFunction' }]
+const restore = (device: string): Move[] => [
+  { do: 'cover' },
+  { do: 'clearTools' },
+  walk('customer'),
+  { do: 'informAgain' },
+  walk('board'),
+  { do: 'removeNotice', device },
+  { do: 'unlock', device },
+  { do: 'switch', device },
+  walk('point'),
+  { do: 'checkFunction' },
+]
 const keys = (moves: readonly Move[]) => moves.map(moveKey)
 function play(code: string, ...moves: readonly (Move | readonly Move[])[]) {
   const state = replay(code, 1, keys(moves.flat()))
   if (!state) throw new Error(`a move of ${code} cannot be made`)
-  return { state, verdict: judgeRun(state, DEFAULT_ISOLATION, true), text: state.lines.map(({ text }) => text).join('\n') }
+  return {
+    state,
+    verdict: judgeRun(state, DEFAULT_ISOLATION, true),
+    text: state.lines.map(({ text }) => text).join('\n'),
+  }
 }
 const critical = ({ verdict }: ReturnType<typeof play>) => verdict.critical.map(({ code }) => code)
 const DANGER = /dangerous to life/
 
 describe('scenarios', () => {
-  it.each(SCENARIOS.map((one) => [one.code, one] as const))('%s is a bay that can be, begins live, and is the same for the same seed', (code, { make }) => {
-    const world = make(() => 0.5)
-    expect(rigProblems(world.rig, { isWired: true })).toEqual([])
-    expect(replay(code, 7, keys(first()))).toEqual(replay(code, 7, keys(first())))
-    expect(replay(code, 7, keys(first().slice(0, 8)))!.acts.find(({ kind }) => kind === 'checkLive')?.shows).toBe(true)
-    expect(movesAt(replay(code, 7, [])!).length).toBeGreaterThan(8)
-  })
+  it.each(SCENARIOS.map((one) => [one.code, one] as const))(
+    '%s is a bay that can be, begins live, and is the same for the same seed',
+    (code, { make }) => {
+      const world = make(() => 0.5)
+      expect(rigProblems(world.rig, { isWired: true })).toEqual([])
+      expect(replay(code, 7, keys(first()))).toEqual(replay(code, 7, keys(first())))
+      expect(
+        replay(code, 7, keys(first().slice(0, 8)))!.acts.find(({ kind }) => kind === 'checkLive')?.shows,
+      ).toBe(true)
+      expect(movesAt(replay(code, 7, [])!).length).toBeGreaterThan(8)
+    },
+  )
   it('right circuit: everything kept, nothing felt, and back again', () => {
-    const run = play('bench', first('plug-in'), off('b1w1'), walk('customer'), { do: 'warnNeutral' }, dead, inside, restore('b1w1'))
+    const run = play(
+      'bench',
+      first('plug-in'),
+      off('b1w1'),
+      walk('customer'),
+      { do: 'warnNeutral' },
+      dead,
+      inside,
+      restore('b1w1'),
+    )
     expect(run.verdict).toMatchObject({ met: true, critical: [] })
     expect(run.text).toMatch(/Every conductor was dead/)
   })
   it('wrong breaker of two that look alike: the dead test shows it, and starting again is no failure', () => {
     const wrong = [...first(), ...off('b1w1'), walk('point'), test]
     expect(play('store', wrong).state.acts.at(-1)).toMatchObject({ kind: 'testDead', shows: true })
-    const back: Move[] = [walk('board'), { do: 'removeNotice', device: 'b1w1' }, { do: 'unlock', device: 'b1w1' }, { do: 'switch', device: 'b1w1' }, { do: 'startAgain' }, { do: 'readChart' }]
-    const again = play('store', wrong, back, ...[proof, walk('point'), test, walk('board')], off('b1w3'), walk('customer'), { do: 'warnNeutral' }, dead, inside, restore('b1w3'))
+    const back: Move[] = [
+      walk('board'),
+      { do: 'removeNotice', device: 'b1w1' },
+      { do: 'unlock', device: 'b1w1' },
+      { do: 'switch', device: 'b1w1' },
+      { do: 'startAgain' },
+      { do: 'readChart' },
+    ]
+    const again = play(
+      'store',
+      wrong,
+      back,
+      ...[proof, walk('point'), test, walk('board')],
+      off('b1w3'),
+      walk('customer'),
+      { do: 'warnNeutral' },
+      dead,
+      inside,
+      restore('b1w3'),
+    )
     expect(again.verdict).toMatchObject({ met: true })
-    expect(critical(play('store', wrong, proof, walk('point'), { do: 'open' }, { do: 'work' }))).toEqual(expect.arrayContaining(['handsAfterDead']))
+    expect(critical(play('store', wrong, proof, walk('point'), { do: 'open' }, { do: 'work' }))).toEqual(
+      expect.arrayContaining(['handsAfterDead']),
+    )
     expect(play('store', wrong, proof, walk('point'), { do: 'open' }, { do: 'work' }).text).toMatch(DANGER)
   })
   it('a wrong label and a name at the wrong way mislead whoever believes them', () => {
     expect(play('bay-end', first(), off('b1w1'), walk('point'), test).state.acts.at(-1)!.shows).toBe(true)
     expect(play('stores-desk', first(), off('b1w2'), walk('point'), test).state.acts.at(-1)!.shows).toBe(true)
-    expect(play('stores-desk', first(), off('b1w3'), walk('point'), test).state.acts.at(-1)!.shows).toBe(false)
+    expect(play('stores-desk', first(), off('b1w3'), walk('point'), test).state.acts.at(-1)!.shows).toBe(
+      false,
+    )
   })
   it('two circuits in one box: dead outside, live at a joint inside', () => {
     const outside = play('joint-box', first(), off('b1w1'), dead)
     expect(outside.state.acts.filter(({ kind }) => kind === 'testDead').at(-1)!.shows).toBe(false)
     const run = play('joint-box', first(), off('b1w1'), dead, { do: 'open' }, test)
     expect(run.state.acts.at(-1)).toMatchObject({ kind: 'testTerminals', shows: true })
-    expect(critical(play('joint-box', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'work' }))).toContain('notOnLive')
+    expect(
+      critical(play('joint-box', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'work' })),
+    ).toContain('notOnLive')
   })
   it('a dying battery: the wrong circuit looks dead, and only the second proof says why', () => {
     const run = play('lamp-check', first(), off('b1w3'), walk('point'), test)
     expect(run.state.acts.at(-1)!.shows).toBe(false)
     expect(play('lamp-check', first(), off('b1w3'), dead).text).toMatch(/Nothing lights/)
-    expect(play('lamp-check', first(), off('b1w3'), walk('point'), test, { do: 'open' }, { do: 'work' }).text).toMatch(DANGER)
+    expect(
+      play('lamp-check', first(), off('b1w3'), walk('point'), test, { do: 'open' }, { do: 'work' }).text,
+    ).toMatch(DANGER)
     expect(critical(play('lamp-check', first(), off('b1w3'), dead, inside))).toContain('stoppedAtFailedProof')
   })
   it('left unsecured it is switched on again; locked it stays off', () => {
-    expect(play('busy-shop', first(), { do: 'switch', device: 'b1w1' }, walk('point'), test).state.acts.at(-1)!.shows).toBe(true)
+    expect(
+      play('busy-shop', first(), { do: 'switch', device: 'b1w1' }, walk('point'), test).state.acts.at(-1)!
+        .shows,
+    ).toBe(true)
     expect(play('busy-shop', first(), off('b1w1'), walk('point'), test).state.acts.at(-1)!.shows).toBe(false)
   })
   it('borrowed neutral: dead, then live at the parted neutral', () => {
     const run = play('pit-lamp', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, test)
     expect(run.state.acts.filter(({ kind }) => kind === 'testTerminals').at(-1)!.shows).toBe(false)
     expect(run.state.acts.at(-1)).toMatchObject({ kind: 'testSeparated', shows: true })
-    expect(play('pit-lamp', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, { do: 'work' }).text).toMatch(DANGER)
+    expect(
+      play('pit-lamp', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, { do: 'work' }).text,
+    ).toMatch(DANGER)
   })
   it('parted neutral against earth takes the others out, taped it does not', () => {
-    expect(play('store-heater', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, test).text).toMatch(/RCD .* opens/)
-    expect(play('store-heater', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, { do: 'tape' }, test).text).not.toMatch(/RCD .* opens/)
+    expect(
+      play('store-heater', first(), off('b1w1'), dead, { do: 'open' }, test, { do: 'part' }, test).text,
+    ).toMatch(/RCD .* opens/)
+    expect(
+      play(
+        'store-heater',
+        first(),
+        off('b1w1'),
+        dead,
+        { do: 'open' },
+        test,
+        { do: 'part' },
+        { do: 'tape' },
+        test,
+      ).text,
+    ).not.toMatch(/RCD .* opens/)
   })
   it('three singles in place of a triple: two lines stay until all are off', () => {
-    expect(play('wheel-lathe', first(), off('b1w1s1'), walk('point'), test).state.acts.at(-1)).toMatchObject({ shows: true, pairs: 6 })
-    expect(play('wheel-lathe', first(), off('b1w1s1'), off('b1w1s2'), off('b1w1s3'), walk('point'), test).state.acts.at(-1)!.shows).toBe(false)
+    expect(play('wheel-lathe', first(), off('b1w1s1'), walk('point'), test).state.acts.at(-1)).toMatchObject({
+      shows: true,
+      pairs: 6,
+    })
+    expect(
+      play(
+        'wheel-lathe',
+        first(),
+        off('b1w1s1'),
+        off('b1w1s2'),
+        off('b1w1s3'),
+        walk('point'),
+        test,
+      ).state.acts.at(-1)!.shows,
+    ).toBe(false)
   })
   it('a welded pole leaves the line although the lever is down', () => {
     const run = play('whole-board', first(), off('b1main'), walk('point'), test)
     expect(run.state.acts.at(-1)!.shows).toBe(true)
     // The opened neutral comes up to the line through the lamps that are on: line to neutral alone would look dead.
-    expect(run.state.shown!.pairs.map(({ name, volt }) => `${name} ${volt}`)).toEqual(['L–N 0', 'L–E 230', 'N–E 230'])
+    expect(run.state.shown!.pairs.map(({ name, volt }) => `${name} ${volt}`)).toEqual([
+      'L–N 0',
+      'L–E 230',
+      'N–E 230',
+    ])
   })
   it('a permit site, and another’s padlock', () => {
     expect(critical(play('charger-room', first(), off('b1w3'), dead))).toEqual(['permit'])
     expect(critical(play('charger-room', { do: 'permit' }, first(), off('b1w3'), dead))).toEqual([])
-    expect(replay('two-trades', 1, keys([...first(), ...off('b1w3'), ...dead, ...inside, ...restore('b1w3')]))).toBeUndefined()
-    expect(critical(play('two-trades', first(), off('b1w3'), dead, inside, { do: 'cover' }, walk('board'), { do: 'cutOthersLock' }))).toContain('ownLockOnly')
+    expect(
+      replay('two-trades', 1, keys([...first(), ...off('b1w3'), ...dead, ...inside, ...restore('b1w3')])),
+    ).toBeUndefined()
+    expect(
+      critical(
+        play('two-trades', first(), off('b1w3'), dead, inside, { do: 'cover' }, walk('board'), {
+          do: 'cutOthersLock',
+        }),
+      ),
+    ).toContain('ownLockOnly')
   })
 })
 

@@ -13,14 +13,18 @@ const solved = (task: Task) => {
   return design.ok ? design.values : undefined
 }
 const markOf = (marks: readonly StepMark[], key: StepKey) => marks.find((mark) => mark.step === key)!
-const wrongWith = (task: Task, key: StepKey, text: string) => markOf(markTask(task, { ...typed(solved(task)!), [key]: text }), key)
+const wrongWith = (task: Task, key: StepKey, text: string) =>
+  markOf(markTask(task, { ...typed(solved(task)!), [key]: text }), key)
 
 test('the worked design passes its own marking, whatever the circuit', () => {
-  fc.assert(fc.property(tasks, (task) => {
-    const values = solved(task)
-    fc.pre(values !== undefined)
-    for (const mark of markTask(task, typed(values!))) expect(mark, mark.step).toMatchObject({ verdict: 'right', mark: mark.outOf, findings: [] })
-  }))
+  fc.assert(
+    fc.property(tasks, (task) => {
+      const values = solved(task)
+      fc.pre(values !== undefined)
+      for (const mark of markTask(task, typed(values!)))
+        expect(mark, mark.step).toMatchObject({ verdict: 'right', mark: mark.outOf, findings: [] })
+    }),
+  )
 })
 
 test('one slip in Ib, correct from there on: wrong once, right for your figures below', () => {
@@ -36,24 +40,38 @@ test('one slip in Ib, correct from there on: wrong once, right for your figures 
 })
 
 test('whatever single value goes wrong, no later step is punished for it', () => {
-  fc.assert(fc.property(tasks, fc.constantFrom<StepKey>('ib', 'itMin', 'voltDropPerAm', 'ohmPerM', 'r1r2', 'r1r2Hot'), fc.double({ min: 1.1, max: 1.35, noNaN: true }), (task, key, factor) => {
-    const values = solved(task)
-    fc.pre(values !== undefined)
-    const followed = followTask(task, { [key]: Number((values![key] * factor).toPrecision(5)) })
-    // Their figures may lead to something that is not made; then there is nothing to follow.
-    fc.pre(Object.keys(values!).every((step) => followed[step as StepKey] !== undefined))
-    for (const mark of markTask(task, typed(followed))) if (mark.step !== key) expect(['right', 'carried'], `${mark.step} after ${key}`).toContain(mark.verdict)
-  }))
+  fc.assert(
+    fc.property(
+      tasks,
+      fc.constantFrom<StepKey>('ib', 'itMin', 'voltDropPerAm', 'ohmPerM', 'r1r2', 'r1r2Hot'),
+      fc.double({ min: 1.1, max: 1.35, noNaN: true }),
+      (task, key, factor) => {
+        const values = solved(task)
+        fc.pre(values !== undefined)
+        const followed = followTask(task, { [key]: Number((values![key] * factor).toPrecision(5)) })
+        // Their figures may lead to something that is not made; then there is nothing to follow.
+        fc.pre(Object.keys(values!).every((step) => followed[step as StepKey] !== undefined))
+        for (const mark of markTask(task, typed(followed)))
+          if (mark.step !== key)
+            expect(['right', 'carried'], `${mark.step} after ${key}`).toContain(mark.verdict)
+      },
+    ),
+  )
 })
 
 test('a swap of units is recognised as such, on every calculated step', () => {
   const calculated = CIRCUIT_CHAIN.filter((step) => step.kind === 'calculated')
-  fc.assert(fc.property(tasks, fc.constantFrom(...calculated), fc.constantFrom(1e3, 1e-3), (task, step, factor) => {
-    const values = solved(task)
-    fc.pre(values !== undefined && values[step.key] > 0)
-    const marks = markTask(task, typed({ ...values!, [step.key]: values![step.key] * factor }))
-    expect(markOf(marks, step.key).findings[0]).toMatchObject({ code: 'slip.unit', params: { times: 1000 } })
-  }))
+  fc.assert(
+    fc.property(tasks, fc.constantFrom(...calculated), fc.constantFrom(1e3, 1e-3), (task, step, factor) => {
+      const values = solved(task)
+      fc.pre(values !== undefined && values[step.key] > 0)
+      const marks = markTask(task, typed({ ...values!, [step.key]: values![step.key] * factor }))
+      expect(markOf(marks, step.key).findings[0]).toMatchObject({
+        code: 'slip.unit',
+        params: { times: 1000 },
+      })
+    }),
+  )
 })
 
 describe('slips by name', () => {
@@ -98,29 +116,53 @@ describe('slips by name', () => {
 describe('choices', () => {
   const task = aTask()
   test('any conductor that satisfies is accepted, with a note; one that does not is not', () => {
-    expect(wrongWith(task, 'csa', '4')).toMatchObject({ verdict: 'right', findings: [{ code: 'oneSizeUp', seriousness: 'note' }] })
-    expect(wrongWith(task, 'csa', '10')).toMatchObject({ verdict: 'right', findings: [{ code: 'soundNotEconomical', seriousness: 'note' }] })
+    expect(wrongWith(task, 'csa', '4')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'oneSizeUp', seriousness: 'note' }],
+    })
+    expect(wrongWith(task, 'csa', '10')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'soundNotEconomical', seriousness: 'note' }],
+    })
     expect(wrongWith(task, 'csa', '1.5').findings[0]!.code).toBe('size_capacity')
     expect(wrongWith(task, 'in', '10').findings[0]!.code).toBe('ratingBelowLoad')
   })
   test('a residual device left out where a rule asks for it is critical', () => {
-    expect(wrongWith(task, 'residual', 'none').findings[0]).toMatchObject({ code: 'residualMissing', seriousness: 'critical' })
-    expect(wrongWith(task, 'residual', '300 mA').findings[0]).toMatchObject({ code: 'residualTooLarge', seriousness: 'critical' })
+    expect(wrongWith(task, 'residual', 'none').findings[0]).toMatchObject({
+      code: 'residualMissing',
+      seriousness: 'critical',
+    })
+    expect(wrongWith(task, 'residual', '300 mA').findings[0]).toMatchObject({
+      code: 'residualTooLarge',
+      seriousness: 'critical',
+    })
   })
 })
 
 test('a right value that cannot follow from the figures above it is right, with a question', () => {
   const task = aTask()
   const marks = markTask(task, { ...typed(solved(task)!), ib: '23' })
-  expect(markOf(marks, 'in')).toMatchObject({ verdict: 'right', findings: [{ code: 'doesNotFollow', seriousness: 'note' }] })
+  expect(markOf(marks, 'in')).toMatchObject({
+    verdict: 'right',
+    findings: [{ code: 'doesNotFollow', seriousness: 'note' }],
+  })
 })
 
 test('somebody who went on with more digits than they wrote down is not punished for it', () => {
   // 2 × 3.08 mΩ/m × 28 m = 0.1725 Ω, written 0.17; × 1.20 = 0.207, written 0.21, though 0.17 × 1.20 is 0.204.
   const task = aTask({ load: { basis: 'power', powerW: 5290, powerFactor: 1 } })
   const marks = markTask(task, { ...typed(solved(task)!), r1r2: '0.17', r1r2Hot: '0.21', zs: '0.56' })
-  expect(['r1r2', 'r1r2Hot', 'zs'].map((key) => markOf(marks, key as StepKey).verdict)).toEqual(['right', 'right', 'right'])
-  const slipped = markTask(aTask(), { ...typed(followTask(aTask(), { ib: 23 })), r1r2: '0.17', r1r2Hot: '0.21', zs: '0.56' })
+  expect(['r1r2', 'r1r2Hot', 'zs'].map((key) => markOf(marks, key as StepKey).verdict)).toEqual([
+    'right',
+    'right',
+    'right',
+  ])
+  const slipped = markTask(aTask(), {
+    ...typed(followTask(aTask(), { ib: 23 })),
+    r1r2: '0.17',
+    r1r2Hot: '0.21',
+    zs: '0.56',
+  })
   expect(markOf(slipped, 'r1r2Hot').verdict).toBe('carried')
 })
 
@@ -129,5 +171,8 @@ test('rounding as people round is right; a rounder number than that is not', () 
   expect(wrongWith(task, 'ib', '12.6').verdict).toBe('right')
   expect(wrongWith(task, 'ib', '13').verdict).toBe('right')
   expect(wrongWith(task, 'ib', '14').verdict).toBe('wrong')
-  expect(wrongWith(task, 'ib', 'twelve')).toMatchObject({ verdict: 'missing', findings: [{ code: 'unreadable.notANumber' }] })
+  expect(wrongWith(task, 'ib', 'twelve')).toMatchObject({
+    verdict: 'missing',
+    findings: [{ code: 'unreadable.notANumber' }],
+  })
 })

@@ -35,17 +35,29 @@ test.each<[string, QuantityKey, number]>([
 })
 
 test.each<[string, QuantityKey, string]>([
-  ['', 'current', 'empty'], ['about ten', 'current', 'notANumber'], ['12 V', 'current', 'otherUnit'], ['-4', 'length', 'negative'], ['1.2.3', 'resistance', 'notANumber'],
+  ['', 'current', 'empty'],
+  ['about ten', 'current', 'notANumber'],
+  ['12 V', 'current', 'otherUnit'],
+  ['-4', 'length', 'negative'],
+  ['1.2.3', 'resistance', 'notANumber'],
 ])('“%s” as %s is refused as %s', (text, key, problem) => {
   expect(parseQuantity(text, key)).toEqual({ ok: false, problem })
 })
 
 test('whatever is shown can be typed back: format then parse keeps the value to the digits shown', () => {
-  fc.assert(fc.property(fc.constantFrom(...(Object.keys(QUANTITIES) as QuantityKey[])), fc.integer({ min: 1, max: 99_999 }), (key, n) => {
-    const value = n / 100 / QUANTITIES[key].scale
-    const parsed = parseQuantity(formatQuantity(value, key), key)
-    expect(parsed.ok && Math.abs(parsed.value / value - 1)).toBeLessThan(n < 100 ? 0.06 : 0.51 / Math.min(n / 100, 9))
-  }))
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...(Object.keys(QUANTITIES) as QuantityKey[])),
+      fc.integer({ min: 1, max: 99_999 }),
+      (key, n) => {
+        const value = n / 100 / QUANTITIES[key].scale
+        const parsed = parseQuantity(formatQuantity(value, key), key)
+        expect(parsed.ok && Math.abs(parsed.value / value - 1)).toBeLessThan(
+          n < 100 ? 0.06 : 0.51 / Math.min(n / 100, 9),
+        )
+      },
+    ),
+  )
 })
 
 test('readings keep “>999” and ticks as what they are', () => {

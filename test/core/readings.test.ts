@@ -8,25 +8,43 @@ import { tasks } from '../support/arbitrary'
 
 // 2.5/2.5 mm² over 28 m: R1 + R2 0.415 Ω at 20 °C, Ze 0.35 Ω, Zs 0.765 Ω cold, limit 0.8 × 2.73 = 2.18 Ω.
 const task = designTask(aTask())
-const GOOD: Readings = { r1r2: '0.42', irLN: '>999', irLE: '>999', irNE: '640', polarity: '✓', ze: '0.34', zs: '0.77', rcdTime: '24' }
-const judged = (changes: Readings) => new Map(judgeReadings(task, { ...GOOD, ...changes }).map((mark) => [mark.reading, mark]))
+const GOOD: Readings = {
+  r1r2: '0.42',
+  irLN: '>999',
+  irLE: '>999',
+  irNE: '640',
+  polarity: '✓',
+  ze: '0.34',
+  zs: '0.77',
+  rcdTime: '24',
+}
+const judged = (changes: Readings) =>
+  new Map(judgeReadings(task, { ...GOOD, ...changes }).map((mark) => [mark.reading, mark]))
 const first = (key: ReadingKey, text: string) => judged({ [key]: text }).get(key)!
 
 test('a good sheet has nothing to say', () => {
-  for (const mark of judgeReadings(task, GOOD)) expect(mark, mark.reading).toMatchObject({ verdict: 'right', findings: [] })
+  for (const mark of judgeReadings(task, GOOD))
+    expect(mark, mark.reading).toMatchObject({ verdict: 'right', findings: [] })
 })
 
 test('readings worked from the design are right on every circuit', () => {
-  fc.assert(fc.property(tasks, (any) => {
-    const design = worked(any)
-    fc.pre(design.ok)
-    if (!design.ok) return
-    const cold = design.values.r1r2
-    const sheet = { ...GOOD, r1r2: cold.toFixed(2), ze: any.supply.zeOhm.toFixed(2), zs: (any.supply.zeOhm + cold).toFixed(2) }
-    const wrong = judgeReadings(design.design, sheet).filter((mark) => mark.verdict !== 'right')
-    // Only a Zs that is beyond the cold limit may be refused: the hot design was just inside the table.
-    for (const mark of wrong) expect(mark.findings[0]!.code).toBe('limit.passed')
-  }))
+  fc.assert(
+    fc.property(tasks, (any) => {
+      const design = worked(any)
+      fc.pre(design.ok)
+      if (!design.ok) return
+      const cold = design.values.r1r2
+      const sheet = {
+        ...GOOD,
+        r1r2: cold.toFixed(2),
+        ze: any.supply.zeOhm.toFixed(2),
+        zs: (any.supply.zeOhm + cold).toFixed(2),
+      }
+      const wrong = judgeReadings(design.design, sheet).filter((mark) => mark.verdict !== 'right')
+      // Only a Zs that is beyond the cold limit may be refused: the hot design was just inside the table.
+      for (const mark of wrong) expect(mark.findings[0]!.code).toBe('limit.passed')
+    }),
+  )
 })
 
 describe('each odd reading is named with its likeliest cause', () => {
@@ -59,13 +77,20 @@ describe('each odd reading is named with its likeliest cause', () => {
 
   test('Zs that fits the bay is not blamed for a dead reading that does not', () => {
     const marks = judged({ r1r2: '0.09' })
-    expect(marks.get('zs')).toMatchObject({ verdict: 'right', findings: [{ code: 'across.zsFits', seriousness: 'note' }] })
+    expect(marks.get('zs')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'across.zsFits', seriousness: 'note' }],
+    })
     expect(marks.get('r1r2')!.verdict).toBe('wrong')
   })
 
   test('one insulation reading far under the others is a finding, though above the minimum', () => {
     expect(judged({ irNE: '>999', irLN: '101', irLE: '>999' }).get('irLN')!.verdict).toBe('right')
-    expect(judgeReadings(task, { ...GOOD, irLN: '>1000', irLE: '100', irNE: '>1000' }).find((mark) => mark.reading === 'irLE')!.verdict).toBe('right')
+    expect(
+      judgeReadings(task, { ...GOOD, irLN: '>1000', irLE: '100', irNE: '>1000' }).find(
+        (mark) => mark.reading === 'irLE',
+      )!.verdict,
+    ).toBe('right')
   })
 })
 

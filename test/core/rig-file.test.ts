@@ -25,22 +25,60 @@ function fileOf(value: unknown): string {
   writeFileSync(file, JSON.stringify(value))
   return file
 }
-const changed = (id: string, change: Partial<Wire>): Rig => ({ ...rig, wires: rig.wires.map((wire) => (wire.id === id ? { ...wire, ...change } : wire)) })
+const changed = (id: string, change: Partial<Wire>): Rig => ({
+  ...rig,
+  wires: rig.wires.map((wire) => (wire.id === id ? { ...wire, ...change } : wire)),
+})
 const first = wireBetween(rig, 'b1w1.L out', 'c1p1.L')
 
 describe('what cannot be is explained by name', () => {
   const cases: readonly (readonly [string, Rig, RegExp])[] = [
-    ['an unknown terminal', changed(first, { to: 'c1p1.Q' }), /ends at terminal Q of Socket 1\.1, which has L, N, E/],
+    [
+      'an unknown terminal',
+      changed(first, { to: 'c1p1.Q' }),
+      /ends at terminal Q of Socket 1\.1, which has L, N, E/,
+    ],
     ['an unknown part', changed(first, { to: 'c9p1.L' }), /ends at c9p1, and there is no such part/],
     ['a negative length', changed(first, { lengthM: -3 }), /Way 1 · L out to Socket 1\.1 · L\) is -3 m long/],
-    ['no length, which would be an ideal wire', changed(first, { lengthM: 0 }), /short circuit without resistance/],
+    [
+      'no length, which would be an ideal wire',
+      changed(first, { lengthM: 0 }),
+      /short circuit without resistance/,
+    ],
     ['an area that is not made', changed(first, { areaMm2: 3 }), /3 mm². Conductors are made in 1, 1.5, 2.5/],
-    ['two conductors in a terminal for one', { ...rig, wires: [...rig.wires, { ...rig.wires[0]!, id: 'more', from: 'b1nA.1', to: 'c1p1.N' }] }, /Neutral bar A · 1 takes one conductor and has 2/],
-    ['both ends at one terminal', changed(first, { to: 'b1w1.L out' }), /Both ends of .* are at Way 1 · L out/],
-    ['a board without supply', { ...rig, wires: rig.wires.filter(({ to }) => !to.startsWith('b1main')) }, /Nothing joins Board to the supply/],
-    ['no supply at all', { ...rig, parts: rig.parts.filter(({ kind }) => kind !== 'supply'), wires: [] }, /The bay has no supply/],
-    ['two devices on one way', { ...rig, parts: [...rig.parts, { ...rig.parts.find(({ id }) => id === 'b1w1')!, id: 'twin', name: 'Twin' }] }, /where Way 1 is already/],
-    ['a tooth that is not there', { ...rig, busbars: rig.busbars.map((busbar) => ({ ...busbar, missing: [9] })) }, /there is none at 9/],
+    [
+      'two conductors in a terminal for one',
+      { ...rig, wires: [...rig.wires, { ...rig.wires[0]!, id: 'more', from: 'b1nA.1', to: 'c1p1.N' }] },
+      /Neutral bar A · 1 takes one conductor and has 2/,
+    ],
+    [
+      'both ends at one terminal',
+      changed(first, { to: 'b1w1.L out' }),
+      /Both ends of .* are at Way 1 · L out/,
+    ],
+    [
+      'a board without supply',
+      { ...rig, wires: rig.wires.filter(({ to }) => !to.startsWith('b1main')) },
+      /Nothing joins Board to the supply/,
+    ],
+    [
+      'no supply at all',
+      { ...rig, parts: rig.parts.filter(({ kind }) => kind !== 'supply'), wires: [] },
+      /The bay has no supply/,
+    ],
+    [
+      'two devices on one way',
+      {
+        ...rig,
+        parts: [...rig.parts, { ...rig.parts.find(({ id }) => id === 'b1w1')!, id: 'twin', name: 'Twin' }],
+      },
+      /where Way 1 is already/,
+    ],
+    [
+      'a tooth that is not there',
+      { ...rig, busbars: rig.busbars.map((busbar) => ({ ...busbar, missing: [9] })) },
+      /there is none at 9/,
+    ],
   ]
   it.each(cases)('%s', (_, wrong, sentence) => {
     expect(rigProblems(wrong, { isWired: true }).map(rigSentence).join('\n')).toMatch(sentence)
@@ -50,12 +88,15 @@ describe('what cannot be is explained by name', () => {
     expect(text).toMatch(sentence)
     expect(text).not.toMatch(/NaN|undefined/)
   })
-  it('a file that is no rig says what is missing', () => expect(nakshi(['simulate', fileOf({ format: 'nakshi.rig' })]).text).toMatch(/version is missing/))
+  it('a file that is no rig says what is missing', () =>
+    expect(nakshi(['simulate', fileOf({ format: 'nakshi.rig' })]).text).toMatch(/version is missing/))
 })
 
 it('the published schema is the one that files are checked against', () => {
   expect(readFileSync('docs/formats/rig.schema.json', 'utf8')).toBe(published('nakshi.rig.v1', RigSchema))
-  expect(readFileSync('docs/formats/readings.schema.json', 'utf8')).toBe(published('nakshi.readings.v1', ReadingsSchema))
+  expect(readFileSync('docs/formats/readings.schema.json', 'utf8')).toBe(
+    published('nakshi.readings.v1', ReadingsSchema),
+  )
   expect(validate(RigSchema, JSON.parse(JSON.stringify(rig))).ok).toBe(true)
 })
 
@@ -64,7 +105,9 @@ describe('commands', () => {
   it('rig: builds the bay of an exercise, which can be read again', () => {
     const { text, code } = nakshi(['rig', 'demo/exercises/T-04.json'])
     expect(code).toBe(0)
-    expect(nakshi(['simulate', fileOf(JSON.parse(text)), '--explain']).text).toMatch(/Isolating switch 1L3 switched on/)
+    expect(nakshi(['simulate', fileOf(JSON.parse(text)), '--explain']).text).toMatch(
+      /Isolating switch 1L3 switched on/,
+    )
   })
   it('simulate with a planted fault tells both devices', () => {
     const fault = `neutralOnOtherBar:${wireBetween(rig, 'b1nB', 'c2p1')} b1nA`
@@ -72,27 +115,100 @@ describe('commands', () => {
     expect(text).toMatch(/RCD A opens: .* did not come back/)
     expect(text).toMatch(/RCD B opens/)
   })
-  it('every fault of the catalogue has its words', () => expect([...new Set(possibleFaults(rig).map(({ kind }) => kind.code))].filter((code) => !FAULT_TEXT[code])).toEqual([]))
-  it('faults lists what can be planted', () => expect(JSON.parse(nakshi(['faults', file]).text)).toContain('polarityAtPoint:c1p1'))
+  it('every fault of the catalogue has its words', () =>
+    expect(
+      [...new Set(possibleFaults(rig).map(({ kind }) => kind.code))].filter((code) => !FAULT_TEXT[code]),
+    ).toEqual([]))
+  it('faults lists what can be planted', () =>
+    expect(JSON.parse(nakshi(['faults', file]).text)).toContain('polarityAtPoint:c1p1'))
   it('read: an instrument with its words', () => {
-    expect(nakshi(['read', file, '--instrument', 'continuity', '--at', 'c1p3.L', '--to', 'c1p3.E', '--link', 'b1w1.L out,b1e.1', '--explain']).text).toMatch(/^0\.2\d Ω$/)
-    expect(nakshi(['read', file, '--instrument', 'continuity', '--at', 'c1p3.L', '--to', 'c1p3.N', '--live', '--explain'])).toMatchObject({ code: 3, text: expect.stringMatching(/Isolate, lock off and prove dead/) })
-    expect(nakshi(['read', file, '--instrument', 'socket', '--at', 'c1p3', '--live', '--explain']).text).toBe('in order')
+    expect(
+      nakshi([
+        'read',
+        file,
+        '--instrument',
+        'continuity',
+        '--at',
+        'c1p3.L',
+        '--to',
+        'c1p3.E',
+        '--link',
+        'b1w1.L out,b1e.1',
+        '--explain',
+      ]).text,
+    ).toMatch(/^0\.2\d Ω$/)
+    expect(
+      nakshi([
+        'read',
+        file,
+        '--instrument',
+        'continuity',
+        '--at',
+        'c1p3.L',
+        '--to',
+        'c1p3.N',
+        '--live',
+        '--explain',
+      ]),
+    ).toMatchObject({ code: 3, text: expect.stringMatching(/Isolate, lock off and prove dead/) })
+    expect(nakshi(['read', file, '--instrument', 'socket', '--at', 'c1p3', '--live', '--explain']).text).toBe(
+      'in order',
+    )
   })
   it('wrong use says what there is', () => {
-    expect(nakshi(['read', file, '--instrument', 'ohm'])).toMatchObject({ code: 2, text: expect.stringMatching(/continuity, insulation/) })
-    expect(nakshi(['read', file, '--instrument', 'loop', '--at', 'c1p3.X', '--to', 'c1p3.E'])).toMatchObject({ code: 2, text: expect.stringMatching(/It has L, N, E/) })
-    expect(nakshi(['simulate', file, '--do', '1 dance c1p1'])).toMatchObject({ code: 2, text: expect.stringMatching(/supply, close, throw/) })
+    expect(nakshi(['read', file, '--instrument', 'ohm'])).toMatchObject({
+      code: 2,
+      text: expect.stringMatching(/continuity, insulation/),
+    })
+    expect(nakshi(['read', file, '--instrument', 'loop', '--at', 'c1p3.X', '--to', 'c1p3.E'])).toMatchObject({
+      code: 2,
+      text: expect.stringMatching(/It has L, N, E/),
+    })
+    expect(nakshi(['simulate', file, '--do', '1 dance c1p1'])).toMatchObject({
+      code: 2,
+      text: expect.stringMatching(/supply, close, throw/),
+    })
   })
   it('check and diagnose: a sheet of readings against the bay, its cause, and bad boxes by name', () => {
     const told = predictAll(withFault(rig, 'damp', 'c2p1'), testsOf(rig))
     const sheet = (readings: object) => fileOf({ format: 'nakshi.readings', version: 1, readings })
-    const typed = Object.fromEntries([...told].map(([key, one]) => [key, key.includes('polarity') ? '✓' : 'value' in one ? `${one.is === 'over' ? '>' : ''}${key.includes('.ir') ? `${one.value / 1e6} MΩ` : key.includes('rcd') ? `${one.value * 1e3} ms` : one.value.toFixed(2)}` : '']))
-    expect(nakshi(['check', file, sheet(typed), '--explain'])).toMatchObject({ code: 3, text: expect.stringMatching(/odd +insulation L–E of Lighting +0\.\d+ MΩ/) })
-    expect(nakshi(['diagnose', file, sheet(typed), '--explain']).text).toMatch(/Damp accessory, line to earth, at Lamp 2\.1/)
-    const sound = Object.fromEntries([...predictAll(rig, testsOf(rig))].map(([key, one]) => [key, key.includes('polarity') ? 'ok' : 'value' in one && one.is === 'value' && !key.includes('.ir') ? (key.includes('rcd') ? `${one.value * 1e3} ms` : one.value.toFixed(2)) : '>999']))
-    expect(nakshi(['diagnose', file, sheet(sound), '--explain'])).toEqual({ code: 0, text: 'Every reading fits the bay as it was meant.' })
-    expect(nakshi(['check', file, sheet({ 'c9.r1': '1', ze: 'low' }), '--explain'])).toMatchObject({ code: 1, text: expect.stringMatching(/c9\.r1 is no test of this bay\nze is not a number/) })
+    const typed = Object.fromEntries(
+      [...told].map(([key, one]) => [
+        key,
+        key.includes('polarity')
+          ? '✓'
+          : 'value' in one
+            ? `${one.is === 'over' ? '>' : ''}${key.includes('.ir') ? `${one.value / 1e6} MΩ` : key.includes('rcd') ? `${one.value * 1e3} ms` : one.value.toFixed(2)}`
+            : '',
+      ]),
+    )
+    expect(nakshi(['check', file, sheet(typed), '--explain'])).toMatchObject({
+      code: 3,
+      text: expect.stringMatching(/odd +insulation L–E of Lighting +0\.\d+ MΩ/),
+    })
+    expect(nakshi(['diagnose', file, sheet(typed), '--explain']).text).toMatch(
+      /Damp accessory, line to earth, at Lamp 2\.1/,
+    )
+    const sound = Object.fromEntries(
+      [...predictAll(rig, testsOf(rig))].map(([key, one]) => [
+        key,
+        key.includes('polarity')
+          ? 'ok'
+          : 'value' in one && one.is === 'value' && !key.includes('.ir')
+            ? key.includes('rcd')
+              ? `${one.value * 1e3} ms`
+              : one.value.toFixed(2)
+            : '>999',
+      ]),
+    )
+    expect(nakshi(['diagnose', file, sheet(sound), '--explain'])).toEqual({
+      code: 0,
+      text: 'Every reading fits the bay as it was meant.',
+    })
+    expect(nakshi(['check', file, sheet({ 'c9.r1': '1', ze: 'low' }), '--explain'])).toMatchObject({
+      code: 1,
+      text: expect.stringMatching(/c9\.r1 is no test of this bay\nze is not a number/),
+    })
   })
   it('netlist: text for a simulator', () => expect(nakshi(['netlist', file]).text).toMatch(/ac lin 1 50 50/))
 })

@@ -17,7 +17,12 @@ import { markTask, worked } from '../support/task'
 /** What people type: numbers of any size, with and without units, and anything else. */
 const typed = fc.oneof(
   fc.double({ min: 0.001, max: 5000, noNaN: true }).map((n) => n.toPrecision(3)),
-  fc.tuple(fc.integer({ min: 0, max: 999 }), fc.constantFrom('A', 'mA', 'V', 'ohm', 'mΩ/m', 'kW', 'MΩ', '%', 'mm²')).map(([n, unit]) => `${n} ${unit}`),
+  fc
+    .tuple(
+      fc.integer({ min: 0, max: 999 }),
+      fc.constantFrom('A', 'mA', 'V', 'ohm', 'mΩ/m', 'kW', 'MΩ', '%', 'mm²'),
+    )
+    .map(([n, unit]) => `${n} ${unit}`),
   fc.constantFrom('', '>999', '>50', '✓', '✗', 'none', 'LIM', '-4', '1,2', '0'),
   fc.string({ maxLength: 12 }),
 )
@@ -28,35 +33,53 @@ const isSentence = (text: string) => {
 }
 
 test('any answers and any readings on any circuit are marked, with sentences and feedback', () => {
-  fc.assert(fc.property(tasks, sheet(CIRCUIT_STEP_KEYS), sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, answers, readings) => {
-    const design = worked(task)
-    fc.pre(design.ok)
-    if (!design.ok) return
-    const marked = { design: markTask(task, answers), readings: judgeReadings(design.design, readings), work: [] }
-    for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
-      findings.forEach((finding) => isSentence(findingSentence(finding)))
-      expect(mark === 0 || mark === outOf).toBe(true)
-    }
-    isSentence(composeFeedback(marked, [], propose(marked, criteriaOf(framework as Framework), [])))
-  }), { numRuns: 300 })
+  fc.assert(
+    fc.property(
+      tasks,
+      sheet(CIRCUIT_STEP_KEYS),
+      sheet([...DEAD_KEYS, ...LIVE_KEYS]),
+      (task, answers, readings) => {
+        const design = worked(task)
+        fc.pre(design.ok)
+        if (!design.ok) return
+        const marked = {
+          design: markTask(task, answers),
+          readings: judgeReadings(design.design, readings),
+          work: [],
+        }
+        for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
+          findings.forEach((finding) => isSentence(findingSentence(finding)))
+          expect(mark === 0 || mark === outOf).toBe(true)
+        }
+        isSentence(composeFeedback(marked, [], propose(marked, criteriaOf(framework as Framework), [])))
+      },
+    ),
+    { numRuns: 300 },
+  )
 })
 
 test('the order in which boxes were filled changes no mark', () => {
-  fc.assert(fc.property(tasks, sheet(CIRCUIT_STEP_KEYS), (task, answers) => {
-    fc.pre(worked(task).ok)
-    const reversed = Object.fromEntries(Object.entries(answers).reverse())
-    expect(markTask(task, reversed)).toEqual(markTask(task, answers))
-  }))
+  fc.assert(
+    fc.property(tasks, sheet(CIRCUIT_STEP_KEYS), (task, answers) => {
+      fc.pre(worked(task).ok)
+      const reversed = Object.fromEntries(Object.entries(answers).reverse())
+      expect(markTask(task, reversed)).toEqual(markTask(task, answers))
+    }),
+  )
 })
 
 test('marking looks and does not touch: the same sheet twice gives the same marks', () => {
-  fc.assert(fc.property(tasks, sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, readings) => {
-    const design = worked(task)
-    fc.pre(design.ok)
-    if (!design.ok) return
-    const frozen = Object.freeze({ ...readings })
-    expect(judgeReadings(Object.freeze(design.design), frozen)).toEqual(judgeReadings(design.design, readings))
-  }))
+  fc.assert(
+    fc.property(tasks, sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, readings) => {
+      const design = worked(task)
+      fc.pre(design.ok)
+      if (!design.ok) return
+      const frozen = Object.freeze({ ...readings })
+      expect(judgeReadings(Object.freeze(design.design), frozen)).toEqual(
+        judgeReadings(design.design, readings),
+      )
+    }),
+  )
 })
 
 test('every refusal says something, and most say what to do', () => {

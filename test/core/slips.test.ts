@@ -9,17 +9,62 @@ import { markDesign } from '#core/marking/mark-design'
 import { findingSentence } from '#core/texts/findings'
 import { aCircuit, aTask, anInstallation, asksEverything, around } from '../support/task'
 
-const PLAIN: Partial<Task> = { ambientC: 30, grouping: { circuits: 1, arrangement: 'bunched' }, cable: { kind: 'flat-twin-earth', method: 'C' } }
-const RING = aTask({ ...PLAIN, topology: 'ring', load: { basis: 'current', currentA: 26, powerFactor: 1 }, points: 10, isSpread: true, lengthM: 54 })
-const CHARGER = aTask({ ...PLAIN, use: 'fixed', phases: 3, load: { basis: 'power', powerW: 15_000, powerFactor: 0.92 }, cable: { kind: 'singles-in-conduit', method: 'B' }, lengthM: 24, device: { family: 'breaker', curve: 'C' }, residualA: null })
-const MOTOR = aTask({ ...PLAIN, use: 'motor', load: { basis: 'motor', powerW: 1100, powerFactor: 0.8, efficiency: 0.78, startMultiple: 6 }, device: { family: 'breaker', curve: 'C' }, residualA: null })
-const LOFT = aTask({ ...PLAIN, use: 'fixed', load: { basis: 'power', powerW: 3000, powerFactor: 1 }, insulationMm: 100, device: { family: 'fuse-rewirable', curve: null }, residualA: null, supply: { arrangement: 'TN-S', zeOhm: 0.5, ipfA: 900 } })
-const FEED = aTask({ ...PLAIN, use: 'fixed', load: { basis: 'current', currentA: 18, powerFactor: 1 }, cable: { kind: 'armoured-90', method: 'D' }, ambientC: 20, lengthM: 30, device: { family: 'fuse-gg', curve: null }, residualA: null })
+const PLAIN: Partial<Task> = {
+  ambientC: 30,
+  grouping: { circuits: 1, arrangement: 'bunched' },
+  cable: { kind: 'flat-twin-earth', method: 'C' },
+}
+const RING = aTask({
+  ...PLAIN,
+  topology: 'ring',
+  load: { basis: 'current', currentA: 26, powerFactor: 1 },
+  points: 10,
+  isSpread: true,
+  lengthM: 54,
+})
+const CHARGER = aTask({
+  ...PLAIN,
+  use: 'fixed',
+  phases: 3,
+  load: { basis: 'power', powerW: 15_000, powerFactor: 0.92 },
+  cable: { kind: 'singles-in-conduit', method: 'B' },
+  lengthM: 24,
+  device: { family: 'breaker', curve: 'C' },
+  residualA: null,
+})
+const MOTOR = aTask({
+  ...PLAIN,
+  use: 'motor',
+  load: { basis: 'motor', powerW: 1100, powerFactor: 0.8, efficiency: 0.78, startMultiple: 6 },
+  device: { family: 'breaker', curve: 'C' },
+  residualA: null,
+})
+const LOFT = aTask({
+  ...PLAIN,
+  use: 'fixed',
+  load: { basis: 'power', powerW: 3000, powerFactor: 1 },
+  insulationMm: 100,
+  device: { family: 'fuse-rewirable', curve: null },
+  residualA: null,
+  supply: { arrangement: 'TN-S', zeOhm: 0.5, ipfA: 900 },
+})
+const FEED = aTask({
+  ...PLAIN,
+  use: 'fixed',
+  load: { basis: 'current', currentA: 18, powerFactor: 1 },
+  cable: { kind: 'armoured-90', method: 'D' },
+  ambientC: 20,
+  lengthM: 30,
+  device: { family: 'fuse-gg', curve: null },
+  residualA: null,
+})
 
 /** The sheet of one circuit, right but for one box. */
 function markWith(task: Task, node: NodeKey, text: string, assignment: Assignment = asksEverything(task)) {
   const values = followFrom(assignment.installation, rulesOf(assignment), {})
-  const answers = Object.fromEntries(askedNodes(assignment).map((one) => [one, stepWords(stepOf(one), values[one]!)]))
+  const answers = Object.fromEntries(
+    askedNodes(assignment).map((one) => [one, stepWords(stepOf(one), values[one]!)]),
+  )
   return markDesign(assignment, { ...answers, [node]: text }).find((mark) => mark.node === node)!
 }
 
@@ -44,14 +89,35 @@ test.each<[string, Task, NodeKey, string, string]>([
 ])('%s', (_name, task, node, text, code) => {
   const mark = markWith(task, node, text)
   expect(mark.verdict).toBe('wrong')
-  expect(mark.findings.map((finding) => finding.code), findingSentence(mark.findings[0]!)).toContain(code)
+  expect(
+    mark.findings.map((finding) => finding.code),
+    findingSentence(mark.findings[0]!),
+  ).toContain(code)
 })
 
 describe('choices are judged by the rule, not by the row', () => {
   test.each<[string, Task, NodeKey, string, string]>([
     ['a ring on 20 A', RING, 'c1.in', '20', 'ratingBelowLoad'],
     ['a ring on 40 A', RING, 'c1.in', '40', 'ringRating'],
-    ['a motor that trips its breaker at start', aTask({ ...MOTOR, load: { ...(MOTOR.load as { basis: 'motor'; powerW: number; powerFactor: number; efficiency: number; startMultiple: number }), startMultiple: 9 } }), 'c1.in', '10', 'ratingTripsAtStart'],
+    [
+      'a motor that trips its breaker at start',
+      aTask({
+        ...MOTOR,
+        load: {
+          ...(MOTOR.load as {
+            basis: 'motor'
+            powerW: number
+            powerFactor: number
+            efficiency: number
+            startMultiple: number
+          }),
+          startMultiple: 9,
+        },
+      }),
+      'c1.in',
+      '10',
+      'ratingTripsAtStart',
+    ],
     ['type AC for sockets', RING, 'c1.residualType', 'AC', 'typeBlind'],
     ['a type without a device', CHARGER, 'c1.residualType', 'A', 'typeWithoutDevice'],
     ['a delayed device on a final circuit', RING, 'c1.residualDelay', 'delayed (S)', 'delayNotHere'],
@@ -66,9 +132,18 @@ describe('choices are judged by the rule, not by the row', () => {
     expect(findingSentence(mark.findings[0]!)).toMatch(/^[A-Z0-9].*\.$/)
   })
   test('better than needed is right, and says so', () => {
-    expect(markWith(RING, 'c1.residualType', 'F')).toMatchObject({ verdict: 'right', findings: [{ code: 'moreThanAsked' }] })
-    expect(markWith(CHARGER, 'c1.containment', '32 mm')).toMatchObject({ verdict: 'right', findings: [{ code: 'soundNotEconomical' }] })
-    expect(markWith(RING, 'c1.breaking', '10 kA')).toMatchObject({ verdict: 'right', findings: [{ code: 'moreThanAsked' }] })
+    expect(markWith(RING, 'c1.residualType', 'F')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'moreThanAsked' }],
+    })
+    expect(markWith(CHARGER, 'c1.containment', '32 mm')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'soundNotEconomical' }],
+    })
+    expect(markWith(RING, 'c1.breaking', '10 kA')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'moreThanAsked' }],
+    })
   })
 })
 
@@ -77,13 +152,27 @@ describe('how an exercise is judged', () => {
   test('marks and critical steps of the exercise count in place of the usual ones', () => {
     const own = { ...assignment, marks: { zs: 5 }, critical: ['voltDrop' as const] }
     expect(markWith(RING, 'c1.zs', '0.67', own)).toMatchObject({ outOf: 5, mark: 5 })
-    expect(markWith(RING, 'c1.voltDrop', '25.3', own).findings[0]).toMatchObject({ code: 'slip.ringAsRadial', seriousness: 'critical' })
+    expect(markWith(RING, 'c1.voltDrop', '25.3', own).findings[0]).toMatchObject({
+      code: 'slip.ringAsRadial',
+      seriousness: 'critical',
+    })
     expect(markWith(RING, 'c1.voltDrop', '25.3').findings[0]!.seriousness).toBe('fault')
   })
-  test.each([[0.01, 'wrong'], [0.02, 'right'], [0.05, 'right']] as const)('rounding of %d: 3.21 V for 3.159 is %s', (rounding, verdict) => {
-    expect(markWith(RING, 'c1.voltDrop', '3.21', { ...assignment, policy: { ...assignment.policy, rounding } }).verdict).toBe(verdict)
+  test.each([
+    [0.01, 'wrong'],
+    [0.02, 'right'],
+    [0.05, 'right'],
+  ] as const)('rounding of %d: 3.21 V for 3.159 is %s', (rounding, verdict) => {
+    expect(
+      markWith(RING, 'c1.voltDrop', '3.21', { ...assignment, policy: { ...assignment.policy, rounding } })
+        .verdict,
+    ).toBe(verdict)
   })
-  test.each([[1, 1], [0.5, 0.5], [0, 0]])('a share of %d gives %d of a mark for following through', (followShare, mark) => {
+  test.each([
+    [1, 1],
+    [0.5, 0.5],
+    [0, 0],
+  ])('a share of %d gives %d of a mark for following through', (followShare, mark) => {
     const answers = { 'c1.ib': '30 A', 'c1.voltDrop': '3.65 V' } // 18 × 30 × 54 ÷ 8000
     const marks = markDesign({ ...assignment, policy: { ...assignment.policy, followShare } }, answers)
     expect(marks.find(({ node }) => node === 'c1.voltDrop')).toMatchObject({ verdict: 'carried', mark })
@@ -91,12 +180,22 @@ describe('how an exercise is judged', () => {
   test('a step that is not asked follows from what is', () => {
     const short: Assignment = { ...assignment, asks: { circuits: ['c1'], steps: ['ib', 'voltDropTotal'] } }
     const marks = markDesign(short, { 'c1.ib': '30 A', 'c1.voltDropTotal': '1.58 %' }) // 3.645 ÷ 230
-    expect(marks.map(({ node, verdict }) => [node, verdict])).toEqual([['c1.ib', 'wrong'], ['c1.voltDropTotal', 'carried']])
+    expect(marks.map(({ node, verdict }) => [node, verdict])).toEqual([
+      ['c1.ib', 'wrong'],
+      ['c1.voltDropTotal', 'carried'],
+    ])
   })
   test('demand without diversity is recognised, and a demand beyond the main fuse is followed through', () => {
     const ring = (id: string, way: number) => aCircuit({ ...around(RING).circuits[0]!, id, way })
-    const board: Assignment = { ...assignment, installation: anInstallation({ circuits: [ring('c1', 1), ring('c2', 2)] }), asks: { circuits: ['c1', 'c2'], steps: ['in', 'demand', 'mainSwitch'] } }
-    const mark = (answers: Record<string, string>) => Object.fromEntries(markDesign(board, { 'c1.in': '32', 'c2.in': '32', ...answers }).map((one) => [one.node, one]))
+    const board: Assignment = {
+      ...assignment,
+      installation: anInstallation({ circuits: [ring('c1', 1), ring('c2', 2)] }),
+      asks: { circuits: ['c1', 'c2'], steps: ['in', 'demand', 'mainSwitch'] },
+    }
+    const mark = (answers: Record<string, string>) =>
+      Object.fromEntries(
+        markDesign(board, { 'c1.in': '32', 'c2.in': '32', ...answers }).map((one) => [one.node, one]),
+      )
     expect(mark({ 'b1.demand': '64 A' })['b1.demand']!.findings[0]!.code).toBe('slip.withoutDiversity') // 32 + 32; 32 + 0.5 × 32 = 48
     expect(mark({ 'b1.demand': '48 A' })['b1.demand']!.verdict).toBe('right')
     expect(mark({ 'c1.in': '100', 'b1.demand': '116 A' })['b1.demand']!.verdict).toBe('carried') // 100 + 0.5 × 32

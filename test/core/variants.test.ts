@@ -21,32 +21,52 @@ test('a latecomer gets the next variant; nobody else’s changes', () => {
 })
 
 test('every variant is solvable, of like difficulty, inside the spread, and its own', () => {
-  fc.assert(fc.property(tasks, fc.integer({ min: 0, max: 999 }), (task, seed) => {
-    const exercise = anExercise({ installation: around(task), variants: { seed, lengthSpread: 0.2, loadSpread: 0.15 } })
-    const made = makeVariants(exercise, 8)
-    fc.pre(made.ok)
-    if (!made.ok) return
-    const base = difficultyOf(designOf(assignmentOf(exercise)))
-    const seen = new Set<string>()
-    for (const variant of made.variants) {
-      const { lengthM, load } = variant.installation.circuits[0]!
-      expect(designOf(assignmentOf(exercise, variant.installation)).ok).toBe(true)
-      expect(variant.difficulty.governs).toEqual(base.governs)
-      expect(Math.abs(variant.difficulty.score - base.score)).toBeLessThanOrEqual(1)
-      expect(Math.abs(lengthM - task.lengthM)).toBeLessThanOrEqual(0.2 * task.lengthM + 0.5)
-      seen.add(`${lengthM}/${loadSize(load)}`)
-    }
-    expect(seen.size).toBe(8)
-  }), { numRuns: 40 })
+  fc.assert(
+    fc.property(tasks, fc.integer({ min: 0, max: 999 }), (task, seed) => {
+      const exercise = anExercise({
+        installation: around(task),
+        variants: { seed, lengthSpread: 0.2, loadSpread: 0.15 },
+      })
+      const made = makeVariants(exercise, 8)
+      fc.pre(made.ok)
+      if (!made.ok) return
+      const base = difficultyOf(designOf(assignmentOf(exercise)))
+      const seen = new Set<string>()
+      for (const variant of made.variants) {
+        const { lengthM, load } = variant.installation.circuits[0]!
+        expect(designOf(assignmentOf(exercise, variant.installation)).ok).toBe(true)
+        expect(variant.difficulty.governs).toEqual(base.governs)
+        expect(Math.abs(variant.difficulty.score - base.score)).toBeLessThanOrEqual(1)
+        expect(Math.abs(lengthM - task.lengthM)).toBeLessThanOrEqual(0.2 * task.lengthM + 0.5)
+        seen.add(`${lengthM}/${loadSize(load)}`)
+      }
+      expect(seen.size).toBe(8)
+    }),
+    { numRuns: 40 },
+  )
 })
 
 test('no spread, no variants: the refusal says how many there were', () => {
-  expect(makeVariants(anExercise({ variants: { seed: 1, lengthSpread: 0, loadSpread: 0 } }), 5)).toEqual({ ok: false, reason: 'tooFew', found: 1, wanted: 5 })
-  expect(makeVariants(anExercise({ installation: around(aTask({ lengthM: 480 })) }), 5)).toMatchObject({ ok: false, reason: 'baseUnsolvable' })
+  expect(makeVariants(anExercise({ variants: { seed: 1, lengthSpread: 0, loadSpread: 0 } }), 5)).toEqual({
+    ok: false,
+    reason: 'tooFew',
+    found: 1,
+    wanted: 5,
+  })
+  expect(makeVariants(anExercise({ installation: around(aTask({ lengthM: 480 })) }), 5)).toMatchObject({
+    ok: false,
+    reason: 'baseUnsolvable',
+  })
 })
 
 test('a task on the edge of a limit is ambiguous and no base for variants', () => {
   // 3670 W is 15.96 A: whether a 16 A device is right depends on one digit.
   const installation = around(aTask({ load: { basis: 'power', powerW: 3670, powerFactor: 1 } }))
-  expect(makeVariants(anExercise({ installation }), 5)).toEqual({ ok: false, reason: 'baseAmbiguous', found: 0, wanted: 5, circuit: 'c1' })
+  expect(makeVariants(anExercise({ installation }), 5)).toEqual({
+    ok: false,
+    reason: 'baseAmbiguous',
+    found: 0,
+    wanted: 5,
+    circuit: 'c1',
+  })
 })

@@ -4,16 +4,58 @@ import type { Page } from '@playwright/test'
 import { expect, signIn, test } from './support'
 
 const SCREENS: readonly (readonly [who: string, path: string])[] = [
-  ['I-201', '/floor'], ['I-201', '/exercises'], ['I-201', '/exercises/3'], ['I-201', '/exercises/4'], ['I-201', '/exercises/4/sheets'], ['I-201', '/marking'], ['I-201', '/marking/22'], ['I-201', '/marking/groups/2'], ['I-201', '/library'], ['I-201', '/advisers'],
-  ['I-201', '/records'], ['S-301', '/isolation'], ['S-301', '/isolation/3'], ['T-402', '/practice'], ['T-402', '/practice/bays/practice-split'], ['T-402', '/practice/experiments/overload'], ['A-100', '/people'], ['A-100', '/centre'], ['S-302', '/stores'], ['T-402', '/work'], ['T-402', '/work/12'], ['T-402', '/work/2'], ['T-408', '/work/18'], ['M-503', '/work/23'], ['T-408', '/record'],
-  ['I-201', '/schedules/25'], ['I-201', '/wall'], ['I-201', '/practice/plant'], ['I-201', '/runs'], ['I-201', '/runs/1'], ['U-604', '/papers/27'], ['U-601', '/work/24'], ['U-601', '/inspect/24'], ['T-408', '/measurements/1'], ['T-408', '/practice/inspection'],
+  ['I-201', '/floor'],
+  ['I-201', '/exercises'],
+  ['I-201', '/exercises/3'],
+  ['I-201', '/exercises/4'],
+  ['I-201', '/exercises/4/sheets'],
+  ['I-201', '/marking'],
+  ['I-201', '/marking/22'],
+  ['I-201', '/marking/groups/2'],
+  ['I-201', '/library'],
+  ['I-201', '/advisers'],
+  ['I-201', '/records'],
+  ['S-301', '/isolation'],
+  ['S-301', '/isolation/3'],
+  ['T-402', '/practice'],
+  ['T-402', '/practice/bays/practice-split'],
+  ['T-402', '/practice/experiments/overload'],
+  ['A-100', '/people'],
+  ['A-100', '/centre'],
+  ['S-302', '/stores'],
+  ['T-402', '/work'],
+  ['T-402', '/work/12'],
+  ['T-402', '/work/2'],
+  ['T-408', '/work/18'],
+  ['M-503', '/work/23'],
+  ['T-408', '/record'],
+  ['I-201', '/schedules/25'],
+  ['I-201', '/wall'],
+  ['I-201', '/practice/plant'],
+  ['I-201', '/runs'],
+  ['I-201', '/runs/1'],
+  ['U-604', '/papers/27'],
+  ['U-601', '/work/24'],
+  ['U-601', '/inspect/24'],
+  ['T-408', '/measurements/1'],
+  ['T-408', '/practice/inspection'],
 ]
 
 /** Everything that a machine can find; of the second cloth its colours, since the page is the same. */
 async function faults(page: Page, isColoursOnly = false): Promise<string[]> {
   const axe = new AxeBuilder({ page })
-  const { violations } = await (isColoursOnly ? axe.withRules(['color-contrast']) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])).analyze()
-  return violations.map((fault) => `${fault.id}: ${fault.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)
+  const { violations } = await (
+    isColoursOnly
+      ? axe.withRules(['color-contrast'])
+      : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+  ).analyze()
+  return violations.map(
+    (fault) =>
+      `${fault.id}: ${fault.nodes
+        .slice(0, 3)
+        .map((node) => node.html.slice(0, 160))
+        .join(' | ')}`,
+  )
 }
 
 // Screen by screen nothing depends on another: they are shared out.
@@ -35,7 +77,9 @@ for (let from = 0; from < SCREENS.length; from += EACH) {
       // Colours of some boxes glide; the check must see where they end.
       await page.waitForTimeout(350)
       expect.soft(await faults(page, true), `${who} ${path}, indigo`).toEqual([])
-      expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} fits`).toBeLessThanOrEqual(0)
+      expect
+        .soft(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} fits`)
+        .toBeLessThanOrEqual(0)
     }
   })
 }

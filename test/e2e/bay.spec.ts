@@ -20,7 +20,10 @@ const part = (page: Page, id: string) => page.locator(`[data-part="${id}"]`).pre
 const terminal = (page: Page, ref: string) => page.locator(`[data-terminal="${ref}"]`).click()
 const happened = (page: Page) => page.getByTestId('happenings')
 
-test('a neutral on the other bar: continuity passes, both devices trip with the lamp, repaired it works', async ({ browser, centre }) => {
+test('a neutral on the other bar: continuity passes, both devices trip with the lamp, repaired it works', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'T-404')
   await page.getByRole('link', { name: 'Practice' }).click()
   await page.getByTestId('bay-practice-split').click()
@@ -70,7 +73,10 @@ test('a neutral on the other bar: continuity passes, both devices trip with the 
 
   await page.getByRole('button', { name: 'Check' }).click()
   await expect(page.getByTestId('check')).toContainText('each sees the other’s current')
-  await page.getByTestId('check').getByRole('button', { name: /belongs to Neutral bar B/ }).click()
+  await page
+    .getByTestId('check')
+    .getByRole('button', { name: /belongs to Neutral bar B/ })
+    .click()
   await page.keyboard.press('Delete')
   await pick(page, 'neutral b 2')
   await pick(page, 'lamp 2.1 n')
@@ -94,7 +100,10 @@ test('a neutral on the other bar: continuity passes, both devices trip with the 
   await expect(page.getByText('Switch the supply off before a conductor is moved.').first()).toBeVisible()
 })
 
-test('three lines without their neutral show what each lamp gets, and the saved network agrees in ngspice', async ({ browser, centre }) => {
+test('three lines without their neutral show what each lamp gets, and the saved network agrees in ngspice', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'I-201')
   await page.goto(`${centre}/practice/bays/practice-three`)
   await more(page, 'Take it ready wired')
@@ -120,13 +129,18 @@ test('three lines without their neutral show what each lamp gets, and the saved 
   const [, from, to] = new RegExp(`c3p1:load: (\\S.*) to (\\S.*)\\n`).exec(text)!
   expect(from).toBe('c3p1.L')
   expect(to).toBe('c3p1.N')
-  const lamp = text.split('\n').flatMap((line, i, all) => (line === '* c3p1:load: c3p1.L to c3p1.N' ? all.slice(i + 1, i + 4) : []))
+  const lamp = text
+    .split('\n')
+    .flatMap((line, i, all) => (line === '* c3p1:load: c3p1.L to c3p1.N' ? all.slice(i + 1, i + 4) : []))
   const back = lamp.find((line) => /^R/.test(line))!.split(' ')[2]!
   const [a, b] = [values.get(`v(${n!})`)!, values.get(`v(${back})`)!]
   expect(Math.abs(Math.hypot(a.re - b.re, a.im - b.im) - volt)).toBeLessThan(0.02 * volt)
 })
 
-test('a prediction comes first and stays; the outcome and what was measured stand beside it', async ({ browser, centre }) => {
+test('a prediction comes first and stays; the outcome and what was measured stand beside it', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'T-404')
   await page.goto(`${centre}/practice/experiments/other-bar`)
   await expect(page.getByRole('button', { name: 'Try it', exact: true })).toBeDisabled()

@@ -38,7 +38,9 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
     await desk.evaluate((text) => {
       const data = new DataTransfer()
       data.setData('text/plain', text)
-      document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+      document.activeElement!.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      )
     }, PASTED)
     await expect(desk.getByText('2 circuits added')).toBeVisible()
     await expect(cell('c3', 'name')).toHaveValue('Wax kettle')
@@ -104,15 +106,36 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
   })
 
   await test.step('two apprentices design it, one with a slip early on', async () => {
-    const stored = await (await desk.request.get(`${centre}/api/exercises`)).json() as { id: number; code: string }[]
-    const { exercise } = await (await desk.request.get(`${centre}/api/exercises/${stored.find(({ code }) => code === 'T-08')!.id}`)).json()
-    for (const [number, slips] of [['M-501', {}], ['M-502', { 'c5.ib': 40.8 }]] as const) {
+    const stored = (await (await desk.request.get(`${centre}/api/exercises`)).json()) as {
+      id: number
+      code: string
+    }[]
+    const { exercise } = await (
+      await desk.request.get(`${centre}/api/exercises/${stored.find(({ code }) => code === 'T-08')!.id}`)
+    ).json()
+    for (const [number, slips] of [
+      ['M-501', {}],
+      ['M-502', { 'c5.ib': 40.8 }],
+    ] as const) {
       const { page: bay } = await signIn(browser, centre, number)
       await bay.getByTestId('task-T-08').click()
       await expect(bay.getByRole('tab', { name: /Signal hut/ })).toBeVisible()
-      const given = await (await bay.request.get(`${centre}/api/${new URL(bay.url()).pathname.slice(1)}`)).json()
-      const residual = new Map<string, number | null>(exercise.installation.circuits.map((one: { id: string; residualA: number | null }) => [one.id, one.residualA]))
-      const assignment: Assignment = assignmentOf(exercise, { ...given.sheet.installation, circuits: given.sheet.installation.circuits.map((one: { id: string }) => ({ ...one, residualA: residual.get(one.id) })) })
+      const given = await (
+        await bay.request.get(`${centre}/api/${new URL(bay.url()).pathname.slice(1)}`)
+      ).json()
+      const residual = new Map<string, number | null>(
+        exercise.installation.circuits.map((one: { id: string; residualA: number | null }) => [
+          one.id,
+          one.residualA,
+        ]),
+      )
+      const assignment: Assignment = assignmentOf(exercise, {
+        ...given.sheet.installation,
+        circuits: given.sheet.installation.circuits.map((one: { id: string }) => ({
+          ...one,
+          residualA: residual.get(one.id),
+        })),
+      })
       expect(askedNodes(assignment).length).toBeGreaterThan(60)
       await fillDesign(bay, typedAnswers(assignment, { slips }))
       await saved(bay)
@@ -124,7 +147,11 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
   await test.step('marked and released by keyboard', async () => {
     await desk.goto(`${centre}/marking`)
     await desk.getByRole('link', { name: 'Davit Ombre' }).last().waitFor()
-    const sheets = await (await desk.request.get(`${centre}/api/marking`)).json() as { id: number; code: string; name: string }[]
+    const sheets = (await (await desk.request.get(`${centre}/api/marking`)).json()) as {
+      id: number
+      code: string
+      name: string
+    }[]
     const of = (name: string) => sheets.find((sheet) => sheet.code === 'T-08' && sheet.name === name)!.id
     await desk.goto(`${centre}/marking/${of('Davit Ombre')}`)
     await expect(desk.locator('[data-item="design.c5.ib"]')).toHaveAttribute('data-verdict', 'wrong')
@@ -159,14 +186,19 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
   })
 })
 
-test('the library answers where a value comes from; the adviser follows edition and place; a centre may close the library', async ({ browser, centre }) => {
+test('the library answers where a value comes from; the adviser follows edition and place; a centre may close the library', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'T-401')
   await page.getByRole('link', { name: 'Library' }).click()
   await page.locator('[name=library]').fill('Where does 1.37 Ω come from?')
   await expect(page.getByRole('list', { name: 'Values found' })).toContainText('230 × 0.95 ÷ (5 × 32)')
   await page.locator('[name=library]').fill('rcd sockets')
   await page.getByRole('button', { name: /RCD for socket-outlets/ }).click()
-  await expect(page.getByRole('article', { name: 'RCD for socket-outlets' })).toContainText('Sockets up to 20 A')
+  await expect(page.getByRole('article', { name: 'RCD for socket-outlets' })).toContainText(
+    'Sockets up to 20 A',
+  )
   await page.getByRole('link', { name: /Do I need an RCD/ }).click()
   await expect(page.getByTestId('advice')).toContainText('Yes: an RCD of at most 30 mA')
   await choose(page, 'adviser-edition', '17th edition with Amendment 3')
@@ -181,7 +213,12 @@ test('the library answers where a value comes from; the adviser follows edition 
   const { page: desk } = await signIn(browser, centre, 'I-201')
   await desk.goto(`${centre}/exercises`)
   const file = join(mkdtempSync(join(tmpdir(), 'nakshi-')), 'closed.json')
-  writeFileSync(file, readFileSync('demo/exercises/T-03.json', 'utf8').replace('"T-03"', '"T-13"').replace('Lighting in the halt shelter', 'Shelter with the books closed'))
+  writeFileSync(
+    file,
+    readFileSync('demo/exercises/T-03.json', 'utf8')
+      .replace('"T-03"', '"T-13"')
+      .replace('Lighting in the halt shelter', 'Shelter with the books closed'),
+  )
   await desk.getByLabel('Exercise file').setInputFiles(file)
   await desk.getByRole('button', { name: 'Set for a group' }).click()
   await choose(desk, 'set-cohort', 'Thursday level 2')

@@ -10,14 +10,23 @@ test('go anywhere by typing, and the keys of a page behind “?”', async ({ br
   await expect(page.getByRole('heading', { name: 'Per Haugen' })).toBeVisible()
   await expect(page.getByRole('dialog')).toBeHidden()
   await page.keyboard.press('Shift+?')
-  await expect(page.getByRole('dialog', { name: 'Keys on this page' })).toContainText('change the mark of this line, with a reason')
+  await expect(page.getByRole('dialog', { name: 'Keys on this page' })).toContainText(
+    'change the mark of this line, with a reason',
+  )
 })
 
-test('an exercise takes the centre’s policy with it when it is set; a later choice changes only later ones', async ({ browser, centre }) => {
+test('an exercise takes the centre’s policy with it when it is set; a later choice changes only later ones', async ({
+  browser,
+  centre,
+}) => {
   const { page: office } = await signIn(browser, centre, 'A-100')
   await office.getByRole('link', { name: 'Centre' }).click()
   await office.getByRole('radio', { name: /÷ hot multiplier/ }).check()
-  await expect(office.getByText('Ilse Marrow chose “A measured Zs is held against: Ze + (table value − Ze) ÷ hot multiplier”.')).toBeVisible()
+  await expect(
+    office.getByText(
+      'Ilse Marrow chose “A measured Zs is held against: Ze + (table value − Ze) ÷ hot multiplier”.',
+    ),
+  ).toBeVisible()
   const { page: desk } = await signIn(browser, centre, 'I-201')
   const limitOfZs = async (title: string) => {
     await desk.goto(`${centre}/exercises`)
@@ -31,10 +40,15 @@ test('an exercise takes the centre’s policy with it when it is set; a later ch
   // The same draft on a TN-S bay takes the present choice: C6 3.64 Ω, so 0.5 + (3.64 − 0.5) ÷ 1.20 = 3.12 Ω.
   await choose(desk, 'box-arrangement', 'TN-S')
   await desk.locator('[name=ze]').fill('0.5')
-  await expect(desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ })).toContainText('3.12 Ω')
+  await expect(
+    desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ }),
+  ).toContainText('3.12 Ω')
 })
 
-test('a lost password is replaced by a one-time one and the old session ends', async ({ browser, centre }) => {
+test('a lost password is replaced by a one-time one and the old session ends', async ({
+  browser,
+  centre,
+}) => {
   const { page: apprentice } = await signIn(browser, centre, 'T-406')
   const { page: office } = await signIn(browser, centre, 'A-100')
   await office.getByLabel('Search').fill('Petrosyan')
@@ -47,7 +61,10 @@ test('a lost password is replaced by a one-time one and the old session ends', a
   await expect(apprentice.getByRole('heading', { name: 'Choose your own password' })).toBeVisible()
 })
 
-test('stores get lengths and devices by bay and in total; task sheets print one page each, without the answer', async ({ browser, centre }) => {
+test('stores get lengths and devices by bay and in total; task sheets print one page each, without the answer', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'S-302')
   await expect(page.getByText('Singles in conduit 2.5/2.5 mm²').first()).toBeVisible()
   await expect(page.getByText('drum 50 m').or(page.getByText('drum 100 m')).first()).toBeVisible()

@@ -6,7 +6,11 @@ import { expect, fillSignIn, test } from './support'
 
 test.use({ demo: false })
 
-test('set up, import a roster with a bad row first, sign in with a slip', async ({ page, browser, centre }) => {
+test('set up, import a roster with a bad row first, sign in with a slip', async ({
+  page,
+  browser,
+  centre,
+}) => {
   await page.goto(centre)
   await expect(page).toHaveURL(/set-up/)
   await page.locator('[name=number]').fill('A-1')
@@ -21,7 +25,9 @@ test('set up, import a roster with a bad row first, sign in with a slip', async 
     await page.getByLabel('Roster file').setInputFiles(file)
   }
   await page.getByRole('button', { name: 'Import a roster' }).click()
-  await give('number,name,group,role\nT-1,Bo Otter,Friday,\nT-1,Cy Otter,Friday,\nI-1,Ida Plover,,instructor\n')
+  await give(
+    'number,name,group,role\nT-1,Bo Otter,Friday,\nT-1,Cy Otter,Friday,\nI-1,Ida Plover,,instructor\n',
+  )
   await expect(page.getByTestId('roster-counts')).toHaveText('1 row can be taken, 2 cannot.')
   await expect(page.getByText('This number stands more than once').first()).toBeVisible()
   await expect(page.getByRole('button', { name: 'Import this row' })).toBeDisabled()

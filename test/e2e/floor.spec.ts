@@ -4,7 +4,10 @@ import { expect, signIn, test } from './support'
 /** News is gathered and looked at again; a second, with room for a slow machine. */
 const SOON = { timeout: 3000 }
 
-test('permit with a remark, and STOP: the bay and a second floor screen follow by themselves', async ({ browser, centre }) => {
+test('permit with a remark, and STOP: the bay and a second floor screen follow by themselves', async ({
+  browser,
+  centre,
+}) => {
   const { page: floor } = await signIn(browser, centre, 'S-301')
   const { page: second } = await signIn(browser, centre, 'I-201')
   await second.goto(`${centre}/floor`)

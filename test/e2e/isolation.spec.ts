@@ -6,8 +6,10 @@ const press = async (page: Page, name: string) => {
   await page.getByRole('button', { name, exact: true }).click()
 }
 const go = (page: Page, place: string) => page.locator(`[data-place="${place}"]`).click()
-const act = (page: Page, kind: string) => page.locator(`[data-act="${kind}"], [data-act-small="${kind}"]`).first().click()
-const variant = (page: Page, name: string) => page.locator('.variants').getByRole('button', { name, exact: true }).click()
+const act = (page: Page, kind: string) =>
+  page.locator(`[data-act="${kind}"], [data-act-small="${kind}"]`).first().click()
+const variant = (page: Page, name: string) =>
+  page.locator('.variants').getByRole('button', { name, exact: true }).click()
 
 async function begin(page: Page, name: string, bay: string) {
   await page.getByRole('link', { name: 'Isolation' }).click()
@@ -69,7 +71,10 @@ test('a first rehearsal, guided to its end', async ({ browser, centre }) => {
   await expect(page.getByTestId('verdict')).toHaveText('Every constraint that counts was kept')
 })
 
-test('an observation goes on while the network is gone, and reaches the record with both names', async ({ browser, centre }) => {
+test('an observation goes on while the network is gone, and reaches the record with both names', async ({
+  browser,
+  centre,
+}) => {
   const { page, context } = await signIn(browser, centre, 'S-301')
   await begin(page, 'Bo Wetherfield', '4')
   await before(page)
@@ -87,7 +92,10 @@ test('an observation goes on while the network is gone, and reaches the record w
   // A tap by mistake is taken back and stays readable.
   await act(page, 'leaveKey')
   await expect(page.getByText('Critical: key kept on the person, not kept')).toBeVisible()
-  await page.getByRole('button', { name: /Leaves or shares the key/ }).last().click()
+  await page
+    .getByRole('button', { name: /Leaves or shares the key/ })
+    .last()
+    .click()
   await page.getByRole('button', { name: 'Take back' }).click()
   await expect(page.getByText('Critical: key kept on the person, not kept')).toBeHidden()
   await press(page, 'Finish…')
@@ -103,7 +111,10 @@ test('an observation goes on while the network is gone, and reaches the record w
   await expect(own.getByTestId('criterion-I3')).toContainText('Safe isolation, bay 4')
 })
 
-test('stopped: met is closed, a repeat is booked and seen on the floor; a padlock keeps the session open', async ({ browser, centre }) => {
+test('stopped: met is closed, a repeat is booked and seen on the floor; a padlock keeps the session open', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'S-301')
   await begin(page, 'Femi Adeyemi', '10')
   await before(page)

@@ -40,7 +40,9 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await cell('length').fill('420')
     await expect(desk.getByText('Voltage drop prevents a solution')).toBeVisible()
     await cell('length').fill('-3')
-    await expect(desk.getByText('Length: Must be more than 0; a negative value has no meaning here.', { exact: true })).toBeVisible()
+    await expect(
+      desk.getByText('Length: Must be more than 0; a negative value has no meaning here.', { exact: true }),
+    ).toBeVisible()
     await cell('cable').selectOption('singles-in-conduit')
     await cell('method').selectOption('B')
     await cell('length').fill('28')
@@ -61,13 +63,24 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
   await test.step('the apprentice designs with one slip in Ib and hands in', async () => {
     await bay.getByTestId('task-T-07').click()
     await expect(bay.getByRole('heading', { name: 'Compressor in the wash bay' })).toBeVisible()
-    const given = await (await bay.request.get(`${centre}/api/${new URL(bay.url()).pathname.slice(1)}`)).json()
-    const { exercise } = await (await desk.request.get(desk.url().replace('/exercises/', '/api/exercises/'))).json()
+    const given = await (
+      await bay.request.get(`${centre}/api/${new URL(bay.url()).pathname.slice(1)}`)
+    ).json()
+    const { exercise } = await (
+      await desk.request.get(desk.url().replace('/exercises/', '/api/exercises/'))
+    ).json()
     const [circuit] = given.sheet.installation.circuits
-    assignment = assignmentOf(exercise, { ...given.sheet.installation, circuits: [{ ...circuit, residualA: 0.03 }] })
+    assignment = assignmentOf(exercise, {
+      ...given.sheet.installation,
+      circuits: [{ ...circuit, residualA: 0.03 }],
+    })
     await bay.getByRole('button', { name: 'Hand in design' }).click()
     await expect(bay.getByText('Some steps are empty')).toBeVisible()
-    await fillDesign(bay, { ...typedAnswers(assignment, { slips: { 'c1.ib': 23 } }), 'c1.ib': '23,0', 'c1.ohmPerM': '6.16 mΩ/m' })
+    await fillDesign(bay, {
+      ...typedAnswers(assignment, { slips: { 'c1.ib': 23 } }),
+      'c1.ib': '23,0',
+      'c1.ohmPerM': '6.16 mΩ/m',
+    })
     await expect(bay.getByText('read as 23.0 A')).toBeVisible()
     await saved(bay)
     await bay.reload()
@@ -79,7 +92,8 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
   const readings = () => typedReadings(assignment, 1)
   await test.step('dead tests; live boxes are locked until an assessor permits by name', async () => {
     await bay.locator('[name=r1r2]').fill(readings().r1r2!)
-    for (const name of ['line to neutral', 'line to earth', 'neutral to earth']) await bay.getByRole('button', { name: `Insulation, ${name}: above 999 megohms` }).click()
+    for (const name of ['line to neutral', 'line to earth', 'neutral to earth'])
+      await bay.getByRole('button', { name: `Insulation, ${name}: above 999 megohms` }).click()
     await bay.getByRole('button', { name: 'Live tests' }).click()
     await expect(bay.getByText('locked')).toHaveCount(3)
     await bay.getByRole('button', { name: 'Dead tests' }).click()
@@ -98,11 +112,14 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await bay.getByRole('button', { name: 'Ask for permission to energise' }).click()
     await request.getByRole('button', { name: 'Permit to energise' }).click({ timeout: 15_000 })
     await floor.getByRole('button', { name: 'Give permission' }).click()
-    await expect(bay.getByTestId('permission-given')).toContainText('Teodor Kask gave permission', { timeout: 15_000 })
+    await expect(bay.getByTestId('permission-given')).toContainText('Teodor Kask gave permission', {
+      timeout: 15_000,
+    })
   })
 
   await test.step('live tests are handed in; nothing sent so far held an answer', async () => {
-    for (const key of ['ze', 'zs', 'rcdTime'] as const) await bay.locator(`[name=${key}]`).fill(readings()[key]!)
+    for (const key of ['ze', 'zs', 'rcdTime'] as const)
+      await bay.locator(`[name=${key}]`).fill(readings()[key]!)
     await bay.getByRole('button', { name: 'Hand in readings' }).click()
     await expect(bay.getByText('Your assessor marks it')).toBeVisible()
     expect(wire.length).toBeGreaterThan(10)

@@ -4,7 +4,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { DEMO_PASSWORD, expect, saved, signIn, test } from './support'
 
-test('a session that ends mid-typing asks for a sign-in on top of the page and then saves', async ({ browser, centre }) => {
+test('a session that ends mid-typing asks for a sign-in on top of the page and then saves', async ({
+  browser,
+  centre,
+}) => {
   const { page, context } = await signIn(browser, centre, 'T-404')
   await page.getByTestId('task-T-02').click()
   await page.locator('[name="c1.ib"]').fill('12.1')
@@ -20,12 +23,17 @@ test('a session that ends mid-typing asks for a sign-in on top of the page and t
   await saved(page)
 })
 
-test('without the network typing goes on, survives a closed page, and is sent when it is back', async ({ browser, centre }) => {
+test('without the network typing goes on, survives a closed page, and is sent when it is back', async ({
+  browser,
+  centre,
+}) => {
   const { page, context } = await signIn(browser, centre, 'T-410')
   await page.getByTestId('task-T-02').click()
   await page.locator('[name="c1.ib"]').waitFor()
   const address = page.url()
-  await page.route('**/api/work/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await page.route('**/api/work/**', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
   await page.locator('[name="c1.voltDrop"]').fill('6.1')
   await expect(page.getByTestId('save-state')).toContainText('kept on this device')
   await page.close({ runBeforeUnload: false })
@@ -37,7 +45,10 @@ test('without the network typing goes on, survives a closed page, and is sent wh
   await expect(again.locator('[name="c1.voltDrop"]')).toHaveValue('6.1')
 })
 
-test('two devices on one worksheet: different boxes are put together, the same box is asked about', async ({ browser, centre }) => {
+test('two devices on one worksheet: different boxes are put together, the same box is asked about', async ({
+  browser,
+  centre,
+}) => {
   const { page: one, context } = await signIn(browser, centre, 'T-402')
   await one.getByTestId('task-T-02').click()
   await one.locator('[name="c1.zs"]').waitFor()

@@ -9,15 +9,32 @@ import { DEMO_PIN } from '../../demo/story'
 const SOON = { timeout: 3000 }
 
 /** The simulated tester, as it is run beside the application. */
-const tester = (rig: string, port: string, sheet: string, ...options: string[]): Promise<string> => new Promise((resolve, reject) => {
-  const child = spawn('npx', ['tsx', 'cli/nakshi.ts', 'instrument', rig, '--asked', '--port', port, '--sheet', sheet, '--pace', '5', ...options])
-  let text = ''
-  child.stdout.on('data', (chunk) => (text += chunk))
-  child.on('error', reject)
-  child.on('close', () => resolve(text))
-})
+const tester = (rig: string, port: string, sheet: string, ...options: string[]): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const child = spawn('npx', [
+      'tsx',
+      'cli/nakshi.ts',
+      'instrument',
+      rig,
+      '--asked',
+      '--port',
+      port,
+      '--sheet',
+      sheet,
+      '--pace',
+      '5',
+      ...options,
+    ])
+    let text = ''
+    child.stdout.on('data', (chunk) => (text += chunk))
+    child.on('error', reject)
+    child.on('close', () => resolve(text))
+  })
 
-test('tested from an instrument, refused, diagnosed, permitted, tested live, signed', async ({ browser, centre }) => {
+test('tested from an instrument, refused, diagnosed, permitted, tested live, signed', async ({
+  browser,
+  centre,
+}) => {
   test.setTimeout(180_000)
   const { page: desk } = await signIn(browser, centre, 'I-201')
   const { page: floor } = await signIn(browser, centre, 'S-301')
@@ -30,10 +47,14 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   writeFileSync(file, JSON.stringify(rig))
   const send = (...options: string[]) => tester(file, port, `${attempt} ${code}`, ...options)
 
-  expect(await tester(file, port, `${attempt} 000000`, '--stage', 'dead')).toContain('the code does not belong')
+  expect(await tester(file, port, `${attempt} 000000`, '--stage', 'dead')).toContain(
+    'the code does not belong',
+  )
   expect(await send('--stage', 'live')).toContain('live readings stay locked')
   // Leads of 0.19 Ω, not nulled.
-  expect(await send('--stage', 'dead', '--leads', '0.19', '--nulled', '0', '--name', 'Multi 1')).toMatch(/^(\d+) of \1 lines taken/)
+  expect(await send('--stage', 'dead', '--leads', '0.19', '--nulled', '0', '--name', 'Multi 1')).toMatch(
+    /^(\d+) of \1 lines taken/,
+  )
   await expect(bay.getByTestId('filled')).toHaveText('34 of 34 filled', SOON)
   await bay.getByRole('button', { name: 'Ask for permission' }).click()
   const request = floor.getByTestId('request-5')
@@ -47,7 +68,9 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await desk.goto(`${centre}/schedules/${attempt}`)
   await expect(desk.getByTestId('finding').first()).toContainText('No continuity')
   await desk.getByTestId('find-cause').click()
-  await expect(desk.locator('aside li').first()).toContainText('Protective conductor open', { timeout: 20_000 })
+  await expect(desk.locator('aside li').first()).toContainText('Protective conductor open', {
+    timeout: 20_000,
+  })
   await expect(desk.getByTestId('next-measurement')).toContainText('R2 with a long lead')
 
   await send('--stage', 'dead', '--name', 'Multi 1')
@@ -64,11 +87,29 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await bay.getByRole('link', { name: /^Records/ }).click()
   await bay.getByRole('tab', { name: 'Record in five parts' }).click()
   await expect(bay.getByTestId('missing')).toContainText('Client')
-  for (const [name, text] of Object.entries({ client: 'Heritage tramway workshops', address: 'Paint shop, road 2', description: 'Ring rewired', departures: 'none', existingComments: 'none', date: '2026-11-25', nextInspection: '2027-11-25' })) await bay.locator(`input[name=${name}]`).fill(text)
-  for (const [name, value] of Object.entries({ earthingConductor: 'yes', bondingWater: 'connected', bondingGas: 'N/A', circuit: 'c1', afdd: 'N/A', spd: 'fitted' })) await bay.locator(`select[name=${name}]`).selectOption(value)
+  for (const [name, text] of Object.entries({
+    client: 'Heritage tramway workshops',
+    address: 'Paint shop, road 2',
+    description: 'Ring rewired',
+    departures: 'none',
+    existingComments: 'none',
+    date: '2026-11-25',
+    nextInspection: '2027-11-25',
+  }))
+    await bay.locator(`input[name=${name}]`).fill(text)
+  for (const [name, value] of Object.entries({
+    earthingConductor: 'yes',
+    bondingWater: 'connected',
+    bondingGas: 'N/A',
+    circuit: 'c1',
+    afdd: 'N/A',
+    spd: 'fitted',
+  }))
+    await bay.locator(`select[name=${name}]`).selectOption(value)
   await expect(bay.getByTestId('missing')).toContainText('Reason for bonding of gas')
   // A select without its circuit shows more boxes once it has one.
-  for (const [name, value] of Object.entries({ afdd: 'N/A', spd: 'fitted' })) await bay.locator(`select[name=${name}]`).selectOption(value)
+  for (const [name, value] of Object.entries({ afdd: 'N/A', spd: 'fitted' }))
+    await bay.locator(`select[name=${name}]`).selectOption(value)
   await bay.locator('input[name="why.bondingGas"]').fill('no gas in the shed')
   await bay.locator('input[name="why.afdd"]').fill('not a dwelling of the listed kinds')
   await expect(bay.getByTestId('missing')).toBeHidden({ timeout: 8000 })

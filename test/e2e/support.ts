@@ -18,23 +18,34 @@ async function freePort(worker: number): Promise<number> {
 /** A centre of its own for each file: with the demo, or empty. The address is the test's `centre`. */
 export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string }>({
   // Pages of an earlier test would go on listening for news and take the machine's time.
-  tidy: [async ({ browser }, use) => {
-    await use()
-    await Promise.all(browser.contexts().map((one) => one.close()))
-  }, { auto: true }],
+  tidy: [
+    async ({ browser }, use) => {
+      await use()
+      await Promise.all(browser.contexts().map((one) => one.close()))
+    },
+    { auto: true },
+  ],
   demo: [true, { scope: 'worker', option: true }],
-  centre: [async ({ demo }, use, { workerIndex }) => {
-    const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
-    if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
-    const port = await freePort(workerIndex)
-    const server = await startServer(port, data, 'ignore')
-    await use(`http://localhost:${port}`)
-    server.kill()
-  }, { scope: 'worker' }],
+  centre: [
+    async ({ demo }, use, { workerIndex }) => {
+      const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
+      if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
+      const port = await freePort(workerIndex)
+      const server = await startServer(port, data, 'ignore')
+      await use(`http://localhost:${port}`)
+      server.kill()
+    },
+    { scope: 'worker' },
+  ],
 })
 
 /** Opens a browser of their own for somebody and signs them in. */
-export async function signIn(browser: Browser, centre: string, number: string, password = DEMO_PASSWORD): Promise<{ page: Page; context: BrowserContext }> {
+export async function signIn(
+  browser: Browser,
+  centre: string,
+  number: string,
+  password = DEMO_PASSWORD,
+): Promise<{ page: Page; context: BrowserContext }> {
   const context = await browser.newContext({ baseURL: centre, viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await page.goto('/')
@@ -60,7 +71,10 @@ export async function choose(page: Page, box: string, option: string): Promise<v
 }
 
 /** Fills the boxes of a worksheet, circuit by circuit; answers by `c2.zs`. */
-export async function fillDesign(page: Page, answers: Readonly<Record<string, string | undefined>>): Promise<void> {
+export async function fillDesign(
+  page: Page,
+  answers: Readonly<Record<string, string | undefined>>,
+): Promise<void> {
   const tabs = page.getByRole('tablist', { name: 'Circuits and boards' }).getByRole('tab')
   const count = await tabs.count()
   for (let i = 0; i < Math.max(1, count); i += 1) {
@@ -76,4 +90,5 @@ export async function fillDesign(page: Page, answers: Readonly<Record<string, st
   }
 }
 
-export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
+export const saved = (page: Page) =>
+  expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')

@@ -2,9 +2,15 @@
 import { choose, expect, saved, signIn, test } from './support'
 
 /** A picture of one colour, as a camera would hand it over. */
-const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGP4z8CAB+GTG8HSALfKY52fTcuYAAAAAElFTkSuQmCC', 'base64')
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGP4z8CAB+GTG8HSALfKY52fTcuYAAAAAElFTkSuQmCC',
+  'base64',
+)
 
-test('the pit’s run is typed and dragged, its bench card and cutting list follow; measured, the forgotten allowance is recognised', async ({ browser, centre }) => {
+test('the pit’s run is typed and dragged, its bench card and cutting list follow; measured, the forgotten allowance is recognised', async ({
+  browser,
+  centre,
+}) => {
   test.setTimeout(120_000)
   const { page: desk } = await signIn(browser, centre, 'I-201')
   await desk.goto(`${centre}/runs`)
@@ -12,8 +18,17 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await desk.waitForURL(/runs\/\d+/)
   await desk.locator('[name=name]').fill('Pit run, trial')
   for (const to of ['right', 'out', 'down']) await desk.getByTestId(`add-${to}`).click()
-  const fill = async (boxes: Readonly<Record<string, string>>) => { for (const [name, text] of Object.entries(boxes)) await desk.locator(`input[name="${name}"]`).fill(text) }
-  await fill({ 's1.length': '1150', 's2.length': '1280', 's3.length': '1460', 's4.length': '640', 's5.length': '780', bays: '8' })
+  const fill = async (boxes: Readonly<Record<string, string>>) => {
+    for (const [name, text] of Object.entries(boxes)) await desk.locator(`input[name="${name}"]`).fill(text)
+  }
+  await fill({
+    's1.length': '1150',
+    's2.length': '1280',
+    's3.length': '1460',
+    's4.length': '640',
+    's5.length': '780',
+    bays: '8',
+  })
   await desk.locator('[name="s2.then"]').selectOption('box')
   await desk.locator('[name="s3.then"]').selectOption('inspection')
   await desk.locator('[name="s2.detour"]').selectOption('offset')
@@ -47,7 +62,8 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await desk.getByRole('option', { name: /Rosa Okonjo-Lind/ }).click()
   await desk.getByRole('button', { name: 'Measure it' }).click()
   await desk.getByTestId('dim-s1').getByRole('button', { name: 'off by 1 mm', exact: false }).first().click()
-  for (const [name, text] of Object.entries({ s2: '1316', s3: '+0', s4: '+0', s5: '+36' })) await desk.locator(`input[name=${name}]`).fill(text)
+  for (const [name, text] of Object.entries({ s2: '1316', s3: '+0', s4: '+0', s5: '+36' }))
+    await desk.locator(`input[name=${name}]`).fill(text)
   await expect(desk.getByTestId('pattern')).toContainText('one allowance of this former, 36 mm')
   await desk.getByTestId('close').click()
   await desk.getByRole('button', { name: 'Close it' }).click()
@@ -55,7 +71,10 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await expect(desk.getByTestId('run-verdict')).toContainText('W1')
 })
 
-test('a board is inspected with remark, torque and a marked photo; the request to energise shows it', async ({ browser, centre }) => {
+test('a board is inspected with remark, torque and a marked photo; the request to energise shows it', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'U-602')
   const { page: floor } = await signIn(browser, centre, 'S-301')
   await page.getByTestId('task-T-05').click()
@@ -65,16 +84,28 @@ test('a board is inspected with remark, torque and a marked photo; the request t
   const cover = page.locator('article').first()
   await cover.getByRole('button', { name: 'not', exact: true }).click()
   await cover.getByRole('button', { name: 'A cover screw is missing' }).click()
-  await cover.locator('input[type=file]').setInputFiles({ name: 'cover.png', mimeType: 'image/png', buffer: PICTURE })
+  await cover
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'cover.png', mimeType: 'image/png', buffer: PICTURE })
   await cover.locator('.frame img').click()
   await expect(cover.locator('.ring')).toHaveCount(1)
-  for (const group of ['Enclosure', 'Supply and bonding', 'Devices', 'Bars', 'Labels', 'Accessories', 'Conductors']) {
+  for (const group of [
+    'Enclosure',
+    'Supply and bonding',
+    'Devices',
+    'Bars',
+    'Labels',
+    'Accessories',
+    'Conductors',
+  ]) {
     await page.getByRole('button', { name: new RegExp(`^${group}`) }).click()
     await page.getByRole('button', { name: 'The rest here is in order' }).click()
   }
   await expect(page.getByTestId('conclusion')).toContainText('Nothing seen against testing')
   await saved(page)
-  await expect(floor.getByTestId('request-2')).toContainText('1 observed, nothing seen against testing', { timeout: 5000 })
+  await expect(floor.getByTestId('request-2')).toContainText('1 observed, nothing seen against testing', {
+    timeout: 5000,
+  })
 })
 
 test('a round of the inspection trainer is played and debriefed', async ({ browser, centre }) => {

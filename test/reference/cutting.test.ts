@@ -19,12 +19,31 @@ function fewestBars(lengths: readonly number[]): number {
   const all = lengths.map((_, i) => i)
   const may = (i: number, b: number) => b <= i
   const rows = [
-    ...all.map((i) => ` one${i}: ${all.filter((b) => may(i, b)).map((b) => `x${i}_${b}`).join(' + ')} = 1`),
+    ...all.map(
+      (i) =>
+        ` one${i}: ${all
+          .filter((b) => may(i, b))
+          .map((b) => `x${i}_${b}`)
+          .join(' + ')} = 1`,
+    ),
     // A cut between two pieces and none at the end: every piece and the bar are longer by one.
-    ...all.map((b) => ` bar${b}: ${all.filter((i) => may(i, b)).map((i) => `${lengths[i]! + KERF_MM} x${i}_${b}`).join(' + ')} - ${STOCK_MM + KERF_MM} y${b} <= 0`),
+    ...all.map(
+      (b) =>
+        ` bar${b}: ${all
+          .filter((i) => may(i, b))
+          .map((i) => `${lengths[i]! + KERF_MM} x${i}_${b}`)
+          .join(' + ')} - ${STOCK_MM + KERF_MM} y${b} <= 0`,
+    ),
   ]
-  const names = [...all.map((b) => `y${b}`), ...all.flatMap((i) => all.filter((b) => may(i, b)).map((b) => `x${i}_${b}`))]
-  return Math.round(objective(`Minimize\n obj: ${all.map((b) => `y${b}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nBinary\n ${names.join(' ')}\nEnd`))
+  const names = [
+    ...all.map((b) => `y${b}`),
+    ...all.flatMap((i) => all.filter((b) => may(i, b)).map((b) => `x${i}_${b}`)),
+  ]
+  return Math.round(
+    objective(
+      `Minimize\n obj: ${all.map((b) => `y${b}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nBinary\n ${names.join(' ')}\nEnd`,
+    ),
+  )
 }
 
 /** Every way to fill a bar from these kinds of piece to which none can be added. */
@@ -35,7 +54,8 @@ function patterns(kinds: readonly number[]): number[][] {
       if (kinds.every((kind) => kind + KERF_MM > left)) found.push([...own])
       return
     }
-    for (let n = 0; n * (kinds[at]! + KERF_MM) <= left; n += 1) fill(at + 1, left - n * (kinds[at]! + KERF_MM), [...own, n])
+    for (let n = 0; n * (kinds[at]! + KERF_MM) <= left; n += 1)
+      fill(at + 1, left - n * (kinds[at]! + KERF_MM), [...own, n])
   }
   fill(0, STOCK_MM + KERF_MM, [])
   return found
@@ -44,20 +64,36 @@ function patterns(kinds: readonly number[]): number[][] {
 /** No plan can have fewer bars than this: bars of every pattern, in fractions too. */
 function relaxation(kinds: readonly number[], each: number): number {
   const ways = patterns(kinds)
-  const rows = kinds.map((_, k) => ` kind${k}: ${ways.flatMap((way, w) => (way[k]! > 0 ? [`${way[k]} z${w}`] : [])).join(' + ')} >= ${each}`)
-  return Math.ceil(objective(`Minimize\n obj: ${ways.map((_, w) => `z${w}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`) - 1e-6)
+  const rows = kinds.map(
+    (_, k) =>
+      ` kind${k}: ${ways.flatMap((way, w) => (way[k]! > 0 ? [`${way[k]} z${w}`] : [])).join(' + ')} >= ${each}`,
+  )
+  return Math.ceil(
+    objective(
+      `Minimize\n obj: ${ways.map((_, w) => `z${w}`).join(' + ')}\nSubject To\n${rows.join('\n')}\nEnd`,
+    ) - 1e-6,
+  )
 }
 
 describe('cutting lists against an outside solver', () => {
   it('one bay, up to eleven pieces: the same number of bars, and said to be the least', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 250, max: 2400 }), { minLength: 6, maxLength: 11 }), (lengths) => {
-      const plan = cutStock(pieces(lengths), STOCK_MM)
-      expect(plan.bars.length).toBe(fewestBars(lengths))
-      expect(plan.isLeast).toBe(true)
-    }), { numRuns: 25 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 250, max: 2400 }), { minLength: 6, maxLength: 11 }),
+        (lengths) => {
+          const plan = cutStock(pieces(lengths), STOCK_MM)
+          expect(plan.bars.length).toBe(fewestBars(lengths))
+          expect(plan.isLeast).toBe(true)
+        },
+      ),
+      { numRuns: 25 },
+    )
   })
   it.each([
-    [8, [1284, 1010, 735, 640]], [16, [2441, 1460, 1150, 905, 780]], [16, [1710, 1322, 1185, 998, 862, 730]], [12, [1501, 1001, 999, 751]],
+    [8, [1284, 1010, 735, 640]],
+    [16, [2441, 1460, 1150, 905, 780]],
+    [16, [1710, 1322, 1185, 998, 862, 730]],
+    [12, [1501, 1001, 999, 751]],
   ])('a session of %i bays with %j mm: within one bar of what no plan can beat', (bays, kinds) => {
     const plan = cutStock(pieces(Array.from({ length: bays }, () => kinds).flat()), STOCK_MM)
     const least = relaxation(kinds, bays)

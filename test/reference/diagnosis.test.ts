@@ -12,33 +12,74 @@ import { measure } from '../support/sheet'
 
 const bay = aBay()
 /** Places of a fault at a part or terminal, or at a conductor that ends there. */
-const places = (code: string, part: string) => possibleFaults(bay).filter(({ kind, place }) => kind.code === code && [place.key, ...place.at, ...bay.wires.filter(({ id }) => place.at.includes(id)).flatMap(({ from, to }) => [from, to])].some((name) => name.includes(part)))
+const places = (code: string, part: string) =>
+  possibleFaults(bay).filter(
+    ({ kind, place }) =>
+      kind.code === code &&
+      [
+        place.key,
+        ...place.at,
+        ...bay.wires.filter(({ id }) => place.at.includes(id)).flatMap(({ from, to }) => [from, to]),
+      ].some((name) => name.includes(part)),
+  )
 function broken(code: string, part: string) {
   const found = places(code, part)[0]
-  if (!found) throw new Error(`${code} has no place at ${part}: ${possibleFaults(bay).filter(({ kind }) => kind.code === code).map(({ place }) => place.key).slice(0, 6).join(', ')}`)
+  if (!found)
+    throw new Error(
+      `${code} has no place at ${part}: ${possibleFaults(bay)
+        .filter(({ kind }) => kind.code === code)
+        .map(({ place }) => place.key)
+        .slice(0, 6)
+        .join(', ')}`,
+    )
   const made = applyFaults(bay, [{ code, place: found.place.key }])
   if (!made.ok) throw new Error(code)
   return made.rig
 }
-const topTwo = (observed: Outcomes, pairs = false) => diagnose(bay, observed, { pairs }).candidates.slice(0, 2)
-const codes = (observed: Outcomes) => topTwo(observed).map(({ hypothesis }) => hypothesis.slip?.kind ?? hypothesis.faults.map(({ code }) => code).join('+'))
-const change = (observed: Outcomes, to: (key: string, one: Outcome) => Outcome): Outcomes => new Map([...observed].map(([key, one]) => [key, to(key, one)]))
+const topTwo = (observed: Outcomes, pairs = false) =>
+  diagnose(bay, observed, { pairs }).candidates.slice(0, 2)
+const codes = (observed: Outcomes) =>
+  topTwo(observed).map(
+    ({ hypothesis }) => hypothesis.slip?.kind ?? hypothesis.faults.map(({ code }) => code).join('+'),
+  )
+const change = (observed: Outcomes, to: (key: string, one: Outcome) => Outcome): Outcomes =>
+  new Map([...observed].map(([key, one]) => [key, to(key, one)]))
 const value = (one: Outcome | undefined) => (one as { value: number }).value
 
 describe('a sound ring reads as the relations say', () => {
-  const at = (key: string) => value(predict(bay, testsOf(bay).find((test) => test.key === key)!))
+  const at = (key: string) =>
+    value(
+      predict(
+        bay,
+        testsOf(bay).find((test) => test.key === key)!,
+      ),
+    )
   it('r1 = rn, r2 longer by the ratio of areas; R1 + R2 at a socket lies at (r1 + r2)/4 at the most', () => {
     expect(at('c1.r1')).toBeCloseTo(at('c1.rn'), 2)
     expect(at('c1.r2') / at('c1.r1')).toBeCloseTo(2.5 / 1.5, 1)
-    for (const socket of ['c1p1', 'c1p3', 'c1p6']) expect(at(`c1.r1r2@${socket}`)).toBeLessThanOrEqual((at('c1.r1') + at('c1.r2')) / 4 + 0.02)
+    for (const socket of ['c1p1', 'c1p3', 'c1p6'])
+      expect(at(`c1.r1r2@${socket}`)).toBeLessThanOrEqual((at('c1.r1') + at('c1.r2')) / 4 + 0.02)
     expect(at('c1.zs@c1p3')).toBeCloseTo(at('ze') + at('c1.r1r2@c1p3'), 1)
   })
 })
 
 describe('single flaws', () => {
   const flaws: readonly (readonly [string, string])[] = [
-    ['lineOpen', 'c1p2'], ['neutralOpen', 'c1p3'], ['earthOpen', 'c1p4'], ['earthOpen', 'c2p2'], ['lineOpen', 'c2p1'], ['loose', 'c2p1'], ['longer', 'c2run'], ['thinner', 'c1run'], ['shortLE', 'c2p2'], ['shortNE', 'c1p3'], ['damp', 'c1p5'], ['dampNeutral', 'c2p1'], ['oldInsulation', 'c1p2'],
-    ['polarityAtPoint', 'c1p2'], ['switchInNeutral', 'c2'],
+    ['lineOpen', 'c1p2'],
+    ['neutralOpen', 'c1p3'],
+    ['earthOpen', 'c1p4'],
+    ['earthOpen', 'c2p2'],
+    ['lineOpen', 'c2p1'],
+    ['loose', 'c2p1'],
+    ['longer', 'c2run'],
+    ['thinner', 'c1run'],
+    ['shortLE', 'c2p2'],
+    ['shortNE', 'c1p3'],
+    ['damp', 'c1p5'],
+    ['dampNeutral', 'c2p1'],
+    ['oldInsulation', 'c1p2'],
+    ['polarityAtPoint', 'c1p2'],
+    ['switchInNeutral', 'c2'],
   ]
   it.each(flaws)('%s at %s', (code, part) => {
     expect(codes(measure(broken(code, part), bay, 11))).toContain(code)
@@ -49,32 +90,63 @@ describe('slips at the bench and on paper', () => {
   const sound = measure(bay, bay, 5)
   const tests = new Map(testsOf(bay).map((test) => [test.key, test]))
   it('leads not nulled: the same too much everywhere', () => {
-    const { candidates } = diagnose(bay, change(sound, (key, one) => (['r1', 'rn', 'r2', 'r1r2'].includes(tests.get(key)!.kind) && one.is === 'value' ? { is: 'value', value: one.value + 0.19 } : one)), { pairs: false })
+    const { candidates } = diagnose(
+      bay,
+      change(sound, (key, one) =>
+        ['r1', 'rn', 'r2', 'r1r2'].includes(tests.get(key)!.kind) && one.is === 'value'
+          ? { is: 'value', value: one.value + 0.19 }
+          : one,
+      ),
+      { pairs: false },
+    )
     expect(candidates[0]!.hypothesis.slip).toMatchObject({ kind: 'leads' })
     expect((candidates[0]!.hypothesis.slip as { ohm: number }).ohm).toBeCloseTo(0.19, 1)
   })
   it('a lamp left in for the insulation test', () => {
-    const withLamp = new Map([...sound, ['c2.irLN', predict(bay, tests.get('c2.irLN')!, { lampsIn: true })!]] as [string, Outcome][])
+    const withLamp = new Map([
+      ...sound,
+      ['c2.irLN', predict(bay, tests.get('c2.irLN')!, { lampsIn: true })!],
+    ] as [string, Outcome][])
     expect(codes(withLamp)).toContain('lampsIn')
   })
   it('a decimal point moved, a switch left open', () => {
-    expect(codes(change(sound, (key, one) => (key === 'c1.r1r2@c1p3' && one.is === 'value' ? { is: 'value', value: one.value * 10 } : one)))).toContain('decimal')
-    expect(codes(change(sound, (key, one) => (key.startsWith('c2.r1r2') ? { is: 'over', value: 1999 } : one)))).toContain('switchOff')
+    expect(
+      codes(
+        change(sound, (key, one) =>
+          key === 'c1.r1r2@c1p3' && one.is === 'value' ? { is: 'value', value: one.value * 10 } : one,
+        ),
+      ),
+    ).toContain('decimal')
+    expect(
+      codes(change(sound, (key, one) => (key.startsWith('c2.r1r2') ? { is: 'over', value: 1999 } : one))),
+    ).toContain('switchOff')
   })
 })
 
 describe('two flaws at once', () => {
   it('are found together where no single one explains the sheet', () => {
     const [a, b] = [places('earthOpen', 'c2p2')[0]!, places('damp', 'c1p5')[0]!]
-    const made = applyFaults(bay, [{ code: 'earthOpen', place: a.place.key }, { code: 'damp', place: b.place.key }])
+    const made = applyFaults(bay, [
+      { code: 'earthOpen', place: a.place.key },
+      { code: 'damp', place: b.place.key },
+    ])
     if (!made.ok) throw new Error('places')
-    expect(topTwo(measure(made.rig, bay, 3), true).map(({ hypothesis }) => hypothesis.faults.map(({ code }) => code).sort().join('+'))).toContain('damp+earthOpen')
+    expect(
+      topTwo(measure(made.rig, bay, 3), true).map(({ hypothesis }) =>
+        hypothesis.faults
+          .map(({ code }) => code)
+          .sort()
+          .join('+'),
+      ),
+    ).toContain('damp+earthOpen')
   })
 })
 
 describe('no false alarm', () => {
   it('at least 95 of 100 healthy sheets with realistic scatter have nothing odd', () => {
-    const clean = Array.from({ length: 100 }, (_, i) => diagnose(bay, measure(bay, bay, i + 1), { pairs: false })).filter(({ odd }) => odd.length === 0).length
+    const clean = Array.from({ length: 100 }, (_, i) =>
+      diagnose(bay, measure(bay, bay, i + 1), { pairs: false }),
+    ).filter(({ odd }) => odd.length === 0).length
     expect(clean).toBeGreaterThanOrEqual(95)
   })
   it('a measurement that separates the best candidates is proposed when some were left out', () => {
@@ -89,40 +161,74 @@ describe('no false alarm', () => {
 
 describe('the next measurement', () => {
   // Common practice, no source: a break is found by halving, so three measurements find one of the seven cpcs of a ring of six sockets.
-  it.each(['c1p2', 'c1p3', 'c1p6'])('halves a ring’s cpc that is open at %s, dead, until one place is left', (point) => {
-    const { kind, place } = places('earthOpen', point)[0]!
-    const made = kind.apply(bay, place)
-    const known = new Map([...measure(made, bay, 2)].filter(([key]) => ['c1.r1', 'c1.rn', 'c1.r2'].includes(key)))
-    let steps = 0
-    for (let { candidates, next } = diagnose(bay, known, { pairs: false }); candidates[0]!.elsewhere.length > 0; { candidates, next } = diagnose(bay, known, { pairs: false })) {
-      expect(isDead(next!.test.key)).toBe(true)
-      known.set(next!.test.key, predict(made, next!.test)!)
-      steps += 1
-      if (steps > 5) break
-    }
-    expect(steps).toBeLessThanOrEqual(3)
-    expect(diagnose(bay, known, { pairs: false }).candidates[0]!.hypothesis.faults).toEqual([{ code: 'earthOpen', place: place.key }])
-  })
+  it.each(['c1p2', 'c1p3', 'c1p6'])(
+    'halves a ring’s cpc that is open at %s, dead, until one place is left',
+    (point) => {
+      const { kind, place } = places('earthOpen', point)[0]!
+      const made = kind.apply(bay, place)
+      const known = new Map(
+        [...measure(made, bay, 2)].filter(([key]) => ['c1.r1', 'c1.rn', 'c1.r2'].includes(key)),
+      )
+      let steps = 0
+      for (
+        let { candidates, next } = diagnose(bay, known, { pairs: false });
+        candidates[0]!.elsewhere.length > 0;
+        { candidates, next } = diagnose(bay, known, { pairs: false })
+      ) {
+        expect(isDead(next!.test.key)).toBe(true)
+        known.set(next!.test.key, predict(made, next!.test)!)
+        steps += 1
+        if (steps > 5) break
+      }
+      expect(steps).toBeLessThanOrEqual(3)
+      expect(diagnose(bay, known, { pairs: false }).candidates[0]!.hypothesis.faults).toEqual([
+        { code: 'earthOpen', place: place.key },
+      ])
+    },
+  )
   it('is the cpc alone: R2 is what the linked measurement has less the line', () => {
     for (const point of ['c2p1', 'c2p2']) {
-      const at = (key: string) => value(predict(bay, testsOf(bay).find((test) => test.key === key)!))
+      const at = (key: string) =>
+        value(
+          predict(
+            bay,
+            testsOf(bay).find((test) => test.key === key)!,
+          ),
+        )
       const wires = bay.wires.filter(({ run }) => run === 'c2run')
       const area = (colour: string) => wires.find((wire) => wire.colour === colour)!.areaMm2
       // Same length, so R2/(R1 + R2) is the line's area over both.
-      expect(at(`c2.r2Long@${point}`) / at(`c2.r1r2@${point}`)).toBeCloseTo(area('brown') / (area('brown') + area('green-and-yellow')), 1)
+      expect(at(`c2.r2Long@${point}`) / at(`c2.r1r2@${point}`)).toBeCloseTo(
+        area('brown') / (area('brown') + area('green-and-yellow')),
+        1,
+      )
     }
   })
 })
 
 describe('a sheet as people write it', () => {
   it('reads >999, 999+, OL, units and ticks, and tells what it cannot read', () => {
-    const { outcomes, problems } = readSheet(testsOf(bay), { 'c1.irLN': '999+', 'c1.irLE': '> 999', 'c1.irNE': 'OL', 'c1.r1': '0,31', 'c1.rcd@c1p6': '24 ms', 'c1.polarity@c1p1': 'ok', 'c1.r2': 'about half', 'c9.r1': '0.3', 'c1.rn': 'ok' })
+    const { outcomes, problems } = readSheet(testsOf(bay), {
+      'c1.irLN': '999+',
+      'c1.irLE': '> 999',
+      'c1.irNE': 'OL',
+      'c1.r1': '0,31',
+      'c1.rcd@c1p6': '24 ms',
+      'c1.polarity@c1p1': 'ok',
+      'c1.r2': 'about half',
+      'c9.r1': '0.3',
+      'c1.rn': 'ok',
+    })
     expect(outcomes.get('c1.irLN')).toEqual({ is: 'over', value: 999e6 })
     expect(outcomes.get('c1.irLE')).toEqual({ is: 'over', value: 999e6 })
     expect(outcomes.get('c1.irNE')?.is).toBe('over')
     expect(value(outcomes.get('c1.r1'))).toBeCloseTo(0.31)
     expect(value(outcomes.get('c1.rcd@c1p6'))).toBeCloseTo(0.024)
     expect(outcomes.get('c1.polarity@c1p1')).toEqual({ is: 'tick' })
-    expect(problems).toEqual([{ key: 'c1.r2', problem: 'notANumber' }, { key: 'c9.r1', problem: 'unknownTest' }, { key: 'c1.rn', problem: 'wrongForm' }])
+    expect(problems).toEqual([
+      { key: 'c1.r2', problem: 'notANumber' },
+      { key: 'c9.r1', problem: 'unknownTest' },
+      { key: 'c1.rn', problem: 'wrongForm' },
+    ])
   })
 })

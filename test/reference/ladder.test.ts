@@ -16,7 +16,10 @@ function worstDrop(segments: number, taken: ReadonlyMap<number, number>, isFedAt
       if (node === segments && isFedAtBothEnds) continue
       const current = taken.get(node) ?? 0
       // Currents into a node add to what is taken: (drop − left)/R + (drop − right)/R = I.
-      const next = node === segments ? drop[node - 1]! + current * ohm : (drop[node - 1]! + drop[node + 1]! + current * ohm) / 2
+      const next =
+        node === segments
+          ? drop[node - 1]! + current * ohm
+          : (drop[node - 1]! + drop[node + 1]! + current * ohm) / 2
       moved = Math.max(moved, Math.abs(next - drop[node]!))
       drop[node] = next
     }
@@ -25,17 +28,28 @@ function worstDrop(segments: number, taken: ReadonlyMap<number, number>, isFedAt
   return Math.max(...drop)
 }
 
-test.each([1, 2, 5, 12])('%d equal loads at equal distances along a radial: (n + 1) ÷ 2n of the whole drop', (points) => {
-  const taken = new Map(Array.from({ length: points }, (_, i) => [i + 1, 1 / points]))
-  expect(dropShare(aTask({ points, isSpread: true }))).toBeCloseTo(worstDrop(points, taken, false), 6)
-})
+test.each([1, 2, 5, 12])(
+  '%d equal loads at equal distances along a radial: (n + 1) ÷ 2n of the whole drop',
+  (points) => {
+    const taken = new Map(Array.from({ length: points }, (_, i) => [i + 1, 1 / points]))
+    expect(dropShare(aTask({ points, isSpread: true }))).toBeCloseTo(worstDrop(points, taken, false), 6)
+  },
+)
 
 test('a ring with all its load half way round: a quarter', () => {
-  expect(dropShare(aTask({ topology: 'ring', points: 1, isSpread: false }))).toBeCloseTo(worstDrop(40, new Map([[20, 1]]), true), 6)
+  expect(dropShare(aTask({ topology: 'ring', points: 1, isSpread: false }))).toBeCloseTo(
+    worstDrop(40, new Map([[20, 1]]), true),
+    6,
+  )
 })
 
 test('a ring with its load spread: an eighth, and a little less for few points', () => {
-  const spread = (points: number) => worstDrop((points + 1) * 2, new Map(Array.from({ length: points }, (_, i) => [(i + 1) * 2, 1 / points])), true)
+  const spread = (points: number) =>
+    worstDrop(
+      (points + 1) * 2,
+      new Map(Array.from({ length: points }, (_, i) => [(i + 1) * 2, 1 / points])),
+      true,
+    )
   const share = dropShare(aTask({ topology: 'ring', points: 10, isSpread: true }))
   expect(share).toBe(0.125)
   expect(spread(39)).toBeCloseTo(share, 2)

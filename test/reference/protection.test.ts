@@ -26,31 +26,54 @@ describe('breakers keep to the limits of their standard', () => {
     if ('most' in limits) expect(latestS).toBeLessThanOrEqual(limits.most)
   })
 
-  it.each([['B', 2.99], ['C', 4.99], ['D', 9.99]] as const)('%s may not act at once below the lower end of its magnetic band', (curve, multiple) => {
+  it.each([
+    ['B', 2.99],
+    ['C', 4.99],
+    ['D', 9.99],
+  ] as const)('%s may not act at once below the lower end of its magnetic band', (curve, multiple) => {
     expect(openingBand(breaker(curve), 16, 16 * multiple).earliestS).toBeGreaterThan(0.05)
   })
 
   it('holds its rating for ever', () => expect(openingBand(breaker('B'), 16, 16).usualS).toBe(Infinity))
 
   it('is ordered, and never slower at a larger current', () => {
-    fc.assert(fc.property(fc.constantFrom('B' as const, 'C' as const, 'D' as const), fc.constantFrom(6, 16, 32, 63), fc.double({ min: 0.5, max: 40, noNaN: true }), fc.double({ min: 1, max: 2, noNaN: true }), (curve, ratingA, multiple, more) => {
-      const one = openingBand(breaker(curve), ratingA, ratingA * multiple)
-      const two = openingBand(breaker(curve), ratingA, ratingA * multiple * more)
-      expect(one.earliestS).toBeLessThanOrEqual(one.usualS)
-      expect(one.usualS).toBeLessThanOrEqual(one.latestS)
-      for (const key of ['earliestS', 'latestS', 'usualS'] as const) expect(two[key]).toBeLessThanOrEqual(one[key] * (1 + 1e-12))
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom('B' as const, 'C' as const, 'D' as const),
+        fc.constantFrom(6, 16, 32, 63),
+        fc.double({ min: 0.5, max: 40, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        (curve, ratingA, multiple, more) => {
+          const one = openingBand(breaker(curve), ratingA, ratingA * multiple)
+          const two = openingBand(breaker(curve), ratingA, ratingA * multiple * more)
+          expect(one.earliestS).toBeLessThanOrEqual(one.usualS)
+          expect(one.usualS).toBeLessThanOrEqual(one.latestS)
+          for (const key of ['earliestS', 'latestS', 'usualS'] as const)
+            expect(two[key]).toBeLessThanOrEqual(one[key] * (1 + 1e-12))
+        },
+      ),
+    )
   })
 
   it('has opened by the time that the design chain reckons with', () => {
-    for (const multiple of [1.5, 2, 2.55, 3, 5, 8]) expect(openingBand(breaker('B'), 32, 32 * multiple).latestS).toBeLessThanOrEqual(openingTimeS(breaker('B'), 32, 32 * multiple) * 1.0001)
+    for (const multiple of [1.5, 2, 2.55, 3, 5, 8])
+      expect(openingBand(breaker('B'), 32, 32 * multiple).latestS).toBeLessThanOrEqual(
+        openingTimeS(breaker('B'), 32, 32 * multiple) * 1.0001,
+      )
   })
 })
 
 describe('fuses', () => {
   // Table 41.2 and 41.4: 230 × 0.95 ÷ Zs melts the fuse in 0.4 s and in 5 s.
-  it.each([[32, 0.99, 0.4], [32, 1.7, 5], [20, 1.68, 0.4]])('BS 88-2, %i A: the current of Zs %f Ω melts it in %f s', (ratingA, zsOhm, timeS) => {
-    expect(openingBand({ family: 'fuse-gg', curve: null }, ratingA, (230 * 0.95) / zsOhm).usualS).toBeCloseTo(timeS, 3)
+  it.each([
+    [32, 0.99, 0.4],
+    [32, 1.7, 5],
+    [20, 1.68, 0.4],
+  ])('BS 88-2, %i A: the current of Zs %f Ω melts it in %f s', (ratingA, zsOhm, timeS) => {
+    expect(openingBand({ family: 'fuse-gg', curve: null }, ratingA, (230 * 0.95) / zsOhm).usualS).toBeCloseTo(
+      timeS,
+      3,
+    )
   })
   it('a 13 A plug fuse carries 13 A, and 20 A does not melt it within a minute', () => {
     expect(plugFuseBand(13, 13).latestS).toBe(Infinity)
@@ -61,12 +84,15 @@ describe('fuses', () => {
 describe('residual devices', () => {
   const general = { ratedA: 0.03, type: 'A', isDelayed: false } as const
   it('do not act below half of IΔn and always at IΔn, whatever the specimen', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 1, noNaN: true }), (share) => {
-      expect(residualBand(general, 0.0149, share)).toBeUndefined()
-      expect(residualBand(general, 0.03, share)!.latestS).toBeLessThanOrEqual(0.3)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 1, noNaN: true }), (share) => {
+        expect(residualBand(general, 0.0149, share)).toBeUndefined()
+        expect(residualBand(general, 0.03, share)!.latestS).toBeLessThanOrEqual(0.3)
+      }),
+    )
   })
-  it('30 mA at 150 mA within 40 ms', () => expect(residualBand(general, 0.15)!.latestS).toBeLessThanOrEqual(0.04))
+  it('30 mA at 150 mA within 40 ms', () =>
+    expect(residualBand(general, 0.15)!.latestS).toBeLessThanOrEqual(0.04))
   it('a delayed device waits 130 ms and no longer than 500 ms at IΔn', () => {
     const { earliestS, latestS, usualS } = residualBand({ ratedA: 0.1, type: 'A', isDelayed: true }, 0.1)!
     expect([earliestS, latestS]).toEqual([0.13, 0.5])

@@ -19,13 +19,23 @@ test('ratings rise with the area, fall with a third loaded conductor, and follow
   // Colder ways first: in free air, clipped, enclosed on a wall, in an insulated wall (BS 7671 Table 4A2).
   const ORDER = ['E', 'C', 'B', 'A'] as const
   for (const cable of Object.values(CABLES)) {
-    for (const method of METHODS) for (const phases of [1, 3] as const) {
-      const rows = sizesOf(cable.kind, method, phases)
-      for (let i = 1; i < rows.length; i += 1) expect(rows[i]!.ratingA, `${cable.kind} ${method}`).toBeGreaterThan(rows[i - 1]!.ratingA)
-      if (phases === 3) rows.forEach((row, i) => expect(row.ratingA).toBeLessThan(sizesOf(cable.kind, method, 1)[i]!.ratingA))
-    }
+    for (const method of METHODS)
+      for (const phases of [1, 3] as const) {
+        const rows = sizesOf(cable.kind, method, phases)
+        for (let i = 1; i < rows.length; i += 1)
+          expect(rows[i]!.ratingA, `${cable.kind} ${method}`).toBeGreaterThan(rows[i - 1]!.ratingA)
+        if (phases === 3)
+          rows.forEach((row, i) =>
+            expect(row.ratingA).toBeLessThan(sizesOf(cable.kind, method, 1)[i]!.ratingA),
+          )
+      }
     const cooler = ORDER.filter((method) => cable.methods.includes(method))
-    for (let m = 1; m < cooler.length; m += 1) sizesOf(cable.kind, cooler[m]!, 1).forEach((row, i) => expect(row.ratingA, `${cable.kind} ${cooler[m]}`).toBeLessThan(sizesOf(cable.kind, cooler[m - 1]!, 1)[i]!.ratingA))
+    for (let m = 1; m < cooler.length; m += 1)
+      sizesOf(cable.kind, cooler[m]!, 1).forEach((row, i) =>
+        expect(row.ratingA, `${cable.kind} ${cooler[m]}`).toBeLessThan(
+          sizesOf(cable.kind, cooler[m - 1]!, 1)[i]!.ratingA,
+        ),
+      )
   }
 })
 
@@ -39,46 +49,63 @@ test('a hotter insulation carries more: about √(60 ÷ 40) at the same ambient,
 
 test('ambient and ground factors follow the square root of the temperature rise left, from 30 °C air and 20 °C ground', () => {
   for (const conductor of [70, 90] as const) {
-    for (const [c, factor] of AMBIENT_FACTOR[conductor]) expect(Math.abs(factor - Math.sqrt((conductor - c) / (conductor - 30))), `air ${c}`).toBeLessThan(0.036)
-    for (const [c, factor] of GROUND_FACTOR[conductor]) expect(Math.abs(factor - Math.sqrt((conductor - c) / (conductor - 20))), `ground ${c}`).toBeLessThan(0.02)
+    for (const [c, factor] of AMBIENT_FACTOR[conductor])
+      expect(Math.abs(factor - Math.sqrt((conductor - c) / (conductor - 30))), `air ${c}`).toBeLessThan(0.036)
+    for (const [c, factor] of GROUND_FACTOR[conductor])
+      expect(Math.abs(factor - Math.sqrt((conductor - c) / (conductor - 20))), `ground ${c}`).toBeLessThan(
+        0.02,
+      )
   }
 })
 
 test('grouped cables never share less heat than fewer would: total current rises, current of each falls', () => {
-  for (const row of Object.values(GROUPING_FACTOR)) row.forEach((factor, i) => {
-    if (i === 0) return
-    expect(factor).toBeLessThanOrEqual(row[i - 1]!)
-    expect(factor * (i + 1)).toBeGreaterThan(row[i - 1]! * i)
-  })
+  for (const row of Object.values(GROUPING_FACTOR))
+    row.forEach((factor, i) => {
+      if (i === 0) return
+      expect(factor).toBeLessThanOrEqual(row[i - 1]!)
+      expect(factor * (i + 1)).toBeGreaterThan(row[i - 1]! * i)
+    })
 })
 
 test('armour: resistance times area is the resistivity of galvanised steel wire, 0.14 to 0.16 Ω·mm²/m (BS 5467)', () => {
-  for (const kind of ['armoured-70', 'armoured-90'] as const) for (const phases of [1, 3] as const) {
-    CABLES[kind].cpc.areaMm2[phases]!.forEach((area, i) => {
-      const resistivity = area * CABLES[kind].cpc.ohmPerM[phases]![i]!
-      expect(resistivity, `${kind} ${area} mm²`).toBeGreaterThan(0.14)
-      expect(resistivity, `${kind} ${area} mm²`).toBeLessThan(0.165)
-    })
-  }
+  for (const kind of ['armoured-70', 'armoured-90'] as const)
+    for (const phases of [1, 3] as const) {
+      CABLES[kind].cpc.areaMm2[phases]!.forEach((area, i) => {
+        const resistivity = area * CABLES[kind].cpc.ohmPerM[phases]![i]!
+        expect(resistivity, `${kind} ${area} mm²`).toBeGreaterThan(0.14)
+        expect(resistivity, `${kind} ${area} mm²`).toBeLessThan(0.165)
+      })
+    }
 })
 
 // BS 7671:2018 Appendix 3, Figures 3A1 to 3A3: prospective currents for 0.4 s and 5 s, A.
 test.each<[FuseFamily, number, number | undefined, number]>([
-  ['gg', 6, 28, 18], ['gg', 16, 90, 55], ['gg', 20, 130, 79], ['gg', 25, 170, 100], ['gg', 63, undefined, 280], ['gg', 80, undefined, 400],
-  ['cartridge', 5, 22, 15], ['cartridge', 20, 113, 68], ['rewirable', 5, 24, 13], ['rewirable', 20, 130, 60], ['rewirable', 30, 210, 87], ['plug', 13, 95, 60],
+  ['gg', 6, 28, 18],
+  ['gg', 16, 90, 55],
+  ['gg', 20, 130, 79],
+  ['gg', 25, 170, 100],
+  ['gg', 63, undefined, 280],
+  ['gg', 80, undefined, 400],
+  ['cartridge', 5, 22, 15],
+  ['cartridge', 20, 113, 68],
+  ['rewirable', 5, 24, 13],
+  ['rewirable', 20, 130, 60],
+  ['rewirable', 30, 210, 87],
+  ['plug', 13, 95, 60],
 ])('fuse %s %d A melts at %s A in 0.4 s and %d A in 5 s', (family, rating, fastA, slowA) => {
   if (fastA !== undefined) expect(Math.abs(fuseCurrentA(family, rating, 0.4)! / fastA - 1)).toBeLessThan(0.03)
   expect(Math.abs(fuseCurrentA(family, rating, 5)! / slowA - 1)).toBeLessThan(0.03)
 })
 
 test('a fuse melts sooner at more current; between its printed points the line meets both', () => {
-  for (const [family, { slow }] of Object.entries(FUSE_LOOP_OHM)) for (const rating of Object.keys(slow).map(Number)) {
-    const at = (timeS: number) => fuseCurrentA(family as FuseFamily, rating, timeS)!
-    expect(fuseTimeS(family as FuseFamily, rating, at(1))).toBeCloseTo(1, 6)
-    expect(at(0.4)).toBeGreaterThan(at(1))
-    expect(at(1)).toBeGreaterThan(at(5))
-    expect(at(5)).toBeGreaterThan(1.45 * rating * 0.95) // above the conventional fusing current
-  }
+  for (const [family, { slow }] of Object.entries(FUSE_LOOP_OHM))
+    for (const rating of Object.keys(slow).map(Number)) {
+      const at = (timeS: number) => fuseCurrentA(family as FuseFamily, rating, timeS)!
+      expect(fuseTimeS(family as FuseFamily, rating, at(1))).toBeCloseTo(1, 6)
+      expect(at(0.4)).toBeGreaterThan(at(1))
+      expect(at(1)).toBeGreaterThan(at(5))
+      expect(at(5)).toBeGreaterThan(1.45 * rating * 0.95) // above the conventional fusing current
+    }
 })
 
 test('breakers: an hour at 1.45 In, a minute at 2.55 In, a tenth of a second at the top of the magnetic band (BS EN 60898-1 Table 7)', () => {
@@ -95,24 +122,36 @@ test('breakers: an hour at 1.45 In, a minute at 2.55 In, a tenth of a second at 
 test('let-through: never above a full tenth of a second, the printed energies at the printed fault levels (BS EN 60898-1 Annex ZA)', () => {
   expect(breakerEnergyA2s('B', 32, 3000)).toBe(18_000)
   expect(breakerEnergyA2s('C', 16, 6000)).toBe(42_000)
-  for (const curve of CURVES) for (const amps of [200, 400, 800, 1600, 3200, 6400]) {
-    expect(breakerEnergyA2s(curve, 20, amps)).toBeLessThanOrEqual(amps ** 2 * 0.1)
-    expect(breakerEnergyA2s(curve, 20, amps * 1.2)).toBeGreaterThan(breakerEnergyA2s(curve, 20, amps))
-  }
+  for (const curve of CURVES)
+    for (const amps of [200, 400, 800, 1600, 3200, 6400]) {
+      expect(breakerEnergyA2s(curve, 20, amps)).toBeLessThanOrEqual(amps ** 2 * 0.1)
+      expect(breakerEnergyA2s(curve, 20, amps * 1.2)).toBeGreaterThan(breakerEnergyA2s(curve, 20, amps))
+    }
 })
 
 test('a device for every rating has a limit for both times, and the longer time allows at least as much', () => {
-  for (const [family, { ratingsA, fuse }] of Object.entries(DEVICES)) for (const rating of ratingsA) {
-    const device = { family: family as keyof typeof DEVICES, curve: fuse === null ? 'B' as const : null }
-    expect(deviceMaximumZsOhm(device, rating, 5)!).toBeGreaterThanOrEqual(deviceMaximumZsOhm(device, rating, 0.4)!)
-  }
+  for (const [family, { ratingsA, fuse }] of Object.entries(DEVICES))
+    for (const rating of ratingsA) {
+      const device = { family: family as keyof typeof DEVICES, curve: fuse === null ? ('B' as const) : null }
+      expect(deviceMaximumZsOhm(device, rating, 5)!).toBeGreaterThanOrEqual(
+        deviceMaximumZsOhm(device, rating, 0.4)!,
+      )
+    }
 })
 
 // On-Site Guide Appendix E, Tables E1 to E6.
 test('conduit and trunking: printed factors and terms', () => {
-  const near = (betweenBoxesM: number, bends: number, printed: Partial<Record<16 | 20 | 25 | 32, number>>) => {
+  const near = (
+    betweenBoxesM: number,
+    bends: number,
+    printed: Partial<Record<16 | 20 | 25 | 32, number>>,
+  ) => {
     // The line through the table's reciprocals meets every printed factor to a unit.
-    for (const [size, factor] of Object.entries(printed)) expect(Math.abs(conduitFactor(Number(size) as 16, { betweenBoxesM, bends }) - factor), `${size} mm, ${betweenBoxesM} m`).toBeLessThan(1.3)
+    for (const [size, factor] of Object.entries(printed))
+      expect(
+        Math.abs(conduitFactor(Number(size) as 16, { betweenBoxesM, bends }) - factor),
+        `${size} mm, ${betweenBoxesM} m`,
+      ).toBeLessThan(1.3)
   }
   near(10, 0, { 16: 150, 20: 244, 25: 442, 32: 783 })
   near(3.5, 0, { 16: 179, 20: 290, 25: 521, 32: 911 })
@@ -127,15 +166,32 @@ test('conduit and trunking: printed factors and terms', () => {
 })
 
 test('trunking terms are the area over the insulation, π ÷ 4 × d² (BS EN 50525-2-31 diameters, from memory)', () => {
-  for (const [area, diameter] of [[1.5, 3.2], [2.5, 3.9], [4, 4.6], [6, 5.2], [10, 6.7], [16, 7.8]] as const) {
-    expect(Math.abs(trunkingTerms([area])! / ((Math.PI / 4) * diameter ** 2) - 1), `${area} mm²`).toBeLessThan(0.02)
+  for (const [area, diameter] of [
+    [1.5, 3.2],
+    [2.5, 3.9],
+    [4, 4.6],
+    [6, 5.2],
+    [10, 6.7],
+    [16, 7.8],
+  ] as const) {
+    expect(
+      Math.abs(trunkingTerms([area])! / ((Math.PI / 4) * diameter ** 2) - 1),
+      `${area} mm²`,
+    ).toBeLessThan(0.02)
   }
 })
 
 // BS 7671 Tables 54.7 and 54.8, 544.1.1.
 test('earthing and bonding', () => {
   expect([6, 16, 25, 35, 50, 70].map(tabulatedCpcMm2)).toEqual([6, 16, 16, 16, 25, 35])
-  expect([25, 35, 50, 95, 150, 200].map((neutral) => bondingMm2('TN-C-S', neutral, 16))).toEqual([10, 10, 16, 25, 35, undefined])
+  expect([25, 35, 50, 95, 150, 200].map((neutral) => bondingMm2('TN-C-S', neutral, 16))).toEqual([
+    10,
+    10,
+    16,
+    25,
+    35,
+    undefined,
+  ])
   expect([6, 10, 16, 35, 70].map((earthing) => bondingMm2('TN-S', 25, earthing))).toEqual([6, 6, 10, 25, 25])
 })
 
@@ -158,19 +214,37 @@ test('times by system, use and edition (BS 7671 Table 41.1, 411.3.2)', () => {
 test('residual devices: type by load and edition (531.3.3), opening times (BS EN 61008-1 Table 1)', () => {
   expect(EDITIONS.map((edition) => neededResidualType('none', edition, false))).toEqual(['AC', 'AC', 'A'])
   expect(neededResidualType('none', '18-A2', true)).toBe('AC')
-  expect((['pulsating', 'mixed', 'smooth'] as const).map((content) => neededResidualType(content, '18', true))).toEqual(['A', 'F', 'B'])
-  expect([0.029, 0.03, 0.06, 0.15].map((amps) => residualTimeS(0.03, false, amps))).toEqual([undefined, 0.3, 0.15, 0.04])
+  expect(
+    (['pulsating', 'mixed', 'smooth'] as const).map((content) => neededResidualType(content, '18', true)),
+  ).toEqual(['A', 'F', 'B'])
+  expect([0.029, 0.03, 0.06, 0.15].map((amps) => residualTimeS(0.03, false, amps))).toEqual([
+    undefined,
+    0.3,
+    0.15,
+    0.04,
+  ])
   expect(residualTimeS(0.1, true, 0.1)).toBe(0.5)
 })
 
 test('which edition held on a day', () => {
-  expect(['2014-03-01', '2016-05-01', '2019-01-01', '2022-09-27', '2022-09-28'].map(editionOn)).toEqual([undefined, '17-A3', '18', '18', '18-A2'])
+  expect(['2014-03-01', '2016-05-01', '2019-01-01', '2022-09-27', '2022-09-28'].map(editionOn)).toEqual([
+    undefined,
+    '17-A3',
+    '18',
+    '18',
+    '18-A2',
+  ])
 })
 
 test('where does 1.37 Ω come from? The library answers with the table and the derivation', () => {
   const { values } = searchLibrary('Where does 1.37 Ω come from?')
-  expect(values.map(({ row, column, cell }) => `${row} ${column}: ${cell.derivation}`)).toEqual(['16 A type C: 230 × 0.95 ÷ (10 × 16)', '32 A type B: 230 × 0.95 ÷ (5 × 32)'])
+  expect(values.map(({ row, column, cell }) => `${row} ${column}: ${cell.derivation}`)).toEqual([
+    '16 A type C: 230 × 0.95 ÷ (10 × 16)',
+    '32 A type B: 230 × 0.95 ÷ (5 × 32)',
+  ])
   expect(searchLibrary('rcd sockets').entries.map(({ id }) => id)).toContain('rcd-sockets')
-  expect(searchLibrary('4D5').entries.map(({ id }) => id)).toEqual(expect.arrayContaining(['rating-flat-twin-earth', 'drop-flat-twin-earth']))
+  expect(searchLibrary('4D5').entries.map(({ id }) => id)).toEqual(
+    expect.arrayContaining(['rating-flat-twin-earth', 'drop-flat-twin-earth']),
+  )
   expect(searchLibrary('zzz')).toEqual({ entries: [], values: [] })
 })

@@ -11,15 +11,35 @@ import { runFromCircuit } from '#core/run/from-circuit'
 import { aCircuit } from '../support/task'
 import { cornersOf, lengthOf, plus, type Vector } from '#core/run/geometry'
 import { dimensionsOf, judgeRun, readEntry } from '#core/run/measure'
-import { usualFormer, type ContainmentRun, type Detour, type Direction, type Former, type Straight } from '#core/run/run'
+import {
+  usualFormer,
+  type ContainmentRun,
+  type Detour,
+  type Direction,
+  type Former,
+  type Straight,
+} from '#core/run/run'
 import { clipSpacingMm, holeProblems, isInZone, notchProblems } from '#core/run/surface'
 import { expansionMm, spacingMm, supportsOf } from '#core/run/supports'
 import { developedMm, tubesOf } from '#core/run/tubes'
 import { patternSentence, runSentence } from '#core/texts/run'
 
 const FORMER: Former = { radiusMm: 80, startMm: 0, springDeg: 4 }
-const straight = (to: Direction, lengthMm: number, then: Straight['then'] = 'bend', parts: Partial<Straight> = {}): Straight => ({ to, lengthMm, then, setDeg: 90, detour: null, ...parts })
-const run = (straights: readonly Straight[], parts: Partial<ContainmentRun> = {}): ContainmentRun => ({ name: 'R', made: 'conduit', material: 'pvc', sizeMm: 20, depthMm: 20, straights, ...parts })
+const straight = (
+  to: Direction,
+  lengthMm: number,
+  then: Straight['then'] = 'bend',
+  parts: Partial<Straight> = {},
+): Straight => ({ to, lengthMm, then, setDeg: 90, detour: null, ...parts })
+const run = (straights: readonly Straight[], parts: Partial<ContainmentRun> = {}): ContainmentRun => ({
+  name: 'R',
+  made: 'conduit',
+  material: 'pvc',
+  sizeMm: 20,
+  depthMm: 20,
+  straights,
+  ...parts,
+})
 const offset: Detour = { kind: 'offset', atMm: 300, heightMm: 60, angleDeg: 30, towards: 'out', flatMm: 0 }
 const bridge: Detour = { kind: 'bridge', atMm: 300, heightMm: 50, angleDeg: 45, towards: 'out', flatMm: 120 }
 
@@ -50,30 +70,71 @@ describe('bends', () => {
     expect(gainMm(FORMER, 90)).toBeCloseTo(0.4292 * 80, 1)
   })
   it('an offset of 100 mm: slope 200 at 30° and 141 at 45°; it takes 27 and 41 mm from the run', () => {
-    expect([offsetSlopeMm(100, 30), offsetSlopeMm(100, 45), offsetShrinkMm(100, 30), offsetShrinkMm(100, 45)].map(Math.round)).toEqual([200, 141, 27, 41])
+    expect(
+      [offsetSlopeMm(100, 30), offsetSlopeMm(100, 45), offsetShrinkMm(100, 30), offsetShrinkMm(100, 45)].map(
+        Math.round,
+      ),
+    ).toEqual([200, 141, 27, 41])
   })
   it('one test piece tells radius, gain and start; what cannot be is said', () => {
     const piece = (R: number, start: number, mark: number, length: number, outside: number) => {
       const a = mark + start + R
-      return { lengthMm: length, markMm: mark, outsideMm: outside, markedLegMm: a + outside / 2, otherLegMm: length - a + gainMm({ radiusMm: R }, 90) + outside / 2 }
+      return {
+        lengthMm: length,
+        markMm: mark,
+        outsideMm: outside,
+        markedLegMm: a + outside / 2,
+        otherLegMm: length - a + gainMm({ radiusMm: R }, 90) + outside / 2,
+      }
     }
     const known = calibrate(piece(85, -12, 250, 600, 20))
     if (!known.ok) throw new Error(known.problem)
     expect(known.former.radiusMm).toBeCloseTo(85, 6)
     expect(known.former.startMm).toBeCloseTo(-12, 6)
-    expect(calibrate({ lengthMm: 600, markMm: 250, markedLegMm: 300, otherLegMm: 300, outsideMm: 20 })).toEqual({ ok: false, problem: 'noGain' })
+    expect(
+      calibrate({ lengthMm: 600, markMm: 250, markedLegMm: 300, otherLegMm: 300, outsideMm: 20 }),
+    ).toEqual({ ok: false, problem: 'noGain' })
     expect(calibrate(piece(25, 0, 250, 600, 20))).toMatchObject({ problem: 'tooTight' })
   })
   it('any run in three planes: the tubes are as long as the way along their centre line, measured point by point', () => {
     const direction = fc.constantFrom<Direction>('right', 'up', 'out', 'down')
-    fc.assert(fc.property(fc.array(fc.record({ to: direction, lengthMm: fc.integer({ min: 260, max: 900 }), setDeg: fc.constantFrom(90, 60, 45, 30) }), { minLength: 2, maxLength: 4 }), (parts) => {
-      const made = run(parts.map((one, i) => straight(one.to, one.lengthMm, i === parts.length - 1 ? 'end' : 'bend', { setDeg: one.setDeg })))
-      fc.pre(runProblems(made, FORMER, 9).filter(({ code }) => code !== 'tooLong').length === 0)
-      expect(developedMm(made, FORMER)).toBeCloseTo(sampledLength(cornersOf(made).map(({ at }) => at), FORMER.radiusMm), 1)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            to: direction,
+            lengthMm: fc.integer({ min: 260, max: 900 }),
+            setDeg: fc.constantFrom(90, 60, 45, 30),
+          }),
+          { minLength: 2, maxLength: 4 },
+        ),
+        (parts) => {
+          const made = run(
+            parts.map((one, i) =>
+              straight(one.to, one.lengthMm, i === parts.length - 1 ? 'end' : 'bend', { setDeg: one.setDeg }),
+            ),
+          )
+          fc.pre(runProblems(made, FORMER, 9).filter(({ code }) => code !== 'tooLong').length === 0)
+          expect(developedMm(made, FORMER)).toBeCloseTo(
+            sampledLength(
+              cornersOf(made).map(({ at }) => at),
+              FORMER.radiusMm,
+            ),
+            1,
+          )
+        },
+      ),
+      { numRuns: 60 },
+    )
     for (const detour of [offset, bridge]) {
       const made = run([straight('right', 900, 'end', { detour })])
-      expect(developedMm(made, FORMER)).toBeCloseTo(sampledLength(cornersOf(made).map(({ at }) => at), FORMER.radiusMm), 1)
+      expect(developedMm(made, FORMER)).toBeCloseTo(
+        sampledLength(
+          cornersOf(made).map(({ at }) => at),
+          FORMER.radiusMm,
+        ),
+        1,
+      )
     }
   })
   it('marks: each begins where the straight before it ends; an offset’s second set is turned half round', () => {
@@ -84,25 +145,96 @@ describe('bends', () => {
     const coupled = tubesOf(run([straight('right', 2000, 'coupler'), straight('right', 2000, 'end')]), FORMER)
     expect(coupled.map(({ cutMm }) => cutMm)).toEqual([2032, 2032])
     const [shifted] = tubesOf(run([straight('right', 900, 'end', { detour: offset })]), FORMER)
-    expect(shifted!.bends.map(({ rollDeg, towards }) => [rollDeg, towards])).toEqual([[null, 'out'], [180, 'back']])
-    const [turned] = tubesOf(run([straight('right', 500), straight('up', 500), straight('out', 500, 'end')]), FORMER)
+    expect(shifted!.bends.map(({ rollDeg, towards }) => [rollDeg, towards])).toEqual([
+      [null, 'out'],
+      [180, 'back'],
+    ])
+    const [turned] = tubesOf(
+      run([straight('right', 500), straight('up', 500), straight('out', 500, 'end')]),
+      FORMER,
+    )
     expect([90, 270]).toContain(turned!.bends[1]!.rollDeg)
   })
 })
 
 describe('what cannot be made is said at its piece, with the nearest that works', () => {
   const cases: readonly (readonly [string, ContainmentRun, number, string, number | null])[] = [
-    ['a straight too short for two bends', run([straight('right', 500), straight('up', 150), straight('right', 500, 'end')]), 1, 'short', 180],
-    ['a leg shorter than the former allows before a box', run([straight('right', 90), straight('up', 500, 'end')]), 0, 'short', 110],
-    ['a run that crosses itself', run([straight('right', 800, 'box'), straight('up', 300, 'box'), straight('left', 500, 'box'), straight('down', 600, 'end')]), 3, 'crosses', null],
-    ['a run that turns back', run([straight('right', 500), straight('left', 300, 'end')]), 1, 'turnsBack', null],
-    ['a run that goes straight on after a bend', run([straight('right', 500), straight('right', 300, 'end')]), 1, 'turnsBack', null],
-    ['a coupler at a corner', run([straight('right', 500, 'coupler'), straight('up', 300, 'end')]), 1, 'couplerTurns', null],
+    [
+      'a straight too short for two bends',
+      run([straight('right', 500), straight('up', 150), straight('right', 500, 'end')]),
+      1,
+      'short',
+      180,
+    ],
+    [
+      'a leg shorter than the former allows before a box',
+      run([straight('right', 90), straight('up', 500, 'end')]),
+      0,
+      'short',
+      110,
+    ],
+    [
+      'a run that crosses itself',
+      run([
+        straight('right', 800, 'box'),
+        straight('up', 300, 'box'),
+        straight('left', 500, 'box'),
+        straight('down', 600, 'end'),
+      ]),
+      3,
+      'crosses',
+      null,
+    ],
+    [
+      'a run that turns back',
+      run([straight('right', 500), straight('left', 300, 'end')]),
+      1,
+      'turnsBack',
+      null,
+    ],
+    [
+      'a run that goes straight on after a bend',
+      run([straight('right', 500), straight('right', 300, 'end')]),
+      1,
+      'turnsBack',
+      null,
+    ],
+    [
+      'a coupler at a corner',
+      run([straight('right', 500, 'coupler'), straight('up', 300, 'end')]),
+      1,
+      'couplerTurns',
+      null,
+    ],
     ['a tube longer than is sold', run([straight('right', 3200, 'end')]), 0, 'tooLong', 3000],
-    ['sets of a bridge too close', run([straight('right', 1200, 'end', { detour: { ...bridge, heightMm: 40 } })]), 0, 'detourTight', 62],
-    ['a bridge too short on top', run([straight('right', 1200, 'end', { detour: { ...bridge, heightMm: 90, flatMm: 60 } })]), 0, 'flatShort', 87],
-    ['a detour past the end', run([straight('right', 380, 'end', { detour: offset })]), 0, 'detourOutside', 434],
-    ['three right angles without a draw point', run([straight('right', 500), straight('up', 500), straight('right', 500), straight('up', 500, 'end')]), 3, 'tooManyBends', 2],
+    [
+      'sets of a bridge too close',
+      run([straight('right', 1200, 'end', { detour: { ...bridge, heightMm: 40 } })]),
+      0,
+      'detourTight',
+      62,
+    ],
+    [
+      'a bridge too short on top',
+      run([straight('right', 1200, 'end', { detour: { ...bridge, heightMm: 90, flatMm: 60 } })]),
+      0,
+      'flatShort',
+      87,
+    ],
+    [
+      'a detour past the end',
+      run([straight('right', 380, 'end', { detour: offset })]),
+      0,
+      'detourOutside',
+      434,
+    ],
+    [
+      'three right angles without a draw point',
+      run([straight('right', 500), straight('up', 500), straight('right', 500), straight('up', 500, 'end')]),
+      3,
+      'tooManyBends',
+      2,
+    ],
   ]
   it.each(cases)('%s', (_, made, at, code, nearest) => {
     const problem = runProblems(made, FORMER).find((one) => one.code === code)
@@ -110,12 +242,26 @@ describe('what cannot be made is said at its piece, with the nearest that works'
     expect(runSentence(problem!).length).toBeGreaterThan(15)
   })
   it('tray is cut to its corners, and what is not bent is never too short for a bend', () => {
-    const tray = run([straight('right', 500), straight('up', 60), straight('right', 400, 'end')], { made: 'tray' })
+    const tray = run([straight('right', 500), straight('up', 60), straight('right', 400, 'end')], {
+      made: 'tray',
+    })
     expect(runProblems(tray, FORMER)).toEqual([])
-    expect(tubesOf(tray, FORMER).map(({ cutMm, bends }) => [cutMm, bends.length])).toEqual([[500, 0], [60, 0], [400, 0]])
+    expect(tubesOf(tray, FORMER).map(({ cutMm, bends }) => [cutMm, bends.length])).toEqual([
+      [500, 0],
+      [60, 0],
+      [400, 0],
+    ])
   })
   it('the design gets the whole length and the worst way between draw points', () => {
-    expect(routeOf(run([straight('right', 1000), straight('up', 2000, 'box'), straight('right', 1500, 'end', { detour: bridge })]))).toEqual({ lengthM: 4.5, betweenBoxesM: 3, bends: 2 })
+    expect(
+      routeOf(
+        run([
+          straight('right', 1000),
+          straight('up', 2000, 'box'),
+          straight('right', 1500, 'end', { detour: bridge }),
+        ]),
+      ),
+    ).toEqual({ lengthM: 4.5, betweenBoxesM: 3, bends: 2 })
   })
   it('a route of an exercise is as long as it says, with its bends between boxes, and can be made', () => {
     const circuit = aCircuit({ lengthM: 15, run: { betweenBoxesM: 5, bends: 2 } })
@@ -125,30 +271,71 @@ describe('what cannot be made is said at its piece, with the nearest that works'
     expect(runProblems(sheet!.run, sheet!.former).filter(({ code }) => code !== 'tooLong')).toEqual([])
   })
   it('boxes of a sheet that cannot be read are named', () => {
-    const { sheet, problems } = readRun({ order: 's1', 's1.length': 'long', 's1.detour': 'offset', 's1.height': '60', areas: '6×2.5 what' })
+    const { sheet, problems } = readRun({
+      order: 's1',
+      's1.length': 'long',
+      's1.detour': 'offset',
+      's1.height': '60',
+      areas: '6×2.5 what',
+    })
     expect(sheet).toBeUndefined()
     expect(Object.keys(problems).sort()).toEqual(['areas', 's1.at', 's1.length'])
-    expect(readRun({ order: 's1', 's1.length': '1,5', areas: '4x2.5 1.5' }).sheet!.areasMm2).toEqual([2.5, 2.5, 2.5, 2.5, 1.5])
+    expect(readRun({ order: 's1', 's1.length': '1,5', areas: '4x2.5 1.5' }).sheet!.areasMm2).toEqual([
+      2.5, 2.5, 2.5, 2.5, 1.5,
+    ])
   })
 })
 
 describe('supports, draw points, surfaces', () => {
-  it.each([['steel', 16, 0.75, 1.0], ['steel', 20, 1.75, 2.0], ['steel', 25, 1.75, 2.0], ['steel', 32, 2.0, 2.25], ['pvc', 16, 0.75, 1.0], ['pvc', 20, 1.5, 1.75], ['pvc', 32, 1.75, 2.0]] as const)('%s %d mm: %d m across, %d m upright (On-Site Guide Table D3, from memory)', (material, sizeMm, across, upright) => {
-    expect([spacingMm({ made: 'conduit', material, sizeMm }, false), spacingMm({ made: 'conduit', material, sizeMm }, true)]).toEqual([across * 1000, upright * 1000])
-  })
+  it.each([
+    ['steel', 16, 0.75, 1.0],
+    ['steel', 20, 1.75, 2.0],
+    ['steel', 25, 1.75, 2.0],
+    ['steel', 32, 2.0, 2.25],
+    ['pvc', 16, 0.75, 1.0],
+    ['pvc', 20, 1.5, 1.75],
+    ['pvc', 32, 1.75, 2.0],
+  ] as const)(
+    '%s %d mm: %d m across, %d m upright (On-Site Guide Table D3, from memory)',
+    (material, sizeMm, across, upright) => {
+      expect([
+        spacingMm({ made: 'conduit', material, sizeMm }, false),
+        spacingMm({ made: 'conduit', material, sizeMm }, true),
+      ]).toEqual([across * 1000, upright * 1000])
+    },
+  )
   it('saddles stand off every bend, near it, and never farther apart than the table says', () => {
     const made = run([straight('right', 2600), straight('up', 900, 'end')])
-    const places = supportsOf(made, FORMER).filter((one) => one.straight === 0).map(({ atMm }) => atMm)
+    const places = supportsOf(made, FORMER)
+      .filter((one) => one.straight === 0)
+      .map(({ atMm }) => atMm)
     expect(places[0]).toBe(150)
     expect(places.at(-1)).toBe(2600 - 80 - 150)
-    for (const [i, place] of places.entries()) if (i > 0) expect(place - places[i - 1]!).toBeLessThanOrEqual(1500)
+    for (const [i, place] of places.entries())
+      if (i > 0) expect(place - places[i - 1]!).toBeLessThanOrEqual(1500)
   })
   it('two right angles between draw points pull fair, four hard; a box begins anew', () => {
     expect([0, 1, 2, 4].map((n) => pullOf(n).pull)).toEqual(['easy', 'easy', 'fair', 'hard'])
-    expect(drawSections(run([straight('right', 500), straight('up', 500, 'box'), straight('right', 500), straight('up', 500, 'end')])).map(({ rightAngles }) => Math.round(rightAngles))).toEqual([1, 1])
+    expect(
+      drawSections(
+        run([
+          straight('right', 500),
+          straight('up', 500, 'box'),
+          straight('right', 500),
+          straight('up', 500, 'end'),
+        ]),
+      ).map(({ rightAngles }) => Math.round(rightAngles)),
+    ).toEqual([1, 1])
   })
   it('clips by diameter (On-Site Guide Table D1, from memory), zones of 150 mm (522.6.202), PVC grows 0.07 mm a metre and kelvin', () => {
-    expect([[8, false], [8, true], [12, false], [18, true]].map(([mm, upright]) => clipSpacingMm(mm as number, upright as boolean))).toEqual([250, 400, 300, 450])
+    expect(
+      [
+        [8, false],
+        [8, true],
+        [12, false],
+        [18, true],
+      ].map(([mm, upright]) => clipSpacingMm(mm as number, upright as boolean)),
+    ).toEqual([250, 400, 300, 450])
     expect(isInZone({ fromTopMm: 140, fromCornerMm: 900, inLineWithAccessory: false })).toBe(true)
     expect(isInZone({ fromTopMm: 400, fromCornerMm: 900, inLineWithAccessory: false })).toBe(false)
     expect(expansionMm(3000, 30)).toBeCloseTo(6.3, 1)
@@ -156,7 +343,11 @@ describe('supports, draw points, surfaces', () => {
   it('joists: holes in the middle depth between 0.25 and 0.4 of the span, notches between 0.07 and 0.25', () => {
     const joist = { spanMm: 4000, depthMm: 200 }
     expect(holeProblems(joist, { fromSupportMm: 1200, diameterMm: 25, toNextMm: 100 })).toEqual([])
-    expect(holeProblems(joist, { fromSupportMm: 2000, diameterMm: 60, toNextMm: 100 })).toEqual(['holePlace', 'holeSize', 'tooClose'])
+    expect(holeProblems(joist, { fromSupportMm: 2000, diameterMm: 60, toNextMm: 100 })).toEqual([
+      'holePlace',
+      'holeSize',
+      'tooClose',
+    ])
     expect(notchProblems(joist, { fromSupportMm: 500, depthMm: 25 })).toEqual([])
     expect(notchProblems(joist, { fromSupportMm: 1500, depthMm: 30 })).toEqual(['notchPlace', 'notchDepth'])
   })
@@ -171,7 +362,12 @@ describe('cutting lists', () => {
     const place = (i: number): void => {
       if (bars.length >= best) return
       if (i === lengths.length) return void (best = bars.length)
-      for (let b = 0; b < bars.length; b += 1) if (bars[b]! + lengths[i]! + kerf <= stock + kerf) { bars[b]! += lengths[i]! + kerf; place(i + 1); bars[b]! -= lengths[i]! + kerf }
+      for (let b = 0; b < bars.length; b += 1)
+        if (bars[b]! + lengths[i]! + kerf <= stock + kerf) {
+          bars[b]! += lengths[i]! + kerf
+          place(i + 1)
+          bars[b]! -= lengths[i]! + kerf
+        }
       bars.push(lengths[i]! + kerf)
       place(i + 1)
       bars.pop()
@@ -180,37 +376,69 @@ describe('cutting lists', () => {
     return best
   }
   it('few pieces: as few bars as looking at every plan finds', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 200, max: 2900 }), { minLength: 1, maxLength: 8 }), (lengths) => {
-      const plan = cutStock(pieces(lengths), 3000)
-      expect(plan.bars.length).toBe(exhaustive(lengths, 3000, 2))
-      expect(plan.bars.flatMap((bar) => bar.pieces).length).toBe(lengths.length)
-      for (const { pieces: own, leftMm } of plan.bars) expect(own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) + 2 * (own.length - 1) + leftMm).toBeLessThanOrEqual(3000 + 1e-6)
-      expect(plan.leastBars).toBeLessThanOrEqual(plan.bars.length)
-    }), { numRuns: 120 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 200, max: 2900 }), { minLength: 1, maxLength: 8 }),
+        (lengths) => {
+          const plan = cutStock(pieces(lengths), 3000)
+          expect(plan.bars.length).toBe(exhaustive(lengths, 3000, 2))
+          expect(plan.bars.flatMap((bar) => bar.pieces).length).toBe(lengths.length)
+          for (const { pieces: own, leftMm } of plan.bars)
+            expect(
+              own.reduce((sum, { lengthMm }) => sum + lengthMm, 0) + 2 * (own.length - 1) + leftMm,
+            ).toBeLessThanOrEqual(3000 + 1e-6)
+          expect(plan.leastBars).toBeLessThanOrEqual(plan.bars.length)
+        },
+      ),
+      { numRuns: 120 },
+    )
   })
   it('sixteen bays of twelve pieces: within 2 % of the bound, within a second', () => {
     const lengths = Array.from({ length: 192 }, (_, i) => 260 + ((i * 7919) % 1240))
     const start = performance.now()
     const plan = cutStock(pieces(lengths), 3000)
     expect(performance.now() - start).toBeLessThan(1000)
-    expect(plan.bars.length).toBeLessThanOrEqual(Math.ceil(lowerBound(lengths.map((one) => one + 2), 3002) * 1.02))
+    expect(plan.bars.length).toBeLessThanOrEqual(
+      Math.ceil(
+        lowerBound(
+          lengths.map((one) => one + 2),
+          3002,
+        ) * 1.02,
+      ),
+    )
   })
   it('a piece longer than a bar is named and left out', () => {
-    expect(cutStock(pieces([3100, 900]), 3000)).toMatchObject({ tooLong: [{ lengthMm: 3100 }], bars: [{ pieces: [{ lengthMm: 900 }] }] })
+    expect(cutStock(pieces([3100, 900]), 3000)).toMatchObject({
+      tooLong: [{ lengthMm: 3100 }],
+      bars: [{ pieces: [{ lengthMm: 900 }] }],
+    })
   })
 })
 
 describe('measured at the bay', () => {
-  const made = run([straight('right', 600), straight('up', 400), straight('right', 500), straight('down', 350, 'end')])
+  const made = run([
+    straight('right', 600),
+    straight('up', 400),
+    straight('right', 500),
+    straight('down', 350, 'end'),
+  ])
   const gain = gainMm(FORMER, 90)
-  const entries = (offs: readonly number[]) => Object.fromEntries(offs.map((off, i) => [`s${i + 1}`, `${off >= 0 ? '+' : ''}${off.toFixed(1)}`]))
-  const patterns = (values: Readonly<Record<string, string>>, of = made) => judgeRun(of, FORMER, values).patterns.map((one) => (expect(patternSentence(one).length).toBeGreaterThan(30), one.is))
+  const entries = (offs: readonly number[]) =>
+    Object.fromEntries(offs.map((off, i) => [`s${i + 1}`, `${off >= 0 ? '+' : ''}${off.toFixed(1)}`]))
+  const patterns = (values: Readonly<Record<string, string>>, of = made) =>
+    judgeRun(of, FORMER, values).patterns.map(
+      (one) => (expect(patternSentence(one).length).toBeGreaterThan(30), one.is),
+    )
   it('asks for every straight, bubble and way, and for height and travel of a detour', () => {
-    expect(dimensionsOf(run([straight('right', 900, 'end', { detour: offset })])).map(({ key }) => key)).toEqual(['s1', 'b1', 'h1', 't1'])
+    expect(
+      dimensionsOf(run([straight('right', 900, 'end', { detour: offset })])).map(({ key }) => key),
+    ).toEqual(['s1', 'b1', 'h1', 't1'])
   })
   it('takes what is off, or what the tape says', () => {
     const length = { kind: 'length', nominalMm: 600 } as const
-    expect([['+3'], ['−2'], ['603'], ['603 mm'], ['0']].map(([text]) => readEntry(text!, length))).toEqual([3, -2, 3, 3, 0].map((offMm) => ({ is: 'off', offMm })))
+    expect([['+3'], ['−2'], ['603'], ['603 mm'], ['0']].map(([text]) => readEntry(text!, length))).toEqual(
+      [3, -2, 3, 3, 0].map((offMm) => ({ is: 'off', offMm })),
+    )
     expect(['about 600', '-'].map((text) => readEntry(text, length).is)).toEqual(['unreadable', 'unreadable'])
   })
   it('within two millimetres is right, and no pattern', () => {
@@ -231,6 +459,7 @@ describe('measured at the bay', () => {
     expect(patterns({ h1: '+0', t1: '-44' }, shifted)).toEqual(['offsetAngle'])
   })
   it('a usual former is at least two and a half diameters inside', () => {
-    for (const material of ['pvc', 'steel'] as const) expect(usualFormer({ material, sizeMm: 20 }).radiusMm - 10).toBeGreaterThanOrEqual(2.5 * 20)
+    for (const material of ['pvc', 'steel'] as const)
+      expect(usualFormer({ material, sizeMm: 20 }).radiusMm - 10).toBeGreaterThanOrEqual(2.5 * 20)
   })
 })

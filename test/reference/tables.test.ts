@@ -9,37 +9,83 @@ import { residualMaximumZsOhm } from '#core/regulations/residual'
 
 // BS 7671:2018 Table 41.3, maximum Zs at 230 V with Cmin 0.95, Ω; the printed values, not the formula.
 test.each<[Curve, number, number]>([
-  ['B', 6, 7.28], ['B', 10, 4.37], ['B', 16, 2.73], ['B', 20, 2.19], ['B', 25, 1.75], ['B', 32, 1.37], ['B', 40, 1.09], ['B', 50, 0.87], ['B', 63, 0.69],
-  ['C', 6, 3.64], ['C', 10, 2.19], ['C', 16, 1.37], ['C', 20, 1.09], ['C', 25, 0.87], ['C', 32, 0.68], ['C', 40, 0.55], ['C', 50, 0.44], ['C', 63, 0.35],
-  ['D', 6, 1.82], ['D', 10, 1.09], ['D', 16, 0.68], ['D', 20, 0.55], ['D', 25, 0.44], ['D', 32, 0.34],
+  ['B', 6, 7.28],
+  ['B', 10, 4.37],
+  ['B', 16, 2.73],
+  ['B', 20, 2.19],
+  ['B', 25, 1.75],
+  ['B', 32, 1.37],
+  ['B', 40, 1.09],
+  ['B', 50, 0.87],
+  ['B', 63, 0.69],
+  ['C', 6, 3.64],
+  ['C', 10, 2.19],
+  ['C', 16, 1.37],
+  ['C', 20, 1.09],
+  ['C', 25, 0.87],
+  ['C', 32, 0.68],
+  ['C', 40, 0.55],
+  ['C', 50, 0.44],
+  ['C', 63, 0.35],
+  ['D', 6, 1.82],
+  ['D', 10, 1.09],
+  ['D', 16, 0.68],
+  ['D', 20, 0.55],
+  ['D', 25, 0.44],
+  ['D', 32, 0.34],
 ])('Table 41.3: %s%d may have %d Ω', (curve, rating, ohm) => {
   // The printed table rounds some entries down; a hundredth is its last place.
   expect(Math.abs(breakerMaximumZsOhm(curve, rating) - ohm)).toBeLessThanOrEqual(0.0101)
 })
 
 // BS 7671:2018 Table 41.5, maximum Zs for RCDs at 50 V, Ω.
-test.each([[0.03, 1667], [0.1, 500], [0.3, 167]])('Table 41.5: %d A allows %d Ω', (residual, ohm) => {
+test.each([
+  [0.03, 1667],
+  [0.1, 500],
+  [0.3, 167],
+])('Table 41.5: %d A allows %d Ω', (residual, ohm) => {
   expect(residualMaximumZsOhm(residual)).toBe(ohm)
 })
 
 // BS 7671:2018 Tables 4D5 and 4D1A, A.
 test.each<[CableKind, Method, number, number]>([
-  ['flat-twin-earth', 'C', 1, 16], ['flat-twin-earth', 'C', 1.5, 20], ['flat-twin-earth', 'C', 2.5, 27], ['flat-twin-earth', 'C', 4, 37],
-  ['flat-twin-earth', 'C', 6, 47], ['flat-twin-earth', 'C', 10, 64], ['flat-twin-earth', 'C', 16, 85],
-  ['flat-twin-earth', '100', 2.5, 21], ['flat-twin-earth', '101', 2.5, 17], ['flat-twin-earth', '102', 6, 35], ['flat-twin-earth', '103', 2.5, 13.5], ['flat-twin-earth', 'A', 2.5, 20],
-  ['singles-in-conduit', 'B', 1.5, 17.5], ['singles-in-conduit', 'B', 2.5, 24], ['singles-in-conduit', 'B', 4, 32], ['singles-in-conduit', 'B', 10, 57], ['singles-in-conduit', 'A', 2.5, 20],
+  ['flat-twin-earth', 'C', 1, 16],
+  ['flat-twin-earth', 'C', 1.5, 20],
+  ['flat-twin-earth', 'C', 2.5, 27],
+  ['flat-twin-earth', 'C', 4, 37],
+  ['flat-twin-earth', 'C', 6, 47],
+  ['flat-twin-earth', 'C', 10, 64],
+  ['flat-twin-earth', 'C', 16, 85],
+  ['flat-twin-earth', '100', 2.5, 21],
+  ['flat-twin-earth', '101', 2.5, 17],
+  ['flat-twin-earth', '102', 6, 35],
+  ['flat-twin-earth', '103', 2.5, 13.5],
+  ['flat-twin-earth', 'A', 2.5, 20],
+  ['singles-in-conduit', 'B', 1.5, 17.5],
+  ['singles-in-conduit', 'B', 2.5, 24],
+  ['singles-in-conduit', 'B', 4, 32],
+  ['singles-in-conduit', 'B', 10, 57],
+  ['singles-in-conduit', 'A', 2.5, 20],
 ])('ratings: %s, method %s, %d mm² carries %d A', (kind, method, area, ampere) => {
   expect(sizeOf(kind, method, 1, area)!.ratingA).toBe(ampere)
 })
 
 // On-Site Guide Appendix I, Table I1, r1 + r2 in mΩ/m at 20 °C for the usual pairs.
-test.each([[1, 1, 36.2], [1.5, 1, 30.2], [2.5, 1.5, 19.51], [4, 1.5, 16.71], [6, 2.5, 10.49], [10, 4, 6.44], [16, 6, 4.23], [2.5, 2.5, 14.82]])(
-  'Table I1: %d/%d mm² has %d mΩ/m', (lineMm2, cpcMm2, milliohm) => {
-    const kind = lineMm2 === cpcMm2 ? 'multicore' : 'flat-twin-earth'
-    const size = sizeOf(kind, 'C', 1, lineMm2)!
-    expect(size.cpcMm2).toBe(cpcMm2)
-    expect(pairOhmPerM(size) * 1e3).toBeCloseTo(milliohm, 6)
-  })
+test.each([
+  [1, 1, 36.2],
+  [1.5, 1, 30.2],
+  [2.5, 1.5, 19.51],
+  [4, 1.5, 16.71],
+  [6, 2.5, 10.49],
+  [10, 4, 6.44],
+  [16, 6, 4.23],
+  [2.5, 2.5, 14.82],
+])('Table I1: %d/%d mm² has %d mΩ/m', (lineMm2, cpcMm2, milliohm) => {
+  const kind = lineMm2 === cpcMm2 ? 'multicore' : 'flat-twin-earth'
+  const size = sizeOf(kind, 'C', 1, lineMm2)!
+  expect(size.cpcMm2).toBe(cpcMm2)
+  expect(pairOhmPerM(size) * 1e3).toBeCloseTo(milliohm, 6)
+})
 
 // BS EN 60228 gives resistance by area with copper at 58 MS/m; strand lay and tinning allow up to some per cent more.
 test('conductor resistances follow the resistivity of copper, 17.241 nΩm (IEC 60028)', () => {
@@ -57,9 +103,13 @@ test('mV/A/m equals twice the hot conductor resistance to the printed figures; �
     const toService = (234.5 + cable.conductorC) / (234.5 + 20)
     cable.lineMm2.forEach((area, i) => {
       const single = cable.voltDropVPerAm[1]![i]!
-      expect(Math.abs(single / (2 * COPPER_OHM_PER_M[area]! * toService) - 1), `${cable.kind} ${area} mm²`).toBeLessThan(cable.kind === 'mineral' ? 0.1 : 0.06)
+      expect(
+        Math.abs(single / (2 * COPPER_OHM_PER_M[area]! * toService) - 1),
+        `${cable.kind} ${area} mm²`,
+      ).toBeLessThan(cable.kind === 'mineral' ? 0.1 : 0.06)
       const three = cable.voltDropVPerAm[3]?.[i]
-      if (three !== undefined) expect(Math.abs(three / single - Math.sqrt(3) / 2), `${cable.kind} ${area} mm²`).toBeLessThan(0.05)
+      if (three !== undefined)
+        expect(Math.abs(three / single - Math.sqrt(3) / 2), `${cable.kind} ${area} mm²`).toBeLessThan(0.05)
     })
   }
 })
@@ -70,7 +120,8 @@ test('the hot multiplier 1.20 is the coefficient 0.004 over 50 K (On-Site Guide 
 
 // BS 7671 Appendix 4: Ca = √((70 − θ) ÷ (70 − 30)), the physical ground of Table 4B1, printed to two places.
 test('ambient factors follow the square root of the temperature rise left', () => {
-  for (const [ambient, factor] of AMBIENT_FACTOR[70]) expect(Math.abs(factor - Math.sqrt((70 - ambient) / 40)), `${ambient} °C`).toBeLessThan(0.036)
+  for (const [ambient, factor] of AMBIENT_FACTOR[70])
+    expect(Math.abs(factor - Math.sqrt((70 - ambient) / 40)), `${ambient} °C`).toBeLessThan(0.036)
 })
 
 // BS 7671 Table 4C1, rows 1 and 2.

@@ -11,7 +11,8 @@ import { aTask, worked as workTask } from '../support/task'
 function expectDesign(task: Task, worked: Partial<Record<StepKey, number>>) {
   const design = workTask(task)
   if (!design.ok) throw new Error(`no solution: ${design.constraint.code}`)
-  for (const [key, value] of Object.entries(worked)) expect(design.values[key as StepKey], key).toBeCloseTo(value, 3)
+  for (const [key, value] of Object.entries(worked))
+    expect(design.values[key as StepKey], key).toBeCloseTo(value, 3)
   return design
 }
 
@@ -37,8 +38,15 @@ test('socket radial in conduit, 2.9 kW, 28 m, 35 °C, two circuits: decided by c
 
 test('shed lighting in flat cable, 8 A over 60 m: decided by voltage drop', () => {
   const task = aTask({
-    use: 'lighting', load: { basis: 'current', currentA: 8, powerFactor: 1 }, lengthM: 60, cable: { kind: 'flat-twin-earth', method: 'C' }, ambientC: 30,
-    grouping: { circuits: 1, arrangement: 'bunched' }, device: { family: 'breaker', curve: 'B' }, residualA: null, supply: { arrangement: 'TN-S', zeOhm: 0.8, ipfA: 700 },
+    use: 'lighting',
+    load: { basis: 'current', currentA: 8, powerFactor: 1 },
+    lengthM: 60,
+    cable: { kind: 'flat-twin-earth', method: 'C' },
+    ambientC: 30,
+    grouping: { circuits: 1, arrangement: 'bunched' },
+    device: { family: 'breaker', curve: 'B' },
+    residualA: null,
+    supply: { arrangement: 'TN-S', zeOhm: 0.8, ipfA: 700 },
   })
   const design = expectDesign(task, {
     ib: 8,
@@ -57,8 +65,15 @@ test('shed lighting in flat cable, 8 A over 60 m: decided by voltage drop', () =
 
 test('workshop machine on a D breaker at a TN-S bay: decided by the fault loop', () => {
   const task = aTask({
-    use: 'fixed', load: { basis: 'power', powerW: 2760, powerFactor: 0.8 }, lengthM: 21, cable: { kind: 'flat-twin-earth', method: 'C' }, ambientC: 30,
-    grouping: { circuits: 1, arrangement: 'bunched' }, device: { family: 'breaker', curve: 'D' }, residualA: null, supply: { arrangement: 'TN-S', zeOhm: 0.3, ipfA: 900 },
+    use: 'fixed',
+    load: { basis: 'power', powerW: 2760, powerFactor: 0.8 },
+    lengthM: 21,
+    cable: { kind: 'flat-twin-earth', method: 'C' },
+    ambientC: 30,
+    grouping: { circuits: 1, arrangement: 'bunched' },
+    device: { family: 'breaker', curve: 'D' },
+    residualA: null,
+    supply: { arrangement: 'TN-S', zeOhm: 0.3, ipfA: 900 },
   })
   const design = expectDesign(task, {
     ib: 15, //             2760 ÷ (230 × 0.8)
@@ -72,7 +87,11 @@ test('workshop machine on a D breaker at a TN-S bay: decided by the fault loop',
 })
 
 test('TT shelter: the residual device sets the loop limit, the breaker could never', () => {
-  const task = aTask({ supply: { arrangement: 'TT', zeOhm: 84, ipfA: 900 }, use: 'fixed', load: { basis: 'power', powerW: 1150, powerFactor: 1 } })
+  const task = aTask({
+    supply: { arrangement: 'TT', zeOhm: 84, ipfA: 900 },
+    use: 'fixed',
+    load: { basis: 'power', powerW: 1150, powerFactor: 1 },
+  })
   expectDesign(task, {
     in: 6,
     residual: 0.3, //      411.5.2; 300 mA is the largest that 50 ÷ IΔn = 167 Ω still allows above 84.5 Ω
@@ -102,9 +121,15 @@ test('expected readings of the first design: bands hold the value, limits come f
 test('the same run in every way of laying it: a hotter, more crowded route never takes a smaller conductor', () => {
   // 20 A device, 2.5 mm² carries: C 27, 102 21, A 20, 101 17, 103 13.5 (Table 4D5). Ambient and grouping divide it further.
   const laid = (method: 'C' | '102' | '101' | '103', ambientC: number, circuits: number) => {
-    const design = workTask(aTask({
-      load: { basis: 'current', currentA: 18, powerFactor: 1 }, lengthM: 10, cable: { kind: 'flat-twin-earth', method }, ambientC, grouping: { circuits, arrangement: 'bunched' },
-    }))
+    const design = workTask(
+      aTask({
+        load: { basis: 'current', currentA: 18, powerFactor: 1 },
+        lengthM: 10,
+        cable: { kind: 'flat-twin-earth', method },
+        ambientC,
+        grouping: { circuits, arrangement: 'bunched' },
+      }),
+    )
     return design.ok ? design.values.csa : undefined
   }
   expect(laid('C', 30, 1)).toBe(1.5) //    20 ≥ 20
@@ -119,7 +144,13 @@ test('the same run in every way of laying it: a hotter, more crowded route never
 
 test('the three magnetic curves of one circuit: limits in the proportion 4 : 2 : 1, prospective trip current 5, 10, 20 In', () => {
   const limits = (['B', 'C', 'D'] as const).map((curve) => {
-    const design = workTask(aTask({ device: { family: 'rcbo', curve }, lengthM: 8, supply: { arrangement: 'TN-C-S', zeOhm: 0.2, ipfA: 1000 } }))
+    const design = workTask(
+      aTask({
+        device: { family: 'rcbo', curve },
+        lengthM: 8,
+        supply: { arrangement: 'TN-C-S', zeOhm: 0.2, ipfA: 1000 },
+      }),
+    )
     if (!design.ok) throw new Error('no solution')
     return design.values.zsMax
   })

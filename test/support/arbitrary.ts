@@ -25,9 +25,18 @@ export const tasks: fc.Arbitrary<Task> = fc
   .map((r) => {
     const methods = methodsOf(r.kind)
     return aTask({
-      supply: { arrangement: r.arrangement, zeOhm: r.arrangement === 'TT' ? r.zeHundredths : r.zeHundredths / 100, ipfA: 1500 },
-      use: r.use, load: { basis: 'power', powerW: r.powerW, powerFactor: r.powerFactor }, lengthM: r.lengthM,
-      cable: { kind: r.kind, method: methods[r.methodPick % methods.length]! }, ambientC: r.ambientC,
-      grouping: { circuits: r.circuits, arrangement: r.bunching }, device: { family: 'rcbo', curve: r.curve }, concealed: r.concealed,
+      supply: {
+        arrangement: r.arrangement,
+        zeOhm: r.arrangement === 'TT' ? r.zeHundredths : r.zeHundredths / 100,
+        ipfA: 1500,
+      },
+      use: r.use,
+      load: { basis: 'power', powerW: r.powerW, powerFactor: r.powerFactor },
+      lengthM: r.lengthM,
+      cable: { kind: r.kind, method: methods[r.methodPick % methods.length]! },
+      ambientC: r.ambientC,
+      grouping: { circuits: r.circuits, arrangement: r.bunching },
+      device: { family: 'rcbo', curve: r.curve },
+      concealed: r.concealed,
     })
   })

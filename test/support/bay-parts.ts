@@ -2,7 +2,9 @@ import { changePart } from '#core/rig/faults/edit'
 import type { Rig, Socket } from '#core/rig/rig'
 
 /** A heater of this power to plug in at a socket. */
-export const withLoad = (rig: Rig, socket: string, watt: number): Rig => changePart<Socket>(rig, socket, { load: { kind: 'resistive', watt } })
+export const withLoad = (rig: Rig, socket: string, watt: number): Rig =>
+  changePart<Socket>(rig, socket, { load: { kind: 'resistive', watt } })
 
 /** A charger whose filter leaks this much to earth. */
-export const anElectronicLoad = (rig: Rig, socket: string, earthLeakA: number): Rig => changePart<Socket>(rig, socket, { load: { kind: 'electronic', watt: 200, powerFactor: 0.95, earthLeakA } })
+export const anElectronicLoad = (rig: Rig, socket: string, earthLeakA: number): Rig =>
+  changePart<Socket>(rig, socket, { load: { kind: 'electronic', watt: 200, powerFactor: 0.95, earthLeakA } })

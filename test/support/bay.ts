@@ -9,13 +9,42 @@ const behindShared = { device: { family: 'breaker', curve: 'B' }, residualA: 0.0
 
 /** A ring of six sockets. */
 export const aRing = (parts: Partial<Circuit> = {}): Circuit =>
-  aCircuit({ id: 'c1', name: 'Sockets', way: 1, topology: 'ring', load: { basis: 'current', currentA: 26, powerFactor: 1 }, points: 6, isSpread: true, lengthM: 42, cable: { kind: 'flat-twin-earth', method: 'C' }, ambientC: 30, grouping: { circuits: 1, arrangement: 'bunched' }, ...behindShared, ...parts })
+  aCircuit({
+    id: 'c1',
+    name: 'Sockets',
+    way: 1,
+    topology: 'ring',
+    load: { basis: 'current', currentA: 26, powerFactor: 1 },
+    points: 6,
+    isSpread: true,
+    lengthM: 42,
+    cable: { kind: 'flat-twin-earth', method: 'C' },
+    ambientC: 30,
+    grouping: { circuits: 1, arrangement: 'bunched' },
+    ...behindShared,
+    ...parts,
+  })
 
 /** Two filament lamps behind one switch. */
 export const someLights = (parts: Partial<Circuit> = {}): Circuit =>
-  aCircuit({ id: 'c2', name: 'Lighting', way: 2, use: 'lighting', load: { basis: 'lamps', count: 2, eachW: 100, isDischarge: false }, points: 2, isSpread: true, lengthM: 18, cable: { kind: 'flat-twin-earth', method: 'C' }, ambientC: 30, grouping: { circuits: 1, arrangement: 'bunched' }, ...behindShared, ...parts })
+  aCircuit({
+    id: 'c2',
+    name: 'Lighting',
+    way: 2,
+    use: 'lighting',
+    load: { basis: 'lamps', count: 2, eachW: 100, isDischarge: false },
+    points: 2,
+    isSpread: true,
+    lengthM: 18,
+    cable: { kind: 'flat-twin-earth', method: 'C' },
+    ambientC: 30,
+    grouping: { circuits: 1, arrangement: 'bunched' },
+    ...behindShared,
+    ...parts,
+  })
 
-export const splitBoard = (parts: Partial<Installation> = {}): Installation => anInstallation({ boards: [aBoard({ ways: 6 })], circuits: [aRing(), someLights()], ...parts })
+export const splitBoard = (parts: Partial<Installation> = {}): Installation =>
+  anInstallation({ boards: [aBoard({ ways: 6 })], circuits: [aRing(), someLights()], ...parts })
 
 export function rigOf(installation: Installation, name = 'Bay'): Rig {
   const rig = buildRig(installation, referenceDesign(installation, RULES), name)

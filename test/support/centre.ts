@@ -6,7 +6,13 @@ import { createRepos, type Repos } from '../../server/repos'
 import type { Person } from '../../server/repos/people'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import { askPermission, decidePermission, handInDesign, handInReadings, saveWork } from '../../server/services/work'
+import {
+  askPermission,
+  decidePermission,
+  handInDesign,
+  handInReadings,
+  saveWork,
+} from '../../server/services/work'
 import { assignmentFor } from '../../server/services/assignment'
 import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
 import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
@@ -20,12 +26,21 @@ export function aCentre() {
   const repos = createRepos(db)
   repos.centre.putFramework(framework as Framework)
   const person = (number: string, role: Role, cohort = ''): Person => {
-    const id = repos.people.insert({ number, name: `${role} ${number}`, role, cohort }, 'scrypt$x$x', false, NOW)
+    const id = repos.people.insert(
+      { number, name: `${role} ${number}`, role, cohort },
+      'scrypt$x$x',
+      false,
+      NOW,
+    )
     return repos.people.byId(id)!
   }
   const people = {
-    administrator: person('A-1', 'administrator'), instructor: person('I-1', 'instructor'), assessor: person('S-1', 'assessor'), technician: person('C-1', 'technician'),
-    apprentice: person('T-1', 'apprentice', 'Thursday'), other: person('T-2', 'apprentice', 'Thursday'),
+    administrator: person('A-1', 'administrator'),
+    instructor: person('I-1', 'instructor'),
+    assessor: person('S-1', 'assessor'),
+    technician: person('C-1', 'technician'),
+    apprentice: person('T-1', 'apprentice', 'Thursday'),
+    other: person('T-2', 'apprentice', 'Thursday'),
   }
   const context: Context = { repos, now: NOW }
   return { db, repos, context, ...people }
@@ -43,7 +58,12 @@ export function aSetExercise(centre: Centre): { exerciseId: number; attemptId: n
 const versionOf = (repos: Repos, id: number) => repos.attempts.byId(id)!.version
 
 /** Takes an attempt to a stage as its apprentice would, with the slips asked for. */
-export function bringTo(centre: Centre, id: number, stage: 'dead' | 'permission' | 'live' | 'handedIn', parts: Pick<Chapter, 'slips' | 'typed' | 'readings'> = {}): void {
+export function bringTo(
+  centre: Centre,
+  id: number,
+  stage: 'dead' | 'permission' | 'live' | 'handedIn',
+  parts: Pick<Chapter, 'slips' | 'typed' | 'readings'> = {},
+): void {
   const { context, repos, apprentice, assessor } = centre
   const attempt = repos.attempts.byId(id)!
   const assignment = assignmentFor(context, attempt)

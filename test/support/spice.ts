@@ -13,7 +13,8 @@ export function runSpice(text: string): ReadonlyMap<string, Complex> {
     const { stdout, stderr, error } = spawnSync('ngspice', ['-b', file], { encoding: 'utf8' })
     if (error) throw new Error(`ngspice did not run (${error.message}); npm test installs it`)
     const values = new Map<string, Complex>()
-    for (const [, name, re, im] of stdout.matchAll(/^([vi]\([^)]+\)) = (\S+?)(?:,(\S+))?$/gm)) values.set(name!, { re: Number(re), im: Number(im ?? 0) })
+    for (const [, name, re, im] of stdout.matchAll(/^([vi]\([^)]+\)) = (\S+?)(?:,(\S+))?$/gm))
+      values.set(name!, { re: Number(re), im: Number(im ?? 0) })
     if (values.size === 0) throw new Error(`ngspice gave nothing:\n${stdout}\n${stderr}`)
     return values
   } finally {
@@ -23,5 +24,16 @@ export function runSpice(text: string): ReadonlyMap<string, Complex> {
 
 /** A hand-written netlist with the analysis and the printing of these quantities around it. */
 export function handWritten(lines: readonly string[], hertz: number, wanted: readonly string[]): string {
-  return ['by hand', ...lines, '.options reltol=1e-9 abstol=1e-15', '.control', 'set numdgt=15', hertz === 0 ? 'op' : `ac lin 1 ${hertz} ${hertz}`, ...wanted.map((what) => `print ${what}`), '.endc', '.end', ''].join('\n')
+  return [
+    'by hand',
+    ...lines,
+    '.options reltol=1e-9 abstol=1e-15',
+    '.control',
+    'set numdgt=15',
+    hertz === 0 ? 'op' : `ac lin 1 ${hertz} ${hertz}`,
+    ...wanted.map((what) => `print ${what}`),
+    '.endc',
+    '.end',
+    '',
+  ].join('\n')
 }

@@ -17,14 +17,43 @@ const edition = ref<Edition>(editionOn(day.value) ?? '18-A2')
 watch(day, (picked) => (edition.value = editionOn(picked) ?? edition.value))
 const isOlder = computed(() => Boolean(day.value) && editionOn(day.value) === undefined)
 const form = reactive({
-  use: 'sockets' as Use, rating: '32', premises: 'dwelling' as Premises, location: 'general' as 'general' | 'bathroom' | 'outdoors', concealed: false, arrangement: 'TN-C-S' as Arrangement, electrode: '100',
-  dc: 'none' as DcContent, boardTakesRcbo: false, addition: 'single-to-twin' as Addition, earthingAdequate: true, hasResidual: false, isSpurOfSpur: false,
+  use: 'sockets' as Use,
+  rating: '32',
+  premises: 'dwelling' as Premises,
+  location: 'general' as 'general' | 'bathroom' | 'outdoors',
+  concealed: false,
+  arrangement: 'TN-C-S' as Arrangement,
+  electrode: '100',
+  dc: 'none' as DcContent,
+  boardTakesRcbo: false,
+  addition: 'single-to-twin' as Addition,
+  earthingAdequate: true,
+  hasResidual: false,
+  isSpurOfSpur: false,
 })
 const question = computed(() => ({
-  edition: edition.value, use: form.use, premises: form.premises, location: form.location, concealed: form.concealed, supply: { arrangement: form.arrangement, zeOhm: Number(form.electrode) || 1 },
-  ratingA: Number(form.rating), dc: form.dc, boardTakesRcbo: form.boardTakesRcbo, isAddition: props.isAddition,
+  edition: edition.value,
+  use: form.use,
+  premises: form.premises,
+  location: form.location,
+  concealed: form.concealed,
+  supply: { arrangement: form.arrangement, zeOhm: Number(form.electrode) || 1 },
+  ratingA: Number(form.rating),
+  dc: form.dc,
+  boardTakesRcbo: form.boardTakesRcbo,
+  isAddition: props.isAddition,
 }))
-const addition = computed(() => (props.isAddition ? adviseAddition({ ...question.value, addition: form.addition, earthingAdequate: form.earthingAdequate, hasResidual: form.hasResidual, isSpurOfSpur: form.isSpurOfSpur }) : null))
+const addition = computed(() =>
+  props.isAddition
+    ? adviseAddition({
+        ...question.value,
+        addition: form.addition,
+        earthingAdequate: form.earthingAdequate,
+        hasResidual: form.hasResidual,
+        isSpurOfSpur: form.isSpurOfSpur,
+      })
+    : null,
+)
 const advice = computed(() => addition.value?.residual ?? adviseResidual(question.value))
 const TROUBLE = ['', 'little trouble', 'some trouble', 'much trouble']
 const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
@@ -33,53 +62,186 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 <template>
   <div class="adviser">
     <form class="questions" @submit.prevent>
-      <FormBox v-if="isAddition" name="What is added" wide><el-select v-model="form.addition" data-testid="adviser-addition"><el-option v-for="one in ADDITIONS" :key="one" :value="one" :label="ADDITION_NAME[one]" /></el-select></FormBox>
-      <FormBox name="Designed on"><el-date-picker v-model="day" type="date" value-format="YYYY-MM-DD" :clearable="false" aria-label="Designed on" /></FormBox>
-      <FormBox name="Edition" wide><el-select v-model="edition" data-testid="adviser-edition"><el-option v-for="one in EDITIONS" :key="one" :value="one" :label="EDITION_NAME[one]" /></el-select></FormBox>
-      <FormBox name="The circuit feeds"><el-select v-model="form.use" data-testid="adviser-use"><el-option v-for="[use, name] in USES" :key="use" :value="use" :label="name" /></el-select></FormBox>
-      <FormBox name="Device rating" symbol="A"><el-select v-model="form.rating"><el-option v-for="one in ['6', '10', '16', '20', '32', '40', '63']" :key="one" :value="one" :label="`${one} A`" /></el-select></FormBox>
-      <FormBox name="Building"><el-select v-model="form.premises" data-testid="adviser-premises"><el-option v-for="(name, one) in PREMISES_NAME" :key="one" :value="one" :label="name" /></el-select></FormBox>
-      <FormBox name="Place"><el-select v-model="form.location" data-testid="adviser-location"><el-option v-for="(name, one) in LOCATION_NAME" :key="one" :value="one" :label="name" /></el-select></FormBox>
-      <FormBox name="Supply"><el-select v-model="form.arrangement" data-testid="adviser-supply"><el-option v-for="one in ['TN-S', 'TN-C-S', 'TT']" :key="one" :value="one" :label="one" /></el-select></FormBox>
-      <FormBox v-if="form.arrangement === 'TT'" name="Electrode" symbol="Ω" :problem="Number(form.electrode) > 0 ? undefined : 'Write a number in Ω.'"><el-input v-model="form.electrode" name="electrode" /></FormBox>
-      <FormBox name="Direct current from the load"><el-select v-model="form.dc"><el-option v-for="(name, one) in DC_NAME" :key="one" :value="one" :label="name" /></el-select></FormBox>
+      <FormBox v-if="isAddition" name="What is added" wide
+        ><el-select v-model="form.addition" data-testid="adviser-addition"
+          ><el-option
+            v-for="one in ADDITIONS"
+            :key="one"
+            :value="one"
+            :label="ADDITION_NAME[one]" /></el-select
+      ></FormBox>
+      <FormBox name="Designed on"
+        ><el-date-picker
+          v-model="day"
+          type="date"
+          value-format="YYYY-MM-DD"
+          :clearable="false"
+          aria-label="Designed on"
+      /></FormBox>
+      <FormBox name="Edition" wide
+        ><el-select v-model="edition" data-testid="adviser-edition"
+          ><el-option v-for="one in EDITIONS" :key="one" :value="one" :label="EDITION_NAME[one]" /></el-select
+      ></FormBox>
+      <FormBox name="The circuit feeds"
+        ><el-select v-model="form.use" data-testid="adviser-use"
+          ><el-option v-for="[use, name] in USES" :key="use" :value="use" :label="name" /></el-select
+      ></FormBox>
+      <FormBox name="Device rating" symbol="A"
+        ><el-select v-model="form.rating"
+          ><el-option
+            v-for="one in ['6', '10', '16', '20', '32', '40', '63']"
+            :key="one"
+            :value="one"
+            :label="`${one} A`" /></el-select
+      ></FormBox>
+      <FormBox name="Building"
+        ><el-select v-model="form.premises" data-testid="adviser-premises"
+          ><el-option v-for="(name, one) in PREMISES_NAME" :key="one" :value="one" :label="name" /></el-select
+      ></FormBox>
+      <FormBox name="Place"
+        ><el-select v-model="form.location" data-testid="adviser-location"
+          ><el-option v-for="(name, one) in LOCATION_NAME" :key="one" :value="one" :label="name" /></el-select
+      ></FormBox>
+      <FormBox name="Supply"
+        ><el-select v-model="form.arrangement" data-testid="adviser-supply"
+          ><el-option
+            v-for="one in ['TN-S', 'TN-C-S', 'TT']"
+            :key="one"
+            :value="one"
+            :label="one" /></el-select
+      ></FormBox>
+      <FormBox
+        v-if="form.arrangement === 'TT'"
+        name="Electrode"
+        symbol="Ω"
+        :problem="Number(form.electrode) > 0 ? undefined : 'Write a number in Ω.'"
+        ><el-input v-model="form.electrode" name="electrode"
+      /></FormBox>
+      <FormBox name="Direct current from the load"
+        ><el-select v-model="form.dc"
+          ><el-option v-for="(name, one) in DC_NAME" :key="one" :value="one" :label="name" /></el-select
+      ></FormBox>
       <div class="ticks">
         <el-checkbox v-model="form.concealed" label="Cable in a wall, less than 50 mm deep, unprotected" />
         <el-checkbox v-model="form.boardTakesRcbo" label="The board takes an RCBO" />
         <template v-if="isAddition">
-          <el-checkbox v-model="form.earthingAdequate" label="Earthing and bonding are adequate" /><el-checkbox v-model="form.hasResidual" label="The circuit has a 30 mA device already" />
-          <el-checkbox v-if="form.addition === 'single-to-twin'" v-model="form.isSpurOfSpur" label="The socket is a spur that already feeds another" />
+          <el-checkbox
+            v-model="form.earthingAdequate"
+            label="Earthing and bonding are adequate"
+          /><el-checkbox v-model="form.hasResidual" label="The circuit has a 30 mA device already" />
+          <el-checkbox
+            v-if="form.addition === 'single-to-twin'"
+            v-model="form.isSpurOfSpur"
+            label="The socket is a spur that already feeds another"
+          />
         </template>
       </div>
     </form>
     <div class="answer" aria-live="polite" data-testid="advice">
-      <p v-if="isOlder" class="stitched waiting">On that day an edition older than those here held. An installation that satisfied it is not unsafe for that; what is added today meets the present one.</p>
+      <p v-if="isOlder" class="stitched waiting">
+        On that day an edition older than those here held. An installation that satisfied it is not unsafe for
+        that; what is added today meets the present one.
+      </p>
       <template v-if="addition">
         <h2>What falls due</h2>
-        <ol class="duties"><li v-for="{ duty, mustComeFirst } in addition.duties" :key="duty"><span v-if="mustComeFirst" class="tag stop">first</span> {{ DUTY_TEXT[duty] }}</li></ol>
+        <ol class="duties">
+          <li v-for="{ duty, mustComeFirst } in addition.duties" :key="duty">
+            <span v-if="mustComeFirst" class="tag stop">first</span> {{ DUTY_TEXT[duty] }}
+          </li>
+        </ol>
       </template>
-      <h2>{{ advice.neededA > 0 ? `Yes: an RCD of at most ${formatQuantity(advice.neededA, 'residualCurrent')}, type ${advice.type} or better` : 'No rule here asks for an RCD' }}</h2>
-      <ul class="reasons"><li v-for="need in advice.needs" :key="need.code"><b class="mono">{{ need.regulation }}</b> {{ NEED_SENTENCE[need.code] }}</li></ul>
-      <p v-if="advice.isRecommended" class="soft">Many fit one all the same: it costs little and hand-held appliances are plugged in here.</p>
-      <p v-if="advice.neededA === 0" class="soft">That an edition does not ask for one says nothing about a real circuit’s condition.</p>
+      <h2>
+        {{
+          advice.neededA > 0
+            ? `Yes: an RCD of at most ${formatQuantity(advice.neededA, 'residualCurrent')}, type ${advice.type} or better`
+            : 'No rule here asks for an RCD'
+        }}
+      </h2>
+      <ul class="reasons">
+        <li v-for="need in advice.needs" :key="need.code">
+          <b class="mono">{{ need.regulation }}</b> {{ NEED_SENTENCE[need.code] }}
+        </li>
+      </ul>
+      <p v-if="advice.isRecommended" class="soft">
+        Many fit one all the same: it costs little and hand-held appliances are plugged in here.
+      </p>
+      <p v-if="advice.neededA === 0" class="soft">
+        That an edition does not ask for one says nothing about a real circuit’s condition.
+      </p>
       <template v-if="advice.ways.length">
         <h2>Ways to provide it</h2>
-        <div v-for="{ way, inconvenience } in advice.ways" :key="way" class="way"><b>{{ WAY_TEXT[way].name }}</b> <span class="tag" :class="inconvenience === 1 ? 'met' : inconvenience === 2 ? 'waiting' : 'stop'">{{ TROUBLE[inconvenience] }}</span><p>{{ WAY_TEXT[way].cost }}</p></div>
+        <div v-for="{ way, inconvenience } in advice.ways" :key="way" class="way">
+          <b>{{ WAY_TEXT[way].name }}</b>
+          <span class="tag" :class="inconvenience === 1 ? 'met' : inconvenience === 2 ? 'waiting' : 'stop'">{{
+            TROUBLE[inconvenience]
+          }}</span>
+          <p>{{ WAY_TEXT[way].cost }}</p>
+        </div>
       </template>
-      <p class="small soft">For training. Work on real installations is for competent people under the current regulations, local codes and the rules of the centre.</p>
+      <p class="small soft">
+        For training. Work on real installations is for competent people under the current regulations, local
+        codes and the rules of the centre.
+      </p>
     </div>
   </div>
 </template>
 
 <style scoped>
-.adviser { display: grid; grid-template-columns: 380px 1fr; gap: 36px; align-items: start; }
-.questions { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
-.questions :deep(.el-date-editor) { width: 100%; }
-.ticks { grid-column: 1 / -1; display: flex; flex-direction: column; }
-.ticks :deep(.el-checkbox) { white-space: normal; height: auto; min-height: 34px; }
-.answer { background: var(--panel); border: 1px solid var(--hem); padding: 18px 24px; display: flex; flex-direction: column; gap: 10px; max-width: 780px; }
-.duties { margin: 0; padding-left: 22px; display: flex; flex-direction: column; gap: 6px; }
-.reasons { margin: 0; padding: 0; list-style: none; display: flex; flex-direction: column; gap: 4px; }
-.way { border-top: 1px solid var(--hem); padding-top: 8px; }
-@media (max-width: 1000px) { .adviser { grid-template-columns: 1fr; } }
+.adviser {
+  display: grid;
+  grid-template-columns: 380px 1fr;
+  gap: 36px;
+  align-items: start;
+}
+.questions {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+.questions :deep(.el-date-editor) {
+  width: 100%;
+}
+.ticks {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-direction: column;
+}
+.ticks :deep(.el-checkbox) {
+  white-space: normal;
+  height: auto;
+  min-height: 34px;
+}
+.answer {
+  background: var(--panel);
+  border: 1px solid var(--hem);
+  padding: 18px 24px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  max-width: 780px;
+}
+.duties {
+  margin: 0;
+  padding-left: 22px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+.reasons {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.way {
+  border-top: 1px solid var(--hem);
+  padding-top: 8px;
+}
+@media (max-width: 1000px) {
+  .adviser {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

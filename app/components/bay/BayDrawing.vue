@@ -9,13 +9,27 @@ import { COLOUR_VAR } from '~/texts/bay'
 
 /** The bay as it is wired, from the model: boards and intake on the left, points on the right, conductors in their channels. */
 const props = defineProps<{
-  layout: BayLayout; rig: Rig; paths: ReadonlyMap<string, readonly Point[]>; state: BayState; zoom: number
-  working: ReadonlySet<string>; tripped: ReadonlySet<string>; live: ReadonlySet<string>
-  pickedPart: string | null; pickedWires: ReadonlySet<string>; marks: ReadonlyMap<TerminalRef, string>
+  layout: BayLayout
+  rig: Rig
+  paths: ReadonlyMap<string, readonly Point[]>
+  state: BayState
+  zoom: number
+  working: ReadonlySet<string>
+  tripped: ReadonlySet<string>
+  live: ReadonlySet<string>
+  pickedPart: string | null
+  pickedWires: ReadonlySet<string>
+  marks: ReadonlyMap<TerminalRef, string>
   /** What stays in full strength while the rest fades; null for everything. */
   lifted: ReadonlySet<string> | null
 }>()
-const emit = defineEmits<{ terminal: [ref: TerminalRef]; wire: [id: string]; part: [id: string]; test: [id: string]; blank: [board: string, way: number] }>()
+const emit = defineEmits<{
+  terminal: [ref: TerminalRef]
+  wire: [id: string]
+  part: [id: string]
+  test: [id: string]
+  blank: [board: string, way: number]
+}>()
 
 const used = computed(() => new Set(props.rig.wires.flatMap(({ from, to }) => [from, to])))
 const fields = computed(() => new Map(props.rig.boards.map((board) => [board.id, board])))
@@ -29,54 +43,188 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
 </script>
 
 <template>
-  <svg class="drawing" :viewBox="`0 0 ${layout.width} ${layout.height}`" :width="layout.width * zoom" :height="layout.height * zoom" role="group" :aria-label="`${rig.name}, ${rig.wires.length} conductors`">
+  <svg
+    class="drawing"
+    :viewBox="`0 0 ${layout.width} ${layout.height}`"
+    :width="layout.width * zoom"
+    :height="layout.height * zoom"
+    role="group"
+    :aria-label="`${rig.name}, ${rig.wires.length} conductors`"
+  >
     <g v-for="frame in layout.frames" :key="frame.board.id">
       <rect class="frame" :x="frame.x" :y="frame.y" :width="frame.w" :height="frame.h" rx="5" />
       <text class="frame-name" :x="frame.x + 12" :y="frame.y + 21">{{ frame.board.name }}</text>
-      <text class="frame-note" :x="frame.x + frame.w - 12" :y="frame.y + 21">{{ frame.board.ways }} ways · cover off</text>
+      <text class="frame-note" :x="frame.x + frame.w - 12" :y="frame.y + 21">
+        {{ frame.board.ways }} ways · cover off
+      </text>
     </g>
     <g v-for="group in layout.groups" :key="group.name + group.y">
       <rect class="group" :x="group.x" :y="group.y" :width="group.w" :height="group.h" rx="4" />
       <text class="group-name" :x="group.x + 10" :y="group.y + 17">{{ group.name }}</text>
     </g>
-    <g v-for="slot in layout.slots" :key="`${slot.board} ${slot.way}`" class="slot" role="button" tabindex="0" :aria-label="`Spare way ${slot.way}${fields.get(slot.board)?.blanks.includes(slot.way) ? ', blank fitted' : ', open'}`" :data-slot="`${slot.board}.${slot.way}`" @click="emit('blank', slot.board, slot.way)" @keydown.enter="emit('blank', slot.board, slot.way)">
-      <rect class="space" :class="{ fitted: fields.get(slot.board)?.blanks.includes(slot.way) }" :x="slot.x" :y="slot.y" :width="slot.w" :height="slot.h" rx="3" />
+    <g
+      v-for="slot in layout.slots"
+      :key="`${slot.board} ${slot.way}`"
+      class="slot"
+      role="button"
+      tabindex="0"
+      :aria-label="`Spare way ${slot.way}${fields.get(slot.board)?.blanks.includes(slot.way) ? ', blank fitted' : ', open'}`"
+      :data-slot="`${slot.board}.${slot.way}`"
+      @click="emit('blank', slot.board, slot.way)"
+      @keydown.enter="emit('blank', slot.board, slot.way)"
+    >
+      <rect
+        class="space"
+        :class="{ fitted: fields.get(slot.board)?.blanks.includes(slot.way) }"
+        :x="slot.x"
+        :y="slot.y"
+        :width="slot.w"
+        :height="slot.h"
+        rx="3"
+      />
       <text class="slot-text" :x="slot.x + slot.w / 2" :y="slot.y + slot.h / 2 - 4">{{ slot.way }}</text>
-      <text class="slot-text small" :x="slot.x + slot.w / 2" :y="slot.y + slot.h / 2 + 12">{{ fields.get(slot.board)?.blanks.includes(slot.way) ? 'blank' : 'open' }}</text>
+      <text class="slot-text small" :x="slot.x + slot.w / 2" :y="slot.y + slot.h / 2 + 12">
+        {{ fields.get(slot.board)?.blanks.includes(slot.way) ? 'blank' : 'open' }}
+      </text>
     </g>
     <BayBox
-      v-for="box in layout.boxes" :key="box.part.id" :box="box" :is-on="stateOf(box.part, state)" :is-tripped="tripped.has(box.part.id)" :is-working="working.has(box.part.id)" :is-picked="pickedPart === box.part.id"
-      :is-faded="isFaded(box.part.id)" @pick="emit('part', box.part.id)" @test="emit('test', box.part.id)"
+      v-for="box in layout.boxes"
+      :key="box.part.id"
+      :box="box"
+      :is-on="stateOf(box.part, state)"
+      :is-tripped="tripped.has(box.part.id)"
+      :is-working="working.has(box.part.id)"
+      :is-picked="pickedPart === box.part.id"
+      :is-faded="isFaded(box.part.id)"
+      @pick="emit('part', box.part.id)"
+      @test="emit('test', box.part.id)"
     />
-    <g v-for="busbar in layout.busbars" :key="busbar.id" class="busbar" :class="{ faded: isFaded(busbar.id) }" :style="{ color: lineColour(busbar.id) }">
+    <g
+      v-for="busbar in layout.busbars"
+      :key="busbar.id"
+      class="busbar"
+      :class="{ faded: isFaded(busbar.id) }"
+      :style="{ color: lineColour(busbar.id) }"
+    >
       <line :x1="busbar.teeth[0]?.x" :x2="busbar.teeth.at(-1)?.x" :y1="busbar.y" :y2="busbar.y" />
-      <line v-for="tooth in busbar.teeth" :key="tooth.place" class="tooth" :x1="tooth.x" :x2="tooth.x" :y1="tooth.top" :y2="busbar.y" />
+      <line
+        v-for="tooth in busbar.teeth"
+        :key="tooth.place"
+        class="tooth"
+        :x1="tooth.x"
+        :x2="tooth.x"
+        :y1="tooth.top"
+        :y2="busbar.y"
+      />
     </g>
-    <BayWires :wires="rig.wires" :paths="paths" :lifted="lifted ?? pickedWires" :is-fading="lifted !== null" @wire="emit('wire', $event)" />
-    <BayTerminals :terminals="layout.terminals" :used="used" :live="live" @terminal="emit('terminal', $event)" />
+    <BayWires
+      :wires="rig.wires"
+      :paths="paths"
+      :lifted="lifted ?? pickedWires"
+      :is-fading="lifted !== null"
+      @wire="emit('wire', $event)"
+    />
+    <BayTerminals
+      :terminals="layout.terminals"
+      :used="used"
+      :live="live"
+      @terminal="emit('terminal', $event)"
+    />
     <g v-for="[ref, mark] in marks" :key="ref" class="marked">
-      <circle class="halo" :cx="layout.terminals.get(ref)?.x" :cy="layout.terminals.get(ref)?.y" r="17.5" /><text class="mark" :x="(layout.terminals.get(ref)?.x ?? 0) + 17" :y="(layout.terminals.get(ref)?.y ?? 0) - 12">{{ mark }}</text>
+      <circle class="halo" :cx="layout.terminals.get(ref)?.x" :cy="layout.terminals.get(ref)?.y" r="17.5" />
+      <text
+        class="mark"
+        :x="(layout.terminals.get(ref)?.x ?? 0) + 17"
+        :y="(layout.terminals.get(ref)?.y ?? 0) - 12"
+      >
+        {{ mark }}
+      </text>
     </g>
   </svg>
 </template>
 
 <style scoped>
-.drawing { display: block; user-select: none; touch-action: manipulation; }
-.frame { fill: var(--panel); stroke: var(--ink); stroke-width: 2; }
-.frame-name { font: 700 18px var(--font); fill: var(--ink); }
-.frame-note { font: 500 14px var(--font); fill: var(--soft); text-anchor: end; }
-.group { fill: none; stroke: var(--hem-strong); stroke-width: 1.2; stroke-dasharray: 6 4; }
-.group-name { font: 620 15px var(--font); fill: var(--soft); }
-.space { fill: none; stroke: var(--hem-strong); stroke-width: 1.2; stroke-dasharray: 4 3; cursor: pointer; }
-.space.fitted { fill: var(--hem); stroke-dasharray: none; }
-.slot { cursor: pointer; outline: none; }
-.slot:focus-visible .space { stroke: var(--indigo); stroke-width: 3; }
-.slot-text { font: 600 13px var(--mono); fill: var(--soft); text-anchor: middle; pointer-events: none; }
-.slot-text.small { font: 500 12.5px var(--font); }
-.busbar line { stroke: currentcolor; stroke-width: 8; }
-.busbar .tooth { stroke-width: 6; }
-.faded { opacity: 0.16; }
-.marked { pointer-events: none; }
-.halo { fill: none; stroke: var(--indigo); stroke-width: 3; stroke-dasharray: 5 3; }
-.mark { font: 700 13px var(--font); fill: var(--indigo-text); paint-order: stroke; stroke: var(--panel); stroke-width: 4; }
+.drawing {
+  display: block;
+  user-select: none;
+  touch-action: manipulation;
+}
+.frame {
+  fill: var(--panel);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.frame-name {
+  font: 700 18px var(--font);
+  fill: var(--ink);
+}
+.frame-note {
+  font: 500 14px var(--font);
+  fill: var(--soft);
+  text-anchor: end;
+}
+.group {
+  fill: none;
+  stroke: var(--hem-strong);
+  stroke-width: 1.2;
+  stroke-dasharray: 6 4;
+}
+.group-name {
+  font: 620 15px var(--font);
+  fill: var(--soft);
+}
+.space {
+  fill: none;
+  stroke: var(--hem-strong);
+  stroke-width: 1.2;
+  stroke-dasharray: 4 3;
+  cursor: pointer;
+}
+.space.fitted {
+  fill: var(--hem);
+  stroke-dasharray: none;
+}
+.slot {
+  cursor: pointer;
+  outline: none;
+}
+.slot:focus-visible .space {
+  stroke: var(--indigo);
+  stroke-width: 3;
+}
+.slot-text {
+  font: 600 13px var(--mono);
+  fill: var(--soft);
+  text-anchor: middle;
+  pointer-events: none;
+}
+.slot-text.small {
+  font: 500 12.5px var(--font);
+}
+.busbar line {
+  stroke: currentcolor;
+  stroke-width: 8;
+}
+.busbar .tooth {
+  stroke-width: 6;
+}
+.faded {
+  opacity: 0.16;
+}
+.marked {
+  pointer-events: none;
+}
+.halo {
+  fill: none;
+  stroke: var(--indigo);
+  stroke-width: 3;
+  stroke-dasharray: 5 3;
+}
+.mark {
+  font: 700 13px var(--font);
+  fill: var(--indigo-text);
+  paint-order: stroke;
+  stroke: var(--panel);
+  stroke-width: 4;
+}
 </style>

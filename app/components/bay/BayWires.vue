@@ -4,18 +4,36 @@ import type { Wire } from '#core/rig/rig'
 import { COLOUR_VAR } from '~/texts/bay'
 
 /** Every conductor along its channels; lifted ones lie on top of the rest. */
-const props = defineProps<{ wires: readonly Wire[]; paths: ReadonlyMap<string, readonly Point[]>; lifted: ReadonlySet<string>; isFading: boolean }>()
+const props = defineProps<{
+  wires: readonly Wire[]
+  paths: ReadonlyMap<string, readonly Point[]>
+  lifted: ReadonlySet<string>
+  isFading: boolean
+}>()
 const emit = defineEmits<{ wire: [id: string] }>()
-const drawn = computed(() => props.wires.flatMap((wire) => {
-  const points = props.paths.get(wire.id)
-  return points ? [{ wire, d: pathOf(points) }] : []
-}))
-const ordered = computed(() => [...drawn.value.filter(({ wire }) => !props.lifted.has(wire.id)), ...drawn.value.filter(({ wire }) => props.lifted.has(wire.id))])
+const drawn = computed(() =>
+  props.wires.flatMap((wire) => {
+    const points = props.paths.get(wire.id)
+    return points ? [{ wire, d: pathOf(points) }] : []
+  }),
+)
+const ordered = computed(() => [
+  ...drawn.value.filter(({ wire }) => !props.lifted.has(wire.id)),
+  ...drawn.value.filter(({ wire }) => props.lifted.has(wire.id)),
+])
 </script>
 
 <template>
   <g>
-    <g v-for="{ wire, d } in ordered" :key="wire.id" v-memo="[d, wire.colour, lifted.has(wire.id), isFading]" class="wire" :class="{ lifted: lifted.has(wire.id), faded: isFading && !lifted.has(wire.id) }" :data-wire="wire.id" @click="emit('wire', wire.id)">
+    <g
+      v-for="{ wire, d } in ordered"
+      :key="wire.id"
+      v-memo="[d, wire.colour, lifted.has(wire.id), isFading]"
+      class="wire"
+      :class="{ lifted: lifted.has(wire.id), faded: isFading && !lifted.has(wire.id) }"
+      :data-wire="wire.id"
+      @click="emit('wire', wire.id)"
+    >
       <path class="hit" :d="d" />
       <path class="casing" :d="d" />
       <path class="core" :d="d" :style="{ stroke: COLOUR_VAR[wire.colour] }" />
@@ -25,14 +43,44 @@ const ordered = computed(() => [...drawn.value.filter(({ wire }) => !props.lifte
 </template>
 
 <style scoped>
-.wire { cursor: pointer; }
-.wire path { fill: none; stroke-linejoin: round; stroke-linecap: round; }
-.wire .hit { stroke: transparent; stroke-width: 12; }
-.wire .casing { stroke: var(--panel); stroke-width: 5.4; }
-.wire .core { stroke-width: 3.2; }
-.wire .band { stroke: var(--conductor-e-band); stroke-width: 3.2; stroke-dasharray: 5 6; stroke-linecap: butt; }
-.wire.lifted .casing { stroke: var(--turmeric); stroke-width: 10; opacity: 0.55; }
-.wire.lifted .core, .wire.lifted .band { stroke-width: 4.6; }
-.faded { opacity: 0.16; }
-:global(html.dark .wire .casing) { stroke: var(--soft); }
+.wire {
+  cursor: pointer;
+}
+.wire path {
+  fill: none;
+  stroke-linejoin: round;
+  stroke-linecap: round;
+}
+.wire .hit {
+  stroke: transparent;
+  stroke-width: 12;
+}
+.wire .casing {
+  stroke: var(--panel);
+  stroke-width: 5.4;
+}
+.wire .core {
+  stroke-width: 3.2;
+}
+.wire .band {
+  stroke: var(--conductor-e-band);
+  stroke-width: 3.2;
+  stroke-dasharray: 5 6;
+  stroke-linecap: butt;
+}
+.wire.lifted .casing {
+  stroke: var(--turmeric);
+  stroke-width: 10;
+  opacity: 0.55;
+}
+.wire.lifted .core,
+.wire.lifted .band {
+  stroke-width: 4.6;
+}
+.faded {
+  opacity: 0.16;
+}
+:global(html.dark .wire .casing) {
+  stroke: var(--soft);
+}
 </style>

@@ -9,24 +9,77 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
 
 <template>
   <section class="check" aria-label="Check" data-testid="check">
-    <div class="row spread"><h2>Checked against the schedule</h2><button type="button" class="close" aria-label="Close the check" @click="emit('close')">×</button></div>
-    <p><b class="count">{{ check.made }}</b> of {{ check.asked }} connections as asked</p>
+    <div class="row spread">
+      <h2>Checked against the schedule</h2>
+      <button type="button" class="close" aria-label="Close the check" @click="emit('close')">×</button>
+    </div>
+    <p>
+      <b class="count">{{ check.made }}</b> of {{ check.asked }} connections as asked
+    </p>
     <p v-for="problem in check.problems" :key="problem" class="stitched stop">{{ problem }}</p>
-    <p v-if="check.problems.length === 0 && check.differences.length === 0" class="stitched met">Everything is where it was asked for. What the bay does is for your tests to show.</p>
-    <button v-for="(one, i) in check.differences" :key="i" type="button" class="difference" :class="one.seriousness" @click="emit('show', one.wire, one.at)">
-      <span class="tag" :class="one.seriousness === 'critical' ? 'stop' : one.seriousness === 'fault' ? 'waiting' : ''">{{ WORD[one.seriousness] }}</span>
+    <p v-if="check.problems.length === 0 && check.differences.length === 0" class="stitched met">
+      Everything is where it was asked for. What the bay does is for your tests to show.
+    </p>
+    <button
+      v-for="(one, i) in check.differences"
+      :key="i"
+      type="button"
+      class="difference"
+      :class="one.seriousness"
+      @click="emit('show', one.wire, one.at)"
+    >
+      <span
+        class="tag"
+        :class="one.seriousness === 'critical' ? 'stop' : one.seriousness === 'fault' ? 'waiting' : ''"
+        >{{ WORD[one.seriousness] }}</span
+      >
       <b>{{ one.says }}</b><span class="soft">{{ one.means }}</span>
     </button>
   </section>
 </template>
 
 <style scoped>
-.check { display: flex; flex-direction: column; gap: 8px; border-bottom: 1.5px dashed var(--hem-strong); padding-bottom: 12px; margin-bottom: 4px; }
-.count { font: 720 22px var(--mono); }
-.close { all: unset; cursor: pointer; font-size: 22px; padding: 2px 10px; }
-.difference { all: unset; box-sizing: border-box; cursor: pointer; display: flex; flex-direction: column; gap: 3px; padding: 8px 10px; border-left: 4px solid var(--hem-strong); background: var(--raised); font-size: 14.5px; line-height: 1.35; }
-.difference.critical { border-left-color: var(--madder); }
-.difference.fault { border-left-color: var(--turmeric); border-left-style: dashed; }
-.difference .tag { align-self: flex-start; }
-.difference:focus-visible { outline: 2.5px solid var(--indigo); }
+.check {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  border-bottom: 1.5px dashed var(--hem-strong);
+  padding-bottom: 12px;
+  margin-bottom: 4px;
+}
+.count {
+  font: 720 22px var(--mono);
+}
+.close {
+  all: unset;
+  cursor: pointer;
+  font-size: 22px;
+  padding: 2px 10px;
+}
+.difference {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  padding: 8px 10px;
+  border-left: 4px solid var(--hem-strong);
+  background: var(--raised);
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.difference.critical {
+  border-left-color: var(--madder);
+}
+.difference.fault {
+  border-left-color: var(--turmeric);
+  border-left-style: dashed;
+}
+.difference .tag {
+  align-self: flex-start;
+}
+.difference:focus-visible {
+  outline: 2.5px solid var(--indigo);
+}
 </style>

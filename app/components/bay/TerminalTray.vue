@@ -5,16 +5,24 @@ import { terminalsOf } from '#core/rig/terminals'
 /** The terminals of one part, as large as a gloved finger. */
 const props = defineProps<{ part: Part; rig: Rig; marks: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ take: [ref: string]; close: [] }>()
-const terminals = computed(() => terminalsOf(props.part).map((name) => {
-  const ref = `${props.part.id}.${name}`
-  return { name, ref, count: props.rig.wires.filter(({ from, to }) => from === ref || to === ref).length }
-}))
+const terminals = computed(() =>
+  terminalsOf(props.part).map((name) => {
+    const ref = `${props.part.id}.${name}`
+    return { name, ref, count: props.rig.wires.filter(({ from, to }) => from === ref || to === ref).length }
+  }),
+)
 </script>
 
 <template>
   <div class="tray" role="group" :aria-label="`Terminals of ${part.name}`">
     <b>{{ part.name }}</b>
-    <button v-for="one in terminals" :key="one.ref" type="button" :class="{ marked: marks.has(one.ref), used: one.count }" @click="emit('take', one.ref)">
+    <button
+      v-for="one in terminals"
+      :key="one.ref"
+      type="button"
+      :class="{ marked: marks.has(one.ref), used: one.count }"
+      @click="emit('take', one.ref)"
+    >
       {{ one.name }}<small>{{ one.count ? `${one.count} in` : 'free' }}</small>
     </button>
     <button type="button" class="close" aria-label="Close" @click="emit('close')">×</button>
@@ -22,10 +30,47 @@ const terminals = computed(() => terminalsOf(props.part).map((name) => {
 </template>
 
 <style scoped>
-.tray { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; padding: 8px 12px; background: var(--raised); border-top: 1.5px dashed var(--hem-strong); max-height: 132px; overflow: auto; }
-button { min-width: 54px; min-height: 50px; border: 1.5px solid var(--hem-strong); border-radius: var(--ease); background: var(--panel); color: var(--ink); font: 680 15px var(--mono); cursor: pointer; display: flex; flex-direction: column; align-items: center; justify-content: center; padding: 2px 9px; }
-button small { font: 500 11.5px var(--font); color: var(--soft); }
-.used { border-color: var(--ink); }
-.marked { border: 2.5px dashed var(--indigo); background: var(--indigo-wash); }
-.close { border: 0; background: none; font-size: 22px; margin-left: auto; }
+.tray {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 8px 12px;
+  background: var(--raised);
+  border-top: 1.5px dashed var(--hem-strong);
+  max-height: 132px;
+  overflow: auto;
+}
+button {
+  min-width: 54px;
+  min-height: 50px;
+  border: 1.5px solid var(--hem-strong);
+  border-radius: var(--ease);
+  background: var(--panel);
+  color: var(--ink);
+  font: 680 15px var(--mono);
+  cursor: pointer;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  padding: 2px 9px;
+}
+button small {
+  font: 500 11.5px var(--font);
+  color: var(--soft);
+}
+.used {
+  border-color: var(--ink);
+}
+.marked {
+  border: 2.5px dashed var(--indigo);
+  background: var(--indigo-wash);
+}
+.close {
+  border: 0;
+  background: none;
+  font-size: 22px;
+  margin-left: auto;
+}
 </style>

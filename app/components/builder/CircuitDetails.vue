@@ -6,45 +6,112 @@ import { CIRCUIT_NAME, CIRCUIT_UNIT } from '~/texts/builder'
 import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '~/texts/names'
 
 /** What the table has no column for: shape, factors, place, and what is there already. */
-const props = defineProps<{ id: string; row: Readonly<Record<string, string>>; problems: Readonly<Record<string, string>>; boards: readonly { id: string; name: string }[]; isAlteration: boolean; locked: boolean }>()
+const props = defineProps<{
+  id: string
+  row: Readonly<Record<string, string>>
+  problems: Readonly<Record<string, string>>
+  boards: readonly { id: string; name: string }[]
+  isAlteration: boolean
+  locked: boolean
+}>()
 const emit = defineEmits<{ write: [field: CircuitField, text: string] }>()
 
-interface Box { field: CircuitField; options?: readonly { value: string; label: string }[]; isHidden?: boolean }
-const named = (names: Readonly<Record<string, string>>) => Object.entries(names).map(([value, label]) => ({ value, label }))
+interface Box {
+  field: CircuitField
+  options?: readonly { value: string; label: string }[]
+  isHidden?: boolean
+}
+const named = (names: Readonly<Record<string, string>>) =>
+  Object.entries(names).map(([value, label]) => ({ value, label }))
 const YES_NO = named({ no: 'no', yes: 'yes' })
 const boxes = computed<Box[]>(() => {
   const { basis, topology, points } = props.row
   // What is filled in counts, so it is shown whatever the kind of task.
   const showsExisting = props.isAlteration || props.row.existingRating !== '' || props.row.existingArea !== ''
   const has = (...kinds: string[]) => kinds.includes(basis!)
-  return ([
-    { field: 'board', options: props.boards.map(({ id, name }) => ({ value: id, label: name })) },
-    { field: 'phases', options: named({ 1: 'single phase', 3: 'three phase' }) },
-    { field: 'topology', options: named({ radial: 'radial', ring: 'ring' }), isHidden: props.row.use !== 'sockets' && topology === 'radial' },
-    { field: 'spurs', isHidden: topology !== 'ring' }, { field: 'spur', isHidden: topology !== 'ring' }, { field: 'fusedSpurs', isHidden: props.row.use !== 'sockets' },
-    { field: 'spread', options: YES_NO, isHidden: Number(points) < 2 },
-    { field: 'powerFactor', isHidden: !has('power', 'current', 'motor') }, { field: 'efficiency', isHidden: !has('motor') }, { field: 'startMultiple', isHidden: !has('motor') },
-    { field: 'discharge', options: YES_NO, isHidden: !has('lamps') }, { field: 'hasSocket', options: YES_NO, isHidden: !has('cooker') },
-    { field: 'bunching', options: named(GROUPING_NAME), isHidden: props.row.grouped === '1' || props.row.method === 'D' },
-    { field: 'insulation', options: ['0', '50', '100', '200', '400', '500'].map((value) => ({ value, label: value === '0' ? 'none' : value === '500' ? '500 mm and more' : `${value} mm` })) },
-    { field: 'betweenBoxes', isHidden: !isDrawnIn(props.row.cable as CableKind) }, { field: 'bends', isHidden: !isDrawnIn(props.row.cable as CableKind) },
-    { field: 'location', options: named(LOCATION_NAME) }, { field: 'concealed', options: YES_NO }, { field: 'dc', options: named(DC_NAME) },
-    { field: 'existingRating', isHidden: !showsExisting }, { field: 'existingArea', isHidden: !showsExisting },
-  ] satisfies Box[]).filter((box: Box) => !box.isHidden)
+  return (
+    [
+      { field: 'board', options: props.boards.map(({ id, name }) => ({ value: id, label: name })) },
+      { field: 'phases', options: named({ 1: 'single phase', 3: 'three phase' }) },
+      {
+        field: 'topology',
+        options: named({ radial: 'radial', ring: 'ring' }),
+        isHidden: props.row.use !== 'sockets' && topology === 'radial',
+      },
+      { field: 'spurs', isHidden: topology !== 'ring' },
+      { field: 'spur', isHidden: topology !== 'ring' },
+      { field: 'fusedSpurs', isHidden: props.row.use !== 'sockets' },
+      { field: 'spread', options: YES_NO, isHidden: Number(points) < 2 },
+      { field: 'powerFactor', isHidden: !has('power', 'current', 'motor') },
+      { field: 'efficiency', isHidden: !has('motor') },
+      { field: 'startMultiple', isHidden: !has('motor') },
+      { field: 'discharge', options: YES_NO, isHidden: !has('lamps') },
+      { field: 'hasSocket', options: YES_NO, isHidden: !has('cooker') },
+      {
+        field: 'bunching',
+        options: named(GROUPING_NAME),
+        isHidden: props.row.grouped === '1' || props.row.method === 'D',
+      },
+      {
+        field: 'insulation',
+        options: ['0', '50', '100', '200', '400', '500'].map((value) => ({
+          value,
+          label: value === '0' ? 'none' : value === '500' ? '500 mm and more' : `${value} mm`,
+        })),
+      },
+      { field: 'betweenBoxes', isHidden: !isDrawnIn(props.row.cable as CableKind) },
+      { field: 'bends', isHidden: !isDrawnIn(props.row.cable as CableKind) },
+      { field: 'location', options: named(LOCATION_NAME) },
+      { field: 'concealed', options: YES_NO },
+      { field: 'dc', options: named(DC_NAME) },
+      { field: 'existingRating', isHidden: !showsExisting },
+      { field: 'existingArea', isHidden: !showsExisting },
+    ] satisfies Box[]
+  ).filter((box: Box) => !box.isHidden)
 })
 </script>
 
 <template>
   <div class="details" :inert="locked">
-    <FormBox v-for="box in boxes" :key="box.field" :name="CIRCUIT_NAME[box.field]" :symbol="CIRCUIT_UNIT[box.field]" :problem="problems[box.field]">
-      <el-select v-if="box.options" size="small" :model-value="row[box.field]" :aria-label="CIRCUIT_NAME[box.field]" :data-testid="`detail-${box.field}`" @update:model-value="emit('write', box.field, $event)">
-        <el-option v-for="option in box.options" :key="option.value" :value="option.value" :label="option.label" />
+    <FormBox
+      v-for="box in boxes"
+      :key="box.field"
+      :name="CIRCUIT_NAME[box.field]"
+      :symbol="CIRCUIT_UNIT[box.field]"
+      :problem="problems[box.field]"
+    >
+      <el-select
+        v-if="box.options"
+        size="small"
+        :model-value="row[box.field]"
+        :aria-label="CIRCUIT_NAME[box.field]"
+        :data-testid="`detail-${box.field}`"
+        @update:model-value="emit('write', box.field, $event)"
+      >
+        <el-option
+          v-for="option in box.options"
+          :key="option.value"
+          :value="option.value"
+          :label="option.label"
+        />
       </el-select>
-      <el-input v-else size="small" :model-value="row[box.field]" :name="`detail-${box.field}`" autocomplete="off" @update:model-value="emit('write', box.field, $event)" />
+      <el-input
+        v-else
+        size="small"
+        :model-value="row[box.field]"
+        :name="`detail-${box.field}`"
+        autocomplete="off"
+        @update:model-value="emit('write', box.field, $event)"
+      />
     </FormBox>
   </div>
 </template>
 
 <style scoped>
-.details { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 12px; align-content: start; }
+.details {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 12px;
+  align-content: start;
+}
 </style>

@@ -9,24 +9,51 @@ import { QUANTITIES } from '#core/units/quantity'
 defineProps<{ readings: readonly ExpectedReading[] }>()
 
 const quantity = (reading: ExpectedReading) => readingKind(reading.key).quantity
-const scaled = (reading: ExpectedReading, value: number | undefined) => (value === undefined ? undefined : value * QUANTITIES[quantity(reading)].scale)
+const scaled = (reading: ExpectedReading, value: number | undefined) =>
+  value === undefined ? undefined : value * QUANTITIES[quantity(reading)].scale
 const band = (reading: ExpectedReading) =>
-  reading.key === 'polarity' ? '✓' : reading.high === undefined ? `≥ ${formatQuantity(reading.low, quantity(reading))}` : `${formatNumber(reading.low, quantity(reading))} – ${formatQuantity(reading.high, quantity(reading))}`
-const limit = (reading: ExpectedReading) => (reading.limit ? `${reading.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(reading.limit.value, quantity(reading))}` : '')
+  reading.key === 'polarity'
+    ? '✓'
+    : reading.high === undefined
+      ? `≥ ${formatQuantity(reading.low, quantity(reading))}`
+      : `${formatNumber(reading.low, quantity(reading))} – ${formatQuantity(reading.high, quantity(reading))}`
+const limit = (reading: ExpectedReading) =>
+  reading.limit
+    ? `${reading.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(reading.limit.value, quantity(reading))}`
+    : ''
 </script>
 
 <template>
   <table class="grid-table" data-testid="expected">
-    <thead><tr><th>Expected reading</th><th class="num">Value</th><th>Band and limit</th><th /></tr></thead>
+    <thead>
+      <tr>
+        <th>Expected reading</th>
+        <th class="num">Value</th>
+        <th>Band and limit</th>
+        <th />
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="reading in readings" :key="reading.key">
-        <td><b>{{ readingText(reading.key).name }}</b> <span class="sym">{{ readingKind(reading.key).symbol }}</span></td>
-        <td class="num value">{{ reading.value === undefined ? '' : formatQuantity(reading.value, quantity(reading)) }}</td>
-        <td class="mono how">{{ band(reading) }} <span v-if="limit(reading)" class="limit">{{ limit(reading) }}</span></td>
+        <td>
+          <b>{{ readingText(reading.key).name }}</b>
+          <span class="sym">{{ readingKind(reading.key).symbol }}</span>
+        </td>
+        <td class="num value">
+          {{ reading.value === undefined ? '' : formatQuantity(reading.value, quantity(reading)) }}
+        </td>
+        <td class="mono how">
+          {{ band(reading) }} <span v-if="limit(reading)" class="limit">{{ limit(reading) }}</span>
+        </td>
         <td>
           <BandGauge
-            v-if="reading.key !== 'polarity'" :value="scaled(reading, reading.value)" :low="scaled(reading, reading.low)" :high="scaled(reading, reading.high)"
-            :limit="scaled(reading, reading.limit?.value)" :limit-kind="reading.limit?.kind" :label="band(reading)"
+            v-if="reading.key !== 'polarity'"
+            :value="scaled(reading, reading.value)"
+            :low="scaled(reading, reading.low)"
+            :high="scaled(reading, reading.high)"
+            :limit="scaled(reading, reading.limit?.value)"
+            :limit-kind="reading.limit?.kind"
+            :label="band(reading)"
           />
         </td>
       </tr>
@@ -35,8 +62,19 @@ const limit = (reading: ExpectedReading) => (reading.limit ? `${reading.limit.ki
 </template>
 
 <style scoped>
-.grid-table td { padding: 4px 8px; }
-.value { font-size: 15.5px; font-weight: 680; }
-.how { font-size: 13.5px; }
-.limit { color: var(--madder-text); margin-left: 8px; white-space: nowrap; }
+.grid-table td {
+  padding: 4px 8px;
+}
+.value {
+  font-size: 15.5px;
+  font-weight: 680;
+}
+.how {
+  font-size: 13.5px;
+}
+.limit {
+  color: var(--madder-text);
+  margin-left: 8px;
+  white-space: nowrap;
+}
 </style>

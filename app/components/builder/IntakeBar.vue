@@ -5,30 +5,80 @@ import { HEAD_NAME } from '~/texts/builder'
 import { CONSEQUENCE_NAME, PREMISES_NAME } from '~/texts/names'
 
 /** Supply and building on one line above the boards. */
-defineProps<{ form: Readonly<Record<string, string>>; problems: FormProblems; words: readonly string[]; locked: boolean }>()
+defineProps<{
+  form: Readonly<Record<string, string>>
+  problems: FormProblems
+  words: readonly string[]
+  locked: boolean
+}>()
 const emit = defineEmits<{ write: [field: HeadField, text: string] }>()
 
-interface Box { field: HeadField; unit?: string; options?: Readonly<Record<string, string>>; width: number }
+interface Box {
+  field: HeadField
+  unit?: string
+  options?: Readonly<Record<string, string>>
+  width: number
+}
 const BOXES: readonly Box[] = [
-  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 96 }, { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 98 },
-  { field: 'ze', unit: 'Ω', width: 76 }, { field: 'ipf', unit: 'kA', width: 84 }, { field: 'mainFuse', unit: 'A', width: 92 }, { field: 'neutral', unit: 'mm²', width: 100 },
-  { field: 'premises', options: PREMISES_NAME, width: 140 }, { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 }, { field: 'edition', options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])), width: 210 },
+  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 96 },
+  { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 98 },
+  { field: 'ze', unit: 'Ω', width: 76 },
+  { field: 'ipf', unit: 'kA', width: 84 },
+  { field: 'mainFuse', unit: 'A', width: 92 },
+  { field: 'neutral', unit: 'mm²', width: 100 },
+  { field: 'premises', options: PREMISES_NAME, width: 140 },
+  { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 },
+  {
+    field: 'edition',
+    options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])),
+    width: 210,
+  },
 ]
 </script>
 
 <template>
   <div class="intake" :inert="locked">
-    <FormBox v-for="box in BOXES" :key="box.field" :name="HEAD_NAME[box.field]" :symbol="box.unit" :problem="problems[box.field]" :style="{ width: `${box.width}px` }">
-      <el-select v-if="box.options" size="small" :model-value="form[box.field]" :aria-label="HEAD_NAME[box.field]" :data-testid="`box-${box.field}`" @update:model-value="emit('write', box.field, $event)">
+    <FormBox
+      v-for="box in BOXES"
+      :key="box.field"
+      :name="HEAD_NAME[box.field]"
+      :symbol="box.unit"
+      :problem="problems[box.field]"
+      :style="{ width: `${box.width}px` }"
+    >
+      <el-select
+        v-if="box.options"
+        size="small"
+        :model-value="form[box.field]"
+        :aria-label="HEAD_NAME[box.field]"
+        :data-testid="`box-${box.field}`"
+        @update:model-value="emit('write', box.field, $event)"
+      >
         <el-option v-for="(label, value) in box.options" :key="value" :value="value" :label="label" />
       </el-select>
-      <el-input v-else size="small" :model-value="form[box.field]" :name="box.field" autocomplete="off" @update:model-value="emit('write', box.field, $event)" />
+      <el-input
+        v-else
+        size="small"
+        :model-value="form[box.field]"
+        :name="box.field"
+        autocomplete="off"
+        @update:model-value="emit('write', box.field, $event)"
+      />
     </FormBox>
     <p v-for="text in words" :key="text" class="words">{{ text }}</p>
   </div>
 </template>
 
 <style scoped>
-.intake { display: flex; gap: 8px 12px; flex-wrap: wrap; align-items: flex-end; }
-.words { flex-basis: 100%; color: var(--turmeric-text); font-size: 13.5px; }
+.intake {
+  display: flex;
+  gap: 8px 12px;
+  flex-wrap: wrap;
+  align-items: flex-end;
+}
+.words {
+  flex-basis: 100%;
+  color: var(--turmeric-text);
+  font-size: 13.5px;
+}
 </style>

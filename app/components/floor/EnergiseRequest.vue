@@ -12,7 +12,13 @@ const gate = computed(() => props.patch.request!.gate)
 const continuity = computed(() => marks.value.find((mark) => mark.reading === 'r1r2'))
 const board = computed(() => props.patch.request!.board)
 const asked = computed(() => marks.value.filter(({ outOf }) => outOf > 0))
-const findings = computed(() => marks.value.flatMap((mark) => mark.findings.filter((f) => f.seriousness !== 'note').map((finding) => ({ name: readingText(mark.reading).name, finding }))))
+const findings = computed(() =>
+  marks.value.flatMap((mark) =>
+    mark.findings
+      .filter((f) => f.seriousness !== 'note')
+      .map((finding) => ({ name: readingText(mark.reading).name, finding })),
+  ),
+)
 const lowest = computed(() => {
   const insulation = marks.value.filter((mark) => mark.reading.startsWith('ir') && mark.value !== undefined)
   return insulation.length ? readingWords(insulation.reduce((a, b) => (b.value! < a.value! ? b : a))) : '–'
@@ -21,36 +27,88 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
 </script>
 
 <template>
-  <article class="stitched request" :class="gate.open ? 'waiting' : 'stop'" :data-testid="`request-${patch.bay}`">
+  <article
+    class="stitched request"
+    :class="gate.open ? 'waiting' : 'stop'"
+    :data-testid="`request-${patch.bay}`"
+  >
     <div class="row spread">
       <h3>Bay {{ patch.bay }} · {{ patch.name }}</h3>
       <span class="tag waiting">{{ minutesBetween(patch.lastAct!.at, now) }}</span>
     </div>
     <template v-if="board">
       <dl>
-        <div><dt>Dead tests</dt><dd class="mono">{{ asked.length - gate.missing.length }} of {{ asked.length }}</dd></div>
-        <div><dt>Checked before</dt><dd class="mono">{{ board.checked }} of {{ board.ofChecks }}</dd></div>
-        <div><dt>Inspection</dt><dd>{{ board.inspection ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', nothing seen against testing' : ''}` : 'not begun' }}</dd></div>
-        <div><dt>Instrument</dt><dd>{{ board.instrument || 'not named' }}</dd></div>
+        <div>
+          <dt>Dead tests</dt>
+          <dd class="mono">{{ asked.length - gate.missing.length }} of {{ asked.length }}</dd>
+        </div>
+        <div>
+          <dt>Checked before</dt>
+          <dd class="mono">{{ board.checked }} of {{ board.ofChecks }}</dd>
+        </div>
+        <div>
+          <dt>Inspection</dt>
+          <dd>
+            {{
+              board.inspection
+                ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', nothing seen against testing' : ''}`
+                : 'not begun'
+            }}
+          </dd>
+        </div>
+        <div>
+          <dt>Instrument</dt>
+          <dd>{{ board.instrument || 'not named' }}</dd>
+        </div>
       </dl>
-      <p v-for="finding in board.findings.slice(0, 3)" :key="finding.code + JSON.stringify(finding.params)" class="finding" :class="finding.seriousness">{{ findingSentence(finding) }}</p>
+      <p
+        v-for="finding in board.findings.slice(0, 3)"
+        :key="finding.code + JSON.stringify(finding.params)"
+        class="finding"
+        :class="finding.seriousness"
+      >
+        {{ findingSentence(finding) }}
+      </p>
       <p v-if="board.findings.length > 3" class="small soft">and {{ board.findings.length - 3 }} more</p>
-      <p class="row"><NuxtLink :to="`/schedules/${patch.id}`">Open the schedule</NuxtLink><NuxtLink :to="`/inspect/${patch.id}`">Inspection</NuxtLink></p>
+      <p class="row">
+        <NuxtLink :to="`/schedules/${patch.id}`">Open the schedule</NuxtLink
+        ><NuxtLink :to="`/inspect/${patch.id}`">Inspection</NuxtLink>
+      </p>
     </template>
     <template v-else-if="continuity">
-    <dl>
-      <div><dt>R1 + R2, far point</dt><dd class="mono">{{ readingWords(continuity) }}</dd></div>
-      <div><dt>Lowest insulation</dt><dd class="mono">{{ lowest }}</dd></div>
-      <div><dt>Polarity</dt><dd class="mono">{{ polarity }}</dd></div>
-    </dl>
-    <BandGauge
-      wide :value="continuity.value" :low="continuity.expected.low" :high="continuity.expected.high" :limit="continuity.expected.limit?.value"
-      limit-kind="maximum" :verdict="continuity.verdict" :label="expectedWords(continuity)"
-    />
-    <p class="small soft">expected {{ expectedWords(continuity) }}</p>
-    <p v-for="{ name, finding } in findings" :key="name + finding.code" class="finding"><b>{{ name }}:</b> {{ findingSentence(finding) }}</p>
+      <dl>
+        <div>
+          <dt>R1 + R2, far point</dt>
+          <dd class="mono">{{ readingWords(continuity) }}</dd>
+        </div>
+        <div>
+          <dt>Lowest insulation</dt>
+          <dd class="mono">{{ lowest }}</dd>
+        </div>
+        <div>
+          <dt>Polarity</dt>
+          <dd class="mono">{{ polarity }}</dd>
+        </div>
+      </dl>
+      <BandGauge
+        wide
+        :value="continuity.value"
+        :low="continuity.expected.low"
+        :high="continuity.expected.high"
+        :limit="continuity.expected.limit?.value"
+        limit-kind="maximum"
+        :verdict="continuity.verdict"
+        :label="expectedWords(continuity)"
+      />
+      <p class="small soft">expected {{ expectedWords(continuity) }}</p>
+      <p v-for="{ name, finding } in findings" :key="name + finding.code" class="finding">
+        <b>{{ name }}:</b> {{ findingSentence(finding) }}
+      </p>
     </template>
-    <p v-if="!gate.open" class="finding"><b>Cannot be permitted:</b> {{ gate.missing.length ? 'the dead tests are not complete.' : 'a dead test is past its limit.' }}</p>
+    <p v-if="!gate.open" class="finding">
+      <b>Cannot be permitted:</b>
+      {{ gate.missing.length ? 'the dead tests are not complete.' : 'a dead test is past its limit.' }}
+    </p>
     <div class="row acts">
       <el-button v-if="gate.open" type="primary" @click="emit('permit')">Permit to energise</el-button>
       <el-button @click="emit('refuse')">Not yet…</el-button>
@@ -59,14 +117,45 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
 </template>
 
 <style scoped>
-.request { background: var(--raised); display: flex; flex-direction: column; gap: 6px; }
-h3 { font-size: 17px; }
-dl { margin: 0; }
-dl > div { display: flex; justify-content: space-between; padding: 1px 0; }
-dt { font-size: 15px; }
-dd { margin: 0; font-size: 15.5px; font-weight: 640; }
-.finding.note { color: var(--ink); }
-.finding { color: var(--madder-text); font-size: 14.5px; line-height: 1.35; }
-.acts { margin-top: 4px; }
-.acts :deep(.el-button) { flex: 1; min-height: 48px; font-size: 16px; }
+.request {
+  background: var(--raised);
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+h3 {
+  font-size: 17px;
+}
+dl {
+  margin: 0;
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  padding: 1px 0;
+}
+dt {
+  font-size: 15px;
+}
+dd {
+  margin: 0;
+  font-size: 15.5px;
+  font-weight: 640;
+}
+.finding.note {
+  color: var(--ink);
+}
+.finding {
+  color: var(--madder-text);
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.acts {
+  margin-top: 4px;
+}
+.acts :deep(.el-button) {
+  flex: 1;
+  min-height: 48px;
+  font-size: 16px;
+}
 </style>

@@ -7,19 +7,35 @@ const emit = defineEmits<{ close: []; refuse: [reason: string] }>()
 const reason = ref('')
 
 // What was computed is a good beginning; the assessor has the last word.
-watch(() => props.patch, (patch) => {
-  if (!patch?.request) return
-  // One cause that is in many readings is said once.
-  const readings = new Map<string, string[]>()
-  for (const mark of patch.request.marks) for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note')) readings.set(findingSentence(finding), [...(readings.get(findingSentence(finding)) ?? []), itemName(`reading.${mark.reading}`)])
-  reason.value = [...readings].map(([sentence, names]) => (names.length === 1 ? `${names[0]}: ${sentence}` : sentence)).join('\n')
-})
+watch(
+  () => props.patch,
+  (patch) => {
+    if (!patch?.request) return
+    // One cause that is in many readings is said once.
+    const readings = new Map<string, string[]>()
+    for (const mark of patch.request.marks)
+      for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note'))
+        readings.set(findingSentence(finding), [
+          ...(readings.get(findingSentence(finding)) ?? []),
+          itemName(`reading.${mark.reading}`),
+        ])
+    reason.value = [...readings]
+      .map(([sentence, names]) => (names.length === 1 ? `${names[0]}: ${sentence}` : sentence))
+      .join('\n')
+  },
+)
 </script>
 
 <template>
-  <el-dialog :model-value="patch !== null" :title="patch ? `Not yet: bay ${patch.bay}, ${patch.name}` : ''" width="520px" @close="emit('close')">
+  <el-dialog
+    :model-value="patch !== null"
+    :title="patch ? `Not yet: bay ${patch.bay}, ${patch.name}` : ''"
+    width="520px"
+    @close="emit('close')"
+  >
     <form class="stack bay" @submit.prevent="emit('refuse', reason)">
-      <label class="stack" style="gap: 4px"><b>What to put right; the apprentice reads this</b>
+      <label class="stack" style="gap: 4px"
+        ><b>What to put right; the apprentice reads this</b>
         <el-input v-model="reason" type="textarea" :rows="5" maxlength="1000" name="refusal" />
       </label>
       <div class="row">

@@ -14,26 +14,99 @@ const rows = computed(() => {
   for (const { key, name, where, circuit: own, isDead } of props.tests) {
     if (own !== shown.value || isDead !== props.isDead) continue
     const row = where === AT_BOARD ? 'At the board' : name
-    byRow.set(row, [...(byRow.get(row) ?? []), { key, words: where === AT_BOARD ? name : where, name: `${name}, ${where}` }])
+    byRow.set(row, [
+      ...(byRow.get(row) ?? []),
+      { key, words: where === AT_BOARD ? name : where, name: `${name}, ${where}` },
+    ])
   }
   return [...byRow]
 })
 </script>
 
 <template>
-  <div class="circuits"><button v-for="one in circuits" :key="one" type="button" :class="{ on: shown === one }" :aria-pressed="shown === one" @click="circuit = one">{{ one }}</button></div>
+  <div class="circuits">
+    <button
+      v-for="one in circuits"
+      :key="one"
+      type="button"
+      :class="{ on: shown === one }"
+      :aria-pressed="shown === one"
+      @click="circuit = one"
+    >
+      {{ one }}
+    </button>
+  </div>
   <dl>
     <div v-for="[name, own] in rows" :key="name">
       <dt>{{ name }}</dt>
-      <dd><button v-for="test in own" :key="test.key" type="button" :disabled="isBusy" :data-testid="`test-${test.key}`" :aria-label="test.name" @click="emit('measure', test.key)">{{ test.words }}</button></dd>
+      <dd>
+        <button
+          v-for="test in own"
+          :key="test.key"
+          type="button"
+          :disabled="isBusy"
+          :data-testid="`test-${test.key}`"
+          :aria-label="test.name"
+          @click="emit('measure', test.key)"
+        >
+          {{ test.words }}
+        </button>
+      </dd>
     </div>
   </dl>
 </template>
 
 <style scoped>
-button { all: unset; box-sizing: border-box; cursor: pointer; padding: 10px 14px; min-height: 48px; border: 1px solid var(--hem-strong); background: var(--raised); font-weight: 620; display: inline-flex; align-items: center; }
-button:focus-visible { outline: 2.5px solid var(--indigo); outline-offset: 1px; }
-.circuits { display: flex; gap: 6px; flex-wrap: wrap; } .circuits .on { border: 2px solid var(--indigo); background: var(--indigo-wash); }
-dl { margin: 0; display: grid; } dl > div { display: grid; grid-template-columns: 190px minmax(0, 1fr); gap: 12px; align-items: center; border-top: 1px solid var(--hem); padding: 6px 0; }
-dt { line-height: 1.2; font-weight: 620; } dd { margin: 0; display: flex; gap: 6px; flex-wrap: wrap; } dd button { font-size: 15px; font-weight: 560; padding: 8px 11px; }
+button {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  padding: 10px 14px;
+  min-height: 48px;
+  border: 1px solid var(--hem-strong);
+  background: var(--raised);
+  font-weight: 620;
+  display: inline-flex;
+  align-items: center;
+}
+button:focus-visible {
+  outline: 2.5px solid var(--indigo);
+  outline-offset: 1px;
+}
+.circuits {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.circuits .on {
+  border: 2px solid var(--indigo);
+  background: var(--indigo-wash);
+}
+dl {
+  margin: 0;
+  display: grid;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
+  border-top: 1px solid var(--hem);
+  padding: 6px 0;
+}
+dt {
+  line-height: 1.2;
+  font-weight: 620;
+}
+dd {
+  margin: 0;
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+dd button {
+  font-size: 15px;
+  font-weight: 560;
+  padding: 8px 11px;
+}
 </style>

@@ -11,9 +11,15 @@ const STEP = 112
   <div class="scroll" tabindex="0" aria-label="Your sequence">
     <ol class="line" :style="{ width: `${sequence.length * STEP}px` }">
       <li v-for="(act, i) in sequence" :key="i" :class="{ broken: act.broken.length, touched: act.touch }">
-        <svg :width="STEP" height="34" aria-hidden="true"><rect class="sewn" x="26" y="15" :width="STEP - 30" height="4" rx="2" /><path v-if="act.broken.length" class="loop" d="M3 18c5 -20 20 -20 17 -4c-2 12 -16 10 -9 -3" /><circle v-else class="knot" cx="12" cy="17" r="6" /></svg>
+        <svg :width="STEP" height="34" aria-hidden="true">
+          <rect class="sewn" x="26" y="15" :width="STEP - 30" height="4" rx="2" />
+          <path v-if="act.broken.length" class="loop" d="M3 18c5 -20 20 -20 17 -4c-2 12 -16 10 -9 -3" />
+          <circle v-else class="knot" cx="12" cy="17" r="6" />
+        </svg>
         <span class="n">{{ i + 1 }}</span><b>{{ act.words }}</b>
-        <span v-for="code in act.broken" :key="code" class="small stop">not kept: {{ RULE_TEXT[code]?.name.toLowerCase() }}</span>
+        <span v-for="code in act.broken" :key="code" class="small stop"
+          >not kept: {{ RULE_TEXT[code]?.name.toLowerCase() }}</span
+        >
         <span v-if="act.touch" class="small touch">{{ act.touch }}</span>
       </li>
     </ol>
@@ -21,14 +27,53 @@ const STEP = 112
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; border: 1px solid var(--hem); background: var(--panel); padding: 8px 12px 12px; }
-.line { list-style: none; margin: 0; padding: 0; display: flex; }
-li { width: 112px; flex: none; display: flex; flex-direction: column; gap: 2px; font-size: 13.5px; line-height: 1.25; padding-right: 8px; }
-li svg { margin-left: 0; }
-.sewn { fill: var(--indigo); opacity: 0.5; }
-.knot { fill: var(--leaf); }
-.loop { fill: none; stroke: var(--madder); stroke-width: 3; stroke-linecap: round; }
-.n { font: 600 12px var(--mono); color: var(--soft); }
-.stop { color: var(--madder-text); font-weight: 620; }
-.touch { color: var(--madder-text); }
+.scroll {
+  overflow-x: auto;
+  border: 1px solid var(--hem);
+  background: var(--panel);
+  padding: 8px 12px 12px;
+}
+.line {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+}
+li {
+  width: 112px;
+  flex: none;
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13.5px;
+  line-height: 1.25;
+  padding-right: 8px;
+}
+li svg {
+  margin-left: 0;
+}
+.sewn {
+  fill: var(--indigo);
+  opacity: 0.5;
+}
+.knot {
+  fill: var(--leaf);
+}
+.loop {
+  fill: none;
+  stroke: var(--madder);
+  stroke-width: 3;
+  stroke-linecap: round;
+}
+.n {
+  font: 600 12px var(--mono);
+  color: var(--soft);
+}
+.stop {
+  color: var(--madder-text);
+  font-weight: 620;
+}
+.touch {
+  color: var(--madder-text);
+}
 </style>

@@ -9,7 +9,9 @@ const props = defineProps<{ edition?: Edition; compact?: boolean; ask?: string }
 const question = ref(props.ask ?? '')
 const found = computed(() => searchLibrary(question.value))
 const shown = ref<string>('')
-const entry = computed<LibraryEntry | undefined>(() => LIBRARY.find(({ id }) => id === shown.value) ?? (props.compact ? undefined : found.value.entries[0]))
+const entry = computed<LibraryEntry | undefined>(
+  () => LIBRARY.find(({ id }) => id === shown.value) ?? (props.compact ? undefined : found.value.entries[0]),
+)
 const differs = (one: LibraryEntry) => one.kind === 'rule' && new Set(Object.values(one.byEdition)).size > 1
 const MOST_VALUES = 24
 </script>
@@ -17,7 +19,14 @@ const MOST_VALUES = 24
 <template>
   <div class="library" :class="{ compact }">
     <div class="finder">
-      <el-input v-model="question" size="large" clearable name="library" placeholder="Where does 1.37 Ω come from?" aria-label="Search tables and rules" />
+      <el-input
+        v-model="question"
+        size="large"
+        clearable
+        name="library"
+        placeholder="Where does 1.37 Ω come from?"
+        aria-label="Search tables and rules"
+      />
       <ul v-if="found.values.length" class="values" aria-label="Values found">
         <li v-for="hit in found.values.slice(0, MOST_VALUES)" :key="hit.table.id + hit.row + hit.column">
           <button type="button" @click="shown = hit.table.id">
@@ -30,12 +39,15 @@ const MOST_VALUES = 24
       <ul class="entries" aria-label="Tables and rules">
         <li v-for="one in found.entries" :key="one.id">
           <button type="button" :class="{ on: entry?.id === one.id }" @click="shown = one.id">
-            <b>{{ one.title }}</b> <span class="soft">{{ one.kind === 'rule' ? one.place : shortSource(one.source) }}</span>
+            <b>{{ one.title }}</b>
+            <span class="soft">{{ one.kind === 'rule' ? one.place : shortSource(one.source) }}</span>
             <span v-if="differs(one)" class="tag waiting">differs by edition</span>
           </button>
         </li>
       </ul>
-      <p v-if="found.entries.length === 0 && found.values.length === 0" class="soft">Nothing by these words. Try a table number, a symbol or a value.</p>
+      <p v-if="found.entries.length === 0 && found.values.length === 0" class="soft">
+        Nothing by these words. Try a table number, a symbol or a value.
+      </p>
     </div>
     <article v-if="entry" class="reading" tabindex="0" :aria-label="entry.title">
       <el-button v-if="compact" size="small" @click="shown = ''">Back to the list</el-button>
@@ -44,48 +56,152 @@ const MOST_VALUES = 24
         <p class="soft">BS 7671 {{ entry.place }}, from memory, in our own words.</p>
         <div class="editions">
           <section v-for="one in EDITIONS" :key="one" :class="{ here: one === edition }">
-            <h3>{{ EDITION_NAME[one] }} <span v-if="one === edition" class="tag plain">this exercise</span></h3>
+            <h3>
+              {{ EDITION_NAME[one] }} <span v-if="one === edition" class="tag plain">this exercise</span>
+            </h3>
             <p>{{ entry.byEdition[one] ?? 'Not in this edition.' }}</p>
           </section>
         </div>
         <p><b>Why:</b> {{ entry.why }}</p>
       </template>
       <template v-else>
-        <p class="soft">{{ shortSource(entry.source) }}{{ entry.source.fromMemory ? ', from memory' : '' }}. The same in all three editions here.</p>
+        <p class="soft">
+          {{ shortSource(entry.source) }}{{ entry.source.fromMemory ? ', from memory' : '' }}. The same in all
+          three editions here.
+        </p>
         <div class="scroll">
           <table class="grid-table">
-            <thead><tr><th>{{ entry.corner }}</th><th v-for="column in entry.columns" :key="column" class="num">{{ column }}</th></tr></thead>
-            <tbody><tr v-for="row in entry.rows" :key="row.head"><td><b>{{ row.head }}</b></td><td v-for="(cell, i) in row.cells" :key="i" class="num" :class="{ hit: found.values.some((hit) => hit.cell === cell) }" :title="cell.derivation">{{ cell.text }}</td></tr></tbody>
+            <thead>
+              <tr>
+                <th>{{ entry.corner }}</th>
+                <th v-for="column in entry.columns" :key="column" class="num">{{ column }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in entry.rows" :key="row.head">
+                <td>
+                  <b>{{ row.head }}</b>
+                </td>
+                <td
+                  v-for="(cell, i) in row.cells"
+                  :key="i"
+                  class="num"
+                  :class="{ hit: found.values.some((hit) => hit.cell === cell) }"
+                  :title="cell.derivation"
+                >
+                  {{ cell.text }}
+                </td>
+              </tr>
+            </tbody>
           </table>
         </div>
         <p v-if="entry.unit" class="small soft">Values in {{ entry.unit }}.</p>
         <p v-if="entry.note" class="small">{{ entry.note }}</p>
       </template>
-      <p class="small soft">Written down from memory for training: read your own copy of the regulations before you rely on a value. Where they differ, the document is right.</p>
+      <p class="small soft">
+        Written down from memory for training: read your own copy of the regulations before you rely on a
+        value. Where they differ, the document is right.
+      </p>
     </article>
   </div>
 </template>
 
 <style scoped>
-.library { display: grid; grid-template-columns: 400px 1fr; gap: 28px; align-items: start; }
-.compact { grid-template-columns: 1fr; }
-.compact:has(.reading) .finder { display: none; }
-ul { list-style: none; margin: 10px 0 0; padding: 0; }
-.entries { max-height: calc(100vh - 260px); overflow: auto; }
-li button { all: unset; cursor: pointer; display: block; width: 100%; box-sizing: border-box; padding: 8px 10px; border-bottom: 1px solid var(--hem); line-height: 1.3; min-height: 40px; }
-li button:hover, li button.on { background: var(--indigo-wash); }
-li button:focus-visible { outline: 2px solid var(--indigo); outline-offset: -2px; }
-.soft { font-size: 13.5px; }
-.derived { display: block; color: var(--leaf-text); font-size: 14px; }
-.values { border: 1.5px dashed var(--leaf); }
-.values li:last-child button { border-bottom: 0; }
-.reading { background: var(--panel); border: 1px solid var(--hem); padding: 18px 22px; display: flex; flex-direction: column; gap: 12px; }
-.scroll { overflow-x: auto; }
-.grid-table { width: auto; min-width: 50%; }
-.grid-table td, .grid-table th { padding: 4px 12px; }
-.hit { background: var(--turmeric-wash); font-weight: 700; }
-.editions { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 14px; }
-.editions section { border-top: 3px solid var(--hem-strong); padding-top: 8px; display: flex; flex-direction: column; gap: 4px; }
-.editions .here { border-top-color: var(--indigo); }
-@media (max-width: 900px) { .library { grid-template-columns: 1fr; } }
+.library {
+  display: grid;
+  grid-template-columns: 400px 1fr;
+  gap: 28px;
+  align-items: start;
+}
+.compact {
+  grid-template-columns: 1fr;
+}
+.compact:has(.reading) .finder {
+  display: none;
+}
+ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+}
+.entries {
+  max-height: calc(100vh - 260px);
+  overflow: auto;
+}
+li button {
+  all: unset;
+  cursor: pointer;
+  display: block;
+  width: 100%;
+  box-sizing: border-box;
+  padding: 8px 10px;
+  border-bottom: 1px solid var(--hem);
+  line-height: 1.3;
+  min-height: 40px;
+}
+li button:hover,
+li button.on {
+  background: var(--indigo-wash);
+}
+li button:focus-visible {
+  outline: 2px solid var(--indigo);
+  outline-offset: -2px;
+}
+.soft {
+  font-size: 13.5px;
+}
+.derived {
+  display: block;
+  color: var(--leaf-text);
+  font-size: 14px;
+}
+.values {
+  border: 1.5px dashed var(--leaf);
+}
+.values li:last-child button {
+  border-bottom: 0;
+}
+.reading {
+  background: var(--panel);
+  border: 1px solid var(--hem);
+  padding: 18px 22px;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.scroll {
+  overflow-x: auto;
+}
+.grid-table {
+  width: auto;
+  min-width: 50%;
+}
+.grid-table td,
+.grid-table th {
+  padding: 4px 12px;
+}
+.hit {
+  background: var(--turmeric-wash);
+  font-weight: 700;
+}
+.editions {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 14px;
+}
+.editions section {
+  border-top: 3px solid var(--hem-strong);
+  padding-top: 8px;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.editions .here {
+  border-top-color: var(--indigo);
+}
+@media (max-width: 900px) {
+  .library {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

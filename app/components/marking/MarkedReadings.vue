@@ -8,17 +8,35 @@ import { BAND_REASON } from '#core/texts/schedule-findings'
 import { QUANTITIES } from '#core/units/quantity'
 import { VERDICT_WORDS, expectedWords, overrideOf, readingWords } from '~/texts/marks'
 
-const props = defineProps<{ marks: readonly ReadingMark[]; overrides: readonly Override[]; scopes?: ScopeNames; selected?: string; mine?: boolean; onlyOpen?: boolean; toldElsewhere?: ReadonlySet<string> }>()
+const props = defineProps<{
+  marks: readonly ReadingMark[]
+  overrides: readonly Override[]
+  scopes?: ScopeNames
+  selected?: string
+  mine?: boolean
+  onlyOpen?: boolean
+  toldElsewhere?: ReadonlySet<string>
+}>()
 const emit = defineEmits<{ pick: [item: ItemKey] }>()
 
 /** Of a whole board what stands out comes alone when it is asked for; the selected line stays. */
-const rows = computed(() => props.marks.filter((mark) => !props.onlyOpen || mark.verdict !== 'right' || mark.findings.length > 0 || props.selected === `reading.${mark.reading}`).map((mark) => {
-  const key: ItemKey = `reading.${mark.reading}`
-  const own = overrideOf(key, props.overrides)
-  const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
-  const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
-  return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
-}))
+const rows = computed(() =>
+  props.marks
+    .filter(
+      (mark) =>
+        !props.onlyOpen ||
+        mark.verdict !== 'right' ||
+        mark.findings.length > 0 ||
+        props.selected === `reading.${mark.reading}`,
+    )
+    .map((mark) => {
+      const key: ItemKey = `reading.${mark.reading}`
+      const own = overrideOf(key, props.overrides)
+      const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
+      const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
+      return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
+    }),
+)
 /** What one cause says of many readings is said once, beside them. */
 const sentencesOf = (mark: ReadingMark) => {
   const all = mark.findings.map(findingSentence)
@@ -31,27 +49,53 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
 <template>
   <section aria-label="Readings">
     <div class="line reading head">
-      <span /><span>Reading</span><span>{{ mine ? 'Yours' : 'Theirs' }}</span><span>Expected at this bay, and limit</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span><span>Because</span>
+      <span /><span>Reading</span><span>{{ mine ? 'Yours' : 'Theirs' }}</span
+      ><span>Expected at this bay, and limit</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span
+      ><span>Because</span>
     </div>
     <div
-      v-for="{ mark, key, own, scale, isCritical, verdict } in rows" :key="key" class="line reading" :class="{ selected: selected === key }" :data-item="key" :data-verdict="verdict"
+      v-for="{ mark, key, own, scale, isCritical, verdict } in rows"
+      :key="key"
+      class="line reading"
+      :class="{ selected: selected === key }"
+      :data-item="key"
+      :data-verdict="verdict"
       @click="emit('pick', key)"
     >
       <VerdictEdge :verdict="verdict" />
-      <span class="name">{{ itemName(key, scopes) }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span>
+      <span class="name"
+        >{{ itemName(key, scopes) }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span
+      >
       <span class="theirs mono">{{ readingWords(mark) }}</span>
       <span>
         <BandGauge
-          v-if="readingKind(mark.reading).form === 'number'" :value="scaled(mark.value, scale)" :over="mark.over" :low="scaled(mark.expected.low, scale)" :high="scaled(mark.expected.high, scale)"
-          :limit="scaled(mark.expected.limit?.value, scale)" :limit-kind="mark.expected.limit?.kind" :verdict="mark.verdict" :label="`${readingWords(mark)}; expected ${expectedWords(mark)}`"
+          v-if="readingKind(mark.reading).form === 'number'"
+          :value="scaled(mark.value, scale)"
+          :over="mark.over"
+          :low="scaled(mark.expected.low, scale)"
+          :high="scaled(mark.expected.high, scale)"
+          :limit="scaled(mark.expected.limit?.value, scale)"
+          :limit-kind="mark.expected.limit?.kind"
+          :verdict="mark.verdict"
+          :label="`${readingWords(mark)}; expected ${expectedWords(mark)}`"
         />
         <span class="small soft">{{ expectedWords(mark) }}</span>
       </span>
-      <span><span class="tag" :class="verdict">{{ isCritical ? 'critical' : VERDICT_WORDS[verdict] }}</span></span>
+      <span
+        ><span class="tag" :class="verdict">{{
+          isCritical ? 'critical' : VERDICT_WORDS[verdict]
+        }}</span></span
+      >
       <span class="why">
         <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
         <template v-else>{{ sentencesOf(mark).join(' ') }}</template>
-        <span v-if="selected === key" class="more">{{ mark.expected.working }}<template v-if="mark.expected.reasons?.length"> · band: {{ mark.expected.reasons.map((reason) => BAND_REASON[reason]).join(', ') }}</template> · {{ mark.source }}</span>
+        <span v-if="selected === key" class="more"
+          >{{ mark.expected.working
+          }}<template v-if="mark.expected.reasons?.length">
+            · band: {{ mark.expected.reasons.map((reason) => BAND_REASON[reason]).join(', ') }}</template
+          >
+          · {{ mark.source }}</span
+        >
       </span>
     </div>
   </section>

@@ -7,26 +7,57 @@ import { GROUP_NAME } from '#core/texts/inspection'
 import { VERDICT_WORDS, overrideOf } from '~/texts/marks'
 
 /** What an assessor saw of the work, group by group. */
-const props = defineProps<{ marks: readonly WorkMark[]; overrides: readonly Override[]; selected?: string; mine?: boolean; onlyOpen?: boolean }>()
+const props = defineProps<{
+  marks: readonly WorkMark[]
+  overrides: readonly Override[]
+  selected?: string
+  mine?: boolean
+  onlyOpen?: boolean
+}>()
 const emit = defineEmits<{ pick: [item: ItemKey] }>()
 
-const rows = computed(() => props.marks.map((mark) => {
-  const key: ItemKey = `work.${mark.group}`
-  const own = overrideOf(key, props.overrides)
-  const isCritical = !own && mark.findings.some(({ seriousness }) => seriousness === 'critical')
-  return { mark, key, own, isCritical, verdict: own?.verdict ?? mark.verdict }
-}).filter(({ mark, verdict, key }) => !props.onlyOpen || verdict !== 'right' || mark.findings.length > 0 || props.selected === key))
+const rows = computed(() =>
+  props.marks
+    .map((mark) => {
+      const key: ItemKey = `work.${mark.group}`
+      const own = overrideOf(key, props.overrides)
+      const isCritical = !own && mark.findings.some(({ seriousness }) => seriousness === 'critical')
+      return { mark, key, own, isCritical, verdict: own?.verdict ?? mark.verdict }
+    })
+    .filter(
+      ({ mark, verdict, key }) =>
+        !props.onlyOpen || verdict !== 'right' || mark.findings.length > 0 || props.selected === key,
+    ),
+)
 </script>
 
 <template>
   <section aria-label="Inspection">
-    <div class="line work head"><span /><span>Inspection</span><span>Looked at</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span><span>Because</span></div>
-    <div v-for="{ mark, key, own, isCritical, verdict } in rows" :key="key" class="line work" :class="{ selected: selected === key }" :data-item="key" :data-verdict="verdict" @click="emit('pick', key)">
+    <div class="line work head">
+      <span /><span>Inspection</span><span>Looked at</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span
+      ><span>Because</span>
+    </div>
+    <div
+      v-for="{ mark, key, own, isCritical, verdict } in rows"
+      :key="key"
+      class="line work"
+      :class="{ selected: selected === key }"
+      :data-item="key"
+      :data-verdict="verdict"
+      @click="emit('pick', key)"
+    >
       <VerdictEdge :verdict="verdict" />
       <span class="name">{{ GROUP_NAME[mark.group] }}</span>
       <span class="theirs mono">{{ mark.looked }}</span>
-      <span><span class="tag" :class="verdict">{{ isCritical ? 'critical' : VERDICT_WORDS[verdict] }}</span></span>
-      <span class="why"><template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'In order.' }}</template></span>
+      <span
+        ><span class="tag" :class="verdict">{{
+          isCritical ? 'critical' : VERDICT_WORDS[verdict]
+        }}</span></span
+      >
+      <span class="why"
+        ><template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template
+        ><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'In order.' }}</template></span
+      >
     </div>
   </section>
 </template>

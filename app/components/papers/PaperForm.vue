@@ -3,27 +3,73 @@ import type { Paper, PaperItem } from '#core/papers/paper'
 import type { CircuitHead } from '#schemas/schedule-views'
 
 /** The parts of a record: what is known stands there, the rest is typed. */
-defineProps<{ paper: Paper; circuits: readonly CircuitHead[]; field: (key: string) => string; locked: boolean }>()
+defineProps<{
+  paper: Paper
+  circuits: readonly CircuitHead[]
+  field: (key: string) => string
+  locked: boolean
+}>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
-const isLong = ({ key }: PaperItem) => ['description', 'extent', 'existingComments', 'departures'].includes(key)
+const isLong = ({ key }: PaperItem) =>
+  ['description', 'extent', 'existingComments', 'departures'].includes(key)
 const isDate = ({ key }: PaperItem) => key === 'date' || key === 'nextInspection'
 const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
 </script>
 
 <template>
   <section v-for="(part, i) in paper.parts" :key="part.name" class="part">
-    <h2><span class="mono">{{ i + 1 }}</span> {{ part.name }}</h2>
+    <h2>
+      <span class="mono">{{ i + 1 }}</span> {{ part.name }}
+    </h2>
     <div class="items">
-      <div v-for="item in part.items" :key="item.key" class="item" :class="{ long: isLong(item) || item.key === 'declaration', open: item.value === '' }">
+      <div
+        v-for="item in part.items"
+        :key="item.key"
+        class="item"
+        :class="{ long: isLong(item) || item.key === 'declaration', open: item.value === '' }"
+      >
         <label :for="item.key">{{ item.name }}</label>
         <b v-if="!item.isTyped" class="known">{{ item.value || 'not there yet' }}</b>
         <template v-else>
-          <select v-if="item.choices" :id="item.key" class="screen-only" :value="field(item.key)" :disabled="locked" :name="item.key" @change="emit('write', item.key, ($event.target as HTMLSelectElement).value)">
-            <option value="">…</option><option v-for="choice in item.choices" :key="choice" :value="choice">{{ item.key === 'circuit' ? circuits.find(({ id }) => id === choice)?.name ?? choice : choice }}</option>
+          <select
+            v-if="item.choices"
+            :id="item.key"
+            class="screen-only"
+            :value="field(item.key)"
+            :disabled="locked"
+            :name="item.key"
+            @change="emit('write', item.key, ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">…</option>
+            <option v-for="choice in item.choices" :key="choice" :value="choice">
+              {{
+                item.key === 'circuit' ? (circuits.find(({ id }) => id === choice)?.name ?? choice) : choice
+              }}
+            </option>
           </select>
-          <input v-else :id="item.key" class="screen-only" :type="isDate(item) ? 'date' : 'text'" :value="field(item.key)" :disabled="locked" :name="item.key" maxlength="400" @input="emit('write', item.key, ($event.target as HTMLInputElement).value)">
+          <input
+            v-else
+            :id="item.key"
+            class="screen-only"
+            :type="isDate(item) ? 'date' : 'text'"
+            :value="field(item.key)"
+            :disabled="locked"
+            :name="item.key"
+            maxlength="400"
+            @input="emit('write', item.key, ($event.target as HTMLInputElement).value)"
+          />
           <b class="paper-only">{{ item.value }}</b>
-          <input v-if="isLeft(field(item.key))" class="why" :value="field(`why.${item.key}`)" :disabled="locked" :name="`why.${item.key}`" placeholder="because" :aria-label="`Reason for ${item.name}`" maxlength="400" @input="emit('write', `why.${item.key}`, ($event.target as HTMLInputElement).value)">
+          <input
+            v-if="isLeft(field(item.key))"
+            class="why"
+            :value="field(`why.${item.key}`)"
+            :disabled="locked"
+            :name="`why.${item.key}`"
+            placeholder="because"
+            :aria-label="`Reason for ${item.name}`"
+            maxlength="400"
+            @input="emit('write', `why.${item.key}`, ($event.target as HTMLInputElement).value)"
+          />
         </template>
       </div>
     </div>
@@ -31,15 +77,86 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
 </template>
 
 <style scoped>
-.part { border-top: 1.5px dashed var(--hem-strong); padding: 10px 0 14px; break-inside: avoid; }
-h2 { font-size: 18px; margin-bottom: 8px; } h2 .mono { color: var(--indigo-text); margin-right: 6px; }
-.items { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 8px 24px; }
-.item { display: grid; grid-template-columns: minmax(120px, 40%) 1fr; gap: 4px 10px; align-items: center; min-height: 38px; border-bottom: 1px solid var(--hem); }
-.long { grid-column: 1 / 3; grid-template-columns: minmax(120px, 19%) 1fr; }
-label { color: var(--soft); font-size: 14.5px; line-height: 1.2; } .known { font-weight: 600; line-height: 1.25; }
-input, select { min-height: 40px; border: 1px solid var(--hem-strong); border-radius: var(--ease); background: var(--raised); color: var(--ink); font: 560 15.5px var(--font); padding: 0 8px; width: 100%; }
-.open input, .open select { border-color: var(--turmeric); border-width: 2px; } .why { grid-column: 2; border-style: dashed; }
-.paper-only { display: none; }
-@media print { .paper-only { display: inline; } .item { min-height: 0; padding: 3px 0; } .why { border: 0; } }
-@media (max-width: 900px) { .items { grid-template-columns: 1fr; } .long { grid-column: 1; } }
+.part {
+  border-top: 1.5px dashed var(--hem-strong);
+  padding: 10px 0 14px;
+  break-inside: avoid;
+}
+h2 {
+  font-size: 18px;
+  margin-bottom: 8px;
+}
+h2 .mono {
+  color: var(--indigo-text);
+  margin-right: 6px;
+}
+.items {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px 24px;
+}
+.item {
+  display: grid;
+  grid-template-columns: minmax(120px, 40%) 1fr;
+  gap: 4px 10px;
+  align-items: center;
+  min-height: 38px;
+  border-bottom: 1px solid var(--hem);
+}
+.long {
+  grid-column: 1 / 3;
+  grid-template-columns: minmax(120px, 19%) 1fr;
+}
+label {
+  color: var(--soft);
+  font-size: 14.5px;
+  line-height: 1.2;
+}
+.known {
+  font-weight: 600;
+  line-height: 1.25;
+}
+input,
+select {
+  min-height: 40px;
+  border: 1px solid var(--hem-strong);
+  border-radius: var(--ease);
+  background: var(--raised);
+  color: var(--ink);
+  font: 560 15.5px var(--font);
+  padding: 0 8px;
+  width: 100%;
+}
+.open input,
+.open select {
+  border-color: var(--turmeric);
+  border-width: 2px;
+}
+.why {
+  grid-column: 2;
+  border-style: dashed;
+}
+.paper-only {
+  display: none;
+}
+@media print {
+  .paper-only {
+    display: inline;
+  }
+  .item {
+    min-height: 0;
+    padding: 3px 0;
+  }
+  .why {
+    border: 0;
+  }
+}
+@media (max-width: 900px) {
+  .items {
+    grid-template-columns: 1fr;
+  }
+  .long {
+    grid-column: 1;
+  }
+}
 </style>

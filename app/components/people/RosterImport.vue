@@ -26,7 +26,9 @@ async function choose(event: Event) {
   refusal.value = ''
   preview.value = null
   fileName.value = file.name
-  if (file.size > 1_000_000) return void (refusal.value = 'The file is larger than 1 MB. A roster is a few kilobytes: check that it is the right file.')
+  if (file.size > 1_000_000)
+    return void (refusal.value =
+      'The file is larger than 1 MB. A roster is a few kilobytes: check that it is the right file.')
   if (file.size === 0) return void (refusal.value = 'The file is empty.')
   try {
     fileBase64.value = await toBase64(file)
@@ -56,28 +58,76 @@ async function take() {
       <h2>Import a roster</h2>
       <el-button text @click="emit('close')">Close</el-button>
     </div>
-    <p class="soft">CSV in UTF-8 with the columns <span class="mono">number, name, group</span> and, if you like, <span class="mono">role</span>. All rows are taken, or none.</p>
+    <p class="soft">
+      CSV in UTF-8 with the columns <span class="mono">number, name, group</span> and, if you like,
+      <span class="mono">role</span>. All rows are taken, or none.
+    </p>
     <div class="row">
-      <input ref="input" type="file" accept=".csv,text/csv" class="visually-hidden" aria-label="Roster file" @change="choose">
+      <input
+        ref="input"
+        type="file"
+        accept=".csv,text/csv"
+        class="visually-hidden"
+        aria-label="Roster file"
+        @change="choose"
+      />
       <el-button @click="input?.click()">Choose a file</el-button>
       <span v-if="fileName" class="mono">{{ fileName }}</span>
     </div>
     <p v-if="refusal" class="caution" role="alert">{{ refusal }}</p>
     <template v-if="preview">
-      <p data-testid="roster-counts"><b>{{ preview.good.length }}</b> {{ preview.good.length === 1 ? 'row can' : 'rows can' }} be taken<template v-if="preview.bad.length">, <b class="caution">{{ preview.bad.length }}</b> cannot</template>.</p>
+      <p data-testid="roster-counts">
+        <b>{{ preview.good.length }}</b> {{ preview.good.length === 1 ? 'row can' : 'rows can' }} be
+        taken<template v-if="preview.bad.length"
+          >, <b class="caution">{{ preview.bad.length }}</b> cannot</template
+        >.
+      </p>
       <table v-if="preview.bad.length" class="grid-table bad">
-        <thead><tr><th>Line</th><th>Number</th><th>Name</th><th>Group</th><th>What to correct</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Line</th>
+            <th>Number</th>
+            <th>Name</th>
+            <th>Group</th>
+            <th>What to correct</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="row in preview.bad" :key="row.line"><td class="mono">{{ row.line }}</td><td class="mono">{{ row.cells.number }}</td><td>{{ row.cells.name }}</td><td>{{ row.cells.cohort }}</td><td class="caution">{{ row.problems.map((problem) => ROSTER_PROBLEM[problem]).join(' ') }}</td></tr>
+          <tr v-for="row in preview.bad" :key="row.line">
+            <td class="mono">{{ row.line }}</td>
+            <td class="mono">{{ row.cells.number }}</td>
+            <td>{{ row.cells.name }}</td>
+            <td>{{ row.cells.cohort }}</td>
+            <td class="caution">{{ row.problems.map((problem) => ROSTER_PROBLEM[problem]).join(' ') }}</td>
+          </tr>
         </tbody>
       </table>
       <table v-if="preview.good.length" class="grid-table">
-        <thead><tr><th>Number</th><th>Name</th><th>Group</th><th>Role</th></tr></thead>
-        <tbody><tr v-for="person in preview.good" :key="person.number"><td class="mono">{{ person.number }}</td><td>{{ person.name }}</td><td>{{ person.cohort }}</td><td>{{ person.role }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>Number</th>
+            <th>Name</th>
+            <th>Group</th>
+            <th>Role</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="person in preview.good" :key="person.number">
+            <td class="mono">{{ person.number }}</td>
+            <td>{{ person.name }}</td>
+            <td>{{ person.cohort }}</td>
+            <td>{{ person.role }}</td>
+          </tr>
+        </tbody>
       </table>
       <div class="row">
-        <el-button type="primary" :disabled="preview.bad.length > 0" :loading="isBusy" @click="take">Import {{ preview.good.length === 1 ? 'this row' : `these ${preview.good.length} rows` }}</el-button>
-        <span v-if="preview.bad.length" class="soft">Correct the rows above in your file and choose it again. Nothing has been imported.</span>
+        <el-button type="primary" :disabled="preview.bad.length > 0" :loading="isBusy" @click="take"
+          >Import
+          {{ preview.good.length === 1 ? 'this row' : `these ${preview.good.length} rows` }}</el-button
+        >
+        <span v-if="preview.bad.length" class="soft"
+          >Correct the rows above in your file and choose it again. Nothing has been imported.</span
+        >
       </div>
     </template>
   </section>

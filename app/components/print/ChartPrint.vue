@@ -9,28 +9,79 @@ import { isFrom } from '#core/regulations/editions'
 /** The chart beside each board and the labels on it. */
 const props = defineProps<{ exercise: Exercise; labels: boolean }>()
 const design = computed(() => designOf(props.exercise))
-const boards = computed(() => design.value.boards.map((board) => ({ board, circuits: design.value.circuits.filter(({ circuit }) => circuit.board === board.scope).sort((a, b) => a.circuit.way - b.circuit.way) })))
-const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) => (values[step] === undefined ? '–' : stepWords(step, values[step]))
+const boards = computed(() =>
+  design.value.boards.map((board) => ({
+    board,
+    circuits: design.value.circuits
+      .filter(({ circuit }) => circuit.board === board.scope)
+      .sort((a, b) => a.circuit.way - b.circuit.way),
+  })),
+)
+const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) =>
+  values[step] === undefined ? '–' : stepWords(step, values[step])
 const interval = computed(() => (isFrom(props.exercise.edition, '18') ? 'six-monthly' : 'quarterly'))
-const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) => circuits.some(({ values }) => (values.residual ?? 0) > 0)
+const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) =>
+  circuits.some(({ values }) => (values.residual ?? 0) > 0)
 </script>
 
 <template>
   <article v-for="{ board, circuits } in boards" :key="board.scope" class="sheet">
-    <header><div><p class="soft">{{ exercise.code }} · {{ labels ? 'labels' : 'circuit chart' }}</p><h1>{{ board.board.name }}</h1></div><p class="who">{{ board.task.arrangement }} · main switch {{ words(board.values, 'mainSwitch') }}<br>demand {{ words(board.values, 'demand') }}</p></header>
+    <header>
+      <div>
+        <p class="soft">{{ exercise.code }} · {{ labels ? 'labels' : 'circuit chart' }}</p>
+        <h1>{{ board.board.name }}</h1>
+      </div>
+      <p class="who">
+        {{ board.task.arrangement }} · main switch {{ words(board.values, 'mainSwitch') }}<br />demand
+        {{ words(board.values, 'demand') }}
+      </p>
+    </header>
     <table v-if="!labels" class="grid-table">
-      <thead><tr><th>Way</th><th>Circuit</th><th>Device</th><th>RCD</th><th>Cable</th><th class="num">csa</th><th class="num">Points</th><th class="num">Zs max</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Way</th>
+          <th>Circuit</th>
+          <th>Device</th>
+          <th>RCD</th>
+          <th>Cable</th>
+          <th class="num">csa</th>
+          <th class="num">Points</th>
+          <th class="num">Zs max</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="{ circuit, values, task } in circuits" :key="circuit.id">
-          <td><b class="mono">{{ circuit.way }}{{ board.board.phases === 3 ? ` ${circuit.phases === 3 ? 'L1–L3' : circuit.line}` : '' }}</b></td><td>{{ circuit.name }}</td><td class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}</td><td>{{ words(values, 'residual') }}</td>
-          <td>{{ CABLE_NAME[circuit.cable.kind] }}</td><td class="num">{{ words(values, 'csa') }}</td><td class="num">{{ circuit.points }}</td><td class="num">{{ words(values, 'zsMax') }}</td>
+          <td>
+            <b class="mono"
+              >{{ circuit.way
+              }}{{ board.board.phases === 3 ? ` ${circuit.phases === 3 ? 'L1–L3' : circuit.line}` : '' }}</b
+            >
+          </td>
+          <td>{{ circuit.name }}</td>
+          <td class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}</td>
+          <td>{{ words(values, 'residual') }}</td>
+          <td>{{ CABLE_NAME[circuit.cable.kind] }}</td>
+          <td class="num">{{ words(values, 'csa') }}</td>
+          <td class="num">{{ circuit.points }}</td>
+          <td class="num">{{ words(values, 'zsMax') }}</td>
         </tr>
       </tbody>
     </table>
     <div v-else class="labels">
-      <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label"><b>{{ circuit.way }}</b><span>{{ circuit.name }}<br><span class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}{{ (values.residual ?? 0) > 0 ? ` · ${words(values, 'residual')}` : '' }}</span></span></div>
+      <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label">
+        <b>{{ circuit.way }}</b
+        ><span
+          >{{ circuit.name }}<br /><span class="mono"
+            >{{ task.device.curve ?? '' }}{{ words(values, 'in')
+            }}{{ (values.residual ?? 0) > 0 ? ` · ${words(values, 'residual')}` : '' }}</span
+          ></span
+        >
+      </div>
     </div>
-    <p v-if="hasResidual(circuits)" class="stitched">This board has residual current devices. Press each test button {{ interval }}. If one does not open, tell the person in charge.</p>
+    <p v-if="hasResidual(circuits)" class="stitched">
+      This board has residual current devices. Press each test button {{ interval }}. If one does not open,
+      tell the person in charge.
+    </p>
     <p class="soft">Next inspection of this bay: ____________ · by: ____________</p>
     <PrintFoot />
   </article>
@@ -38,7 +89,22 @@ const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) => cir
 
 <style scoped src="./sheet.css"></style>
 <style scoped>
-.labels { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px; }
-.label { border: 1.5px solid var(--ink); padding: 8px 10px; display: flex; gap: 12px; align-items: center; line-height: 1.25; min-height: 58px; break-inside: avoid; }
-.label b { font: 740 24px var(--mono); }
+.labels {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 10px;
+}
+.label {
+  border: 1.5px solid var(--ink);
+  padding: 8px 10px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  line-height: 1.25;
+  min-height: 58px;
+  break-inside: avoid;
+}
+.label b {
+  font: 740 24px var(--mono);
+}
 </style>

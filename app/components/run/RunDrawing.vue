@@ -5,7 +5,16 @@ import type { RunProblem } from '#core/run/check'
 import type { ContainmentRun, Former } from '#core/run/run'
 
 /** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured corners are drawn over it. */
-const props = defineProps<{ run: ContainmentRun; former: Former; selected: number | null; problems?: readonly RunProblem[]; supports?: readonly Vector[]; shifted?: readonly Vector[]; locked?: boolean; px?: number }>()
+const props = defineProps<{
+  run: ContainmentRun
+  former: Former
+  selected: number | null
+  problems?: readonly RunProblem[]
+  supports?: readonly Vector[]
+  shifted?: readonly Vector[]
+  locked?: boolean
+  px?: number
+}>()
 const emit = defineEmits<{ select: [straight: number]; length: [straight: number, mm: number] }>()
 const SNAP_MM = 10
 const svg = ref<SVGSVGElement>()
@@ -16,31 +25,56 @@ const held = ref<string | null>(null)
 const view = computed(() => {
   const [a, b] = [drawn.value.viewBox, over.value?.viewBox ?? drawn.value.viewBox]
   const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)]
-  return { x, y, width: Math.max(a.x + a.width, b.x + b.width) - x, height: Math.max(a.y + a.height, b.y + b.height) - y }
+  return {
+    x,
+    y,
+    width: Math.max(a.x + a.width, b.x + b.width) - x,
+    height: Math.max(a.y + a.height, b.y + b.height) - y,
+  }
 })
-const box = computed(() => held.value ?? `${view.value.x} ${view.value.y} ${view.value.width} ${view.value.height}`)
+const box = computed(
+  () => held.value ?? `${view.value.x} ${view.value.y} ${view.value.width} ${view.value.height}`,
+)
 const scale = computed(() => Math.max(view.value.width / (props.px ?? 690), view.value.height / 400, 0.6))
 const wrong = computed(() => new Set((props.problems ?? []).map(({ straight }) => straight)))
-const isOff = (straight: number) => Math.abs(dot(directionsOf(props.run.straights)[straight]!, AXES.out)) > 0.5
+const isOff = (straight: number) =>
+  Math.abs(dot(directionsOf(props.run.straights)[straight]!, AXES.out)) > 0.5
 const LABEL_PX = 17
 /** Width of a figure beside its height; the labels are set in a type of even width. */
 const FIGURE = 0.62
-const labels = computed(() => props.run.straights.map(({ lengthMm }, i) => {
-  const own = drawn.value.corners.filter(({ corner }) => corner.straight === i)
-  const end = own.at(-1)!
-  const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
-  const text = `${i + 1} · ${Math.round(lengthMm)}${isOff(i) ? ' ⊙' : ''}`
-  const half = (text.length * FIGURE * LABEL_PX * scale.value) / 2
-  const isUpright = Math.abs(end.y - before.y) > Math.abs(end.x - before.x)
-  // What comes off the wall slants to the right: there is room to its left.
-  const [right, down] = isOff(i) ? [-half - 12 * scale.value, 22 * scale.value] : isUpright ? [half + 14 * scale.value, 0] : [0, -12 * scale.value]
-  const [left, most] = [view.value.x + half, view.value.x + view.value.width - half]
-  const x = (end.x + before.x) / 2 + right
-  return { i, text, x: x > most && isUpright ? x - 2 * right : Math.min(most, Math.max(left, x)), y: (end.y + before.y) / 2 + down }
-}))
-const ends = computed(() => props.run.straights.map((_, i) => ({ i, ...drawn.value.corners.filter(({ corner }) => corner.straight === i).at(-1)! })))
+const labels = computed(() =>
+  props.run.straights.map(({ lengthMm }, i) => {
+    const own = drawn.value.corners.filter(({ corner }) => corner.straight === i)
+    const end = own.at(-1)!
+    const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
+    const text = `${i + 1} · ${Math.round(lengthMm)}${isOff(i) ? ' ⊙' : ''}`
+    const half = (text.length * FIGURE * LABEL_PX * scale.value) / 2
+    const isUpright = Math.abs(end.y - before.y) > Math.abs(end.x - before.x)
+    // What comes off the wall slants to the right: there is room to its left.
+    const [right, down] = isOff(i)
+      ? [-half - 12 * scale.value, 22 * scale.value]
+      : isUpright
+        ? [half + 14 * scale.value, 0]
+        : [0, -12 * scale.value]
+    const [left, most] = [view.value.x + half, view.value.x + view.value.width - half]
+    const x = (end.x + before.x) / 2 + right
+    return {
+      i,
+      text,
+      x: x > most && isUpright ? x - 2 * right : Math.min(most, Math.max(left, x)),
+      y: (end.y + before.y) / 2 + down,
+    }
+  }),
+)
+const ends = computed(() =>
+  props.run.straights.map((_, i) => ({
+    i,
+    ...drawn.value.corners.filter(({ corner }) => corner.straight === i).at(-1)!,
+  })),
+)
 
-let drag: { straight: number; from: number; x: number; y: number; axis: { x: number; y: number } } | null = null
+let drag: { straight: number; from: number; x: number; y: number; axis: { x: number; y: number } } | null =
+  null
 function toWall(event: PointerEvent): { x: number; y: number } {
   const matrix = svg.value!.getScreenCTM()!.inverse()
   return { x: event.clientX * matrix.a + matrix.e, y: event.clientY * matrix.d + matrix.f }
@@ -58,7 +92,8 @@ function grab(event: PointerEvent, straight: number) {
 function move(event: PointerEvent) {
   if (!drag) return
   const at = toWall(event)
-  const along = ((at.x - drag.x) * drag.axis.x + (at.y - drag.y) * drag.axis.y) / (drag.axis.x ** 2 + drag.axis.y ** 2)
+  const along =
+    ((at.x - drag.x) * drag.axis.x + (at.y - drag.y) * drag.axis.y) / (drag.axis.x ** 2 + drag.axis.y ** 2)
   const mm = Math.max(SNAP_MM, Math.round((drag.from + along) / SNAP_MM) * SNAP_MM)
   if (mm !== props.run.straights[drag.straight]!.lengthMm) emit('length', drag.straight, mm)
 }
@@ -69,27 +104,147 @@ function drop() {
 </script>
 
 <template>
-  <svg ref="svg" class="wall" :viewBox="box" role="img" :aria-label="`${run.name}: ${run.straights.length} straights`" @pointermove="move" @pointerup="drop" @pointercancel="drop">
-    <defs><pattern id="wall-grid" width="100" height="100" patternUnits="userSpaceOnUse"><path d="M100 0H0V100" fill="none" class="grid" /></pattern></defs>
+  <svg
+    ref="svg"
+    class="wall"
+    :viewBox="box"
+    role="img"
+    :aria-label="`${run.name}: ${run.straights.length} straights`"
+    @pointermove="move"
+    @pointerup="drop"
+    @pointercancel="drop"
+  >
+    <defs>
+      <pattern id="wall-grid" width="100" height="100" patternUnits="userSpaceOnUse">
+        <path d="M100 0H0V100" fill="none" class="grid" />
+      </pattern>
+    </defs>
     <rect :x="view.x" :y="view.y" :width="view.width" :height="view.height" fill="url(#wall-grid)" />
     <path :d="drawn.path" class="tube" :style="{ strokeWidth: Math.max(run.sizeMm, 5 * scale) }" />
     <path :d="drawn.path" class="core" :style="{ strokeWidth: 1.4 * scale }" />
     <path v-if="over" :d="over.path" class="measured" :style="{ strokeWidth: 4 * scale }" />
-    <g v-for="(at, i) in supports ?? []" :key="`u${i}`" :transform="`translate(${project(at).x} ${project(at).y})`"><rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" /></g>
+    <g
+      v-for="(at, i) in supports ?? []"
+      :key="`u${i}`"
+      :transform="`translate(${project(at).x} ${project(at).y})`"
+    >
+      <rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" />
+    </g>
     <g v-for="{ x, y, corner } in drawn.corners" :key="`${corner.straight} ${x} ${y}`">
-      <rect v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'" :x="x - 15 * scale" :y="y - 15 * scale" :width="30 * scale" :height="30 * scale" class="box" />
-      <rect v-else-if="corner.joint === 'coupler'" :x="x - 16 * scale" :y="y - 9 * scale" :width="32 * scale" :height="18 * scale" class="box" />
+      <rect
+        v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'"
+        :x="x - 15 * scale"
+        :y="y - 15 * scale"
+        :width="30 * scale"
+        :height="30 * scale"
+        class="box"
+      />
+      <rect
+        v-else-if="corner.joint === 'coupler'"
+        :x="x - 16 * scale"
+        :y="y - 9 * scale"
+        :width="32 * scale"
+        :height="18 * scale"
+        class="box"
+      />
       <circle v-else-if="corner.joint === 'inspection'" :cx="x" :cy="y" :r="14 * scale" class="box" />
     </g>
-    <text v-for="label in labels" :key="`t${label.i}`" :x="label.x" :y="label.y" text-anchor="middle" :font-size="LABEL_PX * scale" class="label" :class="{ wrong: wrong.has(label.i), on: selected === label.i }">{{ label.text }}</text>
-    <circle v-for="end in ends" :key="`h${end.i}`" :cx="end.x" :cy="end.y" :r="13 * scale" class="handle" :class="{ on: selected === end.i, locked }" :data-testid="`corner-${end.i + 1}`" @pointerdown="grab($event, end.i)" />
+    <text
+      v-for="label in labels"
+      :key="`t${label.i}`"
+      :x="label.x"
+      :y="label.y"
+      text-anchor="middle"
+      :font-size="LABEL_PX * scale"
+      class="label"
+      :class="{ wrong: wrong.has(label.i), on: selected === label.i }"
+    >
+      {{ label.text }}
+    </text>
+    <circle
+      v-for="end in ends"
+      :key="`h${end.i}`"
+      :cx="end.x"
+      :cy="end.y"
+      :r="13 * scale"
+      class="handle"
+      :class="{ on: selected === end.i, locked }"
+      :data-testid="`corner-${end.i + 1}`"
+      @pointerdown="grab($event, end.i)"
+    />
   </svg>
 </template>
 
 <style scoped>
-.wall { width: 100%; height: 100%; min-height: 300px; background: var(--raised); border: 1px solid var(--hem); touch-action: none; display: block; }
-.grid { stroke: var(--hem); stroke-width: 1; } .tube { fill: none; stroke: var(--hem-strong); stroke-linejoin: round; stroke-linecap: round; } .core { fill: none; stroke: var(--indigo); stroke-dasharray: 10 6; } .measured { fill: none; stroke: var(--madder); stroke-linejoin: round; }
-.box { fill: var(--panel); stroke: var(--ink); stroke-width: 2.5; vector-effect: non-scaling-stroke; } .saddle { fill: var(--turmeric); stroke: var(--ink); stroke-width: 1; vector-effect: non-scaling-stroke; }
-.label { font-family: var(--mono); font-weight: 640; fill: var(--ink); paint-order: stroke; stroke: var(--raised); stroke-width: 5px; vector-effect: non-scaling-stroke; } .label.wrong { fill: var(--madder-text); } .label.on { fill: var(--indigo-text); text-decoration: underline; }
-.handle { fill: transparent; stroke: transparent; cursor: grab; } .handle:hover, .handle.on { stroke: var(--indigo); stroke-width: 2.5; vector-effect: non-scaling-stroke; } .handle.locked { cursor: pointer; }
+.wall {
+  width: 100%;
+  height: 100%;
+  min-height: 300px;
+  background: var(--raised);
+  border: 1px solid var(--hem);
+  touch-action: none;
+  display: block;
+}
+.grid {
+  stroke: var(--hem);
+  stroke-width: 1;
+}
+.tube {
+  fill: none;
+  stroke: var(--hem-strong);
+  stroke-linejoin: round;
+  stroke-linecap: round;
+}
+.core {
+  fill: none;
+  stroke: var(--indigo);
+  stroke-dasharray: 10 6;
+}
+.measured {
+  fill: none;
+  stroke: var(--madder);
+  stroke-linejoin: round;
+}
+.box {
+  fill: var(--panel);
+  stroke: var(--ink);
+  stroke-width: 2.5;
+  vector-effect: non-scaling-stroke;
+}
+.saddle {
+  fill: var(--turmeric);
+  stroke: var(--ink);
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
+}
+.label {
+  font-family: var(--mono);
+  font-weight: 640;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--raised);
+  stroke-width: 5px;
+  vector-effect: non-scaling-stroke;
+}
+.label.wrong {
+  fill: var(--madder-text);
+}
+.label.on {
+  fill: var(--indigo-text);
+  text-decoration: underline;
+}
+.handle {
+  fill: transparent;
+  stroke: transparent;
+  cursor: grab;
+}
+.handle:hover,
+.handle.on {
+  stroke: var(--indigo);
+  stroke-width: 2.5;
+  vector-effect: non-scaling-stroke;
+}
+.handle.locked {
+  cursor: pointer;
+}
 </style>

@@ -4,23 +4,56 @@ import { RUN_PART_NAME } from '#core/texts/run'
 import type { MeasurementView } from '#schemas/workmanship-views'
 
 /** What a measured run shows of each part, proposed or decided, and the criteria that rest on it. */
-const props = defineProps<{ verdicts: readonly PartVerdict[]; criteria: MeasurementView['criteria']; decision: MeasurementView['decision'] }>()
-const codesOf = (part: string) => props.criteria.filter(({ evidence }) => (evidence as readonly string[]).includes(`run.${part}`)).map(({ code }) => code).join(', ')
-const rows = computed(() => props.verdicts.map((one) => ({ ...one, isMet: props.decision ? props.decision.parts[one.part] ?? null : one.isMet })))
+const props = defineProps<{
+  verdicts: readonly PartVerdict[]
+  criteria: MeasurementView['criteria']
+  decision: MeasurementView['decision']
+}>()
+const codesOf = (part: string) =>
+  props.criteria
+    .filter(({ evidence }) => (evidence as readonly string[]).includes(`run.${part}`))
+    .map(({ code }) => code)
+    .join(', ')
+const rows = computed(() =>
+  props.verdicts.map((one) => ({
+    ...one,
+    isMet: props.decision ? (props.decision.parts[one.part] ?? null) : one.isMet,
+  })),
+)
 </script>
 
 <template>
   <table data-testid="run-verdict">
     <tbody>
       <tr v-for="row in rows" :key="row.part">
-        <th scope="row">{{ RUN_PART_NAME[row.part] }} <span class="mono soft">{{ codesOf(row.part) }}</span></th>
+        <th scope="row">
+          {{ RUN_PART_NAME[row.part] }} <span class="mono soft">{{ codesOf(row.part) }}</span>
+        </th>
         <td class="mono num">{{ row.right }}/{{ row.of }}</td>
-        <td><span class="tag" :class="row.isMet === null ? 'waiting' : row.isMet ? 'met' : 'wrong'">{{ row.isMet === null ? `${row.of - row.taken} not taken` : row.isMet ? 'met' : 'not yet' }}</span></td>
+        <td>
+          <span class="tag" :class="row.isMet === null ? 'waiting' : row.isMet ? 'met' : 'wrong'">{{
+            row.isMet === null ? `${row.of - row.taken} not taken` : row.isMet ? 'met' : 'not yet'
+          }}</span>
+        </td>
       </tr>
     </tbody>
   </table>
 </template>
 
 <style scoped>
-table { border-collapse: collapse; } th, td { text-align: left; padding: 7px 10px 7px 0; border-bottom: 1px solid var(--hem); } th { font-weight: 620; } .num { text-align: right; }
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: left;
+  padding: 7px 10px 7px 0;
+  border-bottom: 1px solid var(--hem);
+}
+th {
+  font-weight: 620;
+}
+.num {
+  text-align: right;
+}
 </style>

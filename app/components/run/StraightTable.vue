@@ -4,48 +4,317 @@ import { DIRECTIONS, JOINTS } from '#core/run/run'
 import { DIRECTION_NAME, JOINT_NAME } from '#core/texts/run'
 
 /** The straights of a run by their dimensions, for the keyboard; detours open under their straight. */
-const props = defineProps<{ fields: RunFields; problems: Readonly<Record<string, string>>; said: ReadonlyMap<number, readonly string[]>; selected: number | null; locked: boolean }>()
-const emit = defineEmits<{ write: [key: string, text: string]; add: [to: (typeof DIRECTIONS)[number]]; remove: [id: string]; select: [straight: number] }>()
+const props = defineProps<{
+  fields: RunFields
+  problems: Readonly<Record<string, string>>
+  said: ReadonlyMap<number, readonly string[]>
+  selected: number | null
+  locked: boolean
+}>()
+const emit = defineEmits<{
+  write: [key: string, text: string]
+  add: [to: (typeof DIRECTIONS)[number]]
+  remove: [id: string]
+  select: [straight: number]
+}>()
 const ids = computed(() => straightIds(props.fields))
 const text = (id: string, field: string, usual = '') => props.fields[`${id}.${field}`] ?? usual
-const write = (id: string, field: string, event: Event) => emit('write', `${id}.${field}`, (event.target as HTMLInputElement | HTMLSelectElement).value)
-const ADD = [['right', '→'], ['up', '↑'], ['down', '↓'], ['left', '←'], ['out', '⊙'], ['back', '⊗']] as const
+const write = (id: string, field: string, event: Event) =>
+  emit('write', `${id}.${field}`, (event.target as HTMLInputElement | HTMLSelectElement).value)
+const ADD = [
+  ['right', '→'],
+  ['up', '↑'],
+  ['down', '↓'],
+  ['left', '←'],
+  ['out', '⊙'],
+  ['back', '⊗'],
+] as const
 </script>
 
 <template>
   <div class="wrap" tabindex="0" role="region" aria-label="Straights">
     <table>
-      <thead><tr><th /><th>To</th><th>Set °</th><th>Length mm</th><th>Then</th><th>On the way</th><th /></tr></thead>
+      <thead>
+        <tr>
+          <th />
+          <th>To</th>
+          <th>Set °</th>
+          <th>Length mm</th>
+          <th>Then</th>
+          <th>On the way</th>
+          <th />
+        </tr>
+      </thead>
       <tbody v-for="(id, i) in ids" :key="id" :class="{ on: selected === i }" @focusin="emit('select', i)">
         <tr>
           <th scope="row">{{ i + 1 }}</th>
-          <td><select :value="text(id, 'to', 'right')" :disabled="locked" :aria-label="`Straight ${i + 1}, to`" :name="`${id}.to`" @change="write(id, 'to', $event)"><option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option></select></td>
-          <td><input v-if="i > 0" :value="text(id, 'set', '90')" :disabled="locked" :aria-label="`Straight ${i + 1}, set`" :name="`${id}.set`" @input="write(id, 'set', $event)"></td>
-          <td :class="{ bad: problems[`${id}.length`] }" :title="problems[`${id}.length`]"><input :value="text(id, 'length')" :disabled="locked" :aria-label="`Straight ${i + 1}, length`" :aria-invalid="Boolean(problems[`${id}.length`])" :name="`${id}.length`" @input="write(id, 'length', $event)"></td>
-          <td><select v-if="i < ids.length - 1" :value="text(id, 'then', 'bend')" :disabled="locked" :aria-label="`Straight ${i + 1}, then`" :name="`${id}.then`" @change="write(id, 'then', $event)"><option v-for="joint in JOINTS.filter((one) => one !== 'end')" :key="joint" :value="joint">{{ JOINT_NAME[joint] }}</option></select><span v-else class="soft">last box</span></td>
-          <td><select :value="text(id, 'detour')" :disabled="locked" :aria-label="`Straight ${i + 1}, on the way`" :name="`${id}.detour`" @change="write(id, 'detour', $event)"><option value="">–</option><option value="offset">offset</option><option value="bridge">bridge</option></select></td>
-          <td><button v-if="!locked" type="button" class="remove" :aria-label="`Remove straight ${i + 1}`" @click="emit('remove', id)">×</button></td>
+          <td>
+            <select
+              :value="text(id, 'to', 'right')"
+              :disabled="locked"
+              :aria-label="`Straight ${i + 1}, to`"
+              :name="`${id}.to`"
+              @change="write(id, 'to', $event)"
+            >
+              <option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option>
+            </select>
+          </td>
+          <td>
+            <input
+              v-if="i > 0"
+              :value="text(id, 'set', '90')"
+              :disabled="locked"
+              :aria-label="`Straight ${i + 1}, set`"
+              :name="`${id}.set`"
+              @input="write(id, 'set', $event)"
+            />
+          </td>
+          <td :class="{ bad: problems[`${id}.length`] }" :title="problems[`${id}.length`]">
+            <input
+              :value="text(id, 'length')"
+              :disabled="locked"
+              :aria-label="`Straight ${i + 1}, length`"
+              :aria-invalid="Boolean(problems[`${id}.length`])"
+              :name="`${id}.length`"
+              @input="write(id, 'length', $event)"
+            />
+          </td>
+          <td>
+            <select
+              v-if="i < ids.length - 1"
+              :value="text(id, 'then', 'bend')"
+              :disabled="locked"
+              :aria-label="`Straight ${i + 1}, then`"
+              :name="`${id}.then`"
+              @change="write(id, 'then', $event)"
+            >
+              <option v-for="joint in JOINTS.filter((one) => one !== 'end')" :key="joint" :value="joint">
+                {{ JOINT_NAME[joint] }}
+              </option></select
+            ><span v-else class="soft">last box</span>
+          </td>
+          <td>
+            <select
+              :value="text(id, 'detour')"
+              :disabled="locked"
+              :aria-label="`Straight ${i + 1}, on the way`"
+              :name="`${id}.detour`"
+              @change="write(id, 'detour', $event)"
+            >
+              <option value="">–</option>
+              <option value="offset">offset</option>
+              <option value="bridge">bridge</option>
+            </select>
+          </td>
+          <td>
+            <button
+              v-if="!locked"
+              type="button"
+              class="remove"
+              :aria-label="`Remove straight ${i + 1}`"
+              @click="emit('remove', id)"
+            >
+              ×
+            </button>
+          </td>
         </tr>
         <tr v-if="text(id, 'detour')" class="detour">
-          <td /><td colspan="6"><div class="boxes">
-            <label v-for="[field, name, usual] in ([['at', 'from the start', ''], ['height', 'height', ''], ['angle', 'angle °', '30'], ...(text(id, 'detour') === 'bridge' ? [['flat', 'on top', '100']] : [])] as [string, string, string][])" :key="field" :class="{ bad: problems[`${id}.${field}`] }"><span>{{ name }}</span><input :value="text(id, field, usual)" :disabled="locked" :aria-label="`Straight ${i + 1}, ${name}`" :name="`${id}.${field}`" @input="write(id, field, $event)"></label>
-            <label><span>towards</span><select :value="text(id, 'towards', 'out')" :disabled="locked" :name="`${id}.towards`" @change="write(id, 'towards', $event)"><option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option></select></label>
-          </div></td>
+          <td />
+          <td colspan="6">
+            <div class="boxes">
+              <label
+                v-for="[field, name, usual] in [
+                  ['at', 'from the start', ''],
+                  ['height', 'height', ''],
+                  ['angle', 'angle °', '30'],
+                  ...(text(id, 'detour') === 'bridge' ? [['flat', 'on top', '100']] : []),
+                ] as [string, string, string][]"
+                :key="field"
+                :class="{ bad: problems[`${id}.${field}`] }"
+                ><span>{{ name }}</span
+                ><input
+                  :value="text(id, field, usual)"
+                  :disabled="locked"
+                  :aria-label="`Straight ${i + 1}, ${name}`"
+                  :name="`${id}.${field}`"
+                  @input="write(id, field, $event)"
+              /></label>
+              <label
+                ><span>towards</span
+                ><select
+                  :value="text(id, 'towards', 'out')"
+                  :disabled="locked"
+                  :name="`${id}.towards`"
+                  @change="write(id, 'towards', $event)"
+                >
+                  <option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option>
+                </select></label
+              >
+            </div>
+          </td>
         </tr>
-        <tr v-for="sentence in said.get(i) ?? []" :key="sentence"><td /><td colspan="6" class="said">{{ sentence }}</td></tr>
+        <tr v-for="sentence in said.get(i) ?? []" :key="sentence">
+          <td />
+          <td colspan="6" class="said">{{ sentence }}</td>
+        </tr>
       </tbody>
     </table>
-    <p v-if="!locked" class="add"><span class="soft">Add a straight</span><button v-for="[to, sign] in ADD" :key="to" type="button" :aria-label="`Add a straight ${DIRECTION_NAME[to]}`" :title="DIRECTION_NAME[to]" :data-testid="`add-${to}`" @click="emit('add', to)">{{ sign }}</button></p>
+    <p v-if="!locked" class="add">
+      <span class="soft">Add a straight</span
+      ><button
+        v-for="[to, sign] in ADD"
+        :key="to"
+        type="button"
+        :aria-label="`Add a straight ${DIRECTION_NAME[to]}`"
+        :title="DIRECTION_NAME[to]"
+        :data-testid="`add-${to}`"
+        @click="emit('add', to)"
+      >
+        {{ sign }}
+      </button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.wrap { overflow: auto; } table { border-collapse: collapse; width: 100%; table-layout: fixed; } thead th:nth-child(1) { width: 30px; } thead th:nth-child(2) { width: 128px; } thead th:nth-child(3) { width: 58px; } thead th:nth-child(4) { width: 84px; } thead th:nth-child(5) { width: 142px; } thead th:nth-child(7) { width: 36px; } th { white-space: nowrap; } thead th { text-align: left; font-size: 13px; color: var(--soft); font-weight: 500; padding: 2px 6px; border-bottom: 1.5px solid var(--ink); }
-tbody { border-bottom: 1px solid var(--hem); } tbody.on { background: var(--indigo-wash); } th[scope='row'] { font: 700 15px var(--mono); color: var(--indigo-text); padding: 0 8px; }
-td { padding: 0; } input, select { width: 100%; height: 38px; border: 0; background: transparent; color: var(--ink); font: 560 14.5px var(--font); padding: 0 6px; } input { font-family: var(--mono); text-align: right; min-width: 0; } select option { background: var(--raised); color: var(--ink); }
-input:focus, select:focus { outline: 2px solid var(--indigo); outline-offset: -2px; background: var(--raised); } .bad { background: var(--madder-wash); box-shadow: inset 0 -2px 0 var(--madder); }
-.detour td { padding: 0 0 6px; } .detour .boxes { display: flex; gap: 4px 8px; padding-left: 6px; } .detour label { display: grid; width: 84px; } .detour label:last-child { width: 152px; } .detour span { font-size: 12.5px; color: var(--soft); } .detour input, .detour select { border: 1px solid var(--hem-strong); height: 34px; background: var(--raised); }
-.said { color: var(--madder-text); font-size: 14px; padding: 2px 6px 6px; line-height: 1.3; }
-.remove { all: unset; cursor: pointer; padding: 4px 10px; font-size: 20px; color: var(--soft); } .remove:focus-visible { outline: 2px solid var(--indigo); }
-.add { display: flex; gap: 6px; align-items: center; padding: 10px 4px; } .add button { min-width: 46px; min-height: 46px; border: 1.5px solid var(--indigo); background: transparent; color: var(--indigo-text); font-size: 20px; border-radius: var(--ease); cursor: pointer; } .add button:focus-visible { outline: 2.5px solid var(--turmeric); }
+.wrap {
+  overflow: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+}
+thead th:nth-child(1) {
+  width: 30px;
+}
+thead th:nth-child(2) {
+  width: 128px;
+}
+thead th:nth-child(3) {
+  width: 58px;
+}
+thead th:nth-child(4) {
+  width: 84px;
+}
+thead th:nth-child(5) {
+  width: 142px;
+}
+thead th:nth-child(7) {
+  width: 36px;
+}
+th {
+  white-space: nowrap;
+}
+thead th {
+  text-align: left;
+  font-size: 13px;
+  color: var(--soft);
+  font-weight: 500;
+  padding: 2px 6px;
+  border-bottom: 1.5px solid var(--ink);
+}
+tbody {
+  border-bottom: 1px solid var(--hem);
+}
+tbody.on {
+  background: var(--indigo-wash);
+}
+th[scope='row'] {
+  font: 700 15px var(--mono);
+  color: var(--indigo-text);
+  padding: 0 8px;
+}
+td {
+  padding: 0;
+}
+input,
+select {
+  width: 100%;
+  height: 38px;
+  border: 0;
+  background: transparent;
+  color: var(--ink);
+  font: 560 14.5px var(--font);
+  padding: 0 6px;
+}
+input {
+  font-family: var(--mono);
+  text-align: right;
+  min-width: 0;
+}
+select option {
+  background: var(--raised);
+  color: var(--ink);
+}
+input:focus,
+select:focus {
+  outline: 2px solid var(--indigo);
+  outline-offset: -2px;
+  background: var(--raised);
+}
+.bad {
+  background: var(--madder-wash);
+  box-shadow: inset 0 -2px 0 var(--madder);
+}
+.detour td {
+  padding: 0 0 6px;
+}
+.detour .boxes {
+  display: flex;
+  gap: 4px 8px;
+  padding-left: 6px;
+}
+.detour label {
+  display: grid;
+  width: 84px;
+}
+.detour label:last-child {
+  width: 152px;
+}
+.detour span {
+  font-size: 12.5px;
+  color: var(--soft);
+}
+.detour input,
+.detour select {
+  border: 1px solid var(--hem-strong);
+  height: 34px;
+  background: var(--raised);
+}
+.said {
+  color: var(--madder-text);
+  font-size: 14px;
+  padding: 2px 6px 6px;
+  line-height: 1.3;
+}
+.remove {
+  all: unset;
+  cursor: pointer;
+  padding: 4px 10px;
+  font-size: 20px;
+  color: var(--soft);
+}
+.remove:focus-visible {
+  outline: 2px solid var(--indigo);
+}
+.add {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  padding: 10px 4px;
+}
+.add button {
+  min-width: 46px;
+  min-height: 46px;
+  border: 1.5px solid var(--indigo);
+  background: transparent;
+  color: var(--indigo-text);
+  font-size: 20px;
+  border-radius: var(--ease);
+  cursor: pointer;
+}
+.add button:focus-visible {
+  outline: 2.5px solid var(--turmeric);
+}
 </style>

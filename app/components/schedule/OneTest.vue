@@ -9,7 +9,13 @@ import type { BoardView } from '#schemas/schedule-views'
 import { whereWords } from '~/texts/schedule'
 
 /** One test after the other, for standing at the bay: what is set up, where the leads go, and one large box. */
-const props = defineProps<{ tests: ReturnType<typeof useBoardTests>; board: BoardView; read: (key: string) => string; locked: boolean; missing: readonly string[] }>()
+const props = defineProps<{
+  tests: ReturnType<typeof useBoardTests>
+  board: BoardView
+  read: (key: string) => string
+  locked: boolean
+  missing: readonly string[]
+}>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 
 const test = computed(() => props.tests.current.value!)
@@ -18,54 +24,161 @@ const typed = computed(() => props.read(test.value.key))
 const parsed = computed(() => parseReading(typed.value, kind.value))
 const circuit = computed(() => props.board.circuits.find(({ id }) => id === test.value.circuit) ?? null)
 const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
-const ends = computed(() => (kind.value.quantity === 'insulation' ? ['>999'] : test.value.kind === 'rcdHalf' ? ['>1999'] : []))
+const ends = computed(() =>
+  kind.value.quantity === 'insulation' ? ['>999'] : test.value.kind === 'rcdHalf' ? ['>1999'] : [],
+)
 const echo = computed(() => {
   const { value } = parsed
   if (value.form === 'unreadable') return findingSentence({ code: `unreadable.${value.problem}`, params: {} })
   if (value.form === 'left') return 'Left out. Say why.'
-  return 'value' in value ? `read as ${value.form === 'over' ? '> ' : ''}${formatQuantity(value.value, kind.value.quantity)}` : props.missing.includes(test.value.key) ? 'still empty' : ''
+  return 'value' in value
+    ? `read as ${value.form === 'over' ? '> ' : ''}${formatQuantity(value.value, kind.value.quantity)}`
+    : props.missing.includes(test.value.key)
+      ? 'still empty'
+      : ''
 })
 const box = ref<{ focus: () => void }>()
-watch(() => test.value.key, () => nextTick(() => box.value?.focus()))
-const groups = computed(() => [null, ...props.board.circuits].map((one) => ({ circuit: one, ...props.tests.progressOf(one), first: props.tests.line.value.find((own) => own.circuit === (one?.id ?? null)) })).filter(({ first }) => first))
+watch(
+  () => test.value.key,
+  () => nextTick(() => box.value?.focus()),
+)
+const groups = computed(() =>
+  [null, ...props.board.circuits]
+    .map((one) => ({
+      circuit: one,
+      ...props.tests.progressOf(one),
+      first: props.tests.line.value.find((own) => own.circuit === (one?.id ?? null)),
+    }))
+    .filter(({ first }) => first),
+)
 const write = (text: string) => emit('write', test.value.key, text)
 </script>
 
 <template>
   <div class="one">
     <nav aria-label="Circuits">
-      <button v-for="group in groups" :key="group.circuit?.id ?? 'supply'" type="button" :aria-current="(test.circuit ?? null) === (group.circuit?.id ?? null)" @click="tests.go(group.first!.key)">
-        <b>{{ group.circuit?.name ?? 'Supply and bonding' }}</b><span class="mono">{{ group.filled }}/{{ group.of }}</span>
+      <button
+        v-for="group in groups"
+        :key="group.circuit?.id ?? 'supply'"
+        type="button"
+        :aria-current="(test.circuit ?? null) === (group.circuit?.id ?? null)"
+        @click="tests.go(group.first!.key)"
+      >
+        <b>{{ group.circuit?.name ?? 'Supply and bonding' }}</b><span class="mono"
+          >{{ group.filled }}/{{ group.of }}</span
+        >
       </button>
-      <el-checkbox class="every" :model-value="tests.everyPoint.value" label="every point, not the far one alone" @change="tests.measureEvery(Boolean($event))" />
+      <el-checkbox
+        class="every"
+        :model-value="tests.everyPoint.value"
+        label="every point, not the far one alone"
+        @change="tests.measureEvery(Boolean($event))"
+      />
     </nav>
     <article v-if="test" :key="test.key" :aria-label="readingText(test.key).name">
       <section>
-        <p class="soft where">{{ circuit?.name ?? 'Supply and bonding' }}<template v-if="circuit"> · {{ circuit.device }}</template> · {{ tests.place.value + 1 }} of {{ tests.line.value.length }}</p>
-        <h2>{{ readingText(test.key).name }} <span class="sym mono">{{ kind.symbol }}</span></h2>
+        <p class="soft where">
+          {{ circuit?.name ?? 'Supply and bonding'
+          }}<template v-if="circuit"> · {{ circuit.device }}</template> · {{ tests.place.value + 1 }} of
+          {{ tests.line.value.length }}
+        </p>
+        <h2>
+          {{ readingText(test.key).name }} <span class="sym mono">{{ kind.symbol }}</span>
+        </h2>
         <p class="at">{{ whereWords(test) }}</p>
         <dl>
-          <div><dt>Instrument</dt><dd>{{ test.setup.instrument }}</dd></div>
-          <div><dt>Leads</dt><dd>{{ test.setup.probes }}</dd></div>
-          <div v-if="test.setup.ready.length"><dt>Before</dt><dd><ul><li v-for="step in test.setup.ready" :key="step">{{ step }}</li></ul></dd></div>
+          <div>
+            <dt>Instrument</dt>
+            <dd>{{ test.setup.instrument }}</dd>
+          </div>
+          <div>
+            <dt>Leads</dt>
+            <dd>{{ test.setup.probes }}</dd>
+          </div>
+          <div v-if="test.setup.ready.length">
+            <dt>Before</dt>
+            <dd>
+              <ul>
+                <li v-for="step in test.setup.ready" :key="step">{{ step }}</li>
+              </ul>
+            </dd>
+          </div>
         </dl>
         <p v-if="test.setup.caution" class="caution">{{ test.setup.caution }}</p>
       </section>
       <section class="hand">
         <div v-if="kind.form === 'tick'" class="entry" role="group" :aria-label="readingText(test.key).name">
-          <button v-for="mark in ['✓', '✗']" :key="mark" type="button" class="big" :disabled="locked" :class="{ on: typed === mark, cross: mark === '✗' }" :aria-pressed="typed === mark" :aria-label="mark === '✓' ? 'Right' : 'Not right'" @click="write(mark)">{{ mark }}</button>
+          <button
+            v-for="mark in ['✓', '✗']"
+            :key="mark"
+            type="button"
+            class="big"
+            :disabled="locked"
+            :class="{ on: typed === mark, cross: mark === '✗' }"
+            :aria-pressed="typed === mark"
+            :aria-label="mark === '✓' ? 'Right' : 'Not right'"
+            @click="write(mark)"
+          >
+            {{ mark }}
+          </button>
           <button type="button" class="small-end" :disabled="locked" @click="write('LIM')">LIM</button>
         </div>
         <div v-else class="entry">
-          <el-input ref="box" :model-value="typed" class="value" :disabled="locked" :name="test.key" :aria-label="`${readingText(test.key).name}, ${unit}`" autocomplete="off" spellcheck="false" maxlength="60" @update:model-value="write" @keydown.enter.prevent="tests.step(1)"><template #suffix><span class="unit mono">{{ unit }}</span></template></el-input>
-          <button v-for="end in ends" :key="end" type="button" class="small-end" :disabled="locked" @click="write(end)">{{ end }}</button>
+          <el-input
+            ref="box"
+            :model-value="typed"
+            class="value"
+            :disabled="locked"
+            :name="test.key"
+            :aria-label="`${readingText(test.key).name}, ${unit}`"
+            autocomplete="off"
+            spellcheck="false"
+            maxlength="60"
+            @update:model-value="write"
+            @keydown.enter.prevent="tests.step(1)"
+            ><template #suffix
+              ><span class="unit mono">{{ unit }}</span></template
+            ></el-input
+          >
+          <button
+            v-for="end in ends"
+            :key="end"
+            type="button"
+            class="small-end"
+            :disabled="locked"
+            @click="write(end)"
+          >
+            {{ end }}
+          </button>
           <button type="button" class="small-end" :disabled="locked" @click="write('LIM')">LIM</button>
         </div>
-        <p class="echo" :class="{ warn: parsed.form === 'unreadable' || parsed.form === 'left' }" aria-live="polite">{{ echo || ' ' }}</p>
-        <el-input v-if="parsed.form === 'left'" :model-value="read(whyKey(test.key))" :name="whyKey(test.key)" :disabled="locked" size="large" maxlength="200" placeholder="Why it could not be made" aria-label="Reason" @update:model-value="emit('write', whyKey(test.key), $event)" />
+        <p
+          class="echo"
+          :class="{ warn: parsed.form === 'unreadable' || parsed.form === 'left' }"
+          aria-live="polite"
+        >
+          {{ echo || ' ' }}
+        </p>
+        <el-input
+          v-if="parsed.form === 'left'"
+          :model-value="read(whyKey(test.key))"
+          :name="whyKey(test.key)"
+          :disabled="locked"
+          size="large"
+          maxlength="200"
+          placeholder="Why it could not be made"
+          aria-label="Reason"
+          @update:model-value="emit('write', whyKey(test.key), $event)"
+        />
         <div class="row turn">
           <el-button size="large" :disabled="tests.place.value <= 0" @click="tests.step(-1)">Back</el-button>
-          <el-button size="large" type="primary" :disabled="tests.place.value >= tests.line.value.length - 1" @click="tests.step(1)">Next test</el-button>
+          <el-button
+            size="large"
+            type="primary"
+            :disabled="tests.place.value >= tests.line.value.length - 1"
+            @click="tests.step(1)"
+            >Next test</el-button
+          >
         </div>
       </section>
     </article>
@@ -73,34 +186,182 @@ const write = (text: string) => emit('write', test.value.key, text)
 </template>
 
 <style scoped>
-.one { display: grid; grid-template-columns: 264px minmax(0, 1fr); gap: 28px; min-height: 0; }
-nav { display: flex; flex-direction: column; gap: 4px; overflow: auto; }
-nav button { all: unset; cursor: pointer; min-height: 48px; padding: 0 12px; display: flex; align-items: center; justify-content: space-between; gap: 8px; border-left: 4px solid transparent; line-height: 1.15; }
-nav button[aria-current='true'] { border-left-color: var(--indigo); background: var(--indigo-wash); }
-nav button:focus-visible { outline: 2.5px solid var(--indigo); outline-offset: -2px; }
-.every { min-height: 48px; padding: 6px 12px; } .every :deep(.el-checkbox__label) { white-space: normal; font-size: 14px; line-height: 1.2; }
-article { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 32px; align-items: start; }
-section { display: flex; flex-direction: column; gap: 8px; }
+.one {
+  display: grid;
+  grid-template-columns: 264px minmax(0, 1fr);
+  gap: 28px;
+  min-height: 0;
+}
+nav {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  overflow: auto;
+}
+nav button {
+  all: unset;
+  cursor: pointer;
+  min-height: 48px;
+  padding: 0 12px;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  border-left: 4px solid transparent;
+  line-height: 1.15;
+}
+nav button[aria-current='true'] {
+  border-left-color: var(--indigo);
+  background: var(--indigo-wash);
+}
+nav button:focus-visible {
+  outline: 2.5px solid var(--indigo);
+  outline-offset: -2px;
+}
+.every {
+  min-height: 48px;
+  padding: 6px 12px;
+}
+.every :deep(.el-checkbox__label) {
+  white-space: normal;
+  font-size: 14px;
+  line-height: 1.2;
+}
+article {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 32px;
+  align-items: start;
+}
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
 /* What the hand needs stands beside the set-up, so that it is in sight on a tablet. */
-.hand { border-left: 1.5px dashed var(--hem-strong); padding-left: 28px; }
-.where { font-size: 14.5px; }
-h2 { font-size: 27px; line-height: 1.1; }
-.sym { color: var(--indigo-text); font-size: 22px; margin-left: 6px; }
-.at { font-size: 18px; font-weight: 620; }
-dl { display: grid; gap: 6px; margin: 4px 0; }
-dl div { display: grid; grid-template-columns: 104px 1fr; gap: 12px; }
-dt { color: var(--soft); } dd { margin: 0; font-weight: 560; }
-ul { margin: 0; padding-left: 18px; } li { line-height: 1.45; }
-.entry { display: flex; gap: 10px; align-items: stretch; flex-wrap: wrap; }
-.value { --el-component-size: 64px; height: 64px; flex: 1 1 200px; }
-.value :deep(input) { font: 680 30px var(--mono); height: 62px; }
-.unit { font-size: 20px; color: var(--soft); }
-.big, .small-end { min-height: 64px; min-width: 104px; border: 1.5px solid var(--indigo); border-radius: var(--ease); background: transparent; color: var(--indigo-text); font: 680 28px var(--mono); cursor: pointer; }
-.small-end { font-size: 18px; min-width: 84px; }
-.big.on { background: var(--leaf); border-color: var(--leaf); color: var(--on-indigo); }
-.big.on.cross { background: var(--madder); border-color: var(--madder); }
-.echo { min-height: 22px; color: var(--soft); } .warn { color: var(--madder-text); font-weight: 600; }
-.turn { gap: 12px; flex-wrap: nowrap; } .turn .el-button { min-height: 56px; flex: 1; margin: 0; }
-@media (max-width: 1100px) { article { grid-template-columns: 1fr; gap: 14px; } .hand { border-left: 0; padding-left: 0; } }
-@media (max-width: 900px) { .one { grid-template-columns: 1fr; } nav { flex-direction: row; } nav button { white-space: nowrap; } }
+.hand {
+  border-left: 1.5px dashed var(--hem-strong);
+  padding-left: 28px;
+}
+.where {
+  font-size: 14.5px;
+}
+h2 {
+  font-size: 27px;
+  line-height: 1.1;
+}
+.sym {
+  color: var(--indigo-text);
+  font-size: 22px;
+  margin-left: 6px;
+}
+.at {
+  font-size: 18px;
+  font-weight: 620;
+}
+dl {
+  display: grid;
+  gap: 6px;
+  margin: 4px 0;
+}
+dl div {
+  display: grid;
+  grid-template-columns: 104px 1fr;
+  gap: 12px;
+}
+dt {
+  color: var(--soft);
+}
+dd {
+  margin: 0;
+  font-weight: 560;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+li {
+  line-height: 1.45;
+}
+.entry {
+  display: flex;
+  gap: 10px;
+  align-items: stretch;
+  flex-wrap: wrap;
+}
+.value {
+  --el-component-size: 64px;
+  height: 64px;
+  flex: 1 1 200px;
+}
+.value :deep(input) {
+  font: 680 30px var(--mono);
+  height: 62px;
+}
+.unit {
+  font-size: 20px;
+  color: var(--soft);
+}
+.big,
+.small-end {
+  min-height: 64px;
+  min-width: 104px;
+  border: 1.5px solid var(--indigo);
+  border-radius: var(--ease);
+  background: transparent;
+  color: var(--indigo-text);
+  font: 680 28px var(--mono);
+  cursor: pointer;
+}
+.small-end {
+  font-size: 18px;
+  min-width: 84px;
+}
+.big.on {
+  background: var(--leaf);
+  border-color: var(--leaf);
+  color: var(--on-indigo);
+}
+.big.on.cross {
+  background: var(--madder);
+  border-color: var(--madder);
+}
+.echo {
+  min-height: 22px;
+  color: var(--soft);
+}
+.warn {
+  color: var(--madder-text);
+  font-weight: 600;
+}
+.turn {
+  gap: 12px;
+  flex-wrap: nowrap;
+}
+.turn .el-button {
+  min-height: 56px;
+  flex: 1;
+  margin: 0;
+}
+@media (max-width: 1100px) {
+  article {
+    grid-template-columns: 1fr;
+    gap: 14px;
+  }
+  .hand {
+    border-left: 0;
+    padding-left: 0;
+  }
+}
+@media (max-width: 900px) {
+  .one {
+    grid-template-columns: 1fr;
+  }
+  nav {
+    flex-direction: row;
+  }
+  nav button {
+    white-space: nowrap;
+  }
+}
 </style>

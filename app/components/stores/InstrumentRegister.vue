@@ -7,7 +7,8 @@ const { data, problem, refresh } = useServer<InstrumentView[]>(() => 'instrument
 const today = new Date().toISOString().slice(0, 10)
 const soon = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10)
 const rows = computed(() => [...(data.value ?? [])].sort((a, b) => a.dueOn.localeCompare(b.dueOn)))
-const stateOf = ({ dueOn }: InstrumentView) => (dueOn < today ? 'overdue' : dueOn < soon ? 'soon due' : 'in order')
+const stateOf = ({ dueOn }: InstrumentView) =>
+  dueOn < today ? 'overdue' : dueOn < soon ? 'soon due' : 'in order'
 
 const blank = () => ({ name: '', serial: '', kind: 'multifunction', doneOn: today, dueOn: '' })
 const form = reactive(blank())
@@ -31,41 +32,104 @@ async function add() {
   }
 }
 async function calibrate() {
-  if (await act(() => call('POST', `instruments/${calibrating.value!.id}/calibration`, { ...dates }))) calibrating.value = null
+  if (await act(() => call('POST', `instruments/${calibrating.value!.id}/calibration`, { ...dates })))
+    calibrating.value = null
 }
 async function retire(one: InstrumentView) {
-  const isSure = await ElMessageBox.confirm(`Take ${one.name} out of the register? What was measured with it stays.`, 'Out of use', { confirmButtonText: 'Take it out', cancelButtonText: 'Keep it' }).catch(() => false)
+  const isSure = await ElMessageBox.confirm(
+    `Take ${one.name} out of the register? What was measured with it stays.`,
+    'Out of use',
+    { confirmButtonText: 'Take it out', cancelButtonText: 'Keep it' },
+  ).catch(() => false)
   if (isSure) await act(() => call('DELETE', `instruments/${one.id}`))
 }
 </script>
 
 <template>
   <section class="sheet" aria-label="Test instruments">
-    <div class="row spread"><h2>Test instruments</h2><el-button class="screen-only" @click="isOpen = true">Add an instrument</el-button></div>
+    <div class="row spread">
+      <h2>Test instruments</h2>
+      <el-button class="screen-only" @click="isOpen = true">Add an instrument</el-button>
+    </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <p v-else-if="rows.length === 0" class="soft">No instrument yet. Add the first one with the dates of its calibration; then it can be chosen at the bay.</p>
+    <p v-else-if="rows.length === 0" class="soft">
+      No instrument yet. Add the first one with the dates of its calibration; then it can be chosen at the
+      bay.
+    </p>
     <table v-else>
-      <thead><tr><th>Name</th><th>Serial</th><th>Kind</th><th>Calibrated</th><th>Until</th><th /><th /></tr></thead>
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Serial</th>
+          <th>Kind</th>
+          <th>Calibrated</th>
+          <th>Until</th>
+          <th />
+          <th />
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="one in rows" :key="one.id">
-          <th scope="row">{{ one.name }}</th><td class="mono">{{ one.serial }}</td><td>{{ one.kind }}</td><td class="mono">{{ one.doneOn }}</td><td class="mono">{{ one.dueOn }}</td>
-          <td><span class="tag" :class="stateOf(one) === 'overdue' ? 'stop' : stateOf(one) === 'soon due' ? 'waiting' : 'met'">{{ stateOf(one) }}</span></td>
-          <td class="screen-only"><el-button size="small" @click="calibrating = one">Calibrated…</el-button><el-button size="small" text @click="retire(one)">Out of use</el-button></td>
+          <th scope="row">{{ one.name }}</th>
+          <td class="mono">{{ one.serial }}</td>
+          <td>{{ one.kind }}</td>
+          <td class="mono">{{ one.doneOn }}</td>
+          <td class="mono">{{ one.dueOn }}</td>
+          <td>
+            <span
+              class="tag"
+              :class="stateOf(one) === 'overdue' ? 'stop' : stateOf(one) === 'soon due' ? 'waiting' : 'met'"
+              >{{ stateOf(one) }}</span
+            >
+          </td>
+          <td class="screen-only">
+            <el-button size="small" @click="calibrating = one">Calibrated…</el-button
+            ><el-button size="small" text @click="retire(one)">Out of use</el-button>
+          </td>
         </tr>
       </tbody>
     </table>
     <el-dialog v-model="isOpen" title="A test instrument" width="460px">
       <form class="stack" @submit.prevent="add">
-        <label class="field"><span>Name, as it stands on its label</span><el-input v-model="form.name" name="name" maxlength="40" required /></label>
-        <label class="field"><span>Serial number</span><el-input v-model="form.serial" name="serial" maxlength="40" required /></label>
-        <label class="field"><span>Kind</span><el-select v-model="form.kind" aria-label="Kind"><el-option v-for="kind in INSTRUMENT_KINDS" :key="kind" :value="kind" :label="kind" /></el-select></label>
-        <div class="row"><label class="field"><span>Calibrated on</span><input v-model="form.doneOn" type="date" required></label><label class="field"><span>Holds until</span><input v-model="form.dueOn" type="date" name="dueOn" required></label></div>
-        <div class="row"><el-button type="primary" native-type="submit">Add it</el-button><el-button @click="isOpen = false">Back</el-button></div>
+        <label class="field"
+          ><span>Name, as it stands on its label</span
+          ><el-input v-model="form.name" name="name" maxlength="40" required
+        /></label>
+        <label class="field"
+          ><span>Serial number</span><el-input v-model="form.serial" name="serial" maxlength="40" required
+        /></label>
+        <label class="field"
+          ><span>Kind</span
+          ><el-select v-model="form.kind" aria-label="Kind"
+            ><el-option v-for="kind in INSTRUMENT_KINDS" :key="kind" :value="kind" :label="kind" /></el-select
+        ></label>
+        <div class="row">
+          <label class="field"
+            ><span>Calibrated on</span><input v-model="form.doneOn" type="date" required /></label
+          ><label class="field"
+            ><span>Holds until</span><input v-model="form.dueOn" type="date" name="dueOn" required
+          /></label>
+        </div>
+        <div class="row">
+          <el-button type="primary" native-type="submit">Add it</el-button
+          ><el-button @click="isOpen = false">Back</el-button>
+        </div>
       </form>
     </el-dialog>
-    <el-dialog :model-value="calibrating !== null" :title="`${calibrating?.name}: calibrated again`" width="420px" @close="calibrating = null">
+    <el-dialog
+      :model-value="calibrating !== null"
+      :title="`${calibrating?.name}: calibrated again`"
+      width="420px"
+      @close="calibrating = null"
+    >
       <form class="stack" @submit.prevent="calibrate">
-        <div class="row"><label class="field"><span>Calibrated on</span><input v-model="dates.doneOn" type="date" required></label><label class="field"><span>Holds until</span><input v-model="dates.dueOn" type="date" required></label></div>
+        <div class="row">
+          <label class="field"
+            ><span>Calibrated on</span><input v-model="dates.doneOn" type="date" required /></label
+          ><label class="field"
+            ><span>Holds until</span><input v-model="dates.dueOn" type="date" required
+          /></label>
+        </div>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </form>
     </el-dialog>
@@ -73,6 +137,32 @@ async function retire(one: InstrumentView) {
 </template>
 
 <style scoped>
-table { border-collapse: collapse; width: 100%; } th, td { text-align: left; padding: 6px 10px 6px 0; border-bottom: 1px solid var(--hem); } thead th { color: var(--soft); font-size: 13.5px; font-weight: 500; }
-.field { display: grid; gap: 3px; } input[type='date'] { font: 500 15px var(--mono); min-height: 40px; padding: 0 8px; border: 1px solid var(--hem-strong); border-radius: var(--ease); background: var(--raised); color: var(--ink); }
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 10px 6px 0;
+  border-bottom: 1px solid var(--hem);
+}
+thead th {
+  color: var(--soft);
+  font-size: 13.5px;
+  font-weight: 500;
+}
+.field {
+  display: grid;
+  gap: 3px;
+}
+input[type='date'] {
+  font: 500 15px var(--mono);
+  min-height: 40px;
+  padding: 0 8px;
+  border: 1px solid var(--hem-strong);
+  border-radius: var(--ease);
+  background: var(--raised);
+  color: var(--ink);
+}
 </style>

@@ -7,7 +7,14 @@ import { findingSentence } from '#core/texts/findings'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
-const props = defineProps<{ node: string; step: StepKey; choices?: readonly Choice[]; modelValue: string; locked: boolean; missing: boolean }>()
+const props = defineProps<{
+  node: string
+  step: StepKey
+  choices?: readonly Choice[]
+  modelValue: string
+  locked: boolean
+  missing: boolean
+}>()
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
 
 const text = computed(() => STEP_TEXT[props.step])
@@ -25,7 +32,10 @@ const id = useId()
 /** Says how a value with another prefix or a comma was understood, and why it could not be. */
 const echo = computed(() => {
   const { value: result } = parsed
-  if (!result.ok) return result.problem === 'empty' ? '' : findingSentence({ code: `unreadable.${result.problem}`, params: {} })
+  if (!result.ok)
+    return result.problem === 'empty'
+      ? ''
+      : findingSentence({ code: `unreadable.${result.problem}`, params: {} })
   const bare = props.modelValue.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
   const isPlain = /^\d+(\.\d+)?$/.test(bare)
   return isPlain || props.choices ? '' : `read as ${formatQuantity(result.value, kind.value.quantity)}`
@@ -35,43 +45,135 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
 
 <template>
   <div class="answer" :class="{ bad: isBad }">
-    <button type="button" class="question" :aria-expanded="showsHelp" :aria-controls="`${id}-help`" @click="showsHelp = !showsHelp">
-      <span class="name">{{ text.name }} <span class="sym">{{ kind.symbol }}</span></span>
+    <button
+      type="button"
+      class="question"
+      :aria-expanded="showsHelp"
+      :aria-controls="`${id}-help`"
+      @click="showsHelp = !showsHelp"
+    >
+      <span class="name"
+        >{{ text.name }} <span class="sym">{{ kind.symbol }}</span></span
+      >
       <span class="ask">{{ text.ask }}</span>
     </button>
     <el-radio-group
-      v-if="choices" class="choices" :model-value="chosen" :disabled="locked" size="large" :aria-label="text.name"
+      v-if="choices"
+      class="choices"
+      :model-value="chosen"
+      :disabled="locked"
+      size="large"
+      :aria-label="text.name"
       @update:model-value="emit('update:modelValue', String($event))"
     >
-      <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{ choice.text }}</el-radio-button>
+      <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{
+        choice.text
+      }}</el-radio-button>
     </el-radio-group>
     <div v-else class="box">
       <el-input
-        class="value" size="large" :model-value="modelValue" :disabled="locked" :aria-label="`${text.name}, ${unit || 'no unit'}`" :aria-invalid="isBad"
-        :name="node" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" @update:model-value="emit('update:modelValue', $event)"
+        class="value"
+        size="large"
+        :model-value="modelValue"
+        :disabled="locked"
+        :aria-label="`${text.name}, ${unit || 'no unit'}`"
+        :aria-invalid="isBad"
+        :name="node"
+        inputmode="text"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="60"
+        @update:model-value="emit('update:modelValue', $event)"
       >
-        <template #suffix><span class="unit">{{ unit }}</span></template>
+        <template #suffix
+          ><span class="unit">{{ unit }}</span></template
+        >
       </el-input>
     </div>
-    <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{ missing && !echo ? 'still empty' : echo }}</span>
+    <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{
+      missing && !echo ? 'still empty' : echo
+    }}</span>
     <p v-if="showsHelp" :id="`${id}-help`" class="help">{{ text.help }}</p>
   </div>
 </template>
 
 <style scoped>
-.answer { display: grid; grid-template-columns: minmax(190px, 340px) 220px minmax(110px, 1fr); gap: 2px 16px; align-items: center; padding: 6px 8px; border-bottom: 1px solid var(--hem); scroll-margin: 80px; }
-.answer.bad { background: var(--madder-wash); }
-.question { all: unset; cursor: pointer; min-height: 48px; display: flex; flex-direction: column; justify-content: center; border-radius: var(--ease); }
-.question:focus-visible { outline: 2.5px solid var(--indigo); }
-.name { font-weight: 640; line-height: 1.2; text-decoration: underline dotted var(--hem-strong); text-underline-offset: 4px; }
-.ask { font-size: 14px; color: var(--soft); }
-.value { --el-component-size-large: 48px; font: 640 20px var(--mono); }
-.value :deep(input) { font: 640 20px var(--mono); }
-.choices { grid-column: 2 / 4; --el-component-size-large: 48px; }
-.choices :deep(.el-radio-button__inner) { min-height: 48px; padding: 15px 16px; font-weight: 620; }
-.choices { flex-wrap: wrap; }
-.unit { color: var(--soft); font: 500 15px var(--mono); }
-.echo { font-size: 13.5px; color: var(--soft); line-height: 1.25; }
-.help { grid-column: 1 / -1; padding: 2px 0 8px; max-width: 64ch; }
-@media (max-width: 900px) { .answer { grid-template-columns: 1fr 200px; } .echo { grid-column: 2; } .choices { grid-column: 1 / -1; } }
+.answer {
+  display: grid;
+  grid-template-columns: minmax(190px, 340px) 220px minmax(110px, 1fr);
+  gap: 2px 16px;
+  align-items: center;
+  padding: 6px 8px;
+  border-bottom: 1px solid var(--hem);
+  scroll-margin: 80px;
+}
+.answer.bad {
+  background: var(--madder-wash);
+}
+.question {
+  all: unset;
+  cursor: pointer;
+  min-height: 48px;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  border-radius: var(--ease);
+}
+.question:focus-visible {
+  outline: 2.5px solid var(--indigo);
+}
+.name {
+  font-weight: 640;
+  line-height: 1.2;
+  text-decoration: underline dotted var(--hem-strong);
+  text-underline-offset: 4px;
+}
+.ask {
+  font-size: 14px;
+  color: var(--soft);
+}
+.value {
+  --el-component-size-large: 48px;
+  font: 640 20px var(--mono);
+}
+.value :deep(input) {
+  font: 640 20px var(--mono);
+}
+.choices {
+  grid-column: 2 / 4;
+  --el-component-size-large: 48px;
+}
+.choices :deep(.el-radio-button__inner) {
+  min-height: 48px;
+  padding: 15px 16px;
+  font-weight: 620;
+}
+.choices {
+  flex-wrap: wrap;
+}
+.unit {
+  color: var(--soft);
+  font: 500 15px var(--mono);
+}
+.echo {
+  font-size: 13.5px;
+  color: var(--soft);
+  line-height: 1.25;
+}
+.help {
+  grid-column: 1 / -1;
+  padding: 2px 0 8px;
+  max-width: 64ch;
+}
+@media (max-width: 900px) {
+  .answer {
+    grid-template-columns: 1fr 200px;
+  }
+  .echo {
+    grid-column: 2;
+  }
+  .choices {
+    grid-column: 1 / -1;
+  }
+}
 </style>

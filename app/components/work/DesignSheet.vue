@@ -4,7 +4,13 @@ import type { PublicCircuit } from '#core/exercise/assignment'
 import { choicesFor, sheetParts } from '~/texts/sheet-parts'
 
 /** The boxes of one circuit or board. */
-const props = defineProps<{ nodes: readonly NodeKey[]; circuit: PublicCircuit | undefined; answer: (node: NodeKey) => string; locked: boolean; missing: readonly string[] }>()
+const props = defineProps<{
+  nodes: readonly NodeKey[]
+  circuit: PublicCircuit | undefined
+  answer: (node: NodeKey) => string
+  locked: boolean
+  missing: readonly string[]
+}>()
 const emit = defineEmits<{ write: [node: NodeKey, text: string] }>()
 const parts = computed(() => sheetParts(props.nodes))
 </script>
@@ -14,7 +20,15 @@ const parts = computed(() => sheetParts(props.nodes))
     <section v-for="part in parts" :key="part.name">
       <h2>{{ part.name }}</h2>
       <AnswerRow
-        v-for="node in part.nodes" :id="`step-${node}`" :key="node" :node="node" :step="stepOf(node)" :choices="choicesFor(stepOf(node), circuit)" :model-value="answer(node)" :locked="locked" :missing="missing.includes(node)"
+        v-for="node in part.nodes"
+        :id="`step-${node}`"
+        :key="node"
+        :node="node"
+        :step="stepOf(node)"
+        :choices="choicesFor(stepOf(node), circuit)"
+        :model-value="answer(node)"
+        :locked="locked"
+        :missing="missing.includes(node)"
         @update:model-value="emit('write', node, $event)"
       />
     </section>
@@ -22,6 +36,11 @@ const parts = computed(() => sheetParts(props.nodes))
 </template>
 
 <style scoped>
-section { margin-bottom: 18px; }
-h2 { padding: 4px 8px 5px; border-bottom: 1.5px solid var(--ink); }
+section {
+  margin-bottom: 18px;
+}
+h2 {
+  padding: 4px 8px 5px;
+  border-bottom: 1.5px solid var(--ink);
+}
 </style>

@@ -21,7 +21,9 @@ const echo = computed(() => {
   if (value.form === 'unreadable') return findingSentence({ code: `unreadable.${value.problem}`, params: {} })
   const bare = props.modelValue.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
   const isPlain = /^>?\s*\d+(\.\d+)?$/.test(bare)
-  return value.form === 'value' && !isPlain ? `read as ${formatQuantity(value.value, kind.value.quantity)}` : ''
+  return value.form === 'value' && !isPlain
+    ? `read as ${formatQuantity(value.value, kind.value.quantity)}`
+    : ''
 })
 const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing)
 </script>
@@ -29,45 +31,144 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
 <template>
   <div class="reading" :class="{ bad: isBad, locked }">
     <div>
-      <p class="name">{{ text.name }} <span class="sym">{{ kind.symbol }}</span></p>
+      <p class="name">
+        {{ text.name }} <span class="sym">{{ kind.symbol }}</span>
+      </p>
       <p class="how">{{ text.how }}</p>
     </div>
     <div v-if="locked && !modelValue" class="shut"><Lock :size="18" aria-hidden="true" /> locked</div>
     <div v-else-if="kind.form === 'tick'" class="ticks" role="group" :aria-label="text.name">
       <button
-        v-for="mark in ['✓', '✗']" :key="mark" type="button" :disabled="locked" :aria-pressed="modelValue === mark"
-        :aria-label="mark === '✓' ? 'Polarity right' : 'Polarity wrong'" :class="{ on: modelValue === mark, cross: mark === '✗' }" @click="emit('update:modelValue', mark)"
-      >{{ mark }}</button>
+        v-for="mark in ['✓', '✗']"
+        :key="mark"
+        type="button"
+        :disabled="locked"
+        :aria-pressed="modelValue === mark"
+        :aria-label="mark === '✓' ? 'Polarity right' : 'Polarity wrong'"
+        :class="{ on: modelValue === mark, cross: mark === '✗' }"
+        @click="emit('update:modelValue', mark)"
+      >
+        {{ mark }}
+      </button>
     </div>
     <div v-else class="value-box">
       <el-input
-        class="value" size="large" :model-value="modelValue" :disabled="locked" :aria-label="`${text.name}, ${unit}`" :aria-invalid="isBad" :name="reading"
-        autocomplete="off" spellcheck="false" maxlength="60" @update:model-value="emit('update:modelValue', $event)"
+        class="value"
+        size="large"
+        :model-value="modelValue"
+        :disabled="locked"
+        :aria-label="`${text.name}, ${unit}`"
+        :aria-invalid="isBad"
+        :name="reading"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="60"
+        @update:model-value="emit('update:modelValue', $event)"
       >
-        <template #suffix><span class="unit">{{ unit }}</span></template>
+        <template #suffix
+          ><span class="unit">{{ unit }}</span></template
+        >
       </el-input>
-      <button v-if="isInsulation && !locked" type="button" class="range" :aria-label="`${text.name}: above 999 megohms`" @click="emit('update:modelValue', RANGE_END)">{{ RANGE_END }}</button>
+      <button
+        v-if="isInsulation && !locked"
+        type="button"
+        class="range"
+        :aria-label="`${text.name}: above 999 megohms`"
+        @click="emit('update:modelValue', RANGE_END)"
+      >
+        {{ RANGE_END }}
+      </button>
     </div>
-    <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{ missing && !echo ? 'still empty' : echo }}</span>
+    <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{
+      missing && !echo ? 'still empty' : echo
+    }}</span>
   </div>
 </template>
 
 <style scoped>
-.reading { display: grid; grid-template-columns: minmax(210px, 400px) 290px minmax(90px, 1fr); gap: 4px 16px; align-items: center; padding: 9px 8px; border-bottom: 1px solid var(--hem); min-height: 66px; }
-.reading.bad { background: var(--madder-wash); }
-.name { font-weight: 640; line-height: 1.2; }
-.how { font-size: 14px; color: var(--soft); line-height: 1.3; margin-top: 2px; }
-.value-box { display: flex; gap: 8px; }
-.value { --el-component-size-large: 48px; }
-.value :deep(input) { font: 640 20px var(--mono); }
-.unit { color: var(--soft); font: 500 15px var(--mono); }
-.range, .ticks button { font: 640 17px var(--mono); min-width: 84px; min-height: 48px; border: 1.5px solid var(--indigo); border-radius: var(--ease); background: transparent; color: var(--indigo-text); cursor: pointer; }
-.ticks { display: flex; gap: 8px; }
-.ticks button { font-size: 22px; min-width: 92px; }
-.ticks button.on { background: var(--leaf); border-color: var(--leaf); color: var(--on-indigo); }
-.ticks button.on.cross { background: var(--madder); border-color: var(--madder); }
-.ticks button:disabled { cursor: default; opacity: 0.75; }
-.shut { color: var(--madder-text); display: flex; gap: 8px; align-items: center; font-weight: 600; }
-.echo { font-size: 13.5px; color: var(--soft); line-height: 1.25; }
-@media (max-width: 900px) { .reading { grid-template-columns: 1fr; } }
+.reading {
+  display: grid;
+  grid-template-columns: minmax(210px, 400px) 290px minmax(90px, 1fr);
+  gap: 4px 16px;
+  align-items: center;
+  padding: 9px 8px;
+  border-bottom: 1px solid var(--hem);
+  min-height: 66px;
+}
+.reading.bad {
+  background: var(--madder-wash);
+}
+.name {
+  font-weight: 640;
+  line-height: 1.2;
+}
+.how {
+  font-size: 14px;
+  color: var(--soft);
+  line-height: 1.3;
+  margin-top: 2px;
+}
+.value-box {
+  display: flex;
+  gap: 8px;
+}
+.value {
+  --el-component-size-large: 48px;
+}
+.value :deep(input) {
+  font: 640 20px var(--mono);
+}
+.unit {
+  color: var(--soft);
+  font: 500 15px var(--mono);
+}
+.range,
+.ticks button {
+  font: 640 17px var(--mono);
+  min-width: 84px;
+  min-height: 48px;
+  border: 1.5px solid var(--indigo);
+  border-radius: var(--ease);
+  background: transparent;
+  color: var(--indigo-text);
+  cursor: pointer;
+}
+.ticks {
+  display: flex;
+  gap: 8px;
+}
+.ticks button {
+  font-size: 22px;
+  min-width: 92px;
+}
+.ticks button.on {
+  background: var(--leaf);
+  border-color: var(--leaf);
+  color: var(--on-indigo);
+}
+.ticks button.on.cross {
+  background: var(--madder);
+  border-color: var(--madder);
+}
+.ticks button:disabled {
+  cursor: default;
+  opacity: 0.75;
+}
+.shut {
+  color: var(--madder-text);
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-weight: 600;
+}
+.echo {
+  font-size: 13.5px;
+  color: var(--soft);
+  line-height: 1.25;
+}
+@media (max-width: 900px) {
+  .reading {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

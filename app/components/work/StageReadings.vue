@@ -3,15 +3,37 @@ import { isDead } from '#core/results/readings'
 import type { WorkView } from '#schemas/views'
 
 /** The boxes for the readings of one stage: a schedule where a whole board is tested, else one row for each reading. */
-const props = defineProps<{ view: WorkView; stage: 'dead' | 'live'; read: (key: string) => string; missing: readonly string[] }>()
+const props = defineProps<{
+  view: WorkView
+  stage: 'dead' | 'live'
+  read: (key: string) => string
+  missing: readonly string[]
+}>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const isLocked = computed(() => props.view.stage !== props.stage)
 const keys = computed(() => props.view.readingKeys.filter((key) => isDead(key) === (props.stage === 'dead')))
 </script>
 
 <template>
-  <BoardTests v-if="view.board" :board="view.board" :attempt="view.id" :is-dead="stage === 'dead'" :read="read" :locked="isLocked" :missing="missing" @write="(key: string, text: string) => emit('write', key, text)" />
+  <BoardTests
+    v-if="view.board"
+    :board="view.board"
+    :attempt="view.id"
+    :is-dead="stage === 'dead'"
+    :read="read"
+    :locked="isLocked"
+    :missing="missing"
+    @write="(key: string, text: string) => emit('write', key, text)"
+  />
   <template v-else>
-    <ReadingRow v-for="key in keys" :key="key" :reading="key" :model-value="read(key)" :locked="isLocked" :missing="missing.includes(key)" @update:model-value="emit('write', key, $event)" />
+    <ReadingRow
+      v-for="key in keys"
+      :key="key"
+      :reading="key"
+      :model-value="read(key)"
+      :locked="isLocked"
+      :missing="missing.includes(key)"
+      @update:model-value="emit('write', key, $event)"
+    />
   </template>
 </template>

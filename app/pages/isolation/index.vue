@@ -8,13 +8,30 @@ const { data: observations, problem, refresh } = useServer<ObservationItem[]>(()
 const { data: register, refresh: refreshRegister } = useServer<RegisterView>(() => 'register')
 const starting = ref(false)
 const LEVEL = { 'first-weeks': 'First weeks', first: 'First level', second: 'Second level' } as const
-const form = reactive({ apprenticeId: null as number | null, bay: 1, circuit: '', level: 'first' as (typeof LEVELS)[number], phases: '1', permit: false, serial: '', proofDate: '' })
+const form = reactive({
+  apprenticeId: null as number | null,
+  bay: 1,
+  circuit: '',
+  level: 'first' as (typeof LEVELS)[number],
+  phases: '1',
+  permit: false,
+  serial: '',
+  proofDate: '',
+})
 
 async function start() {
   try {
     const { id } = await call<{ id: number }>('POST', 'observations', {
       apprenticeId: form.apprenticeId,
-      fields: { 'head.bay': String(form.bay), 'head.circuit': form.circuit.trim(), 'head.level': form.level, 'head.phases': form.phases, 'head.permit': form.permit ? 'yes' : 'no', 'head.serial': form.serial.trim(), 'head.proofDate': form.proofDate },
+      fields: {
+        'head.bay': String(form.bay),
+        'head.circuit': form.circuit.trim(),
+        'head.level': form.level,
+        'head.phases': form.phases,
+        'head.permit': form.permit ? 'yes' : 'no',
+        'head.serial': form.serial.trim(),
+        'head.proofDate': form.proofDate,
+      },
     })
     await navigateTo(`/isolation/${id}`)
   } catch (error) {
@@ -25,45 +42,154 @@ async function start() {
 
 <template>
   <div class="page">
-    <div class="row spread head"><div><h1>Safe isolation</h1><p class="soft">Observed at the bay, step by step; padlocks, permits and repeats beside it.</p></div><el-button type="primary" size="large" @click="starting = true">Observe an isolation</el-button></div>
+    <div class="row spread head">
+      <div>
+        <h1>Safe isolation</h1>
+        <p class="soft">Observed at the bay, step by step; padlocks, permits and repeats beside it.</p>
+      </div>
+      <el-button type="primary" size="large" @click="starting = true">Observe an isolation</el-button>
+    </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div class="halves">
       <section class="stack">
         <h2>Observations</h2>
         <div v-if="!observations" class="skeleton" style="height: 120px" />
-        <p v-else-if="observations.length === 0" class="empty">Nobody has been observed yet. Start beside the bay, tablet in hand.</p>
+        <p v-else-if="observations.length === 0" class="empty">
+          Nobody has been observed yet. Start beside the bay, tablet in hand.
+        </p>
         <NuxtLink v-for="one in observations ?? []" :key="one.id" :to="`/isolation/${one.id}`" class="entry">
-          <b class="mono bay-no">{{ one.bay || '–' }}</b><span class="what"><b>{{ one.apprentice }}</b><span class="soft small">{{ one.circuit || 'circuit not named' }} · {{ dayTime(one.startedAt) }} · {{ one.assessor }}</span></span>
-          <span class="tag" :class="one.state === 'running' ? 'waiting' : one.met ? 'met' : 'stop'">{{ one.state === 'running' ? 'in hand' : one.met ? 'met' : 'not yet' }}</span>
+          <b class="mono bay-no">{{ one.bay || '–' }}</b><span class="what"
+            ><b>{{ one.apprentice }}</b
+            ><span class="soft small"
+              >{{ one.circuit || 'circuit not named' }} · {{ dayTime(one.startedAt) }} ·
+              {{ one.assessor }}</span
+            ></span
+          >
+          <span class="tag" :class="one.state === 'running' ? 'waiting' : one.met ? 'met' : 'stop'">{{
+            one.state === 'running' ? 'in hand' : one.met ? 'met' : 'not yet'
+          }}</span>
         </NuxtLink>
       </section>
       <div v-if="register" class="stack wide">
-        <section v-if="register.repeats.length" class="stack"><h2>Repeats booked</h2><p v-for="one in register.repeats" :key="one.id" class="stitched stop"><b>{{ one.name }}</b>, {{ one.plannedFor }}, bay {{ one.bay }}: {{ one.reason }}</p></section>
+        <section v-if="register.repeats.length" class="stack">
+          <h2>Repeats booked</h2>
+          <p v-for="one in register.repeats" :key="one.id" class="stitched stop">
+            <b>{{ one.name }}</b
+            >, {{ one.plannedFor }}, bay {{ one.bay }}: {{ one.reason }}
+          </p>
+        </section>
         <LockRegister :register="register" @changed="refreshRegister" />
         <PermitRegister :register="register" @changed="refreshRegister" />
       </div>
     </div>
     <el-dialog v-model="starting" title="Observe an isolation" width="560px">
       <form class="stack" @submit.prevent="start">
-        <label class="field"><span>Apprentice</span><el-select v-model="form.apprenticeId" filterable placeholder="Choose" aria-label="Apprentice" data-testid="observe-who"><el-option v-for="one in register?.apprentices ?? []" :key="one.id" :value="one.id" :label="`${one.name}, ${one.number}`" /></el-select></label>
-        <div class="row"><label class="field"><span>Bay</span><el-input-number v-model="form.bay" :min="1" :max="99" aria-label="Bay" /></label><label class="field grow"><span>Circuit</span><el-input v-model="form.circuit" maxlength="60" name="circuit" placeholder="Bench sockets" /></label></div>
-        <div class="row"><label class="field"><span>Level</span><el-radio-group v-model="form.level" aria-label="Level"><el-radio-button v-for="level in LEVELS" :key="level" :value="level">{{ LEVEL[level] }}</el-radio-button></el-radio-group></label></div>
-        <div class="row"><el-radio-group v-model="form.phases" aria-label="Phases"><el-radio-button value="1">Single phase</el-radio-button><el-radio-button value="3">Three phase</el-radio-button></el-radio-group><el-checkbox v-model="form.permit" label="The site asks for a permit" /></div>
-        <div class="row"><label class="field grow"><span>Indicator, serial number</span><el-input v-model="form.serial" maxlength="40" name="serial" /></label><label class="field"><span>Last proof date</span><el-date-picker v-model="form.proofDate" type="date" value-format="YYYY-MM-DD" aria-label="Last proof date" style="width: 170px" /></label></div>
-        <div class="row"><el-button type="primary" native-type="submit" :disabled="form.apprenticeId === null">Begin</el-button><el-button @click="starting = false">Back</el-button></div>
+        <label class="field"
+          ><span>Apprentice</span
+          ><el-select
+            v-model="form.apprenticeId"
+            filterable
+            placeholder="Choose"
+            aria-label="Apprentice"
+            data-testid="observe-who"
+            ><el-option
+              v-for="one in register?.apprentices ?? []"
+              :key="one.id"
+              :value="one.id"
+              :label="`${one.name}, ${one.number}`" /></el-select
+        ></label>
+        <div class="row">
+          <label class="field"
+            ><span>Bay</span><el-input-number v-model="form.bay" :min="1" :max="99" aria-label="Bay" /></label
+          ><label class="field grow"
+            ><span>Circuit</span
+            ><el-input v-model="form.circuit" maxlength="60" name="circuit" placeholder="Bench sockets"
+          /></label>
+        </div>
+        <div class="row">
+          <label class="field"
+            ><span>Level</span
+            ><el-radio-group v-model="form.level" aria-label="Level"
+              ><el-radio-button v-for="level in LEVELS" :key="level" :value="level">{{
+                LEVEL[level]
+              }}</el-radio-button></el-radio-group
+            ></label
+          >
+        </div>
+        <div class="row">
+          <el-radio-group v-model="form.phases" aria-label="Phases"
+            ><el-radio-button value="1">Single phase</el-radio-button
+            ><el-radio-button value="3">Three phase</el-radio-button></el-radio-group
+          ><el-checkbox v-model="form.permit" label="The site asks for a permit" />
+        </div>
+        <div class="row">
+          <label class="field grow"
+            ><span>Indicator, serial number</span
+            ><el-input v-model="form.serial" maxlength="40" name="serial" /></label
+          ><label class="field"
+            ><span>Last proof date</span
+            ><el-date-picker
+              v-model="form.proofDate"
+              type="date"
+              value-format="YYYY-MM-DD"
+              aria-label="Last proof date"
+              style="width: 170px"
+          /></label>
+        </div>
+        <div class="row">
+          <el-button type="primary" native-type="submit" :disabled="form.apprenticeId === null"
+            >Begin</el-button
+          ><el-button @click="starting = false">Back</el-button>
+        </div>
       </form>
     </el-dialog>
   </div>
 </template>
 
 <style scoped>
-.head { margin-bottom: 16px; }
-.halves { display: grid; grid-template-columns: 1fr 1fr; gap: 32px; align-items: start; }
-.wide { gap: 26px; }
-.entry { display: flex; gap: 14px; align-items: center; padding: 8px 12px; min-height: 58px; border-bottom: 1px solid var(--hem); background: var(--panel); color: inherit; text-decoration: none; }
-.entry:hover { background: var(--indigo-wash); }
-.bay-no { font-size: 24px; min-width: 38px; color: var(--indigo-text); }
-.what { display: flex; flex-direction: column; flex: 1; line-height: 1.3; }
-.grow { flex: 1; }
-@media (max-width: 1000px) { .halves { grid-template-columns: 1fr; } }
+.head {
+  margin-bottom: 16px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 32px;
+  align-items: start;
+}
+.wide {
+  gap: 26px;
+}
+.entry {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 8px 12px;
+  min-height: 58px;
+  border-bottom: 1px solid var(--hem);
+  background: var(--panel);
+  color: inherit;
+  text-decoration: none;
+}
+.entry:hover {
+  background: var(--indigo-wash);
+}
+.bay-no {
+  font-size: 24px;
+  min-width: 38px;
+  color: var(--indigo-text);
+}
+.what {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  line-height: 1.3;
+}
+.grow {
+  flex: 1;
+}
+@media (max-width: 1000px) {
+  .halves {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -9,7 +9,20 @@ const { call } = useApi()
 const { data, problem, refresh } = useServer<MarkingListItem[]>(() => 'marking')
 const waiting = computed(() => data.value?.filter((item) => item.stage === 'handedIn').length ?? 0)
 const decided = computed(() => data.value?.filter((item) => item.stage === 'decided') ?? [])
-const exercises = computed(() => [...new Map((data.value ?? []).map((item) => [item.exerciseId, { id: item.exerciseId, code: item.code, count: data.value!.filter((other) => other.exerciseId === item.exerciseId).length }])).values()].sort((a, b) => a.code.localeCompare(b.code)))
+const exercises = computed(() =>
+  [
+    ...new Map(
+      (data.value ?? []).map((item) => [
+        item.exerciseId,
+        {
+          id: item.exerciseId,
+          code: item.code,
+          count: data.value!.filter((other) => other.exerciseId === item.exerciseId).length,
+        },
+      ]),
+    ).values(),
+  ].sort((a, b) => a.code.localeCompare(b.code)),
+)
 const isBusy = ref(false)
 const at = ref(0)
 const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking/${item.id}`)
@@ -18,13 +31,29 @@ const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking
 async function releaseAll() {
   const ids = decided.value.map(({ id }) => id)
   if (ids.length === 0) return
-  const isSure = await ElMessageBox.confirm(`${ids.length} ${ids.length === 1 ? 'sheet goes' : 'sheets go'} back to the apprentices with marks and feedback. This cannot be taken back.`, 'Release all decided sheets?', { confirmButtonText: 'Release', cancelButtonText: 'Not yet' }).then(() => true, () => false)
+  const isSure = await ElMessageBox.confirm(
+    `${ids.length} ${ids.length === 1 ? 'sheet goes' : 'sheets go'} back to the apprentices with marks and feedback. This cannot be taken back.`,
+    'Release all decided sheets?',
+    { confirmButtonText: 'Release', cancelButtonText: 'Not yet' },
+  ).then(
+    () => true,
+    () => false,
+  )
   if (!isSure) return
   isBusy.value = true
   try {
-    const { released, left } = await call<{ released: number; left: readonly { id: number; why: string }[] }>('POST', 'marking/release', { ids })
+    const { released, left } = await call<{ released: number; left: readonly { id: number; why: string }[] }>(
+      'POST',
+      'marking/release',
+      { ids },
+    )
     const names = left.map(({ id, why }) => `${data.value?.find((item) => item.id === id)?.name}: ${why}`)
-    ElMessage({ type: left.length ? 'warning' : 'success', message: [`${released} released.`, ...names].join(' '), duration: 7000, showClose: true })
+    ElMessage({
+      type: left.length ? 'warning' : 'success',
+      message: [`${released} released.`, ...names].join(' '),
+      duration: 7000,
+      showClose: true,
+    })
   } catch (error) {
     showProblem(error)
   }
@@ -36,7 +65,12 @@ const move = (by: number) => (at.value = Math.max(0, Math.min((data.value?.lengt
 useShortcuts([
   { keys: 'j', label: 'J', name: 'next sheet of the pile', run: () => move(1) },
   { keys: 'k', label: 'K', name: 'sheet before', run: () => move(-1) },
-  { keys: 'Enter', label: 'Enter', name: 'open the sheet in hand', run: () => void open(data.value?.[at.value]) },
+  {
+    keys: 'Enter',
+    label: 'Enter',
+    name: 'open the sheet in hand',
+    run: () => void open(data.value?.[at.value]),
+  },
   { keys: 'Shift+R', label: 'Shift R', name: 'release all decided sheets', run: () => void releaseAll() },
 ])
 </script>
@@ -46,35 +80,92 @@ useShortcuts([
     <div class="row spread">
       <div>
         <h1>Marking</h1>
-        <p class="soft">{{ waiting === 0 ? 'Nothing waits for a decision.' : waiting === 1 ? 'One sheet waits for a decision.' : `${waiting} sheets wait for a decision.` }}</p>
+        <p class="soft">
+          {{
+            waiting === 0
+              ? 'Nothing waits for a decision.'
+              : waiting === 1
+                ? 'One sheet waits for a decision.'
+                : `${waiting} sheets wait for a decision.`
+          }}
+        </p>
       </div>
       <div class="row">
-        <el-button v-if="decided.length" :loading="isBusy" data-testid="release-all" @click="releaseAll">Release {{ decided.length }} decided</el-button>
+        <el-button v-if="decided.length" :loading="isBusy" data-testid="release-all" @click="releaseAll"
+          >Release {{ decided.length }} decided</el-button
+        >
         <el-button v-if="waiting" type="primary" @click="open(data![0])">Start with the first</el-button>
       </div>
     </div>
-    <p v-if="exercises.length" class="groups"><span class="soft">What the group gets wrong:</span> <NuxtLink v-for="one in exercises" :key="one.id" :to="`/marking/groups/${one.id}`">{{ one.code }} <span class="soft">({{ one.count }} {{ one.count === 1 ? 'sheet' : 'sheets' }})</span></NuxtLink></p>
+    <p v-if="exercises.length" class="groups">
+      <span class="soft">What the group gets wrong:</span>
+      <NuxtLink v-for="one in exercises" :key="one.id" :to="`/marking/groups/${one.id}`"
+        >{{ one.code }}
+        <span class="soft">({{ one.count }} {{ one.count === 1 ? 'sheet' : 'sheets' }})</span></NuxtLink
+      >
+    </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-else-if="!data" class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 40px" /></div>
-    <div v-else-if="data.length === 0" class="empty"><h2>No sheet has been handed in</h2><p>When a design or its readings are handed in, the sheet lands here with marks proposed.</p></div>
-    <el-table v-else :data="data" row-key="id" :row-class-name="({ rowIndex }: { rowIndex: number }) => (rowIndex === at ? 'in-hand' : '')" @row-click="open">
-      <el-table-column label="Apprentice" min-width="190"><template #default="{ row }"><NuxtLink :to="`/marking/${row.id}`"><b>{{ row.name }}</b></NuxtLink></template></el-table-column>
-      <el-table-column label="Exercise" min-width="240"><template #default="{ row }">{{ row.code }} {{ row.title }}</template></el-table-column>
+    <div v-else-if="!data" class="stack">
+      <div v-for="i in 5" :key="i" class="skeleton" style="height: 40px" />
+    </div>
+    <div v-else-if="data.length === 0" class="empty">
+      <h2>No sheet has been handed in</h2>
+      <p>When a design or its readings are handed in, the sheet lands here with marks proposed.</p>
+    </div>
+    <el-table
+      v-else
+      :data="data"
+      row-key="id"
+      :row-class-name="({ rowIndex }: { rowIndex: number }) => (rowIndex === at ? 'in-hand' : '')"
+      @row-click="open"
+    >
+      <el-table-column label="Apprentice" min-width="190"
+        ><template #default="{ row }"
+          ><NuxtLink :to="`/marking/${row.id}`"
+            ><b>{{ row.name }}</b></NuxtLink
+          ></template
+        ></el-table-column
+      >
+      <el-table-column label="Exercise" min-width="240"
+        ><template #default="{ row }">{{ row.code }} {{ row.title }}</template></el-table-column
+      >
       <el-table-column label="Bay" prop="bay" width="70" />
-      <el-table-column label="Handed in" width="150"><template #default="{ row }">{{ row.handedInAt ? dayTime(row.handedInAt) : '' }}</template></el-table-column>
-      <el-table-column label="Proposed" width="130"><template #default="{ row }"><b class="mono">{{ row.mark }}</b> of {{ row.outOf }}</template></el-table-column>
+      <el-table-column label="Handed in" width="150"
+        ><template #default="{ row }">{{
+          row.handedInAt ? dayTime(row.handedInAt) : ''
+        }}</template></el-table-column
+      >
+      <el-table-column label="Proposed" width="130"
+        ><template #default="{ row }"
+          ><b class="mono">{{ row.mark }}</b> of {{ row.outOf }}</template
+        ></el-table-column
+      >
       <el-table-column label="" width="210">
         <template #default="{ row }">
           <span class="tag" :class="row.met ? 'met' : 'wrong'">{{ row.met ? 'met' : 'not yet' }}</span>
           <span v-if="row.critical" class="tag stop" style="margin-left: 6px">critical</span>
         </template>
       </el-table-column>
-      <el-table-column label="Stage" width="130"><template #default="{ row }"><span class="tag" :class="row.stage === 'handedIn' ? 'waiting' : 'plain'">{{ STAGE_WORDS[row.stage as Stage].theirs }}</span></template></el-table-column>
+      <el-table-column label="Stage" width="130"
+        ><template #default="{ row }"
+          ><span class="tag" :class="row.stage === 'handedIn' ? 'waiting' : 'plain'">{{
+            STAGE_WORDS[row.stage as Stage].theirs
+          }}</span></template
+        ></el-table-column
+      >
     </el-table>
   </div>
 </template>
 
 <style scoped>
-.groups { display: flex; gap: 16px; flex-wrap: wrap; font-size: 14.5px; }
-:deep(.in-hand) { box-shadow: inset 4px 0 0 var(--indigo); background: var(--indigo-wash); }
+.groups {
+  display: flex;
+  gap: 16px;
+  flex-wrap: wrap;
+  font-size: 14.5px;
+}
+:deep(.in-hand) {
+  box-shadow: inset 4px 0 0 var(--indigo);
+  background: var(--indigo-wash);
+}
 </style>

@@ -15,10 +15,22 @@ onMounted(load)
 
 const sheet = computed(() => (view.value ? readRun(view.value.runFields).sheet : undefined))
 const dimensions = computed(() => (sheet.value ? dimensionsOf(sheet.value.run) : []))
-const judged = computed(() => (sheet.value ? judgeRun(sheet.value.run, sheet.value.former, autosave.fields, sheet.value.toleranceMm) : null))
-const markOf = (dimension: Dimension) => judged.value!.marks.find((mark) => mark.dimension.key === dimension.key)!
+const judged = computed(() =>
+  sheet.value
+    ? judgeRun(sheet.value.run, sheet.value.former, autosave.fields, sheet.value.toleranceMm)
+    : null,
+)
+const markOf = (dimension: Dimension) =>
+  judged.value!.marks.find((mark) => mark.dimension.key === dimension.key)!
 const typed = (key: string) => autosave.fields[key] ?? ''
-const nameOf = ({ kind, straight, isVertical }: Dimension) => ({ length: `Straight ${straight + 1}, corner to corner`, height: `Height of the detour on ${straight + 1}`, travel: `Travel of the detour on ${straight + 1}`, way: `Straight ${straight + 1} goes ${DIRECTION_NAME[sheet.value!.run.straights[straight]!.to]}`, bubble: isVertical ? `Straight ${straight + 1} plumb` : `Straight ${straight + 1} level` })[kind]
+const nameOf = ({ kind, straight, isVertical }: Dimension) =>
+  ({
+    length: `Straight ${straight + 1}, corner to corner`,
+    height: `Height of the detour on ${straight + 1}`,
+    travel: `Travel of the detour on ${straight + 1}`,
+    way: `Straight ${straight + 1} goes ${DIRECTION_NAME[sheet.value!.run.straights[straight]!.to]}`,
+    bubble: isVertical ? `Straight ${straight + 1} plumb` : `Straight ${straight + 1} level`,
+  })[kind]
 const NUDGES = [-3, -2, -1, 0, 1, 2, 3]
 function off(dimension: Dimension): number | null {
   const entry = readEntry(typed(dimension.key), dimension)
@@ -27,7 +39,13 @@ function off(dimension: Dimension): number | null {
 const signed = (mm: number) => (mm > 0 ? `+${mm}` : mm < 0 ? `−${-mm}` : '0')
 /** The largest deviation is drawn about so far off, mm. */
 const SHOWN_MM = 130
-const exaggerated = computed(() => { const most = Math.max(0, ...(judged.value?.marks ?? []).map(({ entry }) => (entry.is === 'off' ? Math.abs(entry.offMm) : 0))); return most === 0 ? 0 : Math.max(1, Math.min(20, Math.round(SHOWN_MM / most))) })
+const exaggerated = computed(() => {
+  const most = Math.max(
+    0,
+    ...(judged.value?.marks ?? []).map(({ entry }) => (entry.is === 'off' ? Math.abs(entry.offMm) : 0)),
+  )
+  return most === 0 ? 0 : Math.max(1, Math.min(20, Math.round(SHOWN_MM / most)))
+})
 /** Corners where the measured lengths would put them, the deviations drawn larger than they are. */
 const shifted = computed<readonly Vector[] | undefined>(() => {
   if (!sheet.value || !judged.value) return undefined
@@ -39,7 +57,8 @@ const shifted = computed<readonly Vector[] | undefined>(() => {
     if (own > straight) {
       straight = own
       const mark = judged.value!.marks.find(({ dimension }) => dimension.key === `s${own + 1}`)
-      if (mark?.entry.is === 'off') shift = plus(shift, directions[own]!, mark.entry.offMm * exaggerated.value)
+      if (mark?.entry.is === 'off')
+        shift = plus(shift, directions[own]!, mark.entry.offMm * exaggerated.value)
     }
     return plus(at, shift)
   })
@@ -61,40 +80,226 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
 
 <template>
   <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="load" /></div>
-  <div v-else-if="!view || !sheet || !judged" class="page stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
+  <div v-else-if="!view || !sheet || !judged" class="page stack">
+    <div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" />
+  </div>
   <div v-else class="measure">
     <section class="list" tabindex="0" aria-label="Dimensions">
       <p class="soft">{{ view.person }} · measured by {{ view.assessor }}</p>
       <h1>{{ sheet.run.name }}</h1>
-      <p class="row spread"><span><b>{{ done }}</b> of {{ dimensions.length }} taken, tolerance ± {{ sheet.toleranceMm }} mm</span><SaveWords v-if="view.mayChange" :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" /></p>
-      <div v-for="dimension in dimensions" :key="dimension.key" class="dim" :class="{ wrong: markOf(dimension).isRight === false, right: markOf(dimension).isRight }" :data-testid="`dim-${dimension.key}`" @focusin="selected = dimension.straight" @click="selected = dimension.straight">
-        <p><b>{{ nameOf(dimension) }}</b><span v-if="dimension.nominalMm" class="mono nominal">{{ Math.round(dimension.nominalMm) }}</span></p>
-        <div v-if="dimension.kind === 'way' || dimension.kind === 'bubble'" class="taps"><button v-for="mark in ['✓', '✗']" :key="mark" type="button" :disabled="!view.mayChange" :class="{ on: typed(dimension.key) === mark, cross: mark === '✗' }" :aria-pressed="typed(dimension.key) === mark" :aria-label="`${nameOf(dimension)}: ${mark === '✓' ? 'yes' : 'no'}`" @click="autosave.write(dimension.key, mark)">{{ mark }}</button></div>
+      <p class="row spread">
+        <span
+          ><b>{{ done }}</b> of {{ dimensions.length }} taken, tolerance ± {{ sheet.toleranceMm }} mm</span
+        ><SaveWords
+          v-if="view.mayChange"
+          :state="autosave.state.value"
+          :saved-at="autosave.savedAt.value"
+          :message="autosave.message.value"
+        />
+      </p>
+      <div
+        v-for="dimension in dimensions"
+        :key="dimension.key"
+        class="dim"
+        :class="{ wrong: markOf(dimension).isRight === false, right: markOf(dimension).isRight }"
+        :data-testid="`dim-${dimension.key}`"
+        @focusin="selected = dimension.straight"
+        @click="selected = dimension.straight"
+      >
+        <p>
+          <b>{{ nameOf(dimension) }}</b
+          ><span v-if="dimension.nominalMm" class="mono nominal">{{ Math.round(dimension.nominalMm) }}</span>
+        </p>
+        <div v-if="dimension.kind === 'way' || dimension.kind === 'bubble'" class="taps">
+          <button
+            v-for="mark in ['✓', '✗']"
+            :key="mark"
+            type="button"
+            :disabled="!view.mayChange"
+            :class="{ on: typed(dimension.key) === mark, cross: mark === '✗' }"
+            :aria-pressed="typed(dimension.key) === mark"
+            :aria-label="`${nameOf(dimension)}: ${mark === '✓' ? 'yes' : 'no'}`"
+            @click="autosave.write(dimension.key, mark)"
+          >
+            {{ mark }}
+          </button>
+        </div>
         <div v-else class="taps">
-          <button v-for="mm in NUDGES" :key="mm" type="button" :disabled="!view.mayChange" :class="{ on: off(dimension) === mm }" :aria-label="`${nameOf(dimension)}: off by ${mm} mm`" @click="autosave.write(dimension.key, signed(mm))">{{ signed(mm) }}</button>
-          <input :value="typed(dimension.key)" :disabled="!view.mayChange" :name="dimension.key" :aria-label="`${nameOf(dimension)}, tape or deviation`" placeholder="tape" maxlength="12" @input="autosave.write(dimension.key, ($event.target as HTMLInputElement).value)">
+          <button
+            v-for="mm in NUDGES"
+            :key="mm"
+            type="button"
+            :disabled="!view.mayChange"
+            :class="{ on: off(dimension) === mm }"
+            :aria-label="`${nameOf(dimension)}: off by ${mm} mm`"
+            @click="autosave.write(dimension.key, signed(mm))"
+          >
+            {{ signed(mm) }}
+          </button>
+          <input
+            :value="typed(dimension.key)"
+            :disabled="!view.mayChange"
+            :name="dimension.key"
+            :aria-label="`${nameOf(dimension)}, tape or deviation`"
+            placeholder="tape"
+            maxlength="12"
+            @input="autosave.write(dimension.key, ($event.target as HTMLInputElement).value)"
+          />
         </div>
       </div>
     </section>
     <aside tabindex="0" aria-label="What it comes to">
-      <div class="drawing"><RunDrawing :px="420" :run="sheet.run" :former="sheet.former" :selected="selected" :shifted="shifted" locked @select="selected = $event" /></div>
-      <p v-if="exaggerated" class="small soft">As drawn, and over it as measured: {{ exaggerated }} times too far off.</p>
-      <p class="score"><b class="mono">{{ judged.mark }}</b> of {{ judged.outOf }} within tolerance</p>
-      <p v-for="pattern in judged.patterns" :key="pattern.is" class="stitched waiting" data-testid="pattern">{{ patternSentence(pattern) }}</p>
-      <p v-if="judged.patterns.length === 0 && judged.marks.some(({ isRight }) => isRight === false)" class="soft">No one cause explains all of it: look at each by itself.</p>
+      <div class="drawing">
+        <RunDrawing
+          :px="420"
+          :run="sheet.run"
+          :former="sheet.former"
+          :selected="selected"
+          :shifted="shifted"
+          locked
+          @select="selected = $event"
+        />
+      </div>
+      <p v-if="exaggerated" class="small soft">
+        As drawn, and over it as measured: {{ exaggerated }} times too far off.
+      </p>
+      <p class="score">
+        <b class="mono">{{ judged.mark }}</b> of {{ judged.outOf }} within tolerance
+      </p>
+      <p v-for="pattern in judged.patterns" :key="pattern.is" class="stitched waiting" data-testid="pattern">
+        {{ patternSentence(pattern) }}
+      </p>
+      <p
+        v-if="judged.patterns.length === 0 && judged.marks.some(({ isRight }) => isRight === false)"
+        class="soft"
+      >
+        No one cause explains all of it: look at each by itself.
+      </p>
       <RunVerdictTable :verdicts="verdicts" :criteria="view.criteria" :decision="view.decision" />
-      <el-button v-if="view.mayChange" type="primary" size="large" data-testid="close" @click="isClosing = true">Close and give back…</el-button>
-      <p v-else-if="view.decision" class="soft">Closed by {{ view.decision.by }}, {{ dayTime(view.decision.at) }}. In the record since then.<template v-if="view.decision.reason"> “{{ view.decision.reason }}”</template></p>
+      <el-button
+        v-if="view.mayChange"
+        type="primary"
+        size="large"
+        data-testid="close"
+        @click="isClosing = true"
+        >Close and give back…</el-button
+      >
+      <p v-else-if="view.decision" class="soft">
+        Closed by {{ view.decision.by }}, {{ dayTime(view.decision.at) }}. In the record since then.<template
+          v-if="view.decision.reason"
+        >
+          “{{ view.decision.reason }}”</template
+        >
+      </p>
     </aside>
-    <CloseMeasurement :is-open="isClosing" :verdicts="verdicts" :person="view.person" @close="isClosing = false" @decide="close" />
+    <CloseMeasurement
+      :is-open="isClosing"
+      :verdicts="verdicts"
+      :person="view.person"
+      @close="isClosing = false"
+      @decide="close"
+    />
   </div>
 </template>
 
 <style scoped>
-.measure { display: grid; grid-template-columns: minmax(0, 1fr) 460px; flex: 1; min-height: 0; } .list { padding: 16px 24px; overflow: auto; display: flex; flex-direction: column; gap: 8px; } aside { border-left: 1px solid var(--hem); background: var(--panel); padding: 16px 18px; overflow: auto; display: flex; flex-direction: column; gap: 12px; } .drawing { height: 300px; flex: none; }
-.dim { border-bottom: 1px solid var(--hem); padding: 8px 10px; border-left: 5px dotted var(--hem-strong); } .dim.right { border-left: 5px solid var(--leaf); } .dim.wrong { border-left: 5px dashed var(--madder); background: var(--madder-wash); }
-.dim p { display: flex; justify-content: space-between; } .nominal { font-size: 19px; font-weight: 680; } .taps { display: flex; gap: 6px; margin-top: 4px; flex-wrap: wrap; }
-.taps button { min-width: 54px; min-height: 50px; border: 1.5px solid var(--hem-strong); background: var(--raised); color: var(--ink); font: 640 18px var(--mono); border-radius: var(--ease); cursor: pointer; } .taps .on { background: var(--indigo); color: var(--on-indigo); border-color: var(--indigo); } .taps .on.cross { background: var(--madder); border-color: var(--madder); } .taps button:disabled { cursor: default; }
-.taps input { width: 104px; min-height: 50px; font: 640 19px var(--mono); text-align: right; padding: 0 10px; border: 1.5px solid var(--hem-strong); border-radius: var(--ease); background: var(--raised); color: var(--ink); } .score { font-size: 19px; } .score b { font-size: 28px; }
-@media (max-width: 960px) { .measure { grid-template-columns: 1fr; } aside { border-left: 0; } }
+.measure {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 460px;
+  flex: 1;
+  min-height: 0;
+}
+.list {
+  padding: 16px 24px;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+aside {
+  border-left: 1px solid var(--hem);
+  background: var(--panel);
+  padding: 16px 18px;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.drawing {
+  height: 300px;
+  flex: none;
+}
+.dim {
+  border-bottom: 1px solid var(--hem);
+  padding: 8px 10px;
+  border-left: 5px dotted var(--hem-strong);
+}
+.dim.right {
+  border-left: 5px solid var(--leaf);
+}
+.dim.wrong {
+  border-left: 5px dashed var(--madder);
+  background: var(--madder-wash);
+}
+.dim p {
+  display: flex;
+  justify-content: space-between;
+}
+.nominal {
+  font-size: 19px;
+  font-weight: 680;
+}
+.taps {
+  display: flex;
+  gap: 6px;
+  margin-top: 4px;
+  flex-wrap: wrap;
+}
+.taps button {
+  min-width: 54px;
+  min-height: 50px;
+  border: 1.5px solid var(--hem-strong);
+  background: var(--raised);
+  color: var(--ink);
+  font: 640 18px var(--mono);
+  border-radius: var(--ease);
+  cursor: pointer;
+}
+.taps .on {
+  background: var(--indigo);
+  color: var(--on-indigo);
+  border-color: var(--indigo);
+}
+.taps .on.cross {
+  background: var(--madder);
+  border-color: var(--madder);
+}
+.taps button:disabled {
+  cursor: default;
+}
+.taps input {
+  width: 104px;
+  min-height: 50px;
+  font: 640 19px var(--mono);
+  text-align: right;
+  padding: 0 10px;
+  border: 1.5px solid var(--hem-strong);
+  border-radius: var(--ease);
+  background: var(--raised);
+  color: var(--ink);
+}
+.score {
+  font-size: 19px;
+}
+.score b {
+  font-size: 28px;
+}
+@media (max-width: 960px) {
+  .measure {
+    grid-template-columns: 1fr;
+  }
+  aside {
+    border-left: 0;
+  }
+}
 </style>

@@ -8,14 +8,27 @@ const id = Number(useRoute().params.id)
 const papers = usePapers(id)
 const { view } = papers
 const tab = ref<'results' | PaperKind | 'stickers'>('results')
-const TABS = { results: 'Schedule of results', minor: 'Record in five parts', installation: 'Installation record', stickers: 'Stickers' } as const
-const kind = computed<PaperKind | null>(() => (tab.value === 'minor' || tab.value === 'installation' ? tab.value : null))
+const TABS = {
+  results: 'Schedule of results',
+  minor: 'Record in five parts',
+  installation: 'Installation record',
+  stickers: 'Stickers',
+} as const
+const kind = computed<PaperKind | null>(() =>
+  tab.value === 'minor' || tab.value === 'installation' ? tab.value : null,
+)
 const paper = computed(() => (kind.value ? view.value!.papers[kind.value].paper : null))
 const signed = computed(() => (view.value?.signed ?? []).filter((one) => one.kind === kind.value))
 const opened = ref<number | null>(null)
 const shown = computed(() => signed.value.find((one) => one.id === opened.value) ?? null)
-const open = computed(() => [...(paper.value?.missing ?? []), ...(paper.value?.failing ?? []).map((name) => `${name}: fails`)])
-watch(kind, (to) => { opened.value = null; if (to) void papers.open(to) })
+const open = computed(() => [
+  ...(paper.value?.missing ?? []),
+  ...(paper.value?.failing ?? []).map((name) => `${name}: fails`),
+])
+watch(kind, (to) => {
+  opened.value = null
+  if (to) void papers.open(to)
+})
 const name = ref('')
 const pin = ref('')
 async function sign() {
@@ -30,50 +43,136 @@ onMounted(papers.load)
 </script>
 
 <template>
-  <div v-if="papers.problem.value" class="page"><ServerProblem :problem="papers.problem.value" @retry="papers.load" /></div>
-  <div v-else-if="!view" class="page stack"><div v-for="i in 6" :key="i" class="skeleton" style="height: 44px" /></div>
+  <div v-if="papers.problem.value" class="page">
+    <ServerProblem :problem="papers.problem.value" @retry="papers.load" />
+  </div>
+  <div v-else-if="!view" class="page stack">
+    <div v-for="i in 6" :key="i" class="skeleton" style="height: 44px" />
+  </div>
   <div v-else class="page stack">
     <div class="row spread screen-only">
-      <div><h1>Records: {{ view.attempt.code }}, bay {{ view.attempt.bay }}</h1><p class="soft">{{ view.attempt.name }} · {{ view.attempt.title }}</p></div>
+      <div>
+        <h1>Records: {{ view.attempt.code }}, bay {{ view.attempt.bay }}</h1>
+        <p class="soft">{{ view.attempt.name }} · {{ view.attempt.title }}</p>
+      </div>
       <el-button @click="print">Print on A4</el-button>
     </div>
-    <div class="tabs screen-only" role="tablist" aria-label="Records"><button v-for="(words, key) in TABS" :key="key" type="button" role="tab" :aria-selected="tab === key" :class="{ on: tab === key }" @click="tab = key">{{ words }}</button></div>
+    <div class="tabs screen-only" role="tablist" aria-label="Records">
+      <button
+        v-for="(words, key) in TABS"
+        :key="key"
+        type="button"
+        role="tab"
+        :aria-selected="tab === key"
+        :class="{ on: tab === key }"
+        @click="tab = key"
+      >
+        {{ words }}
+      </button>
+    </div>
     <div class="columns" :class="{ single: !kind }">
       <article class="sheet record">
-        <header class="paper-head"><div><p class="soft">{{ view.attempt.code }} · bay {{ view.attempt.bay }} · {{ view.attempt.name }}</p><h2>{{ TABS[tab] }}</h2></div><p class="training">Training record</p></header>
+        <header class="paper-head">
+          <div>
+            <p class="soft">{{ view.attempt.code }} · bay {{ view.attempt.bay }} · {{ view.attempt.name }}</p>
+            <h2>{{ TABS[tab] }}</h2>
+          </div>
+          <p class="training">Training record</p>
+        </header>
         <ResultsTable v-if="tab === 'results'" :view="view" :readings="view.readings" />
         <div v-else-if="tab === 'stickers'" class="stickers">
-          <div class="sticker"><b>Inspected and tested</b><span>Bay {{ view.attempt.bay }} · {{ view.attempt.title }}</span><span>Next inspection by <b class="mono">{{ next }}</b></span><span class="soft">Training bay. The rules of the centre apply.</span></div>
-          <div class="sticker"><b>Residual current devices</b><span>Press each test button {{ RESIDUAL_NOTICE[view.attempt.edition] }}. The device must open at once.</span><span>If it does not, tell the person in charge; do not use the circuit.</span></div>
-          <div v-for="circuit in view.circuits" :key="circuit.id" class="sticker small-one"><b>{{ circuit.name }}</b><span class="mono">{{ circuit.device }}</span></div>
+          <div class="sticker">
+            <b>Inspected and tested</b><span>Bay {{ view.attempt.bay }} · {{ view.attempt.title }}</span
+            ><span
+              >Next inspection by <b class="mono">{{ next }}</b></span
+            ><span class="soft">Training bay. The rules of the centre apply.</span>
+          </div>
+          <div class="sticker">
+            <b>Residual current devices</b
+            ><span
+              >Press each test button {{ RESIDUAL_NOTICE[view.attempt.edition] }}. The device must open at
+              once.</span
+            ><span>If it does not, tell the person in charge; do not use the circuit.</span>
+          </div>
+          <div v-for="circuit in view.circuits" :key="circuit.id" class="sticker small-one">
+            <b>{{ circuit.name }}</b
+            ><span class="mono">{{ circuit.device }}</span>
+          </div>
         </div>
         <template v-else-if="shown">
-          <PaperForm :paper="shown.content.paper" :circuits="view.circuits" :field="(key) => shown!.content.paper.parts.flatMap(({ items }) => items).find((item) => item.key === key)?.value ?? ''" locked />
-          <ResultsTable :view="view" :readings="shown.content.readings" :only="shown.content.paper.circuits" />
-          <p class="signature">Signed by <b>{{ shown.signedBy }}</b>, {{ dayTime(shown.signedAt) }}<br><span class="mono small">content {{ shown.hash }}</span></p>
+          <PaperForm
+            :paper="shown.content.paper"
+            :circuits="view.circuits"
+            :field="
+              (key) =>
+                shown!.content.paper.parts.flatMap(({ items }) => items).find((item) => item.key === key)
+                  ?.value ?? ''
+            "
+            locked
+          />
+          <ResultsTable
+            :view="view"
+            :readings="shown.content.readings"
+            :only="shown.content.paper.circuits"
+          />
+          <p class="signature">
+            Signed by <b>{{ shown.signedBy }}</b>, {{ dayTime(shown.signedAt) }}<br /><span class="mono small"
+              >content {{ shown.hash }}</span
+            >
+          </p>
         </template>
         <template v-else-if="paper">
-          <PaperForm :paper="paper" :circuits="view.circuits" :field="papers.field" :locked="false" @write="papers.write" />
+          <PaperForm
+            :paper="paper"
+            :circuits="view.circuits"
+            :field="papers.field"
+            :locked="false"
+            @write="papers.write"
+          />
           <ResultsTable :view="view" :readings="view.readings" :only="paper.circuits" />
         </template>
         <PrintFoot />
       </article>
       <aside v-if="kind" class="screen-only" aria-label="Signature">
-        <SaveWords :state="papers.autosave.state.value" :saved-at="papers.autosave.savedAt.value" :message="papers.autosave.message.value" />
+        <SaveWords
+          :state="papers.autosave.state.value"
+          :saved-at="papers.autosave.savedAt.value"
+          :message="papers.autosave.message.value"
+        />
         <template v-if="open.length">
           <h2>Before it can be signed</h2>
-          <ul class="missing" data-testid="missing"><li v-for="one in open" :key="one">{{ one }}</li></ul>
+          <ul class="missing" data-testid="missing">
+            <li v-for="one in open" :key="one">{{ one }}</li>
+          </ul>
         </template>
         <form v-else class="stitched stack" @submit.prevent="sign">
           <h2>Sign</h2>
           <p class="small soft">What is signed stays as it is. A correction is a new version beside it.</p>
-          <label class="field"><span>Your name</span><el-input v-model="name" name="signature" autocomplete="off" /></label>
-          <label class="field"><span>Your PIN</span><el-input v-model="pin" name="pin" type="password" inputmode="numeric" autocomplete="off" /></label>
-          <el-button type="primary" native-type="submit" :disabled="!name.trim() || pin.length < 4">Sign this record</el-button>
+          <label class="field"
+            ><span>Your name</span><el-input v-model="name" name="signature" autocomplete="off"
+          /></label>
+          <label class="field"
+            ><span>Your PIN</span
+            ><el-input v-model="pin" name="pin" type="password" inputmode="numeric" autocomplete="off"
+          /></label>
+          <el-button type="primary" native-type="submit" :disabled="!name.trim() || pin.length < 4"
+            >Sign this record</el-button
+          >
         </form>
         <template v-if="signed.length">
           <h2>Signed</h2>
-          <button v-for="one in signed" :key="one.id" type="button" class="version" :class="{ on: opened === one.id }" @click="opened = opened === one.id ? null : one.id"><b>{{ one.signedBy }}</b><span>{{ dayTime(one.signedAt) }}</span><span class="mono small">{{ one.hash.slice(0, 16) }}…</span></button>
+          <button
+            v-for="one in signed"
+            :key="one.id"
+            type="button"
+            class="version"
+            :class="{ on: opened === one.id }"
+            @click="opened = opened === one.id ? null : one.id"
+          >
+            <b>{{ one.signedBy }}</b
+            ><span>{{ dayTime(one.signedAt) }}</span
+            ><span class="mono small">{{ one.hash.slice(0, 16) }}…</span>
+          </button>
         </template>
       </aside>
     </div>
@@ -81,17 +180,129 @@ onMounted(papers.load)
 </template>
 
 <style scoped>
-.tabs { display: flex; gap: 4px; border-bottom: 1px solid var(--hem); flex-wrap: wrap; }
-.tabs button { all: unset; cursor: pointer; padding: 10px 14px; font-weight: 620; border-bottom: 3px solid transparent; } .tabs button.on { border-bottom-color: var(--indigo); color: var(--indigo-text); } .tabs button:focus-visible { outline: 2.5px solid var(--indigo); }
-.columns { display: grid; grid-template-columns: minmax(0, 1fr) 300px; gap: 24px; align-items: start; } .columns.single { grid-template-columns: minmax(0, 1fr); }
-.record { padding: 18px 22px; background: var(--panel); border: 1px solid var(--hem); display: flex; flex-direction: column; gap: 8px; }
-.paper-head { display: flex; justify-content: space-between; align-items: flex-start; } .training { border: 2px solid var(--madder); color: var(--madder-text); font-weight: 740; padding: 2px 10px; }
-aside { display: flex; flex-direction: column; gap: 10px; position: sticky; top: 12px; } aside h2 { font-size: 18px; }
-.missing { margin: 0; padding-left: 18px; } .missing li { line-height: 1.4; }
-.field { display: grid; gap: 3px; }
-.version { all: unset; cursor: pointer; display: grid; padding: 8px 12px; border: 1px solid var(--hem); border-left: 5px solid var(--leaf); } .version.on { background: var(--indigo-wash); } .version:focus-visible { outline: 2.5px solid var(--indigo); }
-.signature { border-top: 1.5px solid var(--ink); padding-top: 8px; overflow-wrap: anywhere; }
-.stickers { display: grid; grid-template-columns: repeat(2, 1fr); gap: 14px; } .sticker { border: 2px solid var(--ink); padding: 12px 16px; display: flex; flex-direction: column; gap: 4px; min-height: 96px; break-inside: avoid; } .sticker > b { font-size: 18px; } .small-one { min-height: 48px; }
-@media (max-width: 1000px) { .columns { grid-template-columns: 1fr; } aside { position: static; } }
-@media print { .columns { display: block; } .record { border: 0; padding: 0; } }
+.tabs {
+  display: flex;
+  gap: 4px;
+  border-bottom: 1px solid var(--hem);
+  flex-wrap: wrap;
+}
+.tabs button {
+  all: unset;
+  cursor: pointer;
+  padding: 10px 14px;
+  font-weight: 620;
+  border-bottom: 3px solid transparent;
+}
+.tabs button.on {
+  border-bottom-color: var(--indigo);
+  color: var(--indigo-text);
+}
+.tabs button:focus-visible {
+  outline: 2.5px solid var(--indigo);
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 24px;
+  align-items: start;
+}
+.columns.single {
+  grid-template-columns: minmax(0, 1fr);
+}
+.record {
+  padding: 18px 22px;
+  background: var(--panel);
+  border: 1px solid var(--hem);
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.paper-head {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+}
+.training {
+  border: 2px solid var(--madder);
+  color: var(--madder-text);
+  font-weight: 740;
+  padding: 2px 10px;
+}
+aside {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  position: sticky;
+  top: 12px;
+}
+aside h2 {
+  font-size: 18px;
+}
+.missing {
+  margin: 0;
+  padding-left: 18px;
+}
+.missing li {
+  line-height: 1.4;
+}
+.field {
+  display: grid;
+  gap: 3px;
+}
+.version {
+  all: unset;
+  cursor: pointer;
+  display: grid;
+  padding: 8px 12px;
+  border: 1px solid var(--hem);
+  border-left: 5px solid var(--leaf);
+}
+.version.on {
+  background: var(--indigo-wash);
+}
+.version:focus-visible {
+  outline: 2.5px solid var(--indigo);
+}
+.signature {
+  border-top: 1.5px solid var(--ink);
+  padding-top: 8px;
+  overflow-wrap: anywhere;
+}
+.stickers {
+  display: grid;
+  grid-template-columns: repeat(2, 1fr);
+  gap: 14px;
+}
+.sticker {
+  border: 2px solid var(--ink);
+  padding: 12px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  min-height: 96px;
+  break-inside: avoid;
+}
+.sticker > b {
+  font-size: 18px;
+}
+.small-one {
+  min-height: 48px;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: 1fr;
+  }
+  aside {
+    position: static;
+  }
+}
+@media print {
+  .columns {
+    display: block;
+  }
+  .record {
+    border: 0;
+    padding: 0;
+  }
+}
 </style>

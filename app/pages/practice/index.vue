@@ -17,10 +17,18 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
 <template>
   <div class="page">
     <h1>Practice</h1>
-    <p class="soft lead">Computed, not real: isolate, wire, break, energise. What you see is what such a bay would do.</p>
+    <p class="soft lead">
+      Computed, not real: isolate, wire, break, energise. What you see is what such a bay would do.
+    </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-for="repeat in isolation?.repeats ?? []" :key="repeat.id" class="stitched stop note"><b>A repeat of the safe isolation is booked for {{ repeat.plannedFor }}, bay {{ repeat.bay }}.</b> {{ repeat.reason }}. Rehearse it here until it is dull.</div>
-    <div v-for="lock in isolation?.locks ?? []" :key="lock.id" class="stitched waiting note">Your padlock <b>{{ lock.padlock }}</b> is on bay {{ lock.bay }}, {{ lock.device }}, since {{ clock(lock.onAt).slice(0, 5) }}.</div>
+    <div v-for="repeat in isolation?.repeats ?? []" :key="repeat.id" class="stitched stop note">
+      <b>A repeat of the safe isolation is booked for {{ repeat.plannedFor }}, bay {{ repeat.bay }}.</b>
+      {{ repeat.reason }}. Rehearse it here until it is dull.
+    </div>
+    <div v-for="lock in isolation?.locks ?? []" :key="lock.id" class="stitched waiting note">
+      Your padlock <b>{{ lock.padlock }}</b> is on bay {{ lock.bay }}, {{ lock.device }}, since
+      {{ clock(lock.onAt).slice(0, 5) }}.
+    </div>
     <div class="halves">
       <section aria-labelledby="isolation">
         <h2 id="isolation">Safe isolation</h2>
@@ -29,23 +37,56 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
       </section>
       <section aria-labelledby="hunts">
         <h2 id="hunts">Inspection and fault finding</h2>
-        <NuxtLink to="/practice/inspection" class="entry" data-testid="inspection-trainer"><span class="what"><b>Inspection trainer</b><span class="soft small">Find what is not in order, before any test.</span></span></NuxtLink>
+        <NuxtLink to="/practice/inspection" class="entry" data-testid="inspection-trainer"
+          ><span class="what"
+            ><b>Inspection trainer</b
+            ><span class="soft small">Find what is not in order, before any test.</span></span
+          ></NuxtLink
+        >
         <HuntList v-if="hunts" :home="hunts" :may-set="session.person?.role !== 'apprentice'" />
         <div v-else class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
       </section>
       <section aria-labelledby="bays">
         <h2 id="bays">Virtual bays</h2>
-        <div v-if="!bays" class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
-        <NuxtLink v-for="bay in bays ?? []" :key="bay.key" :to="`/practice/bays/${bay.key}`" class="entry" :data-testid="`bay-${bay.key}`">
-          <span class="what"><b>{{ bay.title }}</b><span class="soft small">{{ bay.about }}</span></span>
-          <span class="tag" :class="bay.key.startsWith('task') ? 'waiting' : 'plain'">{{ bay.made === null ? (bay.key.startsWith('task') ? 'your task' : 'not begun') : `${bay.made} conductors` }}</span>
+        <div v-if="!bays" class="stack">
+          <div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" />
+        </div>
+        <NuxtLink
+          v-for="bay in bays ?? []"
+          :key="bay.key"
+          :to="`/practice/bays/${bay.key}`"
+          class="entry"
+          :data-testid="`bay-${bay.key}`"
+        >
+          <span class="what"
+            ><b>{{ bay.title }}</b
+            ><span class="soft small">{{ bay.about }}</span></span
+          >
+          <span class="tag" :class="bay.key.startsWith('task') ? 'waiting' : 'plain'">{{
+            bay.made === null
+              ? bay.key.startsWith('task')
+                ? 'your task'
+                : 'not begun'
+              : `${bay.made} conductors`
+          }}</span>
         </NuxtLink>
       </section>
       <section aria-labelledby="experiments">
         <h2 id="experiments">Experiments</h2>
-        <NuxtLink v-for="one in EXPERIMENTS" :key="one.code" :to="`/practice/experiments/${one.code}`" class="entry" :data-testid="`experiment-${one.code}`">
-          <span class="what"><b>{{ one.title }}</b><span class="soft small">{{ one.question }}</span></span>
-          <span v-if="tries(one.code)" class="tag met">tried {{ tries(one.code) === 1 ? 'once' : `${tries(one.code)} times` }}</span>
+        <NuxtLink
+          v-for="one in EXPERIMENTS"
+          :key="one.code"
+          :to="`/practice/experiments/${one.code}`"
+          class="entry"
+          :data-testid="`experiment-${one.code}`"
+        >
+          <span class="what"
+            ><b>{{ one.title }}</b
+            ><span class="soft small">{{ one.question }}</span></span
+          >
+          <span v-if="tries(one.code)" class="tag met"
+            >tried {{ tries(one.code) === 1 ? 'once' : `${tries(one.code)} times` }}</span
+          >
         </NuxtLink>
       </section>
     </div>
@@ -53,13 +94,47 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
 </template>
 
 <style scoped>
-.lead { margin: 4px 0 18px; max-width: 70ch; }
-.halves { display: grid; grid-template-columns: repeat(auto-fit, minmax(270px, 1fr)); gap: 22px; }
-.note { margin-bottom: 12px; }
-h2 { margin-bottom: 8px; }
-.entry { display: flex; gap: 14px; align-items: center; padding: 9px 14px; min-height: 62px; border-bottom: 1px solid var(--hem); color: inherit; text-decoration: none; background: var(--panel); }
-.entry:first-of-type { border-top: 1.5px solid var(--ink); }
-.entry:hover { background: var(--indigo-wash); }
-.what { display: flex; flex-direction: column; flex: 1; line-height: 1.3; }
-@media (max-width: 860px) { .halves { grid-template-columns: 1fr; } }
+.lead {
+  margin: 4px 0 18px;
+  max-width: 70ch;
+}
+.halves {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
+  gap: 22px;
+}
+.note {
+  margin-bottom: 12px;
+}
+h2 {
+  margin-bottom: 8px;
+}
+.entry {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 9px 14px;
+  min-height: 62px;
+  border-bottom: 1px solid var(--hem);
+  color: inherit;
+  text-decoration: none;
+  background: var(--panel);
+}
+.entry:first-of-type {
+  border-top: 1.5px solid var(--ink);
+}
+.entry:hover {
+  background: var(--indigo-wash);
+}
+.what {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  line-height: 1.3;
+}
+@media (max-width: 860px) {
+  .halves {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

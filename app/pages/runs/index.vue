@@ -9,8 +9,14 @@ const { call } = useApi()
 const { data, problem, refresh } = useServer<RunListItem[]>(() => 'runs')
 const session = useSession()
 /** Routes that exercises give; for those who may see exercises. */
-const { data: exercises } = useServer<ExerciseListItem[]>(() => (session.person?.role === 'apprentice' ? null : 'exercises'))
-const routes = computed(() => (exercises.value ?? []).flatMap(({ code, circuits }) => circuits.filter(isInContainment).map((circuit) => ({ key: `${code} ${circuit.id}`, code, circuit }))))
+const { data: exercises } = useServer<ExerciseListItem[]>(() =>
+  session.person?.role === 'apprentice' ? null : 'exercises',
+)
+const routes = computed(() =>
+  (exercises.value ?? []).flatMap(({ code, circuits }) =>
+    circuits.filter(isInContainment).map((circuit) => ({ key: `${code} ${circuit.id}`, code, circuit })),
+  ),
+)
 const route = ref('')
 function fromRoute(key: string) {
   const one = routes.value.find((own) => own.key === key)
@@ -18,7 +24,19 @@ function fromRoute(key: string) {
 }
 async function create(fields?: RunFields) {
   try {
-    const { id } = await call<{ id: number }>('POST', 'runs', { fields: fields ?? { name: 'New run', material: 'pvc', size: '20', order: 's1 s2', 's1.to': 'up', 's1.length': '600', 's1.then': 'bend', 's2.to': 'right', 's2.length': '900' } })
+    const { id } = await call<{ id: number }>('POST', 'runs', {
+      fields: fields ?? {
+        name: 'New run',
+        material: 'pvc',
+        size: '20',
+        order: 's1 s2',
+        's1.to': 'up',
+        's1.length': '600',
+        's1.then': 'bend',
+        's2.to': 'right',
+        's2.length': '900',
+      },
+    })
     await navigateTo(`/runs/${id}`)
   } catch (error) {
     showProblem(error)
@@ -28,14 +46,74 @@ async function create(fields?: RunFields) {
 
 <template>
   <div class="page stack">
-    <div class="row spread"><div><h1>Conduit</h1><p class="soft">Set out, cut and bend; then measured against the same drawing.</p></div><div class="row"><el-select v-if="routes.length" v-model="route" placeholder="From an exercise’s route" aria-label="From an exercise’s route" style="width: 300px" data-testid="from-route" @change="fromRoute"><el-option v-for="one in routes" :key="one.key" :value="one.key" :label="`${one.code} ${one.circuit.name}, ${one.circuit.lengthM} m`" /></el-select><el-button type="primary" @click="create()">New run</el-button></div></div>
+    <div class="row spread">
+      <div>
+        <h1>Conduit</h1>
+        <p class="soft">Set out, cut and bend; then measured against the same drawing.</p>
+      </div>
+      <div class="row">
+        <el-select
+          v-if="routes.length"
+          v-model="route"
+          placeholder="From an exercise’s route"
+          aria-label="From an exercise’s route"
+          style="width: 300px"
+          data-testid="from-route"
+          @change="fromRoute"
+          ><el-option
+            v-for="one in routes"
+            :key="one.key"
+            :value="one.key"
+            :label="`${one.code} ${one.circuit.name}, ${one.circuit.lengthM} m`" /></el-select
+        ><el-button type="primary" @click="create()">New run</el-button>
+      </div>
+    </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-else-if="!data" class="stack"><div v-for="i in 4" :key="i" class="skeleton" style="height: 60px" /></div>
-    <div v-else-if="data.length === 0" class="empty"><h2>No run yet</h2><p>Begin one: straights by their dimensions, or dragged on the wall.</p></div>
-    <NuxtLink v-for="run in data ?? []" :key="run.id" :to="`/runs/${run.id}`" class="entry" :data-testid="`run-${run.id}`"><span class="what"><b>{{ run.name }}</b><span class="soft small">{{ run.straights }} straights · {{ run.isMine ? 'yours' : run.maker }}, {{ dayTime(run.savedAt) }}</span></span><span v-if="run.measured" class="tag met">measured {{ run.measured === 1 ? 'once' : `${run.measured} times` }}</span></NuxtLink>
+    <div v-else-if="!data" class="stack">
+      <div v-for="i in 4" :key="i" class="skeleton" style="height: 60px" />
+    </div>
+    <div v-else-if="data.length === 0" class="empty">
+      <h2>No run yet</h2>
+      <p>Begin one: straights by their dimensions, or dragged on the wall.</p>
+    </div>
+    <NuxtLink
+      v-for="run in data ?? []"
+      :key="run.id"
+      :to="`/runs/${run.id}`"
+      class="entry"
+      :data-testid="`run-${run.id}`"
+      ><span class="what"
+        ><b>{{ run.name }}</b
+        ><span class="soft small"
+          >{{ run.straights }} straights · {{ run.isMine ? 'yours' : run.maker }},
+          {{ dayTime(run.savedAt) }}</span
+        ></span
+      ><span v-if="run.measured" class="tag met"
+        >measured {{ run.measured === 1 ? 'once' : `${run.measured} times` }}</span
+      ></NuxtLink
+    >
   </div>
 </template>
 
 <style scoped>
-.entry { display: flex; gap: 14px; align-items: center; padding: 10px 14px; min-height: 60px; border-bottom: 1px solid var(--hem); background: var(--panel); color: inherit; text-decoration: none; } .entry:hover { background: var(--indigo-wash); } .what { display: flex; flex-direction: column; flex: 1; line-height: 1.3; }
+.entry {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 10px 14px;
+  min-height: 60px;
+  border-bottom: 1px solid var(--hem);
+  background: var(--panel);
+  color: inherit;
+  text-decoration: none;
+}
+.entry:hover {
+  background: var(--indigo-wash);
+}
+.what {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  line-height: 1.3;
+}
 </style>

@@ -14,7 +14,11 @@ const sheet = useWorksheet(Number(useRoute().params.id))
 const { view, autosave } = sheet
 const picked = ref<string | null>(null)
 const tool = ref<'laws' | 'library' | 'diagram' | null>(null)
-const TOOL_TITLE = { laws: 'Ohm’s law and power', library: 'Reference library', diagram: 'Single-line diagram' }
+const TOOL_TITLE = {
+  laws: 'Ohm’s law and power',
+  library: 'Reference library',
+  diagram: 'Single-line diagram',
+}
 
 const nodes = computed(() => (view.value ? askedNodes(view.value.sheet) : []))
 const isAnswered = (node: NodeKey) => readAnswer(stepOf(node), sheet.answer(node)).ok
@@ -24,14 +28,27 @@ const scopes = computed(() => {
   if (!view.value) return []
   return [...installation.value.circuits, ...installation.value.boards].flatMap(({ id, name }) => {
     const own = nodes.value.filter((node) => scopeOf(node) === id)
-    return own.length === 0 ? [] : [{ id, name, nodes: own, answered: own.filter(isAnswered).length, steps: own.length, hasMissing: own.some((node) => sheet.missing.value.includes(node)) }]
+    return own.length === 0
+      ? []
+      : [
+          {
+            id,
+            name,
+            nodes: own,
+            answered: own.filter(isAnswered).length,
+            steps: own.length,
+            hasMissing: own.some((node) => sheet.missing.value.includes(node)),
+          },
+        ]
   })
 })
 const names = computed(() => Object.fromEntries(scopes.value.map(({ id, name }) => [id, name])))
 const chosenScope = ref<string | null>(null)
 const scope = computed(() => scopes.value.find(({ id }) => id === chosenScope.value) ?? scopes.value[0])
 const circuit = computed(() => installation.value.circuits.find(({ id }) => id === scope.value?.id))
-const board = computed(() => installation.value.boards.find(({ id }) => id === (circuit.value?.board ?? scope.value?.id)))
+const board = computed(() =>
+  installation.value.boards.find(({ id }) => id === (circuit.value?.board ?? scope.value?.id)),
+)
 const nextScope = computed(() => scopes.value[scopes.value.findIndex(({ id }) => id === scope.value?.id) + 1])
 /** What they wrote, drawn into the diagram. */
 const ownValue = (of: string, step: StepKey) => {
@@ -40,14 +57,26 @@ const ownValue = (of: string, step: StepKey) => {
 }
 
 const stages = computed(() => (view.value ? workStages(view.value, answered.value, nodes.value.length) : []))
-const current = computed(() => picked.value ?? stages.value.find((stage) => stage.state === 'now')?.key ?? 'decision')
-const isLibraryOpen = computed(() => view.value?.sheet.policy.library === 'open' || view.value?.stage !== 'design')
+const current = computed(
+  () => picked.value ?? stages.value.find((stage) => stage.state === 'now')?.key ?? 'decision',
+)
+const isLibraryOpen = computed(
+  () => view.value?.sheet.policy.library === 'open' || view.value?.stage !== 'design',
+)
 /** A schedule needs the width; the task is one tap away on the thread. */
-const isMeasuring = computed(() => view.value?.board != null && (current.value === 'dead' || current.value === 'live') && view.value.stage !== 'design')
+const isMeasuring = computed(
+  () =>
+    view.value?.board != null &&
+    (current.value === 'dead' || current.value === 'live') &&
+    view.value.stage !== 'design',
+)
 const isDesignOnly = computed(() => view.value?.exercise.tests === null)
 
 // A new stage shows itself, wherever somebody was looking.
-watch(() => view.value?.stage, () => (picked.value = null))
+watch(
+  () => view.value?.stage,
+  () => (picked.value = null),
+)
 
 async function act(what: 'hand-in-design' | 'ask-permission' | 'hand-in') {
   if (await sheet.act(what)) return
@@ -61,51 +90,141 @@ onMounted(sheet.load)
 </script>
 
 <template>
-  <div v-if="sheet.problem.value" class="page"><ServerProblem :problem="sheet.problem.value" @retry="sheet.load" /></div>
-  <div v-else-if="!view" class="page stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" /></div>
+  <div v-if="sheet.problem.value" class="page">
+    <ServerProblem :problem="sheet.problem.value" @retry="sheet.load" />
+  </div>
+  <div v-else-if="!view" class="page stack">
+    <div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" />
+  </div>
   <template v-else>
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
     <div class="work" :class="{ wide: isMeasuring }">
       <aside v-if="!isMeasuring" class="given" tabindex="0" aria-label="Given">
         <p class="bay-number">Bay {{ view.bay }} · {{ view.exercise.code }}</p>
         <h1>{{ view.exercise.title }}</h1>
-        <details :open="current === 'task'"><summary>The task</summary><p>{{ view.exercise.scenario }}</p></details>
-        <template v-if="circuit"><h2 v-if="scopes.length > 1">{{ circuit.name }}</h2><TaskFacts :facts="circuitFacts(circuit)" /></template>
-        <template v-else-if="board"><h2>{{ board.name }}</h2><TaskFacts :facts="[{ name: 'Circuits', value: String(installation.circuits.filter((one) => one.board === board!.id).length) }, { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` }]" /></template>
-        <details :open="scopes.length === 1 || !circuit"><summary>The supply</summary><TaskFacts :facts="intakeFacts(installation)" /><p v-if="board && board.electrodeOhm !== null" class="soft">{{ board.name }} has its own electrode of {{ board.electrodeOhm }} Ω: a TT island.</p></details>
-        <NuxtLink v-if="view.stage !== 'design'" :to="`/practice/bays/task-${view.id}`">Wire it in the virtual bay first</NuxtLink>
-        <p class="soft small">Your own figures. BS 7671, {{ EDITION_NAME[view.sheet.edition] }}. About {{ view.exercise.minutes }} minutes, as a guide.</p>
+        <details :open="current === 'task'">
+          <summary>The task</summary>
+          <p>{{ view.exercise.scenario }}</p>
+        </details>
+        <template v-if="circuit"
+          ><h2 v-if="scopes.length > 1">{{ circuit.name }}</h2>
+          <TaskFacts :facts="circuitFacts(circuit)"
+        /></template>
+        <template v-else-if="board"
+          ><h2>{{ board.name }}</h2>
+          <TaskFacts
+            :facts="[
+              {
+                name: 'Circuits',
+                value: String(installation.circuits.filter((one) => one.board === board!.id).length),
+              },
+              { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` },
+            ]"
+        /></template>
+        <details :open="scopes.length === 1 || !circuit">
+          <summary>The supply</summary>
+          <TaskFacts :facts="intakeFacts(installation)" />
+          <p v-if="board && board.electrodeOhm !== null" class="soft">
+            {{ board.name }} has its own electrode of {{ board.electrodeOhm }} Ω: a TT island.
+          </p>
+        </details>
+        <NuxtLink v-if="view.stage !== 'design'" :to="`/practice/bays/task-${view.id}`"
+          >Wire it in the virtual bay first</NuxtLink
+        >
+        <p class="soft small">
+          Your own figures. BS 7671, {{ EDITION_NAME[view.sheet.edition] }}. About
+          {{ view.exercise.minutes }} minutes, as a guide.
+        </p>
       </aside>
       <section class="sheet" tabindex="0" aria-label="Worksheet">
         <template v-if="current === 'task' || current === 'design'">
           <div class="tools">
-            <ScopeTabs v-if="scopes.length > 1" :scopes="scopes" :current="scope?.id ?? ''" @pick="chosenScope = $event" />
+            <ScopeTabs
+              v-if="scopes.length > 1"
+              :scopes="scopes"
+              :current="scope?.id ?? ''"
+              @pick="chosenScope = $event"
+            />
             <span class="grow" />
-            <el-button v-if="scopes.length > 1" aria-label="Diagram" title="Diagram" @click="tool = 'diagram'"><Workflow :size="22" /></el-button>
-            <el-button aria-label="Calculator" title="Calculator" @click="tool = 'laws'"><Calculator :size="22" /></el-button>
-            <el-button v-if="isLibraryOpen" aria-label="Library" title="Reference library" @click="tool = 'library'"><BookOpen :size="22" /></el-button>
+            <el-button v-if="scopes.length > 1" aria-label="Diagram" title="Diagram" @click="tool = 'diagram'"
+              ><Workflow :size="22"
+            /></el-button>
+            <el-button aria-label="Calculator" title="Calculator" @click="tool = 'laws'"
+              ><Calculator :size="22"
+            /></el-button>
+            <el-button
+              v-if="isLibraryOpen"
+              aria-label="Library"
+              title="Reference library"
+              @click="tool = 'library'"
+              ><BookOpen :size="22"
+            /></el-button>
           </div>
           <DesignSheet
-            v-if="scope" :key="scope.id" :nodes="scope.nodes" :circuit="circuit" :answer="sheet.answer" :locked="view.stage !== 'design'" :missing="sheet.missing.value"
+            v-if="scope"
+            :key="scope.id"
+            :nodes="scope.nodes"
+            :circuit="circuit"
+            :answer="sheet.answer"
+            :locked="view.stage !== 'design'"
+            :missing="sheet.missing.value"
             @write="(node: NodeKey, text: string) => sheet.write('design', node, text)"
           />
           <StageBar>
-            <span><b>{{ answered }}</b> of {{ nodes.length }} steps answered</span>
-            <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
-            <el-button v-if="nextScope && view.stage === 'design'" @click="chosenScope = nextScope.id">Next: {{ nextScope.name }}</el-button>
-            <el-button v-if="view.stage === 'design'" type="primary" :loading="sheet.isBusy.value" @click="act('hand-in-design')">Hand in design</el-button>
+            <span
+              ><b>{{ answered }}</b> of {{ nodes.length }} steps answered</span
+            >
+            <SaveWords
+              :state="autosave.state.value"
+              :saved-at="autosave.savedAt.value"
+              :message="autosave.message.value"
+            />
+            <el-button v-if="nextScope && view.stage === 'design'" @click="chosenScope = nextScope.id"
+              >Next: {{ nextScope.name }}</el-button
+            >
+            <el-button
+              v-if="view.stage === 'design'"
+              type="primary"
+              :loading="sheet.isBusy.value"
+              @click="act('hand-in-design')"
+              >Hand in design</el-button
+            >
             <el-button v-else @click="picked = null">Go on</el-button>
           </StageBar>
         </template>
         <template v-else-if="current === 'dead'">
-          <p v-if="view.stage === 'design'" class="stitched waiting">Hand in your design first. Then the boxes for the dead tests open.</p>
+          <p v-if="view.stage === 'design'" class="stitched waiting">
+            Hand in your design first. Then the boxes for the dead tests open.
+          </p>
           <template v-else>
             <PermissionNote :events="view.events" :stage="view.stage" />
-            <div class="row spread"><p class="caution">Dead tests: the circuit is isolated, locked and proved dead. If anything shows voltage, stop and call your assessor.</p><NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink></div>
-            <StageReadings :view="view" stage="dead" :read="sheet.reading" :missing="sheet.missing.value" @write="(key: string, text: string) => sheet.write('reading', key, text)" />
+            <div class="row spread">
+              <p class="caution">
+                Dead tests: the circuit is isolated, locked and proved dead. If anything shows voltage, stop
+                and call your assessor.
+              </p>
+              <NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink>
+            </div>
+            <StageReadings
+              :view="view"
+              stage="dead"
+              :read="sheet.reading"
+              :missing="sheet.missing.value"
+              @write="(key: string, text: string) => sheet.write('reading', key, text)"
+            />
             <StageBar>
-              <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
-              <el-button v-if="view.stage === 'dead'" type="primary" :loading="sheet.isBusy.value" @click="act('ask-permission')">Ask for permission to energise</el-button>
+              <SaveWords
+                :state="autosave.state.value"
+                :saved-at="autosave.savedAt.value"
+                :message="autosave.message.value"
+              />
+              <el-button
+                v-if="view.stage === 'dead'"
+                type="primary"
+                :loading="sheet.isBusy.value"
+                @click="act('ask-permission')"
+                >Ask for permission to energise</el-button
+              >
               <el-button v-else @click="picked = null">Go on</el-button>
             </StageBar>
           </template>
@@ -113,40 +232,143 @@ onMounted(sheet.load)
         <PermissionPanel v-else-if="current === 'permission'" :events="view.events" :stage="view.stage" />
         <template v-else-if="current === 'live'">
           <PermissionNote :events="view.events" :stage="view.stage" />
-          <p class="caution">Live tests are supervised work. Follow the rules of your centre and the current regulations; covers on, people informed, the right leads.</p>
-          <p v-if="view.ratedResidualMA" class="soft">The bay has a residual device of {{ view.ratedResidualMA }} mA.</p>
-          <StageReadings :view="view" stage="live" :read="sheet.reading" :missing="sheet.missing.value" @write="(key: string, text: string) => sheet.write('reading', key, text)" />
+          <p class="caution">
+            Live tests are supervised work. Follow the rules of your centre and the current regulations;
+            covers on, people informed, the right leads.
+          </p>
+          <p v-if="view.ratedResidualMA" class="soft">
+            The bay has a residual device of {{ view.ratedResidualMA }} mA.
+          </p>
+          <StageReadings
+            :view="view"
+            stage="live"
+            :read="sheet.reading"
+            :missing="sheet.missing.value"
+            @write="(key: string, text: string) => sheet.write('reading', key, text)"
+          />
           <StageBar>
-            <SaveWords :state="autosave.state.value" :saved-at="autosave.savedAt.value" :message="autosave.message.value" />
-            <el-button v-if="view.stage === 'live'" type="primary" :loading="sheet.isBusy.value" @click="act('hand-in')">Hand in readings</el-button>
+            <SaveWords
+              :state="autosave.state.value"
+              :saved-at="autosave.savedAt.value"
+              :message="autosave.message.value"
+            />
+            <el-button
+              v-if="view.stage === 'live'"
+              type="primary"
+              :loading="sheet.isBusy.value"
+              @click="act('hand-in')"
+              >Hand in readings</el-button
+            >
           </StageBar>
         </template>
-        <p v-if="current === 'decision' && view.board" class="row"><NuxtLink :to="`/papers/${view.id}`">Records: schedule, five parts, installation, stickers</NuxtLink></p>
-        <ReleasedResult v-if="current === 'decision'" :view="view" :scopes="names" :is-design-only="isDesignOnly" />
+        <p v-if="current === 'decision' && view.board" class="row">
+          <NuxtLink :to="`/papers/${view.id}`"
+            >Records: schedule, five parts, installation, stickers</NuxtLink
+          >
+        </p>
+        <ReleasedResult
+          v-if="current === 'decision'"
+          :view="view"
+          :scopes="names"
+          :is-design-only="isDesignOnly"
+        />
       </section>
     </div>
-    <el-drawer :model-value="tool !== null" :title="tool ? TOOL_TITLE[tool] : ''" size="min(680px, 92vw)" @close="tool = null">
+    <el-drawer
+      :model-value="tool !== null"
+      :title="tool ? TOOL_TITLE[tool] : ''"
+      size="min(680px, 92vw)"
+      @close="tool = null"
+    >
       <LawWheel v-if="tool === 'laws'" />
       <LibraryBrowser v-else-if="tool === 'library'" compact :edition="view.sheet.edition" />
-      <SingleLine v-else-if="tool === 'diagram'" :installation="installation" :figure-of="ownValue" :selected="scope?.id" @pick="(id) => { chosenScope = id; tool = null }" />
+      <SingleLine
+        v-else-if="tool === 'diagram'"
+        :installation="installation"
+        :figure-of="ownValue"
+        :selected="scope?.id"
+        @pick="
+          (id) => {
+            chosenScope = id
+            tool = null
+          }
+        "
+      />
     </el-drawer>
     <ConflictChooser
-      :conflicts="autosave.conflicts.value" :name-of="(field) => itemName(field as ItemKey, names)" title="Another device changed the same box" @choose="autosave.choose"
+      :conflicts="autosave.conflicts.value"
+      :name-of="(field) => itemName(field as ItemKey, names)"
+      title="Another device changed the same box"
+      @choose="autosave.choose"
     />
   </template>
 </template>
 
 <style scoped>
-.work { display: grid; grid-template-columns: 352px minmax(0, 1fr); flex: 1; min-height: 0; }
-.work.wide { grid-template-columns: minmax(0, 1fr); }
-.given { padding: 18px 22px; border-right: 1px solid var(--hem); overflow: auto; display: flex; flex-direction: column; gap: 10px; }
-.bay-number { font-weight: 640; color: var(--soft); }
-.sheet { background: var(--panel); padding: 12px 24px 0; overflow: auto; display: flex; flex-direction: column; gap: 12px; }
-.tools { display: flex; gap: 8px; align-items: center; min-width: 0; }
-.tools > :first-child { min-width: 0; }
-.tools :deep(.el-button) { padding-inline: 14px; }
-.grow { flex: 1; }
-summary { cursor: pointer; font-weight: 620; color: var(--indigo-text); min-height: 32px; }
-details p { line-height: 1.4; }
-@media (max-width: 900px) { .work { grid-template-columns: 1fr; } .given { border-right: 0; border-bottom: 1px solid var(--hem); overflow: visible; } .sheet { overflow: visible; } }
+.work {
+  display: grid;
+  grid-template-columns: 352px minmax(0, 1fr);
+  flex: 1;
+  min-height: 0;
+}
+.work.wide {
+  grid-template-columns: minmax(0, 1fr);
+}
+.given {
+  padding: 18px 22px;
+  border-right: 1px solid var(--hem);
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.bay-number {
+  font-weight: 640;
+  color: var(--soft);
+}
+.sheet {
+  background: var(--panel);
+  padding: 12px 24px 0;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.tools {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-width: 0;
+}
+.tools > :first-child {
+  min-width: 0;
+}
+.tools :deep(.el-button) {
+  padding-inline: 14px;
+}
+.grow {
+  flex: 1;
+}
+summary {
+  cursor: pointer;
+  font-weight: 620;
+  color: var(--indigo-text);
+  min-height: 32px;
+}
+details p {
+  line-height: 1.4;
+}
+@media (max-width: 900px) {
+  .work {
+    grid-template-columns: 1fr;
+  }
+  .given {
+    border-right: 0;
+    border-bottom: 1px solid var(--hem);
+    overflow: visible;
+  }
+  .sheet {
+    overflow: visible;
+  }
+}
 </style>

@@ -21,11 +21,19 @@ export const mainSwitch: BoardStep = {
     const carried = Math.max(demand!, task.above.ratingA)
     const rating = SWITCHES_A.find((candidate) => candidate >= carried)
     if (rating === undefined) return stopped('mainSwitch', { carried })
-    return worked(rating, 'Ie ≥ demand and ≥ the device in front', `${rating} ≥ ${formatNumber(demand!, 'current')} and ≥ ${task.above.ratingA}`, SOURCES.mainSwitch, atLeast(rating, carried))
+    return worked(
+      rating,
+      'Ie ≥ demand and ≥ the device in front',
+      `${rating} ≥ ${formatNumber(demand!, 'current')} and ≥ ${task.above.ratingA}`,
+      SOURCES.mainSwitch,
+      atLeast(rating, carried),
+    )
   },
   accept: (task, { demand }, answer) => {
     if (!SWITCHES_A.includes(answer)) return refused('notARating', { answer })
-    return answer >= Math.max(demand!, task.above.ratingA) ? accepted('soundNotEconomical') : refused('switchTooSmall', { answer, demand: demand!, above: task.above.ratingA })
+    return answer >= Math.max(demand!, task.above.ratingA)
+      ? accepted('soundNotEconomical')
+      : refused('switchTooSmall', { answer, demand: demand!, above: task.above.ratingA })
   },
 }
 
@@ -41,11 +49,19 @@ export const busbarRating: BoardStep = {
   derive: (_task, { mainSwitch: switchA }) => {
     const rating = BUSBARS_A.find((candidate) => candidate >= switchA!)
     if (rating === undefined) return stopped('mainSwitch', { carried: switchA! })
-    return worked(rating, 'InA ≥ main switch', `${rating} ≥ ${switchA}`, SOURCES.busbar, atLeast(rating, switchA!))
+    return worked(
+      rating,
+      'InA ≥ main switch',
+      `${rating} ≥ ${switchA}`,
+      SOURCES.busbar,
+      atLeast(rating, switchA!),
+    )
   },
   accept: (_task, { mainSwitch: switchA }, answer) => {
     if (!BUSBARS_A.includes(answer)) return refused('notARating', { answer })
-    return answer >= switchA! ? accepted('soundNotEconomical') : refused('busbarTooSmall', { answer, switchA: switchA! })
+    return answer >= switchA!
+      ? accepted('soundNotEconomical')
+      : refused('busbarTooSmall', { answer, switchA: switchA! })
   },
 }
 
@@ -56,7 +72,13 @@ export const tailsArea: BoardStep = {
   kind: 'looked-up',
   needs: [],
   appliesTo: atOrigin,
-  derive: ({ mainFuseA }) => worked(tailsFor(mainFuseA), 'tails by the main fuse', `${mainFuseA} A → ${tailsFor(mainFuseA)} mm²`, SOURCES.tails),
+  derive: ({ mainFuseA }) =>
+    worked(
+      tailsFor(mainFuseA),
+      'tails by the main fuse',
+      `${mainFuseA} A → ${tailsFor(mainFuseA)} mm²`,
+      SOURCES.tails,
+    ),
 }
 const tailsFor = (mainFuseA: number): number => TAILS_MM2.get(mainFuseA) ?? Math.max(...TAILS_MM2.values())
 
@@ -67,7 +89,13 @@ export const earthingConductor: BoardStep = {
   kind: 'chosen',
   needs: ['tails'],
   appliesTo: atOrigin,
-  derive: (_task, { tails }) => worked(tabulatedCpcMm2(tails!), 'S ≤ 16: S; to 35: 16; above: S ÷ 2', `${tails} mm² → ${tabulatedCpcMm2(tails!)} mm²`, SOURCES.earthing),
+  derive: (_task, { tails }) =>
+    worked(
+      tabulatedCpcMm2(tails!),
+      'S ≤ 16: S; to 35: 16; above: S ÷ 2',
+      `${tails} mm² → ${tabulatedCpcMm2(tails!)} mm²`,
+      SOURCES.earthing,
+    ),
   accept: (_task, { tails }, answer) => larger(answer, tabulatedCpcMm2(tails!), 'earthingTooSmall'),
 }
 
@@ -83,9 +111,15 @@ export const bondingConductor: BoardStep = {
     if (area === undefined) return stopped('bonding', { neutralMm2 })
     return arrangement === 'TN-C-S'
       ? worked(area, 'with PME by the neutral', `neutral ${neutralMm2} mm² → ${area} mm²`, SOURCES.bonding)
-      : worked(area, 'half the earthing conductor, 6 to 25 mm²', `${earthing} ÷ 2 → ${area} mm²`, SOURCES.bonding)
+      : worked(
+          area,
+          'half the earthing conductor, 6 to 25 mm²',
+          `${earthing} ÷ 2 → ${area} mm²`,
+          SOURCES.bonding,
+        )
   },
-  accept: ({ arrangement, neutralMm2 }, { earthing }, answer) => larger(answer, bondingMm2(arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
+  accept: ({ arrangement, neutralMm2 }, { earthing }, answer) =>
+    larger(answer, bondingMm2(arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
 }
 
 function larger(answer: number, least: number, why: string) {
@@ -98,10 +132,19 @@ const REQUIRED = 1
 const UNLESS_RULED_OUT = 2
 
 /** What the edition says of surge protection at the origin, and why. */
-export function surgeRule({ edition, consequence, premises }: Pick<BoardTask, 'edition' | 'consequence' | 'premises'>): { readonly value: number; readonly why: string } {
-  if (!isFrom(edition, '18')) return { value: NOT_ASKED, why: 'by thunderstorm days in this edition; few enough here' }
+export function surgeRule({
+  edition,
+  consequence,
+  premises,
+}: Pick<BoardTask, 'edition' | 'consequence' | 'premises'>): {
+  readonly value: number
+  readonly why: string
+} {
+  if (!isFrom(edition, '18'))
+    return { value: NOT_ASKED, why: 'by thunderstorm days in this edition; few enough here' }
   if (consequence !== 'none') return { value: REQUIRED, why: 'by the consequence of an overvoltage' }
-  if (isFrom(edition, '18-A2')) return { value: UNLESS_RULED_OUT, why: 'in all other cases, unless the owner accepts the loss' }
+  if (isFrom(edition, '18-A2'))
+    return { value: UNLESS_RULED_OUT, why: 'in all other cases, unless the owner accepts the loss' }
   return premises === 'dwelling'
     ? { value: NOT_ASKED, why: 'a single dwelling whose value does not justify it' }
     : { value: UNLESS_RULED_OUT, why: 'unless a risk assessment rules it out' }

@@ -12,11 +12,15 @@ const REQUIRED = 2
 const SOCKETS_UP_TO_A = 32
 
 /** What the edition says of arc fault detection on this circuit, and why. */
-export function arcFaultRule(task: Pick<Task, 'edition' | 'use' | 'premises' | 'phases'>, ratingA: number): { readonly value: number; readonly why: string } {
+export function arcFaultRule(
+  task: Pick<Task, 'edition' | 'use' | 'premises' | 'phases'>,
+  ratingA: number,
+): { readonly value: number; readonly why: string } {
   if (!isFrom(task.edition, '18')) return { value: NOT_ASKED, why: 'this edition does not know them' }
   if (task.use === 'distribution') return { value: NOT_ASKED, why: 'asked for on final circuits only' }
   if (!isFrom(task.edition, '18-A2')) return { value: RECOMMENDED, why: 'recommended for AC final circuits' }
-  if (task.use !== 'sockets' || task.phases === 3 || ratingA > SOCKETS_UP_TO_A) return { value: NOT_ASKED, why: 'asked for on single-phase socket circuits up to 32 A' }
+  if (task.use !== 'sockets' || task.phases === 3 || ratingA > SOCKETS_UP_TO_A)
+    return { value: NOT_ASKED, why: 'asked for on single-phase socket circuits up to 32 A' }
   return task.premises === 'shared-residence'
     ? { value: REQUIRED, why: 'sockets up to 32 A where many people live' }
     : { value: RECOMMENDED, why: 'recommended for sockets up to 32 A elsewhere' }

@@ -15,14 +15,32 @@ export const tabulatedCurrent: CircuitStep = {
   needs: ['csa'],
   derive: (task, values) =>
     fromRow(task, values, (size) =>
-      worked(size.ratingA, 'It from csa and method', `${size.lineMm2} mm², method ${task.cable.method}${task.phases === 3 ? ', three loaded' : ''} → ${size.ratingA} A`, CABLES[task.cable.kind].ratingSource),
+      worked(
+        size.ratingA,
+        'It from csa and method',
+        `${size.lineMm2} mm², method ${task.cable.method}${task.phases === 3 ? ', three loaded' : ''} → ${size.ratingA} A`,
+        CABLES[task.cable.kind].ratingSource,
+      ),
     ),
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].ratingSource.place
-    const columns = methodsOf(task.cable.kind).flatMap((method) => ([1, 3] as const).flatMap((phases) => {
-      const size = method === task.cable.method && phases === task.phases ? undefined : sizeOf(task.cable.kind, method, phases, values.csa!)
-      return size ? [{ value: size.ratingA, table, entry: `method ${method}${phases === task.phases ? '' : phases === 3 ? ', three loaded conductors' : ', two loaded conductors'}` }] : []
-    }))
+    const columns = methodsOf(task.cable.kind).flatMap((method) =>
+      ([1, 3] as const).flatMap((phases) => {
+        const size =
+          method === task.cable.method && phases === task.phases
+            ? undefined
+            : sizeOf(task.cable.kind, method, phases, values.csa!)
+        return size
+          ? [
+              {
+                value: size.ratingA,
+                table,
+                entry: `method ${method}${phases === task.phases ? '' : phases === 3 ? ', three loaded conductors' : ', two loaded conductors'}`,
+              },
+            ]
+          : []
+      }),
+    )
     return [...otherRows(task, values, table, (size) => size.ratingA), ...columns]
   },
 }
@@ -35,14 +53,27 @@ export const voltDropPerAmpMetre: CircuitStep = {
   needs: ['csa'],
   derive: (task, values) =>
     fromRow(task, values, (size) =>
-      worked(size.voltDropVPerAm, 'mV/A/m from csa', `${size.lineMm2} mm² → ${Number((size.voltDropVPerAm * 1e3).toFixed(3))} mV/A/m`, CABLES[task.cable.kind].voltDropSource),
+      worked(
+        size.voltDropVPerAm,
+        'mV/A/m from csa',
+        `${size.lineMm2} mm² → ${Number((size.voltDropVPerAm * 1e3).toFixed(3))} mV/A/m`,
+        CABLES[task.cable.kind].voltDropSource,
+      ),
     ),
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].voltDropSource.place
     const across = sizeOf(task.cable.kind, task.cable.method, task.phases === 3 ? 1 : 3, values.csa!)
     return [
       ...otherRows(task, values, table, (size) => size.voltDropVPerAm),
-      ...(across ? [{ value: across.voltDropVPerAm, table, entry: task.phases === 3 ? 'the single-phase column' : 'the three-phase column' }] : []),
+      ...(across
+        ? [
+            {
+              value: across.voltDropVPerAm,
+              table,
+              entry: task.phases === 3 ? 'the single-phase column' : 'the three-phase column',
+            },
+          ]
+        : []),
     ]
   },
 }
@@ -58,14 +89,24 @@ export const resistancePerMetre: CircuitStep = {
     fromRow(task, values, (size) => {
       const { cpc } = CABLES[task.cable.kind]
       const pair = `${size.lineMm2}/${size.cpcMm2} mm²${cpc.made === 'copper' ? '' : `, ${cpc.made} as cpc`}`
-      return worked(pairOhmPerM(size), 'r1 + r2 per metre at 20 °C', `${pair} → ${milliohm(size.r1OhmPerM)} + ${milliohm(size.r2OhmPerM)}`, cpc.source)
+      return worked(
+        pairOhmPerM(size),
+        'r1 + r2 per metre at 20 °C',
+        `${pair} → ${milliohm(size.r1OhmPerM)} + ${milliohm(size.r2OhmPerM)}`,
+        cpc.source,
+      )
     }),
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].cpc.source.place
     const rows = otherRows(task, values, table, pairOhmPerM)
     const own = sizeFor(task, values.csa!)
     // A smaller cpc, or one of another metal: reading the line twice is the usual slip.
-    if (own && own.cpcMm2 !== own.lineMm2) rows.push({ value: 2 * COPPER_OHM_PER_M[own.lineMm2]!, table: SOURCES.conductorResistance.place, entry: `${own.lineMm2}/${own.lineMm2} mm²` })
+    if (own && own.cpcMm2 !== own.lineMm2)
+      rows.push({
+        value: 2 * COPPER_OHM_PER_M[own.lineMm2]!,
+        table: SOURCES.conductorResistance.place,
+        entry: `${own.lineMm2}/${own.lineMm2} mm²`,
+      })
     return rows
   },
 }
@@ -78,7 +119,12 @@ export function fromRow(task: Task, values: StepValues, read: (size: CableSize) 
   return size ? read(size) : stopped('area', { answer: values.csa! })
 }
 
-function otherRows(task: Task, values: StepValues, table: string, read: (size: CableSize) => number): Neighbour[] {
+function otherRows(
+  task: Task,
+  values: StepValues,
+  table: string,
+  read: (size: CableSize) => number,
+): Neighbour[] {
   return sizesFor(task)
     .filter((size) => size.lineMm2 !== values.csa)
     .map((size) => ({ value: read(size), table, entry: `${size.lineMm2} mm²` }))

@@ -9,9 +9,11 @@ import type { CircuitStep } from './step-context'
 export const RING_CABLE_A = 20
 
 /** What the cable must carry once the factors have taken their share, A: In, or 20 A in each leg of a ring. */
-export const carriedA = (task: Task, ratingA: number): number => (task.topology === 'ring' ? RING_CABLE_A : ratingA)
+export const carriedA = (task: Task, ratingA: number): number =>
+  task.topology === 'ring' ? RING_CABLE_A : ratingA
 const carriedSymbol = (task: Task): string => (task.topology === 'ring' ? '20 A' : 'In')
-const carriedSource = (task: Task, usual: (typeof SOURCES)[keyof typeof SOURCES]) => (task.topology === 'ring' ? SOURCES.ringRating : usual)
+const carriedSource = (task: Task, usual: (typeof SOURCES)[keyof typeof SOURCES]) =>
+  task.topology === 'ring' ? SOURCES.ringRating : usual
 
 /** It ≥ In ÷ (Ca × Cg × Ci × Cf), A: the rating that the table must offer before the factors take their share. */
 export const minimumTabulatedCurrent: CircuitStep = {

@@ -2,16 +2,39 @@ import type { Task } from '../../exercise/task'
 import { CABLES, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { dropShare, faultCurrentA, hotZsOhm, maximumZsOhm, sizeFails, sizeFor, sizesFor, smallestSize, voltDropLimitV, voltDropV, type SizeFailure } from '../limits'
+import {
+  dropShare,
+  faultCurrentA,
+  hotZsOhm,
+  maximumZsOhm,
+  sizeFails,
+  sizeFor,
+  sizesFor,
+  smallestSize,
+  voltDropLimitV,
+  voltDropV,
+  type SizeFailure,
+} from '../limits'
 import { faultEnergy } from '../fault-energy'
 import { neededResidualA } from '../residual-needs'
-import { accepted, refused, stopped, worked, type Constraint, type Derivation, type StepValues } from '../step'
+import {
+  accepted,
+  refused,
+  stopped,
+  worked,
+  type Constraint,
+  type Derivation,
+  type StepValues,
+} from '../step'
 import { STEP_KINDS } from '../step-kinds'
 import type { CircuitStep } from './step-context'
 
 const WHY_NOT_SMALLER: Readonly<Record<SizeFailure, string>> = {
-  area: 'smaller is not allowed here', capacity: 'the size below carries too little', voltDrop: 'the size below drops too much',
-  loop: 'the size below has too high a Zs', adiabatic: 'the size below has too thin a cpc',
+  area: 'smaller is not allowed here',
+  capacity: 'the size below carries too little',
+  voltDrop: 'the size below drops too much',
+  loop: 'the size below has too high a Zs',
+  adiabatic: 'the size below has too thin a cpc',
 }
 
 /** csa = the smallest conductor whose rating, voltage drop, fault loop and cpc are all within limits, mm². */
@@ -21,7 +44,8 @@ export const conductorArea: CircuitStep = {
   kind: 'chosen',
   needs: ['itMin', 'ib', 'in'],
   derive: (task, values) => {
-    if (sizesFor(task).length === 0) return stopped('method', { kind: task.cable.kind, method: task.cable.method, phases: task.phases })
+    if (sizesFor(task).length === 0)
+      return stopped('method', { kind: task.cable.kind, method: task.cable.method, phases: task.phases })
     if (task.existing) return existingSize(task, values, task.existing.lineMm2)
     const { size, ruledOutBy } = smallestSize(task, chosenNeeds(values))
     if (!size) return tooMuchForTheLargest(task, values, ruledOutBy!)
@@ -50,11 +74,16 @@ function chosenNeeds(values: StepValues) {
 
 function sourceOf(task: Task, ruledOutBy: SizeFailure | undefined) {
   switch (ruledOutBy) {
-    case 'voltDrop': return SOURCES.voltDropLimit
-    case 'loop': return SOURCES.maximumLoopImpedance
-    case 'adiabatic': return SOURCES.adiabatic
-    case 'area': return task.topology === 'ring' ? SOURCES.ringRating : SOURCES.minimumArea
-    default: return CABLES[task.cable.kind].ratingSource
+    case 'voltDrop':
+      return SOURCES.voltDropLimit
+    case 'loop':
+      return SOURCES.maximumLoopImpedance
+    case 'adiabatic':
+      return SOURCES.adiabatic
+    case 'area':
+      return task.topology === 'ring' ? SOURCES.ringRating : SOURCES.minimumArea
+    default:
+      return CABLES[task.cable.kind].ratingSource
   }
 }
 
@@ -64,17 +93,27 @@ function existingSize(task: Task, values: StepValues, lineMm2: number): Derivati
   if (!size) return stopped('area', { answer: lineMm2 })
   const fails = sizeFails(task, size, chosenNeeds(values))
   if (fails) return stopped('existingCable', { ...failureParams(task, values, size), fails })
-  return worked(lineMm2, 'csa as it is there', `${formatNumber(size.ratingA, 'current')} A ≥ ${formatNumber(values.itMin!, 'current')} A`, CABLES[task.cable.kind].ratingSource)
+  return worked(
+    lineMm2,
+    'csa as it is there',
+    `${formatNumber(size.ratingA, 'current')} A ≥ ${formatNumber(values.itMin!, 'current')} A`,
+    CABLES[task.cable.kind].ratingSource,
+  )
 }
 
 function failureParams(task: Task, values: StepValues, size: CableSize): Constraint['params'] {
   const residualA = neededResidualA(task, values.in!)
   const zsOhm = hotZsOhm(task, size)
   return {
-    answer: size.lineMm2, ratingA: size.ratingA, itMin: values.itMin!, cpcMm2: size.cpcMm2,
+    answer: size.lineMm2,
+    ratingA: size.ratingA,
+    itMin: values.itMin!,
+    cpcMm2: size.cpcMm2,
     cpcMinMm2: faultEnergy(task, values.in!, residualA, faultCurrentA(zsOhm)).areaMm2(size.k),
-    voltDropV: voltDropV(task, size, values.ib!), voltDropLimitV: voltDropLimitV(task),
-    zsOhm, zsMaxOhm: maximumZsOhm(task, values.in!, residualA),
+    voltDropV: voltDropV(task, size, values.ib!),
+    voltDropLimitV: voltDropLimitV(task),
+    zsOhm,
+    zsMaxOhm: maximumZsOhm(task, values.in!, residualA),
   }
 }
 
@@ -84,12 +123,21 @@ function tooMuchForTheLargest(task: Task, values: StepValues, fails: SizeFailure
   const params = failureParams(task, values, largest)
   if (fails === 'voltDrop') {
     if (voltDropLimitV(task) <= 0) return stopped('dropAbove', { dropAbove: task.dropAbove })
-    return stopped('voltDrop', { ...params, longestM: voltDropLimitV(task) / (largest.voltDropVPerAm * values.ib! * dropShare(task)) })
+    return stopped('voltDrop', {
+      ...params,
+      longestM: voltDropLimitV(task) / (largest.voltDropVPerAm * values.ib! * dropShare(task)),
+    })
   }
   if (fails === 'loop') {
-    const room = (Number(params.zsMaxOhm) - task.supply.zeOhm) / (pairOhmPerM(largest) * largest.hotMultiplier)
+    const room =
+      (Number(params.zsMaxOhm) - task.supply.zeOhm) / (pairOhmPerM(largest) * largest.hotMultiplier)
     const longestM = task.topology === 'ring' ? (room - task.spurM) * 4 : room
-    return stopped('loop', { ...params, zeOhm: task.supply.zeOhm, arrangement: task.supply.arrangement, longestM: Math.max(0, longestM) })
+    return stopped('loop', {
+      ...params,
+      zeOhm: task.supply.zeOhm,
+      arrangement: task.supply.arrangement,
+      longestM: Math.max(0, longestM),
+    })
   }
   return stopped(fails, params)
 }

@@ -1,6 +1,12 @@
 import type { Task } from '../../exercise/task'
 import { isDrawnIn, type CableSize } from '../../regulations/cables/sizes'
-import { CONDUITS_MM, TRUNKING, conduitFactor, conduitTerms, trunkingTerms } from '../../regulations/containment'
+import {
+  CONDUITS_MM,
+  TRUNKING,
+  conduitFactor,
+  conduitTerms,
+  trunkingTerms,
+} from '../../regulations/containment'
 import { SOURCES } from '../../regulations/source'
 import { accepted, atMost, refused, stopped, worked, type Check, type StepValues } from '../step'
 import { STEP_KINDS, type Choice } from '../step-kinds'
@@ -25,7 +31,9 @@ interface Fit {
 /** Every size on offer with what it takes, smallest first; undefined where a conductor has no term. */
 function fits(task: Task, size: CableSize): Fit[] | undefined {
   const isConduit = task.cable.kind === 'singles-in-conduit'
-  const terms = isConduit ? conduitTerms(areasInside(task, size), task.run) : trunkingTerms(areasInside(task, size))
+  const terms = isConduit
+    ? conduitTerms(areasInside(task, size), task.run)
+    : trunkingTerms(areasInside(task, size))
   if (terms === undefined) return undefined
   const choices = STEP_KINDS.containment.choices!
   return isConduit
@@ -40,19 +48,32 @@ export const containmentSize: CircuitStep = {
   kind: 'chosen',
   needs: ['csa'],
   appliesTo: ({ cable }) => isDrawnIn(cable.kind),
-  derive: (task, values) => fromRow(task, values, (size) => {
-    const all = fits(task, size)
-    const fit = all?.find(({ terms, factor }) => terms <= factor)
-    if (!fit) return stopped('containment', { terms: all?.[0]?.terms ?? 0, largest: all?.at(-1)?.factor ?? 0 })
-    const { betweenBoxesM, bends } = task.run
-    const route = task.cable.kind === 'singles-in-conduit' ? `, ${betweenBoxesM} m with ${bends} ${bends === 1 ? 'bend' : 'bends'}` : ''
-    const check: Check = atMost(fit.terms, fit.factor)
-    return worked(fit.choice.value, 'Σ terms ≤ factor', `${Math.round(fit.terms)} ≤ ${Math.round(fit.factor)} for ${fit.choice.text}${route}`, SOURCES.conduitCapacity, check)
-  }),
+  derive: (task, values) =>
+    fromRow(task, values, (size) => {
+      const all = fits(task, size)
+      const fit = all?.find(({ terms, factor }) => terms <= factor)
+      if (!fit)
+        return stopped('containment', { terms: all?.[0]?.terms ?? 0, largest: all?.at(-1)?.factor ?? 0 })
+      const { betweenBoxesM, bends } = task.run
+      const route =
+        task.cable.kind === 'singles-in-conduit'
+          ? `, ${betweenBoxesM} m with ${bends} ${bends === 1 ? 'bend' : 'bends'}`
+          : ''
+      const check: Check = atMost(fit.terms, fit.factor)
+      return worked(
+        fit.choice.value,
+        'Σ terms ≤ factor',
+        `${Math.round(fit.terms)} ≤ ${Math.round(fit.factor)} for ${fit.choice.text}${route}`,
+        SOURCES.conduitCapacity,
+        check,
+      )
+    }),
   accept: (task, values, answer) => {
     const fit = fitOf(task, values, answer)
     if (!fit) return refused('notHere')
-    return fit.terms <= fit.factor ? accepted('soundNotEconomical') : refused('containmentFull', { terms: fit.terms, factor: fit.factor, size: fit.choice.text })
+    return fit.terms <= fit.factor
+      ? accepted('soundNotEconomical')
+      : refused('containmentFull', { terms: fit.terms, factor: fit.factor, size: fit.choice.text })
   },
 }
 

@@ -20,34 +20,69 @@ function currentOf(load: Load, phases: Phases, demandA: number | null): Derivati
   switch (load.basis) {
     case 'current':
       if (!(load.currentA > 0)) return stopped('load', { value: load.currentA })
-      return worked(load.currentA, 'Ib = load current', `${formatNumber(load.currentA, 'current')} A`, SOURCES.designCurrent)
+      return worked(
+        load.currentA,
+        'Ib = load current',
+        `${formatNumber(load.currentA, 'current')} A`,
+        SOURCES.designCurrent,
+      )
     case 'power':
       return fromPower(load.powerW, [['cos φ', load.powerFactor]], phases)
     case 'motor':
-      return fromPower(load.powerW, [['cos φ', load.powerFactor], ['η', load.efficiency]], phases)
+      return fromPower(
+        load.powerW,
+        [
+          ['cos φ', load.powerFactor],
+          ['η', load.efficiency],
+        ],
+        phases,
+      )
     case 'lamps': {
       const watts = load.count * load.eachW * (load.isDischarge ? DISCHARGE_FACTOR : 1)
       if (!(watts > 0)) return stopped('load', { value: watts })
       const factor = load.isDischarge ? ` × ${DISCHARGE_FACTOR}` : ''
-      return worked(watts / U0_V, `Ib = lamps × W${factor} ÷ U0`, `${load.count} × ${load.eachW}${factor} ÷ ${U0_V}`, SOURCES.diversity)
+      return worked(
+        watts / U0_V,
+        `Ib = lamps × W${factor} ÷ U0`,
+        `${load.count} × ${load.eachW}${factor} ÷ ${U0_V}`,
+        SOURCES.diversity,
+      )
     }
     case 'cooker': {
       const full = load.powerW / U0_V
       if (!(full > 0)) return stopped('load', { value: load.powerW })
       const socket = load.hasSocket ? ' + 5' : ''
-      return worked(cookerCurrentA(full, load.hasSocket), `Ib = 10 A + 30 % of the rest${load.hasSocket ? ' + 5 A for the socket' : ''}`, `10 + 0.3 × (${load.powerW} ÷ ${U0_V} − 10)${socket}`, SOURCES.diversity)
+      return worked(
+        cookerCurrentA(full, load.hasSocket),
+        `Ib = 10 A + 30 % of the rest${load.hasSocket ? ' + 5 A for the socket' : ''}`,
+        `10 + 0.3 × (${load.powerW} ÷ ${U0_V} − 10)${socket}`,
+        SOURCES.diversity,
+      )
     }
     case 'board':
       if (demandA === null) return stopped('upstream')
-      return worked(demandA, 'Ib = demand of the board it feeds', `${formatNumber(demandA, 'current')} A`, SOURCES.demand)
+      return worked(
+        demandA,
+        'Ib = demand of the board it feeds',
+        `${formatNumber(demandA, 'current')} A`,
+        SOURCES.demand,
+      )
   }
 }
 
 /** The share of the load that is not heat divides, and three phases carry P ÷ (√3 × U). */
-function fromPower(powerW: number, factors: readonly (readonly [string, number])[], phases: Phases): Derivation {
+function fromPower(
+  powerW: number,
+  factors: readonly (readonly [string, number])[],
+  phases: Phases,
+): Derivation {
   if (!(powerW > 0) || factors.some(([, value]) => !(value > 0))) return stopped('load', { value: powerW })
   const used = factors.filter(([, value]) => value !== 1)
-  const ib = powerW / (nominalV(phases) * (phases === 3 ? Math.sqrt(3) : 1) * used.reduce((product, [, value]) => product * value, 1))
+  const ib =
+    powerW /
+    (nominalV(phases) *
+      (phases === 3 ? Math.sqrt(3) : 1) *
+      used.reduce((product, [, value]) => product * value, 1))
   const below = (names: readonly string[]) => (names.length > 1 ? `(${names.join(' × ')})` : names[0]!)
   return worked(
     ib,

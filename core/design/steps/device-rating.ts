@@ -20,13 +20,33 @@ export const deviceRating: CircuitStep = {
     if (task.existing) {
       const { ratingA } = task.existing
       if (ratingA < ib!) return stopped('existingRating', { ib: ib!, ratingA })
-      return worked(ratingA, 'In as it is there', `${ratingA} ≥ ${formatNumber(ib!, 'current')}`, SOURCES.deviceRating, atLeast(ratingA, ib!))
+      return worked(
+        ratingA,
+        'In as it is there',
+        `${ratingA} ≥ ${formatNumber(ib!, 'current')}`,
+        SOURCES.deviceRating,
+        atLeast(ratingA, ib!),
+      )
     }
     const rating = suitable(task, values)[0]
     if (rating === undefined) return noRating(task, values)
-    if (task.topology === 'ring') return worked(rating, 'In of a ring', `${rating} A, whatever the load up to it`, SOURCES.ringRating, atLeast(rating, ib!))
-    const start = values.start === undefined ? '' : `; starts without tripping up to ${lowestTripA(task, rating)} A`
-    return worked(rating, 'In ≥ Ib, next standard rating', `${rating} ≥ ${formatNumber(ib!, 'current')}${start}`, SOURCES.deviceRating, atLeast(rating, ib!))
+    if (task.topology === 'ring')
+      return worked(
+        rating,
+        'In of a ring',
+        `${rating} A, whatever the load up to it`,
+        SOURCES.ringRating,
+        atLeast(rating, ib!),
+      )
+    const start =
+      values.start === undefined ? '' : `; starts without tripping up to ${lowestTripA(task, rating)} A`
+    return worked(
+      rating,
+      'In ≥ Ib, next standard rating',
+      `${rating} ≥ ${formatNumber(ib!, 'current')}${start}`,
+      SOURCES.deviceRating,
+      atLeast(rating, ib!),
+    )
   },
   accept: (task, values, answer) => {
     const { ib } = values
@@ -35,13 +55,19 @@ export const deviceRating: CircuitStep = {
     if (answer < ib!) return refused('ratingBelowLoad', { answer, ib: ib! })
     const fitting = suitable(task, values)
     const place = fitting.indexOf(answer)
-    if (place === -1) return task.topology === 'ring' ? refused('ringRating', { answer }) : refused('ratingTripsAtStart', { answer, start: values.start!, low: lowestTripA(task, answer) })
-    return place <= 1 ? accepted(place === 1 ? 'oneSizeUp' : undefined) : refused('ratingTooLarge', { answer, ib: ib! })
+    if (place === -1)
+      return task.topology === 'ring'
+        ? refused('ringRating', { answer })
+        : refused('ratingTripsAtStart', { answer, start: values.start!, low: lowestTripA(task, answer) })
+    return place <= 1
+      ? accepted(place === 1 ? 'oneSizeUp' : undefined)
+      : refused('ratingTooLarge', { answer, ib: ib! })
   },
 }
 
 /** Below this a breaker's magnetic part stays quiet, A; a fuse rides through a start. */
-const lowestTripA = ({ device }: Task, ratingA: number): number => (device.curve === null ? Infinity : MAGNETIC_BAND[device.curve][0] * ratingA)
+const lowestTripA = ({ device }: Task, ratingA: number): number =>
+  device.curve === null ? Infinity : MAGNETIC_BAND[device.curve][0] * ratingA
 
 function suitable(task: Task, { ib, start }: StepValues): number[] {
   const fits = DEVICES[task.device.family].ratingsA.filter((rating) => rating >= ib!)

@@ -1,14 +1,21 @@
 import type { Task } from '../../exercise/task'
 import { CABLES, isBuried } from '../../regulations/cables/sizes'
 import {
-  AMBIENT_FACTOR, BURIED_FACTOR, BURIED_GROUPING_FACTOR, GROUND_FACTOR, GROUPING_FACTOR, INSULATION_FACTOR, REWIRABLE_FACTOR,
+  AMBIENT_FACTOR,
+  BURIED_FACTOR,
+  BURIED_GROUPING_FACTOR,
+  GROUND_FACTOR,
+  GROUPING_FACTOR,
+  INSULATION_FACTOR,
+  REWIRABLE_FACTOR,
 } from '../../regulations/factors'
 import { SOURCES } from '../../regulations/source'
 import { stopped, worked, type Neighbour } from '../step'
 import { STEP_KINDS } from '../step-kinds'
 import type { CircuitStep } from './step-context'
 
-const ambientTable = ({ cable }: Task) => (isBuried(cable.method) ? GROUND_FACTOR : AMBIENT_FACTOR)[CABLES[cable.kind].conductorC]
+const ambientTable = ({ cable }: Task) =>
+  (isBuried(cable.method) ? GROUND_FACTOR : AMBIENT_FACTOR)[CABLES[cable.kind].conductorC]
 
 /** Ca from the temperature of the air, or of the ground for a buried cable. */
 export const ambientFactor: CircuitStep = {
@@ -18,17 +25,32 @@ export const ambientFactor: CircuitStep = {
   needs: [],
   derive: (task) => {
     const factor = ambientTable(task).get(task.ambientC)
-    if (factor === undefined) return stopped('ambient', { ambientC: task.ambientC, rows: [...ambientTable(task).keys()].join(', '), buried: isBuried(task.cable.method) ? 'ground' : 'air' })
+    if (factor === undefined)
+      return stopped('ambient', {
+        ambientC: task.ambientC,
+        rows: [...ambientTable(task).keys()].join(', '),
+        buried: isBuried(task.cable.method) ? 'ground' : 'air',
+      })
     const isGround = isBuried(task.cable.method)
-    return worked(factor, isGround ? 'Ca from the ground temperature' : 'Ca from the ambient temperature', `${task.ambientC} °C → ${factor}`, isGround ? SOURCES.groundFactor : SOURCES.ambientFactor)
+    return worked(
+      factor,
+      isGround ? 'Ca from the ground temperature' : 'Ca from the ambient temperature',
+      `${task.ambientC} °C → ${factor}`,
+      isGround ? SOURCES.groundFactor : SOURCES.ambientFactor,
+    )
   },
   neighbours: (task) =>
     [...ambientTable(task)]
       .filter(([rowC]) => rowC !== task.ambientC)
-      .map(([rowC, value]) => ({ value, table: isBuried(task.cable.method) ? 'Table 4B2' : 'Table 4B1', entry: `${rowC} °C` })),
+      .map(([rowC, value]) => ({
+        value,
+        table: isBuried(task.cable.method) ? 'Table 4B2' : 'Table 4B1',
+        entry: `${rowC} °C`,
+      })),
 }
 
-const groupingRow = ({ cable, grouping }: Task) => (isBuried(cable.method) ? BURIED_GROUPING_FACTOR : GROUPING_FACTOR[grouping.arrangement])
+const groupingRow = ({ cable, grouping }: Task) =>
+  isBuried(cable.method) ? BURIED_GROUPING_FACTOR : GROUPING_FACTOR[grouping.arrangement]
 
 /** Cg from the number of circuits that run together. */
 export const groupingFactor: CircuitStep = {
@@ -40,13 +62,20 @@ export const groupingFactor: CircuitStep = {
     const { circuits } = task.grouping
     const factor = groupingRow(task)[circuits - 1]
     if (factor === undefined) return stopped('grouping', { circuits, most: groupingRow(task).length })
-    return worked(factor, 'Cg from the circuits grouped', `${circuits} → ${factor}`, isBuried(task.cable.method) ? SOURCES.buriedGrouping : SOURCES.groupingFactor)
+    return worked(
+      factor,
+      'Cg from the circuits grouped',
+      `${circuits} → ${factor}`,
+      isBuried(task.cable.method) ? SOURCES.buriedGrouping : SOURCES.groupingFactor,
+    )
   },
   neighbours: (task) => {
     const { circuits, arrangement } = task.grouping
     const own = groupingRow(task)
     const table = isBuried(task.cable.method) ? 'Table 4C2' : 'Table 4C1'
-    const rows: Neighbour[] = own.flatMap((value, i) => (i + 1 === circuits ? [] : [{ value, table, entry: `${i + 1} ${i === 0 ? 'circuit' : 'circuits'}` }]))
+    const rows: Neighbour[] = own.flatMap((value, i) =>
+      i + 1 === circuits ? [] : [{ value, table, entry: `${i + 1} ${i === 0 ? 'circuit' : 'circuits'}` }],
+    )
     const other = arrangement === 'bunched' ? 'single-layer' : 'bunched'
     const across = GROUPING_FACTOR[other][circuits - 1]
     if (!isBuried(task.cable.method) && across !== undefined && across !== own[circuits - 1]) {
@@ -57,7 +86,8 @@ export const groupingFactor: CircuitStep = {
 }
 
 const MORE_THAN_MM = 500
-const insulationWords = (mm: number): string => (mm === 0 ? 'none' : mm >= MORE_THAN_MM ? 'half a metre or more' : `${mm} mm`)
+const insulationWords = (mm: number): string =>
+  mm === 0 ? 'none' : mm >= MORE_THAN_MM ? 'half a metre or more' : `${mm} mm`
 
 /** Ci from the length of cable inside thermal insulation. Methods 100 to 103 have it in their column already. */
 export const insulationFactor: CircuitStep = {
@@ -67,11 +97,19 @@ export const insulationFactor: CircuitStep = {
   needs: [],
   derive: ({ insulationMm }) => {
     const factor = INSULATION_FACTOR.get(insulationMm)
-    if (factor === undefined) return stopped('insulation', { insulationMm, rows: [...INSULATION_FACTOR.keys()].join(', ') })
-    return worked(factor, 'Ci from the length in insulation', `${insulationWords(insulationMm)} → ${factor}`, SOURCES.insulationFactor)
+    if (factor === undefined)
+      return stopped('insulation', { insulationMm, rows: [...INSULATION_FACTOR.keys()].join(', ') })
+    return worked(
+      factor,
+      'Ci from the length in insulation',
+      `${insulationWords(insulationMm)} → ${factor}`,
+      SOURCES.insulationFactor,
+    )
   },
   neighbours: ({ insulationMm }) =>
-    [...INSULATION_FACTOR].filter(([rowMm]) => rowMm !== insulationMm).map(([rowMm, value]) => ({ value, table: 'Table 52.2', entry: insulationWords(rowMm) })),
+    [...INSULATION_FACTOR]
+      .filter(([rowMm]) => rowMm !== insulationMm)
+      .map(([rowMm, value]) => ({ value, table: 'Table 52.2', entry: insulationWords(rowMm) })),
 }
 
 /** Cf = 0.725 for a rewirable fuse, times 0.9 (Cc) for a cable in the ground. */
@@ -83,10 +121,33 @@ export const deviceFactor: CircuitStep = {
   derive: ({ device, cable }) => {
     const rewirable = device.family === 'fuse-rewirable' ? REWIRABLE_FACTOR : 1
     const buried = isBuried(cable.method) ? BURIED_FACTOR : 1
-    const parts = [...(rewirable === 1 ? [] : [`${rewirable} rewirable`]), ...(buried === 1 ? [] : [`${buried} in the ground (Cc)`])]
-    return worked(rewirable * buried, 'Cf from device and burial', parts.length === 0 ? 'neither rewirable fuse nor ground → 1' : parts.join(' × '), SOURCES.deviceFactor)
+    const parts = [
+      ...(rewirable === 1 ? [] : [`${rewirable} rewirable`]),
+      ...(buried === 1 ? [] : [`${buried} in the ground (Cc)`]),
+    ]
+    return worked(
+      rewirable * buried,
+      'Cf from device and burial',
+      parts.length === 0 ? 'neither rewirable fuse nor ground → 1' : parts.join(' × '),
+      SOURCES.deviceFactor,
+    )
   },
   neighbours: (task) =>
-    [1, REWIRABLE_FACTOR, BURIED_FACTOR, REWIRABLE_FACTOR * BURIED_FACTOR].map((value) => ({ value, table: 'Appendix 4, 5.1.1', entry: value === 1 ? 'a breaker above ground' : value === BURIED_FACTOR ? 'a cable in the ground' : 'a rewirable fuse' }))
-      .filter(({ value }) => value !== (task.device.family === 'fuse-rewirable' ? REWIRABLE_FACTOR : 1) * (isBuried(task.cable.method) ? BURIED_FACTOR : 1)),
+    [1, REWIRABLE_FACTOR, BURIED_FACTOR, REWIRABLE_FACTOR * BURIED_FACTOR]
+      .map((value) => ({
+        value,
+        table: 'Appendix 4, 5.1.1',
+        entry:
+          value === 1
+            ? 'a breaker above ground'
+            : value === BURIED_FACTOR
+              ? 'a cable in the ground'
+              : 'a rewirable fuse',
+      }))
+      .filter(
+        ({ value }) =>
+          value !==
+          (task.device.family === 'fuse-rewirable' ? REWIRABLE_FACTOR : 1) *
+            (isBuried(task.cable.method) ? BURIED_FACTOR : 1),
+      ),
 }

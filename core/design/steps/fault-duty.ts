@@ -22,8 +22,15 @@ export const disconnectionTime: CircuitStep = {
   derive: (task, values) => {
     const { faultCurrent, in: rating, residual } = values as Required<typeof values>
     const { timeS } = faultEnergy(task, rating, residual, faultCurrent)
-    const device = task.device.curve === null ? DEVICES[task.device.family].standard : `type ${task.device.curve}`
-    return worked(timeS, 't at If, from the characteristic', `${formatNumber(faultCurrent, 'current')} A through ${device} ${rating} A`, SOURCES.timeCurrent, atMost(timeS, timeLimitS(task, rating)))
+    const device =
+      task.device.curve === null ? DEVICES[task.device.family].standard : `type ${task.device.curve}`
+    return worked(
+      timeS,
+      't at If, from the characteristic',
+      `${formatNumber(faultCurrent, 'current')} A through ${device} ${rating} A`,
+      SOURCES.timeCurrent,
+      atMost(timeS, timeLimitS(task, rating)),
+    )
   },
 }
 
@@ -38,8 +45,16 @@ export const adiabaticArea: CircuitStep = {
       const { faultCurrent, in: rating, residual } = values as Required<typeof values>
       const energy = faultEnergy(task, rating, residual, faultCurrent)
       const area = energy.areaMm2(size.k)
-      const heat = energy.isLimited ? `${Math.round(energy.energyA2s)} A²s let through` : `${formatNumber(faultCurrent, 'current')}² × ${formatNumber(energy.timeS, 'duration')}`
-      return worked(area, 'S = √(I²t) ÷ k', `√(${heat}) ÷ ${size.k}; ${CABLES[task.cable.kind].cpc.made} of ${size.cpcMm2} mm²`, energy.isLimited ? SOURCES.letThrough : SOURCES.adiabatic, atMost(area, size.cpcMm2))
+      const heat = energy.isLimited
+        ? `${Math.round(energy.energyA2s)} A²s let through`
+        : `${formatNumber(faultCurrent, 'current')}² × ${formatNumber(energy.timeS, 'duration')}`
+      return worked(
+        area,
+        'S = √(I²t) ÷ k',
+        `√(${heat}) ÷ ${size.k}; ${CABLES[task.cable.kind].cpc.made} of ${size.cpcMm2} mm²`,
+        energy.isLimited ? SOURCES.letThrough : SOURCES.adiabatic,
+        atMost(area, size.cpcMm2),
+      )
     }),
 }
 
@@ -52,8 +67,15 @@ export const breakingCapacity: CircuitStep = {
   derive: ({ supply, device }) => {
     const { capacitiesA } = DEVICES[device.family]
     const capacity = capacitiesA.find((candidate) => candidate >= supply.ipfA)
-    if (capacity === undefined) return stopped('breaking', { ipfA: supply.ipfA, largestA: capacitiesA.at(-1)! })
-    return worked(capacity, 'Icn ≥ Ipf', `${formatNumber(capacity, 'faultCurrent')} kA ≥ ${formatNumber(supply.ipfA, 'faultCurrent')} kA`, SOURCES.breakingCapacity, atLeast(capacity, supply.ipfA))
+    if (capacity === undefined)
+      return stopped('breaking', { ipfA: supply.ipfA, largestA: capacitiesA.at(-1)! })
+    return worked(
+      capacity,
+      'Icn ≥ Ipf',
+      `${formatNumber(capacity, 'faultCurrent')} kA ≥ ${formatNumber(supply.ipfA, 'faultCurrent')} kA`,
+      SOURCES.breakingCapacity,
+      atLeast(capacity, supply.ipfA),
+    )
   },
   accept: ({ supply, device }, _values, answer) => {
     if (!DEVICES[device.family].capacitiesA.includes(answer)) return refused('notACapacity', { answer })

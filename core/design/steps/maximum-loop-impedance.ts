@@ -1,5 +1,11 @@
 import type { Task } from '../../exercise/task'
-import { CURVES, DEVICES, MAGNETIC_BAND, breakerMaximumZsOhm, deviceMaximumZsOhm } from '../../regulations/devices'
+import {
+  CURVES,
+  DEVICES,
+  MAGNETIC_BAND,
+  breakerMaximumZsOhm,
+  deviceMaximumZsOhm,
+} from '../../regulations/devices'
 import { RESIDUAL_RATINGS_A, residualMaximumZsOhm } from '../../regulations/residual'
 import { SOURCES } from '../../regulations/source'
 import { C_MIN, TOUCH_LIMIT_V, U0_V } from '../../regulations/supply'
@@ -20,14 +26,35 @@ export const maximumLoopImpedance: CircuitStep = {
   derive: (task, values) => {
     const { in: rating, residual, zs } = values as Required<typeof values>
     const limit = maximumZsOhm(task, rating, residual)
-    if (limit === 0) return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
+    if (limit === 0)
+      return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
     // The limit is what is looked up; the loop is held against it.
     const check = atMost(zs, limit)
-    if (faultClearedByResidual(task) && residual > 0) return worked(limit, 'Zs ≤ 50 V ÷ IΔn', `${TOUCH_LIMIT_V} ÷ ${residual}`, SOURCES.residualLoopImpedance, check)
+    if (faultClearedByResidual(task) && residual > 0)
+      return worked(
+        limit,
+        'Zs ≤ 50 V ÷ IΔn',
+        `${TOUCH_LIMIT_V} ÷ ${residual}`,
+        SOURCES.residualLoopImpedance,
+        check,
+      )
     const { curve, family } = task.device
-    if (curve !== null) return worked(limit, 'Zs ≤ U0 × Cmin ÷ Ia', `${U0_V} × ${C_MIN} ÷ (${MAGNETIC_BAND[curve][1]} × ${rating})`, SOURCES.maximumLoopImpedance, check)
+    if (curve !== null)
+      return worked(
+        limit,
+        'Zs ≤ U0 × Cmin ÷ Ia',
+        `${U0_V} × ${C_MIN} ÷ (${MAGNETIC_BAND[curve][1]} × ${rating})`,
+        SOURCES.maximumLoopImpedance,
+        check,
+      )
     const timeS = timeLimitS(task, rating)
-    return worked(limit, `Zs for ${timeS} s`, `${DEVICES[family].standard}, ${rating} A → ${limit} Ω`, timeS === LONG_TIME_S ? SOURCES.slowFuseLoopImpedance : SOURCES.fuseLoopImpedance, check)
+    return worked(
+      limit,
+      `Zs for ${timeS} s`,
+      `${DEVICES[family].standard}, ${rating} A → ${limit} Ω`,
+      timeS === LONG_TIME_S ? SOURCES.slowFuseLoopImpedance : SOURCES.fuseLoopImpedance,
+      check,
+    )
   },
   neighbours: (task, values) => [...deviceRows(task, values.in!), ...residualRows(values.residual!)],
 }
@@ -36,16 +63,38 @@ function deviceRows(task: Task, ratingA: number): Neighbour[] {
   const { device } = task
   const { ratingsA } = DEVICES[device.family]
   if (device.curve === null) {
-    return [SHORT_TIME_S, LONG_TIME_S].flatMap((timeS) => ratingsA.flatMap((rating) => {
-      const value = rating === ratingA && timeS === timeLimitS(task, ratingA) ? undefined : deviceMaximumZsOhm(device, rating, timeS)
-      return value === undefined ? [] : [{ value, table: timeS === LONG_TIME_S ? 'Table 41.4' : 'Table 41.2', entry: `${rating} A` }]
-    }))
+    return [SHORT_TIME_S, LONG_TIME_S].flatMap((timeS) =>
+      ratingsA.flatMap((rating) => {
+        const value =
+          rating === ratingA && timeS === timeLimitS(task, ratingA)
+            ? undefined
+            : deviceMaximumZsOhm(device, rating, timeS)
+        return value === undefined
+          ? []
+          : [{ value, table: timeS === LONG_TIME_S ? 'Table 41.4' : 'Table 41.2', entry: `${rating} A` }]
+      }),
+    )
   }
-  const byRating = ratingsA.filter((rating) => rating !== ratingA).map((rating) => ({ value: breakerMaximumZsOhm(device.curve!, rating), table: 'Table 41.3', entry: `${device.curve}${rating}` }))
-  const byCurve = CURVES.filter((curve) => curve !== device.curve || faultClearedByResidual(task))
-    .map((curve) => ({ value: breakerMaximumZsOhm(curve, ratingA), table: 'Table 41.3', entry: `${curve}${ratingA}` }))
+  const byRating = ratingsA
+    .filter((rating) => rating !== ratingA)
+    .map((rating) => ({
+      value: breakerMaximumZsOhm(device.curve!, rating),
+      table: 'Table 41.3',
+      entry: `${device.curve}${rating}`,
+    }))
+  const byCurve = CURVES.filter((curve) => curve !== device.curve || faultClearedByResidual(task)).map(
+    (curve) => ({
+      value: breakerMaximumZsOhm(curve, ratingA),
+      table: 'Table 41.3',
+      entry: `${curve}${ratingA}`,
+    }),
+  )
   return [...byRating, ...byCurve]
 }
 
 const residualRows = (residualA: number): Neighbour[] =>
-  RESIDUAL_RATINGS_A.filter((rating) => rating !== residualA).map((rating) => ({ value: residualMaximumZsOhm(rating), table: 'Table 41.5', entry: `${rating * 1e3} mA` }))
+  RESIDUAL_RATINGS_A.filter((rating) => rating !== residualA).map((rating) => ({
+    value: residualMaximumZsOhm(rating),
+    table: 'Table 41.5',
+    entry: `${rating * 1e3} mA`,
+  }))

@@ -18,14 +18,20 @@ export const residualDevice: CircuitStep = {
     const needs = residualNeeds(task, values.in!)
     // An alteration has to provide what is missing; a new circuit finds it at the bay.
     if (!task.existing && needed > 0 && (task.residualA === null || task.residualA > needed)) {
-      return stopped('residual', { needed, fitted: task.residualA ?? 0, regulation: needs.find((n) => n.maximumA === needed)!.regulation })
+      return stopped('residual', {
+        needed,
+        fitted: task.residualA ?? 0,
+        regulation: needs.find((n) => n.maximumA === needed)!.regulation,
+      })
     }
     const reasons = needs.map((need) => need.regulation).join(', ')
     return worked(
       needed,
       'IΔn from the rules that apply',
       needed === 0 ? 'no rule asks for one here' : `≤ ${needed * 1e3} mA by ${reasons}`,
-      needs.every((need) => need.code === 'faultProtection') && needs.length > 0 ? SOURCES.residualLoopImpedance : SOURCES.additionalProtection,
+      needs.every((need) => need.code === 'faultProtection') && needs.length > 0
+        ? SOURCES.residualLoopImpedance
+        : SOURCES.additionalProtection,
     )
   },
   accept: (task, values, answer) => {
@@ -42,7 +48,9 @@ const NO_TYPE = 0
 /** A load that is fixed and known, so that its fault current is known too. */
 const isKnownLoad = ({ use }: Task): boolean => use !== 'sockets' && use !== 'distribution'
 const typeNumber = (task: Task, { residual }: StepValues): number =>
-  residual === 0 ? NO_TYPE : RESIDUAL_TYPES.indexOf(neededResidualType(task.dc, task.edition, isKnownLoad(task))) + 1
+  residual === 0
+    ? NO_TYPE
+    : RESIDUAL_TYPES.indexOf(neededResidualType(task.dc, task.edition, isKnownLoad(task))) + 1
 
 /** The least type of residual device that sees this load's fault current. */
 export const residualTypeStep: CircuitStep = {
@@ -52,13 +60,23 @@ export const residualTypeStep: CircuitStep = {
   needs: ['residual'],
   derive: (task, values) => {
     const type = typeNumber(task, values)
-    if (type === NO_TYPE) return worked(NO_TYPE, 'type by the load', 'no residual device, no type', SOURCES.residualType)
-    return worked(type, 'type by the load’s direct current', `${task.dc === 'none' ? 'no electronics known' : `${task.dc} direct current`} → type ${RESIDUAL_TYPES[type - 1]}`, SOURCES.residualType)
+    if (type === NO_TYPE)
+      return worked(NO_TYPE, 'type by the load', 'no residual device, no type', SOURCES.residualType)
+    return worked(
+      type,
+      'type by the load’s direct current',
+      `${task.dc === 'none' ? 'no electronics known' : `${task.dc} direct current`} → type ${RESIDUAL_TYPES[type - 1]}`,
+      SOURCES.residualType,
+    )
   },
   accept: (task, values, answer) => {
     const needed = typeNumber(task, values)
     if (needed === NO_TYPE) return refused('typeWithoutDevice')
-    if (answer < needed) return refused('typeBlind', { answer: answer === NO_TYPE ? 'none' : RESIDUAL_TYPES[answer - 1]!, needed: RESIDUAL_TYPES[needed - 1]! })
+    if (answer < needed)
+      return refused('typeBlind', {
+        answer: answer === NO_TYPE ? 'none' : RESIDUAL_TYPES[answer - 1]!,
+        needed: RESIDUAL_TYPES[needed - 1]!,
+      })
     return accepted('moreThanAsked')
   },
 }
@@ -71,8 +89,14 @@ export const residualDelay: CircuitStep = {
   needs: ['residual'],
   derive: (task, { residual }) => {
     const isDelayed = residual !== 0 && isResidualDelayed(task)
-    const why = residual === 0 ? 'no residual device' : isDelayed ? 'other residual devices behind → delayed' : 'final circuit → general'
+    const why =
+      residual === 0
+        ? 'no residual device'
+        : isDelayed
+          ? 'other residual devices behind → delayed'
+          : 'final circuit → general'
     return worked(isDelayed ? 1 : 0, 'delay by what stands behind', why, SOURCES.residualDelay)
   },
-  accept: (task, { residual }) => (residual === 0 ? accepted() : refused(isResidualDelayed(task) ? 'delayMissing' : 'delayNotHere')),
+  accept: (task, { residual }) =>
+    residual === 0 ? accepted() : refused(isResidualDelayed(task) ? 'delayMissing' : 'delayNotHere'),
 }

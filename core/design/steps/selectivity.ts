@@ -26,12 +26,18 @@ export interface SelectivityVerdict {
 /** Does the device nearest to a fault open alone: the plug fuse before this one, and this one before the device above? */
 export function selectivity(task: Task, ratingA: number): SelectivityVerdict {
   if (task.use === 'sockets' && task.device.curve !== null && ratingA < ABOVE_PLUG_A) {
-    return { isSelective: false, why: `a ${PLUG_FUSE_A} A plug fuse behind ${ratingA} A: both may open; 20 A and more let the fuse go first` }
+    return {
+      isSelective: false,
+      why: `a ${PLUG_FUSE_A} A plug fuse behind ${ratingA} A: both may open; 20 A and more let the fuse go first`,
+    }
   }
   const { above } = task
   if (!above) return { isSelective: true, why: 'nothing above is known' }
-  if (above.ratingA < RATIO * ratingA) return { isSelective: false, why: `${above.ratingA} A above is less than ${RATIO} × ${ratingA} A` }
-  return DEVICES[above.family].fuse === null ? underBreaker(task, above.ratingA, above.curve!) : underFuse(task, ratingA)
+  if (above.ratingA < RATIO * ratingA)
+    return { isSelective: false, why: `${above.ratingA} A above is less than ${RATIO} × ${ratingA} A` }
+  return DEVICES[above.family].fuse === null
+    ? underBreaker(task, above.ratingA, above.curve!)
+    : underFuse(task, ratingA)
 }
 
 function underBreaker(task: Task, aboveA: number, curve: 'B' | 'C' | 'D'): SelectivityVerdict {
@@ -45,12 +51,21 @@ function underFuse(task: Task, ratingA: number): SelectivityVerdict {
   const above = task.above!
   const { curve } = task.device
   const melts = fuseCurrentA(DEVICES[above.family].fuse!, above.ratingA, PRE_ARC_S)
-  if (curve === null || melts === undefined) return { isSelective: true, why: `fuse ${above.ratingA} A above fuse ${ratingA} A: ratio ${RATIO} or more` }
+  if (curve === null || melts === undefined)
+    return {
+      isSelective: true,
+      why: `fuse ${above.ratingA} A above fuse ${ratingA} A: ratio ${RATIO} or more`,
+    }
   // Makers give type D about what type C lets through; from memory.
-  const energy = letThroughA2s(curve === 'D' ? 'C' : curve, ratingA, task.supply.ipfA) ?? task.supply.ipfA ** 2 * INSTANTANEOUS_S
+  const energy =
+    letThroughA2s(curve === 'D' ? 'C' : curve, ratingA, task.supply.ipfA) ??
+    task.supply.ipfA ** 2 * INSTANTANEOUS_S
   const preArc = melts ** 2 * PRE_ARC_S
   const isSelective = energy < preArc
-  return { isSelective, why: `${(energy / 1e3).toFixed(0)} kA²s let through, the ${above.ratingA} A fuse melts at ${(preArc / 1e3).toFixed(0)} kA²s` }
+  return {
+    isSelective,
+    why: `${(energy / 1e3).toFixed(0)} kA²s let through, the ${above.ratingA} A fuse melts at ${(preArc / 1e3).toFixed(0)} kA²s`,
+  }
 }
 
 /** Selective along the path, from the plug to the device in front of the board: yes (1) or no (0). */
@@ -64,5 +79,8 @@ export const selectivityStep: CircuitStep = {
     const { isSelective, why } = selectivity(task, values.in!)
     return worked(isSelective ? 1 : 0, 'the nearest device opens alone', why, SOURCES.selectivity)
   },
-  accept: (task, values, answer) => (answer === (selectivity(task, values.in!).isSelective ? 1 : 0) ? accepted() : refused('selectivityWrong', { why: selectivity(task, values.in!).why })),
+  accept: (task, values, answer) =>
+    answer === (selectivity(task, values.in!).isSelective ? 1 : 0)
+      ? accepted()
+      : refused('selectivityWrong', { why: selectivity(task, values.in!).why }),
 }

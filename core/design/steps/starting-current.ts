@@ -16,6 +16,11 @@ export const startingCurrent: CircuitStep = {
   appliesTo: ({ load }) => load.basis === 'motor',
   derive: ({ load }, { ib }) => {
     const { startMultiple } = load as MotorLoad
-    return worked(ib! * startMultiple, 'Istart = Ib × starting multiple', `${formatNumber(ib!, 'current')} × ${startMultiple}`, SOURCES.startingCurrent)
+    return worked(
+      ib! * startMultiple,
+      'Istart = Ib × starting multiple',
+      `${formatNumber(ib!, 'current')} × ${startMultiple}`,
+      SOURCES.startingCurrent,
+    )
   },
 }

@@ -66,6 +66,12 @@ export const voltageDropFromOrigin: CircuitStep = {
   derive: (task, { voltDrop }) => {
     const total = task.dropAbove + voltDrop! / nominalV(task.phases)
     const above = task.dropAbove > 0 ? `${formatNumber(task.dropAbove, 'percent')} % + ` : ''
-    return worked(total, 'ΔU from the origin', `${above}${formatNumber(voltDrop!, 'voltage')} ÷ ${nominalV(task.phases)}`, SOURCES.voltDropLimit, atMost(total, voltDropFraction(task.use)))
+    return worked(
+      total,
+      'ΔU from the origin',
+      `${above}${formatNumber(voltDrop!, 'voltage')} ÷ ${nominalV(task.phases)}`,
+      SOURCES.voltDropLimit,
+      atMost(total, voltDropFraction(task.use)),
+    )
   },
 }

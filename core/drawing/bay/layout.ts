@@ -36,7 +36,11 @@ export interface BayLayout {
   readonly slots: readonly (Rect & { readonly board: string; readonly way: number })[]
   readonly groups: readonly (Rect & { readonly name: string })[]
   readonly terminals: ReadonlyMap<TerminalRef, PlacedTerminal>
-  readonly busbars: readonly { readonly id: string; readonly y: number; readonly teeth: readonly { readonly x: number; readonly top: number; readonly place: number }[] }[]
+  readonly busbars: readonly {
+    readonly id: string
+    readonly y: number
+    readonly teeth: readonly { readonly x: number; readonly top: number; readonly place: number }[]
+  }[]
   readonly channels: ReadonlyMap<string, Channel>
   readonly trunks: ReadonlyMap<string, Channel>
 }
@@ -66,7 +70,10 @@ const labelOf = (terminal: string): string => terminal.replace(/ (in|out)$/, '')
 export function railOrder(rig: Rig, board: string): DevicePart[] {
   const own = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board === board)
   const byId = new Map(own.map((part) => [part.id, part]))
-  const ordered = [...own.filter(({ role }) => role === 'main-switch'), ...rig.busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? []))]
+  const ordered = [
+    ...own.filter(({ role }) => role === 'main-switch'),
+    ...rig.busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? [])),
+  ]
   return [...new Set([...ordered, ...own])]
 }
 
@@ -80,7 +87,16 @@ export function layoutBay(rig: Rig): BayLayout {
   const busbars: BayLayout['busbars'][number][] = []
   const channels = new Map<string, Channel>()
   const trunks = new Map<string, Channel>()
-  const place = (part: Part, names: readonly string[], x: number, y: number, channel: string) => names.forEach((name, i) => terminals.set(`${part.id}.${name}`, { ref: `${part.id}.${name}`, x: x + i * PITCH, y, label: labelOf(name), channel }))
+  const place = (part: Part, names: readonly string[], x: number, y: number, channel: string) =>
+    names.forEach((name, i) =>
+      terminals.set(`${part.id}.${name}`, {
+        ref: `${part.id}.${name}`,
+        x: x + i * PITCH,
+        y,
+        label: labelOf(name),
+        channel,
+      }),
+    )
   const channel = (id: string, from: number, lanes: number, open: readonly string[]): number => {
     const to = from + (lanes + 1) * LANE
     channels.set(id, { id, from, to, trunks: open })
@@ -118,7 +134,10 @@ export function layoutBay(rig: Rig): BayLayout {
     x = x0 + PAD
     const bottom = y + TERMINAL_R + DEVICE_H + TERMINAL_R
     for (const device of devices) {
-      const [above, below] = [terminalsOf(device).filter((name) => !isBelow(device, name)), terminalsOf(device).filter((name) => isBelow(device, name))]
+      const [above, below] = [
+        terminalsOf(device).filter((name) => !isBelow(device, name)),
+        terminalsOf(device).filter((name) => isBelow(device, name)),
+      ]
       const w = Math.max(above.length, below.length, device.role === 'way' ? 1 : 2) * PITCH + 10
       const inset = (count: number) => x + (w - (count - 1) * PITCH) / 2
       boxes.push({ part: device, x, y: y + TERMINAL_R, w, h: DEVICE_H })
@@ -132,10 +151,20 @@ export function layoutBay(rig: Rig): BayLayout {
     }
     right = Math.max(right, x)
     y = bottom
-    const combs = rig.busbars.filter(({ teeth }) => teeth.some((tooth) => devices.some(({ id }) => id === partIdOf(tooth))))
+    const combs = rig.busbars.filter(({ teeth }) =>
+      teeth.some((tooth) => devices.some(({ id }) => id === partIdOf(tooth))),
+    )
     combs.forEach(({ id, teeth }, i) => {
       const level = combs.length > 2 ? i : 0
-      busbars.push({ id, y: y + 12 + level * 12, teeth: teeth.flatMap((tooth, at) => (terminals.has(tooth) ? [{ x: terminals.get(tooth)!.x, top: terminals.get(tooth)!.y + TERMINAL_R, place: at }] : [])) })
+      busbars.push({
+        id,
+        y: y + 12 + level * 12,
+        teeth: teeth.flatMap((tooth, at) =>
+          terminals.has(tooth)
+            ? [{ x: terminals.get(tooth)!.x, top: terminals.get(tooth)!.y + TERMINAL_R, place: at }]
+            : [],
+        ),
+      })
     })
     y += 22 + (combs.length > 2 ? combs.length * 12 : 0)
     y = channel(`${board.id} lower`, y, Math.min(12, 5 + devices.length), ['left', 'right']) + 6
@@ -191,23 +220,53 @@ export function layoutBay(rig: Rig): BayLayout {
         boxes.push({ part, x, y: py, w, h: POINT_H })
         // Isolators of three lines have more terminals than a side takes: what comes in above, what goes out below.
         if (split) {
-          const [ins, rest] = [names.filter((name) => name.endsWith(' in')), names.filter((name) => !name.endsWith(' in'))]
+          const [ins, rest] = [
+            names.filter((name) => name.endsWith(' in')),
+            names.filter((name) => !name.endsWith(' in')),
+          ]
           place(part, ins, x + (w - (ins.length - 1) * PITCH) / 2, py + 44, `row ${circuit} ${i}`)
-          place(part, rest, x + (w - (rest.length - 1) * PITCH) / 2, py + POINT_H - TERMINAL_R - 4, `row ${circuit} ${i}`)
-        } else place(part, names, x + (w - (names.length - 1) * PITCH) / 2, py + POINT_H - TERMINAL_R - 4, `row ${circuit} ${i}`)
+          place(
+            part,
+            rest,
+            x + (w - (rest.length - 1) * PITCH) / 2,
+            py + POINT_H - TERMINAL_R - 4,
+            `row ${circuit} ${i}`,
+          )
+        } else
+          place(
+            part,
+            names,
+            x + (w - (names.length - 1) * PITCH) / 2,
+            py + POINT_H - TERMINAL_R - 4,
+            `row ${circuit} ${i}`,
+          )
         x += w + 10
       }
       farRight = Math.max(farRight, x)
       py = channel(`row ${circuit} ${i}`, py + POINT_H, Math.min(12, 4 + row.length * 2), ['right']) + 6
     }
     const device = rig.parts.find((part) => isWay(part) && part.circuit === circuit)
-    groups.push({ name: `${device ? `${device.name}, ` : ''}${rig.runs.find(({ id }) => id === `${circuit}run`)?.name ?? circuit}`, x: pointsX, y: top, w: 0, h: py - top })
+    groups.push({
+      name: `${device ? `${device.name}, ` : ''}${rig.runs.find(({ id }) => id === `${circuit}run`)?.name ?? circuit}`,
+      x: pointsX,
+      y: top,
+      w: 0,
+      h: py - top,
+    })
     py += 10
   }
   trunks.set('left', { id: 'left', ...left, trunks: [] })
   trunks.set('right', { id: 'right', ...right, trunks: [] })
   return {
-    width: farRight + 6, height: Math.max(intakeBottom, py) + 4, frames, boxes, slots, terminals, busbars, channels, trunks,
+    width: farRight + 6,
+    height: Math.max(intakeBottom, py) + 4,
+    frames,
+    boxes,
+    slots,
+    terminals,
+    busbars,
+    channels,
+    trunks,
     groups: groups.map((group) => ({ ...group, w: farRight - pointsX })),
   }
 }

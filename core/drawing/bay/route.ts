@@ -31,7 +31,10 @@ function takeLane(lanes: Lanes, most: number, from: number, to: number): number 
 const laneCount = ({ from, to }: Channel): number => Math.max(1, Math.floor((to - from) / LANE) - 1)
 
 /** Corner points of every conductor, from terminal to terminal: out of the terminal into its channel, along an upright strip where the channels differ, and back. Same conductors, same lanes. */
-export function routeWires(layout: BayLayout, wires: readonly Pick<Wire, 'id' | 'from' | 'to'>[]): ReadonlyMap<string, readonly Point[]> {
+export function routeWires(
+  layout: BayLayout,
+  wires: readonly Pick<Wire, 'id' | 'from' | 'to'>[],
+): ReadonlyMap<string, readonly Point[]> {
   const lanes = new Map<string, Lanes>()
   const lanesOf = (id: string) => {
     const known = lanes.get(id)
@@ -45,29 +48,44 @@ export function routeWires(layout: BayLayout, wires: readonly Pick<Wire, 'id' | 
     return a && b ? [{ id, a, b }] : []
   })
   // Short ones first: they keep to the lanes beside their terminals.
-  const ordered = [...placed].sort((one, other) => Math.abs(one.a.x - one.b.x) + Math.abs(one.a.y - one.b.y) - Math.abs(other.a.x - other.b.x) - Math.abs(other.a.y - other.b.y))
+  const ordered = [...placed].sort(
+    (one, other) =>
+      Math.abs(one.a.x - one.b.x) +
+      Math.abs(one.a.y - one.b.y) -
+      Math.abs(other.a.x - other.b.x) -
+      Math.abs(other.a.y - other.b.y),
+  )
   const trunkOf = (a: PlacedTerminal, b: PlacedTerminal): Channel => {
     const [ca, cb] = [layout.channels.get(a.channel)!, layout.channels.get(b.channel)!]
     const shared = ca.trunks.filter((id) => cb.trunks.includes(id))
     return layout.trunks.get(shared[0] ?? 'right')!
   }
-  const level = (channel: Channel, from: number, to: number): number => channel.from + (takeLane(lanesOf(channel.id), laneCount(channel), from, to) + 1) * LANE
-  return new Map(ordered.map(({ id, a, b }): [string, Point[]] => {
-    const [ca, cb] = [layout.channels.get(a.channel)!, layout.channels.get(b.channel)!]
-    if (ca === cb) {
-      const y = level(ca, a.x, b.x)
-      return [id, [edge(a, y), { x: a.x, y }, { x: b.x, y }, edge(b, y)]]
-    }
-    const trunk = trunkOf(a, b)
-    const middle = (trunk.from + trunk.to) / 2
-    const [ya, yb] = [level(ca, a.x, middle), level(cb, middle, b.x)]
-    const x = trunk.from + (takeLane(lanesOf(trunk.id), laneCount(trunk), ya, yb) + 1) * LANE
-    return [id, [edge(a, ya), { x: a.x, y: ya }, { x, y: ya }, { x, y: yb }, { x: b.x, y: yb }, edge(b, yb)]]
-  }))
+  const level = (channel: Channel, from: number, to: number): number =>
+    channel.from + (takeLane(lanesOf(channel.id), laneCount(channel), from, to) + 1) * LANE
+  return new Map(
+    ordered.map(({ id, a, b }): [string, Point[]] => {
+      const [ca, cb] = [layout.channels.get(a.channel)!, layout.channels.get(b.channel)!]
+      if (ca === cb) {
+        const y = level(ca, a.x, b.x)
+        return [id, [edge(a, y), { x: a.x, y }, { x: b.x, y }, edge(b, y)]]
+      }
+      const trunk = trunkOf(a, b)
+      const middle = (trunk.from + trunk.to) / 2
+      const [ya, yb] = [level(ca, a.x, middle), level(cb, middle, b.x)]
+      const x = trunk.from + (takeLane(lanesOf(trunk.id), laneCount(trunk), ya, yb) + 1) * LANE
+      return [
+        id,
+        [edge(a, ya), { x: a.x, y: ya }, { x, y: ya }, { x, y: yb }, { x: b.x, y: yb }, edge(b, yb)],
+      ]
+    }),
+  )
 }
 
 /** Where a conductor leaves the circle of its terminal. */
-const edge = ({ x, y }: PlacedTerminal, towards: number): Point => ({ x, y: y + Math.sign(towards - y) * TERMINAL_R })
+const edge = ({ x, y }: PlacedTerminal, towards: number): Point => ({
+  x,
+  y: y + Math.sign(towards - y) * TERMINAL_R,
+})
 
 /** The corner points as an SVG path with eased corners. */
 export function pathOf(points: readonly Point[]): string {
@@ -90,5 +108,8 @@ export function pathOf(points: readonly Point[]): string {
 function towards(corner: Point, other: Point): Point {
   const length = Math.abs(other.x - corner.x) + Math.abs(other.y - corner.y)
   const ease = Math.min(CORNER, length / 2)
-  return { x: corner.x + Math.sign(other.x - corner.x) * ease, y: corner.y + Math.sign(other.y - corner.y) * ease }
+  return {
+    x: corner.x + Math.sign(other.x - corner.x) * ease,
+    y: corner.y + Math.sign(other.y - corner.y) * ease,
+  }
 }

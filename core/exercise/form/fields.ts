@@ -13,44 +13,105 @@ import type { RangeKey } from '../ranges'
 export type Box =
   | { readonly is: 'words'; readonly longest: number; readonly mayBeEmpty?: boolean }
   | { readonly is: 'choice'; readonly choices: readonly string[] }
-  | { readonly is: 'number'; readonly quantity: QuantityKey; readonly range: RangeKey; readonly isWhole?: boolean; readonly mayBeEmpty?: boolean }
+  | {
+      readonly is: 'number'
+      readonly quantity: QuantityKey
+      readonly range: RangeKey
+      readonly isWhole?: boolean
+      readonly mayBeEmpty?: boolean
+    }
   /** Read by a rule of its own. */
   | { readonly is: 'own' }
 
 const words = (longest: number, mayBeEmpty = false): Box => ({ is: 'words', longest, mayBeEmpty })
 const choice = (choices: readonly string[]): Box => ({ is: 'choice', choices })
-const number = (quantity: QuantityKey, range: RangeKey, mayBeEmpty = false): Box => ({ is: 'number', quantity, range, mayBeEmpty })
+const number = (quantity: QuantityKey, range: RangeKey, mayBeEmpty = false): Box => ({
+  is: 'number',
+  quantity,
+  range,
+  mayBeEmpty,
+})
 const whole = (range: RangeKey): Box => ({ is: 'number', quantity: 'factor', range, isWhole: true })
 const YES_NO = choice(['yes', 'no'])
 
 /** Boxes of the exercise itself, by their names in the form. */
 export const HEAD_BOXES = {
-  code: words(20), title: words(120), scenario: words(4000, true), kind: choice(TASK_KINDS), minutes: whole('minutes'), edition: choice(EDITIONS),
-  premises: choice(PREMISES), consequence: choice(CONSEQUENCES), arrangement: choice(['TN-S', 'TN-C-S', 'TT']), phases: choice(['1', '3']),
-  ze: number('resistance', 'zeOhm'), ipf: number('faultCurrent', 'ipfA'), mainFuse: number('rating', 'mainFuseA'), neutral: number('area', 'neutralMm2'),
-  tests: { is: 'own' }, askCircuits: { is: 'own' }, askSteps: { is: 'own' }, marks: { is: 'own' }, critical: { is: 'own' }, criteria: { is: 'own' },
-  seed: whole('seed'), lengthSpread: number('factor', 'spread'), loadSpread: number('factor', 'spread'),
-  boards: { is: 'own' }, circuits: { is: 'own' },
+  code: words(20),
+  title: words(120),
+  scenario: words(4000, true),
+  kind: choice(TASK_KINDS),
+  minutes: whole('minutes'),
+  edition: choice(EDITIONS),
+  premises: choice(PREMISES),
+  consequence: choice(CONSEQUENCES),
+  arrangement: choice(['TN-S', 'TN-C-S', 'TT']),
+  phases: choice(['1', '3']),
+  ze: number('resistance', 'zeOhm'),
+  ipf: number('faultCurrent', 'ipfA'),
+  mainFuse: number('rating', 'mainFuseA'),
+  neutral: number('area', 'neutralMm2'),
+  tests: { is: 'own' },
+  askCircuits: { is: 'own' },
+  askSteps: { is: 'own' },
+  marks: { is: 'own' },
+  critical: { is: 'own' },
+  criteria: { is: 'own' },
+  seed: whole('seed'),
+  lengthSpread: number('factor', 'spread'),
+  loadSpread: number('factor', 'spread'),
+  boards: { is: 'own' },
+  circuits: { is: 'own' },
 } as const satisfies Record<string, Box>
 export type HeadField = keyof typeof HEAD_BOXES
 
 export const BOARD_BOXES = {
-  name: words(60), phases: choice(['1', '3']), ways: whole('ways'), fedBy: { is: 'own' }, electrode: number('resistance', 'electrodeOhm', true),
+  name: words(60),
+  phases: choice(['1', '3']),
+  ways: whole('ways'),
+  fedBy: { is: 'own' },
+  electrode: number('resistance', 'electrodeOhm', true),
 } as const satisfies Record<string, Box>
 export type BoardField = keyof typeof BOARD_BOXES
 
 export const LOAD_BASES = ['power', 'current', 'lamps', 'motor', 'cooker', 'board'] as const
 
 export const CIRCUIT_BOXES = {
-  name: words(80), board: { is: 'own' }, way: whole('way'), line: choice(LINES), use: choice(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
-  phases: choice(['1', '3']), topology: choice(['radial', 'ring']), basis: choice(LOAD_BASES), amount: { is: 'own' },
-  powerFactor: number('factor', 'powerFactor'), efficiency: number('factor', 'efficiency'), startMultiple: number('factor', 'startMultiple'), discharge: YES_NO, hasSocket: YES_NO,
-  points: whole('points'), spread: YES_NO, length: number('length', 'lengthM'), spur: number('length', 'spurM'), spurs: whole('spurs'), fusedSpurs: whole('spurs'),
-  cable: choice(CABLE_KINDS), method: choice(METHODS), betweenBoxes: number('length', 'betweenBoxesM'), bends: whole('bends'),
-  ambient: whole('ambientC'), grouped: whole('groupCircuits'), bunching: choice(GROUPINGS), insulation: choice([...INSULATION_FACTOR.keys()].map(String)),
-  location: choice(['general', 'bathroom', 'outdoors']), concealed: YES_NO, dc: choice(DC_CONTENTS),
-  family: choice(DEVICE_FAMILIES), curve: choice([...CURVES, '–']), residual: choice(['none', '30', '100', '300']),
-  existingRating: number('rating', 'existingRatingA', true), existingArea: number('area', 'areaMm2', true),
+  name: words(80),
+  board: { is: 'own' },
+  way: whole('way'),
+  line: choice(LINES),
+  use: choice(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
+  phases: choice(['1', '3']),
+  topology: choice(['radial', 'ring']),
+  basis: choice(LOAD_BASES),
+  amount: { is: 'own' },
+  powerFactor: number('factor', 'powerFactor'),
+  efficiency: number('factor', 'efficiency'),
+  startMultiple: number('factor', 'startMultiple'),
+  discharge: YES_NO,
+  hasSocket: YES_NO,
+  points: whole('points'),
+  spread: YES_NO,
+  length: number('length', 'lengthM'),
+  spur: number('length', 'spurM'),
+  spurs: whole('spurs'),
+  fusedSpurs: whole('spurs'),
+  cable: choice(CABLE_KINDS),
+  method: choice(METHODS),
+  betweenBoxes: number('length', 'betweenBoxesM'),
+  bends: whole('bends'),
+  ambient: whole('ambientC'),
+  grouped: whole('groupCircuits'),
+  bunching: choice(GROUPINGS),
+  insulation: choice([...INSULATION_FACTOR.keys()].map(String)),
+  location: choice(['general', 'bathroom', 'outdoors']),
+  concealed: YES_NO,
+  dc: choice(DC_CONTENTS),
+  family: choice(DEVICE_FAMILIES),
+  curve: choice([...CURVES, '–']),
+  residual: choice(['none', '30', '100', '300']),
+  existingRating: number('rating', 'existingRatingA', true),
+  existingArea: number('area', 'areaMm2', true),
 } as const satisfies Record<string, Box>
 export type CircuitField = keyof typeof CIRCUIT_BOXES
 

@@ -3,10 +3,27 @@ import { addCircuit } from './rows'
 
 /** Heads of columns as people write them, for each box; compared without case, points and spaces. */
 const HEADS: Readonly<Partial<Record<CircuitField, readonly string[]>>> = {
-  name: ['circuit', 'description', 'name'], way: ['way', 'no', 'number'], line: ['line', 'phase'], use: ['use', 'kind'], phases: ['phases'], topology: ['ring', 'topology', 'shape'],
-  basis: ['loadgivenas', 'basis'], amount: ['load', 'power', 'current', 'p', 'ib'], powerFactor: ['powerfactor', 'pf', 'cosφ', 'cosphi'], points: ['points', 'outlets'], length: ['length', 'run', 'l'],
-  spur: ['spur'], cable: ['cable', 'wiring'], method: ['method', 'referencemethod'], ambient: ['ambient', 'temperature', 'temp'], grouped: ['grouped', 'together', 'circuitstogether'],
-  family: ['device', 'protection'], curve: ['type', 'curve'], residual: ['rcd', 'residual', 'iδn'], location: ['place', 'location'], insulation: ['insulation'],
+  name: ['circuit', 'description', 'name'],
+  way: ['way', 'no', 'number'],
+  line: ['line', 'phase'],
+  use: ['use', 'kind'],
+  phases: ['phases'],
+  topology: ['ring', 'topology', 'shape'],
+  basis: ['loadgivenas', 'basis'],
+  amount: ['load', 'power', 'current', 'p', 'ib'],
+  powerFactor: ['powerfactor', 'pf', 'cosφ', 'cosphi'],
+  points: ['points', 'outlets'],
+  length: ['length', 'run', 'l'],
+  spur: ['spur'],
+  cable: ['cable', 'wiring'],
+  method: ['method', 'referencemethod'],
+  ambient: ['ambient', 'temperature', 'temp'],
+  grouped: ['grouped', 'together', 'circuitstogether'],
+  family: ['device', 'protection'],
+  curve: ['type', 'curve'],
+  residual: ['rcd', 'residual', 'iδn'],
+  location: ['place', 'location'],
+  insulation: ['insulation'],
 }
 
 const plain = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
@@ -22,10 +39,15 @@ export interface Pasted {
 export const isTable = (text: string): boolean => text.includes('\t') && fieldsOf(text).some(Boolean)
 
 function fieldsOf(text: string): (CircuitField | undefined)[] {
-  return text.split(/\r?\n/, 1)[0]!.split('\t').map((head) => {
-    const own = plain(head)
-    return (Object.keys(CIRCUIT_BOXES) as CircuitField[]).find((field) => plain(field) === own || HEADS[field]?.includes(own))
-  })
+  return text
+    .split(/\r?\n/, 1)[0]!
+    .split('\t')
+    .map((head) => {
+      const own = plain(head)
+      return (Object.keys(CIRCUIT_BOXES) as CircuitField[]).find(
+        (field) => plain(field) === own || HEADS[field]?.includes(own),
+      )
+    })
 }
 
 /**
@@ -39,7 +61,11 @@ export function pasteCircuits(form: ExerciseForm, text: string): Pasted {
   let next = form
   for (const row of rows) {
     const cells = row.split('\t')
-    const parts = Object.fromEntries(fields.flatMap((field, i) => (field && cells[i]?.trim() ? [[field, tidy(field, cells[i].trim())]] : [])))
+    const parts = Object.fromEntries(
+      fields.flatMap((field, i) =>
+        field && cells[i]?.trim() ? [[field, tidy(field, cells[i].trim())]] : [],
+      ),
+    )
     const added = addCircuit(next, { ...basisFrom(parts), ...parts })
     next = parts.way ? { ...added.form, [`${added.id}.way`]: parts.way } : added.form
   }

@@ -4,7 +4,9 @@ import { RANGES, type RangeKey } from '../ranges'
 import type { Box } from './fields'
 import { percent } from './to-form'
 
-export type ReadBox = { readonly value: string | number | null; readonly problem?: undefined } | { readonly value?: undefined; readonly problem: string }
+export type ReadBox =
+  | { readonly value: string | number | null; readonly problem?: undefined }
+  | { readonly value?: undefined; readonly problem: string }
 
 const CHOOSE = 'Choose one from the list.'
 const FILL = 'Fill this in.'
@@ -13,13 +15,17 @@ const FILL = 'Fill this in.'
 export function readBox(box: Box, typed: string | undefined): ReadBox {
   const text = (typed ?? '').trim()
   switch (box.is) {
-    case 'own': return { value: text }
-    case 'choice': return box.choices.includes(text) ? { value: text } : { problem: CHOOSE }
+    case 'own':
+      return { value: text }
+    case 'choice':
+      return box.choices.includes(text) ? { value: text } : { problem: CHOOSE }
     case 'words':
       if (text === '' && !box.mayBeEmpty) return { problem: FILL }
       return text.length > box.longest ? { problem: `At most ${box.longest} characters.` } : { value: text }
     case 'number':
-      return text === '' && box.mayBeEmpty ? { value: null } : readNumber(text, box.quantity, box.range, box.isWhole ?? false)
+      return text === '' && box.mayBeEmpty
+        ? { value: null }
+        : readNumber(text, box.quantity, box.range, box.isWhole ?? false)
   }
 }
 
@@ -34,14 +40,20 @@ export function readNumber(text: string, quantity: QuantityKey, range: RangeKey,
 
 function outOfRange(value: number, key: RangeKey, quantity: QuantityKey): string | undefined {
   const range: { min?: number; above?: number; max: number } = RANGES[key]
-  const show = (limit: number) => (key === 'spread' ? percent(limit) : `${limit * QUANTITIES[quantity].scale} ${QUANTITIES[quantity].unit}`.trim())
+  const show = (limit: number) =>
+    key === 'spread'
+      ? percent(limit)
+      : `${limit * QUANTITIES[quantity].scale} ${QUANTITIES[quantity].unit}`.trim()
   if (range.above !== undefined && value <= range.above) return `Must be more than ${show(range.above)}.`
   if (range.min !== undefined && value < range.min) return `Must be ${show(range.min)} or more.`
   if (value > range.max) return `Must be ${show(range.max)} or less.`
   return undefined
 }
 
-export function unreadable(problem: Extract<ParsedQuantity, { ok: false }>['problem'], key: QuantityKey): string {
+export function unreadable(
+  problem: Extract<ParsedQuantity, { ok: false }>['problem'],
+  key: QuantityKey,
+): string {
   const { unit } = QUANTITIES[key]
   if (problem === 'empty') return FILL
   if (problem === 'negative') return 'Must be more than 0; a negative value has no meaning here.'

@@ -4,7 +4,17 @@ import { STEP_KEYS, type StepKey } from '../../design/step-keys'
 import { structureSentence } from '../../texts/structure'
 import { WHOLE_BOARD, type Exercise, type Policy } from '../exercise'
 import { RANGES } from '../ranges'
-import { BOARD_BOXES, CIRCUIT_BOXES, HEAD_BOXES, NO_CURVE, idsIn, type Box, type CircuitField, type ExerciseForm, type FormProblems } from './fields'
+import {
+  BOARD_BOXES,
+  CIRCUIT_BOXES,
+  HEAD_BOXES,
+  NO_CURVE,
+  idsIn,
+  type Box,
+  type CircuitField,
+  type ExerciseForm,
+  type FormProblems,
+} from './fields'
 import { readBox } from './read-box'
 import { readLoad } from './read-load'
 
@@ -24,85 +34,193 @@ export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
   const circuits = idsIn(form.circuits).map((id) => readCircuit(id, form, problems))
   if (circuits.length === 0) problems.circuits = 'Add a circuit.'
 
-  const isIntakeRead = ['premises', 'consequence', 'arrangement', 'phases', 'ze', 'ipf', 'mainFuse', 'neutral'].every((field) => !(field in problems))
-  const readable = <T extends { readonly id: string }>(rows: readonly T[]) => rows.filter(({ id }) => !Object.keys(problems).some((key) => key.startsWith(`${id}.`)))
-  const installation: Installation | undefined = !isIntakeRead ? undefined : {
-    premises: head.premises as Installation['premises'], consequence: head.consequence as Installation['consequence'],
-    intake: {
-      arrangement: head.arrangement as 'TN-S', phases: Number(head.phases) as 1 | 3, zeOhm: Number(head.ze), ipfA: Number(head.ipf), mainFuseA: Number(head.mainFuse), neutralMm2: Number(head.neutral),
-    },
-    boards: readable(boards), circuits: readable(circuits),
+  const isIntakeRead = [
+    'premises',
+    'consequence',
+    'arrangement',
+    'phases',
+    'ze',
+    'ipf',
+    'mainFuse',
+    'neutral',
+  ].every((field) => !(field in problems))
+  const readable = <T extends { readonly id: string }>(rows: readonly T[]) =>
+    rows.filter(({ id }) => !Object.keys(problems).some((key) => key.startsWith(`${id}.`)))
+  const installation: Installation | undefined = !isIntakeRead
+    ? undefined
+    : {
+        premises: head.premises as Installation['premises'],
+        consequence: head.consequence as Installation['consequence'],
+        intake: {
+          arrangement: head.arrangement as 'TN-S',
+          phases: Number(head.phases) as 1 | 3,
+          zeOhm: Number(head.ze),
+          ipfA: Number(head.ipf),
+          mainFuseA: Number(head.mainFuse),
+          neutralMm2: Number(head.neutral),
+        },
+        boards: readable(boards),
+        circuits: readable(circuits),
+      }
+  if (installation)
+    for (const problem of structureProblems(installation))
+      problems[`${problem.scope}.${problem.field}`] ??= structureSentence(problem)
+  const fitting = installation && {
+    ...installation,
+    boards: readable(installation.boards),
+    circuits: readable(installation.circuits),
   }
-  if (installation) for (const problem of structureProblems(installation)) problems[`${problem.scope}.${problem.field}`] ??= structureSentence(problem)
-  const fitting = installation && { ...installation, boards: readable(installation.boards), circuits: readable(installation.circuits) }
 
-  const asks = { circuits: idsIn(form.askCircuits).filter((id) => idsIn(form.circuits).includes(id)), steps: steps(form.askSteps) }
+  const asks = {
+    circuits: idsIn(form.askCircuits).filter((id) => idsIn(form.circuits).includes(id)),
+    steps: steps(form.askSteps),
+  }
   if (asks.circuits.length === 0) problems.askCircuits = 'Choose at least one circuit that is designed.'
   if (asks.steps.length === 0) problems.askSteps = 'Choose at least one step that is asked for.'
   const criteria = idsIn(form.criteria)
   if (criteria.length === 0) problems.criteria = 'Choose at least one criterion that this exercise evidences.'
-  if (head.code && !/^[A-Za-z0-9][A-Za-z0-9.-]*$/.test(String(head.code))) problems.code = 'Letters, digits, points and hyphens only.'
+  if (head.code && !/^[A-Za-z0-9][A-Za-z0-9.-]*$/.test(String(head.code)))
+    problems.code = 'Letters, digits, points and hyphens only.'
   const tests = form.tests || null
-  if (tests !== null && tests !== WHOLE_BOARD && !idsIn(form.circuits).includes(tests)) problems.tests = 'Choose a circuit that is there.'
+  if (tests !== null && tests !== WHOLE_BOARD && !idsIn(form.circuits).includes(tests))
+    problems.tests = 'Choose a circuit that is there.'
   const marks = readMarks(form.marks ?? '', problems)
 
   const isComplete = Object.keys(problems).length === 0
   return {
     problems,
     installation: fitting,
-    exercise: !isComplete || !installation ? undefined : {
-      format: 'nakshi.exercise', version: 2, code: String(head.code), title: String(head.title), kind: head.kind as Exercise['kind'], scenario: String(head.scenario), minutes: Number(head.minutes),
-      edition: head.edition as Exercise['edition'], installation, tests, asks, marks, critical: steps(form.critical), policy,
-      variants: { seed: Number(head.seed), lengthSpread: Number(head.lengthSpread), loadSpread: Number(head.loadSpread) },
-      criteria,
-    },
+    exercise:
+      !isComplete || !installation
+        ? undefined
+        : {
+            format: 'nakshi.exercise',
+            version: 2,
+            code: String(head.code),
+            title: String(head.title),
+            kind: head.kind as Exercise['kind'],
+            scenario: String(head.scenario),
+            minutes: Number(head.minutes),
+            edition: head.edition as Exercise['edition'],
+            installation,
+            tests,
+            asks,
+            marks,
+            critical: steps(form.critical),
+            policy,
+            variants: {
+              seed: Number(head.seed),
+              lengthSpread: Number(head.lengthSpread),
+              loadSpread: Number(head.loadSpread),
+            },
+            criteria,
+          },
   }
 }
 
 const steps = (text: string | undefined): StepKey[] => STEP_KEYS.filter((key) => idsIn(text).includes(key))
 
-function readRow<F extends string>(prefix: string, boxes: Readonly<Record<F, Box>>, form: ExerciseForm, problems: Record<string, string>): Record<F, string | number | null> {
-  return Object.fromEntries((Object.entries(boxes) as [F, Box][]).map(([field, box]) => {
-    const read = readBox(box, form[prefix + field])
-    if (read.problem !== undefined) problems[prefix + field] = read.problem
-    return [field, read.value ?? null]
-  })) as Record<F, string | number | null>
+function readRow<F extends string>(
+  prefix: string,
+  boxes: Readonly<Record<F, Box>>,
+  form: ExerciseForm,
+  problems: Record<string, string>,
+): Record<F, string | number | null> {
+  return Object.fromEntries(
+    (Object.entries(boxes) as [F, Box][]).map(([field, box]) => {
+      const read = readBox(box, form[prefix + field])
+      if (read.problem !== undefined) problems[prefix + field] = read.problem
+      return [field, read.value ?? null]
+    }),
+  ) as Record<F, string | number | null>
 }
 
 function readBoard(id: string, form: ExerciseForm, problems: Record<string, string>): Board {
   const row = readRow(`${id}.`, BOARD_BOXES, form, problems)
-  return { id, name: String(row.name), phases: Number(row.phases) as 1 | 3, ways: Number(row.ways), fedBy: row.fedBy === '' ? null : String(row.fedBy), electrodeOhm: row.electrode === null ? null : Number(row.electrode) }
+  return {
+    id,
+    name: String(row.name),
+    phases: Number(row.phases) as 1 | 3,
+    ways: Number(row.ways),
+    fedBy: row.fedBy === '' ? null : String(row.fedBy),
+    electrodeOhm: row.electrode === null ? null : Number(row.electrode),
+  }
 }
 
 /** Boxes that only some loads have; the others are not looked at. */
-const LOAD_BOXES: readonly CircuitField[] = ['amount', 'powerFactor', 'efficiency', 'startMultiple', 'discharge', 'hasSocket']
+const LOAD_BOXES: readonly CircuitField[] = [
+  'amount',
+  'powerFactor',
+  'efficiency',
+  'startMultiple',
+  'discharge',
+  'hasSocket',
+]
 
 function readCircuit(id: string, form: ExerciseForm, problems: Record<string, string>): Circuit {
-  const boxes = Object.fromEntries(Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField))) as Record<CircuitField, Box>
+  const boxes = Object.fromEntries(
+    Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
+  ) as Record<CircuitField, Box>
   const row = readRow(`${id}.`, boxes, form, problems)
-  const load = readLoad((field) => form[`${id}.${field}`] ?? '', (field, sentence) => (problems[`${id}.${field}`] = sentence))
+  const load = readLoad(
+    (field) => form[`${id}.${field}`] ?? '',
+    (field, sentence) => (problems[`${id}.${field}`] = sentence),
+  )
   return {
-    id, name: String(row.name), board: String(row.board), way: Number(row.way), line: row.line as Circuit['line'], use: row.use as Circuit['use'], phases: Number(row.phases) as 1 | 3,
-    topology: row.topology as Circuit['topology'], load, points: Number(row.points), isSpread: row.spread === 'yes', lengthM: Number(row.length), spurM: Number(row.spur), spurs: Number(row.spurs), fusedSpurs: Number(row.fusedSpurs),
-    cable: { kind: row.cable as Circuit['cable']['kind'], method: row.method as Circuit['cable']['method'] }, run: { betweenBoxesM: Number(row.betweenBoxes), bends: Number(row.bends) },
-    ambientC: Number(row.ambient), grouping: { circuits: Number(row.grouped), arrangement: row.bunching as 'bunched' }, insulationMm: Number(row.insulation),
-    location: row.location as Circuit['location'], concealed: row.concealed === 'yes', dc: row.dc as Circuit['dc'],
-    device: { family: row.family as Circuit['device']['family'], curve: row.curve === NO_CURVE ? null : row.curve as 'B' },
+    id,
+    name: String(row.name),
+    board: String(row.board),
+    way: Number(row.way),
+    line: row.line as Circuit['line'],
+    use: row.use as Circuit['use'],
+    phases: Number(row.phases) as 1 | 3,
+    topology: row.topology as Circuit['topology'],
+    load,
+    points: Number(row.points),
+    isSpread: row.spread === 'yes',
+    lengthM: Number(row.length),
+    spurM: Number(row.spur),
+    spurs: Number(row.spurs),
+    fusedSpurs: Number(row.fusedSpurs),
+    cable: { kind: row.cable as Circuit['cable']['kind'], method: row.method as Circuit['cable']['method'] },
+    run: { betweenBoxesM: Number(row.betweenBoxes), bends: Number(row.bends) },
+    ambientC: Number(row.ambient),
+    grouping: { circuits: Number(row.grouped), arrangement: row.bunching as 'bunched' },
+    insulationMm: Number(row.insulation),
+    location: row.location as Circuit['location'],
+    concealed: row.concealed === 'yes',
+    dc: row.dc as Circuit['dc'],
+    device: {
+      family: row.family as Circuit['device']['family'],
+      curve: row.curve === NO_CURVE ? null : (row.curve as 'B'),
+    },
     residualA: row.residual === 'none' ? null : Number(row.residual) / 1e3,
     existing: readExisting(id, row.existingRating, row.existingArea, problems),
   }
 }
 
-function readExisting(id: string, rating: string | number | null, area: string | number | null, problems: Record<string, string>): Existing | null {
+function readExisting(
+  id: string,
+  rating: string | number | null,
+  area: string | number | null,
+  problems: Record<string, string>,
+): Existing | null {
   if (rating === null && area === null) return null
-  if (rating === null || area === null) problems[`${id}.${rating === null ? 'existingRating' : 'existingArea'}`] ??= 'Give both the rating and the size that are there, or neither.'
+  if (rating === null || area === null)
+    problems[`${id}.${rating === null ? 'existingRating' : 'existingArea'}`] ??=
+      'Give both the rating and the size that are there, or neither.'
   return { ratingA: Number(rating), lineMm2: Number(area) }
 }
 
 /** Marks are written as `zs=3 csa=2`. */
 function readMarks(text: string, problems: Record<string, string>): Exercise['marks'] {
   const entries = idsIn(text).map((part) => part.split('='))
-  const isRight = entries.every(([step, mark]) => STEP_KEYS.includes(step as StepKey) && Number(mark) >= RANGES.marks.min && Number(mark) <= RANGES.marks.max)
+  const isRight = entries.every(
+    ([step, mark]) =>
+      STEP_KEYS.includes(step as StepKey) &&
+      Number(mark) >= RANGES.marks.min &&
+      Number(mark) <= RANGES.marks.max,
+  )
   if (!isRight) problems.marks = `Marks from ${RANGES.marks.min} to ${RANGES.marks.max} for known steps.`
   return Object.fromEntries(entries.map(([step, mark]) => [step, Number(mark)]))
 }

@@ -6,7 +6,10 @@ import { CIRCUIT_BOXES, type CircuitField } from './fields'
 const LAMPS = /^\s*(\d+)\s*[×x*]\s*(.+)$/i
 
 /** Reads a load from its boxes; problems stand at the box that has them. */
-export function readLoad(text: (field: CircuitField) => string, problem: (field: CircuitField, sentence: string) => void): Load {
+export function readLoad(
+  text: (field: CircuitField) => string,
+  problem: (field: CircuitField, sentence: string) => void,
+): Load {
   const number = (field: CircuitField): number => {
     const read = readBox(CIRCUIT_BOXES[field], text(field))
     if (read.problem !== undefined) problem(field, read.problem)
@@ -18,16 +21,32 @@ export function readLoad(text: (field: CircuitField) => string, problem: (field:
     return Number(read.value ?? Number.NaN)
   }
   switch (text('basis')) {
-    case 'current': return { basis: 'current', currentA: amount('current', 'currentA'), powerFactor: number('powerFactor') }
-    case 'motor': return { basis: 'motor', powerW: amount('power', 'powerW'), powerFactor: number('powerFactor'), efficiency: number('efficiency'), startMultiple: number('startMultiple') }
-    case 'cooker': return { basis: 'cooker', powerW: amount('power', 'powerW'), hasSocket: text('hasSocket') === 'yes' }
-    case 'board': return { basis: 'board' }
-    case 'lamps': return readLamps(text('amount'), text('discharge') === 'yes', problem)
-    default: return { basis: 'power', powerW: amount('power', 'powerW'), powerFactor: number('powerFactor') }
+    case 'current':
+      return { basis: 'current', currentA: amount('current', 'currentA'), powerFactor: number('powerFactor') }
+    case 'motor':
+      return {
+        basis: 'motor',
+        powerW: amount('power', 'powerW'),
+        powerFactor: number('powerFactor'),
+        efficiency: number('efficiency'),
+        startMultiple: number('startMultiple'),
+      }
+    case 'cooker':
+      return { basis: 'cooker', powerW: amount('power', 'powerW'), hasSocket: text('hasSocket') === 'yes' }
+    case 'board':
+      return { basis: 'board' }
+    case 'lamps':
+      return readLamps(text('amount'), text('discharge') === 'yes', problem)
+    default:
+      return { basis: 'power', powerW: amount('power', 'powerW'), powerFactor: number('powerFactor') }
   }
 }
 
-function readLamps(text: string, isDischarge: boolean, problem: (field: CircuitField, sentence: string) => void): Load {
+function readLamps(
+  text: string,
+  isDischarge: boolean,
+  problem: (field: CircuitField, sentence: string) => void,
+): Load {
   const match = LAMPS.exec(text)
   if (!match) {
     problem('amount', 'Write lamps as number × watts, such as 8 × 18 W.')

@@ -2,22 +2,54 @@ import { IDLE, KEPT, BROKEN, OPEN, mustPrecede, placeOf, type Rule } from '../ru
 
 /** What comes before anything is switched. */
 export const BEFORE_RULES: readonly Rule[] = [
-  { code: 'asked', part: 'before', isOwed: true, seriousness: () => 'advised', judge: (pass) => mustPrecede(pass, 'ask', 'switchOff', true) },
-  { code: 'permit', part: 'before', isOwed: true, seriousness: () => 'critical', judge: (pass, { needsPermit }) => (needsPermit ? mustPrecede(pass, 'permit', 'switchOff', true) : IDLE) },
-  { code: 'informed', part: 'before', isOwed: true, seriousness: () => 'required', judge: (pass) => mustPrecede(pass, 'inform', 'switchOff', true) },
-  { code: 'identified', part: 'before', isOwed: true, seriousness: () => 'required', judge: (pass) => mustPrecede(pass, 'identify', 'switchOff') },
   {
-    code: 'indicatorFits', part: 'before', isOwed: true, seriousness: () => 'required',
+    code: 'asked',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'advised',
+    judge: (pass) => mustPrecede(pass, 'ask', 'switchOff', true),
+  },
+  {
+    code: 'permit',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'critical',
+    judge: (pass, { needsPermit }) => (needsPermit ? mustPrecede(pass, 'permit', 'switchOff', true) : IDLE),
+  },
+  {
+    code: 'informed',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'required',
+    judge: (pass) => mustPrecede(pass, 'inform', 'switchOff', true),
+  },
+  {
+    code: 'identified',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'required',
+    judge: (pass) => mustPrecede(pass, 'identify', 'switchOff'),
+  },
+  {
+    code: 'indicatorFits',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'required',
     judge: ({ acts, ever }, { level, policy }) => {
       const all = [...ever, ...acts]
-      const taken = all.findLast(({ kind }) => kind === 'take')?.indicator ?? all.findLast(({ indicator }) => indicator !== undefined)?.indicator
+      const taken =
+        all.findLast(({ kind }) => kind === 'take')?.indicator ??
+        all.findLast(({ indicator }) => indicator !== undefined)?.indicator
       if (taken === undefined) return placeOf(acts, ['testDead', 'checkLive']) === -1 ? OPEN : BROKEN()
       const wanted = level === 'first-weeks' && policy.firstWeeks === 'plug-in' ? 'plug-in' : 'two-pole'
       return taken === wanted ? KEPT() : BROKEN(placeOf(acts, 'take'))
     },
   },
   {
-    code: 'checkedLive', part: 'before', isOwed: true, seriousness: () => 'advised',
+    code: 'checkedLive',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'advised',
     judge: ({ acts }) => {
       const off = placeOf(acts, 'switchOff')
       const live = acts.findIndex(({ kind, shows }) => kind === 'checkLive' && shows)

@@ -1,25 +1,86 @@
 import { BROKEN, IDLE, KEPT, OPEN, mustPrecede, placeOf, type Judged, type Pass, type Rule } from '../rule'
 
 /** Only once restoring has begun: a finished isolation may end while the work goes on. */
-const onceRestoring = (judge: (pass: Pass) => Judged) => (pass: Pass): Judged => (placeOf(pass.acts, ['removeOwnLock', 'removeOthersLock', 'switchOn', 'informAgain', 'cover']) === -1 ? OPEN : judge(pass))
+const onceRestoring =
+  (judge: (pass: Pass) => Judged) =>
+  (pass: Pass): Judged =>
+    placeOf(pass.acts, ['removeOwnLock', 'removeOthersLock', 'switchOn', 'informAgain', 'cover']) === -1
+      ? OPEN
+      : judge(pass)
 
 export const RESTORE_RULES: readonly Rule[] = [
-  { code: 'ownLockOnly', part: 'restore', isOwed: false, seriousness: () => 'critical', judge: ({ acts }) => {
-    const others = placeOf(acts, 'removeOthersLock')
-    return others !== -1 ? BROKEN(others) : placeOf(acts, 'removeOwnLock') === -1 ? OPEN : KEPT(placeOf(acts, 'removeOwnLock'))
-  } },
-  { code: 'covered', part: 'restore', isOwed: false, seriousness: () => 'required', judge: onceRestoring((pass) => (placeOf([...pass.ever, ...pass.acts], 'open') === -1 ? IDLE : mustPrecede(pass, 'cover', 'switchOn'))) },
-  { code: 'toolsClear', part: 'restore', isOwed: false, seriousness: () => 'advised', judge: onceRestoring((pass) => mustPrecede(pass, 'clearTools', 'switchOn')) },
-  { code: 'informedAgain', part: 'restore', isOwed: false, seriousness: () => 'required', judge: onceRestoring((pass) => mustPrecede(pass, 'informAgain', 'switchOn')) },
-  { code: 'noticeOff', part: 'restore', isOwed: false, seriousness: () => 'advised', judge: onceRestoring((pass) => (placeOf(pass.acts, 'notice') === -1 ? IDLE : mustPrecede(pass, 'removeNotice', 'switchOn'))) },
-  { code: 'functionChecked', part: 'restore', isOwed: true, seriousness: () => 'required', judge: ({ acts }) => {
-    const on = placeOf(acts, 'switchOn')
-    const checked = placeOf(acts, 'checkFunction', on)
-    return on === -1 ? IDLE : checked !== -1 ? KEPT(checked) : placeOf(acts, 'handBack', on) !== -1 ? BROKEN(on) : OPEN
-  } },
-  { code: 'permitBack', part: 'restore', isOwed: true, seriousness: () => 'required', judge: ({ acts, ever }, { needsPermit }) => {
-    if (!needsPermit || placeOf([...ever, ...acts], 'permit') === -1) return IDLE
-    const back = placeOf(acts, 'handBack')
-    return back !== -1 ? KEPT(back) : placeOf(acts, 'switchOn') === -1 ? IDLE : OPEN
-  } },
+  {
+    code: 'ownLockOnly',
+    part: 'restore',
+    isOwed: false,
+    seriousness: () => 'critical',
+    judge: ({ acts }) => {
+      const others = placeOf(acts, 'removeOthersLock')
+      return others !== -1
+        ? BROKEN(others)
+        : placeOf(acts, 'removeOwnLock') === -1
+          ? OPEN
+          : KEPT(placeOf(acts, 'removeOwnLock'))
+    },
+  },
+  {
+    code: 'covered',
+    part: 'restore',
+    isOwed: false,
+    seriousness: () => 'required',
+    judge: onceRestoring((pass) =>
+      placeOf([...pass.ever, ...pass.acts], 'open') === -1 ? IDLE : mustPrecede(pass, 'cover', 'switchOn'),
+    ),
+  },
+  {
+    code: 'toolsClear',
+    part: 'restore',
+    isOwed: false,
+    seriousness: () => 'advised',
+    judge: onceRestoring((pass) => mustPrecede(pass, 'clearTools', 'switchOn')),
+  },
+  {
+    code: 'informedAgain',
+    part: 'restore',
+    isOwed: false,
+    seriousness: () => 'required',
+    judge: onceRestoring((pass) => mustPrecede(pass, 'informAgain', 'switchOn')),
+  },
+  {
+    code: 'noticeOff',
+    part: 'restore',
+    isOwed: false,
+    seriousness: () => 'advised',
+    judge: onceRestoring((pass) =>
+      placeOf(pass.acts, 'notice') === -1 ? IDLE : mustPrecede(pass, 'removeNotice', 'switchOn'),
+    ),
+  },
+  {
+    code: 'functionChecked',
+    part: 'restore',
+    isOwed: true,
+    seriousness: () => 'required',
+    judge: ({ acts }) => {
+      const on = placeOf(acts, 'switchOn')
+      const checked = placeOf(acts, 'checkFunction', on)
+      return on === -1
+        ? IDLE
+        : checked !== -1
+          ? KEPT(checked)
+          : placeOf(acts, 'handBack', on) !== -1
+            ? BROKEN(on)
+            : OPEN
+    },
+  },
+  {
+    code: 'permitBack',
+    part: 'restore',
+    isOwed: true,
+    seriousness: () => 'required',
+    judge: ({ acts, ever }, { needsPermit }) => {
+      if (!needsPermit || placeOf([...ever, ...acts], 'permit') === -1) return IDLE
+      const back = placeOf(acts, 'handBack')
+      return back !== -1 ? KEPT(back) : placeOf(acts, 'switchOn') === -1 ? IDLE : OPEN
+    },
+  },
 ]

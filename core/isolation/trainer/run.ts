@@ -23,9 +23,15 @@ export function replay(code: string, seed: number, moves: readonly string[]): Tr
   return state
 }
 
-export const siteOf = ({ world }: TrainerState, policy: IsolationPolicy): Site => ({ needsPermit: world.needsPermit, phases: world.phases, level: world.level, policy })
+export const siteOf = ({ world }: TrainerState, policy: IsolationPolicy): Site => ({
+  needsPermit: world.needsPermit,
+  phases: world.phases,
+  level: world.level,
+  policy,
+})
 
-export const judgeRun = (state: TrainerState, policy: IsolationPolicy, isDone: boolean): Verdict => judgeIsolation(state.acts, siteOf(state, policy), isDone)
+export const judgeRun = (state: TrainerState, policy: IsolationPolicy, isDone: boolean): Verdict =>
+  judgeIsolation(state.acts, siteOf(state, policy), isDone)
 
 /** What is owed next, for whoever wants a hint: the first constraint that is still open. */
 export function nextHint(state: TrainerState, policy: IsolationPolicy): string | null {
@@ -37,4 +43,29 @@ export function nextHint(state: TrainerState, policy: IsolationPolicy): string |
 }
 
 /** The order in which hints are given; others are as safe. */
-const HINT_ORDER: readonly string[] = ['asked', 'permit', 'informed', 'indicatorFits', 'provedBefore', 'checkedLive', 'identified', 'locked', 'keyKept', 'noticed', 'neutralMinded', 'deadAtPoint', 'everyPair', 'provedAfter', 'handsAfterDead', 'retested', 'separatedTested', 'covered', 'toolsClear', 'informedAgain', 'noticeOff', 'ownLockOnly', 'functionChecked', 'permitBack']
+const HINT_ORDER: readonly string[] = [
+  'asked',
+  'permit',
+  'informed',
+  'indicatorFits',
+  'provedBefore',
+  'checkedLive',
+  'identified',
+  'locked',
+  'keyKept',
+  'noticed',
+  'neutralMinded',
+  'deadAtPoint',
+  'everyPair',
+  'provedAfter',
+  'handsAfterDead',
+  'retested',
+  'separatedTested',
+  'covered',
+  'toolsClear',
+  'informedAgain',
+  'noticeOff',
+  'ownLockOnly',
+  'functionChecked',
+  'permitBack',
+]

@@ -46,7 +46,26 @@ export interface TrainerState {
 
 export function begin(world: World): TrainerState {
   return {
-    world, rig: world.rig, bay: world.state, place: 'customer', indicator: null, isIndicatorWorking: true, locks: [], hasOthersLock: world.surprises.some(({ kind }) => kind === 'secondLock'), notices: [], chartRead: false, isOpen: false, isParted: false, isTaped: false, hasPermit: false,
-    hasSwitchedOff: false, acts: [], lines: [{ who: 'say', text: world.job }], shown: null, touches: [], clockS: 0, spent: [],
+    world,
+    rig: world.rig,
+    bay: world.state,
+    place: 'customer',
+    indicator: null,
+    isIndicatorWorking: true,
+    locks: [],
+    hasOthersLock: world.surprises.some(({ kind }) => kind === 'secondLock'),
+    notices: [],
+    chartRead: false,
+    isOpen: false,
+    isParted: false,
+    isTaped: false,
+    hasPermit: false,
+    hasSwitchedOff: false,
+    acts: [],
+    lines: [{ who: 'say', text: world.job }],
+    shown: null,
+    touches: [],
+    clockS: 0,
+    spent: [],
   }
 }

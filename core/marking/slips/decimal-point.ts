@@ -5,5 +5,8 @@ import type { SlipRule } from './slip'
 export const decimalPoint: SlipRule = ({ expected }) =>
   [10, 0.1, 100, 0.01].map((factor) => ({
     value: expected * factor,
-    finding: fault('slip.decimal', { times: Math.round(Math.max(factor, 1 / factor)), direction: factor > 1 ? 'large' : 'small' }),
+    finding: fault('slip.decimal', {
+      times: Math.round(Math.max(factor, 1 / factor)),
+      direction: factor > 1 ? 'large' : 'small',
+    }),
   }))

@@ -9,19 +9,35 @@ export const partLeftOut = forCircuits(({ step, task, values }) => {
   const v = values as Required<typeof values>
   const size = sizeFor(task, v.csa)
   const metres = loopMetres(task)
-  const lineOnly = (scale: number, offset = 0): Slip[] => (size ? [{ value: offset + size.r1OhmPerM * scale, finding: fault('slip.lineOnly') }] : [])
+  const lineOnly = (scale: number, offset = 0): Slip[] =>
+    size ? [{ value: offset + size.r1OhmPerM * scale, finding: fault('slip.lineOnly') }] : []
   const hot = size?.hotMultiplier ?? 1
   switch (step.key) {
     case 'itMin':
       return [{ value: v.ib / (v.ca * v.cg * v.ci * v.cf), finding: fault('slip.loadForRating') }]
     case 'voltDrop':
-      return [{ value: v.voltDropPerAm * v.in * task.lengthM * dropShare(task), finding: fault('slip.ratingForLoad') }]
+      return [
+        {
+          value: v.voltDropPerAm * v.in * task.lengthM * dropShare(task),
+          finding: fault('slip.ratingForLoad'),
+        },
+      ]
     case 'voltDropTotal':
-      return task.dropAbove > 0 ? [{ value: v.voltDrop / nominalV(task.phases), finding: fault('slip.dropAboveForgotten', { above: task.dropAbove }) }] : []
+      return task.dropAbove > 0
+        ? [
+            {
+              value: v.voltDrop / nominalV(task.phases),
+              finding: fault('slip.dropAboveForgotten', { above: task.dropAbove }),
+            },
+          ]
+        : []
     case 'ohmPerM':
       return lineOnly(1)
     case 'r1r2':
-      return [...lineOnly(metres), { value: (v.ohmPerM ?? 0) * metres * hot, finding: fault('slip.hotForCold') }]
+      return [
+        ...lineOnly(metres),
+        { value: (v.ohmPerM ?? 0) * metres * hot, finding: fault('slip.hotForCold') },
+      ]
     case 'r1r2Hot':
       return [
         { value: v.r1r2, finding: fault('slip.coldForHot') },
@@ -34,7 +50,9 @@ export const partLeftOut = forCircuits(({ step, task, values }) => {
         ...lineOnly(metres * hot, zeOhm),
       ]
     case 'cpcMin':
-      return size ? [{ value: v.faultCurrent ** 2 * v.time / size.k, finding: fault('slip.rootForgotten') }] : []
+      return size
+        ? [{ value: (v.faultCurrent ** 2 * v.time) / size.k, finding: fault('slip.rootForgotten') }]
+        : []
     default:
       return []
   }

@@ -10,15 +10,29 @@ export const powerAndVoltage = forCircuits(({ step, task: { load, phases } }) =>
   const efficiency = load.basis === 'motor' ? load.efficiency : 1
   const { powerW, powerFactor } = load
   const own = phases === 3 ? powerW / (ROOT_3 * U_V) : powerW / U0_V
-  const others = phases === 3
-    ? [[powerW / U_V, 'slip.rootThreeForgotten'], [powerW / U0_V, 'slip.phaseVoltage'], [powerW / (ROOT_3 * U0_V), 'slip.phaseVoltage']] as const
-    : [[powerW / U_V, 'slip.lineVoltage'], [powerW / (ROOT_3 * U_V), 'slip.lineVoltage']] as const
+  const others =
+    phases === 3
+      ? ([
+          [powerW / U_V, 'slip.rootThreeForgotten'],
+          [powerW / U0_V, 'slip.phaseVoltage'],
+          [powerW / (ROOT_3 * U0_V), 'slip.phaseVoltage'],
+        ] as const)
+      : ([
+          [powerW / U_V, 'slip.lineVoltage'],
+          [powerW / (ROOT_3 * U_V), 'slip.lineVoltage'],
+        ] as const)
   const divided = [1, powerFactor, efficiency, powerFactor * efficiency]
-  const slips: Slip[] = others.flatMap(([current, code]) => divided.map((factor) => ({ value: current / factor, finding: fault(code) })))
+  const slips: Slip[] = others.flatMap(([current, code]) =>
+    divided.map((factor) => ({ value: current / factor, finding: fault(code) })),
+  )
   if (powerFactor !== 1) {
     slips.push({ value: own / efficiency, finding: fault('slip.powerFactorForgotten', { powerFactor }) })
-    slips.push({ value: (own * powerFactor) / efficiency, finding: fault('slip.powerFactorMultiplied', { powerFactor }) })
+    slips.push({
+      value: (own * powerFactor) / efficiency,
+      finding: fault('slip.powerFactorMultiplied', { powerFactor }),
+    })
   }
-  if (efficiency !== 1) slips.push({ value: own / powerFactor, finding: fault('slip.efficiencyForgotten', { efficiency }) })
+  if (efficiency !== 1)
+    slips.push({ value: own / powerFactor, finding: fault('slip.efficiencyForgotten', { efficiency }) })
   return slips
 })

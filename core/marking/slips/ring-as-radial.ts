@@ -9,13 +9,23 @@ export const ringAsRadial = forCircuits(({ step, task, values }) => {
   const finding = fault('slip.ringAsRadial')
   switch (step.key) {
     case 'voltDrop':
-      return [1, 0.5].map((share) => ({ value: values.voltDropPerAm! * values.ib! * task.lengthM * share, finding }))
+      return [1, 0.5].map((share) => ({
+        value: values.voltDropPerAm! * values.ib! * task.lengthM * share,
+        finding,
+      }))
     case 'r1r2': {
       const size = sizeFor(task, values.csa!)
-      return size ? [1, 0.5].map((share) => ({ value: pairOhmPerM(size) * task.lengthM * share, finding })) : []
+      return size
+        ? [1, 0.5].map((share) => ({ value: pairOhmPerM(size) * task.lengthM * share, finding }))
+        : []
     }
     case 'itMin':
-      return [{ value: values.in! / (values.ca! * values.cg! * values.ci! * values.cf!), finding: fault('slip.ringCarriesAll') }]
+      return [
+        {
+          value: values.in! / (values.ca! * values.cg! * values.ci! * values.cf!),
+          finding: fault('slip.ringCarriesAll'),
+        },
+      ]
     default:
       return []
   }

@@ -22,5 +22,7 @@ export interface Slip {
 export type SlipRule = (context: SlipContext) => readonly Slip[]
 
 /** A rule that only concerns circuits. */
-export const forCircuits = (rule: (context: SlipContext<Task>) => readonly Slip[]): SlipRule =>
-  (context) => ('contributions' in context.task ? [] : rule(context as unknown as SlipContext<Task>))
+export const forCircuits =
+  (rule: (context: SlipContext<Task>) => readonly Slip[]): SlipRule =>
+  (context) =>
+    'contributions' in context.task ? [] : rule(context as unknown as SlipContext<Task>)

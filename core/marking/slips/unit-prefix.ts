@@ -5,5 +5,8 @@ import type { SlipRule } from './slip'
 export const unitPrefix: SlipRule = ({ expected }) =>
   [1e3, 1e-3, 1e6, 1e-6].map((factor) => ({
     value: expected * factor,
-    finding: fault('slip.unit', { times: Math.round(Math.max(factor, 1 / factor)), direction: factor > 1 ? 'large' : 'small' }),
+    finding: fault('slip.unit', {
+      times: Math.round(Math.max(factor, 1 / factor)),
+      direction: factor > 1 ? 'large' : 'small',
+    }),
   }))

@@ -2,7 +2,14 @@ import type { Phases } from '../supply'
 import type { Source } from '../source'
 
 export const CABLE_KINDS = [
-  'flat-twin-earth', 'singles-in-conduit', 'singles-in-trunking', 'multicore', 'armoured-70', 'armoured-90', 'mineral', 'fire-resistant',
+  'flat-twin-earth',
+  'singles-in-conduit',
+  'singles-in-trunking',
+  'multicore',
+  'armoured-70',
+  'armoured-90',
+  'mineral',
+  'fire-resistant',
 ] as const
 export type CableKind = (typeof CABLE_KINDS)[number]
 

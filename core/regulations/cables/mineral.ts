@@ -19,7 +19,10 @@ export const mineral: Cable = {
   cpc: {
     made: 'sheath',
     areaMm2: SHEATH_MM2,
-    ohmPerM: { 1: SHEATH_MM2[1].map((area) => COPPER_RESISTIVITY / area), 3: SHEATH_MM2[3].map((area) => COPPER_RESISTIVITY / area) },
+    ohmPerM: {
+      1: SHEATH_MM2[1].map((area) => COPPER_RESISTIVITY / area),
+      3: SHEATH_MM2[3].map((area) => COPPER_RESISTIVITY / area),
+    },
     hotMultiplier: copperMultiplier(70),
     k: 115,
     source: SOURCES.sheathResistance,

@@ -9,11 +9,19 @@ const TO_35 = [...TO_16, 25, 35]
 function copperCpc(areas: readonly number[]): Protective {
   const ohmPerM = areas.map((area) => COPPER_OHM_PER_M[area]!)
   return {
-    made: 'copper', areaMm2: { 1: areas, 3: areas }, ohmPerM: { 1: ohmPerM, 3: ohmPerM }, hotMultiplier: copperMultiplier(70), k: 115, source: SOURCES.conductorResistance,
+    made: 'copper',
+    areaMm2: { 1: areas, 3: areas },
+    ohmPerM: { 1: ohmPerM, 3: ohmPerM },
+    hotMultiplier: copperMultiplier(70),
+    k: 115,
+    source: SOURCES.conductorResistance,
   }
 }
 
-const VOLT_DROP = { 1: milli([44, 29, 18, 11, 7.3, 4.4, 2.8, 1.75, 1.25]), 3: milli([38, 25, 15, 9.5, 6.4, 3.8, 2.4, 1.5, 1.1]) }
+const VOLT_DROP = {
+  1: milli([44, 29, 18, 11, 7.3, 4.4, 2.8, 1.75, 1.25]),
+  3: milli([38, 25, 15, 9.5, 6.4, 3.8, 2.4, 1.5, 1.1]),
+}
 
 /** BS 7671 Table 4D5, from memory. */
 export const flatTwinEarth: Cable = {
@@ -51,7 +59,12 @@ export const singlesInConduit: Cable = {
   voltDropSource: SOURCES.conduitVoltDrop,
 }
 
-export const singlesInTrunking: Cable = { ...singlesInConduit, kind: 'singles-in-trunking', methods: ['B'], ratingsA: { B: singlesInConduit.ratingsA.B! } }
+export const singlesInTrunking: Cable = {
+  ...singlesInConduit,
+  kind: 'singles-in-trunking',
+  methods: ['B'],
+  ratingsA: { B: singlesInConduit.ratingsA.B! },
+}
 
 /** BS 7671 Tables 4D2A and 4D2B, from memory: round multicore, the cpc a core of the same size. */
 export const multicore: Cable = {

@@ -21,10 +21,34 @@ export interface Found {
 
 const NUMBER = /\d+(?:[.,]\d+)?/g
 /** Words that carry no meaning in a question. */
-const STOP_WORDS = new Set(['where', 'does', 'do', 'come', 'from', 'what', 'is', 'the', 'a', 'an', 'of', 'for', 'in', 'why', 'how', 'and', 'to', 'ohm', 'ohms', 'ω'])
+const STOP_WORDS = new Set([
+  'where',
+  'does',
+  'do',
+  'come',
+  'from',
+  'what',
+  'is',
+  'the',
+  'a',
+  'an',
+  'of',
+  'for',
+  'in',
+  'why',
+  'how',
+  'and',
+  'to',
+  'ohm',
+  'ohms',
+  'ω',
+])
 
 const wordsOf = (entry: LibraryEntry): string => {
-  const own = entry.kind === 'rule' ? [entry.place, entry.why, ...EDITIONS.map((edition) => entry.byEdition[edition] ?? '')] : [shortSource(entry.source), entry.note ?? '', ...entry.columns]
+  const own =
+    entry.kind === 'rule'
+      ? [entry.place, entry.why, ...EDITIONS.map((edition) => entry.byEdition[edition] ?? '')]
+      : [shortSource(entry.source), entry.note ?? '', ...entry.columns]
   return [entry.title, ...own].join(' ').toLowerCase()
 }
 const INDEX = LIBRARY.map((entry) => ({ entry, words: wordsOf(entry) }))
@@ -35,11 +59,20 @@ export function searchLibrary(question: string): Found {
   const words = text.split(/\s+/).filter((word) => word && !STOP_WORDS.has(word))
   const numbers = (text.match(NUMBER) ?? []).map((number) => Number(number.replace(',', '.')))
   if (words.length === 0) return { entries: LIBRARY, values: [] }
-  const entries = INDEX.filter(({ words: own }) => words.every((word) => own.includes(word))).map(({ entry }) => entry)
+  const entries = INDEX.filter(({ words: own }) => words.every((word) => own.includes(word))).map(
+    ({ entry }) => entry,
+  )
   return { entries, values: numbers.length === 0 ? [] : hits(new Set(numbers)) }
 }
 
 function hits(numbers: ReadonlySet<number>): ValueHit[] {
-  return TABLES.flatMap((table) => table.rows.flatMap((row) => row.cells.flatMap((cell, i) =>
-    (cell.value !== undefined && numbers.has(cell.value) ? [{ table, row: row.head, column: table.columns[i]!, cell }] : []))))
+  return TABLES.flatMap((table) =>
+    table.rows.flatMap((row) =>
+      row.cells.flatMap((cell, i) =>
+        cell.value !== undefined && numbers.has(cell.value)
+          ? [{ table, row: row.head, column: table.columns[i]!, cell }]
+          : [],
+      ),
+    ),
+  )
 }

@@ -20,12 +20,20 @@ export const sumOfLoop: ReadingRule = (context) => {
   const slack = SUM_RELATIVE * sum + SUM_OHM
   if (Math.abs(zs - sum) <= slack) return undefined
   // When Zs fits the bay and the dead reading does not, the dead one is off and has been named there.
-  if (isInBand(zs, context.expected) && !isInBand(r1r2, context.expectations.find((e) => e.key === 'r1r2')!)) return note('across.zsFits', { sum })
+  if (
+    isInBand(zs, context.expected) &&
+    !isInBand(
+      r1r2,
+      context.expectations.find((e) => e.key === 'r1r2')!,
+    )
+  )
+    return note('across.zsFits', { sum })
   if (zs < sum) return fault('across.zsBelowSum', { zs, sum })
   return fault('across.zsAboveSum', { zs, sum })
 }
 
-const isInBand = (value: number, { low, high }: ExpectedReading): boolean => value >= low && (high === undefined || value <= high)
+const isInBand = (value: number, { low, high }: ExpectedReading): boolean =>
+  value >= low && (high === undefined || value <= high)
 
 /** One insulation reading far under the others is a finding, though it is above the minimum. */
 export const insulationOutOfFamily: ReadingRule = ({ key, all, expected }) => {
@@ -44,7 +52,9 @@ export const insulationOutOfFamily: ReadingRule = ({ key, all, expected }) => {
 
 /** Nobody measures the calculated value to the last digit three times: worth a question at the bay. */
 export const tooExact: ReadingRule = ({ key, reading, expected }) => {
-  if (reading.form !== 'value' || expected.value === undefined || key === 'ze' || reading.significant < 3) return undefined
-  const isExact = Math.abs(reading.value - expected.value) <= 0.5 * 10 ** -reading.decimals * 1.001 && reading.decimals >= 3
+  if (reading.form !== 'value' || expected.value === undefined || key === 'ze' || reading.significant < 3)
+    return undefined
+  const isExact =
+    Math.abs(reading.value - expected.value) <= 0.5 * 10 ** -reading.decimals * 1.001 && reading.decimals >= 3
   return isExact ? note('across.tooExact', { value: reading.value }) : undefined
 }

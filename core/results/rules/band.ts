@@ -14,8 +14,16 @@ export const band: ReadingRule = (context) => {
   if (value === undefined || key === 'polarity') return undefined
   const isHigh = expected.high !== undefined && value > expected.high
   if (!isHigh && value >= expected.low) return undefined
-  const params = { key, value, low: expected.low, high: expected.high ?? 0, expected: expected.value ?? expected.low }
-  const because = (key === 'r1r2' ? resistanceCause(context, value, isHigh) : decimalCause(context, value)) ?? usualCause(key, isHigh)
+  const params = {
+    key,
+    value,
+    low: expected.low,
+    high: expected.high ?? 0,
+    expected: expected.value ?? expected.low,
+  }
+  const because =
+    (key === 'r1r2' ? resistanceCause(context, value, isHigh) : decimalCause(context, value)) ??
+    usualCause(key, isHigh)
   return fault('band.outside', { ...params, ...because.params, cause: because.cause })
 }
 
@@ -42,20 +50,28 @@ function resistanceCause(context: ReadingContext, value: number, isHigh: boolean
   if (neighbour) return { cause: 'othersBay', params: { bay: neighbour.bay } }
   const sizes = sizesFor(task)
   const metres = loopMetres(task)
-  const lineOnly = sizes.find((size) => expected.value && fits(size.r1OhmPerM * metres) && pairOhmPerM(size) * metres < expected.value * 1.05)
+  const lineOnly = sizes.find(
+    (size) =>
+      expected.value && fits(size.r1OhmPerM * metres) && pairOhmPerM(size) * metres < expected.value * 1.05,
+  )
   if (!isHigh && lineOnly) return { cause: 'oneConductor' }
-  const planned = sizes.findIndex((size) => expected.value && Math.abs(pairOhmPerM(size) * metres - expected.value) < 1e-6)
+  const planned = sizes.findIndex(
+    (size) => expected.value && Math.abs(pairOhmPerM(size) * metres - expected.value) < 1e-6,
+  )
   // A cable two sizes off is a mix-up; more than that nobody draws in.
   const other = sizes.find((size, i) => Math.abs(i - planned) <= 2 && fits(pairOhmPerM(size) * metres))
   if (other) return { cause: 'otherSize', params: { areaMm2: other.lineMm2 } }
   const extra = value - (expected.value ?? value)
-  if (isHigh && extra >= LEADS_OHM.low && extra <= LEADS_OHM.high) return { cause: 'leadsOrLoose', params: { extra } }
+  if (isHigh && extra >= LEADS_OHM.low && extra <= LEADS_OHM.high)
+    return { cause: 'leadsOrLoose', params: { extra } }
   return undefined
 }
 
 /** The reading fits once its decimal point is put back. */
 function decimalCause({ expected }: ReadingContext, value: number): Cause | undefined {
   if (expected.value === undefined) return undefined
-  const fits = [10, 100, 0.1, 0.01].some((factor) => value / factor >= expected.low && value / factor <= (expected.high ?? Infinity))
+  const fits = [10, 100, 0.1, 0.01].some(
+    (factor) => value / factor >= expected.low && value / factor <= (expected.high ?? Infinity),
+  )
   return fits ? { cause: 'decimal' } : undefined
 }

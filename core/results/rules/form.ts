@@ -15,5 +15,7 @@ export const form = ({ key, reading }: Pick<ReadingContext, 'key' | 'reading'>):
   if (!isTick && (reading.form === 'tick' || reading.form === 'cross')) return fault('form.numberWanted')
   if (reading.form !== 'over') return undefined
   if (readingKind(key).quantity !== 'insulation') return fault('form.overNotHere')
-  return RANGE_ENDS_OHM.includes(reading.value) ? undefined : fault('form.notARangeEnd', { value: reading.value })
+  return RANGE_ENDS_OHM.includes(reading.value)
+    ? undefined
+    : fault('form.notARangeEnd', { value: reading.value })
 }

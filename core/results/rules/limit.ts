@@ -8,6 +8,13 @@ export const limit: ReadingRule = ({ key, reading, expected, task }) => {
   if (key === 'polarity' && reading.form === 'cross') return critical('limit.polarity', {}, regulation)
   const value = numberOf(reading)
   if (value === undefined || !expected.limit) return undefined
-  const isBeyond = expected.limit.kind === 'maximum' ? value > expected.limit.value : value < expected.limit.value
-  return isBeyond ? critical('limit.passed', { key, value, limit: expected.limit.value, kind: expected.limit.kind }, regulation) : undefined
+  const isBeyond =
+    expected.limit.kind === 'maximum' ? value > expected.limit.value : value < expected.limit.value
+  return isBeyond
+    ? critical(
+        'limit.passed',
+        { key, value, limit: expected.limit.value, kind: expected.limit.kind },
+        regulation,
+      )
+    : undefined
 }

@@ -11,14 +11,20 @@ import { buildIntake } from './intake'
  * The bay that a worked installation asks for, wired as it should be: intake, boards, points, and every conductor from
  * terminal to terminal. Undefined where a circuit has no design.
  */
-export function buildRig(installation: Installation, design: InstallationDesign, name: string): Rig | undefined {
+export function buildRig(
+  installation: Installation,
+  design: InstallationDesign,
+  name: string,
+): Rig | undefined {
   const worked = new Map<string, WorkedCircuit>()
   for (const { circuit, values, stopped } of design.circuits) {
     if (stopped || values.in === undefined || values.csa === undefined) return undefined
     worked.set(circuit.id, { circuit, ratingA: values.in, lineMm2: values.csa, residualA: circuit.residualA })
   }
   const draft = createDraft()
-  let feeds = new Map([[installation.boards.find(({ fedBy }) => fedBy === null)!.id, buildIntake(draft, installation)]])
+  let feeds = new Map([
+    [installation.boards.find(({ fedBy }) => fedBy === null)!.id, buildIntake(draft, installation)],
+  ])
   for (const board of boardsOutward(installation)) {
     const feed = feeds.get(board.id)
     if (!feed) return undefined

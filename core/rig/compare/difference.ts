@@ -1,8 +1,28 @@
 import type { TerminalRef } from '../rig'
 
 export const DIFFERENCE_CODES = [
-  'missing', 'extra', 'otherTerminal', 'otherNeutralBar', 'neutralOnEarthBar', 'earthOnNeutralBar', 'lineNeutralSwapped', 'neutralEarthSwapped', 'lineEarthSwapped', 'otherWay', 'otherLine', 'bridge',
-  'otherOrder', 'thinner', 'thicker', 'colour', 'outOfOrder', 'deviceReversed', 'blankMissing', 'labelMissing', 'labelOther', 'thingChanged',
+  'missing',
+  'extra',
+  'otherTerminal',
+  'otherNeutralBar',
+  'neutralOnEarthBar',
+  'earthOnNeutralBar',
+  'lineNeutralSwapped',
+  'neutralEarthSwapped',
+  'lineEarthSwapped',
+  'otherWay',
+  'otherLine',
+  'bridge',
+  'otherOrder',
+  'thinner',
+  'thicker',
+  'colour',
+  'outOfOrder',
+  'deviceReversed',
+  'blankMissing',
+  'labelMissing',
+  'labelOther',
+  'thingChanged',
 ] as const
 export type DifferenceCode = (typeof DIFFERENCE_CODES)[number]
 

@@ -9,15 +9,27 @@ import { PLACE_FAULTS } from './wrong-place'
 import { THING_FAULTS } from './wrong-thing'
 
 /** Every fault that is made by changing the rig, group by group. Bench slips are settings of an instrument, not faults of a bay. */
-export const FAULT_KINDS: readonly FaultKind[] = [...OPEN_FAULTS, ...RESISTANCE_FAULTS, ...LEAK_FAULTS, ...SWAPPED_FAULTS, ...PLACE_FAULTS, ...THING_FAULTS, ...BOARD_FAULTS]
+export const FAULT_KINDS: readonly FaultKind[] = [
+  ...OPEN_FAULTS,
+  ...RESISTANCE_FAULTS,
+  ...LEAK_FAULTS,
+  ...SWAPPED_FAULTS,
+  ...PLACE_FAULTS,
+  ...THING_FAULTS,
+  ...BOARD_FAULTS,
+]
 
 const BY_CODE = new Map(FAULT_KINDS.map((kind) => [kind.code, kind]))
 
 /** Every single fault that this rig could have. */
-export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] => FAULT_KINDS.flatMap((kind) => kind.places(rig).map((place) => ({ kind, place })))
+export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] =>
+  FAULT_KINDS.flatMap((kind) => kind.places(rig).map((place) => ({ kind, place })))
 
 /** The rig with these faults, one after the other. A fault that has no such place in what is left is told by its code. */
-export function applyFaults(rig: Rig, faults: readonly Fault[]): { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly code: string } {
+export function applyFaults(
+  rig: Rig,
+  faults: readonly Fault[],
+): { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly code: string } {
   let made = rig
   for (const { code, place } of faults) {
     const kind = BY_CODE.get(code)

@@ -31,20 +31,32 @@ export interface Fault {
 export type Conductor = 'line' | 'neutral' | 'earth'
 
 /** What a conductor of a sound rig serves as, by its colour. */
-export const conductorOf = ({ colour }: Pick<Wire, 'colour'>): Conductor => (colour === 'green-and-yellow' ? 'earth' : colour === 'blue' ? 'neutral' : 'line')
+export const conductorOf = ({ colour }: Pick<Wire, 'colour'>): Conductor =>
+  colour === 'green-and-yellow' ? 'earth' : colour === 'blue' ? 'neutral' : 'line'
 
 /** Conductors of final circuits and feeds, which lie in a run. */
-export const circuitWires = (rig: Rig, conductor?: Conductor): Wire[] => rig.wires.filter((wire) => wire.run !== null && (conductor === undefined || conductorOf(wire) === conductor))
+export const circuitWires = (rig: Rig, conductor?: Conductor): Wire[] =>
+  rig.wires.filter(
+    (wire) => wire.run !== null && (conductor === undefined || conductorOf(wire) === conductor),
+  )
 
 export type PointPart = Extract<Part, { kind: 'socket' | 'lampholder' | 'appliance' }>
-export const pointsOf = (rig: Rig): PointPart[] => rig.parts.filter((part): part is PointPart => part.kind === 'socket' || part.kind === 'lampholder' || part.kind === 'appliance')
+export const pointsOf = (rig: Rig): PointPart[] =>
+  rig.parts.filter(
+    (part): part is PointPart =>
+      part.kind === 'socket' || part.kind === 'lampholder' || part.kind === 'appliance',
+  )
 
 /** The first line terminal of a point. */
-export const lineOf = (part: PointPart): TerminalRef => `${part.id}.${part.kind === 'appliance' ? part.poles[0]! : 'L'}`
+export const lineOf = (part: PointPart): TerminalRef =>
+  `${part.id}.${part.kind === 'appliance' ? part.poles[0]! : 'L'}`
 export const hasNeutral = (part: PointPart): boolean => part.kind !== 'appliance' || part.poles.includes('N')
 
 /** The end of a wire that lies in a board, and the other one. */
-export function boardEnd(rig: Rig, wire: Wire): { readonly atBoard: TerminalRef; readonly away: TerminalRef } | undefined {
+export function boardEnd(
+  rig: Rig,
+  wire: Wire,
+): { readonly atBoard: TerminalRef; readonly away: TerminalRef } | undefined {
   const parts = indexParts(rig)
   const isBoard = (ref: TerminalRef) => (parts.get(partIdOf(ref))?.board ?? null) !== null
   if (isBoard(wire.from) && !isBoard(wire.to)) return { atBoard: wire.from, away: wire.to }

@@ -1,13 +1,20 @@
 import { freshId, withLeak } from './edit'
 import { hasNeutral, lineOf, pointsOf, type FaultKind, type PointPart } from './fault'
 
-const ends = (part: PointPart, between: 'LN' | 'LE' | 'NE'): readonly [string, string] =>
-  [between[0] === 'L' ? lineOf(part) : `${part.id}.N`, between[1] === 'E' ? `${part.id}.E` : `${part.id}.N`]
+const ends = (part: PointPart, between: 'LN' | 'LE' | 'NE'): readonly [string, string] => [
+  between[0] === 'L' ? lineOf(part) : `${part.id}.N`,
+  between[1] === 'E' ? `${part.id}.E` : `${part.id}.N`,
+]
 
 /** An unwanted path at a point, of this resistance. */
 const leakAt = (code: string, between: 'LN' | 'LE' | 'NE', ohm: number, prior: number): FaultKind => ({
-  code, group: 'leak', prior,
-  places: (rig) => pointsOf(rig).filter((part) => between === 'LE' || hasNeutral(part)).map((part) => ({ key: part.id, at: [part.id] })),
+  code,
+  group: 'leak',
+  prior,
+  places: (rig) =>
+    pointsOf(rig)
+      .filter((part) => between === 'LE' || hasNeutral(part))
+      .map((part) => ({ key: part.id, at: [part.id] })),
   apply: (rig, { key }) => {
     const part = pointsOf(rig).find(({ id }) => id === key)!
     const [from, to] = ends(part, between)

@@ -3,15 +3,22 @@ import { withoutWire } from './edit'
 
 /** A conductor that is not connected, or broken on its way. */
 const openConductor = (code: string, conductor: Conductor, prior: number): FaultKind => ({
-  code, group: 'open', prior,
+  code,
+  group: 'open',
+  prior,
   places: (rig) => circuitWires(rig, conductor).map(({ id }) => ({ key: id, at: [id] })),
   apply: (rig, { key }) => withoutWire(rig, key),
 })
 
 /** A conductor of the intake, found by the parts that it joins. */
 const openIntake = (code: string, prior: number, from: string, to: string): FaultKind => ({
-  code, group: 'open', prior,
-  places: (rig) => rig.wires.filter((wire) => wire.from.startsWith(from) && wire.to.startsWith(to)).map(({ id }) => ({ key: id, at: [id] })),
+  code,
+  group: 'open',
+  prior,
+  places: (rig) =>
+    rig.wires
+      .filter((wire) => wire.from.startsWith(from) && wire.to.startsWith(to))
+      .map(({ id }) => ({ key: id, at: [id] })),
   apply: (rig, { key }) => withoutWire(rig, key),
 })
 

@@ -12,23 +12,37 @@ const PRODUCT = 0.25
 export const loopSums: SheetRule = (sheet) => {
   const ze = numberAt(sheet, 'ze')
   if (ze === undefined) return []
-  return sheet.schedule.filter(({ kind }) => kind === 'zs').flatMap(({ key, circuit, point }): Relation[] => {
-    const zs = numberAt(sheet, key)
-    if (zs === undefined) return []
-    if (zs < ze - ZE_OHM) return [{ finding: fault('across.zsBelowZe', { zs, ze }), keys: [key, 'ze'] }]
-    const dead = `${circuit}.r1r2@${point}`
-    const r1r2 = numberAt(sheet, dead)
-    if (r1r2 === undefined) return []
-    // Behind an electrode of its own the sum is another one.
-    const [toldZs, toldZe, toldDead] = [key, 'ze', dead].map((one) => sheet.expected.get(one)?.value)
-    if (toldZs === undefined || toldZe === undefined || toldDead === undefined || Math.abs(toldZs - toldZe - toldDead) > SUM.ohm) return []
-    const sum = ze + r1r2
-    if (Math.abs(zs - sum) <= SUM.relative * sum + SUM.ohm) return []
-    const told = sheet.expected.get(key)
-    // When Zs fits the bay the dead reading is the odd one, and has been named there.
-    if (told && zs >= told.low && zs <= (told.high ?? Infinity)) return [{ finding: note('across.zsFits', { sum }), keys: [key, dead] }]
-    return [{ finding: fault(zs < sum ? 'across.zsBelowSum' : 'across.zsAboveSum', { zs, sum }), keys: [key, dead, 'ze'] }]
-  })
+  return sheet.schedule
+    .filter(({ kind }) => kind === 'zs')
+    .flatMap(({ key, circuit, point }): Relation[] => {
+      const zs = numberAt(sheet, key)
+      if (zs === undefined) return []
+      if (zs < ze - ZE_OHM) return [{ finding: fault('across.zsBelowZe', { zs, ze }), keys: [key, 'ze'] }]
+      const dead = `${circuit}.r1r2@${point}`
+      const r1r2 = numberAt(sheet, dead)
+      if (r1r2 === undefined) return []
+      // Behind an electrode of its own the sum is another one.
+      const [toldZs, toldZe, toldDead] = [key, 'ze', dead].map((one) => sheet.expected.get(one)?.value)
+      if (
+        toldZs === undefined ||
+        toldZe === undefined ||
+        toldDead === undefined ||
+        Math.abs(toldZs - toldZe - toldDead) > SUM.ohm
+      )
+        return []
+      const sum = ze + r1r2
+      if (Math.abs(zs - sum) <= SUM.relative * sum + SUM.ohm) return []
+      const told = sheet.expected.get(key)
+      // When Zs fits the bay the dead reading is the odd one, and has been named there.
+      if (told && zs >= told.low && zs <= (told.high ?? Infinity))
+        return [{ finding: note('across.zsFits', { sum }), keys: [key, dead] }]
+      return [
+        {
+          finding: fault(zs < sum ? 'across.zsBelowSum' : 'across.zsAboveSum', { zs, sum }),
+          keys: [key, dead, 'ze'],
+        },
+      ]
+    })
 }
 
 /** Fault current times Ze gives the voltage: at least, where line to neutral may be the stronger; about, where both are one conductor outside. */
@@ -39,5 +53,7 @@ export const faultCurrentFits: SheetRule = (sheet) => {
   // What belongs together at this bay, by the same two tests.
   const share = (pfc * ze) / (told[0] * told[1])
   const isHighWrong = sheet.arrangement === 'TN-C-S'
-  return share < 1 - PRODUCT || (isHighWrong && share > 1 + PRODUCT) ? [{ finding: fault('loop.faultCurrent', { pfc, ze, volt: U0_V }), keys: ['pfc', 'ze'] }] : []
+  return share < 1 - PRODUCT || (isHighWrong && share > 1 + PRODUCT)
+    ? [{ finding: fault('loop.faultCurrent', { pfc, ze, volt: U0_V }), keys: ['pfc', 'ze'] }]
+    : []
 }

@@ -32,4 +32,6 @@ export function atLeast({ readings }: Sheet, key: string): number | undefined {
   return reading?.form === 'value' || reading?.form === 'over' ? reading.value : undefined
 }
 
-export const circuitsOf = ({ schedule }: Sheet): string[] => [...new Set(schedule.flatMap(({ circuit }) => circuit ?? []))]
+export const circuitsOf = ({ schedule }: Sheet): string[] => [
+  ...new Set(schedule.flatMap(({ circuit }) => circuit ?? [])),
+]

@@ -2,4 +2,6 @@ import { IsolationPolicyRequest } from '#schemas/isolation-requests'
 import { api } from '~~/server/http/api'
 import { setIsolationPolicy } from '~~/server/services/centre'
 
-export default api(IsolationPolicyRequest, ({ context, actor, body }) => setIsolationPolicy(context, actor, body))
+export default api(IsolationPolicyRequest, ({ context, actor, body }) =>
+  setIsolationPolicy(context, actor, body),
+)

@@ -2,4 +2,6 @@ import { StopRequest } from '#schemas/requests'
 import { api } from '~~/server/http/api'
 import { withdrawPermission } from '~~/server/services/work'
 
-export default api(StopRequest, ({ context, actor, body }) => withdrawPermission(context, actor, body.attemptId, body.reason))
+export default api(StopRequest, ({ context, actor, body }) =>
+  withdrawPermission(context, actor, body.attemptId, body.reason),
+)

@@ -2,4 +2,6 @@ import { getRouterParam } from 'h3'
 import { api } from '~~/server/http/api'
 import { plantBay } from '~~/server/services/hunts'
 
-export default api(undefined, ({ context, actor, event }) => plantBay(context, actor, getRouterParam(event, 'key') ?? ''))
+export default api(undefined, ({ context, actor, event }) =>
+  plantBay(context, actor, getRouterParam(event, 'key') ?? ''),
+)

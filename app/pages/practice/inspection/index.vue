@@ -18,14 +18,56 @@ async function start(scene: 'board' | 'intake') {
 <template>
   <div class="page stack">
     <h1>Inspection trainer</h1>
-    <p class="soft lead">Look, mark what is not in order, say how serious it is. Every round is drawn by lot; there is always another one. A drawing is not a bay: at a real one the cover comes off only when it is isolated, locked and proved dead.</p>
-    <div class="row"><el-button size="large" type="primary" data-testid="start-board" @click="start('board')">{{ NAME.board }}</el-button><el-button size="large" type="primary" data-testid="start-intake" @click="start('intake')">{{ NAME.intake }}</el-button></div>
+    <p class="soft lead">
+      Look, mark what is not in order, say how serious it is. Every round is drawn by lot; there is always
+      another one. A drawing is not a bay: at a real one the cover comes off only when it is isolated, locked
+      and proved dead.
+    </p>
+    <div class="row">
+      <el-button size="large" type="primary" data-testid="start-board" @click="start('board')">{{
+        NAME.board
+      }}</el-button
+      ><el-button size="large" type="primary" data-testid="start-intake" @click="start('intake')">{{
+        NAME.intake
+      }}</el-button>
+    </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <h2 v-if="data?.length">Your rounds</h2>
-    <NuxtLink v-for="round in data ?? []" :key="round.id" :to="`/practice/inspection/${round.id}`" class="entry"><span class="grow"><b>{{ NAME[round.scene] }}</b> <span class="soft">{{ dayTime(round.startedAt) }}</span></span><span class="tag" :class="round.percent === null ? 'waiting' : round.percent >= 80 ? 'met' : 'plain'">{{ round.percent === null ? 'open' : `${round.percent} %` }}</span></NuxtLink>
+    <NuxtLink
+      v-for="round in data ?? []"
+      :key="round.id"
+      :to="`/practice/inspection/${round.id}`"
+      class="entry"
+      ><span class="grow"
+        ><b>{{ NAME[round.scene] }}</b> <span class="soft">{{ dayTime(round.startedAt) }}</span></span
+      ><span
+        class="tag"
+        :class="round.percent === null ? 'waiting' : round.percent >= 80 ? 'met' : 'plain'"
+        >{{ round.percent === null ? 'open' : `${round.percent} %` }}</span
+      ></NuxtLink
+    >
   </div>
 </template>
 
 <style scoped>
-.lead { max-width: 72ch; } .entry { display: flex; gap: 12px; align-items: center; padding: 10px 14px; min-height: 54px; border-bottom: 1px solid var(--hem); background: var(--panel); color: inherit; text-decoration: none; } .grow { flex: 1; } .row :deep(.el-button) { min-height: 56px; }
+.lead {
+  max-width: 72ch;
+}
+.entry {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 10px 14px;
+  min-height: 54px;
+  border-bottom: 1px solid var(--hem);
+  background: var(--panel);
+  color: inherit;
+  text-decoration: none;
+}
+.grow {
+  flex: 1;
+}
+.row :deep(.el-button) {
+  min-height: 56px;
+}
 </style>

@@ -3,7 +3,11 @@ import type { Place } from '#core/isolation/act'
 import { INDICATOR_NAME } from '#core/texts/isolation'
 import type { RunView } from '#schemas/isolation-views'
 
-definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'], key: (route) => String(route.params.id) })
+definePageMeta({
+  layout: 'bay',
+  roles: ['apprentice', 'instructor', 'assessor'],
+  key: (route) => String(route.params.id),
+})
 const id = Number(useRoute().params.id)
 const { call } = useApi()
 const { data: view, problem, refresh } = useServer<RunView>(() => `isolation/runs/${id}`)
@@ -13,16 +17,22 @@ const story = ref<HTMLElement | null>(null)
 
 const here = computed(() => view.value?.moves.filter(({ group }) => group === 'here') ?? [])
 const bag = computed(() => view.value?.moves.filter(({ group }) => group === 'bag') ?? [])
-const deviceMoves = computed(() => view.value?.moves.filter(({ device }) => device !== null && device === picked.value) ?? [])
+const deviceMoves = computed(
+  () => view.value?.moves.filter(({ device }) => device !== null && device === picked.value) ?? [],
+)
 const minutes = computed(() => `${Math.floor((view.value?.seconds ?? 0) / 60)} min`)
 /** What was called for, and what of it was kept. */
-const due = computed(() => view.value?.debrief?.verdict.rules.filter(({ state }) => state === 'kept' || state === 'broken') ?? [])
+const due = computed(
+  () =>
+    view.value?.debrief?.verdict.rules.filter(({ state }) => state === 'kept' || state === 'broken') ?? [],
+)
 const kept = computed(() => due.value.filter(({ state }) => state === 'kept'))
 const met = computed(() => view.value?.debrief?.verdict.met ?? false)
 
 /** A hand that is quicker than the server waits its turn; no tap is lost. */
 let turn: Promise<void> = Promise.resolve()
-const ask = (path: string, body?: () => unknown): Promise<void> => (turn = turn.then(() => answer(path, body?.())))
+const ask = (path: string, body?: () => unknown): Promise<void> =>
+  (turn = turn.then(() => answer(path, body?.())))
 async function answer(path: string, body: unknown) {
   isBusy.value = true
   try {
@@ -45,70 +55,250 @@ function walk(to: Place) {
 async function again() {
   const home = await call<{ scenarios: { code: string; title: string }[] }>('GET', 'isolation')
   const code = home.scenarios.find(({ title }) => title === view.value!.title)!.code
-  const { id: next } = await call<{ id: number }>('POST', 'isolation/runs', { scenario: code, mode: view.value!.mode })
+  const { id: next } = await call<{ id: number }>('POST', 'isolation/runs', {
+    scenario: code,
+    mode: view.value!.mode,
+  })
   await navigateTo(`/practice/isolation/${next}`)
 }
 </script>
 
 <template>
   <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
-  <div v-else-if="!view" class="page stack"><div v-for="i in 4" :key="i" class="skeleton" style="height: 90px" /></div>
+  <div v-else-if="!view" class="page stack">
+    <div v-for="i in 4" :key="i" class="skeleton" style="height: 90px" />
+  </div>
   <div v-else-if="view.debrief" class="page stack debrief">
-    <div class="row spread"><div><p class="soft">{{ view.title }} · {{ kept.length }} of {{ due.length }} constraints kept · {{ minutes }}, which nobody counts</p><h1 data-testid="verdict">{{ met ? 'Every constraint that counts was kept' : view.debrief.verdict.critical.length ? 'A critical step went wrong' : 'Not yet complete' }}</h1></div><div class="row"><el-button type="primary" @click="again">Try again</el-button><NuxtLink to="/practice"><el-button>All rehearsals</el-button></NuxtLink></div></div>
+    <div class="row spread">
+      <div>
+        <p class="soft">
+          {{ view.title }} · {{ kept.length }} of {{ due.length }} constraints kept · {{ minutes }}, which
+          nobody counts
+        </p>
+        <h1 data-testid="verdict">
+          {{
+            met
+              ? 'Every constraint that counts was kept'
+              : view.debrief.verdict.critical.length
+                ? 'A critical step went wrong'
+                : 'Not yet complete'
+          }}
+        </h1>
+      </div>
+      <div class="row">
+        <el-button type="primary" @click="again">Try again</el-button
+        ><NuxtLink to="/practice"><el-button>All rehearsals</el-button></NuxtLink>
+      </div>
+    </div>
     <SequenceLine :sequence="view.debrief.sequence" />
     <p class="stitched">{{ view.debrief.secret }}</p>
     <h2>What to keep, what to do differently</h2>
     <RuleList :verdict="view.debrief.verdict" />
-    <p class="caution">A rehearsal. At a real bay you isolate under supervision, by the rules of your centre and the current regulations.</p>
+    <p class="caution">
+      A rehearsal. At a real bay you isolate under supervision, by the rules of your centre and the current
+      regulations.
+    </p>
   </div>
   <div v-else class="trainer">
     <section class="left">
-      <header class="row spread"><div><h1>{{ view.title }}</h1><p class="job">“{{ view.job }}”</p></div><div class="row"><span class="tag" :class="view.indicator ? 'plain' : 'waiting'">{{ view.indicator ? `in hand: ${INDICATOR_NAME[view.indicator]}` : 'no indicator in hand' }}</span><span class="soft small">{{ minutes }}</span></div></header>
+      <header class="row spread">
+        <div>
+          <h1>{{ view.title }}</h1>
+          <p class="job">“{{ view.job }}”</p>
+        </div>
+        <div class="row">
+          <span class="tag" :class="view.indicator ? 'plain' : 'waiting'">{{
+            view.indicator ? `in hand: ${INDICATOR_NAME[view.indicator]}` : 'no indicator in hand'
+          }}</span
+          ><span class="soft small">{{ minutes }}</span>
+        </div>
+      </header>
       <PlacePlan :place="view.place" :point-name="view.pointName" :is-open="view.isOpen" @walk="walk" />
-      <BoardStrip v-if="view.devices.length" :devices="view.devices" :picked="picked" @pick="picked = picked === $event ? null : $event" />
+      <BoardStrip
+        v-if="view.devices.length"
+        :devices="view.devices"
+        :picked="picked"
+        @pick="picked = picked === $event ? null : $event"
+      />
       <div v-if="view.shown" class="shown" data-testid="shown" aria-live="polite">
         <b>{{ INDICATOR_NAME[view.shown.indicator] }}</b>
         <span v-if="view.shown.words" class="words">{{ view.shown.words }}</span>
-        <span v-for="pair in view.shown.pairs" :key="pair.name" class="pair" :class="{ lit: pair.volt > 0 }"><span>{{ pair.name }}</span><b>{{ pair.volt > 0 ? `${pair.volt} V` : 'nothing' }}</b></span>
+        <span v-for="pair in view.shown.pairs" :key="pair.name" class="pair" :class="{ lit: pair.volt > 0 }"
+          ><span>{{ pair.name }}</span
+          ><b>{{ pair.volt > 0 ? `${pair.volt} V` : 'nothing' }}</b></span
+        >
       </div>
       <div class="acts" :class="{ busy: isBusy }">
-        <button v-for="one in deviceMoves" :key="one.key" type="button" class="act device" @click="move(one.key)">{{ one.words }}</button>
-        <button v-for="one in here" :key="one.key" type="button" class="act" @click="move(one.key)">{{ one.words }}</button>
+        <button
+          v-for="one in deviceMoves"
+          :key="one.key"
+          type="button"
+          class="act device"
+          @click="move(one.key)"
+        >
+          {{ one.words }}
+        </button>
+        <button v-for="one in here" :key="one.key" type="button" class="act" @click="move(one.key)">
+          {{ one.words }}
+        </button>
         <p v-if="view.devices.length && !picked" class="soft small hint-line">Touch a device to act on it.</p>
       </div>
-      <details class="bag" :open="view.indicator === null"><summary>From the bag and the pocket</summary><div class="acts"><button v-for="one in bag" :key="one.key" type="button" class="act" @click="move(one.key)">{{ one.words }}</button></div></details>
+      <details class="bag" :open="view.indicator === null">
+        <summary>From the bag and the pocket</summary>
+        <div class="acts">
+          <button v-for="one in bag" :key="one.key" type="button" class="act" @click="move(one.key)">
+            {{ one.words }}
+          </button>
+        </div>
+      </details>
     </section>
     <aside class="right">
-      <div v-if="view.hint" class="stitched waiting" data-testid="hint"><b>{{ view.hint.name }}</b><p>{{ view.hint.next }}</p></div>
+      <div v-if="view.hint" class="stitched waiting" data-testid="hint">
+        <b>{{ view.hint.name }}</b>
+        <p>{{ view.hint.next }}</p>
+      </div>
       <h2>Your story</h2>
-      <ol ref="story" class="story" tabindex="0" aria-label="Your story" aria-live="polite"><li v-for="(line, i) in view.lines" :key="i" :class="line.who">{{ line.who === 'say' ? `“${line.text}”` : line.text }}</li></ol>
-      <p class="soft small">{{ view.mode === 'assessment' ? 'Without hints. ' : '' }}Any safe order is right. Time is not counted.</p>
+      <ol ref="story" class="story" tabindex="0" aria-label="Your story" aria-live="polite">
+        <li v-for="(line, i) in view.lines" :key="i" :class="line.who">
+          {{ line.who === 'say' ? `“${line.text}”` : line.text }}
+        </li>
+      </ol>
+      <p class="soft small">
+        {{ view.mode === 'assessment' ? 'Without hints. ' : '' }}Any safe order is right. Time is not counted.
+      </p>
       <el-button type="primary" @click="ask('end')">I have finished</el-button>
     </aside>
   </div>
 </template>
 
 <style scoped>
-.trainer { display: grid; grid-template-columns: minmax(0, 1fr) 372px; flex: 1; min-height: 0; }
-.left { padding: 14px 18px; overflow: auto; display: flex; flex-direction: column; gap: 12px; }
-.left h1 { font-size: 20px; }
-.job { font-style: normal; color: var(--soft); }
-.right { border-left: 1px solid var(--hem); background: var(--panel); padding: 14px 16px; display: flex; flex-direction: column; gap: 10px; min-height: 0; }
-.story { list-style: none; margin: 0; padding: 4px 0; overflow: auto; flex: 1; min-height: 160px; border-top: 1.5px solid var(--ink); font-size: 15px; line-height: 1.35; }
-.story li { padding: 5px 4px; }
-.story .say { color: var(--indigo-text); padding-left: 14px; border-left: 3px solid var(--indigo-wash); }
-.story .see { font-weight: 650; }
-.acts { display: flex; gap: 8px; flex-wrap: wrap; align-items: center; }
-.act { all: unset; box-sizing: border-box; cursor: pointer; min-height: 50px; padding: 8px 16px; border: 1.5px solid var(--indigo); border-radius: var(--ease); color: var(--indigo-text); font-weight: 640; background: var(--raised); display: flex; align-items: center; }
-.act.device { background: var(--indigo-wash); }
-.act:hover { background: var(--indigo-wash); }
-.act:focus-visible { outline: 2.5px solid var(--turmeric); outline-offset: 1px; }
-.busy { opacity: 0.6; }
-.bag summary { cursor: pointer; font-weight: 620; color: var(--indigo-text); min-height: 36px; }
-.shown { display: flex; gap: 10px; align-items: center; flex-wrap: wrap; border: 1.5px solid var(--ink); border-radius: var(--ease); background: var(--raised); padding: 10px 14px; }
-.words { font: 700 20px var(--mono); }
-.pair { display: flex; flex-direction: column; padding: 2px 12px; border-left: 4px dotted var(--hem-strong); font-size: 14px; }
-.pair b { font: 700 18px var(--mono); }
-.pair.lit { border-left: 5px solid var(--madder); color: var(--madder-text); }
-@media (max-width: 1000px) { .trainer { grid-template-columns: 1fr; overflow: auto; } .left { overflow: visible; } .right { border-left: 0; } }
+.trainer {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 372px;
+  flex: 1;
+  min-height: 0;
+}
+.left {
+  padding: 14px 18px;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.left h1 {
+  font-size: 20px;
+}
+.job {
+  font-style: normal;
+  color: var(--soft);
+}
+.right {
+  border-left: 1px solid var(--hem);
+  background: var(--panel);
+  padding: 14px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+}
+.story {
+  list-style: none;
+  margin: 0;
+  padding: 4px 0;
+  overflow: auto;
+  flex: 1;
+  min-height: 160px;
+  border-top: 1.5px solid var(--ink);
+  font-size: 15px;
+  line-height: 1.35;
+}
+.story li {
+  padding: 5px 4px;
+}
+.story .say {
+  color: var(--indigo-text);
+  padding-left: 14px;
+  border-left: 3px solid var(--indigo-wash);
+}
+.story .see {
+  font-weight: 650;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+.act {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  min-height: 50px;
+  padding: 8px 16px;
+  border: 1.5px solid var(--indigo);
+  border-radius: var(--ease);
+  color: var(--indigo-text);
+  font-weight: 640;
+  background: var(--raised);
+  display: flex;
+  align-items: center;
+}
+.act.device {
+  background: var(--indigo-wash);
+}
+.act:hover {
+  background: var(--indigo-wash);
+}
+.act:focus-visible {
+  outline: 2.5px solid var(--turmeric);
+  outline-offset: 1px;
+}
+.busy {
+  opacity: 0.6;
+}
+.bag summary {
+  cursor: pointer;
+  font-weight: 620;
+  color: var(--indigo-text);
+  min-height: 36px;
+}
+.shown {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+  border: 1.5px solid var(--ink);
+  border-radius: var(--ease);
+  background: var(--raised);
+  padding: 10px 14px;
+}
+.words {
+  font: 700 20px var(--mono);
+}
+.pair {
+  display: flex;
+  flex-direction: column;
+  padding: 2px 12px;
+  border-left: 4px dotted var(--hem-strong);
+  font-size: 14px;
+}
+.pair b {
+  font: 700 18px var(--mono);
+}
+.pair.lit {
+  border-left: 5px solid var(--madder);
+  color: var(--madder-text);
+}
+@media (max-width: 1000px) {
+  .trainer {
+    grid-template-columns: 1fr;
+    overflow: auto;
+  }
+  .left {
+    overflow: visible;
+  }
+  .right {
+    border-left: 0;
+  }
+}
 </style>

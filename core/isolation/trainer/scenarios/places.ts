@@ -1,5 +1,11 @@
 import { workingState } from '../../../bay/state'
-import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } from '../../../practice/installations'
+import {
+  lights,
+  practiceCircuit,
+  practiceInstallation,
+  practiceRig,
+  sockets,
+} from '../../../practice/installations'
 import type { DevicePart, Rig } from '../../../rig/rig'
 import type { World } from '../world'
 
@@ -8,33 +14,84 @@ export type Random = () => number
 export const pick = <T>(random: Random, all: readonly T[]): T => all[Math.floor(random() * all.length)]!
 
 /** The workshop's board: two socket circuits and the pit lighting behind two residual devices. */
-export const workshop = (): Rig => practiceRig('Workshop board', practiceInstallation([
-  sockets({ name: 'Bench sockets' }), lights({ name: 'Pit lighting' }), sockets({ id: 'c3', name: 'Store sockets', way: 3 }),
-], { board: { name: 'Workshop board' } }))
+export const workshop = (): Rig =>
+  practiceRig(
+    'Workshop board',
+    practiceInstallation(
+      [
+        sockets({ name: 'Bench sockets' }),
+        lights({ name: 'Pit lighting' }),
+        sockets({ id: 'c3', name: 'Store sockets', way: 3 }),
+      ],
+      { board: { name: 'Workshop board' } },
+    ),
+  )
 
 /** A three-phase motor behind its breaker. */
-export const lathe = (): Rig => practiceRig('Lathe board', practiceInstallation([
-  practiceCircuit({ id: 'c1', name: 'Wheel lathe', way: 1, use: 'motor', phases: 3, cable: { kind: 'multicore', method: 'C' }, load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 }, isSpread: false, device: { family: 'breaker', curve: 'C' }, residualA: null }),
-], { intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 }, board: { phases: 3, name: 'Lathe board' } }))
+export const lathe = (): Rig =>
+  practiceRig(
+    'Lathe board',
+    practiceInstallation(
+      [
+        practiceCircuit({
+          id: 'c1',
+          name: 'Wheel lathe',
+          way: 1,
+          use: 'motor',
+          phases: 3,
+          cable: { kind: 'multicore', method: 'C' },
+          load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 },
+          isSpread: false,
+          device: { family: 'breaker', curve: 'C' },
+          residualA: null,
+        }),
+      ],
+      { intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 }, board: { phases: 3, name: 'Lathe board' } },
+    ),
+  )
 
 /** An older board without residual devices: two lighting circuits. */
-export const olderBoard = (): Rig => practiceRig('Stair board', practiceInstallation([
-  lights({ id: 'c1', name: 'Pit lighting', way: 1, points: 1, residualA: null }), lights({ id: 'c2', name: 'Stair lighting', way: 2, points: 1, residualA: null }),
-], { board: { name: 'Stair board' } }))
+export const olderBoard = (): Rig =>
+  practiceRig(
+    'Stair board',
+    practiceInstallation(
+      [
+        lights({ id: 'c1', name: 'Pit lighting', way: 1, points: 1, residualA: null }),
+        lights({ id: 'c2', name: 'Stair lighting', way: 2, points: 1, residualA: null }),
+      ],
+      { board: { name: 'Stair board' } },
+    ),
+  )
 
 /** What stands at every device, truly. */
 export function trueChart(rig: Rig): Record<string, string> {
-  const devices = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board !== null)
+  const devices = rig.parts.filter(
+    (part): part is DevicePart => part.kind === 'device' && part.board !== null,
+  )
   const runs = new Map(rig.runs.map(({ id, name }) => [id.replace(/run$/, ''), name]))
-  return Object.fromEntries(devices.filter(({ role }) => role === 'way').map((device) => [device.id, runs.get(device.circuit ?? '') ?? device.name]))
+  return Object.fromEntries(
+    devices
+      .filter(({ role }) => role === 'way')
+      .map((device) => [device.id, runs.get(device.circuit ?? '') ?? device.name]),
+  )
 }
 
 /** A world with everything usual filled in: energised, lights on, first level, no permit. */
 export function worldOf(parts: Pick<World, 'rig' | 'point' | 'job' | 'secret'> & Partial<World>): World {
   const state = workingState(parts.rig)
   return {
-    state, level: 'first', phases: 1, needsPermit: false, chart: trueChart(parts.rig), surprises: [],
-    answers: { what: 'The one with the cracked plate. I marked it with tape.', where: 'I never touch that board. It should be written on it.', else: 'Nothing that I know of. Go ahead.', permit: 'No, we have no permits here. Just tell me.' },
+    state,
+    level: 'first',
+    phases: 1,
+    needsPermit: false,
+    chart: trueChart(parts.rig),
+    surprises: [],
+    answers: {
+      what: 'The one with the cracked plate. I marked it with tape.',
+      where: 'I never touch that board. It should be written on it.',
+      else: 'Nothing that I know of. Go ahead.',
+      permit: 'No, we have no permits here. Just tell me.',
+    },
     ...parts,
   }
 }

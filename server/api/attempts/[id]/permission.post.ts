@@ -2,4 +2,6 @@ import { PermissionRequest } from '#schemas/requests'
 import { api, idOf } from '~~/server/http/api'
 import { decidePermission } from '~~/server/services/work'
 
-export default api(PermissionRequest, ({ context, actor, event, body }) => decidePermission(context, actor, idOf(event), body.granted, body.reason))
+export default api(PermissionRequest, ({ context, actor, event, body }) =>
+  decidePermission(context, actor, idOf(event), body.granted, body.reason),
+)

@@ -2,4 +2,6 @@ import { WorkRequest } from '#schemas/requests'
 import { api, idOf } from '~~/server/http/api'
 import { saveWork } from '~~/server/services/work'
 
-export default api(WorkRequest, ({ context, actor, event, body }) => saveWork(context, actor, idOf(event), body))
+export default api(WorkRequest, ({ context, actor, event, body }) =>
+  saveWork(context, actor, idOf(event), body),
+)
