@@ -1,4 +1,4 @@
-import type { RunFields } from '#core/run/form'
+import type { RunFields } from '#core/containment/form'
 import type { Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
 import type { Context } from '../server/services/context'

@@ -1,9 +1,9 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { RUN_PARTS, type EvidenceKey, type Framework } from '#core/outcomes/framework'
+import { RUN_PARTS, type EvidenceKey, type Framework } from '#core/assessment/outcomes/framework'
 import { ITEM_GROUPS } from '#core/inspection/items'
 import { PARTS } from '#core/isolation/rule'
 import { STEP_KEYS } from '#core/design/step-keys'
-import { DEAD_KEYS, LIVE_KEYS } from '#core/results/readings'
+import { DEAD_KEYS, LIVE_KEYS } from '#core/testing/readings'
 import type { Proved, Same } from './same'
 
 export const EVIDENCE_KEYS: readonly string[] = [

@@ -1,7 +1,7 @@
 /* Fault finding between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
-import type { HuntVerdict } from '#core/hunt/judge'
-import type { PlantPreview } from '#core/hunt/preview'
+import type { HuntVerdict } from '#core/testing/fault-finding/judge'
+import type { PlantPreview } from '#core/testing/fault-finding/preview'
 
 const strict = { additionalProperties: false }
 const Code = Type.String({ pattern: '^[A-Za-z0-9]{1,40}$' })

@@ -1,13 +1,13 @@
 /* Marking, decisions and the record, between server and screens. */
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
 import type { Installation } from '#core/installation/installation'
 import type { ScopeNames } from '#core/texts/findings'
 import type { StepKey } from '#core/design/step-keys'
-import type { Verdict } from '#core/marking/mark-design'
-import type { Marked, Override, Proposal } from '#core/marking/proposal'
-import type { Coverage } from '#core/outcomes/coverage'
-import type { Criterion, Unit } from '#core/outcomes/framework'
+import type { Verdict } from '#core/assessment/marking/mark-design'
+import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
+import type { Coverage } from '#core/assessment/outcomes/coverage'
+import type { Criterion, Unit } from '#core/assessment/outcomes/framework'
 
 export interface StageEvent {
   readonly act: string

@@ -1,8 +1,8 @@
 /* Records between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
-import { PAPER_KINDS, type Paper, type PaperKind } from '#core/papers/paper'
+import { PAPER_KINDS, type Paper, type PaperKind } from '#core/testing/records/test-record'
 import type { Edition } from '#core/regulations/editions'
-import type { Readings } from '#core/results/readings'
+import type { Readings } from '#core/testing/readings'
 import type { CircuitHead } from './schedule-views'
 
 const strict = { additionalProperties: false }

@@ -1,5 +1,5 @@
 import { QUANTITIES } from '#core/units/quantity'
-import { readingKind, type ReadingKey } from '#core/results/readings'
+import { readingKind, type ReadingKey } from '#core/testing/readings'
 import { readCsv, writeCsv } from './csv'
 
 /** One reading of a file. */

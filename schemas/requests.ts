@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { STEP_KEYS } from '#core/design/step-keys'
-import type { Answers } from '#core/marking/answer'
-import type { ItemKey } from '#core/outcomes/framework'
+import type { Answers } from '#core/assessment/marking/answer'
+import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { ExerciseSchema, PolicySchema } from './exercise'
 
 const strict = { additionalProperties: false }

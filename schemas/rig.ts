@@ -1,8 +1,8 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { RESIDUAL_TYPES } from '#core/regulations/residual'
-import { COLOURS, DEVICE_ROLES, POLES, type Part, type Rig, type Wire } from '#core/rig/rig'
-import type { LoadKind } from '#core/rig/loads'
+import { COLOURS, DEVICE_ROLES, POLES, type Part, type Rig, type Wire } from '#core/bay/model/rig'
+import type { LoadKind } from '#core/bay/model/loads'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }

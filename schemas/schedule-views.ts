@@ -1,12 +1,12 @@
 /* What the server hands to the screens of schedules, fault finding and paperwork. Types alone. */
-import type { BayTest, TestKind } from '#core/diagnosis/bay-test'
+import type { BayTest, TestKind } from '#core/testing/diagnosis/bay-test'
 import type { Finding } from '#core/findings/finding'
 import type { Edition } from '#core/regulations/editions'
-import type { ReadingMark } from '#core/results/judge'
-import type { Readings } from '#core/results/readings'
-import type { ReadingTimes } from '#core/schedule/process'
-import type { Relation } from '#core/schedule/rules/rule'
-import type { Rig } from '#core/rig/rig'
+import type { ReadingMark } from '#core/testing/judge/circuit'
+import type { Readings } from '#core/testing/readings'
+import type { ReadingTimes } from '#core/testing/judge/process'
+import type { Relation } from '#core/testing/relations/rule'
+import type { Rig } from '#core/bay/model/rig'
 
 export const INSTRUMENT_KINDS = [
   'multifunction',

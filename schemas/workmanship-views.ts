@@ -2,8 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { GRADES, type Grade, type InspectionItem } from '#core/inspection/items'
 import { SCENES, type Question, type RoundScore, type SceneCode, type Spot } from '#core/inspection/scene'
-import type { Criterion } from '#core/outcomes/framework'
-import type { RunFields } from '#core/run/form'
+import type { Criterion } from '#core/assessment/outcomes/framework'
+import type { RunFields } from '#core/containment/form'
 
 const strict = { additionalProperties: false }
 const Fields = (pattern: string, most = 600) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Conflict } from '#core/merge/three-way'
+import type { Conflict } from '#core/exercise/three-way-merge'
 
 /** Both sides of every field that two people changed differently; nothing is dropped until somebody chooses. */
 defineProps<{ conflicts: readonly Conflict[]; nameOf: (field: string) => string; title: string }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STAGES, type Stage } from '#core/attempt/stages'
+import { STAGES, type Stage } from '#core/exercise/attempt/stages'
 
 /** An attempt's way from design to decision as six stitches; the one in hand half sewn, a shut gate ringed in madder. */
 const props = defineProps<{ stage: Stage; share?: number }>()

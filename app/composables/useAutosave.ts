@@ -1,6 +1,6 @@
 import { del, get, set } from 'idb-keyval'
 import { getCurrentInstance, onMounted, onScopeDispose, reactive, readonly, ref } from 'vue'
-import { mergeFields, type Conflict } from '#core/merge/three-way'
+import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { ApiProblem } from '~/utils/api-problem'
 
 export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused'

@@ -1,12 +1,12 @@
-import { energiseInOrder } from '#core/bay/energise'
-import type { Action } from '#core/bay/happenings'
-import { deadState, type BayState } from '#core/bay/state'
-import type { LoadKind } from '#core/rig/loads'
-import type { Leak, Rig } from '#core/rig/rig'
-import { indexParts } from '#core/rig/terminals'
+import { energiseInOrder } from '#core/bay/behaviour/energise'
+import type { Action } from '#core/bay/behaviour/happenings'
+import { deadState, type BayState } from '#core/bay/behaviour/state'
+import type { LoadKind } from '#core/bay/model/loads'
+import type { Leak, Rig } from '#core/bay/model/rig'
+import { indexParts } from '#core/bay/model/terminals'
 import { happeningSentence, timeWords } from '#core/texts/happenings'
-import { NO_SETUP, prepare, type Setup } from '#core/instruments/setup'
-import type { ReadingRequest } from '#core/instruments/take'
+import { NO_SETUP, prepare, type Setup } from '#core/bay/instruments/setup'
+import type { ReadingRequest } from '#core/bay/instruments/take'
 
 type Act = Action extends infer A ? (A extends Action ? Omit<A, 'atS'> : never) : never
 

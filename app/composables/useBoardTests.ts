@@ -1,5 +1,5 @@
-import { parseReading } from '#core/results/parse-reading'
-import { readingKind, whyKey } from '#core/results/readings'
+import { parseReading } from '#core/testing/parse/parse-reading'
+import { readingKind, whyKey } from '#core/testing/readings'
 import type { BoardView, CircuitHead, TestView } from '#schemas/schedule-views'
 import { DEAD_COLUMNS, LIVE_COLUMNS, READY } from '~/texts/schedule'
 

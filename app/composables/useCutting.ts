@@ -1,4 +1,4 @@
-import type { CuttingList, Piece } from '#core/run/cutting'
+import type { CuttingList, Piece } from '#core/containment/cutting'
 
 /** The cutting list of a run for so many bays, worked out in a worker; only the latest answer counts. */
 export function useCutting(

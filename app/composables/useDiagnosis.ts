@@ -1,6 +1,6 @@
-import type { Diagnosis } from '#core/diagnosis/diagnose'
-import type { Rig } from '#core/rig/rig'
-import type { Readings } from '#core/results/readings'
+import type { Diagnosis } from '#core/testing/diagnosis/diagnose'
+import type { Rig } from '#core/bay/model/rig'
+import type { Readings } from '#core/testing/readings'
 import type { DiagnosisNews } from '~/workers/diagnosis.worker'
 
 /** Causes of a sheet, looked for in a worker; a new search ends the one before. */

@@ -6,9 +6,9 @@ import { readForm } from '#core/exercise/form/read-form'
 import { NEW_CIRCUIT } from '#core/exercise/form/rows'
 import { prefixed, toForm } from '#core/exercise/form/to-form'
 import { ASK_SETS } from '#core/exercise/usual-asks'
-import { mergeFields, type Conflict } from '#core/merge/three-way'
+import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { Edition } from '#core/regulations/editions'
-import { expectedReadings } from '#core/results/expected'
+import { expectedReadings } from '#core/testing/expected/circuit'
 import type { CentreView, StoredExercise } from '#schemas/views'
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */

@@ -1,4 +1,4 @@
-import type { PaperKind } from '#core/papers/paper'
+import type { PaperKind } from '#core/testing/records/test-record'
 import type { PapersView } from '#schemas/paper-views'
 
 /** Records of one attempt: what is typed is kept and saved like everything else; a signature closes a version. */

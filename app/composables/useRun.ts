@@ -1,10 +1,10 @@
-import { billOf } from '#core/run/bill'
-import { drawSections, pullOf, runProblems } from '#core/run/check'
-import type { Piece } from '#core/run/cutting'
-import { addStraight, readRun, removeStraight, type RunFields } from '#core/run/form'
-import { sizeOf, stockMm as stockOf, type Direction } from '#core/run/run'
-import { expansionMm, supportsOf } from '#core/run/supports'
-import { tubesOf } from '#core/run/tubes'
+import { billOf } from '#core/containment/bill'
+import { drawSections, pullOf, runProblems } from '#core/containment/check'
+import type { Piece } from '#core/containment/cutting'
+import { addStraight, readRun, removeStraight, type RunFields } from '#core/containment/form'
+import { sizeOf, stockMm as stockOf, type Direction } from '#core/containment/containment-run'
+import { expansionMm, supportsOf } from '#core/containment/supports'
+import { tubesOf } from '#core/containment/tubes'
 import {
   TRUNKING,
   conduitFactor,

@@ -1,5 +1,5 @@
 import type { Exercise } from '#core/exercise/exercise'
-import type { VariantsResult } from '#core/variants/variants'
+import type { VariantsResult } from '#core/exercise/variants'
 
 const PAUSE_MS = 250
 

@@ -1,4 +1,4 @@
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 import { homeOf } from '~/stores/session'
 
 declare module 'vue-router' {

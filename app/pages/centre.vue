@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Framework } from '#core/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
 import { ISOLATION_CHOICES, type IsolationPolicy } from '#core/isolation/policy'
 import type { Policy } from '#core/exercise/exercise'
 import type { CentreView } from '#schemas/views'

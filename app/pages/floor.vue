@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PERMISSION_MINUTES } from '#core/attempt/permission'
+import { PERMISSION_MINUTES } from '#core/exercise/attempt/permission'
 import type { FloorPatch } from '#schemas/views'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deviceWords } from '#core/materials/materials'
+import { deviceWords } from '#core/design/materials/materials'
 import { isDrawnIn } from '#core/regulations/cables/sizes'
 import type { StoresCable, StoresExercise } from '#schemas/views'
 import { CABLE_NAME } from '~/texts/names'

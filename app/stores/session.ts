@@ -1,4 +1,4 @@
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 import type { PersonView, SessionView } from '#schemas/views'
 
 /** Who is signed in on this device. `ended` raises the sign-in over the page, so that nothing typed is lost. */

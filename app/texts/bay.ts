@@ -1,5 +1,5 @@
-import type { InstrumentCode } from '#core/instruments/take'
-import type { Colour, DevicePart, Part } from '#core/rig/rig'
+import type { InstrumentCode } from '#core/bay/instruments/take'
+import type { Colour, DevicePart, Part } from '#core/bay/model/rig'
 
 export type BayMode = 'connect' | 'operate' | 'trace' | 'measure'
 

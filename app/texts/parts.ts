@@ -1,4 +1,4 @@
-import type { PartNeed } from '#core/materials/materials'
+import type { PartNeed } from '#core/design/materials/materials'
 
 export const PART_NAME: Readonly<Record<PartNeed['part'], string>> = {
   socket: 'Twin socket-outlet',

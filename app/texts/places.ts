@@ -1,4 +1,4 @@
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 
 /** A page of the main navigation and whose it is. */
 export interface Place {

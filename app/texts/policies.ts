@@ -1,4 +1,4 @@
-import { choicesOf } from '#core/policy/choice'
+import { choicesOf } from '#core/policies/choice'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 
 const text = choicesOf<Policy>()

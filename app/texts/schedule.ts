@@ -1,4 +1,4 @@
-import type { TestKind } from '#core/diagnosis/bay-test'
+import type { TestKind } from '#core/testing/diagnosis/bay-test'
 import type { TestView } from '#schemas/schedule-views'
 
 /** Columns of the schedule, in the order of the work: those of the dead tests, then of the live ones. */

@@ -1,4 +1,4 @@
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 
 /** How a stage is called on the apprentice's screens (`mine`) and on the staff's. */
 export const STAGE_WORDS: Readonly<Record<Stage, { readonly mine: string; readonly theirs: string }>> = {

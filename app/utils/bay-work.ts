@@ -1,12 +1,12 @@
-import type { Action } from '#core/bay/happenings'
-import { isBattery, liveTerminals } from '#core/bay/live'
-import { networkOf } from '#core/bay/network-of'
-import { simulate, type Simulated } from '#core/bay/simulate'
-import type { BayState } from '#core/bay/state'
-import { prepare, type Setup } from '#core/instruments/setup'
-import { takeReading, type ReadingRequest, type Taken } from '#core/instruments/take'
-import { spiceListing } from '#core/network/spice'
-import type { Rig } from '#core/rig/rig'
+import type { Action } from '#core/bay/behaviour/happenings'
+import { isBattery, liveTerminals } from '#core/bay/behaviour/live'
+import { networkOf } from '#core/bay/behaviour/network-of'
+import { simulate, type Simulated } from '#core/bay/behaviour/simulate'
+import type { BayState } from '#core/bay/behaviour/state'
+import { prepare, type Setup } from '#core/bay/instruments/setup'
+import { takeReading, type ReadingRequest, type Taken } from '#core/bay/instruments/take'
+import { spiceListing } from '#core/bay/network/spice'
+import type { Rig } from '#core/bay/model/rig'
 
 /** Work of a bay that may take longer than a frame. */
 export type BayJob =

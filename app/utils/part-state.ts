@@ -1,5 +1,5 @@
-import type { BayState } from '#core/bay/state'
-import type { Part } from '#core/rig/rig'
+import type { BayState } from '#core/bay/behaviour/state'
+import type { Part } from '#core/bay/model/rig'
 
 /** Is this part closed, turned on, in use? */
 export function stateOf(part: Part, state: BayState): boolean {

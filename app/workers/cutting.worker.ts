@@ -1,4 +1,4 @@
-import { cutStock, type Piece } from '#core/run/cutting'
+import { cutStock, type Piece } from '#core/containment/cutting'
 
 /** Works a cutting list out away from the page. */
 addEventListener(

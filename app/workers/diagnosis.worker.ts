@@ -1,8 +1,8 @@
-import { diagnose, type Diagnosis } from '#core/diagnosis/diagnose'
-import { testsOf } from '#core/diagnosis/bay-test'
-import { readSheet } from '#core/diagnosis/read-sheet'
-import type { Readings } from '#core/results/readings'
-import type { Rig } from '#core/rig/rig'
+import { diagnose, type Diagnosis } from '#core/testing/diagnosis/diagnose'
+import { testsOf } from '#core/testing/diagnosis/bay-test'
+import { readSheet } from '#core/testing/diagnosis/read-sheet'
+import type { Readings } from '#core/testing/readings'
+import type { Rig } from '#core/bay/model/rig'
 
 export interface DiagnosisJob {
   readonly rig: Rig

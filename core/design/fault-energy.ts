@@ -1,4 +1,4 @@
-import type { Task } from '../exercise/task'
+import type { Task } from './task'
 import { MAGNETIC_BAND } from '../regulations/devices'
 import { breakerEnergyA2s } from '../regulations/let-through'
 import { residualTimeS } from '../regulations/residual'

@@ -1,5 +1,5 @@
 import type { BoardTask } from './board/board-task'
-import type { Task } from '../exercise/task'
+import type { Task } from './task'
 import type { Installation } from '../installation/installation'
 import type { Step, StepValues } from './step'
 import { nodeKey, type NodeKey, type StepKey } from './step-keys'

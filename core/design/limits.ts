@@ -1,4 +1,4 @@
-import type { Task } from '../exercise/task'
+import type { Task } from './task'
 import { pairOhmPerM, sizesOf, type CableSize } from '../regulations/cables/sizes'
 import { deviceMaximumZsOhm } from '../regulations/devices'
 import { disconnectionLimitS } from '../regulations/disconnection'

@@ -1,5 +1,5 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
-import type { Task } from '../exercise/task'
+import type { Task } from './task'
 import type { BoardTask } from './board/board-task'
 import {
   hotZsOhm,

@@ -1,4 +1,4 @@
-import type { DeviceAbove, MeasuredZsPolicy, SupplyHere, Task, WarmDropPolicy } from '../exercise/task'
+import type { DeviceAbove, MeasuredZsPolicy, SupplyHere, Task, WarmDropPolicy } from './task'
 import type { Board, Circuit, Installation } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
 import type { Edition } from '../regulations/editions'

@@ -1,6 +1,6 @@
 import { findingSentence, itemName, type ScopeNames } from '../texts/findings'
-import type { ItemKey } from '../outcomes/framework'
-import type { Marked, Override, Proposal } from '../marking/proposal'
+import type { ItemKey } from '../assessment/outcomes/framework'
+import type { Marked, Override, Proposal } from '../assessment/marking/proposal'
 
 /** Feedback put together from findings: what is sound, what to look at again, what comes next. For an assessor to edit. */
 export function composeFeedback(

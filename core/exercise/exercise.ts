@@ -1,7 +1,7 @@
 import type { StepKey } from '../design/step-keys'
 import type { Installation } from '../installation/installation'
 import type { Edition } from '../regulations/editions'
-import type { MeasuredZsPolicy, WarmDropPolicy } from './task'
+import type { MeasuredZsPolicy, WarmDropPolicy } from '../design/task'
 
 /** Every circuit is wired and tested, on one schedule. */
 export const WHOLE_BOARD = 'all'

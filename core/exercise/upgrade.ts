@@ -1,4 +1,4 @@
-import type { Marked, Override } from '../marking/proposal'
+import type { Marked, Override } from '../assessment/marking/proposal'
 import type { StepKey } from '../design/step-keys'
 import type { Circuit, Installation, Load } from '../installation/installation'
 import { DEFAULT_POLICY, type Exercise } from './exercise'

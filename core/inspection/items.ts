@@ -1,4 +1,4 @@
-import type { Rig, DevicePart } from '../rig/rig'
+import type { Rig, DevicePart } from '../bay/model/rig'
 import type { Policy } from '../exercise/exercise'
 
 /** How serious what was seen is. */

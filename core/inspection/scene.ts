@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
-import { practiceBay } from '../practice/bays'
-import type { DevicePart, Rig } from '../rig/rig'
+import { practiceBay } from '../bay/practice/bays'
+import type { DevicePart, Rig } from '../bay/model/rig'
 import type { Grade } from './items'
 
 /** What a spot of a drawn board may look like; the first is as it should be. */

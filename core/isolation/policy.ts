@@ -1,4 +1,4 @@
-import { choicesOf, type Choice } from '../policy/choice'
+import { choicesOf, type Choice } from '../policies/choice'
 
 export const LEVELS = ['first-weeks', 'first', 'second'] as const
 /** How far the learner is. */

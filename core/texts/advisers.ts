@@ -1,5 +1,5 @@
-import type { Addition, Duty } from '../advisers/addition'
-import type { ResidualWay } from '../advisers/residual'
+import type { Addition, Duty } from '../design/advisers/addition'
+import type { ResidualWay } from '../design/advisers/residual'
 import type { ResidualNeed } from '../design/residual-needs'
 
 export const NEED_SENTENCE: Readonly<Record<ResidualNeed['code'], string>> = {

@@ -1,5 +1,5 @@
-import type { Candidate } from '../diagnosis/diagnose'
-import type { Rig } from '../rig/rig'
+import type { Candidate } from '../testing/diagnosis/diagnose'
+import type { Rig } from '../bay/model/rig'
 import { FAULT_TEXT, placeWords, slipWords } from './faults'
 
 /** A candidate in words: what, where, and how it is told at the bay. */

@@ -1,5 +1,5 @@
-import type { Difference, DifferenceCode } from '../rig/compare/difference'
-import { terminalWords, type PartIndex } from '../rig/terminals'
+import type { Difference, DifferenceCode } from '../bay/compare/difference'
+import { terminalWords, type PartIndex } from '../bay/model/terminals'
 
 type Words = { readonly says: string; readonly means: string }
 type Told = (one: Difference, at: (i: number) => string) => Words

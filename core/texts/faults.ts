@@ -1,8 +1,8 @@
-import type { Slip } from '../diagnosis/hypothesis'
-import type { BayTest, TestKind } from '../diagnosis/bay-test'
-import type { Outcome } from '../diagnosis/predict'
-import type { Rig } from '../rig/rig'
-import { indexParts, partIdOf, terminalWords } from '../rig/terminals'
+import type { Slip } from '../testing/diagnosis/hypothesis'
+import type { BayTest, TestKind } from '../testing/diagnosis/bay-test'
+import type { Outcome } from '../testing/diagnosis/predict'
+import type { Rig } from '../bay/model/rig'
+import { indexParts, partIdOf, terminalWords } from '../bay/model/terminals'
 import { formatQuantity } from '../units/format'
 
 /** What each fault of the catalogue is called, and how it is told at the bay. */

@@ -1,5 +1,5 @@
-import type { Happening, TripCause } from '../bay/happenings'
-import { terminalWords, type PartIndex } from '../rig/terminals'
+import type { Happening, TripCause } from '../bay/behaviour/happenings'
+import { terminalWords, type PartIndex } from '../bay/model/terminals'
 
 const amperes = (a: number): string =>
   a < 5e-5

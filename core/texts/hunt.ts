@@ -1,4 +1,4 @@
-import type { HuntMark, HuntRule } from '../hunt/judge'
+import type { HuntMark, HuntRule } from '../testing/fault-finding/judge'
 
 export const HUNT_TEXT: Readonly<
   Record<

@@ -1,5 +1,5 @@
-import type { Hazard, HazardCode, Reading } from '../instruments/reading'
-import type { SocketVerdict } from '../instruments/voltage'
+import type { Hazard, HazardCode, Reading } from '../bay/instruments/reading'
+import type { SocketVerdict } from '../bay/instruments/voltage'
 import { formatQuantity } from '../units/format'
 
 type Params = Hazard['params']

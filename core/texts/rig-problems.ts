@@ -1,4 +1,4 @@
-import type { RigProblem } from '../rig/check'
+import type { RigProblem } from '../bay/model/check'
 
 type Params = RigProblem['params']
 

@@ -1,4 +1,4 @@
-import type { RosterProblem } from '../roster/roster'
+import type { RosterProblem } from '../exercise/roster'
 
 export const ROSTER_PROBLEM: Readonly<Record<RosterProblem, string>> = {
   numberMissing: 'The number is empty. Give each person their college number.',

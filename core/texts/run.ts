@@ -1,7 +1,7 @@
-import type { Pull, RunProblem } from '../run/check'
-import type { Pattern } from '../run/measure'
-import type { RunPart } from '../outcomes/framework'
-import type { Direction, Joint } from '../run/run'
+import type { Pull, RunProblem } from '../containment/check'
+import type { Pattern } from '../containment/measure'
+import type { RunPart } from '../assessment/outcomes/framework'
+import type { Direction, Joint } from '../containment/containment-run'
 
 export const DIRECTION_NAME: Readonly<Record<Direction, string>> = {
   right: 'right',

@@ -1,4 +1,4 @@
-import type { BandReason } from '../results/expected'
+import type { BandReason } from '../testing/expected/circuit'
 import type { Finding } from '../findings/finding'
 import { formatQuantity } from '../units/format'
 

@@ -1,5 +1,5 @@
 import type { StepKey } from '../design/step-keys'
-import { readingKind, type ReadingKey, type ReadingKindKey } from '../results/readings'
+import { readingKind, type ReadingKey, type ReadingKindKey } from '../testing/readings'
 
 /** What a step is called, asked for, and explained as. Plain words; the symbol stands beside them. */
 export interface StepText {

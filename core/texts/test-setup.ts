@@ -1,8 +1,8 @@
-import { prepareTest, type TestKind } from '../diagnosis/bay-test'
-import { readingKind } from '../results/readings'
-import type { Rig, TerminalRef } from '../rig/rig'
-import { indexParts, partIdOf, terminalWords, type PartIndex } from '../rig/terminals'
-import type { ScheduleTest } from '../schedule/schedule'
+import { prepareTest, type TestKind } from '../testing/diagnosis/bay-test'
+import { readingKind } from '../testing/readings'
+import type { Rig, TerminalRef } from '../bay/model/rig'
+import { indexParts, partIdOf, terminalWords, type PartIndex } from '../bay/model/terminals'
+import type { ScheduleTest } from '../testing/plan/schedule'
 
 /** How a test is set up at this bay, in words. */
 export interface SetupWords {

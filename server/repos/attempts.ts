@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3'
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import { upgradeAnswers, upgradeTask } from '#core/exercise/upgrade'
 import type { Installation } from '#core/installation/installation'
-import type { Answers } from '#core/marking/answer'
-import type { Readings } from '#core/results/readings'
-import type { ReadingTimes } from '#core/schedule/process'
+import type { Answers } from '#core/assessment/marking/answer'
+import type { Readings } from '#core/testing/readings'
+import type { ReadingTimes } from '#core/testing/judge/process'
 import type { StageEvent } from '#schemas/marking-views'
 
 export interface Attempt {

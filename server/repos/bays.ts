@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { WiringFields } from '#core/rig/wiring'
+import type { WiringFields } from '#core/bay/model/wiring'
 
 export interface StoredBay {
   readonly fields: WiringFields

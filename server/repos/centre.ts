@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { Framework } from '#core/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
 import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/isolation/policy'
 import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
 import type { PolicyChange } from '#schemas/views'

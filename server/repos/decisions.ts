@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3'
 import { upgradeMarked, upgradeOverrides } from '#core/exercise/upgrade'
-import type { Override } from '#core/marking/proposal'
-import type { Occasion } from '#core/outcomes/coverage'
+import type { Override } from '#core/assessment/marking/proposal'
+import type { Occasion } from '#core/assessment/outcomes/coverage'
 import type { Decision, DecisionEvidence, MarkingDraft } from '#schemas/marking-views'
 
 interface DecisionRow {

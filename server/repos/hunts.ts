@@ -1,8 +1,8 @@
 import type { Database } from 'better-sqlite3'
-import type { HuntVerdict } from '#core/hunt/judge'
-import type { HuntStep } from '#core/hunt/hunt'
-import type { Fault } from '#core/rig/faults/fault'
-import type { Rig } from '#core/rig/rig'
+import type { HuntVerdict } from '#core/testing/fault-finding/judge'
+import type { HuntStep } from '#core/testing/fault-finding/steps'
+import type { Fault } from '#core/bay/faults/fault'
+import type { Rig } from '#core/bay/model/rig'
 
 export interface Hunt {
   readonly id: number

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { PaperKind } from '#core/papers/paper'
+import type { PaperKind } from '#core/testing/records/test-record'
 import type { SignedPaper } from '#schemas/paper-views'
 
 export interface PaperDraft {

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 import type { PersonView } from '#schemas/views'
 
 export type Person = PersonView

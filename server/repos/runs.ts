@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { RunFields } from '#core/run/form'
+import type { RunFields } from '#core/containment/form'
 import type { MeasureCloseBody, MeasurementView, RunDecision } from '#schemas/workmanship-views'
 import type { PersonOccasion } from './decisions'
 

@@ -1,4 +1,4 @@
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { Problem } from './problem'

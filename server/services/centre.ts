@@ -1,6 +1,6 @@
 import type { IsolationPolicy } from '#core/isolation/policy'
 import type { Policy } from '#core/exercise/exercise'
-import { criteriaOf, type Framework } from '#core/outcomes/framework'
+import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { CentreView } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow } from './access'

@@ -1,6 +1,6 @@
 import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { BOARD_CHAIN } from '#core/design/board-chain'
-import type { StepMark, Verdict } from '#core/marking/mark-design'
+import type { StepMark, Verdict } from '#core/assessment/marking/mark-design'
 import { findingSentence } from '#core/texts/findings'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import type { Person } from '../repos/people'

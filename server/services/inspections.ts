@@ -4,8 +4,8 @@ import { workMarks, type WorkMark } from '#core/inspection/work-mark'
 import { inspectionItems, type InspectionItem } from '#core/inspection/items'
 import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
-import { deviceWords, materialsOf } from '#core/materials/materials'
-import { buildRig } from '#core/rig/build/build'
+import { deviceWords, materialsOf } from '#core/design/materials/materials'
+import { buildRig } from '#core/bay/build/build'
 import { DEFECT_TEXT } from '#core/texts/inspection'
 import type {
   InspectionBody,

@@ -1,5 +1,5 @@
-import { writable } from '#core/attempt/stages'
-import { readStreamLine, type StreamProblem } from '#core/schedule/stream'
+import { writable } from '#core/exercise/attempt/stages'
+import { readStreamLine, type StreamProblem } from '#core/testing/parse/stream'
 import type { Attempt } from '../repos/attempts'
 import { isDeadBox, boardKeys, isWholeBoard, pairingCode } from './board'
 import type { Context } from './context'

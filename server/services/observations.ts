@@ -7,7 +7,7 @@ import {
   type ObservationFields,
 } from '#core/isolation/observation'
 import type { Site } from '#core/isolation/rule'
-import { criteriaOf, type Criterion } from '#core/outcomes/framework'
+import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
 import { RULE_TEXT } from '#core/texts/isolation'
 import type {
   ObservationBody,

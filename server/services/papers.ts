@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { paperOf, type Paper, type PaperFacts, type PaperKind } from '#core/papers/paper'
+import { paperOf, type Paper, type PaperFacts, type PaperKind } from '#core/testing/records/test-record'
 import { itemName } from '#core/texts/findings'
 import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#schemas/paper-views'
 import type { Attempt } from '../repos/attempts'

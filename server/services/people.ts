@@ -1,4 +1,4 @@
-import { fold, previewRoster, type RosterPreview } from '#core/roster/roster'
+import { fold, previewRoster, type RosterPreview } from '#core/exercise/roster'
 import { readCsv, type CsvTable } from '#schemas/csv'
 import type { SignInSlip } from '#schemas/views'
 import type { Person } from '../repos/people'

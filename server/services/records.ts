@@ -1,5 +1,5 @@
-import { coverage } from '#core/outcomes/coverage'
-import { criteriaOf, type Framework } from '#core/outcomes/framework'
+import { coverage } from '#core/assessment/outcomes/coverage'
+import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import { writeResults, type ResultRow } from '#schemas/results-csv'
 import type { GroupRecord, OwnRecordUnit } from '#schemas/marking-views'
 import type { Person } from '../repos/people'

@@ -1,13 +1,13 @@
-import { billOf } from '#core/run/bill'
-import { criteriaOf, type Criterion } from '#core/outcomes/framework'
-import { runProblems } from '#core/run/check'
-import { cutStock } from '#core/run/cutting'
-import { readRun, straightIds } from '#core/run/form'
-import { judgeRun } from '#core/run/measure'
-import { runCriteria, runVerdicts } from '#core/run/verdict'
-import { sizeOf, stockMm } from '#core/run/run'
-import { supportsOf } from '#core/run/supports'
-import { tubesOf } from '#core/run/tubes'
+import { billOf } from '#core/containment/bill'
+import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
+import { runProblems } from '#core/containment/check'
+import { cutStock } from '#core/containment/cutting'
+import { readRun, straightIds } from '#core/containment/form'
+import { judgeRun } from '#core/containment/measure'
+import { runCriteria, runVerdicts } from '#core/containment/verdict'
+import { sizeOf, stockMm } from '#core/containment/containment-run'
+import { supportsOf } from '#core/containment/supports'
+import { tubesOf } from '#core/containment/tubes'
 import type {
   MeasureCloseBody,
   MeasurementView,

@@ -1,5 +1,5 @@
 import starter from '../../frameworks/workshop-unit.json'
-import type { Framework } from '#core/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
 import type { SetUpBody } from '#schemas/requests'
 import type { Person } from '../repos/people'
 import type { Context } from './context'

@@ -1,7 +1,7 @@
 /* What the desk adds up from several sheets, and a search for a fault from beginning to end. */
 import { beforeEach, describe, expect, it } from 'vitest'
-import { stateAfter } from '#core/hunt/hunt'
-import { previewPlant } from '#core/hunt/preview'
+import { stateAfter } from '#core/testing/fault-finding/steps'
+import { previewPlant } from '#core/testing/fault-finding/preview'
 import { showFloor } from '../../server/services/floor'
 import { groupMarks } from '../../server/services/group-marks'
 import { endHunt, plantBay, plantHunt, previewHunt, showHunt, stepHunt } from '../../server/services/hunts'

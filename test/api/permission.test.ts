@@ -1,6 +1,6 @@
 /* Permission to energise over time: with a remark, withdrawn at once for one bay or all, run out after its minutes, never entered without. */
 import { beforeEach, describe, expect, test } from 'vitest'
-import { PERMISSION_MINUTES, permissionUntil } from '#core/attempt/permission'
+import { PERMISSION_MINUTES, permissionUntil } from '#core/exercise/attempt/permission'
 import { showFloor } from '../../server/services/floor'
 import { handInReadings, saveWork, showWork, withdrawPermission } from '../../server/services/work'
 import { NOW, aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'

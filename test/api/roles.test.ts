@@ -1,6 +1,6 @@
 /* Who may do what, use-case by use-case: everybody tries everything, and exactly the named roles get past the door. */
 import { describe, expect, test } from 'vitest'
-import { ROLES, type Role } from '#core/roster/roster'
+import { ROLES, type Role } from '#core/exercise/roster'
 import { showBay } from '../../server/services/bays'
 import { isolationHome } from '../../server/services/isolation-runs'
 import { startObservation } from '../../server/services/observations'
@@ -24,7 +24,7 @@ import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server
 import { showStores } from '../../server/services/stores'
 import { decidePermission, listWork } from '../../server/services/work'
 import { DEFAULT_POLICY } from '#core/exercise/exercise'
-import type { Framework } from '#core/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
 import framework from '../../frameworks/workshop-unit.json'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { anExercise } from '../support/task'

@@ -2,8 +2,8 @@
 import { createHash } from 'node:crypto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { sceneOf } from '#core/inspection/scene'
-import { readRun } from '#core/run/form'
-import { dimensionsOf } from '#core/run/measure'
+import { readRun } from '#core/containment/form'
+import { dimensionsOf } from '#core/containment/measure'
 import { PIT_RUN } from '../../demo/workmanship'
 import { showFloor } from '../../server/services/floor'
 import {

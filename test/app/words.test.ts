@@ -1,10 +1,10 @@
 /* What the screens say: the thread of stages, the facts of a task, marks in words. */
 import { describe, expect, test } from 'vitest'
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import { stepWords } from '#core/design/step-kinds'
 import { publicInstallation } from '#core/exercise/assignment'
-import { judgeReadings } from '#core/results/judge'
-import { readingKeys } from '#core/results/readings'
+import { judgeReadings } from '#core/testing/judge/circuit'
+import { readingKeys } from '#core/testing/readings'
 import type { WorkView } from '#schemas/views'
 import { becauseOf, expectedWords, readingWords, theirs } from '~/texts/marks'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'

@@ -2,20 +2,20 @@
    The lowest lamp of a two-pole indicator, 12 V: BS EN 61243-3, from memory. What a plug-in tester can and cannot tell: common practice, no source. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isBattery, liveTerminals } from '#core/bay/live'
-import { solveBay } from '#core/bay/network-of'
-import { deadState, workingState, type BayState } from '#core/bay/state'
+import { isBattery, liveTerminals } from '#core/bay/behaviour/live'
+import { solveBay } from '#core/bay/behaviour/network-of'
+import { deadState, workingState, type BayState } from '#core/bay/behaviour/state'
 import {
   takeReading,
   INSTRUMENT_CODES,
   type InstrumentCode,
   type ReadingRequest,
-} from '#core/instruments/take'
-import { prepare, type Setup } from '#core/instruments/setup'
-import { magnitude } from '#core/network/complex'
-import { practiceBay, PRACTICE_BAYS } from '#core/practice/bays'
-import type { Rig } from '#core/rig/rig'
-import { indexParts, nodeOf } from '#core/rig/terminals'
+} from '#core/bay/instruments/take'
+import { prepare, type Setup } from '#core/bay/instruments/setup'
+import { magnitude } from '#core/bay/network/complex'
+import { practiceBay, PRACTICE_BAYS } from '#core/bay/practice/bays'
+import type { Rig } from '#core/bay/model/rig'
+import { indexParts, nodeOf } from '#core/bay/model/terminals'
 import { withFault, wireBetween } from '../support/bay'
 
 const bay = practiceBay('split')!.rig()

@@ -1,9 +1,9 @@
 /* Expected readings of any bay: the band holds the value, follows the length, and the limit follows the policy. */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { Task } from '#core/exercise/task'
-import { expectedReadings } from '#core/results/expected'
-import type { ReadingKey } from '#core/results/readings'
+import type { Task } from '#core/design/task'
+import { expectedReadings } from '#core/testing/expected/circuit'
+import type { ReadingKey } from '#core/testing/readings'
 import { tasks } from '../support/arbitrary'
 import { worked } from '../support/task'
 

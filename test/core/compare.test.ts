@@ -1,10 +1,10 @@
 /* As built against as meant: what is equivalent passes, and each fault of the catalogue is named. */
 import { describe, expect, it } from 'vitest'
-import { compareRigs } from '#core/rig/compare/compare'
-import { possibleFaults } from '#core/rig/faults/catalogue'
-import { moveEnd, swapTerminals } from '#core/rig/faults/edit'
-import { indexParts } from '#core/rig/terminals'
-import type { Rig } from '#core/rig/rig'
+import { compareRigs } from '#core/bay/compare/compare'
+import { possibleFaults } from '#core/bay/faults/catalogue'
+import { moveEnd, swapTerminals } from '#core/bay/faults/edit'
+import { indexParts } from '#core/bay/model/terminals'
+import type { Rig } from '#core/bay/model/rig'
 import { differenceWords } from '#core/texts/differences'
 import { aBay, wireBetween, withFault } from '../support/bay'
 

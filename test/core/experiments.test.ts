@@ -1,11 +1,11 @@
 /* Guided experiments: what a workshop knows to happen, common practice, no source where none is named. */
 import { describe, expect, it } from 'vitest'
-import { EXPERIMENTS, experiment } from '#core/experiments/experiments'
-import type { Settings } from '#core/experiments/experiment'
-import { PRACTICE_BAYS, practiceBay } from '#core/practice/bays'
-import { rigProblems } from '#core/rig/check'
-import { compareRigs } from '#core/rig/compare/compare'
-import { applyWiring, bareRig, routesOf, wiringFields } from '#core/rig/wiring'
+import { EXPERIMENTS, experiment } from '#core/bay/experiments/experiments'
+import type { Settings } from '#core/bay/experiments/experiment'
+import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
+import { rigProblems } from '#core/bay/model/check'
+import { compareRigs } from '#core/bay/compare/compare'
+import { applyWiring, bareRig, routesOf, wiringFields } from '#core/bay/model/wiring'
 
 function run(code: string, chosen: Settings = {}) {
   const found = experiment(code)!

@@ -1,11 +1,11 @@
 /* Looking for faults: marked for method and answer. The order of working (look, isolate, dead before live, halve, prove after the repair) is common practice, no source. */
 import { describe, expect, it } from 'vitest'
-import { AIMS, faultsFor } from '#core/hunt/aims'
-import type { HuntStep } from '#core/hunt/hunt'
-import { judgeHunt, type HuntRule } from '#core/hunt/judge'
-import { previewPlant } from '#core/hunt/preview'
+import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
+import type { HuntStep } from '#core/testing/fault-finding/steps'
+import { judgeHunt, type HuntRule } from '#core/testing/fault-finding/judge'
+import { previewPlant } from '#core/testing/fault-finding/preview'
 import { huntSentence } from '#core/texts/hunt'
-import { practiceBay } from '#core/practice/bays'
+import { practiceBay } from '#core/bay/practice/bays'
 import { aBay } from '../support/bay'
 
 const rig = aBay()

@@ -1,13 +1,13 @@
 /* The trainer: scenarios computed from the bay, played through. What happens in them is common practice, no source. */
 import { describe, expect, it } from 'vitest'
-import { touchTerminal } from '#core/bay/touch'
+import { touchTerminal } from '#core/bay/behaviour/touch'
 import { DEFAULT_ISOLATION } from '#core/isolation/policy'
 import { judgeRun, replay } from '#core/isolation/trainer/run'
 import { moveKey, movesAt, type Move } from '#core/isolation/trainer/move'
 import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
-import { rigProblems } from '#core/rig/check'
+import { rigProblems } from '#core/bay/model/check'
 import { aBay } from '../support/bay'
-import { workingState } from '#core/bay/state'
+import { workingState } from '#core/bay/behaviour/state'
 
 const walk = (to: 'customer' | 'board' | 'source' | 'point'): Move => ({ do: 'walk', to })
 const proof: Move[] = [walk('source'), { do: 'prove', on: 'here' }]

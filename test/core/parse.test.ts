@@ -3,8 +3,8 @@ import { expect, test } from 'vitest'
 import { formatQuantity } from '#core/units/format'
 import { parseQuantity } from '#core/units/parse'
 import { QUANTITIES, type QuantityKey } from '#core/units/quantity'
-import { parseReading } from '#core/results/parse-reading'
-import { readingKind } from '#core/results/readings'
+import { parseReading } from '#core/testing/parse/parse-reading'
+import { readingKind } from '#core/testing/readings'
 
 test.each<[string, QuantityKey, number]>([
   ['1,2', 'resistance', 1.2],

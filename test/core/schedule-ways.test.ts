@@ -1,9 +1,9 @@
 /* Ways in for readings, and what is asked of those who wrote them: files, the line-based stream, order and permission, questions about a group. */
 import { describe, expect, it } from 'vitest'
-import { groupQuestions, type GroupSheet } from '#core/schedule/group'
-import { processFindings, type ProcessFacts } from '#core/schedule/process'
-import { scheduleOf } from '#core/schedule/schedule'
-import { readStreamLine, streamLine, type StreamLine } from '#core/schedule/stream'
+import { groupQuestions, type GroupSheet } from '#core/testing/judge/group'
+import { processFindings, type ProcessFacts } from '#core/testing/judge/process'
+import { scheduleOf } from '#core/testing/plan/schedule'
+import { readStreamLine, streamLine, type StreamLine } from '#core/testing/parse/stream'
 import { readReadingsCsv } from '#schemas/readings-csv'
 import { aBay } from '../support/bay'
 

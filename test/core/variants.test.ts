@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
-import { difficultyOf, loadSize, makeVariants } from '#core/variants/variants'
+import { difficultyOf, loadSize, makeVariants } from '#core/exercise/variants'
 import { aTask, anExercise, around } from '../support/task'
 import { tasks } from '../support/arbitrary'
 

@@ -3,7 +3,7 @@
 import fc from 'fast-check'
 import loadHighs from 'highs'
 import { describe, expect, it } from 'vitest'
-import { cutStock, KERF_MM } from '#core/run/cutting'
+import { cutStock, KERF_MM } from '#core/containment/cutting'
 
 const STOCK_MM = 3000
 const highs = await loadHighs()

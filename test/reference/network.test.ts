@@ -3,10 +3,10 @@
  * data. Where a formula of the trade gives the answer too, it stands in the case. Voltages and currents agree to 1e-6.
  */
 import { describe, expect, it } from 'vitest'
-import { magnitude, phasor, real, subtract, type Complex } from '#core/network/complex'
-import type { Element } from '#core/network/network'
-import { solve } from '#core/network/solve'
-import { spiceListing } from '#core/network/spice'
+import { magnitude, phasor, real, subtract, type Complex } from '#core/bay/network/complex'
+import type { Element } from '#core/bay/network/network'
+import { solve } from '#core/bay/network/solve'
+import { spiceListing } from '#core/bay/network/spice'
 import { handWritten, runSpice } from '../support/spice'
 
 const RELATIVE = 1e-6

@@ -4,8 +4,8 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { openingBand, plugFuseBand } from '#core/protection/band'
-import { arcTimeS, residualBand, seesDc } from '#core/protection/residual'
+import { openingBand, plugFuseBand } from '#core/bay/protection/band'
+import { arcTimeS, residualBand, seesDc } from '#core/bay/protection/residual'
 import { openingTimeS } from '#core/regulations/time-current'
 
 const breaker = (curve: 'B' | 'C' | 'D') => ({ family: 'breaker', curve }) as const

@@ -1,7 +1,7 @@
 /* When is a residual device needed? BS 7671:2018+A2:2022, regulation by regulation, from memory. */
 import { describe, expect, test } from 'vitest'
 import { neededResidualA, residualNeeds } from '#core/design/residual-needs'
-import type { Task } from '#core/exercise/task'
+import type { Task } from '#core/design/task'
 import { aTask } from '../support/task'
 
 const FIXED: Partial<Task> = {

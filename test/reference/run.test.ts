@@ -2,15 +2,15 @@
    cutting lists against exhaustive search and the bound L2 of Martello and Toth (1990, from memory). Joists: building regulations guidance as quoted in the On-Site Guide 7.3, from memory. Tolerance, draw points, allowances: common practice, no source. */
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { arcMm, calibrate, gainMm, offsetShrinkMm, offsetSlopeMm, tangentMm } from '#core/run/bending'
-import { drawSections, pullOf, runProblems } from '#core/run/check'
-import { cutStock, lowerBound } from '#core/run/cutting'
-import { readRun } from '#core/run/form'
-import { routeOf } from '#core/run/route'
-import { runFromCircuit } from '#core/run/from-circuit'
+import { arcMm, calibrate, gainMm, offsetShrinkMm, offsetSlopeMm, tangentMm } from '#core/containment/bending'
+import { drawSections, pullOf, runProblems } from '#core/containment/check'
+import { cutStock, lowerBound } from '#core/containment/cutting'
+import { readRun } from '#core/containment/form'
+import { routeOf } from '#core/containment/route'
+import { runFromCircuit } from '#core/containment/from-circuit'
 import { aCircuit } from '../support/task'
-import { cornersOf, lengthOf, plus, type Vector } from '#core/run/geometry'
-import { dimensionsOf, judgeRun, readEntry } from '#core/run/measure'
+import { cornersOf, lengthOf, plus, type Vector } from '#core/containment/geometry'
+import { dimensionsOf, judgeRun, readEntry } from '#core/containment/measure'
 import {
   usualFormer,
   type ContainmentRun,
@@ -18,10 +18,10 @@ import {
   type Direction,
   type Former,
   type Straight,
-} from '#core/run/run'
-import { clipSpacingMm, holeProblems, isInZone, notchProblems } from '#core/run/surface'
-import { expansionMm, spacingMm, supportsOf } from '#core/run/supports'
-import { developedMm, tubesOf } from '#core/run/tubes'
+} from '#core/containment/containment-run'
+import { clipSpacingMm, holeProblems, isInZone, notchProblems } from '#core/containment/surface'
+import { expansionMm, spacingMm, supportsOf } from '#core/containment/supports'
+import { developedMm, tubesOf } from '#core/containment/tubes'
 import { patternSentence, runSentence } from '#core/texts/run'
 
 const FORMER: Former = { radiusMm: 80, startMm: 0, springDeg: 4 }

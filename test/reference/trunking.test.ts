@@ -1,11 +1,11 @@
 /* Trunking against plane geometry worked another way: both sides of the run as offset lines that are brought to meet. Sizes and factors: On-Site Guide Tables E5 and E6, from memory. Mitres at half the turn: common practice, no source. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { drawRun } from '#core/drawing/run'
-import { billOf } from '#core/run/bill'
-import { runProblems } from '#core/run/check'
-import { readRun, type RunFields } from '#core/run/form'
-import { cornersOf } from '#core/run/geometry'
+import { drawRun } from '#core/containment/drawing'
+import { billOf } from '#core/containment/bill'
+import { runProblems } from '#core/containment/check'
+import { readRun, type RunFields } from '#core/containment/form'
+import { cornersOf } from '#core/containment/geometry'
 import {
   SIZES,
   sizeOf,
@@ -14,9 +14,9 @@ import {
   type ContainmentRun,
   type Direction,
   type Straight,
-} from '#core/run/run'
-import { supportsOf } from '#core/run/supports'
-import { developedMm, tubesOf } from '#core/run/tubes'
+} from '#core/containment/containment-run'
+import { supportsOf } from '#core/containment/supports'
+import { developedMm, tubesOf } from '#core/containment/tubes'
 
 const FORMER = usualFormer({ material: 'pvc', sizeMm: 20 })
 const straight = (to: Direction, lengthMm: number, parts: Partial<Straight> = {}): Straight => ({

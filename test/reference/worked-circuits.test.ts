@@ -5,7 +5,7 @@
 import { describe, expect, test } from 'vitest'
 import { referenceDesign } from '#core/design/reference'
 import type { StepKey } from '#core/design/step-keys'
-import type { Task } from '#core/exercise/task'
+import type { Task } from '#core/design/task'
 import type { Circuit, Installation } from '#core/installation/installation'
 import { RULES, aBoard, aCircuit, aTask, anInstallation, worked } from '../support/task'
 

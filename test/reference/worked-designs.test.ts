@@ -4,8 +4,8 @@
  */
 import { expect, test } from 'vitest'
 import type { StepKey } from '#core/design/step-keys'
-import type { Task } from '#core/exercise/task'
-import { expectedReadings } from '#core/results/expected'
+import type { Task } from '#core/design/task'
+import { expectedReadings } from '#core/testing/expected/circuit'
 import { aTask, worked as workTask } from '../support/task'
 
 function expectDesign(task: Task, worked: Partial<Record<StepKey, number>>) {

@@ -1,5 +1,5 @@
-import { changePart } from '#core/rig/faults/edit'
-import type { Rig, Socket } from '#core/rig/rig'
+import { changePart } from '#core/bay/faults/edit'
+import type { Rig, Socket } from '#core/bay/model/rig'
 
 /** A heater of this power to plug in at a socket. */
 export const withLoad = (rig: Rig, socket: string, watt: number): Rig =>

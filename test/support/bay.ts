@@ -1,8 +1,8 @@
 import { referenceDesign } from '#core/design/reference'
 import type { Circuit, Installation } from '#core/installation/installation'
-import { buildRig } from '#core/rig/build/build'
-import { applyFaults } from '#core/rig/faults/catalogue'
-import type { Rig } from '#core/rig/rig'
+import { buildRig } from '#core/bay/build/build'
+import { applyFaults } from '#core/bay/faults/catalogue'
+import type { Rig } from '#core/bay/model/rig'
 import { RULES, aBoard, aCircuit, anInstallation } from './task'
 
 const behindShared = { device: { family: 'breaker', curve: 'B' }, residualA: 0.03 } as const

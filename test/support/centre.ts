@@ -1,6 +1,6 @@
-import type { Role } from '#core/roster/roster'
+import type { Role } from '#core/exercise/roster'
 import framework from '../../frameworks/workshop-unit.json'
-import type { Framework } from '#core/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
 import { openDatabase } from '../../server/db/open'
 import { createRepos, type Repos } from '../../server/repos'
 import type { Person } from '../../server/repos/people'
@@ -15,7 +15,7 @@ import {
 } from '../../server/services/work'
 import { assignmentFor } from '../../server/services/assignment'
 import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
-import { isDead, type ReadingKey, type Readings } from '#core/results/readings'
+import { isDead, type ReadingKey, type Readings } from '#core/testing/readings'
 import { anExercise } from './task'
 
 export const NOW = '2026-11-12T14:00:00.000Z'

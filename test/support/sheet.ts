@@ -1,7 +1,7 @@
 import { randomLcg, randomNormal } from 'd3-random'
-import { testsOf } from '#core/diagnosis/bay-test'
-import { predict, type Outcome, type Outcomes } from '#core/diagnosis/predict'
-import type { Rig } from '#core/rig/rig'
+import { testsOf } from '#core/testing/diagnosis/bay-test'
+import { predict, type Outcome, type Outcomes } from '#core/testing/diagnosis/predict'
+import type { Rig } from '#core/bay/model/rig'
 
 /** A whole sheet as a careful person would take it from this bay: instrument error, cut lengths and workshop air scattered as they are. */
 export function measure(built: Rig, asMeant: Rig, seed: number): Outcomes {

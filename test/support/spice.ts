@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Complex } from '#core/network/complex'
+import type { Complex } from '#core/bay/network/complex'
 
 /** What ngspice prints for a netlist: `v(name)` and `i(name)`, effective values as complex numbers. */
 export function runSpice(text: string): ReadonlyMap<string, Complex> {

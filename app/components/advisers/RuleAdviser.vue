@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ADDITIONS, adviseAddition, type Addition } from '#core/advisers/addition'
-import { adviseResidual } from '#core/advisers/residual'
+import { ADDITIONS, adviseAddition, type Addition } from '#core/design/advisers/addition'
+import { adviseResidual } from '#core/design/advisers/residual'
 import { EDITIONS, EDITION_NAME, editionOn, type Edition } from '#core/regulations/editions'
 import type { Premises } from '#core/regulations/diversity'
 import type { DcContent } from '#core/regulations/residual'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Rect } from '#core/drawing/bay/layout'
-import type { Part } from '#core/rig/rig'
+import type { Rect } from '#core/bay/layout/layout'
+import type { Part } from '#core/bay/model/rig'
 import { deviceMark, partNote } from '~/texts/bay'
 
 /** A part of the bay in its place: what it is, how it stands, whether it works. Its terminals are drawn on top. */

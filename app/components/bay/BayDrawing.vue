@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { BayLayout } from '#core/drawing/bay/layout'
-import type { Point } from '#core/drawing/bay/route'
-import type { BayState } from '#core/bay/state'
+import type { BayLayout } from '#core/bay/layout/layout'
+import type { Point } from '#core/bay/layout/route'
+import type { BayState } from '#core/bay/behaviour/state'
 import { stateOf } from '~/utils/part-state'
-import type { Colour, Rig, TerminalRef } from '#core/rig/rig'
-import { terminalNameOf } from '#core/rig/terminals'
+import type { Colour, Rig, TerminalRef } from '#core/bay/model/rig'
+import { terminalNameOf } from '#core/bay/model/terminals'
 import { COLOUR_VAR } from '~/texts/bay'
 
 /** The bay as it is wired, from the model: boards and intake on the left, points on the right, conductors in their channels. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { TERMINAL_R, type PlacedTerminal } from '#core/drawing/bay/layout'
-import type { TerminalRef } from '#core/rig/rig'
+import { TERMINAL_R, type PlacedTerminal } from '#core/bay/layout/layout'
+import type { TerminalRef } from '#core/bay/model/rig'
 
 /** Every terminal of the bay: free, used, live. */
 defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { pathOf, type Point } from '#core/drawing/bay/route'
-import type { Wire } from '#core/rig/rig'
+import { pathOf, type Point } from '#core/bay/layout/route'
+import type { Wire } from '#core/bay/model/rig'
 import { COLOUR_VAR } from '~/texts/bay'
 
 /** Every conductor along its channels; lifted ones lie on top of the rest. */

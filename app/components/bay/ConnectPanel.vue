@@ -1,6 +1,13 @@
 <script setup lang="ts">
-import { COLOURS, type BoardFrame, type Colour, type DevicePart, type Part, type Wire } from '#core/rig/rig'
-import { terminalWords, type PartIndex } from '#core/rig/terminals'
+import {
+  COLOURS,
+  type BoardFrame,
+  type Colour,
+  type DevicePart,
+  type Part,
+  type Wire,
+} from '#core/bay/model/rig'
+import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 import { COLOUR_MARK, COLOUR_VAR } from '~/texts/bay'
 import { AREAS } from '~/utils/areas'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { TEST_VOLTS, type TestVolt } from '#core/instruments/insulation'
-import { RESIDUAL_MULTIPLES, type ResidualMultiple } from '#core/instruments/residual-test'
-import { INSTRUMENTS, INSTRUMENT_CODES, type InstrumentCode, type Taken } from '#core/instruments/take'
-import type { Part } from '#core/rig/rig'
-import { terminalWords, type PartIndex } from '#core/rig/terminals'
+import { TEST_VOLTS, type TestVolt } from '#core/bay/instruments/insulation'
+import { RESIDUAL_MULTIPLES, type ResidualMultiple } from '#core/bay/instruments/residual-test'
+import { INSTRUMENTS, INSTRUMENT_CODES, type InstrumentCode, type Taken } from '#core/bay/instruments/take'
+import type { Part } from '#core/bay/model/rig'
+import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 import { INSTRUMENT_NAME, LIVE_INSTRUMENTS } from '~/texts/bay'
 
 /** An instrument on the bay as it is wired: what it is put to, what it shows. */
@@ -88,8 +88,7 @@ const wanted = computed(() => {
     <p class="wanted">{{ wanted }}</p>
     <ol class="probes">
       <li v-for="(ref, i) in at" :key="ref">
-        <span class="mark">{{ i + 1 }}</span
-        >{{
+        <span class="mark">{{ i + 1 }}</span>{{
           INSTRUMENTS[settings.instrument].on === 'terminals'
             ? terminalWords(parts, ref)
             : INSTRUMENTS[settings.instrument].on === 'wires'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { BayState } from '#core/bay/state'
-import type { Part } from '#core/rig/rig'
+import type { BayState } from '#core/bay/behaviour/state'
+import type { Part } from '#core/bay/model/rig'
 import { MOST_LOAD_W, type RunLine } from '~/composables/useBayRun'
 import { partAct } from '~/texts/bay'
 import { stateOf } from '~/utils/part-state'
@@ -81,8 +81,7 @@ watch(
         Nothing yet. Switch the supply on, then touch devices, switches and loads on the drawing.
       </li>
       <li v-for="line in lines" :key="line.key" :class="line.kind">
-        <span class="time">{{ line.time }}</span
-        ><span>{{ line.text }}</span>
+        <span class="time">{{ line.time }}</span><span>{{ line.text }}</span>
       </li>
     </ol>
     <div class="row wrap">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Part } from '#core/rig/rig'
-import { terminalsOf } from '#core/rig/terminals'
+import type { Part } from '#core/bay/model/rig'
+import { terminalsOf } from '#core/bay/model/terminals'
 
 /** A terminal by name: type parts of it, such as `way 1 out`, and press Enter. */
 const props = defineProps<{ parts: readonly Part[]; label: string }>()

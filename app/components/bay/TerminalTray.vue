@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Part, Rig } from '#core/rig/rig'
-import { terminalsOf } from '#core/rig/terminals'
+import type { Part, Rig } from '#core/bay/model/rig'
+import { terminalsOf } from '#core/bay/model/terminals'
 
 /** The terminals of one part, as large as a gloved finger. */
 const props = defineProps<{ part: Part; rig: Rig; marks: ReadonlyMap<string, string> }>()

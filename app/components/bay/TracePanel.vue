@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { TracedPole } from '#core/bay/trace-point'
-import type { Part, Rig } from '#core/rig/rig'
-import { terminalWords, type PartIndex } from '#core/rig/terminals'
+import type { TracedPole } from '#core/bay/behaviour/trace-point'
+import type { Part, Rig } from '#core/bay/model/rig'
+import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 
 /** The way from the origin to a point, conductor by conductor and contact by contact. */
 const props = defineProps<{
@@ -34,8 +34,8 @@ const nameOf = (id: string) =>
           :aria-pressed="shown === pole"
           @click="emit('show', shown === pole ? null : pole)"
         >
-          <b>{{ pole }}</b
-          ><span v-if="steps">{{ steps.length }} pieces</span><span v-else class="tag stop">no path</span>
+          <b>{{ pole }}</b><span v-if="steps">{{ steps.length }} pieces</span
+          ><span v-else class="tag stop">no path</span>
         </button>
         <ol v-if="steps && shown === pole">
           <li v-for="(step, i) in steps" :key="i">

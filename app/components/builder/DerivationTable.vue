@@ -35,8 +35,7 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
         </td>
         <td class="num value">{{ stepWords(step.key, step.value) }}</td>
         <td class="how">
-          <span class="soft">{{ step.formula }}</span
-          ><br /><span class="mono">{{ step.working }}</span>
+          <span class="soft">{{ step.formula }}</span><br /><span class="mono">{{ step.working }}</span>
         </td>
         <td class="check">
           <span v-if="step.check" :class="step.check.isKept ? 'kept' : 'passed'"

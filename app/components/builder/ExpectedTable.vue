@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ExpectedReading } from '#core/results/expected'
-import { readingKind } from '#core/results/readings'
+import type { ExpectedReading } from '#core/testing/expected/circuit'
+import { readingKind } from '#core/testing/readings'
 import { readingText } from '#core/texts/steps'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'

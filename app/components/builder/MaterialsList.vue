@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deviceWords, type Materials } from '#core/materials/materials'
+import { deviceWords, type Materials } from '#core/design/materials/materials'
 import type { ScopeNames } from '#core/texts/findings'
 import { PART_NAME } from '~/texts/parts'
 import { CABLE_NAME } from '~/texts/names'

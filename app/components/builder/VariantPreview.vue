@@ -2,7 +2,7 @@
 import type { ExerciseForm, FormProblems, HeadField } from '#core/exercise/form/fields'
 import { amountOf } from '#core/exercise/form/to-form'
 import { formatQuantity } from '#core/units/format'
-import type { VariantsResult } from '#core/variants/variants'
+import type { VariantsResult } from '#core/exercise/variants'
 import { GOVERNS_WORDS, HEAD_NAME } from '~/texts/builder'
 
 /** The first variants as they would be given out, and how evenly hard they are. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layOut } from '#core/drawing/single-line'
+import { layOut } from '#core/exercise/single-line'
 import type { PublicInstallation } from '#core/exercise/assignment'
 import { stepWords } from '#core/design/step-kinds'
 import type { StepKey } from '#core/design/step-keys'

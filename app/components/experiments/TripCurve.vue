@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { scaleLog } from 'd3-scale'
-import { openingBand } from '#core/protection/band'
+import { openingBand } from '#core/bay/protection/band'
 import type { Device } from '#core/regulations/devices'
 import { timeWords } from '#core/texts/happenings'
 

@@ -50,8 +50,7 @@ async function start(mode: RunMode) {
     >
       <div class="stack">
         <button v-for="one in MODES" :key="one.mode" type="button" class="mode" @click="start(one.mode)">
-          <b>{{ one.name }}</b
-          ><span class="soft">{{ one.about }}</span>
+          <b>{{ one.name }}</b><span class="soft">{{ one.about }}</span>
         </button>
       </div>
     </el-dialog>

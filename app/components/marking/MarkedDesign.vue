@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
-import type { StepMark } from '#core/marking/mark-design'
-import type { Override } from '#core/marking/proposal'
-import type { ItemKey } from '#core/outcomes/framework'
+import type { StepMark } from '#core/assessment/marking/mark-design'
+import type { Override } from '#core/assessment/marking/proposal'
+import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { ScopeNames } from '#core/texts/findings'
 import { STEP_TEXT } from '#core/texts/steps'
 import { VERDICT_WORDS, becauseOf, overrideOf, theirs } from '~/texts/marks'

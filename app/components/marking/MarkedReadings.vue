@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Override } from '#core/marking/proposal'
-import type { ItemKey } from '#core/outcomes/framework'
-import type { ReadingMark } from '#core/results/judge'
-import { readingKind } from '#core/results/readings'
+import type { Override } from '#core/assessment/marking/proposal'
+import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ReadingMark } from '#core/testing/judge/circuit'
+import { readingKind } from '#core/testing/readings'
 import { findingSentence, itemName, type ScopeNames } from '#core/texts/findings'
 import { BAND_REASON } from '#core/texts/schedule-findings'
 import { QUANTITIES } from '#core/units/quantity'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WorkMark } from '#core/inspection/work-mark'
-import type { Override } from '#core/marking/proposal'
-import type { ItemKey } from '#core/outcomes/framework'
+import type { Override } from '#core/assessment/marking/proposal'
+import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { findingSentence } from '#core/texts/findings'
 import { GROUP_NAME } from '#core/texts/inspection'
 import { VERDICT_WORDS, overrideOf } from '~/texts/marks'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Paper, PaperItem } from '#core/papers/paper'
+import type { Paper, PaperItem } from '#core/testing/records/test-record'
 import type { CircuitHead } from '#schemas/schedule-views'
 
 /** The parts of a record: what is known stands there, the rest is typed. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingKind, whyKey, type Readings } from '#core/results/readings'
+import { readingKind, whyKey, type Readings } from '#core/testing/readings'
 import { readingText } from '#core/texts/steps'
 import { QUANTITIES } from '#core/units/quantity'
 import type { PapersView } from '#schemas/paper-views'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RosterPreview } from '#core/roster/roster'
+import type { RosterPreview } from '#core/exercise/roster'
 import { ROSTER_PROBLEM } from '#core/texts/roster'
 import type { SignInSlip } from '#schemas/views'
 

@@ -69,8 +69,7 @@ const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) =>
     </table>
     <div v-else class="labels">
       <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label">
-        <b>{{ circuit.way }}</b
-        ><span
+        <b>{{ circuit.way }}</b><span
           >{{ circuit.name }}<br /><span class="mono"
             >{{ task.device.curve ?? '' }}{{ words(values, 'in')
             }}{{ (values.residual ?? 0) > 0 ? ` · ${words(values, 'residual')}` : '' }}</span

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { gainMm } from '#core/run/bending'
-import { ENTRY_MM, type ContainmentRun, type Former } from '#core/run/run'
-import type { Tube } from '#core/run/tubes'
+import { gainMm } from '#core/containment/bending'
+import { ENTRY_MM, type ContainmentRun, type Former } from '#core/containment/containment-run'
+import type { Tube } from '#core/containment/tubes'
 import { DIRECTION_NAME } from '#core/texts/run'
 
 /** What lies on the bench while somebody bends: each tube as a strip with its marks, in order, and which way. */

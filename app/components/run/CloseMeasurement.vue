@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { RUN_PARTS } from '#core/outcomes/framework'
-import type { PartVerdict } from '#core/run/verdict'
+import { RUN_PARTS } from '#core/assessment/outcomes/framework'
+import type { PartVerdict } from '#core/containment/verdict'
 import { RUN_PART_NAME } from '#core/texts/run'
 import type { MeasureCloseBody } from '#schemas/workmanship-views'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CuttingList } from '#core/run/cutting'
+import type { CuttingList } from '#core/containment/cutting'
 
 /** Which pieces come out of which tube, drawn to scale, and how close that is to the least there can be. */
 const props = defineProps<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { calibrate } from '#core/run/bending'
+import { calibrate } from '#core/containment/bending'
 
 /** One test piece bent to a right angle tells what this bench's former does. */
 const props = defineProps<{ outsideMm: number; locked: boolean }>()

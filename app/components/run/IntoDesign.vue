@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { RunSheet } from '#core/run/form'
-import { routeOf } from '#core/run/route'
-import { isInContainment } from '#core/run/from-circuit'
+import type { RunSheet } from '#core/containment/form'
+import { routeOf } from '#core/containment/route'
+import { isInContainment } from '#core/containment/from-circuit'
 import type { ExerciseListItem, StoredExercise } from '#schemas/views'
 
 /** Gives the route of a run to a circuit of a draft: length, the worst section between draw points, and how many circuits share it, which the design groups by. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { holeProblems, notchProblems, clipSpacingMm, isInZone } from '#core/run/surface'
-import { spacingMm } from '#core/run/supports'
-import type { RunSheet } from '#core/run/form'
-import type { Pull } from '#core/run/check'
+import { holeProblems, notchProblems, clipSpacingMm, isInZone } from '#core/containment/surface'
+import { spacingMm } from '#core/containment/supports'
+import type { RunSheet } from '#core/containment/form'
+import type { Pull } from '#core/containment/check'
 import { PULL_NAME } from '#core/texts/run'
 
 /** What follows from a run beside its bends: draw points and pull, fill, supports, expansion; and cables that run on surfaces and through joists. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { drawRun, project } from '#core/drawing/run'
-import { AXES, directionsOf, dot, type Vector } from '#core/run/geometry'
-import type { RunProblem } from '#core/run/check'
-import type { ContainmentRun, Former } from '#core/run/run'
+import { drawRun, project } from '#core/containment/drawing'
+import { AXES, directionsOf, dot, type Vector } from '#core/containment/geometry'
+import type { RunProblem } from '#core/containment/check'
+import type { ContainmentRun, Former } from '#core/containment/containment-run'
 
 /** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured corners are drawn over it. */
 const props = defineProps<{

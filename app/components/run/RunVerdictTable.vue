@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PartVerdict } from '#core/run/verdict'
+import type { PartVerdict } from '#core/containment/verdict'
 import { RUN_PART_NAME } from '#core/texts/run'
 import type { MeasurementView } from '#schemas/workmanship-views'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { straightIds, type RunFields } from '#core/run/form'
-import { DIRECTIONS, JOINTS } from '#core/run/run'
+import { straightIds, type RunFields } from '#core/containment/form'
+import { DIRECTIONS, JOINTS } from '#core/containment/containment-run'
 import { DIRECTION_NAME, JOINT_NAME } from '#core/texts/run'
 
 /** The straights of a run by their dimensions, for the keyboard; detours open under their straight. */

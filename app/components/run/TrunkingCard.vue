@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { sizeOf, type ContainmentRun } from '#core/run/run'
-import type { Mitre } from '#core/run/mitre'
-import type { Tube } from '#core/run/tubes'
+import { sizeOf, type ContainmentRun } from '#core/containment/containment-run'
+import type { Mitre } from '#core/containment/mitre'
+import type { Tube } from '#core/containment/tubes'
 import { DIRECTION_NAME } from '#core/texts/run'
 
 /** What lies on the bench while trunking is cut: each piece with its long and short side and the angle of every cut. */

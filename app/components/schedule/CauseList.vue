@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Diagnosis } from '#core/diagnosis/diagnose'
-import { isDead } from '#core/results/readings'
-import type { Rig } from '#core/rig/rig'
+import type { Diagnosis } from '#core/testing/diagnosis/diagnose'
+import { isDead } from '#core/testing/readings'
+import type { Rig } from '#core/bay/model/rig'
 import { causeWords } from '#core/texts/causes'
 import { testWords } from '#core/texts/faults'
 import { itemName } from '#core/texts/findings'
@@ -38,8 +38,7 @@ const nameOf = (key: string) => itemName(`reading.${key}`, props.names)
     <ol>
       <li v-for="cause in causes" :key="cause.cause + cause.where">
         <div class="row spread">
-          <b>{{ cause.cause }}</b
-          ><span class="mono">{{ Math.round(cause.share * 100) }} %</span>
+          <b>{{ cause.cause }}</b><span class="mono">{{ Math.round(cause.share * 100) }} %</span>
         </div>
         <span class="share" aria-hidden="true"
           ><span :style="{ width: `${Math.max(1, cause.share * 100)}%` }"

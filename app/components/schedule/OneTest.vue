@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { parseReading } from '#core/results/parse-reading'
-import { readingKind, whyKey } from '#core/results/readings'
+import { parseReading } from '#core/testing/parse/parse-reading'
+import { readingKind, whyKey } from '#core/testing/readings'
 import { findingSentence } from '#core/texts/findings'
 import { readingText } from '#core/texts/steps'
 import { formatQuantity } from '#core/units/format'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingKind } from '#core/results/readings'
+import { readingKind } from '#core/testing/readings'
 import type { TestView } from '#schemas/schedule-views'
 
 /** One box of the schedule: typed for numbers, tapped for ticks. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingKind, whyKey } from '#core/results/readings'
+import { readingKind, whyKey } from '#core/testing/readings'
 import { readingText } from '#core/texts/steps'
 import { QUANTITIES } from '#core/units/quantity'
 import type { TestView } from '#schemas/schedule-views'
@@ -81,8 +81,7 @@ function move(key: string, isDown: boolean): void {
       <tbody v-for="{ circuit, cells, more } in tests.rows.value" :key="circuit.id">
         <tr>
           <th scope="row">
-            <b>{{ circuit.name }}</b
-            ><small>{{ circuit.device }} · {{ circuit.conductors }}</small>
+            <b>{{ circuit.name }}</b><small>{{ circuit.device }} · {{ circuit.conductors }}</small>
           </th>
           <td
             v-for="(test, i) in cells"

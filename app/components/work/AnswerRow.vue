@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readAnswer } from '#core/marking/answer'
+import { readAnswer } from '#core/assessment/marking/answer'
 import { STEP_KINDS, type Choice } from '#core/design/step-kinds'
 import type { StepKey } from '#core/design/step-keys'
 import { STEP_TEXT } from '#core/texts/steps'

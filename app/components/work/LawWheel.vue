@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WHEEL, solveWheel, type WheelKey } from '#core/calculator/laws'
+import { WHEEL, solveWheel, type WheelKey } from '#core/design/calculator/laws'
 import { formatNumber } from '#core/units/format'
 import { parseQuantity } from '#core/units/parse'
 import type { QuantityKey } from '#core/units/quantity'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import type { StageEvent } from '#schemas/marking-views'
 
 /** What the assessor last said about energising: who, when, and what to put right. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import type { StageEvent } from '#schemas/marking-views'
 
 defineProps<{ events: readonly StageEvent[]; stage: Stage }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Lock } from '@lucide/vue'
-import { parseReading } from '#core/results/parse-reading'
-import { readingKind, type ReadingKey } from '#core/results/readings'
+import { parseReading } from '#core/testing/parse/parse-reading'
+import { readingKind, type ReadingKey } from '#core/testing/readings'
 import { findingSentence } from '#core/texts/findings'
 import { readingText } from '#core/texts/steps'
 import { formatQuantity } from '#core/units/format'

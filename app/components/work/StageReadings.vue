@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isDead } from '#core/results/readings'
+import { isDead } from '#core/testing/readings'
 import type { WorkView } from '#schemas/views'
 
 /** The boxes for the readings of one stage: a schedule where a whole board is tested, else one row for each reading. */

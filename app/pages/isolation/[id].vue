@@ -122,8 +122,7 @@ onMounted(watchIt.load)
               :aria-expanded="opened === one.key"
               @click="opened = opened === one.key ? null : one.key"
             >
-              <span class="time">{{ clock(one.atIso) }}</span
-              ><span
+              <span class="time">{{ clock(one.atIso) }}</span><span
                 >{{ i + 1 }}. {{ words(one)
                 }}<span v-if="one.remark" class="remark">{{ one.remark }}</span></span
               >

@@ -74,8 +74,7 @@ async function start() {
         <section v-if="register.repeats.length" class="stack">
           <h2>Repeats booked</h2>
           <p v-for="one in register.repeats" :key="one.id" class="stitched stop">
-            <b>{{ one.name }}</b
-            >, {{ one.plannedFor }}, bay {{ one.bay }}: {{ one.reason }}
+            <b>{{ one.name }}</b>, {{ one.plannedFor }}, bay {{ one.bay }}: {{ one.reason }}
           </p>
         </section>
         <LockRegister :register="register" @changed="refreshRegister" />

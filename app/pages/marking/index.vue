@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '#core/attempt/stages'
+import type { Stage } from '#core/exercise/attempt/stages'
 import type { MarkingListItem } from '#schemas/marking-views'
 import { STAGE_WORDS } from '~/texts/stages'
 

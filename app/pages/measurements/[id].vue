@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { cornersOf, directionsOf, plus, type Vector } from '#core/run/geometry'
-import { readRun } from '#core/run/form'
-import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/run/measure'
-import { runVerdicts } from '#core/run/verdict'
+import { cornersOf, directionsOf, plus, type Vector } from '#core/containment/geometry'
+import { readRun } from '#core/containment/form'
+import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/containment/measure'
+import { runVerdicts } from '#core/containment/verdict'
 import { DIRECTION_NAME, patternSentence } from '#core/texts/run'
 import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'
 
@@ -107,8 +107,9 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
         @click="selected = dimension.straight"
       >
         <p>
-          <b>{{ nameOf(dimension) }}</b
-          ><span v-if="dimension.nominalMm" class="mono nominal">{{ Math.round(dimension.nominalMm) }}</span>
+          <b>{{ nameOf(dimension) }}</b><span v-if="dimension.nominalMm" class="mono nominal">{{
+            Math.round(dimension.nominalMm)
+          }}</span>
         </p>
         <div v-if="dimension.kind === 'way' || dimension.kind === 'bubble'" class="taps">
           <button

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PaperKind } from '#core/papers/paper'
+import type { PaperKind } from '#core/testing/records/test-record'
 import { RESIDUAL_NOTICE } from '#core/texts/papers'
 
 /** Records of a tested board: schedule of results, a record in five parts, an installation record, stickers. Signed once they are complete. */
@@ -95,8 +95,7 @@ onMounted(papers.load)
             ><span>If it does not, tell the person in charge; do not use the circuit.</span>
           </div>
           <div v-for="circuit in view.circuits" :key="circuit.id" class="sticker small-one">
-            <b>{{ circuit.name }}</b
-            ><span class="mono">{{ circuit.device }}</span>
+            <b>{{ circuit.name }}</b><span class="mono">{{ circuit.device }}</span>
           </div>
         </div>
         <template v-else-if="shown">
@@ -169,8 +168,7 @@ onMounted(papers.load)
             :class="{ on: opened === one.id }"
             @click="opened = opened === one.id ? null : one.id"
           >
-            <b>{{ one.signedBy }}</b
-            ><span>{{ dayTime(one.signedAt) }}</span
+            <b>{{ one.signedBy }}</b><span>{{ dayTime(one.signedAt) }}</span
             ><span class="mono small">{{ one.hash.slice(0, 16) }}…</span>
           </button>
         </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MADE, SIZES, type ContainmentRun } from '#core/run/run'
+import { MADE, SIZES, type ContainmentRun } from '#core/containment/containment-run'
 import type { PersonView } from '#schemas/views'
 
 /** A run of conduit: dimensions and drawing side by side, below what follows from them for the bench, the stores and the wall. */

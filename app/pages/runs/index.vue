@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { isInContainment, runFromCircuit } from '#core/run/from-circuit'
-import type { RunFields } from '#core/run/form'
+import { isInContainment, runFromCircuit } from '#core/containment/from-circuit'
+import type { RunFields } from '#core/containment/form'
 import type { ExerciseListItem } from '#schemas/views'
 import type { RunListItem } from '#schemas/workmanship-views'
 

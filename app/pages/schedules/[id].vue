@@ -77,8 +77,7 @@ const wrongIn = (tab: string) =>
         <div class="row">
           <el-button size="small" @click="onlyOpen = !onlyOpen">{{
             onlyOpen ? 'All readings' : 'Only what stands out'
-          }}</el-button
-          ><NuxtLink :to="`/marking/${view.attempt.id}`">Marking</NuxtLink>
+          }}</el-button><NuxtLink :to="`/marking/${view.attempt.id}`">Marking</NuxtLink>
         </div>
       </div>
       <div class="tabs" role="tablist" aria-label="Circuits">

@@ -2,7 +2,7 @@ import type { Consequence } from '../../installation/installation'
 import type { Premises } from '../../regulations/diversity'
 import type { Edition } from '../../regulations/editions'
 import type { Arrangement, Phases, Use } from '../../regulations/supply'
-import type { DeviceAbove } from '../../exercise/task'
+import type { DeviceAbove } from '../task'
 import type { Line } from '../../installation/installation'
 import type { Step } from '../step'
 

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
 import { refused, worked } from '../step'

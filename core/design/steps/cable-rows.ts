@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { CABLES, methodsOf, pairOhmPerM, sizeOf, type CableSize } from '../../regulations/cables/sizes'
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import { SOURCES } from '../../regulations/source'

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { U0_V } from '../../regulations/supply'

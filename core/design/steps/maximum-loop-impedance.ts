@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import {
   CURVES,
   DEVICES,

@@ -1,5 +1,5 @@
 import { RESIDUAL_RATINGS_A, RESIDUAL_TYPES, neededResidualType } from '../../regulations/residual'
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { SOURCES } from '../../regulations/source'
 import { isResidualDelayed } from '../fault-energy'
 import { neededResidualA, residualNeeds } from '../residual-needs'

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { fuseCurrentA } from '../../regulations/fuses'
 import { letThroughA2s } from '../../regulations/let-through'

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import type { Step } from '../step'
 
 /** A step of a circuit's design. */

@@ -1,4 +1,4 @@
-import type { Task } from '../../exercise/task'
+import type { Task } from '../task'
 import { CABLES } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { nominalV, voltDropFraction } from '../../regulations/supply'

@@ -1,4 +1,4 @@
-import type { DevicePart } from '../../rig/rig'
+import type { DevicePart } from '../../bay/model/rig'
 import { INDICATORS, PLACES, type Indicator, type Place } from '../act'
 import { TOPICS, type Topic } from './world'
 import type { TrainerState } from './state'

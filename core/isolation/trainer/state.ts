@@ -1,6 +1,6 @@
-import type { BayState } from '../../bay/state'
-import type { Touched } from '../../bay/touch'
-import type { Rig } from '../../rig/rig'
+import type { BayState } from '../../bay/behaviour/state'
+import type { Touched } from '../../bay/behaviour/touch'
+import type { Rig } from '../../bay/model/rig'
 import type { Act, Indicator, Place } from '../act'
 import type { World } from './world'
 

@@ -1,5 +1,5 @@
-import type { BayState } from '../../bay/state'
-import type { Rig } from '../../rig/rig'
+import type { BayState } from '../../bay/behaviour/state'
+import type { Rig } from '../../bay/model/rig'
 import type { Level } from '../policy'
 
 export const TOPICS = ['what', 'where', 'else', 'permit'] as const

@@ -2,8 +2,8 @@
 import type { StepKey } from '#core/design/step-keys'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { idsIn } from '#core/exercise/form/fields'
-import { materialsOf } from '#core/materials/materials'
-import { toolsFor } from '#core/materials/tools'
+import { materialsOf } from '#core/design/materials/materials'
+import { toolsFor } from '#core/design/materials/tools'
 import { findingSentence } from '#core/texts/findings'
 import { boxName } from '~/texts/builder'
 

@@ -6,8 +6,8 @@ import {
   type PublicInstallation,
 } from '#core/exercise/assignment'
 import type { Installation } from '#core/installation/installation'
-import { materialsOf } from '#core/materials/materials'
-import { toolsFor } from '#core/materials/tools'
+import { materialsOf } from '#core/design/materials/materials'
+import { toolsFor } from '#core/design/materials/tools'
 import type { StoredExercise, TaskSheet } from '#schemas/views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })

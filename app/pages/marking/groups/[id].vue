@@ -91,8 +91,7 @@ const dots = computed(() => {
             @keydown.enter="picked = step.node"
           >
             <td>
-              <b>{{ STEP_TEXT[step.step].name }}</b
-              ><br /><span class="soft small">{{ step.scopeName }}</span>
+              <b>{{ STEP_TEXT[step.step].name }}</b><br /><span class="soft small">{{ step.scopeName }}</span>
             </td>
             <td>
               <svg

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Maximize2, Undo2, ZoomIn, ZoomOut } from '@lucide/vue'
-import { COLOURS, type Rig } from '#core/rig/rig'
-import { terminalWords } from '#core/rig/terminals'
+import { COLOURS, type Rig } from '#core/bay/model/rig'
+import { terminalWords } from '#core/bay/model/terminals'
 import { rigSentence } from '#core/texts/rig-problems'
 import { COLOUR_MARK, COLOUR_VAR, MODE_NAME, type BayMode } from '~/texts/bay'
 import { AREAS } from '~/utils/areas'
@@ -209,8 +209,7 @@ useShortcuts([
                 :aria-checked="area === one"
                 @click="area = one"
               >
-                {{ one }}</button
-              ><span class="unit">mm²</span>
+                {{ one }}</button><span class="unit">mm²</span>
             </div>
             <div class="seg" role="radiogroup" aria-label="Colour">
               <button

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { experiment } from '#core/experiments/experiments'
+import { experiment } from '#core/bay/experiments/experiments'
 import type { PredictionView } from '#schemas/bay-views'
 
 definePageMeta({
@@ -132,8 +132,7 @@ const settingWords = (entry: PredictionView) =>
             :class="{ on: opened === entry.id }"
             @click="opened = entry.id"
           >
-            <span class="soft small">{{ dayTime(entry.at) }}</span
-            ><span>{{ entry.predicted }}</span>
+            <span class="soft small">{{ dayTime(entry.at) }}</span><span>{{ entry.predicted }}</span>
           </button>
         </template>
       </section>

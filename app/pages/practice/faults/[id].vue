@@ -93,8 +93,7 @@ const last = computed(() => view.value?.log.at(-1))
         </p>
         <ul class="marks">
           <li v-for="mark in view.verdict.marks" :key="mark.rule" :class="mark.state">
-            <b>{{ HUNT_TEXT[mark.rule].name }}</b
-            ><span
+            <b>{{ HUNT_TEXT[mark.rule].name }}</b><span
               class="tag"
               :class="mark.state === 'kept' ? 'met' : mark.isCritical ? 'stop' : 'waiting'"
               >{{

@@ -137,8 +137,9 @@ async function again() {
         <p class="soft">Tap it. Then say how serious it is.</p>
         <article v-for="[spot, mark] in marks" :key="spot" :class="{ on: current === spot }">
           <div class="row spread">
-            <b>{{ nameOf(spot) }}</b
-            ><button type="button" class="plain" @click="unmark(spot)">Take back</button>
+            <b>{{ nameOf(spot) }}</b><button type="button" class="plain" @click="unmark(spot)">
+              Take back
+            </button>
           </div>
           <div class="grades" role="radiogroup" :aria-label="`How serious: ${nameOf(spot)}`">
             <button

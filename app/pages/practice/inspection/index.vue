@@ -26,10 +26,13 @@ async function start(scene: 'board' | 'intake') {
     <div class="row">
       <el-button size="large" type="primary" data-testid="start-board" @click="start('board')">{{
         NAME.board
-      }}</el-button
-      ><el-button size="large" type="primary" data-testid="start-intake" @click="start('intake')">{{
-        NAME.intake
-      }}</el-button>
+      }}</el-button><el-button
+        size="large"
+        type="primary"
+        data-testid="start-intake"
+        @click="start('intake')"
+        >{{ NAME.intake }}</el-button
+      >
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <h2 v-if="data?.length">Your rounds</h2>

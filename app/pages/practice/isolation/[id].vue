@@ -109,8 +109,7 @@ async function again() {
         <div class="row">
           <span class="tag" :class="view.indicator ? 'plain' : 'waiting'">{{
             view.indicator ? `in hand: ${INDICATOR_NAME[view.indicator]}` : 'no indicator in hand'
-          }}</span
-          ><span class="soft small">{{ minutes }}</span>
+          }}</span><span class="soft small">{{ minutes }}</span>
         </div>
       </header>
       <PlacePlan :place="view.place" :point-name="view.pointName" :is-open="view.isOpen" @walk="walk" />

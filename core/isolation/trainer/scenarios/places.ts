@@ -1,12 +1,12 @@
-import { workingState } from '../../../bay/state'
+import { workingState } from '../../../bay/behaviour/state'
 import {
   lights,
   practiceCircuit,
   practiceInstallation,
   practiceRig,
   sockets,
-} from '../../../practice/installations'
-import type { DevicePart, Rig } from '../../../rig/rig'
+} from '../../../bay/practice/installations'
+import type { DevicePart, Rig } from '../../../bay/model/rig'
 import type { World } from '../world'
 
 /** Same numbers, same choice; 0 ≤ value < 1. */

@@ -1,0 +1,70 @@
+import { COPPER_OHM_PER_M } from '../../regulations/conductors'
+import type { Rig } from '../model/rig'
+import { changeWire } from './edit'
+import { circuitWires, conductorOf, type FaultKind } from './fault'
+
+/** A screw that was not tightened after dressing, Ω; of the catalogue's 0.3 to 5 Ω. */
+const LOOSE_OHM = 1
+const UNDER_SCREW_OHM = 5
+/** Where nobody took the short way. */
+const DETOUR = 1.8
+
+const AREAS = Object.keys(COPPER_OHM_PER_M)
+  .map(Number)
+  .sort((a, b) => a - b)
+const smaller = (areaMm2: number): number | undefined => AREAS[AREAS.indexOf(areaMm2) - 1]
+
+const runsOf = (rig: Rig) => rig.runs.map(({ id }) => ({ key: id, at: [id] }))
+
+export const RESISTANCE_FAULTS: readonly FaultKind[] = [
+  {
+    code: 'loose',
+    group: 'resistance',
+    prior: 5,
+    places: (rig) =>
+      circuitWires(rig).flatMap((wire) => [
+        { key: `${wire.id} from`, at: [wire.from, wire.id] },
+        { key: `${wire.id} to`, at: [wire.to, wire.id] },
+      ]),
+    apply: (rig, { key }) => {
+      const [id, end] = key.split(' ') as [string, string]
+      return changeWire(rig, id, { looseOhm: end === 'from' ? [LOOSE_OHM, 0] : [0, LOOSE_OHM] })
+    },
+  },
+  {
+    code: 'insulationUnderScrew',
+    group: 'resistance',
+    prior: 3,
+    places: (rig) => circuitWires(rig).map(({ id, to }) => ({ key: id, at: [to, id] })),
+    apply: (rig, { key }) => changeWire(rig, key, { looseOhm: [0, UNDER_SCREW_OHM] }),
+  },
+  {
+    code: 'thinner',
+    group: 'resistance',
+    prior: 2,
+    places: (rig) =>
+      runsOf(rig).filter(({ key }) =>
+        rig.wires.some(
+          (wire) => wire.run === key && conductorOf(wire) !== 'earth' && smaller(wire.areaMm2) !== undefined,
+        ),
+      ),
+    apply: (rig, { key }) => ({
+      ...rig,
+      wires: rig.wires.map((wire) =>
+        wire.run === key && conductorOf(wire) !== 'earth'
+          ? { ...wire, areaMm2: smaller(wire.areaMm2) ?? wire.areaMm2 }
+          : wire,
+      ),
+    }),
+  },
+  {
+    code: 'longer',
+    group: 'resistance',
+    prior: 2,
+    places: runsOf,
+    apply: (rig, { key }) => ({
+      ...rig,
+      wires: rig.wires.map((wire) => (wire.run === key ? { ...wire, lengthM: wire.lengthM * DETOUR } : wire)),
+    }),
+  },
+]

@@ -1,0 +1,26 @@
+import { ZERO, add, magnitude, subtract } from '../network/complex'
+import { boardEnd } from '../faults/fault'
+import { display, type Reading } from './reading'
+import { solveWith } from './measure'
+import type { Bench } from './setup'
+
+const RANGES = [
+  { end: 0.3999, step: 0.0001 },
+  { end: 3.999, step: 0.001 },
+  { end: 39.99, step: 0.01 },
+  { end: 399.9, step: 0.1 },
+]
+const ACCURACY = { relative: 0.02, digits: 5 }
+
+/** Clamp around these conductors together, A: one shows its current, line and neutral together what does not come back. */
+export function readClamp(bench: Bench, wires: readonly string[], error = 0): Reading {
+  const solved = solveWith(bench, 50) ?? solveWith(bench, 0)
+  const total = wires.reduce((sum, id) => {
+    const wire = bench.rig.wires.find((one) => one.id === id)
+    if (!wire || !solved) return sum
+    // All counted as they leave the board, whichever way somebody wrote them down.
+    const isOutward = boardEnd(bench.rig, wire)?.atBoard !== wire.to
+    return isOutward ? add(sum, solved.ampere(id)) : subtract(sum, solved.ampere(id))
+  }, ZERO)
+  return display('current', magnitude(total), RANGES, ACCURACY, error)
+}

@@ -1,0 +1,56 @@
+import { magnitude, real } from '../network/complex'
+import { residualBand } from '../protection/residual'
+import { watchDevice } from '../behaviour/watch'
+import { TOUCH_LIMIT_V } from '../../regulations/supply'
+import { indexParts, nodeOf } from '../model/terminals'
+import { display, refused, type Reading } from './reading'
+import { solveWith, voltBetween, type Probes } from './measure'
+import type { Bench } from './setup'
+
+export const RESIDUAL_MULTIPLES = [0.5, 1, 5] as const
+export type ResidualMultiple = (typeof RESIDUAL_MULTIPLES)[number]
+
+/** The longest that a test runs, s, at half, once and five times IΔn. */
+const LONGEST_S: Readonly<Record<ResidualMultiple, number>> = { 0.5: 1.999, 1: 0.5, 5: 0.15 }
+const ACCURACY = { relative: 0.02, digits: 2 }
+/** On the other half-wave a device waits for the next one; common practice, no source. */
+const OTHER_HALF_S = 0.005
+
+/** Trip time of the quickest residual device in front of this point, s. Starting on either half-wave. */
+export function readTripTime(
+  bench: Bench,
+  probes: Probes,
+  ratedA: number,
+  multiple: ResidualMultiple,
+  startDegrees: 0 | 180 = 0,
+  error = 0,
+): Reading & { readonly trips: readonly string[] } {
+  const parts = indexParts(bench.rig)
+  const idle = solveWith(bench, 50)
+  const volt = idle ? voltBetween(bench, idle, probes) : 0
+  if (!idle || volt < 180) return { ...refused('time', 'noSupply', { volt: Math.round(volt) }), trips: [] }
+  const solved = solveWith(bench, 50, [
+    {
+      kind: 'injection',
+      name: 'residual tester',
+      from: probes.at,
+      to: probes.to,
+      ampere: real(multiple * ratedA),
+    },
+  ])
+  if (!solved) return { ...refused('time', 'noSupply'), trips: [] }
+  const touchV = magnitude(solved.volt(nodeOf(parts, probes.to)))
+  if (touchV > TOUCH_LIMIT_V)
+    return { ...refused('time', 'touchVoltage', { volt: Math.round(touchV) }), trips: [] }
+  const times = bench.rig.parts.flatMap((part) => {
+    if (part.kind !== 'device' || !part.residual || !bench.state.closed[part.id]) return []
+    const band = residualBand(part.residual, watchDevice(part, solved).residualA)
+    return band ? [{ part: part.id, s: band.usualS + (startDegrees === 180 ? OTHER_HALF_S : 0) }] : []
+  })
+  const quickest = Math.min(...times.map(({ s }) => s), Infinity)
+  const reading = display('time', quickest, [{ end: LONGEST_S[multiple], step: 0.001 }], ACCURACY, error)
+  return {
+    ...reading,
+    trips: reading.isOver ? [] : times.filter(({ s }) => s === quickest).map(({ part }) => part),
+  }
+}

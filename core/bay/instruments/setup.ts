@@ -1,0 +1,62 @@
+import { real } from '../network/complex'
+import type { Element } from '../network/network'
+import { moveEnd } from '../faults/edit'
+import type { Rig, TerminalRef } from '../model/rig'
+import type { BayState } from '../behaviour/state'
+
+/** How a bay is made ready for a test: ends taken out of their terminals, links put in. */
+export interface Setup {
+  /** Conductors' ends that hang free: probe them at `freeEnd(wire, end)`. */
+  readonly freed: readonly { readonly wire: string; readonly end: 'from' | 'to' }[]
+  readonly links: readonly (readonly [TerminalRef, TerminalRef])[]
+}
+
+export const NO_SETUP: Setup = { freed: [], links: [] }
+
+/** The bay that an instrument is put to. */
+export interface Bench {
+  readonly rig: Rig
+  readonly state: BayState
+  /** Conductor temperature, °C. */
+  readonly conductorC: number
+  readonly links: readonly Element[]
+}
+
+/** A good lead with a crocodile clip, Ω. */
+const LINK_OHM = 1e-3
+
+/** Where the free end of a conductor is probed. */
+export const freeEnd = (wire: string, end: 'from' | 'to'): TerminalRef => `free-${wire}-${end}.S`
+
+/** The bay with its set-up made. */
+export function prepare(
+  rig: Rig,
+  state: BayState,
+  { freed, links }: Setup = NO_SETUP,
+  conductorC = 20,
+): Bench {
+  const open = freed.reduce((made, { wire: id, end }): Rig => {
+    const wire = made.wires.find((one) => one.id === id)
+    if (!wire) return made
+    const part = {
+      id: `free-${id}-${end}`,
+      name: `Free end of ${id}`,
+      kind: 'junction',
+      board: null,
+      circuit: null,
+    } as const
+    return moveEnd({ ...made, parts: [...made.parts, part] }, id, wire[end], freeEnd(id, end))
+  }, rig)
+  return {
+    rig: open,
+    state,
+    conductorC,
+    links: links.map(([from, to], i): Element => ({
+      kind: 'impedance',
+      name: `link ${i + 1}`,
+      from,
+      to,
+      ohm: real(LINK_OHM),
+    })),
+  }
+}

@@ -1,0 +1,95 @@
+import type { TerminalRef } from '../model/rig'
+import { SOCKET_WORDS, hazardSentence, readingWords } from '../../texts/instruments'
+import { readClamp } from './clamp'
+import { readContinuity } from './continuity'
+import { readInsulation, type TestVolt } from './insulation'
+import { readFaultCurrent, readLoop } from './loop'
+import type { Reading } from './reading'
+import { readTripTime, type ResidualMultiple } from './residual-test'
+import type { Bench } from './setup'
+import { readIndicator, readRotation, readSocketTester, readVoltage } from './voltage'
+
+/** Every instrument, and what it is put to: so many terminals, a socket, or conductors. */
+export const INSTRUMENTS = {
+  continuity: { on: 'terminals', count: 2 },
+  insulation: { on: 'terminals', count: 2 },
+  voltage: { on: 'terminals', count: 2 },
+  indicator: { on: 'terminals', count: 2 },
+  loop: { on: 'terminals', count: 2 },
+  'loop-high': { on: 'terminals', count: 2 },
+  'fault-current': { on: 'terminals', count: 2 },
+  rcd: { on: 'terminals', count: 2 },
+  socket: { on: 'socket', count: 1 },
+  clamp: { on: 'wires', count: 8 },
+  rotation: { on: 'terminals', count: 3 },
+} as const satisfies Record<string, { on: 'terminals' | 'socket' | 'wires'; count: number }>
+
+export type InstrumentCode = keyof typeof INSTRUMENTS
+export const INSTRUMENT_CODES = Object.keys(INSTRUMENTS) as readonly InstrumentCode[]
+
+/** What is measured, where, and how the instrument is set. */
+export interface ReadingRequest {
+  readonly instrument: InstrumentCode
+  /** Terminals in the order of the probes; conductors of a clamp; the socket of a plug-in tester. */
+  readonly at: readonly string[]
+  /** Insulation, V. */
+  readonly volt: TestVolt
+  /** Residual test: rated current, A, and its multiple. */
+  readonly ratedA: number
+  readonly multiple: ResidualMultiple
+}
+
+export interface Taken {
+  /** As it stands on the display. */
+  readonly shown: string
+  readonly sentences: readonly string[]
+  /** The value behind the display, where it is a number. */
+  readonly reading: Reading | null
+  /** Devices that the test opened. */
+  readonly trips: readonly string[]
+}
+
+/** Reads an instrument on a bay made ready for it. */
+export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multiple }: ReadingRequest): Taken {
+  const probes = { at: at[0] as TerminalRef, to: at[1] as TerminalRef }
+  switch (instrument) {
+    case 'continuity':
+      return told(readContinuity(bench, probes))
+    case 'insulation':
+      return told(readInsulation(bench, probes, volt))
+    case 'voltage':
+      return told(readVoltage(bench, probes))
+    case 'loop':
+      return told(readLoop(bench, probes, 'no-trip'))
+    case 'loop-high':
+      return told(readLoop(bench, probes, 'high-current'))
+    case 'fault-current':
+      return told(readFaultCurrent(bench, probes, 'high-current'))
+    case 'clamp':
+      return told(readClamp(bench, at))
+    case 'rcd': {
+      const reading = readTripTime(bench, probes, ratedA, multiple)
+      return { ...told(reading), trips: reading.trips }
+    }
+    case 'indicator':
+      return plain(`${readIndicator(bench, probes)} V`)
+    case 'socket':
+      return plain(SOCKET_WORDS[readSocketTester(bench, at[0]!)])
+    case 'rotation':
+      return plain(ROTATION_WORDS[readRotation(bench, [at[0]!, at[1]!, at[2]!])])
+  }
+}
+
+const told = (reading: Reading): Taken => ({
+  shown: readingWords(reading),
+  sentences: reading.hazards.map(hazardSentence),
+  reading,
+  trips: [],
+})
+const plain = (shown: string): Taken => ({ shown, sentences: [], reading: null, trips: [] })
+
+const ROTATION_WORDS: Readonly<Record<ReturnType<typeof readRotation>, string>> = {
+  'L1-L2-L3': 'L1-L2-L3',
+  'L1-L3-L2': 'L1-L3-L2',
+  missing: 'a line is missing',
+}

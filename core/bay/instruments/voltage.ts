@@ -1,0 +1,76 @@
+import { angleDegrees, magnitude, real, subtract, type Complex } from '../network/complex'
+import { nodeOf, indexParts } from '../model/terminals'
+import { display, type Reading } from './reading'
+import { solveWith, voltBetween, type Probes } from './measure'
+import type { Bench } from './setup'
+
+const METER_OHM = 1e6
+/** A two-pole indicator with a load draws a few milliamperes, so that stray voltages collapse. */
+const INDICATOR_OHM = 100e3
+/** Lamps of a two-pole indicator, V. */
+export const INDICATOR_STEPS_V: readonly number[] = [12, 24, 50, 120, 230, 400]
+/** A lamp lights from this share of its figure; common practice, no source. */
+const LIGHTS_FROM = 0.85
+const RANGES = [
+  { end: 99.9, step: 0.1 },
+  { end: 699, step: 1 },
+]
+const ACCURACY = { relative: 0.02, digits: 2 }
+/** Between two lines of a sound supply, V; below half of it something is missing. */
+const LEAST_LINE_V = 200
+
+function between(bench: Bench, probes: Probes, ohm: number): number {
+  return Math.max(
+    0,
+    ...[50, 0].map((hertz) => {
+      const solved = solveWith(bench, hertz, [
+        { kind: 'impedance', name: 'voltmeter', from: probes.at, to: probes.to, ohm: real(ohm) },
+      ])
+      return solved ? voltBetween(bench, solved, probes) : 0
+    }),
+  )
+}
+
+/** Voltmeter of 1 MΩ. */
+export const readVoltage = (bench: Bench, probes: Probes, error = 0): Reading =>
+  display('voltage', between(bench, probes, METER_OHM), RANGES, ACCURACY, error)
+
+/** The highest lamp of a two-pole voltage indicator that lights, V; 0 for none. One that does not work lights nothing, which is why it is proved before and after. */
+export function readIndicator(bench: Bench, probes: Probes, isWorking = true): number {
+  if (!isWorking) return 0
+  const volt = between(bench, probes, INDICATOR_OHM)
+  return INDICATOR_STEPS_V.findLast((step) => volt >= step * LIGHTS_FROM) ?? 0
+}
+
+export type Rotation = 'L1-L2-L3' | 'L1-L3-L2' | 'missing'
+
+/** Phase rotation at three terminals. */
+export function readRotation(bench: Bench, lines: readonly [string, string, string]): Rotation {
+  const solved = solveWith(bench, 50)
+  if (!solved) return 'missing'
+  const parts = indexParts(bench.rig)
+  const [a, b, c] = lines.map((ref) => solved.volt(nodeOf(parts, ref))) as [Complex, Complex, Complex]
+  if ([subtract(a, b), subtract(b, c), subtract(c, a)].some((volt) => magnitude(volt) < LEAST_LINE_V))
+    return 'missing'
+  const lag = (angleDegrees(a) - angleDegrees(b) + 360) % 360
+  return lag < 180 ? 'L1-L2-L3' : 'L1-L3-L2'
+}
+
+export type SocketVerdict =
+  'right' | 'noPower' | 'lineNeutralSwapped' | 'lineEarthSwapped' | 'noEarth' | 'noNeutral' | 'unclear'
+
+/** Plug-in tester of a socket: three lamps. It cannot see neutral and earth exchanged, nor the resistance of the earth. */
+export function readSocketTester(bench: Bench, socket: string): SocketVerdict {
+  const isLit = (a: string, b: string) =>
+    between(bench, { at: `${socket}.${a}`, to: `${socket}.${b}` }, INDICATOR_OHM) > LEAST_LINE_V * 0.5
+  const lamps = [isLit('L', 'N'), isLit('L', 'E'), isLit('N', 'E')].map(Number).join('')
+  const verdicts: Readonly<Record<string, SocketVerdict>> = {
+    '110': 'right',
+    '000': 'noPower',
+    '101': 'lineNeutralSwapped',
+    '011': 'lineEarthSwapped',
+    '100': 'noEarth',
+    '010': 'noNeutral',
+  }
+  return verdicts[lamps] ?? 'unclear'
+}

@@ -1,0 +1,63 @@
+import { RUN_PARTS, type Criterion, type EvidenceKey, type RunPart } from '../assessment/outcomes/framework'
+import type { JudgedRun, MeasuredMark } from './measure'
+
+/** Share of what was taken that must be within tolerance, %; common practice, no source. A run may choose another one. */
+export const PASS_PERCENT = 80
+/** Off by more than so many tolerances is a blunder, which no share of right ones makes good; common practice, no source. */
+const BLUNDER_TOLERANCES = 5
+
+/** How closely a run is held against its drawing. */
+export interface RunLimits {
+  readonly toleranceMm: number
+  /** Share of the dimensions that must be within tolerance, %. */
+  readonly passPercent: number
+}
+
+export interface PartVerdict {
+  readonly part: RunPart
+  readonly right: number
+  readonly taken: number
+  /** Dimensions of this part that the drawing asks for. */
+  readonly of: number
+  /** Null while something of it has not been taken. */
+  readonly isMet: boolean | null
+}
+
+const partOf = ({ dimension }: MeasuredMark): RunPart => (dimension.kind === 'bubble' ? 'level' : 'setOut')
+
+/** What a measured run shows of each part. A bend that goes the wrong way and a blunder are no matter of tolerance: set out is then not met. */
+export function runVerdicts(
+  { marks }: Pick<JudgedRun, 'marks'>,
+  { passPercent, toleranceMm }: RunLimits,
+): PartVerdict[] {
+  return RUN_PARTS.map((part) => {
+    const own = marks.filter((mark) => partOf(mark) === part)
+    const taken = own.filter(({ isRight }) => isRight !== null).length
+    const right = own.filter(({ isRight }) => isRight).length
+    const isBlunder = own.some(
+      ({ dimension, entry, isRight }) =>
+        (dimension.kind === 'way' && isRight === false) ||
+        (entry.is === 'off' && Math.abs(entry.offMm) > BLUNDER_TOLERANCES * toleranceMm),
+    )
+    return {
+      part,
+      right,
+      taken,
+      of: own.length,
+      isMet: taken < own.length ? null : !isBlunder && 100 * right >= passPercent * own.length,
+    }
+  })
+}
+
+/** The criteria that rest on these parts; those of which a part was not measured are not judged. */
+export function runCriteria(
+  criteria: readonly Criterion[],
+  isMet: Readonly<Partial<Record<RunPart, boolean | null>>>,
+): { readonly code: string; readonly met: boolean }[] {
+  return criteria.flatMap(({ code, evidence }) => {
+    const parts = evidence
+      .filter((key): key is EvidenceKey & `run.${RunPart}` => key.startsWith('run.'))
+      .map((key) => isMet[key.slice('run.'.length) as RunPart] ?? null)
+    return parts.length === 0 || parts.includes(null) ? [] : [{ code, met: parts.every(Boolean) }]
+  })
+}

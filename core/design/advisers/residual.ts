@@ -1,0 +1,64 @@
+import { residualNeeds, type ResidualCase, type ResidualNeed } from '../residual-needs'
+import { neededResidualType, type DcContent, type ResidualType } from '../../regulations/residual'
+
+/** What the adviser is told. */
+export interface ResidualQuestion extends ResidualCase {
+  readonly ratingA: number
+  readonly dc: DcContent
+  /** Can the board that is there take an RCBO of a make it was tested with? */
+  readonly boardTakesRcbo: boolean
+  /** Something is added to a circuit that is there already. */
+  readonly isAddition: boolean
+}
+
+export type ResidualWay =
+  'rcbo' | 'rcd-section' | 'upstream' | 'socket' | 'separate-enclosure' | 'new-board' | 'protect-cable'
+
+export interface WayToProvide {
+  readonly way: ResidualWay
+  /** 1 little, 2 some, 3 much. */
+  readonly inconvenience: 1 | 2 | 3
+}
+
+export interface ResidualAdvice {
+  readonly needs: readonly ResidualNeed[]
+  /** Largest rated residual current that satisfies every rule, A; 0 where none asks for one. */
+  readonly neededA: number
+  readonly type: ResidualType
+  readonly ways: readonly WayToProvide[]
+  /** Nothing asks for one, but the rules that would are worth knowing. */
+  readonly isRecommended: boolean
+}
+
+/** "Do I need an RCD?": the rules that ask for one, what it must be, and the usual ways to provide it, the least trouble first. */
+export function adviseResidual(question: ResidualQuestion): ResidualAdvice {
+  const needs = residualNeeds(question, question.ratingA)
+  const neededA = needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
+  return {
+    needs,
+    neededA,
+    type: neededResidualType(
+      question.dc,
+      question.edition,
+      question.use !== 'sockets' && question.use !== 'distribution',
+    ),
+    ways: neededA === 0 ? [] : waysToProvide(question, needs),
+    isRecommended: neededA === 0 && question.use === 'sockets',
+  }
+}
+
+function waysToProvide(question: ResidualQuestion, needs: readonly ResidualNeed[]): WayToProvide[] {
+  const codes = new Set(needs.map(({ code }) => code))
+  const ways: WayToProvide[] = []
+  if (question.boardTakesRcbo) ways.push({ way: 'rcbo', inconvenience: 1 })
+  // A socket with its own RCD protects what is plugged in, neither the cable behind it nor a whole TT circuit.
+  if (question.isAddition && codes.has('sockets') && !codes.has('concealed') && !codes.has('faultProtection'))
+    ways.push({ way: 'socket', inconvenience: 1 })
+  if (question.isAddition && codes.has('concealed') && codes.size === 1)
+    ways.push({ way: 'protect-cable', inconvenience: 2 })
+  if (!question.boardTakesRcbo) ways.push({ way: 'separate-enclosure', inconvenience: 2 })
+  if (question.boardTakesRcbo) ways.push({ way: 'rcd-section', inconvenience: 2 })
+  ways.push({ way: 'upstream', inconvenience: 3 })
+  if (!question.boardTakesRcbo) ways.push({ way: 'new-board', inconvenience: 3 })
+  return ways.sort((a, b) => a.inconvenience - b.inconvenience)
+}

@@ -1,0 +1,210 @@
+import { testsOf } from '../diagnosis/bay-test'
+import { FITS } from '../diagnosis/diagnose'
+import { cost } from '../diagnosis/fit'
+import { predictAll } from '../diagnosis/predict'
+import { readSheet } from '../diagnosis/read-sheet'
+import { isDead } from '../readings'
+import { applyFaults } from '../../bay/faults/catalogue'
+import type { Fault } from '../../bay/faults/fault'
+import type { Rig } from '../../bay/model/rig'
+import type { HuntStep } from './steps'
+
+export const HUNT_RULES = [
+  'isolation',
+  'leastDanger',
+  'split',
+  'reasoned',
+  'answer',
+  'proof',
+  'restore',
+] as const
+export type HuntRule = (typeof HUNT_RULES)[number]
+
+export interface HuntMark {
+  readonly rule: HuntRule
+  readonly state: 'kept' | 'broken' | 'part'
+  /** A critical breach outranks the answer. */
+  readonly isCritical: boolean
+  /** Step of the log that it is about. */
+  readonly at: number | null
+}
+
+export interface HuntVerdict {
+  readonly marks: readonly HuntMark[]
+  readonly met: boolean
+  /** 0 to 10. */
+  readonly mark: number
+}
+
+const WEIGHT: Readonly<Record<HuntRule, number>> = {
+  isolation: 2,
+  leastDanger: 1,
+  split: 1,
+  reasoned: 1,
+  answer: 3,
+  proof: 1.5,
+  restore: 0.5,
+}
+
+/** Marks a search for method and answer: dead before live, isolated before touched, halved where the circuit is long, proved after the repair. Common practice, no source. */
+export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntVerdict {
+  const marks: HuntMark[] = [
+    isolation(log),
+    leastDanger(log),
+    split(meant, log),
+    reasoned(log),
+    answer(meant, faults, log),
+    proof(meant, faults, log),
+    restore(log),
+  ]
+  const mark = marks.reduce(
+    (sum, { rule, state }) => sum + WEIGHT[rule] * (state === 'kept' ? 1 : state === 'part' ? 0.5 : 0),
+    0,
+  )
+  const isCritical = marks.some((one) => one.isCritical && one.state === 'broken')
+  return {
+    marks,
+    mark,
+    met:
+      !isCritical &&
+      marks.find(({ rule }) => rule === 'answer')!.state === 'kept' &&
+      marks.find(({ rule }) => rule === 'proof')!.state === 'kept',
+  }
+}
+
+const kept = (rule: HuntRule): HuntMark => ({ rule, state: 'kept', isCritical: false, at: null })
+/** Neither kept nor broken: there was no occasion. */
+const part = (rule: HuntRule): HuntMark => ({ rule, state: 'part', isCritical: false, at: null })
+
+/** Dead tests and the repair only while isolated. */
+function isolation(log: readonly HuntStep[]): HuntMark {
+  let isIsolated = false
+  for (const [at, step] of log.entries()) {
+    if (step.do === 'isolate') isIsolated = true
+    if (step.do === 'restore') isIsolated = false
+    const touches = step.do === 'repair' || (step.do === 'test' && isDead(step.test))
+    if (touches && !isIsolated) return { rule: 'isolation', state: 'broken', isCritical: true, at }
+  }
+  return log.some((step) => step.do === 'repair' || (step.do === 'test' && isDead(step.test)))
+    ? kept('isolation')
+    : part('isolation')
+}
+
+/** The first thing measured is measured dead, after looking. */
+function leastDanger(log: readonly HuntStep[]): HuntMark {
+  const first = log.findIndex((step) => step.do === 'test')
+  if (first < 0) return part('leastDanger')
+  const hasLooked = log.slice(0, first).some((step) => step.do === 'look')
+  const step = log[first]!
+  const isDeadFirst = step.do === 'test' && isDead(step.test)
+  return isDeadFirst && hasLooked
+    ? kept('leastDanger')
+    : {
+        rule: 'leastDanger',
+        state: isDeadFirst || hasLooked ? 'part' : 'broken',
+        isCritical: false,
+        at: first,
+      }
+}
+
+/** On a circuit of five points and more, not one after the other from the end. */
+function split(meant: Rig, log: readonly HuntStep[]): HuntMark {
+  const points = new Map<string, string[]>()
+  for (const { circuit, point, kind } of testsOf(meant))
+    if (circuit && point && kind === 'r1r2') points.set(circuit, [...(points.get(circuit) ?? []), point])
+  for (const [circuit, own] of points) {
+    if (own.length < 5) continue
+    const visits = log
+      .flatMap((step, at) =>
+        step.do === 'test' && step.test.startsWith(`${circuit}.`) && step.test.includes('@')
+          ? [{ at, place: own.indexOf(step.test.split('@')[1]!) }]
+          : [],
+      )
+      .filter(({ place }, i, all) => all[i - 1]?.place !== place)
+    const inOrder = visits.filter(({ place }, i) => i > 0 && Math.abs(place - visits[i - 1]!.place) === 1)
+    if (visits.length > Math.ceil(own.length / 2) + 1 && inOrder.length >= visits.length - 2)
+      return { rule: 'split', state: 'broken', isCritical: false, at: visits[0]!.at }
+  }
+  return log.some((step) => step.do === 'test') ? kept('split') : part('split')
+}
+
+function reasoned(log: readonly HuntStep[]): HuntMark {
+  const conclusion = log.findIndex((step) => step.do === 'conclude')
+  const thoughts = log
+    .slice(0, conclusion < 0 ? undefined : conclusion)
+    .filter((step) => step.do === 'think').length
+  return thoughts > 0
+    ? kept('reasoned')
+    : { rule: 'reasoned', state: 'broken', isCritical: false, at: conclusion < 0 ? null : conclusion }
+}
+
+/** The fault itself, or one that no test of the bay tells from it. The right kind at another place is half of it. */
+function answer(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntMark {
+  const at = log.findLastIndex((step) => step.do === 'conclude')
+  const step = log[at]
+  if (step?.do !== 'conclude') return { rule: 'answer', state: 'broken', isCritical: false, at: null }
+  if (isAnswer(meant, faults, step)) return { ...kept('answer'), at }
+  return {
+    rule: 'answer',
+    state: faults.some(({ code }) => code === step.code) ? 'part' : 'broken',
+    isCritical: false,
+    at,
+  }
+}
+
+/** Is this the fault, or one that no test tells from it? */
+export const isAnswer = (meant: Rig, faults: readonly Fault[], { code, place }: Fault): boolean =>
+  faults.some((one) => one.code === code && one.place === place) ||
+  readsAlike(meant, faults, [{ code, place }])
+
+/** Do both bays read the same in every test? */
+function readsAlike(meant: Rig, a: readonly Fault[], b: readonly Fault[]): boolean {
+  const [one, other] = [applyFaults(meant, a), applyFaults(meant, b)]
+  if (!one.ok || !other.ok) return false
+  const tests = testsOf(meant)
+  const [x, y] = [predictAll(one.rig, tests), predictAll(other.rig, tests)]
+  return tests.every(({ key, kind }) => {
+    const [p, q] = [x.get(key), y.get(key)]
+    return !p || !q || cost(kind, p, q) <= FITS / 3
+  })
+}
+
+/** After the repair a test that had been odd is made again, and fits. */
+function proof(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntMark {
+  const repair = log.findLastIndex((step) => step.do === 'repair')
+  const tests = testsOf(meant)
+  const sound = predictAll(meant, tests)
+  const made = applyFaults(meant, faults)
+  const faulty = made.ok ? predictAll(made.rig, tests) : sound
+  const tells = new Set(
+    tests
+      .filter(
+        ({ key, kind }) =>
+          sound.has(key) && faulty.has(key) && cost(kind, faulty.get(key)!, sound.get(key)!) > FITS,
+      )
+      .map(({ key }) => key),
+  )
+  const again = repair < 0 ? [] : log.slice(repair).flatMap((step) => (step.do === 'test' ? [step] : []))
+  const fitting = again.filter(({ test, read }) => {
+    const own = tests.find(({ key }) => key === test)
+    const outcome = own && readSheet([own], { [test]: read }).outcomes.get(test)
+    return own && outcome && sound.has(test) && cost(own.kind, outcome, sound.get(test)!) <= FITS
+  })
+  if (fitting.some(({ test }) => tells.has(test))) return kept('proof')
+  return {
+    rule: 'proof',
+    state: fitting.length > 0 ? 'part' : 'broken',
+    isCritical: false,
+    at: repair < 0 ? null : repair,
+  }
+}
+
+/** Energised again only after the proof. */
+function restore(log: readonly HuntStep[]): HuntMark {
+  const repair = log.findLastIndex((step) => step.do === 'repair')
+  const at = log.findIndex((step, i) => i > repair && step.do === 'restore')
+  if (repair < 0 || at < 0) return { rule: 'restore', state: 'part', isCritical: false, at: null }
+  return log.slice(repair, at).some((step) => step.do === 'test' && isDead(step.test))
+    ? kept('restore')
+    : { rule: 'restore', state: 'broken', isCritical: false, at }
+}

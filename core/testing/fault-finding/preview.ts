@@ -1,0 +1,57 @@
+import { testsOf } from '../diagnosis/bay-test'
+import { FITS, diagnose } from '../diagnosis/diagnose'
+import { cost } from '../diagnosis/fit'
+import { predictAll, type Outcome } from '../diagnosis/predict'
+import { applyFaults } from '../../bay/faults/catalogue'
+import type { Fault } from '../../bay/faults/fault'
+import type { Rig } from '../../bay/model/rig'
+import { symptomsOf } from './symptom'
+
+/** What planted faults will show, before anybody looks for them. */
+export interface PlantPreview {
+  /** Readings that leave their band, with what they would be. */
+  readonly readings: readonly { readonly test: string; readonly sound: Outcome; readonly faulty: Outcome }[]
+  readonly symptoms: readonly string[]
+  /** Where the true cause stands among those that explain the readings, from 1; null where no test shows it. */
+  readonly rank: number | null
+  /** Other causes that the tests leave about as likely. */
+  readonly alike: number
+  readonly difficulty: 'easy' | 'fair' | 'hard' | 'not by tests'
+}
+
+/** Causes with at least this share of the best one's belief cannot be told from it. */
+const ALIKE_SHARE = 0.3
+/** So many odd readings point at the place by themselves. */
+const EASY_READINGS = 3
+
+/** Computes the readings and behaviour that these faults give, and whether the tests tell them from other causes. Some tenths of a second. */
+export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview | undefined {
+  const made = applyFaults(meant, faults)
+  if (!made.ok) return undefined
+  const tests = testsOf(meant)
+  const [sound, faulty] = [predictAll(meant, tests), predictAll(made.rig, tests)]
+  const readings = tests.flatMap(({ key, kind }) => {
+    const [a, b] = [sound.get(key), faulty.get(key)]
+    return a && b && cost(kind, b, a) > FITS ? [{ test: key, sound: a, faulty: b }] : []
+  })
+  const { candidates } = diagnose(meant, faulty, { pairs: faults.length > 1 })
+  const isTrue = (own: readonly Fault[], elsewhere: readonly Fault[]) =>
+    faults.every(({ code, place }) =>
+      [...own, ...elsewhere].some((one) => one.code === code && one.place === place),
+    )
+  const at = candidates.findIndex(({ hypothesis, elsewhere }) => isTrue(hypothesis.faults, elsewhere))
+  const best = candidates[0]?.share ?? 1
+  const alike =
+    candidates.filter(({ share }, i) => i !== at && share >= ALIKE_SHARE * best).length +
+    (at >= 0 ? candidates[at]!.elsewhere.length : 0)
+  const symptoms = symptomsOf(made.rig, meant)
+  const difficulty =
+    readings.length === 0
+      ? 'not by tests'
+      : alike === 0 && readings.length >= EASY_READINGS
+        ? 'easy'
+        : alike <= 2
+          ? 'fair'
+          : 'hard'
+  return { readings, symptoms, rank: readings.length === 0 || at < 0 ? null : at + 1, alike, difficulty }
+}
