@@ -19,7 +19,7 @@ export default defineNuxtConfig({
     '~/assets/base.css',
     '~/assets/print.css',
   ],
-  alias: { '#core': folder('./core'), '#schemas': folder('./schemas') },
+  alias: { '#core': folder('./core'), '#words': folder('./words'), '#schemas': folder('./schemas') },
   app: {
     head: {
       htmlAttrs: { lang: 'en' },

@@ -8,6 +8,7 @@ export default defineConfig({
     alias: {
       '#core': folder('./core'),
       '#schemas': folder('./schemas'),
+      '#words': folder('./words'),
       '~~': folder('./'),
       '~': folder('./app'),
     },

@@ -3,9 +3,9 @@ import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import { sourceLine } from '#core/regulations/source'
 import type { Edition } from '#core/regulations/editions'
-import { constraintSentence } from '#core/texts/constraints'
-import { findingSentence } from '#core/texts/findings'
-import { STEP_TEXT } from '#core/texts/steps'
+import { constraintSentence } from '#words/constraints'
+import { findingSentence } from '#words/findings'
+import { STEP_TEXT } from '#words/steps'
 
 const NAME_WIDTH = 26
 const VALUE_WIDTH = 14

@@ -4,7 +4,7 @@ import { scheduleOf, type ScheduleTest } from '#core/testing/plan/schedule'
 import { streamLine, type StreamLine } from '#core/testing/parse/stream'
 import { TESTER, testBay } from '#core/testing/tester'
 import { writeReadingsCsv } from '#schemas/readings-csv'
-import { testWords } from '#core/texts/faults'
+import { testWords } from '#words/faults'
 import { EXIT, UseError, readRig, type Output } from './input'
 
 /** Options of the simulated tester, as they were typed. */

@@ -15,7 +15,9 @@ import { buildRig } from '#core/bay/build/build'
 import { possibleFaults } from '#core/bay/faults/catalogue'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts, partIdOf, terminalNameOf, terminalsOf } from '#core/bay/model/terminals'
-import { happeningSentence, timeWords } from '#core/texts/happenings'
+import { happeningSentence } from '#words/happenings'
+import { formatDuration } from '#core/units/format'
+import { displaySentences, displayWords } from '#words/instruments'
 import { EXIT, UseError, readExercise, readRig, type Output } from './input'
 
 /** Options of the rig commands, as they were typed. */
@@ -65,7 +67,7 @@ export function simulateRig(options: RigOptions, file?: string): Output {
   return {
     json: { happenings, state },
     explained: happenings
-      .map((one) => `${timeWords(one.atS).padStart(8)}  ${happeningSentence(one, parts)}`)
+      .map((one) => `${formatDuration(one.atS).padStart(8)}  ${happeningSentence(one, parts)}`)
       .join('\n'),
     code: EXIT.done,
   }
@@ -108,13 +110,15 @@ export function read(options: RigOptions, file?: string): Output {
   const instrument = options.instrument as InstrumentCode
   if (!INSTRUMENT_CODES.includes(instrument))
     throw new UseError(`--instrument is one of: ${INSTRUMENT_CODES.join(', ')}.`, EXIT.use)
-  const { shown, sentences, reading } = takeReading(bench, {
+  const { display } = takeReading(bench, {
     instrument,
     at: placesOf(bench, instrument, options),
     ratedA: number(options.rated ?? '30', 'rated') / 1e3,
     volt: choice(TEST_VOLTS, options.volt ?? '500', 'volt') as TestVolt,
     multiple: choice(RESIDUAL_MULTIPLES, options.multiple ?? '1', 'multiple') as ResidualMultiple,
   })
+  const [shown, sentences] = [displayWords(display), displaySentences(display)]
+  const reading = display.is === 'reading' ? display.reading : null
   return {
     json: { shown, ...reading, sentences },
     explained: [shown, ...sentences].join('\n'),

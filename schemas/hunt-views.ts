@@ -121,6 +121,7 @@ export interface PlantBay {
   }[]
 }
 
-export interface PlantPreviewView extends Omit<PlantPreview, 'readings'> {
+export interface PlantPreviewView extends Omit<PlantPreview, 'readings' | 'symptoms'> {
+  readonly symptoms: readonly string[]
   readonly readings: readonly { readonly name: string; readonly sound: string; readonly faulty: string }[]
 }

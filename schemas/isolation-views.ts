@@ -2,7 +2,7 @@ import type { Place } from '#core/isolation/act'
 import type { Verdict } from '#core/isolation/judge'
 import type { ObservationFields } from '#core/isolation/observation'
 import type { IsolationPolicy, Level } from '#core/isolation/policy'
-import type { Line, Shown } from '#core/isolation/trainer/state'
+import type { Shown } from '#core/isolation/trainer/state'
 import type { Indicator } from '#core/isolation/act'
 
 export const RUN_MODES = ['guided', 'free', 'assessment'] as const
@@ -33,6 +33,16 @@ export interface IsolationHome {
   readonly locks: readonly LockView[]
 }
 
+export interface StoryLine {
+  readonly who: 'you' | 'see' | 'say'
+  readonly text: string
+}
+
+/** What an indicator shows: each pair, or words where it has none. */
+export interface ShownView extends Pick<Shown, 'indicator' | 'pairs'> {
+  readonly words: string | null
+}
+
 /** What somebody in the trainer can see, and nothing that they cannot. */
 export interface RunView {
   readonly id: number
@@ -44,8 +54,8 @@ export interface RunView {
   readonly job: string
   readonly pointName: string
   readonly indicator: Indicator | null
-  readonly lines: readonly Line[]
-  readonly shown: Shown | null
+  readonly lines: readonly StoryLine[]
+  readonly shown: ShownView | null
   readonly moves: readonly {
     readonly key: string
     readonly words: string

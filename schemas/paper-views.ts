@@ -1,12 +1,13 @@
 /* Records between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
-import { PAPER_KINDS, type Paper, type PaperKind } from '#core/testing/records/test-record'
+import { RECORD_KINDS, type RecordKind } from '#core/testing/records/test-record'
+import type { NamedRecord } from '#words/test-record'
 import type { Edition } from '#core/regulations/editions'
 import type { Readings } from '#core/testing/readings'
 import type { CircuitHead } from './schedule-views'
 
 const strict = { additionalProperties: false }
-const Kind = Type.Unsafe<PaperKind>({ enum: [...PAPER_KINDS] })
+const Kind = Type.Unsafe<RecordKind>({ enum: [...RECORD_KINDS] })
 
 export const PaperSaveRequest = Type.Object(
   {
@@ -36,7 +37,7 @@ export type PaperSignBody = Static<typeof PaperSignRequest>
 /** A record as it was signed; never changed afterwards. */
 export interface SignedPaper {
   readonly id: number
-  readonly kind: PaperKind
+  readonly kind: RecordKind
   /** SHA-256 of the content, in hexadecimal. */
   readonly hash: string
   readonly signedBy: string
@@ -45,7 +46,7 @@ export interface SignedPaper {
 }
 
 export interface SignedContent {
-  readonly paper: Paper
+  readonly paper: NamedRecord
   readonly readings: Readings
   readonly times: Readonly<Record<string, string>>
   readonly attempt: PapersView['attempt']
@@ -70,9 +71,9 @@ export interface PapersView {
   readonly readings: Readings
   readonly papers: Readonly<
     Record<
-      PaperKind,
+      RecordKind,
       {
-        readonly paper: Paper
+        readonly paper: NamedRecord
         readonly fields: Readonly<Record<string, string>>
         readonly version: number
         readonly savedAt: string | null

@@ -4,7 +4,8 @@ import { deadState, type BayState } from '#core/bay/behaviour/state'
 import type { LoadKind } from '#core/bay/model/loads'
 import type { Leak, Rig } from '#core/bay/model/rig'
 import { indexParts } from '#core/bay/model/terminals'
-import { happeningSentence, timeWords } from '#core/texts/happenings'
+import { happeningSentence } from '#words/happenings'
+import { formatDuration } from '#core/units/format'
 import { NO_SETUP, prepare, type Setup } from '#core/bay/instruments/setup'
 import type { ReadingRequest } from '#core/bay/instruments/take'
 
@@ -86,7 +87,7 @@ export function useBayRun(rig: () => Rig | null) {
     const fresh = news.map((one): RunLine => ({
       key: (count += 1),
       text: happeningSentence(one, parts),
-      time: one.atS === 0 ? '' : timeWords(one.atS),
+      time: one.atS === 0 ? '' : formatDuration(one.atS),
       kind:
         one.kind === 'done'
           ? 'act'

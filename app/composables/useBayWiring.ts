@@ -4,7 +4,7 @@ import { rigProblems, type RigProblem } from '#core/bay/model/check'
 import type { Colour, TerminalRef } from '#core/bay/model/rig'
 import { indexParts, partIdOf, roomOf, terminalWords } from '#core/bay/model/terminals'
 import { applyWiring, wireField } from '#core/bay/model/wiring'
-import { rigSentence } from '#core/texts/rig-problems'
+import { rigSentence } from '#words/rig-problems'
 import type { BayCheck, BayView } from '#schemas/bay-views'
 
 type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]

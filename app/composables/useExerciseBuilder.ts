@@ -9,6 +9,7 @@ import { ASK_SETS } from '#core/exercise/usual-asks'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { Edition } from '#core/regulations/editions'
 import { expectedReadings } from '#core/testing/expected/circuit'
+import { formSentences } from '#words/form'
 import type { CentreView, StoredExercise } from '#schemas/views'
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
@@ -80,7 +81,10 @@ export function useExerciseBuilder(id: number | null) {
   const policy = computed<Policy>(() =>
     stored.value?.state === 'set' ? stored.value.exercise.policy : (centre.value?.policies ?? DEFAULT_POLICY),
   )
-  const read = computed(() => readForm(form.value, policy.value))
+  const read = computed(() => {
+    const { problems, ...rest } = readForm(form.value, policy.value)
+    return { ...rest, problems: formSentences(problems) }
+  })
   const design = computed<InstallationDesign | null>((old) => {
     const { installation } = read.value
     return centre.value && installation && installation.boards.length > 0

@@ -1,4 +1,4 @@
-import type { PaperKind } from '#core/testing/records/test-record'
+import type { RecordKind } from '#core/testing/records/test-record'
 import type { PapersView } from '#schemas/paper-views'
 
 /** Records of one attempt: what is typed is kept and saved like everything else; a signature closes a version. */
@@ -7,7 +7,7 @@ export function usePapers(id: number) {
   const session = useSession()
   const view = shallowRef<PapersView | null>(null)
   const problem = ref<ApiProblem | null>(null)
-  const kind = ref<PaperKind>('minor')
+  const kind = ref<RecordKind>('minor')
 
   const autosave = useAutosave({
     key: `papers/${session.person!.id}/${id}`,
@@ -38,14 +38,14 @@ export function usePapers(id: number) {
   }
 
   /** Turns to the other record; what was typed in this one is sent first. */
-  async function open(to: PaperKind): Promise<void> {
+  async function open(to: RecordKind): Promise<void> {
     await autosave.flush()
     kind.value = to
     const { fields, version, savedAt } = view.value!.papers[to]
     autosave.adopt({ ...fields }, version, savedAt)
   }
 
-  async function sign(what: PaperKind, name: string, pin: string): Promise<boolean> {
+  async function sign(what: RecordKind, name: string, pin: string): Promise<boolean> {
     try {
       const version = await autosave.flush()
       view.value = await call<PapersView>('POST', `papers/${id}/sign`, { kind: what, version, name, pin })

@@ -12,7 +12,7 @@ import {
   trunkingTerms,
   type ConduitMm,
 } from '#core/regulations/containment'
-import { runSentence } from '#core/texts/run'
+import { runSentence } from '#words/containment'
 import type { RunView } from '#schemas/workmanship-views'
 
 /** A run as it is typed and dragged, and everything that follows from it. */

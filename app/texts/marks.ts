@@ -4,7 +4,7 @@ import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { ReadingMark } from '#core/testing/judge/circuit'
 import { readingKind } from '#core/testing/readings'
-import { findingSentence } from '#core/texts/findings'
+import { findingSentence } from '#words/findings'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 

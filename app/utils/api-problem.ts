@@ -1,4 +1,4 @@
-import type { ProblemCode } from '#core/texts/problems'
+import type { ProblemCode } from '#words/problems'
 
 /** A refusal of the server, in words a person can act on. */
 export class ApiProblem extends Error {

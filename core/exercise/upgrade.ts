@@ -1,4 +1,3 @@
-import type { Marked, Override } from '../assessment/marking/proposal'
 import type { StepKey } from '../design/step-keys'
 import type { Circuit, Installation, Load } from '../installation/installation'
 import { DEFAULT_POLICY, type Exercise } from './exercise'
@@ -7,7 +6,7 @@ import { ASK_SETS } from './usual-asks'
 /* Exercises of format version 1 had one radial final circuit. They are read as an installation with one circuit, `c1`. */
 
 /** The only circuit of a version 1 exercise. */
-const FIRST = 'c1'
+export const FIRST = 'c1'
 const BOARD = 'b1'
 /** Not said by version 1; the commonest intake. */
 const MAIN_FUSE_A = 100
@@ -99,17 +98,3 @@ export const upgradeAnswers = <T>(answers: Readonly<Record<string, T>>): Record<
   Object.fromEntries(
     Object.entries(answers).map(([key, text]) => [key.includes('.') ? key : `${FIRST}.${key}`, text]),
   )
-
-const upgradeItem = <K extends string>(item: K): K =>
-  /^design\.[^.]+$/.test(item) ? (item.replace('design.', `design.${FIRST}.`) as K) : item
-export const upgradeOverrides = (overrides: readonly Override[]): Override[] =>
-  overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
-
-/** Signed marks stay as they are, with the circuit they were about; before there were inspections there was no work to mark. */
-export const upgradeMarked = (marked: Marked): Marked => ({
-  ...marked,
-  work: marked.work ?? [],
-  design: marked.design.map((mark) =>
-    mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST },
-  ),
-})

@@ -10,7 +10,7 @@ import { prepare } from '../bay/instruments/setup'
 import { readRotation, readVoltage } from '../bay/instruments/voltage'
 import { residualBefore } from '../bay/model/residual-before'
 import type { Rig } from '../bay/model/rig'
-import { readingWords } from '../texts/instruments'
+import { displayText } from '../bay/instruments/display-text'
 import type { ScheduleTest } from './plan/schedule'
 
 export interface TesterSettings {
@@ -52,7 +52,7 @@ export function showTest(
   const made = prepareTest(rig, test)
   if (!made) return undefined
   const bench = { ...prepare(rig, made.state, made.setup), conductorC }
-  const words = (reading: Reading) => (reading.value === undefined ? undefined : readingWords(reading))
+  const words = (reading: Reading) => displayText(reading)
   const multiple = MULTIPLES[test.kind]
   if (multiple !== undefined) {
     const ratedA = residualBefore(rig, test.circuit)?.residual?.ratedA ?? 0.03

@@ -31,3 +31,22 @@ export function roundTo(value: number, decimals: number): number {
   const factor = 10 ** decimals
   return Math.round(value * factor + 1e-9) / factor
 }
+
+/** Currents below this are none, A; below a tenth of `mA` digits say nothing. */
+const NO_CURRENT_A = 5e-5
+const SMALL_CURRENT_A = 0.01
+
+/** A current with the prefix that suits its size: `0 A`, `4.2 mA`, `30 mA`, `12.6 A`, `1.8 kA`. */
+export function formatCurrent(ampere: number): string {
+  if (ampere < NO_CURRENT_A) return '0 A'
+  if (ampere < 0.9995) return `${(ampere * 1e3).toFixed(ampere < SMALL_CURRENT_A ? 1 : 0)} mA`
+  return ampere >= 1000 ? `${(ampere / 1e3).toFixed(1)} kA` : `${ampere.toFixed(1)} A`
+}
+
+/** A time as people say it: `at once`, `30 ms`, `4.2 s`, `3 min`, `2.0 h`. */
+export function formatDuration(seconds: number): string {
+  if (seconds < 0.001) return 'at once'
+  if (seconds < 1) return `${Math.round(seconds * 1e3)} ms`
+  if (seconds < 90) return `${seconds < 10 ? seconds.toFixed(1) : Math.round(seconds)} s`
+  return seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
+}

@@ -9,7 +9,7 @@ import {
   setResponseStatus,
   type H3Event,
 } from 'h3'
-import { PROBLEMS } from '#core/texts/problems'
+import { PROBLEMS } from '#words/problems'
 import { validate } from '#schemas/validate'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import { upgradeMarked, upgradeOverrides } from '#core/exercise/upgrade'
+import { upgradeMarked, upgradeOverrides } from '#core/assessment/upgrade'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { Occasion } from '#core/assessment/outcomes/coverage'
 import type { Decision, DecisionEvidence, MarkingDraft } from '#schemas/marking-views'

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { PaperKind } from '#core/testing/records/test-record'
+import type { RecordKind } from '#core/testing/records/test-record'
 import type { SignedPaper } from '#schemas/paper-views'
 
 export interface PaperDraft {
@@ -24,21 +24,21 @@ export function createPapersRepo(db: Database) {
     'SELECT s.id, s.kind, s.content, s.hash, p.name AS signedBy, s.signed_at AS signedAt FROM signed_paper s JOIN person p ON p.id = s.signed_by WHERE s.attempt_id = ? ORDER BY s.id DESC',
   )
   return {
-    draft: (attemptId: number, kind: PaperKind): PaperDraft => {
+    draft: (attemptId: number, kind: RecordKind): PaperDraft => {
       open.run(attemptId, kind)
       const row = draft.get(attemptId, kind)!
       return { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
     },
     save: (
       attemptId: number,
-      kind: PaperKind,
+      kind: RecordKind,
       version: number,
       fields: Readonly<Record<string, string>>,
       now: string,
     ): boolean => save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1,
     sign: (
       attemptId: number,
-      kind: PaperKind,
+      kind: RecordKind,
       content: string,
       hash: string,
       by: number,

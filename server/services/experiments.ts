@@ -1,4 +1,4 @@
-import { experiment } from '#core/bay/experiments/experiments'
+import { experiment } from '#words/experiments/experiments'
 import type { PredictionBody } from '#schemas/requests'
 import type { PredictionView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'

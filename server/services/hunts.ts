@@ -3,6 +3,7 @@ import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
 import { stateAfter, type HuntStep } from '#core/testing/fault-finding/steps'
 import { isAnswer, judgeHunt } from '#core/testing/fault-finding/judge'
 import { previewPlant } from '#core/testing/fault-finding/preview'
+import { symptomSentences } from '#words/fault-finding'
 import { symptomsOf } from '#core/testing/fault-finding/symptom'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
 import { isDead } from '#core/testing/readings'
@@ -11,8 +12,8 @@ import type { Rig } from '#core/bay/model/rig'
 import { indexParts } from '#core/bay/model/terminals'
 import { scheduleOf, type ScheduleTest } from '#core/testing/plan/schedule'
 import { TESTER, showTest } from '#core/testing/tester'
-import { FAULT_TEXT, outcomeWords, placeWords, testWords } from '#core/texts/faults'
-import { readingText } from '#core/texts/steps'
+import { FAULT_TEXT, outcomeWords, placeWords, testWords } from '#words/faults'
+import { readingText } from '#words/steps'
 import type {
   FaultChoice,
   HuntHome,
@@ -126,6 +127,7 @@ export function previewHunt(_: Context, actor: Person, { bay, faults }: PlantPre
   const tests = new Map(scheduleOf(rig, RULES).map((test) => [test.key, test]))
   return {
     ...preview,
+    symptoms: symptomSentences(rig, preview.symptoms),
     readings: preview.readings.flatMap(({ test: key, sound, faulty }) => {
       const test = tests.get(key)
       return test
@@ -257,7 +259,7 @@ function viewOf(hunt: Hunt, actor: Person): HuntView {
     place: hunt.place,
     bay: hunt.bay,
     isDone,
-    symptoms: symptomsOf(applied(hunt), rig),
+    symptoms: symptomSentences(rig, symptomsOf(applied(hunt), rig)),
     isIsolated: state.isIsolated,
     isRepaired: state.isRepaired,
     choices,

@@ -6,7 +6,7 @@ import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
 import { buildRig } from '#core/bay/build/build'
-import { DEFECT_TEXT } from '#core/texts/inspection'
+import { DEFECT_TEXT } from '#words/inspection'
 import type {
   InspectionBody,
   InspectionView,

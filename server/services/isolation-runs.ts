@@ -1,13 +1,12 @@
 import { randomInt } from 'node:crypto'
 import type { DevicePart } from '#core/bay/model/rig'
 import { moveKey, movesAt, type Move } from '#core/isolation/trainer/move'
-import { touchSentence } from '#core/isolation/trainer/perform'
 import { MOST_SEED, judgeRun, nextHint, replay } from '#core/isolation/trainer/run'
 import { SCENARIOS, scenario } from '#core/isolation/trainer/scenarios/scenarios'
 import type { TrainerState } from '#core/isolation/trainer/state'
 import { indexParts, terminalWords } from '#core/bay/model/terminals'
-import { ACT_TEXT, RULE_TEXT } from '#core/texts/isolation'
-import { moveWords } from '#core/texts/trainer'
+import { ACT_TEXT, RULE_TEXT } from '#words/isolation'
+import { lineWords, moveWords, saysWords, touchSentence } from '#words/trainer'
 import type { StartRunBody } from '#schemas/isolation-requests'
 import type { Debrief, IsolationHome, RunView } from '#schemas/isolation-views'
 import type { StoredRun } from '../repos/isolation-runs'
@@ -100,7 +99,8 @@ function storyOf({ scenario: code, seed, moves }: StoredRun): TrainerState {
 
 function viewOf(run: StoredRun): RunView {
   const state = storyOf(run)
-  const { world, rig, bay, place } = state
+  const { world, rig, bay, place, shown } = state
+  const parts = indexParts(rig)
   const isDone = run.state === 'done'
   const name = (id: string) => rig.parts.find((part) => part.id === id)?.name ?? id
   const devices = rig.parts.filter(
@@ -117,8 +117,12 @@ function viewOf(run: StoredRun): RunView {
     job: world.job,
     pointName: name(world.point),
     indicator: state.indicator,
-    lines: state.lines,
-    shown: state.shown,
+    lines: state.lines.map((line) => ({ who: line.who, text: lineWords(line, parts, world.point) })),
+    shown: shown && {
+      indicator: shown.indicator,
+      pairs: shown.pairs,
+      words: shown.says ? saysWords(shown.says) : null,
+    },
     moves: isDone
       ? []
       : movesAt(state).map((move) => ({

@@ -1,4 +1,4 @@
-import { composeFeedback } from '#core/documents/feedback'
+import { composeFeedback } from '#words/feedback'
 import { stepOf } from '#core/design/step-keys'
 import { propose } from '#core/assessment/marking/proposal'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'

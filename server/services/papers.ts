@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import { paperOf, type Paper, type PaperFacts, type PaperKind } from '#core/testing/records/test-record'
-import { itemName } from '#core/texts/findings'
+import { testRecord, type RecordFacts, type RecordKind } from '#core/testing/records/test-record'
+import { namedRecord } from '#words/test-record'
 import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#schemas/paper-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
@@ -27,9 +27,9 @@ export function showPapers(context: Context, actor: Person, id: number): PapersV
 function viewOf(context: Context, attempt: Attempt): PapersView {
   const { repos } = context
   const facts = factsOf(context, attempt)
-  const draft = (kind: PaperKind) => {
+  const draft = (kind: RecordKind) => {
     const stored = repos.papers.draft(attempt.id, kind)
-    return { ...stored, paper: named(paperOf(kind, facts, stored.fields), facts) }
+    return { ...stored, paper: namedRecord(testRecord(kind, facts, stored.fields), facts.names) }
   }
   return {
     attempt: headOf(context, attempt),
@@ -58,15 +58,7 @@ function headOf({ repos }: Context, attempt: Attempt): PapersView['attempt'] {
   }
 }
 
-/** Failing readings by their names. */
-const named = (paper: Paper, { names }: PaperFacts): Paper => ({
-  ...paper,
-  failing: paper.failing.map((key) =>
-    key === 'instrument' ? 'Instrument out of calibration' : itemName(`reading.${key}`, names),
-  ),
-})
-
-function factsOf(context: Context, attempt: Attempt): PaperFacts {
+function factsOf(context: Context, attempt: Attempt): RecordFacts {
   const { repos, now } = context
   const { design } = boardBay(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!

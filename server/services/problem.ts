@@ -1,4 +1,4 @@
-import { PROBLEMS, type ProblemCode } from '#core/texts/problems'
+import { PROBLEMS, type ProblemCode } from '#words/problems'
 
 /** One field and what is wrong with it. */
 export interface FieldProblem {

@@ -9,9 +9,9 @@ import { askedNodes, designOf, publicInstallation, rulesOf, type Assignment } fr
 import { structureProblems } from '#core/installation/check'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { propose } from '#core/assessment/marking/proposal'
-import { constraintSentence } from '#core/texts/constraints'
-import { findingSentence } from '#core/texts/findings'
-import { structureSentence } from '#core/texts/structure'
+import { constraintSentence } from '#words/constraints'
+import { findingSentence } from '#words/findings'
+import { structureSentence } from '#words/structure'
 import { boards } from '../support/boards'
 import { RULES, aBoard, aCircuit, anInstallation, typed } from '../support/task'
 

@@ -5,7 +5,7 @@ import { possibleFaults } from '#core/bay/faults/catalogue'
 import { moveEnd, swapTerminals } from '#core/bay/faults/edit'
 import { indexParts } from '#core/bay/model/terminals'
 import type { Rig } from '#core/bay/model/rig'
-import { differenceWords } from '#core/texts/differences'
+import { differenceWords } from '#words/differences'
 import { aBay, wireBetween, withFault } from '../support/bay'
 
 const rig = aBay()

@@ -7,13 +7,14 @@ import { WHEEL, solveWheel } from '#core/design/calculator/laws'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { DEFAULT_POLICY } from '#core/exercise/exercise'
 import { isTable, pasteCircuits } from '#core/exercise/form/paste'
+import { formSentences } from '#words/form'
 import { readForm } from '#core/exercise/form/read-form'
 import { CIRCUIT_TEMPLATES, addBoard, addCircuit, removeRow, rowOf } from '#core/exercise/form/rows'
 import { toForm } from '#core/exercise/form/to-form'
 import { layOut } from '#core/exercise/single-line'
 import { bestDrums, cutFromDrums, type Drum } from '#core/design/materials/drums'
 import { materialsOf } from '#core/design/materials/materials'
-import { DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#core/texts/advisers'
+import { DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
 import { boards } from '../support/boards'
 import { anExercise } from '../support/task'
 
@@ -46,7 +47,7 @@ describe('rows of the builder', () => {
   test('a box that cannot be read leaves the rest computing', () => {
     const { form } = addCircuit(FORM, {})
     const { installation, exercise, problems } = readForm({ ...form, 'c2.length': 'far' }, DEFAULT_POLICY)
-    expect(problems).toEqual({ 'c2.length': 'Write a number in m.' })
+    expect(formSentences(problems)).toEqual({ 'c2.length': 'Write a number in m.' })
     expect(exercise).toBeUndefined()
     expect(installation!.circuits.map(({ id }) => id)).toEqual(['c1'])
   })
@@ -68,7 +69,7 @@ describe('a table pasted from a spreadsheet', () => {
     })
     expect(rowOf(pasted.form, 'c3')).toMatchObject({ name: 'Lights', basis: 'lamps', use: 'lighting' })
     const { problems, installation } = readForm(pasted.form, DEFAULT_POLICY)
-    expect(problems['c3.length']).toMatch(/500 m or less/)
+    expect(formSentences(problems)['c3.length']).toMatch(/500 m or less/)
     expect(installation!.circuits.map(({ id }) => id)).toEqual(['c1', 'c2'])
   })
   test('one value is not a table, nor are cells without heads', () => {

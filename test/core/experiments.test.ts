@@ -1,7 +1,7 @@
 /* Guided experiments: what a workshop knows to happen, common practice, no source where none is named. */
 import { describe, expect, it } from 'vitest'
-import { EXPERIMENTS, experiment } from '#core/bay/experiments/experiments'
-import type { Settings } from '#core/bay/experiments/experiment'
+import { EXPERIMENTS, experiment } from '#words/experiments/experiments'
+import type { Settings } from '#words/experiments/experiment'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
 import { rigProblems } from '#core/bay/model/check'
 import { compareRigs } from '#core/bay/compare/compare'

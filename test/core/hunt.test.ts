@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
 import type { HuntStep } from '#core/testing/fault-finding/steps'
 import { judgeHunt, type HuntRule } from '#core/testing/fault-finding/judge'
+import { symptomSentences } from '#words/fault-finding'
 import { previewPlant } from '#core/testing/fault-finding/preview'
-import { huntSentence } from '#core/texts/hunt'
+import { huntSentence } from '#words/fault-finding'
 import { practiceBay } from '#core/bay/practice/bays'
 import { aBay } from '../support/bay'
 
@@ -92,7 +93,7 @@ describe('what a planted fault shows beforehand', () => {
   it('readings, behaviour and whether the tests tell it apart', () => {
     const preview = previewPlant(rig, [fault])!
     expect(preview.readings.map(({ test: key }) => key)).toContain('c2.r1r2@c2p2')
-    expect(preview.symptoms.join(' ')).toContain('Does not work: Lamp 2.2')
+    expect(symptomSentences(rig, preview.symptoms).join(' ')).toContain('Does not work: Lamp 2.2')
     expect(preview.rank).toBeLessThanOrEqual(2)
   })
   it('every aim has faults in the bay for searching, and every one can be planted', () => {

@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { concludeInspection, type InspectionFields } from '#core/inspection/conclude'
 import { inspectionItems } from '#core/inspection/items'
 import { LOOKS, SCENES, sceneOf, scoreRound } from '#core/inspection/scene'
-import { DEFECT_TEXT, ITEM_TEXT } from '#core/texts/inspection'
+import { DEFECT_TEXT, ITEM_TEXT } from '#words/inspection'
 import { aBay } from '../support/bay'
 
 const rig = aBay()

@@ -6,6 +6,8 @@ import { judgeRun, replay } from '#core/isolation/trainer/run'
 import { moveKey, movesAt, type Move } from '#core/isolation/trainer/move'
 import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
 import { rigProblems } from '#core/bay/model/check'
+import { indexParts } from '#core/bay/model/terminals'
+import { lineWords } from '#words/trainer'
 import { aBay } from '../support/bay'
 import { workingState } from '#core/bay/behaviour/state'
 
@@ -50,7 +52,7 @@ function play(code: string, ...moves: readonly (Move | readonly Move[])[]) {
   return {
     state,
     verdict: judgeRun(state, DEFAULT_ISOLATION, true),
-    text: state.lines.map(({ text }) => text).join('\n'),
+    text: state.lines.map((line) => lineWords(line, indexParts(state.rig), state.world.point)).join('\n'),
   }
 }
 const critical = ({ verdict }: ReturnType<typeof play>) => verdict.critical.map(({ code }) => code)

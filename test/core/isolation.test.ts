@@ -5,7 +5,7 @@ import type { Act, ActKind } from '#core/isolation/act'
 import { judgeIsolation, RULES } from '#core/isolation/judge'
 import { DEFAULT_ISOLATION, ISOLATION_CHOICES } from '#core/isolation/policy'
 import type { Site } from '#core/isolation/rule'
-import { RULE_TEXT } from '#core/texts/isolation'
+import { RULE_TEXT } from '#words/isolation'
 
 const site = (parts: Partial<Site> = {}): Site => ({
   needsPermit: false,

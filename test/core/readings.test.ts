@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { energiseGate, judgeReadings } from '#core/testing/judge/circuit'
 import { readingKeys, type ReadingKey, type Readings } from '#core/testing/readings'
-import { findingSentence } from '#core/texts/findings'
+import { findingSentence } from '#words/findings'
 import { aTask, designTask, worked } from '../support/task'
 import { tasks } from '../support/arbitrary'
 

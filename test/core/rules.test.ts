@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { after, STAGES, writable } from '#core/exercise/attempt/stages'
-import { composeFeedback } from '#core/documents/feedback'
+import { composeFeedback } from '#words/feedback'
 import { referenceDesign } from '#core/design/reference'
 import { DEFAULT_POLICY } from '#core/exercise/exercise'
 import { readForm } from '#core/exercise/form/read-form'

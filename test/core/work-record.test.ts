@@ -1,7 +1,7 @@
 /* Workmanship in the record: what an inspection and a measured run show of the criteria. */
 import { describe, expect, it } from 'vitest'
 import framework from '../../frameworks/workshop-unit.json'
-import { composeFeedback } from '#core/documents/feedback'
+import { composeFeedback } from '#words/feedback'
 import { concludeInspection } from '#core/inspection/conclude'
 import { inspectionItems } from '#core/inspection/items'
 import { workMarks } from '#core/inspection/work-mark'

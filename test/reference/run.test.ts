@@ -22,7 +22,7 @@ import {
 import { clipSpacingMm, holeProblems, isInZone, notchProblems } from '#core/containment/surface'
 import { expansionMm, spacingMm, supportsOf } from '#core/containment/supports'
 import { developedMm, tubesOf } from '#core/containment/tubes'
-import { patternSentence, runSentence } from '#core/texts/run'
+import { patternSentence, runSentence } from '#words/containment'
 
 const FORMER: Former = { radiusMm: 80, startMm: 0, springDeg: 4 }
 const straight = (

@@ -10,7 +10,7 @@ import { expectedSchedule } from '#core/testing/expected/expected'
 import { judgeSchedule } from '#core/testing/judge/judge'
 import { scheduleOf } from '#core/testing/plan/schedule'
 import { TESTER, testBay, type TesterSettings } from '#core/testing/tester'
-import { findingSentence } from '#core/texts/findings'
+import { findingSentence } from '#words/findings'
 import { aRing, rigOf, someLights, splitBoard } from '../support/bay'
 import { RULES, aBoard, aCircuit } from '../support/task'
 

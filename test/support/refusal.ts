@@ -1,4 +1,4 @@
-import type { ProblemCode } from '#core/texts/problems'
+import type { ProblemCode } from '#words/problems'
 import { Problem } from '../../server/services/problem'
 
 /** The code of the refusal, so that a test reads as a sentence. */

@@ -5,7 +5,7 @@ import { EDITIONS, EDITION_NAME, editionOn, type Edition } from '#core/regulatio
 import type { Premises } from '#core/regulations/diversity'
 import type { DcContent } from '#core/regulations/residual'
 import type { Arrangement, Use } from '#core/regulations/supply'
-import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#core/texts/advisers'
+import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
 import { formatQuantity } from '#core/units/format'
 import { DC_NAME, LOCATION_NAME, PREMISES_NAME, USE_NAME } from '~/texts/names'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { TEST_VOLTS, type TestVolt } from '#core/bay/instruments/insulation'
 import { RESIDUAL_MULTIPLES, type ResidualMultiple } from '#core/bay/instruments/residual-test'
+import { displaySentences, displayWords } from '#words/instruments'
 import { INSTRUMENTS, INSTRUMENT_CODES, type InstrumentCode, type Taken } from '#core/bay/instruments/take'
 import type { Part } from '#core/bay/model/rig'
 import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
@@ -79,8 +80,12 @@ const wanted = computed(() => {
         ><el-option v-for="mA in RATED" :key="mA" :value="mA / 1e3" :label="`${mA} mA`"
       /></el-select>
     </div>
-    <p class="display" data-testid="display" aria-live="polite">{{ taken ? taken.shown : '–' }}</p>
-    <p v-for="sentence in taken?.sentences ?? []" :key="sentence" class="stitched stop">{{ sentence }}</p>
+    <p class="display" data-testid="display" aria-live="polite">
+      {{ taken ? displayWords(taken.display) : '–' }}
+    </p>
+    <p v-for="sentence in taken ? displaySentences(taken.display) : []" :key="sentence" class="stitched stop">
+      {{ sentence }}
+    </p>
     <p v-if="taken?.trips.length" class="stitched waiting">
       {{ taken.trips.map((id) => parts.get(id)?.name ?? id).join(', ') }} opened in this test. Switch on again
       before the next one.

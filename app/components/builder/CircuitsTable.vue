@@ -11,9 +11,9 @@ import {
   rowOf,
   type CircuitTemplate,
 } from '#core/exercise/form/rows'
-import { constraintSentence } from '#core/texts/constraints'
-import { findingSentence } from '#core/texts/findings'
-import { STEP_TEXT } from '#core/texts/steps'
+import { constraintSentence } from '#words/constraints'
+import { findingSentence } from '#words/findings'
+import { STEP_TEXT } from '#words/steps'
 import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 
 /** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `said` is what the words under the rows go by. */

@@ -3,7 +3,7 @@ import type { BoardDesign, CircuitDesign } from '#core/design/reference'
 import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import type { Edition } from '#core/regulations/editions'
 import { shortSource, sourceLine, type Source } from '#core/regulations/source'
-import { STEP_TEXT } from '#core/texts/steps'
+import { STEP_TEXT } from '#words/steps'
 
 /** Every step of one circuit or board: value, how it was worked, what it is held against, where the rule stands. */
 defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ExpectedReading } from '#core/testing/expected/circuit'
 import { readingKind } from '#core/testing/readings'
-import { readingText } from '#core/texts/steps'
+import { readingText } from '#words/steps'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 

@@ -6,7 +6,7 @@ import { LIST, idsIn, type ExerciseForm, type FormProblems, type HeadField } fro
 import { ASK_SETS, type AskSet } from '#core/exercise/usual-asks'
 import { usualMark } from '#core/assessment/marking/rubric'
 import type { Framework } from '#core/assessment/outcomes/framework'
-import { STEP_TEXT } from '#core/texts/steps'
+import { STEP_TEXT } from '#words/steps'
 import { ASK_SET_NAME, HEAD_NAME } from '~/texts/builder'
 import { KIND_NAME } from '~/texts/names'
 import { policyWords } from '~/texts/policies'

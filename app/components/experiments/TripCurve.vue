@@ -2,7 +2,7 @@
 import { scaleLog } from 'd3-scale'
 import { openingBand } from '#core/bay/protection/band'
 import type { Device } from '#core/regulations/devices'
-import { timeWords } from '#core/texts/happenings'
+import { formatDuration } from '#core/units/format'
 
 /** Opening time over current, log by log: the band of its kind, a device in the middle of it, and a point that can be moved. */
 const props = defineProps<{ device: Device; ratingA: number; currentA: number }>()
@@ -42,7 +42,7 @@ const band = computed(
 )
 const shown = computed(() => Math.min(most * props.ratingA, Math.max(least * props.ratingA, moved.value)))
 const here = computed(() => openingBand(props.device, props.ratingA, shown.value))
-const words = (s: number) => (s === Infinity ? 'not at all' : timeWords(s))
+const words = (s: number) => (s === Infinity ? 'not at all' : formatDuration(s))
 const TIMES = [
   [0.01, '10 ms'],
   [0.1, '100 ms'],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { findingSentence } from '#core/texts/findings'
-import { readingText } from '#core/texts/steps'
+import { findingSentence } from '#words/findings'
+import { readingText } from '#words/steps'
 import type { FloorPatch } from '#schemas/views'
 import { expectedWords, readingWords } from '~/texts/marks'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Act, ActKind } from '#core/isolation/act'
-import { ACT_TEXT } from '#core/texts/isolation'
+import { ACT_TEXT } from '#words/isolation'
 import { PAD, VARIANTS } from '~/texts/observed-acts'
 
 /** Likely acts as large buttons, every other one a smaller one; the second tap says how it went. */

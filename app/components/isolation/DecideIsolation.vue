@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Verdict } from '#core/isolation/judge'
-import { PART_NAME, RULE_TEXT, questionsFor } from '#core/texts/isolation'
+import { PART_NAME, RULE_TEXT, questionsFor } from '#words/isolation'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 import type { ObservationView } from '#schemas/isolation-views'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Verdict } from '#core/isolation/judge'
-import { RULE_TEXT, SERIOUSNESS_NAME } from '#core/texts/isolation'
+import { RULE_TEXT, SERIOUSNESS_NAME } from '#words/isolation'
 
 /** Every constraint that was called for: broken ones first, with why and what to do next time. */
 const props = defineProps<{ verdict: Verdict; showOpen?: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StepKey } from '#core/design/step-keys'
-import { STEP_TEXT } from '#core/texts/steps'
+import { STEP_TEXT } from '#words/steps'
 import type { Comment } from '#schemas/marking-views'
 
 /** Sentences from earlier feedback; those about the step in hand first, then the most used. */

@@ -3,8 +3,8 @@ import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import type { ScopeNames } from '#core/texts/findings'
-import { STEP_TEXT } from '#core/texts/steps'
+import type { ScopeNames } from '#words/findings'
+import { STEP_TEXT } from '#words/steps'
 import { VERDICT_WORDS, becauseOf, overrideOf, theirs } from '~/texts/marks'
 
 /** Every design step of a sheet, circuit by circuit: what was written, what was worked, the verdict and its reason. */

@@ -2,8 +2,8 @@
 import type { WorkMark } from '#core/inspection/work-mark'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import { findingSentence } from '#core/texts/findings'
-import { GROUP_NAME } from '#core/texts/inspection'
+import { findingSentence } from '#words/findings'
+import { GROUP_NAME } from '#words/inspection'
 import { VERDICT_WORDS, overrideOf } from '~/texts/marks'
 
 /** What an assessor saw of the work, group by group. */

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import type { Paper, PaperItem } from '#core/testing/records/test-record'
+import type { NamedItem, NamedRecord } from '#words/test-record'
 import type { CircuitHead } from '#schemas/schedule-views'
 
 /** The parts of a record: what is known stands there, the rest is typed. */
 defineProps<{
-  paper: Paper
+  paper: NamedRecord
   circuits: readonly CircuitHead[]
   field: (key: string) => string
   locked: boolean
 }>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
-const isLong = ({ key }: PaperItem) =>
+const isLong = ({ key }: NamedItem) =>
   ['description', 'extent', 'existingComments', 'departures'].includes(key)
-const isDate = ({ key }: PaperItem) => key === 'date' || key === 'nextInspection'
+const isDate = ({ key }: NamedItem) => key === 'date' || key === 'nextInspection'
 const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
 </script>
 

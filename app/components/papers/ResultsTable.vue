@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readingKind, whyKey, type Readings } from '#core/testing/readings'
-import { readingText } from '#core/texts/steps'
+import { readingText } from '#words/steps'
 import { QUANTITIES } from '#core/units/quantity'
 import type { PapersView } from '#schemas/paper-views'
 import { DEAD_COLUMNS, LIVE_COLUMNS } from '~/texts/schedule'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RosterPreview } from '#core/exercise/roster'
-import { ROSTER_PROBLEM } from '#core/texts/roster'
+import { ROSTER_PROBLEM } from '#words/roster'
 import type { SignInSlip } from '#schemas/views'
 
 const emit = defineEmits<{ imported: [slips: readonly SignInSlip[]]; close: [] }>()

@@ -4,7 +4,7 @@ import type { Exercise } from '#core/exercise/exercise'
 import type { Installation } from '#core/installation/installation'
 import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import { shortSource } from '#core/regulations/source'
-import { STEP_TEXT } from '#core/texts/steps'
+import { STEP_TEXT } from '#words/steps'
 
 /** The worked answers of one variant, for whoever marks on paper. Not for apprentices. */
 const props = defineProps<{ exercise: Exercise; installation: Installation; title: string }>()

@@ -2,7 +2,7 @@
 import { gainMm } from '#core/containment/bending'
 import { ENTRY_MM, type ContainmentRun, type Former } from '#core/containment/containment-run'
 import type { Tube } from '#core/containment/tubes'
-import { DIRECTION_NAME } from '#core/texts/run'
+import { DIRECTION_NAME } from '#words/containment'
 
 /** What lies on the bench while somebody bends: each tube as a strip with its marks, in order, and which way. */
 const props = defineProps<{ run: ContainmentRun; former: Former; tubes: readonly Tube[] }>()

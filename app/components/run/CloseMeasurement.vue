@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RUN_PARTS } from '#core/assessment/outcomes/framework'
 import type { PartVerdict } from '#core/containment/verdict'
-import { RUN_PART_NAME } from '#core/texts/run'
+import { RUN_PART_NAME } from '#words/containment'
 import type { MeasureCloseBody } from '#schemas/workmanship-views'
 
 /** Closing a measurement: what is proposed of each part, decided as proposed or otherwise with a reason. */

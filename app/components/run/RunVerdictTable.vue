@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PartVerdict } from '#core/containment/verdict'
-import { RUN_PART_NAME } from '#core/texts/run'
+import { RUN_PART_NAME } from '#words/containment'
 import type { MeasurementView } from '#schemas/workmanship-views'
 
 /** What a measured run shows of each part, proposed or decided, and the criteria that rest on it. */

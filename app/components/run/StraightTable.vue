@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { straightIds, type RunFields } from '#core/containment/form'
 import { DIRECTIONS, JOINTS } from '#core/containment/containment-run'
-import { DIRECTION_NAME, JOINT_NAME } from '#core/texts/run'
+import { DIRECTION_NAME, JOINT_NAME } from '#words/containment'
 
 /** The straights of a run by their dimensions, for the keyboard; detours open under their straight. */
 const props = defineProps<{

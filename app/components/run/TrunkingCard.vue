@@ -2,7 +2,7 @@
 import { sizeOf, type ContainmentRun } from '#core/containment/containment-run'
 import type { Mitre } from '#core/containment/mitre'
 import type { Tube } from '#core/containment/tubes'
-import { DIRECTION_NAME } from '#core/texts/run'
+import { DIRECTION_NAME } from '#words/containment'
 
 /** What lies on the bench while trunking is cut: each piece with its long and short side and the angle of every cut. */
 const props = defineProps<{ run: ContainmentRun; pieces: readonly Tube[] }>()

@@ -2,9 +2,9 @@
 import type { Diagnosis } from '#core/testing/diagnosis/diagnose'
 import { isDead } from '#core/testing/readings'
 import type { Rig } from '#core/bay/model/rig'
-import { causeWords } from '#core/texts/causes'
-import { testWords } from '#core/texts/faults'
-import { itemName } from '#core/texts/findings'
+import { causeWords } from '#words/causes'
+import { testWords } from '#words/faults'
+import { itemName } from '#words/findings'
 
 /** Causes with their share of belief, what each leaves unexplained, and what to measure next. Never a certainty. */
 const props = defineProps<{ rig: Rig; diagnosis: Diagnosis; names: Readonly<Record<string, string>> }>()

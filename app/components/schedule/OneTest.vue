@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { parseReading } from '#core/testing/parse/parse-reading'
 import { readingKind, whyKey } from '#core/testing/readings'
-import { findingSentence } from '#core/texts/findings'
-import { readingText } from '#core/texts/steps'
+import { findingSentence } from '#words/findings'
+import { readingText } from '#words/steps'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 import type { BoardView } from '#schemas/schedule-views'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readingKind, whyKey } from '#core/testing/readings'
-import { readingText } from '#core/texts/steps'
+import { readingText } from '#words/steps'
 import { QUANTITIES } from '#core/units/quantity'
 import type { TestView } from '#schemas/schedule-views'
 

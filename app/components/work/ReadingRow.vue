@@ -2,8 +2,8 @@
 import { Lock } from '@lucide/vue'
 import { parseReading } from '#core/testing/parse/parse-reading'
 import { readingKind, type ReadingKey } from '#core/testing/readings'
-import { findingSentence } from '#core/texts/findings'
-import { readingText } from '#core/texts/steps'
+import { findingSentence } from '#words/findings'
+import { readingText } from '#words/steps'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { GRADES, ITEM_GROUPS, type InspectionItem } from '#core/inspection/items'
-import { GRADE_NAME, GROUP_NAME, ITEM_TEXT } from '#core/texts/inspection'
+import { GRADE_NAME, GROUP_NAME, ITEM_TEXT } from '#words/inspection'
 
 /** Looking before testing: every terminal group, bar, blank, label and accessory of this bay, graded, with remarks, torque and pictures. */
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ACT_TEXT, INDICATOR_NAME, PROOF_NAME, RULE_TEXT } from '#core/texts/isolation'
+import { ACT_TEXT, INDICATOR_NAME, PROOF_NAME, RULE_TEXT } from '#words/isolation'
 import type { ObservedAct } from '#core/isolation/observation'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 

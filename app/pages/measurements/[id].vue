@@ -3,7 +3,7 @@ import { cornersOf, directionsOf, plus, type Vector } from '#core/containment/ge
 import { readRun } from '#core/containment/form'
 import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/containment/measure'
 import { runVerdicts } from '#core/containment/verdict'
-import { DIRECTION_NAME, patternSentence } from '#core/texts/run'
+import { DIRECTION_NAME, patternSentence } from '#words/containment'
 import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'
 
 /** Measuring a run at the bay: two taps for what is off, or what the tape says; drawn exaggerated, and told what one cause may be behind it. */

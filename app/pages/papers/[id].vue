@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import type { PaperKind } from '#core/testing/records/test-record'
-import { RESIDUAL_NOTICE } from '#core/texts/papers'
+import type { RecordKind } from '#core/testing/records/test-record'
+import { RESIDUAL_NOTICE } from '#words/test-record'
 
 /** Records of a tested board: schedule of results, a record in five parts, an installation record, stickers. Signed once they are complete. */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const papers = usePapers(id)
 const { view } = papers
-const tab = ref<'results' | PaperKind | 'stickers'>('results')
+const tab = ref<'results' | RecordKind | 'stickers'>('results')
 const TABS = {
   results: 'Schedule of results',
   minor: 'Record in five parts',
   installation: 'Installation record',
   stickers: 'Stickers',
 } as const
-const kind = computed<PaperKind | null>(() =>
+const kind = computed<RecordKind | null>(() =>
   tab.value === 'minor' || tab.value === 'installation' ? tab.value : null,
 )
 const paper = computed(() => (kind.value ? view.value!.papers[kind.value].paper : null))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { EXPERIMENTS } from '#core/bay/experiments/experiments'
+import { EXPERIMENTS } from '#words/experiments/experiments'
 import type { HuntHome } from '#schemas/hunt-views'
 import type { IsolationHome } from '#schemas/isolation-views'
 import type { BayListItem, PredictionView } from '#schemas/bay-views'

@@ -1,5 +1,4 @@
 import type { TerminalRef } from '../model/rig'
-import { SOCKET_WORDS, hazardSentence, readingWords } from '../../texts/instruments'
 import { readClamp } from './clamp'
 import { readContinuity } from './continuity'
 import { readInsulation, type TestVolt } from './insulation'
@@ -7,7 +6,14 @@ import { readFaultCurrent, readLoop } from './loop'
 import type { Reading } from './reading'
 import { readTripTime, type ResidualMultiple } from './residual-test'
 import type { Bench } from './setup'
-import { readIndicator, readRotation, readSocketTester, readVoltage } from './voltage'
+import {
+  readIndicator,
+  readRotation,
+  readSocketTester,
+  readVoltage,
+  type Rotation,
+  type SocketVerdict,
+} from './voltage'
 
 /** Every instrument, and what it is put to: so many terminals, a socket, or conductors. */
 export const INSTRUMENTS = {
@@ -39,12 +45,15 @@ export interface ReadingRequest {
   readonly multiple: ResidualMultiple
 }
 
+/** What stands on a display: a measured value, the highest lamp that lights, what a plug-in tester or a rotation indicator shows. */
+export type Display =
+  | { readonly is: 'reading'; readonly reading: Reading }
+  | { readonly is: 'lamp'; readonly volt: number }
+  | { readonly is: 'socket'; readonly verdict: SocketVerdict }
+  | { readonly is: 'rotation'; readonly rotation: Rotation }
+
 export interface Taken {
-  /** As it stands on the display. */
-  readonly shown: string
-  readonly sentences: readonly string[]
-  /** The value behind the display, where it is a number. */
-  readonly reading: Reading | null
+  readonly display: Display
   /** Devices that the test opened. */
   readonly trips: readonly string[]
 }
@@ -69,27 +78,16 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
       return told(readClamp(bench, at))
     case 'rcd': {
       const reading = readTripTime(bench, probes, ratedA, multiple)
-      return { ...told(reading), trips: reading.trips }
+      return shown({ is: 'reading', reading }, reading.trips)
     }
     case 'indicator':
-      return plain(`${readIndicator(bench, probes)} V`)
+      return shown({ is: 'lamp', volt: readIndicator(bench, probes) })
     case 'socket':
-      return plain(SOCKET_WORDS[readSocketTester(bench, at[0]!)])
+      return shown({ is: 'socket', verdict: readSocketTester(bench, at[0]!) })
     case 'rotation':
-      return plain(ROTATION_WORDS[readRotation(bench, [at[0]!, at[1]!, at[2]!])])
+      return shown({ is: 'rotation', rotation: readRotation(bench, [at[0]!, at[1]!, at[2]!]) })
   }
 }
 
-const told = (reading: Reading): Taken => ({
-  shown: readingWords(reading),
-  sentences: reading.hazards.map(hazardSentence),
-  reading,
-  trips: [],
-})
-const plain = (shown: string): Taken => ({ shown, sentences: [], reading: null, trips: [] })
-
-const ROTATION_WORDS: Readonly<Record<ReturnType<typeof readRotation>, string>> = {
-  'L1-L2-L3': 'L1-L2-L3',
-  'L1-L3-L2': 'L1-L3-L2',
-  missing: 'a line is missing',
-}
+const shown = (display: Display, trips: readonly string[] = []): Taken => ({ display, trips })
+const told = (reading: Reading): Taken => shown({ is: 'reading', reading })

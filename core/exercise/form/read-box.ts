@@ -1,27 +1,26 @@
 import { parseQuantity, type ParsedQuantity } from '../../units/parse'
-import { QUANTITIES, type QuantityKey } from '../../units/quantity'
+import type { QuantityKey } from '../../units/quantity'
 import { RANGES, type RangeKey } from '../ranges'
 import type { Box } from './fields'
-import { percent } from './to-form'
+import type { FormProblem } from './problem'
 
 export type ReadBox =
   | { readonly value: string | number | null; readonly problem?: undefined }
-  | { readonly value?: undefined; readonly problem: string }
+  | { readonly value?: undefined; readonly problem: FormProblem }
 
-const CHOOSE = 'Choose one from the list.'
-const FILL = 'Fill this in.'
-
-/** Reads one box. What it cannot take gets a sentence that says what is expected there. */
+/** Reads one box, or says why it cannot be taken. */
 export function readBox(box: Box, typed: string | undefined): ReadBox {
   const text = (typed ?? '').trim()
   switch (box.is) {
     case 'own':
       return { value: text }
     case 'choice':
-      return box.choices.includes(text) ? { value: text } : { problem: CHOOSE }
+      return box.choices.includes(text) ? { value: text } : { problem: { code: 'choose' } }
     case 'words':
-      if (text === '' && !box.mayBeEmpty) return { problem: FILL }
-      return text.length > box.longest ? { problem: `At most ${box.longest} characters.` } : { value: text }
+      if (text === '' && !box.mayBeEmpty) return { problem: { code: 'fill' } }
+      return text.length > box.longest
+        ? { problem: { code: 'tooLong', longest: box.longest } }
+        : { value: text }
     case 'number':
       return text === '' && box.mayBeEmpty
         ? { value: null }
@@ -29,34 +28,30 @@ export function readBox(box: Box, typed: string | undefined): ReadBox {
   }
 }
 
-/** Reads a number with its unit and holds it against its range. */
+/** Reads a number with its unit and compares it with its range. */
 export function readNumber(text: string, quantity: QuantityKey, range: RangeKey, isWhole = false): ReadBox {
   const parsed = parseQuantity(text, quantity)
   if (!parsed.ok) return { problem: unreadable(parsed.problem, quantity) }
-  if (isWhole && !Number.isInteger(parsed.value)) return { problem: 'Must be a whole number.' }
+  if (isWhole && !Number.isInteger(parsed.value)) return { problem: { code: 'notWhole' } }
   const problem = outOfRange(parsed.value, range, quantity)
   return problem ? { problem } : { value: parsed.value }
 }
 
-function outOfRange(value: number, key: RangeKey, quantity: QuantityKey): string | undefined {
+function outOfRange(value: number, key: RangeKey, quantity: QuantityKey): FormProblem | undefined {
   const range: { min?: number; above?: number; max: number } = RANGES[key]
-  const show = (limit: number) =>
-    key === 'spread'
-      ? percent(limit)
-      : `${limit * QUANTITIES[quantity].scale} ${QUANTITIES[quantity].unit}`.trim()
-  if (range.above !== undefined && value <= range.above) return `Must be more than ${show(range.above)}.`
-  if (range.min !== undefined && value < range.min) return `Must be ${show(range.min)} or more.`
-  if (value > range.max) return `Must be ${show(range.max)} or less.`
+  const isShare = key === 'spread'
+  if (range.above !== undefined && value <= range.above)
+    return { code: 'notAbove', limit: range.above, quantity, isShare }
+  if (range.min !== undefined && value < range.min)
+    return { code: 'below', limit: range.min, quantity, isShare }
+  if (value > range.max) return { code: 'above', limit: range.max, quantity, isShare }
   return undefined
 }
 
-export function unreadable(
+function unreadable(
   problem: Extract<ParsedQuantity, { ok: false }>['problem'],
-  key: QuantityKey,
-): string {
-  const { unit } = QUANTITIES[key]
-  if (problem === 'empty') return FILL
-  if (problem === 'negative') return 'Must be more than 0; a negative value has no meaning here.'
-  if (problem === 'otherUnit') return `The unit does not fit. ${unit ? `Use ${unit}.` : 'No unit here.'}`
-  return `Write a number${unit ? ` in ${unit}` : ''}.`
+  quantity: QuantityKey,
+): FormProblem {
+  if (problem === 'empty') return { code: 'fill' }
+  return problem === 'negative' ? { code: 'negative' } : { code: problem, quantity }
 }

@@ -1,7 +1,6 @@
 import { structureProblems } from '../../installation/check'
 import type { Board, Circuit, Existing, Installation } from '../../installation/installation'
 import { STEP_KEYS, type StepKey } from '../../design/step-keys'
-import { structureSentence } from '../../texts/structure'
 import { WHOLE_BOARD, type Exercise, type Policy } from '../exercise'
 import { RANGES } from '../ranges'
 import {
@@ -13,8 +12,8 @@ import {
   type Box,
   type CircuitField,
   type ExerciseForm,
-  type FormProblems,
 } from './fields'
+import type { FormProblem } from './problem'
 import { readBox } from './read-box'
 import { readLoad } from './read-load'
 
@@ -23,16 +22,16 @@ export interface ReadForm {
   readonly exercise?: Exercise
   /** What can be read: rows with a box that cannot be are left out, so that the rest goes on computing. */
   readonly installation?: Installation
-  readonly problems: FormProblems
+  readonly problems: Readonly<Record<string, FormProblem>>
 }
 
-/** Reads the form. Each box that cannot be read gets a sentence that says what is expected there. */
+/** Reads the form. Each box that cannot be read says why. */
 export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
-  const problems: Record<string, string> = {}
+  const problems: Record<string, FormProblem> = {}
   const head = readRow('', HEAD_BOXES, form, problems)
   const boards = idsIn(form.boards).map((id) => readBoard(id, form, problems))
   const circuits = idsIn(form.circuits).map((id) => readCircuit(id, form, problems))
-  if (circuits.length === 0) problems.circuits = 'Add a circuit.'
+  if (circuits.length === 0) problems.circuits = { code: 'noCircuit' }
 
   const isIntakeRead = [
     'premises',
@@ -64,7 +63,7 @@ export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
       }
   if (installation)
     for (const problem of structureProblems(installation))
-      problems[`${problem.scope}.${problem.field}`] ??= structureSentence(problem)
+      problems[`${problem.scope}.${problem.field}`] ??= { code: 'structure', problem }
   const fitting = installation && {
     ...installation,
     boards: readable(installation.boards),
@@ -75,15 +74,15 @@ export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
     circuits: idsIn(form.askCircuits).filter((id) => idsIn(form.circuits).includes(id)),
     steps: steps(form.askSteps),
   }
-  if (asks.circuits.length === 0) problems.askCircuits = 'Choose at least one circuit that is designed.'
-  if (asks.steps.length === 0) problems.askSteps = 'Choose at least one step that is asked for.'
+  if (asks.circuits.length === 0) problems.askCircuits = { code: 'noneDesigned' }
+  if (asks.steps.length === 0) problems.askSteps = { code: 'noStep' }
   const criteria = idsIn(form.criteria)
-  if (criteria.length === 0) problems.criteria = 'Choose at least one criterion that this exercise evidences.'
+  if (criteria.length === 0) problems.criteria = { code: 'noCriterion' }
   if (head.code && !/^[A-Za-z0-9][A-Za-z0-9.-]*$/.test(String(head.code)))
-    problems.code = 'Letters, digits, points and hyphens only.'
+    problems.code = { code: 'codeLetters' }
   const tests = form.tests || null
   if (tests !== null && tests !== WHOLE_BOARD && !idsIn(form.circuits).includes(tests))
-    problems.tests = 'Choose a circuit that is there.'
+    problems.tests = { code: 'noSuchCircuit' }
   const marks = readMarks(form.marks ?? '', problems)
 
   const isComplete = Object.keys(problems).length === 0
@@ -124,7 +123,7 @@ function readRow<F extends string>(
   prefix: string,
   boxes: Readonly<Record<F, Box>>,
   form: ExerciseForm,
-  problems: Record<string, string>,
+  problems: Record<string, FormProblem>,
 ): Record<F, string | number | null> {
   return Object.fromEntries(
     (Object.entries(boxes) as [F, Box][]).map(([field, box]) => {
@@ -135,7 +134,7 @@ function readRow<F extends string>(
   ) as Record<F, string | number | null>
 }
 
-function readBoard(id: string, form: ExerciseForm, problems: Record<string, string>): Board {
+function readBoard(id: string, form: ExerciseForm, problems: Record<string, FormProblem>): Board {
   const row = readRow(`${id}.`, BOARD_BOXES, form, problems)
   return {
     id,
@@ -157,14 +156,14 @@ const LOAD_BOXES: readonly CircuitField[] = [
   'hasSocket',
 ]
 
-function readCircuit(id: string, form: ExerciseForm, problems: Record<string, string>): Circuit {
+function readCircuit(id: string, form: ExerciseForm, problems: Record<string, FormProblem>): Circuit {
   const boxes = Object.fromEntries(
     Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
   ) as Record<CircuitField, Box>
   const row = readRow(`${id}.`, boxes, form, problems)
   const load = readLoad(
     (field) => form[`${id}.${field}`] ?? '',
-    (field, sentence) => (problems[`${id}.${field}`] = sentence),
+    (field, problem) => (problems[`${id}.${field}`] = problem),
   )
   return {
     id,
@@ -203,17 +202,16 @@ function readExisting(
   id: string,
   rating: string | number | null,
   area: string | number | null,
-  problems: Record<string, string>,
+  problems: Record<string, FormProblem>,
 ): Existing | null {
   if (rating === null && area === null) return null
   if (rating === null || area === null)
-    problems[`${id}.${rating === null ? 'existingRating' : 'existingArea'}`] ??=
-      'Give both the rating and the size that are there, or neither.'
+    problems[`${id}.${rating === null ? 'existingRating' : 'existingArea'}`] ??= { code: 'bothOrNeither' }
   return { ratingA: Number(rating), lineMm2: Number(area) }
 }
 
 /** Marks are written as `zs=3 csa=2`. */
-function readMarks(text: string, problems: Record<string, string>): Exercise['marks'] {
+function readMarks(text: string, problems: Record<string, FormProblem>): Exercise['marks'] {
   const entries = idsIn(text).map((part) => part.split('='))
   const isRight = entries.every(
     ([step, mark]) =>
@@ -221,6 +219,6 @@ function readMarks(text: string, problems: Record<string, string>): Exercise['ma
       Number(mark) >= RANGES.marks.min &&
       Number(mark) <= RANGES.marks.max,
   )
-  if (!isRight) problems.marks = `Marks from ${RANGES.marks.min} to ${RANGES.marks.max} for known steps.`
+  if (!isRight) problems.marks = { code: 'marks', least: RANGES.marks.min, most: RANGES.marks.max }
   return Object.fromEntries(entries.map(([step, mark]) => [step, Number(mark)]))
 }

@@ -1,15 +1,13 @@
 import type { Load } from '../../installation/installation'
 import { readBox, readNumber } from './read-box'
 import { CIRCUIT_BOXES, type CircuitField } from './fields'
+import type { NoteProblem } from './problem'
 
 /** `8 × 18 W`, also written with x or *. */
 const LAMPS = /^\s*(\d+)\s*[×x*]\s*(.+)$/i
 
 /** Reads a load from its boxes; problems stand at the box that has them. */
-export function readLoad(
-  text: (field: CircuitField) => string,
-  problem: (field: CircuitField, sentence: string) => void,
-): Load {
+export function readLoad(text: (field: CircuitField) => string, problem: NoteProblem<CircuitField>): Load {
   const number = (field: CircuitField): number => {
     const read = readBox(CIRCUIT_BOXES[field], text(field))
     if (read.problem !== undefined) problem(field, read.problem)
@@ -42,14 +40,10 @@ export function readLoad(
   }
 }
 
-function readLamps(
-  text: string,
-  isDischarge: boolean,
-  problem: (field: CircuitField, sentence: string) => void,
-): Load {
+function readLamps(text: string, isDischarge: boolean, problem: NoteProblem<CircuitField>): Load {
   const match = LAMPS.exec(text)
   if (!match) {
-    problem('amount', 'Write lamps as number × watts, such as 8 × 18 W.')
+    problem('amount', { code: 'lamps' })
     return { basis: 'lamps', count: 1, eachW: 1, isDischarge }
   }
   const count = readNumber(match[1]!, 'factor', 'count', true)

@@ -36,6 +36,15 @@ export type Move =
         | 'handBack'
     }
 
+/** The move of one kind. */
+export type MoveOf<D extends Move['do']> = Move extends infer M
+  ? M extends { readonly do: infer K }
+    ? D extends K
+      ? M & { readonly do: D }
+      : never
+    : never
+  : never
+
 const devicesOf = ({ rig }: TrainerState): DevicePart[] =>
   rig.parts.filter(
     (part): part is DevicePart => part.kind === 'device' && part.board !== null && part.role !== 'residual',

@@ -1,21 +1,20 @@
+import type { SocketVerdict } from '../../bay/instruments/voltage'
 import type { BayState } from '../../bay/behaviour/state'
 import type { Touched } from '../../bay/behaviour/touch'
 import type { Rig } from '../../bay/model/rig'
 import type { Act, Indicator, Place } from '../act'
+import { saysText, type Line } from './line'
 import type { World } from './world'
+
+/** What an indicator without pairs shows: as a socket tester, lit at something else, or a glow. */
+export type Says = SocketVerdict | 'lit' | 'glows' | 'noGlow'
 
 /** What a test showed: each pair with the highest lamp, V. */
 export interface Shown {
   readonly indicator: Indicator
   readonly pairs: readonly { readonly name: string; readonly volt: number }[]
-  /** What a plug-in indicator says in words. */
-  readonly words?: string
-}
-
-/** A line of the story: what you did, what you saw, what somebody said. */
-export interface Line {
-  readonly who: 'you' | 'see' | 'say'
-  readonly text: string
+  /** Of a plug-in indicator or a non-contact detector, which have no pairs. */
+  readonly says?: Says
 }
 
 export interface TrainerState {
@@ -62,7 +61,7 @@ export function begin(world: World): TrainerState {
     hasPermit: false,
     hasSwitchedOff: false,
     acts: [],
-    lines: [{ who: 'say', text: world.job }],
+    lines: [saysText(world.job)],
     shown: null,
     touches: [],
     clockS: 0,

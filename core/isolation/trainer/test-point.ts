@@ -1,12 +1,11 @@
-import { prepare } from '../../bay/instruments/setup'
+import { prepare, type Bench } from '../../bay/instruments/setup'
 import { readIndicator, readSocketTester } from '../../bay/instruments/voltage'
-import type { DevicePart, Part } from '../../bay/model/rig'
+import type { Bar, DevicePart, Part } from '../../bay/model/rig'
 import { terminalsOf } from '../../bay/model/terminals'
-import { SOCKET_WORDS } from '../../texts/instruments'
 import type { Indicator } from '../act'
-import type { Shown, TrainerState } from './state'
+import type { Says, Shown, TrainerState } from './state'
 
-/** A non-contact stick glows above this, V against earth; common practice, no source. */
+/** A non-contact detector glows above this, V against earth; common practice, no source. */
 const GLOWS_FROM_V = 50
 
 /** Every pair of these terminals, in the order of the part. */
@@ -35,7 +34,20 @@ export function testTerminals(state: TrainerState, part: Part): readonly string[
     : own
 }
 
-/** What the indicator shows at these terminals as the bay stands. `only` the first pair where somebody is content with one. */
+/** What leaves a device at the board: its own outgoing ends, and one bar of each kind. */
+export function deviceEnds(state: TrainerState, device: string): readonly string[] {
+  const part = state.rig.parts.find(({ id }) => id === device)!
+  const board = 'board' in part ? part.board : null
+  const bars = state.rig.parts.filter((bar): bar is Bar => bar.kind === 'bar' && bar.board === board)
+  const firsts = bars.filter(({ serves }, i) => bars.findIndex((bar) => bar.serves === serves) === i)
+  const lines =
+    part.kind === 'device'
+      ? part.poles.filter((pole) => pole !== 'N').map((pole) => `${part.id}.${pole} out`)
+      : []
+  return [...lines, ...firsts.map(({ id }) => `${id}.1`)]
+}
+
+/** What the indicator shows at these terminals as the bay stands; the first pair alone where somebody is content with one. */
 export function showAt(
   state: TrainerState,
   indicator: Indicator,
@@ -43,38 +55,29 @@ export function showAt(
   isEveryPair: boolean,
 ): Shown {
   const bench = prepare(state.rig, state.bay)
-  const works = state.isIndicatorWorking
-  if (indicator === 'plug-in') {
-    const socket = terminals[0]!.split('.')[0]!
-    const part = state.rig.parts.find(({ id }) => id === socket)
-    const pairs = pairsOf(terminals)
-      .slice(0, 3)
-      .map(([at, to]) => ({ name: nameOf(at, to), volt: readIndicator(bench, { at, to }, works) }))
-    return {
-      indicator,
-      pairs: [],
-      words: !works
-        ? SOCKET_WORDS.noPower
-        : part?.kind === 'socket'
-          ? SOCKET_WORDS[readSocketTester(bench, socket)]
-          : pairs.some(({ volt }) => volt > 0)
-            ? 'lit'
-            : SOCKET_WORDS.noPower,
-    }
-  }
+  const isWorking = state.isIndicatorWorking
+  const lampAt = ([at, to]: readonly [string, string]) => readIndicator(bench, { at, to }, isWorking)
+  if (indicator === 'plug-in') return { indicator, pairs: [], says: plugIn(state, bench, terminals) }
   if (indicator === 'non-contact') {
     const earth = terminals.find((ref) => ref.endsWith('.E'))
     const glows =
-      works &&
-      earth !== undefined &&
-      terminals.some((at) => at !== earth && readIndicator(bench, { at, to: earth }) >= GLOWS_FROM_V)
-    return { indicator, pairs: [], words: glows ? 'glows' : 'does not glow' }
+      earth !== undefined && terminals.some((at) => at !== earth && lampAt([at, earth]) >= GLOWS_FROM_V)
+    return { indicator, pairs: [], says: glows ? 'glows' : 'noGlow' }
   }
   const pairs = isEveryPair ? pairsOf(terminals) : pairsOf(terminals).slice(0, 1)
-  return {
-    indicator,
-    pairs: pairs.map(([at, to]) => ({ name: nameOf(at, to), volt: readIndicator(bench, { at, to }, works) })),
-  }
+  return { indicator, pairs: pairs.map((pair) => ({ name: nameOf(...pair), volt: lampAt(pair) })) }
+}
+
+/** A socket tells its own story; anything else only whether something lights. */
+function plugIn(state: TrainerState, bench: Bench, terminals: readonly string[]): Says {
+  if (!state.isIndicatorWorking) return 'noPower'
+  const id = terminals[0]!.split('.')[0]!
+  const part = state.rig.parts.find((one) => one.id === id)
+  if (part?.kind === 'socket') return readSocketTester(bench, id)
+  const isLit = pairsOf(terminals)
+    .slice(0, 3)
+    .some(([at, to]) => readIndicator(bench, { at, to }) > 0)
+  return isLit ? 'lit' : 'noPower'
 }
 
 /** `L–N`; a parted neutral is an N of its own. */
@@ -84,6 +87,6 @@ const nameOf = (at: string, to: string): string =>
     .join('–')
 
 /** Did it show a voltage? */
-export const showsLive = ({ pairs, words }: Shown): boolean =>
+export const showsLive = ({ pairs, says }: Shown): boolean =>
   pairs.some(({ volt }) => volt >= GLOWS_FROM_V) ||
-  (words !== undefined && words !== SOCKET_WORDS.noPower && words !== 'does not glow')
+  (says !== undefined && says !== 'noPower' && says !== 'noGlow')

@@ -5,13 +5,13 @@ import { predictAll, type Outcome } from '../diagnosis/predict'
 import { applyFaults } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
-import { symptomsOf } from './symptom'
+import { symptomsOf, type Symptom } from './symptom'
 
 /** What planted faults will show, before anybody looks for them. */
 export interface PlantPreview {
   /** Readings that leave their band, with what they would be. */
   readonly readings: readonly { readonly test: string; readonly sound: Outcome; readonly faulty: Outcome }[]
-  readonly symptoms: readonly string[]
+  readonly symptoms: readonly Symptom[]
   /** Where the true cause stands among those that explain the readings, from 1; null where no test shows it. */
   readonly rank: number | null
   /** Other causes that the tests leave about as likely. */

@@ -1,30 +1,37 @@
 import { energiseInOrder } from '../../bay/behaviour/energise'
+import type { Happening } from '../../bay/behaviour/happenings'
 import { simulate } from '../../bay/behaviour/simulate'
 import { deadState } from '../../bay/behaviour/state'
 import type { Rig } from '../../bay/model/rig'
-import { indexParts } from '../../bay/model/terminals'
-import { happeningSentence } from '../../texts/happenings'
 
 const SETTLE_S = 60
 
-/** What somebody notices at a bay that has been energised in order: what opened, what stays dark. Empty where nothing shows. */
-export function symptomsOf(built: Rig, meant: Rig): string[] {
-  const parts = indexParts(meant)
-  const run = (rig: Rig) =>
+/** What somebody notices: a device that opens or is overstressed, or points that do not work. */
+export type Symptom =
+  | { readonly is: 'happening'; readonly happening: Happening }
+  | { readonly is: 'dark'; readonly parts: readonly string[] }
+
+/** What is noticed at a bay that has been energised in order. Empty where nothing shows. */
+export function symptomsOf(built: Rig, meant: Rig): Symptom[] {
+  const happeningsOf = (rig: Rig) =>
     simulate(rig, deadState(rig), energiseInOrder(rig), { untilS: SETTLE_S }).happenings
-  const [own, sound] = [run(built), run(meant)]
-  const lit = (happenings: typeof own) => {
-    const on = new Set<string>()
-    for (const one of happenings) {
-      if (one.kind === 'lit') on.add(one.part)
-      else if (one.kind === 'dark') on.delete(one.part)
-    }
-    return on
+  const [own, sound] = [happeningsOf(built), happeningsOf(meant)]
+  const works = litAtTheEnd(own)
+  const dark = [...litAtTheEnd(sound)].filter((part) => !works.has(part))
+  const events = own.filter(
+    ({ kind }) => kind === 'tripped' || kind === 'overvoltage' || kind === 'failedToBreak',
+  )
+  return [
+    ...events.map((happening): Symptom => ({ is: 'happening', happening })),
+    ...(dark.length > 0 ? [{ is: 'dark', parts: dark } as const] : []),
+  ]
+}
+
+function litAtTheEnd(happenings: readonly Happening[]): ReadonlySet<string> {
+  const on = new Set<string>()
+  for (const one of happenings) {
+    if (one.kind === 'lit') on.add(one.part)
+    else if (one.kind === 'dark') on.delete(one.part)
   }
-  const [works, should] = [lit(own), lit(sound)]
-  const dark = [...should].filter((part) => !works.has(part)).map((part) => parts.get(part)?.name ?? part)
-  const trips = own
-    .filter((one) => one.kind === 'tripped' || one.kind === 'overvoltage' || one.kind === 'failedToBreak')
-    .map((one) => happeningSentence(one, parts))
-  return [...trips, ...(dark.length ? [`Does not work: ${dark.join(', ')}.`] : [])]
+  return on
 }

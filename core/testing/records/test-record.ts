@@ -1,18 +1,19 @@
 import type { BoardDesign, CircuitDesign, InstallationDesign } from '../../design/reference'
+import type { CableKind } from '../../regulations/cables/cable'
 import { DEVICES } from '../../regulations/devices'
 import { EDITION_DOCUMENT, type Edition } from '../../regulations/editions'
+import type { Arrangement } from '../../regulations/supply'
+import type { Installation } from '../../installation/installation'
 import type { ReadingMark } from '../judge/circuit'
 import { parseReading } from '../parse/parse-reading'
 import { readingKind, whyKey, type Readings } from '../readings'
-import type { Installation } from '../../installation/installation'
-import { PAPER_TEXT, type PaperItemKey } from '../../texts/papers'
 
-export const PAPER_KINDS = ['minor', 'installation'] as const
-/** A record of work on one circuit in five parts, or of a new installation. */
-export type PaperKind = (typeof PAPER_KINDS)[number]
+export const RECORD_KINDS = ['minor', 'installation'] as const
+/** A minor works record of one circuit, or a record of a new installation. */
+export type RecordKind = (typeof RECORD_KINDS)[number]
 
 /** What is known without anybody typing it. */
-export interface PaperFacts {
+export interface RecordFacts {
   readonly edition: Edition
   readonly installation: Installation
   readonly design: InstallationDesign
@@ -27,10 +28,28 @@ export interface PaperFacts {
   readonly today: string
 }
 
-export interface PaperItem {
-  readonly key: string
-  readonly name: string
-  readonly value: string
+/** What is known of a box and wants words around its figures. */
+export type RecordPhrase =
+  | { readonly code: 'supply'; readonly arrangement: Arrangement; readonly phases: 1 | 3 }
+  | { readonly code: 'mainSwitch'; readonly ratingA: number | null }
+  | {
+      readonly code: 'device'
+      readonly standard: string
+      readonly curve: string | null
+      readonly ratingA: number
+      readonly isCombined: boolean
+    }
+  | { readonly code: 'conductors'; readonly areaMm2: number; readonly cable: CableKind }
+  | { readonly code: 'rcd'; readonly ratedA: number | null }
+  | { readonly code: 'instrument'; readonly name: string; readonly serial: string; readonly dueOn: string }
+  | { readonly code: 'results'; readonly made: number; readonly of: number }
+  | { readonly code: 'declaration' }
+
+/** One box of a record. */
+export interface RecordItem {
+  readonly key: RecordItemKey
+  /** As typed, a figure, or a phrase; empty while nobody knows. */
+  readonly value: string | RecordPhrase
   /** Filled by somebody; what is known fills itself. */
   readonly isTyped: boolean
   readonly choices?: readonly string[]
@@ -38,46 +57,95 @@ export interface PaperItem {
   readonly why?: string
 }
 
-export interface PaperPart {
-  readonly name: string
-  readonly items: readonly PaperItem[]
+export const RECORD_ITEMS = [
+  'client',
+  'address',
+  'description',
+  'extent',
+  'date',
+  'edition',
+  'departures',
+  'existingComments',
+  'earthingArrangement',
+  'earthingConductor',
+  'bondingWater',
+  'bondingGas',
+  'bondingReading',
+  'circuit',
+  'device',
+  'conductors',
+  'residual',
+  'afdd',
+  'spd',
+  'devices',
+  'mainSwitch',
+  'arrangement',
+  'mainFuse',
+  'ze',
+  'pfc',
+  'rotation',
+  'inspectDesign',
+  'inspectErection',
+  'inspectEnclosures',
+  'inspectConnections',
+  'inspectProtection',
+  'inspectLabels',
+  'instrument',
+  'results',
+  'declaration',
+  'tester',
+  'permission',
+  'nextInspection',
+] as const
+export type RecordItemKey = (typeof RECORD_ITEMS)[number]
+
+export const RECORD_PARTS = [
+  'description',
+  'installation',
+  'supply',
+  'earthing',
+  'circuit',
+  'board',
+  'inspection',
+  'results',
+  'declaration',
+] as const
+export type RecordPartKey = (typeof RECORD_PARTS)[number]
+
+export interface RecordPart {
+  readonly key: RecordPartKey
+  readonly items: readonly RecordItem[]
 }
 
-export interface Paper {
-  readonly kind: PaperKind
-  readonly parts: readonly PaperPart[]
+/** What stands between a record and its signature. */
+export type RecordGap =
+  | { readonly code: 'box' | 'reason'; readonly key: RecordItemKey }
+  | { readonly code: 'readings' | 'reasons'; readonly count: number }
+  | { readonly code: 'liveTests' }
+
+/** What fails: readings by their keys, or an instrument past its calibration date. */
+export type RecordFailure =
+  { readonly code: 'reading'; readonly reading: string } | { readonly code: 'instrument' }
+
+export interface TestRecord {
+  readonly kind: RecordKind
+  readonly parts: readonly RecordPart[]
   /** Circuits whose results belong to it. */
   readonly circuits: readonly string[]
-  /** By name, what stands between it and a signature. */
-  readonly missing: readonly string[]
-  readonly failing: readonly string[]
+  readonly missing: readonly RecordGap[]
+  readonly failing: readonly RecordFailure[]
 }
 
 type Fields = Readonly<Record<string, string>>
 const LEFT = /^(n\/?a|lim)\b/i
 
-/** Fills a record from what is known and what has been typed, and names what is missing or fails. BS 7671 Part 6, 644 and Appendix 6, from memory: the information asked for, in an arrangement of our own. */
-export function paperOf(kind: PaperKind, facts: PaperFacts, fields: Fields): Paper {
+/** Fills a record from what is known and what has been typed, and says what is missing or fails. BS 7671 Part 6, 644 and Appendix 6, from memory: the information asked for, in an arrangement of our own. */
+export function testRecord(kind: RecordKind, facts: RecordFacts, fields: Fields): TestRecord {
   const tested = [...new Set(facts.marks.flatMap(({ reading }) => circuitOf(reading) ?? []))]
   const chosen = kind === 'minor' ? [fields.circuit ?? ''].filter((id) => tested.includes(id)) : tested
-  const typed = (key: PaperItemKey, choices?: readonly string[]): PaperItem => ({
-    key,
-    name: PAPER_TEXT[key],
-    value: (fields[key] ?? '').trim(),
-    isTyped: true,
-    ...(choices ? { choices } : {}),
-    ...(LEFT.test(fields[key] ?? '') ? { why: (fields[`why.${key}`] ?? '').trim() } : {}),
-  })
-  const known = (key: PaperItemKey, value: string): PaperItem => ({
-    key,
-    name: PAPER_TEXT[key],
-    value,
-    isTyped: false,
-  })
+  const boxes = boxesFrom(fields)
   const parts =
-    kind === 'minor'
-      ? minorParts(facts, chosen[0], tested, typed, known)
-      : installationParts(facts, typed, known)
+    kind === 'minor' ? minorParts(facts, chosen[0], tested, boxes) : installationParts(facts, boxes)
   return {
     kind,
     parts,
@@ -87,23 +155,45 @@ export function paperOf(kind: PaperKind, facts: PaperFacts, fields: Fields): Pap
   }
 }
 
-type Typed = (key: PaperItemKey, choices?: readonly string[]) => PaperItem
-type Known = (key: PaperItemKey, value: string) => PaperItem
+interface Boxes {
+  readonly typed: (key: RecordItemKey, choices?: readonly string[]) => RecordItem
+  readonly known: (key: RecordItemKey, value: RecordItem['value']) => RecordItem
+}
+
+const boxesFrom = (fields: Fields): Boxes => ({
+  typed: (key, choices) => ({
+    key,
+    value: (fields[key] ?? '').trim(),
+    isTyped: true,
+    ...(choices ? { choices } : {}),
+    ...(LEFT.test(fields[key] ?? '') ? { why: (fields[`why.${key}`] ?? '').trim() } : {}),
+  }),
+  known: (key, value) => ({ key, value, isTyped: false }),
+})
 
 const YES = ['yes', 'no']
 const FITTED = ['fitted', 'N/A', 'LIM']
+const INSPECTED = [
+  'inspectDesign',
+  'inspectErection',
+  'inspectEnclosures',
+  'inspectConnections',
+  'inspectProtection',
+  'inspectLabels',
+] as const
 
 function minorParts(
-  facts: PaperFacts,
+  facts: RecordFacts,
   circuit: string | undefined,
   tested: readonly string[],
-  typed: Typed,
-  known: Known,
-): PaperPart[] {
+  boxes: Boxes,
+): RecordPart[] {
+  const { typed, known } = boxes
   const design = facts.design.circuits.find(({ scope }) => scope === circuit)
+  const named: RecordItem = { ...typed('circuit', tested), value: facts.names[circuit ?? ''] ?? '' }
   return [
     {
-      name: 'Description',
+      key: 'description',
       items: [
         typed('client'),
         typed('address'),
@@ -114,39 +204,19 @@ function minorParts(
         typed('existingComments'),
       ],
     },
-    { name: 'Earthing and bonding', items: earthing(facts, typed, known) },
-    {
-      name: 'Circuit',
-      items: [
-        { ...typed('circuit', tested), value: facts.names[circuit ?? ''] ?? '' },
-        ...(design ? circuitItems(design, facts, typed, known) : []),
-      ],
-    },
-    {
-      name: 'Test results',
-      items: [
-        known('instrument', instrumentWords(facts)),
-        known('results', resultsWords(facts, circuit ? [circuit] : [])),
-      ],
-    },
-    {
-      name: 'Declaration',
-      items: [
-        known('declaration', PAPER_TEXT.declarationWords),
-        known('tester', facts.apprentice),
-        known('permission', facts.permittedBy),
-        typed('nextInspection'),
-      ],
-    },
+    { key: 'earthing', items: earthing(facts, boxes) },
+    { key: 'circuit', items: [named, ...(design ? circuitItems(design, facts, boxes) : [])] },
+    ...closingParts(facts, circuit ? [circuit] : [], boxes),
   ]
 }
 
-function installationParts(facts: PaperFacts, typed: Typed, known: Known): PaperPart[] {
+function installationParts(facts: RecordFacts, boxes: Boxes): RecordPart[] {
+  const { typed, known } = boxes
   const { installation, design } = facts
   const origin = design.boards.find(({ board }) => board.fedBy === null)
   return [
     {
-      name: 'Installation',
+      key: 'installation',
       items: [
         typed('client'),
         typed('address'),
@@ -157,62 +227,54 @@ function installationParts(facts: PaperFacts, typed: Typed, known: Known): Paper
         typed('departures'),
       ],
     },
+    { key: 'supply', items: supply(facts, boxes) },
+    { key: 'earthing', items: earthing(facts, boxes) },
     {
-      name: 'Supply',
+      key: 'board',
       items: [
-        known(
-          'arrangement',
-          `${installation.intake.arrangement}, ${installation.intake.phases === 3 ? 'three phase, 230/400 V' : 'single phase, 230 V'}`,
-        ),
-        known('mainFuse', `${installation.intake.mainFuseA} A`),
-        known('ze', measured(facts, 'ze')),
-        known('pfc', measured(facts, 'pfc')),
-        ...(installation.intake.phases === 3 ? [known('rotation', measured(facts, 'rotation'))] : []),
-      ],
-    },
-    { name: 'Earthing and bonding', items: earthing(facts, typed, known) },
-    {
-      name: 'Main switch and board',
-      items: [
-        known('mainSwitch', mainSwitchWords(origin)),
+        known('mainSwitch', { code: 'mainSwitch', ratingA: mainSwitchA(origin) }),
         typed('spd', FITTED),
         typed('afdd', FITTED),
         known('devices', deviceStandards(design.circuits)),
       ],
     },
-    {
-      name: 'Inspection',
-      items: (
-        [
-          'inspectDesign',
-          'inspectErection',
-          'inspectEnclosures',
-          'inspectConnections',
-          'inspectProtection',
-          'inspectLabels',
-        ] as const
-      ).map((key) => typed(key, ['in order', 'N/A', 'LIM'])),
-    },
-    {
-      name: 'Test results',
-      items: [
-        known('instrument', instrumentWords(facts)),
-        known('results', resultsWords(facts, Object.keys(facts.names))),
-      ],
-    },
-    {
-      name: 'Declaration',
-      items: [
-        known('declaration', PAPER_TEXT.declarationWords),
-        known('tester', facts.apprentice),
-        known('permission', facts.permittedBy),
-        typed('nextInspection'),
-      ],
-    },
+    { key: 'inspection', items: INSPECTED.map((key) => typed(key, ['satisfactory', 'N/A', 'LIM'])) },
+    ...closingParts({ ...facts, installation }, Object.keys(facts.names), boxes),
   ]
 }
 
-const earthing = (facts: PaperFacts, typed: Typed, known: Known): PaperItem[] => [
+function supply({ installation: { intake }, readings }: RecordFacts, { known }: Boxes): RecordItem[] {
+  const measured = (key: 'ze' | 'pfc' | 'rotation') => known(key, readings[key] ?? '')
+  return [
+    known('arrangement', { code: 'supply', arrangement: intake.arrangement, phases: intake.phases }),
+    known('mainFuse', `${intake.mainFuseA} A`),
+    measured('ze'),
+    measured('pfc'),
+    ...(intake.phases === 3 ? [measured('rotation')] : []),
+  ]
+}
+
+const closingParts = (
+  facts: RecordFacts,
+  circuits: readonly string[],
+  { typed, known }: Boxes,
+): RecordPart[] => [
+  {
+    key: 'results',
+    items: [known('instrument', instrumentOf(facts)), known('results', resultsOf(facts, circuits))],
+  },
+  {
+    key: 'declaration',
+    items: [
+      known('declaration', { code: 'declaration' }),
+      known('tester', facts.apprentice),
+      known('permission', facts.permittedBy),
+      typed('nextInspection'),
+    ],
+  },
+]
+
+const earthing = (facts: RecordFacts, { typed, known }: Boxes): RecordItem[] => [
   known('earthingArrangement', facts.installation.intake.arrangement),
   typed('earthingConductor', YES),
   typed('bondingWater', ['connected', 'N/A', 'LIM']),
@@ -226,21 +288,18 @@ const earthing = (facts: PaperFacts, typed: Typed, known: Known): PaperItem[] =>
   ),
 ]
 
-/** Device, conductors and residual function of a circuit; combined devices name each function's standard. */
+/** Device, conductors and RCD of a circuit; combined devices name each function's standard. */
 function circuitItems(
   { circuit, values }: CircuitDesign,
-  facts: PaperFacts,
-  typed: Typed,
-  known: Known,
-): PaperItem[] {
+  facts: RecordFacts,
+  { typed, known }: Boxes,
+): RecordItem[] {
   const { family, curve } = circuit.device
+  const { standard } = DEVICES[family]
   return [
-    known(
-      'device',
-      `${DEVICES[family].standard} ${curve ? `type ${curve} ` : ''}${values.in} A${family === 'rcbo' ? ' (overcurrent and residual function of one device)' : ''}`,
-    ),
-    known('conductors', `${values.csa} mm², ${circuit.cable.kind.replaceAll('-', ' ')}`),
-    known('residual', values.residual ? `${Math.round(values.residual * 1e3)} mA` : 'none'),
+    known('device', { code: 'device', standard, curve, ratingA: values.in!, isCombined: family === 'rcbo' }),
+    known('conductors', { code: 'conductors', areaMm2: values.csa!, cable: circuit.cable.kind }),
+    known('residual', { code: 'rcd', ratedA: values.residual || null }),
     typed('afdd', FITTED),
     ...(facts.edition === '17-A3' ? [] : [typed('spd', FITTED)]),
   ]
@@ -248,54 +307,50 @@ function circuitItems(
 
 const deviceStandards = (circuits: readonly CircuitDesign[]): string =>
   [...new Set(circuits.map(({ circuit }) => DEVICES[circuit.device.family].standard))].join(', ')
-const mainSwitchWords = (origin: BoardDesign | undefined): string =>
-  origin?.values.mainSwitch ? `${origin.values.mainSwitch} A` : 'as the board has it'
-const instrumentWords = ({ instrument }: PaperFacts): string =>
-  instrument ? `${instrument.name}, ${instrument.serial}, calibrated until ${instrument.dueOn}` : ''
-const measured = ({ readings }: PaperFacts, key: string): string => readings[key] ?? ''
+const mainSwitchA = (origin: BoardDesign | undefined): number | null => origin?.values.mainSwitch || null
+const instrumentOf = ({ instrument }: RecordFacts): RecordItem['value'] =>
+  instrument ? { code: 'instrument', ...instrument } : ''
 const circuitOf = (key: string): string | undefined => /^([a-z0-9]+)\./.exec(key)?.[1]
 
-function resultsWords({ marks }: PaperFacts, circuits: readonly string[]): string {
+function resultsOf({ marks }: RecordFacts, circuits: readonly string[]): RecordItem['value'] {
   const own = marks.filter(({ reading, outOf }) => outOf > 0 && circuits.includes(circuitOf(reading) ?? ''))
   return own.length === 0
     ? ''
-    : `${own.filter(({ verdict }) => verdict !== 'missing').length} of ${own.length} readings, on the schedule`
+    : { code: 'results', made: own.filter(({ verdict }) => verdict !== 'missing').length, of: own.length }
 }
 
-/** By name, what is still empty. */
-function missingOf(facts: PaperFacts, parts: readonly PaperPart[], circuits: readonly string[]): string[] {
+/** What is still empty, and which reasons are owed. */
+function missingOf(
+  facts: RecordFacts,
+  parts: readonly RecordPart[],
+  circuits: readonly string[],
+): RecordGap[] {
   const items = parts.flatMap(({ items: own }) => own)
-  const empty = items.filter(({ value }) => value === '').map(({ name }) => name)
-  const unreasoned = items
-    .filter(({ why }) => why === '')
-    .map(({ name }) => `Reason for ${name.toLowerCase()}`)
-  const tests = facts.marks.filter(
-    ({ reading, verdict }) => verdict === 'missing' && concerns(reading, circuits),
-  ).length
-  const owed = facts.marks.filter(
+  const concerned = facts.marks.filter(({ reading }) => concerns(reading, circuits))
+  const tests = concerned.filter(({ verdict }) => verdict === 'missing').length
+  const owed = concerned.filter(
     ({ reading, typed }) =>
-      concerns(reading, circuits) &&
       parseReading(typed, readingKind(reading)).form === 'left' &&
       !(facts.readings[whyKey(reading)] ?? '').trim(),
   ).length
   return [
-    ...empty,
-    ...unreasoned,
-    ...(tests ? [`${tests} readings of the schedule`] : []),
-    ...(owed ? [`Reasons for ${owed} tests that were left out`] : []),
-    ...(facts.isTested ? [] : ['Live tests, handed in']),
+    ...items.filter(({ value }) => value === '').map(({ key }): RecordGap => ({ code: 'box', key })),
+    ...items.filter(({ why }) => why === '').map(({ key }): RecordGap => ({ code: 'reason', key })),
+    ...(tests ? [{ code: 'readings', count: tests } as const] : []),
+    ...(owed ? [{ code: 'reasons', count: owed } as const] : []),
+    ...(facts.isTested ? [] : [{ code: 'liveTests' } as const]),
   ]
 }
 
-/** Readings that fail, and an instrument out of its time. */
-function failingOf({ marks, instrument, today }: PaperFacts, circuits: readonly string[]): string[] {
+/** Readings that fail, and an instrument past its calibration date. */
+function failingOf({ marks, instrument, today }: RecordFacts, circuits: readonly string[]): RecordFailure[] {
   const critical = marks.filter(
     ({ reading, findings }) =>
       concerns(reading, circuits) && findings.some(({ seriousness }) => seriousness === 'critical'),
   )
   return [
-    ...critical.map(({ reading }) => reading),
-    ...(instrument && instrument.dueOn < today ? ['instrument'] : []),
+    ...critical.map(({ reading }): RecordFailure => ({ code: 'reading', reading })),
+    ...(instrument && instrument.dueOn < today ? [{ code: 'instrument' } as const] : []),
   ]
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { scaleLinear, scaleLog } from 'd3-scale'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
-import { STEP_TEXT } from '#core/texts/steps'
+import { STEP_TEXT } from '#words/steps'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const id = useRoute().params.id

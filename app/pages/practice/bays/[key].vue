@@ -2,7 +2,7 @@
 import { Maximize2, Undo2, ZoomIn, ZoomOut } from '@lucide/vue'
 import { COLOURS, type Rig } from '#core/bay/model/rig'
 import { terminalWords } from '#core/bay/model/terminals'
-import { rigSentence } from '#core/texts/rig-problems'
+import { rigSentence } from '#words/rig-problems'
 import { COLOUR_MARK, COLOUR_VAR, MODE_NAME, type BayMode } from '~/texts/bay'
 import { AREAS } from '~/utils/areas'
 

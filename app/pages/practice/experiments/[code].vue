@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { experiment } from '#core/bay/experiments/experiments'
+import { experiment } from '#words/experiments/experiments'
 import type { PredictionView } from '#schemas/bay-views'
 
 definePageMeta({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HUNT_TEXT, huntSentence } from '#core/texts/hunt'
+import { HUNT_TEXT, huntSentence } from '#words/fault-finding'
 import type { HuntStepBody, HuntView } from '#schemas/hunt-views'
 
 /** Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked at the end. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { GRADES, type Grade } from '#core/inspection/items'
-import { GRADE_NAME, QUESTION_TEXT } from '#core/texts/inspection'
+import { GRADE_NAME, QUESTION_TEXT } from '#words/inspection'
 import type { RoundView } from '#schemas/workmanship-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Place } from '#core/isolation/act'
-import { INDICATOR_NAME } from '#core/texts/isolation'
+import { INDICATOR_NAME } from '#words/isolation'
 import type { RunView } from '#schemas/isolation-views'
 
 definePageMeta({

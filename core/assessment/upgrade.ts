@@ -1,0 +1,20 @@
+import { FIRST } from '../exercise/upgrade'
+import type { Marked, Override } from './marking/proposal'
+
+/* Marks and overrides from before circuits had names. Nothing stored is rewritten: it is read as the present form. */
+
+const upgradeItem = <K extends string>(item: K): K =>
+  /^design\.[^.]+$/.test(item) ? (item.replace('design.', `design.${FIRST}.`) as K) : item
+
+/** `design.ib` is `design.c1.ib`. */
+export const upgradeOverrides = (overrides: readonly Override[]): Override[] =>
+  overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
+
+/** Signed marks stay as they are, with the circuit they were about; before there were inspections there was no work to mark. */
+export const upgradeMarked = (marked: Marked): Marked => ({
+  ...marked,
+  work: marked.work ?? [],
+  design: marked.design.map((mark) =>
+    mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST },
+  ),
+})

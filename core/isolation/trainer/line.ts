@@ -1,0 +1,32 @@
+import type { Happening } from '../../bay/behaviour/happenings'
+import type { Touched } from '../../bay/behaviour/touch'
+import type { Indicator, Proof } from '../act'
+import type { Move } from './move'
+
+/** What somebody answers, beside what the scenario itself has them say. */
+export type Reply = 'willTell' | 'permitGiven' | 'permitClosed' | 'good' | 'lockOff'
+
+/** What can be seen after an act. */
+export type Sight =
+  'otherPadlock' | 'lights' | 'lightsNot' | 'works' | 'supplyBack' | 'noSupplyHere' | 'partedTouches'
+
+/** A line of the story: what you did, what you saw, what somebody said. Its sentence stands in words/trainer.ts. */
+export type Line =
+  | {
+      readonly who: 'you'
+      readonly move: Move
+      /** Of a device that was switched: on or off. */
+      readonly isOn?: boolean
+      readonly indicator?: Indicator
+      readonly proof?: Proof
+    }
+  /** Written in the scenario: the job, an answer, a shout. */
+  | { readonly who: 'say'; readonly text: string }
+  | { readonly who: 'say'; readonly reply: Reply }
+  | { readonly who: 'see'; readonly sight: Sight }
+  | { readonly who: 'see'; readonly touched: Touched }
+  | { readonly who: 'see'; readonly happening: Happening }
+
+export const saysText = (text: string): Line => ({ who: 'say', text })
+export const replies = (reply: Reply): Line => ({ who: 'say', reply })
+export const sees = (sight: Sight): Line => ({ who: 'see', sight })

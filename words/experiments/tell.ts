@@ -1,0 +1,24 @@
+import type { BayState } from '#core/bay/behaviour/state'
+import type { Rig } from '#core/bay/model/rig'
+import { indexParts } from '#core/bay/model/terminals'
+import { tryOut, type Act } from '#core/bay/practice/trial'
+import { formatDuration } from '#core/units/format'
+import { happeningSentence } from '../happenings'
+
+/** Runs actions a second apart and tells what happened, each line with its time. */
+export function play(
+  rig: Rig,
+  state: BayState,
+  acts: readonly Act[],
+  untilS = 60,
+): ReturnType<typeof tryOut> & { readonly lines: string[] } {
+  const tried = tryOut(rig, state, acts, untilS)
+  const parts = indexParts(rig)
+  const lines = tried.happenings
+    .filter(({ kind }) => kind !== 'settled')
+    .map((one) => `${formatDuration(one.atS)}: ${happeningSentence(one, parts)}`)
+  return { ...tried, lines }
+}
+
+/** Voltage as a meter shows it. */
+export const volts = (v: number): string => `${v.toFixed(v < 10 ? 1 : 0)} V`

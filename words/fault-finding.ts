@@ -1,0 +1,72 @@
+import { indexParts } from '#core/bay/model/terminals'
+import type { Rig } from '#core/bay/model/rig'
+import type { Symptom } from '#core/testing/fault-finding/symptom'
+import { happeningSentence } from './happenings'
+import type { HuntMark, HuntRule } from '#core/testing/fault-finding/judge'
+
+export const HUNT_TEXT: Readonly<
+  Record<
+    HuntRule,
+    { readonly name: string; readonly kept: string; readonly part: string; readonly broken: string }
+  >
+> = {
+  isolation: {
+    name: 'Isolated before touching',
+    kept: 'Every dead test and the repair were made isolated.',
+    part: 'Nothing was measured dead or repaired.',
+    broken:
+      'A dead test or the repair was begun on a circuit that was not isolated. In life that is where people are hurt: isolate, lock, prove dead, then touch.',
+  },
+  leastDanger: {
+    name: 'Least dangerous first',
+    kept: 'Looked first, then measured dead.',
+    part: 'Look before you measure, and measure dead before live.',
+    broken:
+      'The first measurement was a live one, without having looked. Looking and dead tests find most faults without danger.',
+  },
+  split: {
+    name: 'Halved',
+    kept: 'No walk from end to end.',
+    part: 'Nothing was measured.',
+    broken:
+      'The points were measured one after the other. Measure in the middle: half of the circuit is out of the question at once.',
+  },
+  reasoned: {
+    name: 'Reasoned',
+    kept: 'What the readings mean was written down before the conclusion.',
+    part: '',
+    broken:
+      'No reasoning before the conclusion. Write what each reading rules out; it saves the next measurement.',
+  },
+  answer: {
+    name: 'Answer',
+    kept: 'That is it, or no test of this bay tells the two apart.',
+    part: 'The right kind of fault at another place.',
+    broken: 'That is not it.',
+  },
+  proof: {
+    name: 'Proved after the repair',
+    kept: 'The reading that had been odd was taken again, and fits.',
+    part: 'Something was measured afterwards, but not what had been odd.',
+    broken: 'Nothing that had been odd was measured again. A repair is a claim until it has been measured.',
+  },
+  restore: {
+    name: 'Energised after the proof',
+    kept: 'Restored after the dead test.',
+    part: 'Not restored: say that it stays isolated.',
+    broken: 'Energised before anything had been measured again.',
+  },
+}
+
+export const huntSentence = ({ rule, state }: Pick<HuntMark, 'rule' | 'state'>): string =>
+  HUNT_TEXT[rule][state]
+
+/** What was noticed, by the names of the bay. */
+export function symptomSentences(rig: Rig, symptoms: readonly Symptom[]): string[] {
+  const parts = indexParts(rig)
+  return symptoms.map((symptom) =>
+    symptom.is === 'happening'
+      ? happeningSentence(symptom.happening, parts)
+      : `Does not work: ${symptom.parts.map((id) => parts.get(id)?.name ?? id).join(', ')}.`,
+  )
+}

@@ -1,0 +1,254 @@
+import type { ActKind, Indicator, Proof } from '#core/isolation/act'
+import type { IsolationPart } from '#core/isolation/rule'
+
+/** What each constraint asks for, and why. */
+export const RULE_TEXT: Readonly<
+  Record<string, { readonly name: string; readonly why: string; readonly next: string }>
+> = {
+  asked: {
+    name: 'Asked the person responsible',
+    why: 'They know what must not go off and what the chart gets wrong.',
+    next: 'Ask what it is, where it is and what else hangs on it.',
+  },
+  permit: {
+    name: 'Permit to work obtained',
+    why: 'This site allows no isolation without one: somebody may depend on the supply.',
+    next: 'Get the permit signed by both sides before anything is switched.',
+  },
+  informed: {
+    name: 'People told before their supply went off',
+    why: 'Somebody may be on a ladder under the lamp, or at a machine.',
+    next: 'Say what goes off, when, and for how long.',
+  },
+  identified: {
+    name: 'Circuit identified before switching',
+    why: 'A breaker that was guessed may be somebody else’s.',
+    next: 'Read the chart, compare it with what you were told, then switch.',
+  },
+  indicatorFits: {
+    name: 'The right indicator for this learner',
+    why: 'A multimeter can stand on the wrong range and a non-contact stick misses a dead neutral: neither is proof.',
+    next: 'Take the two-pole indicator; in the first weeks the plug-in one.',
+  },
+  checkedLive: {
+    name: 'Point of work seen live first',
+    why: 'Only then does a later “dead” mean that your switch did it.',
+    next: 'Test the point before you switch off.',
+  },
+  locked: {
+    name: 'Device locked off before testing',
+    why: 'Somebody may switch it on again while you have your back to it.',
+    next: 'Fit the locking-off device and your own padlock first.',
+  },
+  lockedAtOnce: {
+    name: 'Locked before walking away',
+    why: 'Between switching and locking the circuit is anybody’s.',
+    next: 'Lock while you still stand at the board.',
+  },
+  keyKept: {
+    name: 'Key kept on the person',
+    why: 'A key in the lock is no lock.',
+    next: 'Put the only key in your pocket.',
+  },
+  noticed: {
+    name: 'Warning notice left at the board',
+    why: 'It tells others who, since when and why.',
+    next: 'Hang the notice before you leave the board.',
+  },
+  neutralMinded: {
+    name: 'Neutral minded',
+    why: 'A single-pole breaker leaves the neutral connected to every other circuit.',
+    next: 'Say so, or disconnect it, as your centre asks.',
+  },
+  provedBefore: {
+    name: 'Indicator proved before the dead test',
+    why: 'One that does not work shows nothing, and nothing looks like dead.',
+    next: 'Prove it on a known live source or a proving unit.',
+  },
+  proofElsewhere: {
+    name: 'Proof made on another source',
+    why: 'The circuit being isolated cannot prove the indicator after it is off.',
+    next: 'Use another live source, or the proving unit.',
+  },
+  deadAtPoint: {
+    name: 'Dead test at the point of work',
+    why: 'The breaker that you switched may feed something else.',
+    next: 'Go back to the point and test there, with an indicator that can prove it.',
+  },
+  everyPair: {
+    name: 'Every pair of conductors tested',
+    why: 'One pair alone misses a live neutral, an open earth, another phase.',
+    next: 'Line–neutral, line–earth, neutral–earth; with three phases all ten.',
+  },
+  provedAfter: {
+    name: 'Indicator proved again afterwards',
+    why: 'It may have failed between. Live, dead, live: only both proofs make “dead” count.',
+    next: 'Prove it again on the same source before hands go in.',
+  },
+  stoppedAtFailedProof: {
+    name: 'Stopped when the second proof failed',
+    why: 'The dead test before it means nothing.',
+    next: 'Take another indicator and begin the proof again.',
+  },
+  handsAfterDead: {
+    name: 'Hands in only after it was proved dead',
+    why: 'This is the step that kills.',
+    next: 'Live, dead, live at the point of work, then open.',
+  },
+  notOnLive: {
+    name: 'Live treated as live',
+    why: 'A test that shows voltage means the wrong circuit, or a second one.',
+    next: 'Stand back, make it safe to leave, identify again, start again.',
+  },
+  retested: {
+    name: 'Tested again at the terminals',
+    why: 'Two circuits may share the box, and a neutral may be borrowed.',
+    next: 'After opening, test at the terminals before touching them.',
+  },
+  separatedTested: {
+    name: 'Each separated conductor tested',
+    why: 'An opened neutral can be live through another circuit’s lamp.',
+    next: 'After parting them, test each one.',
+  },
+  taped: {
+    name: 'Separated neutral and earth kept apart',
+    why: 'Touching, they can trip a residual device that others depend on.',
+    next: 'Put tape or a connector over each.',
+  },
+  ownLockOnly: {
+    name: 'Only the own lock removed',
+    why: 'The other person’s lock means the other person’s hands.',
+    next: 'Wait for them, or call your supervisor.',
+  },
+  covered: {
+    name: 'Covers on before energising',
+    why: 'Nobody must be able to touch what becomes live.',
+    next: 'Close everything first.',
+  },
+  toolsClear: {
+    name: 'Tools cleared away',
+    why: 'A forgotten screwdriver is a short circuit.',
+    next: 'Count your tools.',
+  },
+  informedAgain: {
+    name: 'People told before it came on',
+    why: 'A machine may start.',
+    next: 'Say that it comes on now.',
+  },
+  noticeOff: {
+    name: 'Notice taken down',
+    why: 'A notice that stays is not believed next time.',
+    next: 'Take it with the lock.',
+  },
+  functionChecked: {
+    name: 'Function and polarity checked',
+    why: 'What you hand back should work, the right way round.',
+    next: 'Test after switching on.',
+  },
+  permitBack: {
+    name: 'Permit handed back',
+    why: 'Until then the site believes that you are at work.',
+    next: 'Both sign that the work is over.',
+  },
+  switch: {
+    name: 'Time to switch off',
+    why: 'Everything before it is done.',
+    next: 'Switch off the device that you identified, and stay at the board.',
+  },
+  stopped: {
+    name: 'Stopped by the assessor',
+    why: 'The assessor had to step in.',
+    next: 'Talk it through, rehearse, and repeat it.',
+  },
+}
+
+export const ACT_TEXT: Readonly<Record<ActKind, string>> = {
+  ask: 'Asks the person responsible',
+  permit: 'Gets the permit',
+  inform: 'Tells people',
+  identify: 'Identifies the circuit',
+  take: 'Takes an indicator',
+  prove: 'Proves the indicator',
+  checkLive: 'Tests the point, still on',
+  switchOff: 'Switches off',
+  lock: 'Fits lock and padlock',
+  keepKey: 'Keeps the key',
+  leaveKey: 'Leaves or shares the key',
+  notice: 'Hangs the notice',
+  warnNeutral: 'Speaks of the neutral',
+  testDead: 'Tests for dead',
+  open: 'Opens the accessory',
+  testTerminals: 'Tests at the terminals',
+  separate: 'Parts the conductors',
+  tape: 'Tapes them',
+  testSeparated: 'Tests the parted ones',
+  touch: 'Touches conductors',
+  restart: 'Starts again',
+  cover: 'Closes covers',
+  clearTools: 'Clears tools',
+  informAgain: 'Tells people it comes on',
+  removeNotice: 'Takes the notice down',
+  removeOwnLock: 'Removes the own lock',
+  removeOthersLock: 'Removes another’s lock',
+  switchOn: 'Switches on',
+  checkFunction: 'Checks function and polarity',
+  handBack: 'Hands the permit back',
+  stop: 'STOP',
+}
+export const INDICATOR_NAME: Readonly<Record<Indicator, string>> = {
+  'plug-in': 'plug-in indicator',
+  'two-pole': 'two-pole indicator',
+  multimeter: 'multimeter',
+  'non-contact': 'non-contact stick',
+}
+export const PROOF_NAME: Readonly<Record<Proof, string>> = {
+  'known-source': 'known live source',
+  'proving-unit': 'proving unit',
+  'self-test': 'its own test button',
+  'same-circuit': 'the circuit itself',
+}
+export const PART_NAME: Readonly<Record<IsolationPart, string>> = {
+  before: 'Before switching',
+  secure: 'Isolate and secure',
+  prove: 'Prove dead',
+  restore: 'Restore',
+}
+export const SERIOUSNESS_NAME = {
+  critical: 'critical',
+  required: 'required',
+  advised: 'good practice',
+} as const
+
+/** Short questions at the bay, one for each constraint that has a good one. */
+const QUESTIONS: Readonly<Record<string, string>> = {
+  asked: 'Whom did you ask, and what could they know that the chart does not?',
+  permit: 'Who signs a permit, and what does it forbid?',
+  informed: 'Who would be surprised by the supply going off here?',
+  identified: 'How sure are you that this is the right device, and why?',
+  indicatorFits: 'Why is a multimeter not enough to prove dead?',
+  checkedLive: 'What does “dead” mean if you never saw it live?',
+  locked: 'What could happen between switching off and locking?',
+  keyKept: 'Where is the key now, and who else has one?',
+  neutralMinded: 'What is still connected when a single-pole breaker is off?',
+  provedBefore: 'How do you know that your indicator works?',
+  deadAtPoint: 'Why is the test made here and not at the board?',
+  everyPair: 'What could be live if only line to neutral were tested?',
+  provedAfter: 'Why do you prove the indicator a second time?',
+  retested: 'Why test again after the cover is off?',
+  separatedTested: 'How can a parted neutral be live?',
+  ownLockOnly: 'Another padlock hangs on the hasp. What do you do?',
+  covered: 'What must be closed before it comes on again?',
+  functionChecked: 'What do you check after switching on, and with what?',
+}
+
+/** Questions worth asking now: about what broke, then about what mattered most; at most so many. */
+export function questionsFor(
+  rules: readonly { readonly code: string; readonly state: string; readonly seriousness: string }[],
+  most = 4,
+): string[] {
+  const ordered = [
+    ...rules.filter(({ state }) => state === 'broken'),
+    ...rules.filter(({ state, seriousness }) => state === 'kept' && seriousness === 'critical'),
+  ]
+  return ordered.flatMap(({ code }) => QUESTIONS[code] ?? []).slice(0, most)
+}

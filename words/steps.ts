@@ -1,0 +1,274 @@
+import type { StepKey } from '#core/design/step-keys'
+import { readingKind, type ReadingKey, type ReadingKindKey } from '#core/testing/readings'
+
+/** What a step is called, asked for, and explained as. Plain words; the symbol stands beside them. */
+export interface StepText {
+  readonly name: string
+  readonly ask: string
+  readonly help: string
+}
+
+export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
+  ib: {
+    name: 'Design current',
+    ask: 'Current the load takes',
+    help: 'The current the circuit carries in normal use. Single phase: power ÷ 230 V. Three phase: power ÷ (√3 × 400 V). Divide by power factor and efficiency too if there are any.',
+  },
+  start: {
+    name: 'Starting current',
+    ask: 'Current while the motor starts',
+    help: 'A motor takes several times its running current for a moment. The device must not trip on it.',
+  },
+  in: {
+    name: 'Device rating',
+    ask: 'Rating of the device',
+    help: 'A standard rating that is not smaller than the design current. A ring has 30 or 32 A.',
+  },
+  ca: {
+    name: 'Ambient factor',
+    ask: 'Factor for the temperature',
+    help: 'A warm place cools the cable less, so it may carry less. Buried cables use the table for the ground.',
+  },
+  cg: {
+    name: 'Grouping factor',
+    ask: 'Factor for circuits side by side',
+    help: 'Cables that run together warm each other. One circuit alone has a factor of 1.',
+  },
+  ci: {
+    name: 'Insulation factor',
+    ask: 'Factor for thermal insulation',
+    help: 'A cable inside thermal insulation cannot lose its heat. Methods 100 to 103 have it in their table already.',
+  },
+  cf: {
+    name: 'Device factor',
+    ask: 'Factor for rewirable fuse and burial',
+    help: '0.725 for a rewirable fuse, 0.9 for a cable laid in the ground, both multiplied where both apply; 1 otherwise.',
+  },
+  itMin: {
+    name: 'Needed rating',
+    ask: 'Rating the table must offer',
+    help: 'Divide the device rating by all factors. The table was made without them, so the cable must offer more. Each leg of a ring need carry 20 A.',
+  },
+  csa: {
+    name: 'Conductor size',
+    ask: 'Cross-sectional area of line',
+    help: 'The smallest conductor that carries the needed rating, keeps the voltage drop, lets the device clear a fault and has a cpc that stands it.',
+  },
+  it: {
+    name: 'Tabulated rating',
+    ask: 'What the table gives for it',
+    help: 'Read the row of your conductor and the column of the installation method and number of loaded conductors.',
+  },
+  iz: {
+    name: 'Effective rating',
+    ask: 'What it carries where it lies',
+    help: 'The tabulated rating times all factors. It must not be below the device rating.',
+  },
+  voltDropPerAm: {
+    name: 'Drop per amp and metre',
+    ask: 'mV/A/m from the table',
+    help: 'How many millivolts are lost for each ampere over each metre of the run.',
+  },
+  ct: {
+    name: 'Temperature of the drop',
+    ask: 'Correction for a cooler conductor',
+    help: 'A conductor that is not fully loaded stays cooler and drops less. Never above 1.',
+  },
+  voltDrop: {
+    name: 'Voltage drop',
+    ask: 'Drop at the far point',
+    help: 'mV/A/m times design current times length, divided by 1000 to get volts. A quarter of it for a ring; less where loads are spread along the way.',
+  },
+  voltDropTotal: {
+    name: 'Drop from the origin',
+    ask: 'All the way, in per cent',
+    help: 'Add what is lost on the way to the board. At most 3 % for lighting, 5 % for other uses, of the nominal voltage.',
+  },
+  ohmPerM: {
+    name: 'Resistance per metre',
+    ask: 'Line and cpc together at 20 °C',
+    help: 'The resistance of one metre of line conductor plus one metre of cpc, armour or sheath.',
+  },
+  r1: {
+    name: 'Line end to end',
+    ask: 'Ring, line conductor',
+    help: 'Resistance between the two ends of the line conductor of the ring.',
+  },
+  rn: {
+    name: 'Neutral end to end',
+    ask: 'Ring, neutral',
+    help: 'The same for the neutral. It should equal the line.',
+  },
+  r2: {
+    name: 'Cpc end to end',
+    ask: 'Ring, protective conductor',
+    help: 'The same for the cpc. In flat cable it is thinner, so about 1.67 times the line.',
+  },
+  r1r2: {
+    name: 'Cold R1 + R2',
+    ask: 'What the ohmmeter should show',
+    help: 'Resistance of line and cpc to the far point at 20 °C. Of a ring a quarter of r1 + r2, and the whole of a spur.',
+  },
+  r1r2Hot: {
+    name: 'Hot R1 + R2',
+    ask: 'The same in service',
+    help: 'Copper that carries load is warm and resists more: × 1.20 at 70 °C.',
+  },
+  zs: {
+    name: 'Loop at far point',
+    ask: 'Earth fault loop impedance',
+    help: 'The whole way a fault current takes: the supply outside plus line and cpc inside.',
+  },
+  residual: {
+    name: 'Residual device',
+    ask: 'RCD needed here, and which',
+    help: 'Decide from the rules whether this circuit needs a residual device and the largest rated residual current allowed.',
+  },
+  residualType: {
+    name: 'Type of residual device',
+    ask: 'AC, A, F or B',
+    help: 'Electronics add direct current that a simple device does not see. Choose the least type that sees it.',
+  },
+  residualDelay: {
+    name: 'Delay of residual device',
+    ask: 'General or time-delayed',
+    help: 'Where other residual devices stand behind it, the one in front waits.',
+  },
+  zsMax: {
+    name: 'Loop limit',
+    ask: 'Largest Zs allowed',
+    help: 'With a higher loop impedance too little current flows to open the device in time.',
+  },
+  faultCurrent: {
+    name: 'Earth fault current',
+    ask: 'Current an earth fault drives',
+    help: 'U0 divided by Zs at the far point.',
+  },
+  time: {
+    name: 'Disconnection time',
+    ask: 'Read off the characteristic',
+    help: 'How long the device takes at this fault current. A breaker in its magnetic part: 0.1 s or less.',
+  },
+  cpcMin: {
+    name: 'Smallest cpc',
+    ask: 'By the heat of the fault',
+    help: 'S = √(I²t) ÷ k. The cpc must not be smaller than this.',
+  },
+  breaking: {
+    name: 'Breaking capacity',
+    ask: 'Short-circuit capacity of the device',
+    help: 'The device must be able to break the largest fault current at the board.',
+  },
+  ipfEnd: {
+    name: 'Fault current at the far board',
+    ask: 'Largest, conductors cold',
+    help: 'The cable to the board limits it. Add its resistance, there and back, to that of the supply.',
+  },
+  selective: {
+    name: 'Selectivity',
+    ask: 'Does only the nearest device open?',
+    help: 'Compare with the device in front, and with a 13 A plug fuse behind.',
+  },
+  afdd: {
+    name: 'Arc fault detection',
+    ask: 'What the edition says',
+    help: 'Depends on the edition, the kind of building and the use of the circuit.',
+  },
+  containment: {
+    name: 'Conduit or trunking',
+    ask: 'Smallest size that takes the cables',
+    help: 'Add the terms of all cables inside. The factor of the size must not be smaller.',
+  },
+  demand: {
+    name: 'Maximum demand',
+    ask: 'After diversity',
+    help: 'Not everything runs at once. Give each kind of circuit its share and add, line by line.',
+  },
+  mainSwitch: {
+    name: 'Main switch',
+    ask: 'Rated current',
+    help: 'Not below the demand, nor below the device in front of it.',
+  },
+  busbar: {
+    name: 'Busbar',
+    ask: 'Rated current of the assembly',
+    help: 'Not below the demand, nor below what the main switch lets through.',
+  },
+  tails: { name: 'Tails', ask: 'Line and neutral at the intake', help: 'By the distributor’s fuse.' },
+  earthing: {
+    name: 'Earthing conductor',
+    ask: 'By the table',
+    help: 'Up to 16 mm² the same as the tails, up to 35 mm² it is 16, above that half.',
+  },
+  bonding: {
+    name: 'Main bonding',
+    ask: 'To gas, water and other services',
+    help: 'With PME by the neutral of the supply; otherwise half the earthing conductor, at least 6 mm².',
+  },
+  spd: {
+    name: 'Surge protection',
+    ask: 'What the edition says',
+    help: 'Depends on the edition and on what an overvoltage could lead to.',
+  },
+}
+
+export interface ReadingText {
+  readonly name: string
+  readonly how: string
+}
+
+const READING_TEXT: Readonly<Record<ReadingKindKey, ReadingText>> = {
+  r1r2: {
+    name: 'Continuity of line and cpc',
+    how: 'Link line and cpc at the board, leads nulled, measure L–E at the far point.',
+  },
+  irLN: { name: 'Insulation, line to neutral', how: '500 V DC. Loads and electronics out, switches closed.' },
+  irLE: { name: 'Insulation, line to earth', how: '500 V DC, earthing conductor connected.' },
+  irNE: { name: 'Insulation, neutral to earth', how: '500 V DC, neutral out of its bar or main switch off.' },
+  polarity: {
+    name: 'Polarity',
+    how: 'Single-pole devices in the line only, sockets the right way round. A tick, never a number.',
+  },
+  ze: {
+    name: 'External loop',
+    how: 'At the origin, installation isolated, earthing conductor disconnected from the bonding.',
+  },
+  zs: { name: 'Loop at the far point', how: 'At the far point, earthing conductor back in place.' },
+  rcdTime: {
+    name: 'Residual trip time',
+    how: 'At the rated residual current, both half-cycles, the longer one written down.',
+  },
+  bonding: {
+    name: 'Bonding conductor',
+    how: 'One end off the main earthing terminal, a long lead to the pipe.',
+  },
+  r1: { name: 'Ring, line end to end', how: 'Both line ends out of the way, leads nulled.' },
+  rn: { name: 'Ring, neutral end to end', how: 'Both neutral ends out of the bar.' },
+  r2: { name: 'Ring, cpc end to end', how: 'Both cpc ends out of the bar.' },
+  r2Long: {
+    name: 'Cpc alone, long lead',
+    how: 'Cpc out of its bar, both ends of a ring; a long lead from its end to the point.',
+  },
+  irLL: {
+    name: 'Insulation, line to line',
+    how: '500 V DC, each pair of lines; the lowest is written down.',
+  },
+  pfc: { name: 'Prospective fault current', how: 'At the origin, L–N and L–E; the larger is written down.' },
+  rotation: { name: 'Phase sequence', how: 'Rotation indicator at the incoming lines.' },
+  rcd: {
+    name: 'Residual trip time',
+    how: 'At the rated residual current, both half-cycles, the longer one written down.',
+  },
+  rcdHalf: { name: 'Residual device at half its rating', how: 'It must not trip: write >1999.' },
+  rcdFive: {
+    name: 'Residual device at five times its rating',
+    how: 'Both half-cycles, the longer one written down.',
+  },
+  rcdButton: { name: 'Test button', how: 'Press it: the device opens.' },
+  functional: { name: 'Function', how: 'Every switch, isolator and interlock does what it should.' },
+  drop: { name: 'Voltage drop under load', how: 'Everything of the circuit running: origin less far point.' },
+  clamp: { name: 'Current under load', how: 'Clamp round the line alone, at the way.' },
+}
+
+/** What a reading is called and how it is taken. */
+export const readingText = (key: ReadingKey): ReadingText => READING_TEXT[readingKind(key).key]

@@ -1,0 +1,210 @@
+import type { Touched } from '#core/bay/behaviour/touch'
+import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
+import type { Line, Reply, Sight } from '#core/isolation/trainer/line'
+import type { Move } from '#core/isolation/trainer/move'
+import type { Says } from '#core/isolation/trainer/state'
+import { happeningSentence } from './happenings'
+import { SOCKET_WORDS } from './instruments'
+import { INDICATOR_NAME, PROOF_NAME } from './isolation'
+
+const WALK = {
+  customer: 'Go to the duty holder',
+  board: 'Go to the board',
+  source: 'Go to the known live source',
+  point: 'Go to the point of work',
+} as const
+const ASK = {
+  what: 'Ask what it is exactly',
+  where: 'Ask which device feeds it',
+  else: 'Ask what else it feeds',
+  permit: 'Ask about permits to work',
+} as const
+type PlainMove = Exclude<
+  Move['do'],
+  | 'walk'
+  | 'ask'
+  | 'take'
+  | 'prove'
+  | 'test'
+  | 'testDevice'
+  | 'switch'
+  | 'lock'
+  | 'notice'
+  | 'unlock'
+  | 'removeNotice'
+>
+const PLAIN: Readonly<Record<PlainMove, string>> = {
+  permit: 'Get the permit to work',
+  inform: 'Tell people it is going off',
+  readChart: 'Check the circuit chart',
+  keepKey: 'Keep the key in your pocket',
+  leaveKey: 'Leave the key in the padlock',
+  warnNeutral: 'Say that the neutral is still connected',
+  open: 'Open the accessory',
+  part: 'Disconnect the neutrals',
+  tape: 'Tape the disconnected ends',
+  work: 'Do the work',
+  cover: 'Reconnect and refit the cover',
+  clearTools: 'Clear the tools away',
+  informAgain: 'Tell people it is coming back on',
+  waitForOther: 'Call the other person and wait',
+  cutOthersLock: 'Remove the other padlock',
+  startAgain: 'Wrong circuit: start again',
+  checkFunction: 'Check function and polarity',
+  handBack: 'Hand the permit back',
+}
+
+/** What a move is called on its button. */
+export function moveWords(
+  move: Move,
+  name: (part: string) => string,
+  isOn: (part: string) => boolean,
+): string {
+  switch (move.do) {
+    case 'walk':
+      return WALK[move.to]
+    case 'ask':
+      return ASK[move.topic]
+    case 'take':
+      return `Take the ${INDICATOR_NAME[move.indicator]}`
+    case 'prove':
+      return PROVE[move.on]
+    case 'test':
+      return move.every ? 'Test, every pair' : 'Test, one pair'
+    case 'testDevice':
+      return `Test what leaves ${name(move.device)}`
+    case 'switch':
+      return `Switch ${name(move.device)} ${isOn(move.device) ? 'off' : 'on'}`
+    case 'lock':
+      return `Lock off ${name(move.device)}`
+    case 'notice':
+      return `Post a caution notice at ${name(move.device)}`
+    case 'unlock':
+      return `Remove your padlock from ${name(move.device)}`
+    case 'removeNotice':
+      return `Remove the notice from ${name(move.device)}`
+    default:
+      return PLAIN[move.do]
+  }
+}
+
+const PROVE = {
+  here: 'Prove the indicator here',
+  'self-test': 'Press the indicator’s own test button',
+  'proving-unit': 'Prove it on the proving unit',
+} as const
+
+/** What you said or did in a move, as the story has it. */
+const DID: Readonly<Record<PlainMove, string>> = {
+  permit: 'May I have the permit for this work?',
+  inform: 'I am about to switch a circuit off; this part has no supply until I tell you.',
+  readChart: 'Reads the circuit chart at the board and compares.',
+  keepKey: 'Puts the only key in the pocket.',
+  leaveKey: 'Leaves the key in the padlock.',
+  warnNeutral: 'Only the line is switched off. The neutral is still connected to every other circuit.',
+  open: 'Opens',
+  part: 'Disconnects the neutral conductors.',
+  tape: 'Tapes each disconnected end.',
+  work: 'Does the work, hands on the conductors.',
+  cover: 'Everything is reconnected, the cover is on.',
+  clearTools: 'Counts the tools and clears them away.',
+  informAgain: 'It is coming back on now.',
+  waitForOther: 'Calls the other person and waits.',
+  cutOthersLock: 'Removes the other padlock.',
+  startAgain: 'Wrong circuit. Everything as before, and again from the beginning.',
+  checkFunction: 'Checks function and polarity.',
+  handBack: 'The work is finished; here is the permit.',
+}
+const ASKED = {
+  what: 'What is to be done, and what is it exactly?',
+  where: 'Which device feeds it, do you know?',
+  else: 'What else goes off with it, and must anything stay on?',
+  permit: 'Does this site work with permits?',
+} as const
+const REPLIES: Readonly<Record<Reply, string>> = {
+  willTell: 'All right, I’ll tell the others.',
+  permitGiven: 'Here it is, signed by both sides, for today.',
+  permitClosed: 'Signed off.',
+  good: 'Good.',
+  lockOff: 'Give me a minute. There, my padlock is off.',
+}
+const SIGHTS: Readonly<Record<Sight, string>> = {
+  otherPadlock: 'There is another padlock on the hasp.',
+  lights: 'It lights.',
+  lightsNot: 'Nothing lights.',
+  works: 'It works.',
+  supplyBack: 'It has its supply back.',
+  noSupplyHere: 'There is no supply here.',
+  partedTouches: 'The disconnected neutral touches the earth.',
+}
+const EFFECT = {
+  unfelt: 'nothing that anybody would feel',
+  felt: 'felt as a prick',
+  letGo: 'the hand may not come off again',
+  danger: 'dangerous to life',
+} as const
+
+/** What hands would have met: calmly, with figures. */
+export const touchSentence = ({ openV, touchV, ampere, effect }: Touched, terminal: string): string =>
+  effect === 'unfelt'
+    ? 'Every conductor was dead.'
+    : `At ${terminal} stood ${openV.toFixed(0)} V. Through a body: ${touchV.toFixed(0)} V, ${(ampere * 1e3).toFixed(0)} mA, ${EFFECT[effect]}.`
+
+function didWords(
+  line: Extract<Line, { who: 'you' }>,
+  name: (part: string) => string,
+  point: string,
+): string {
+  const { move } = line
+  switch (move.do) {
+    case 'walk':
+      return WALK[move.to]
+    case 'ask':
+      return ASKED[move.topic]
+    case 'take':
+      return `Takes the ${INDICATOR_NAME[move.indicator]} from the bag.`
+    case 'prove': {
+      const on = line.proof === 'self-test' ? '' : 'the '
+      return `Proves the ${INDICATOR_NAME[line.indicator!]} on ${on}${PROOF_NAME[line.proof!]}.`
+    }
+    case 'test':
+      return move.every ? 'Tests the point of work, every pair.' : 'Tests the point of work, one pair.'
+    case 'testDevice':
+      return `Tests what leaves ${name(move.device)}.`
+    case 'switch':
+      return `Switches ${name(move.device)} ${line.isOn ? 'on' : 'off'}.`
+    case 'lock':
+      return `Fits a lock-off device and own padlock to ${name(move.device)}.`
+    case 'unlock':
+      return `Removes own padlock from ${name(move.device)}.`
+    case 'notice':
+      return `Posts a caution notice at ${name(move.device)}: name, date, reason.`
+    case 'removeNotice':
+      return 'Removes the notice.'
+    case 'open':
+      return `Opens ${name(point)}.`
+    default:
+      return DID[move.do]
+  }
+}
+
+/** A line of the story in words. */
+export function lineWords(line: Line, parts: PartIndex, point: string): string {
+  const name = (id: string) => parts.get(id)?.name ?? id
+  if (line.who === 'you') return didWords(line, name, point)
+  if ('text' in line) return line.text
+  if ('reply' in line) return REPLIES[line.reply]
+  if ('sight' in line) return SIGHTS[line.sight]
+  if ('touched' in line) return touchSentence(line.touched, terminalWords(parts, line.touched.terminal))
+  return happeningSentence(line.happening, parts)
+}
+
+/** What a plug-in indicator or a non-contact detector shows. */
+export const saysWords = (says: Says): string =>
+  says === 'lit'
+    ? 'lit'
+    : says in GLOW
+      ? GLOW[says as keyof typeof GLOW]
+      : SOCKET_WORDS[says as keyof typeof SOCKET_WORDS]
+
+const GLOW = { glows: 'glows', noGlow: 'does not glow' } as const
