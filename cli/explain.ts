@@ -4,7 +4,7 @@ import type { StepMark } from '#core/assessment/marking/mark-design'
 import { sourceLine } from '#core/regulations/source'
 import type { Edition } from '#core/regulations/editions'
 import { constraintSentence } from '#words/constraints'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 
 const NAME_WIDTH = 26

@@ -4,7 +4,7 @@ import { scheduleOf, type ScheduleTest } from '#core/testing/plan/schedule'
 import { streamLine, type StreamLine } from '#core/testing/parse/stream'
 import { TESTER, testBay } from '#core/testing/tester'
 import { writeReadingsCsv } from '#schemas/readings-csv'
-import { testWords } from '#words/faults'
+import { testWords } from '#words/testing'
 import { EXIT, UseError, readRig, type Output } from './input'
 
 /** Options of the simulated tester, as they were typed. */
@@ -47,7 +47,7 @@ export function instrument(
   const nulledOhm = number(options.nulled ?? '0.08', 'nulled')
   const schedule = scheduleOf(meant, {
     edition: '18-A2',
-    residualTests: options.multiples ? 'all' : 'edition',
+    rcdTests: options.multiples ? 'all' : 'edition',
   }).filter((test) => isWanted(test, stage, options.circuit) && (test.isAsked || !options.asked))
   if (schedule.length === 0)
     throw new UseError('No test of this bay is left with that stage and circuit.', EXIT.use)

@@ -5,9 +5,12 @@ import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { upgradeAnswers } from '#core/exercise/upgrade'
 import type { Answers } from '#core/assessment/marking/answer'
 import { markDesign } from '#core/assessment/marking/mark-design'
-import { expectedReadings } from '#core/testing/expected/circuit'
+import { WHOLE_BOARD, type Exercise } from '#core/exercise/exercise'
+import { bayUnderTest } from '#core/testing/judge/bay-under-test'
+import { kindOf } from '#core/testing/kinds/kinds'
+import { workingWords } from '#words/testing'
 import { constraintSentence } from '#words/constraints'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { makeVariants } from '#core/exercise/variants'
 import { SubmissionSchema } from '#schemas/submission'
 import { check, diagnoseSheet } from './diagnosis-commands'
@@ -35,7 +38,6 @@ Exit codes: 0 done · 1 a file cannot be read or taken · 2 wrong use · 3 no so
 function design(file?: string): Output {
   const exercise = readExercise(file)
   const worked = designOf(assignmentOf(exercise))
-  const tested = worked.circuits.find(({ scope }) => scope === exercise.tests)
   const parts = [...worked.circuits, ...worked.boards].map(({ scope, steps, stopped, ...rest }) => ({
     scope,
     name: 'circuit' in rest ? rest.circuit.name : rest.board.name,
@@ -43,10 +45,20 @@ function design(file?: string): Output {
     ...(stopped ? { stopped: { at: stopped.at, reason: constraintSentence(stopped.constraint) } } : {}),
   }))
   return {
-    json: { ok: worked.ok, parts, readings: tested ? expectedReadings(tested) : [] },
+    json: { ok: worked.ok, parts, readings: expectedOfCircuit(exercise) },
     explained: explainDesign(worked, exercise.edition),
     code: worked.ok ? EXIT.done : EXIT.engineering,
   }
+}
+
+/** What the tests of the one circuit that is wired should show, by kind. */
+function expectedOfCircuit(exercise: Exercise) {
+  const bay = exercise.tests === WHOLE_BOARD ? undefined : bayUnderTest(assignmentOf(exercise), exercise.title)
+  const asked = bay?.schedule.filter(({ isAsked }) => isAsked) ?? []
+  return asked.map(({ key }) => {
+    const expected = bay!.expected.get(key)!
+    return { ...expected, key: kindOf(key).shows, working: workingWords(expected.working) }
+  })
 }
 
 function variants(file?: string, count = '12'): Output {

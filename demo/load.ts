@@ -6,6 +6,7 @@ import type { Database } from 'better-sqlite3'
 import { askedNodes, assignmentOf } from '#core/exercise/assignment'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import type { Readings } from '#core/testing/readings'
+import { presentKeys } from '#core/testing/upgrade'
 import { openDatabase } from '../server/db/open'
 import { createRepos, type Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
@@ -166,7 +167,7 @@ function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndi
         : {}
       : {
           ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay),
-          ...chapter.readings,
+          ...presentKeys(chapter.readings ?? {}, assignment.installation, assignment.tests),
         }
   const dead = Object.keys(readings).filter(isBeforeLive)
   if (!reached('halfDead')) return

@@ -3,7 +3,9 @@ import { stepOf, type NodeKey } from '#core/design/step-keys'
 import { followFrom } from '#core/design/follow'
 import { askedNodes, designOf, rulesOf, type Assignment } from '#core/exercise/assignment'
 import type { Answers } from '#core/assessment/marking/answer'
-import { isDead, type Readings } from '#core/testing/readings'
+import { isDead } from '#core/testing/kinds/kinds'
+import type { Readings } from '#core/testing/readings'
+import { presentKeys } from '#core/testing/upgrade'
 import { buildRig } from '#core/bay/build/build'
 import { applyFaults } from '#core/bay/faults/catalogue'
 import type { Fault } from '#core/bay/faults/fault'
@@ -106,7 +108,7 @@ export function boardReadings(
   if (!rig || !made?.ok) throw new Error('The demo has a bay that cannot be built')
   const schedule = scheduleOf(rig, {
     edition: assignment.edition,
-    residualTests: assignment.policy.residualTests ?? 'edition',
+    rcdTests: assignment.policy.residualTests ?? 'edition',
   })
   const taken = [
     ...testBay(
@@ -146,7 +148,7 @@ export function typedReadings(assignment: Assignment, bay: number): Readings {
   const scatter = 1 + (((bay * 7) % 5) - 2) / 100
   const r1r2 = design.values.r1r2! * scatter
   const ze = design.task.supply.zeOhm * (2 - scatter)
-  return {
+  const byKind: Readings = {
     r1r2: r1r2.toFixed(2),
     irLN: '>999',
     irLE: '>999',
@@ -156,4 +158,5 @@ export function typedReadings(assignment: Assignment, bay: number): Readings {
     zs: (ze + r1r2 + 0.01).toFixed(2),
     ...(design.task.residualA === null ? {} : { rcdTime: String(18 + ((bay * 5) % 9)) }),
   }
+  return presentKeys(byKind, assignment.installation, assignment.tests)
 }

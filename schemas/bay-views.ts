@@ -1,7 +1,8 @@
 /* Bays on the screen, between server and screens. */
 import type { Rig } from '#core/bay/model/rig'
 import type { Route, WiringFields } from '#core/bay/model/wiring'
-import type { Outcome, Settings } from '#words/experiments/experiment'
+import type { Outcome } from '#words/experiments/experiment'
+import type { Settings } from '#words/experiments/experiment'
 
 /** A bay that can be wired on the screen: `task-7` or `practice-split`. */
 export interface BayListItem {

@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { STEP_KEYS, type StepKey } from '#core/design/step-keys'
-import { DOUBLINGS, DRESSINGS, RESIDUAL_TESTS, TASK_KINDS, type Exercise } from '#core/exercise/exercise'
+import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
+import { DOUBLINGS, DRESSINGS, RESIDUAL_TESTS } from '#core/policies/policy'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
 import { CONSEQUENCES, LINES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'

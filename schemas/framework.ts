@@ -3,12 +3,12 @@ import { RUN_PARTS, type EvidenceKey, type Framework } from '#core/assessment/ou
 import { ITEM_GROUPS } from '#core/inspection/items'
 import { PARTS } from '#core/isolation/rule'
 import { STEP_KEYS } from '#core/design/step-keys'
-import { DEAD_KEYS, LIVE_KEYS } from '#core/testing/readings'
+import { READING_EVIDENCE } from '#core/testing/kinds/kind'
 import type { Proved, Same } from './same'
 
 export const EVIDENCE_KEYS: readonly string[] = [
   ...STEP_KEYS.map((key) => `design.${key}`),
-  ...[...DEAD_KEYS, ...LIVE_KEYS].map((key) => `reading.${key}`),
+  ...READING_EVIDENCE.map((key) => `reading.${key}`),
   'process.permission',
   ...PARTS.map((part) => `isolation.${part}`),
   ...ITEM_GROUPS.map((group) => `work.${group}`),

@@ -2,7 +2,7 @@
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
 import type { Installation } from '#core/installation/installation'
-import type { ScopeNames } from '#words/findings'
+import type { ScopeNames } from '#words/findings/findings'
 import type { StepKey } from '#core/design/step-keys'
 import type { Verdict } from '#core/assessment/marking/mark-design'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'

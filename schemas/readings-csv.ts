@@ -1,5 +1,5 @@
 import { QUANTITIES } from '#core/units/quantity'
-import { readingKind, type ReadingKey } from '#core/testing/readings'
+import { isTick, quantityOf, type ReadingKey } from '#core/testing/kinds/kinds'
 import { readCsv, writeCsv } from './csv'
 
 /** One reading of a file. */
@@ -67,9 +67,7 @@ export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): Re
 
 /** A number gets the file's unit; a tick, `N/A` or a number that has one stays. */
 const withUnit = (typed: string, unit: string, key: ReadingKey): string =>
-  unit !== '' && readingKind(key).form === 'number' && /^[>\d.,\s]+\+?$/.test(typed)
-    ? `${typed} ${unit}`
-    : typed
+  unit !== '' && !isTick(key) && /^[>\d.,\s]+\+?$/.test(typed) ? `${typed} ${unit}` : typed
 
 /** The same table, for a form to fill in or for keeping. */
 export function writeReadingsCsv(
@@ -82,6 +80,6 @@ export function writeReadingsCsv(
 ): string {
   return writeCsv(
     ['test', 'name', 'reading', 'unit', 'time'],
-    rows.map(({ key, name, text, at }) => [key, name, text, QUANTITIES[readingKind(key).quantity].unit, at]),
+    rows.map(({ key, name, text, at }) => [key, name, text, QUANTITIES[quantityOf(key)].unit, at]),
   )
 }

@@ -1,11 +1,11 @@
 /* What the server hands to the screens of schedules, fault finding and paperwork. Types alone. */
-import type { BayTest, TestKind } from '#core/testing/diagnosis/bay-test'
+import type { BayTest } from '#core/testing/kinds/kind'
+import type { TestKindKey } from '#core/testing/kinds/kinds'
 import type { Finding } from '#core/findings/finding'
 import type { Edition } from '#core/regulations/editions'
-import type { ReadingMark } from '#core/testing/judge/circuit'
-import type { Readings } from '#core/testing/readings'
-import type { ReadingTimes } from '#core/testing/judge/process'
-import type { Relation } from '#core/testing/relations/rule'
+import type { ReadingMark } from '#core/testing/judge/judge'
+import type { Readings, ReadingTimes } from '#core/testing/readings'
+import type { Relation } from '#core/testing/relations/relation'
 import type { Rig } from '#core/bay/model/rig'
 
 export const INSTRUMENT_KINDS = [
@@ -34,7 +34,7 @@ export interface InstrumentView {
 /** A test of a schedule, with how it is made at this bay. */
 export interface TestView {
   readonly key: string
-  readonly kind: TestKind
+  readonly kind: string
   readonly circuit: string | null
   /** The point as it is named at the bay. */
   readonly pointName: string | null

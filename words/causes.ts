@@ -1,4 +1,4 @@
-import type { Candidate } from '#core/testing/diagnosis/diagnose'
+import type { Candidate } from '#core/testing/diagnosis/study'
 import type { Rig } from '#core/bay/model/rig'
 import { FAULT_TEXT, placeWords, slipWords } from './faults'
 

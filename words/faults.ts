@@ -1,6 +1,6 @@
 import type { Slip } from '#core/testing/diagnosis/hypothesis'
-import type { BayTest, TestKind } from '#core/testing/diagnosis/bay-test'
-import type { Outcome } from '#core/testing/diagnosis/predict'
+import type { BayTest, Outcome } from '#core/testing/kinds/kind'
+import type { TestKindKey } from '#core/testing/kinds/kinds'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts, partIdOf, terminalWords } from '#core/bay/model/terminals'
 import { formatQuantity } from '#core/units/format'
@@ -111,55 +111,6 @@ export function slipWords(slip: Slip): { readonly name: string; readonly tell: s
     case 'digits':
       return { name: 'Two figures changed places in one reading', tell: 'Measure it again.' }
   }
-}
-
-const KIND_WORDS: Readonly<Record<TestKind, string>> = {
-  r1: 'r1, line end to end',
-  rn: 'rn, neutral end to end',
-  r2: 'r2, cpc end to end',
-  r1r2: 'R1 + R2',
-  r2Long: 'R2 with a long lead',
-  irLN: 'insulation L–N',
-  irLE: 'insulation L–E',
-  irNE: 'insulation N–E',
-  polarity: 'polarity',
-  ze: 'Ze',
-  zs: 'Zs',
-  rcd: 'residual device, trip time',
-  bonding: 'bonding',
-  irLL: 'insulation between lines',
-  pfc: 'fault current at the origin',
-  rotation: 'phase sequence',
-  rcdHalf: 'residual device at half IΔn',
-  rcdFive: 'residual device at five times IΔn',
-  rcdButton: 'test button',
-  functional: 'function',
-  drop: 'voltage drop under load',
-  clamp: 'current under load',
-}
-
-/** `R1 + R2 at Socket 1.3`. */
-export function testWords(rig: Rig, { kind, circuit, point }: BayTest): string {
-  const parts = indexParts(rig)
-  const name = rig.runs.find(({ id }) => id === `${circuit}run`)?.name ?? circuit
-  return `${KIND_WORDS[kind]}${point ? ` at ${parts.get(point)?.name ?? point}` : circuit ? ` of ${name}` : ''}`
-}
-
-/** A reading as it would stand on the display. */
-export function outcomeWords(kind: TestKind, outcome: Outcome): string {
-  if (!('value' in outcome)) return outcome.is === 'tick' ? '✓' : outcome.is === 'cross' ? '✗' : 'no reading'
-  const quantity = kind.startsWith('ir')
-    ? 'insulation'
-    : kind.startsWith('rcd')
-      ? 'time'
-      : kind === 'drop'
-        ? 'voltage'
-        : kind === 'clamp'
-          ? 'current'
-          : kind === 'pfc'
-            ? 'faultCurrent'
-            : 'resistance'
-  return `${outcome.is === 'over' ? '>' : ''}${formatQuantity(outcome.value, quantity)}`
 }
 
 /** Where a fault is, from the names that its place gives: a conductor by its ends, a part or terminal by its name. */

@@ -1,4 +1,4 @@
-import { findingSentence, itemName, type ScopeNames } from './findings'
+import { findingSentence, itemName, type ScopeNames } from './findings/findings'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
 

@@ -1,5 +1,4 @@
 import type { StepKey } from '#core/design/step-keys'
-import { readingKind, type ReadingKey, type ReadingKindKey } from '#core/testing/readings'
 
 /** What a step is called, asked for, and explained as. Plain words; the symbol stands beside them. */
 export interface StepText {
@@ -211,64 +210,3 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
     help: 'Depends on the edition and on what an overvoltage could lead to.',
   },
 }
-
-export interface ReadingText {
-  readonly name: string
-  readonly how: string
-}
-
-const READING_TEXT: Readonly<Record<ReadingKindKey, ReadingText>> = {
-  r1r2: {
-    name: 'Continuity of line and cpc',
-    how: 'Link line and cpc at the board, leads nulled, measure L–E at the far point.',
-  },
-  irLN: { name: 'Insulation, line to neutral', how: '500 V DC. Loads and electronics out, switches closed.' },
-  irLE: { name: 'Insulation, line to earth', how: '500 V DC, earthing conductor connected.' },
-  irNE: { name: 'Insulation, neutral to earth', how: '500 V DC, neutral out of its bar or main switch off.' },
-  polarity: {
-    name: 'Polarity',
-    how: 'Single-pole devices in the line only, sockets the right way round. A tick, never a number.',
-  },
-  ze: {
-    name: 'External loop',
-    how: 'At the origin, installation isolated, earthing conductor disconnected from the bonding.',
-  },
-  zs: { name: 'Loop at the far point', how: 'At the far point, earthing conductor back in place.' },
-  rcdTime: {
-    name: 'Residual trip time',
-    how: 'At the rated residual current, both half-cycles, the longer one written down.',
-  },
-  bonding: {
-    name: 'Bonding conductor',
-    how: 'One end off the main earthing terminal, a long lead to the pipe.',
-  },
-  r1: { name: 'Ring, line end to end', how: 'Both line ends out of the way, leads nulled.' },
-  rn: { name: 'Ring, neutral end to end', how: 'Both neutral ends out of the bar.' },
-  r2: { name: 'Ring, cpc end to end', how: 'Both cpc ends out of the bar.' },
-  r2Long: {
-    name: 'Cpc alone, long lead',
-    how: 'Cpc out of its bar, both ends of a ring; a long lead from its end to the point.',
-  },
-  irLL: {
-    name: 'Insulation, line to line',
-    how: '500 V DC, each pair of lines; the lowest is written down.',
-  },
-  pfc: { name: 'Prospective fault current', how: 'At the origin, L–N and L–E; the larger is written down.' },
-  rotation: { name: 'Phase sequence', how: 'Rotation indicator at the incoming lines.' },
-  rcd: {
-    name: 'Residual trip time',
-    how: 'At the rated residual current, both half-cycles, the longer one written down.',
-  },
-  rcdHalf: { name: 'Residual device at half its rating', how: 'It must not trip: write >1999.' },
-  rcdFive: {
-    name: 'Residual device at five times its rating',
-    how: 'Both half-cycles, the longer one written down.',
-  },
-  rcdButton: { name: 'Test button', how: 'Press it: the device opens.' },
-  functional: { name: 'Function', how: 'Every switch, isolator and interlock does what it should.' },
-  drop: { name: 'Voltage drop under load', how: 'Everything of the circuit running: origin less far point.' },
-  clamp: { name: 'Current under load', how: 'Clamp round the line alone, at the way.' },
-}
-
-/** What a reading is called and how it is taken. */
-export const readingText = (key: ReadingKey): ReadingText => READING_TEXT[readingKind(key).key]

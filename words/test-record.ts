@@ -9,7 +9,7 @@ import type {
   RecordPhrase,
   TestRecord,
 } from '#core/testing/records/test-record'
-import { itemName, type ScopeNames } from './findings'
+import { itemName, type ScopeNames } from './findings/findings'
 
 /** What the boxes of a record are called. */
 export const RECORD_TEXT: Readonly<Record<RecordItemKey, string>> = {

@@ -1,5 +1,6 @@
 import { parseReading } from '#core/testing/parse/parse-reading'
-import { readingKind, whyKey } from '#core/testing/readings'
+import { kindOf } from '#core/testing/kinds/kinds'
+import { whyKey } from '#core/testing/readings'
 import type { BoardView, CircuitHead, TestView } from '#schemas/schedule-views'
 import { DEAD_COLUMNS, LIVE_COLUMNS, READY } from '~/texts/schedule'
 
@@ -32,12 +33,11 @@ export function useBoardTests(given: () => Given) {
   )
 
   const isFilled = (key: string) =>
-    !['empty', 'unreadable'].includes(parseReading(given().read(key), readingKind(key)).form)
-  const isBad = (key: string) => parseReading(given().read(key), readingKind(key)).form === 'unreadable'
+    !['empty', 'unreadable'].includes(parseReading(given().read(key), kindOf(key)).form)
+  const isBad = (key: string) => parseReading(given().read(key), kindOf(key)).form === 'unreadable'
   /** Left out, and the reason is still owed. */
   const owesReason = (key: string) =>
-    parseReading(given().read(key), readingKind(key)).form === 'left' &&
-    given().read(whyKey(key)).trim() === ''
+    parseReading(given().read(key), kindOf(key)).form === 'left' && given().read(whyKey(key)).trim() === ''
   const progressOf = (circuit: CircuitHead | null) => {
     const own = asked.value.filter((test) => test.circuit === (circuit?.id ?? null))
     return { filled: own.filter(({ key }) => isFilled(key)).length, of: own.length }

@@ -1,6 +1,6 @@
 import { installationAdvice, type Advice } from '#core/design/advice'
 import { referenceDesign, type InstallationDesign, type ScopeDesign } from '#core/design/reference'
-import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
+import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
 import type { ExerciseForm, FormProblems } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
 import { NEW_CIRCUIT } from '#core/exercise/form/rows'
@@ -8,7 +8,6 @@ import { prefixed, toForm } from '#core/exercise/form/to-form'
 import { ASK_SETS } from '#core/exercise/usual-asks'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { Edition } from '#core/regulations/editions'
-import { expectedReadings } from '#core/testing/expected/circuit'
 import { formSentences } from '#words/form'
 import type { CentreView, StoredExercise } from '#schemas/views'
 
@@ -113,9 +112,13 @@ export function useExerciseBuilder(id: number | null) {
       ? old
       : { problems: read.value.problems, design: design.value, advice: advice.value },
   )
-  const readings = computed(() => {
-    const tested = said.value.design?.circuits.find(({ scope }) => scope === form.value.tests)
-    return tested ? expectedReadings(tested) : []
+  const readings = useExpectedReadings(() => {
+    const { tests, edition } = form.value
+    const installation = read.value.installation
+    const isCircuit = said.value.design?.circuits.some(({ scope }) => scope === tests)
+    return isCircuit && installation && !isTyping.value
+      ? { edition: edition as Edition, policy: policy.value, installation, tests: tests! }
+      : undefined
   })
   function noteTyping(): void {
     isTyping.value = true

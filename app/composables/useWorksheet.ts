@@ -1,5 +1,5 @@
 import type { NodeKey } from '#core/design/step-keys'
-import type { ReadingKey } from '#core/testing/readings'
+import type { ReadingKey } from '#core/testing/kinds/kinds'
 import type { WorkView } from '#schemas/views'
 
 // Answers and readings travel as one flat record while they are typed: `design.ib`, `reading.zs`.

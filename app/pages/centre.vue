@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { ISOLATION_CHOICES, type IsolationPolicy } from '#core/isolation/policy'
-import type { Policy } from '#core/exercise/exercise'
+import type { Policy } from '#core/policies/policy'
 import type { CentreView } from '#schemas/views'
 import { POLICY_TEXTS } from '~/texts/policies'
 

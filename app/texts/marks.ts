@@ -2,9 +2,9 @@ import { stepWords } from '#core/design/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import type { ReadingMark } from '#core/testing/judge/circuit'
-import { readingKind } from '#core/testing/readings'
-import { findingSentence } from '#words/findings'
+import type { ReadingMark } from '#core/testing/judge/judge'
+import { isTick, quantityOf } from '#core/testing/kinds/kinds'
+import { findingSentence } from '#words/findings/findings'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
@@ -27,17 +27,17 @@ export function becauseOf(mark: StepMark): string {
 
 /** Reading as written, with its unit where it is a number. */
 export function readingWords(mark: ReadingMark): string {
-  const { unit } = QUANTITIES[readingKind(mark.reading).quantity]
+  const { unit } = QUANTITIES[quantityOf(mark.reading)]
   if (mark.typed === '') return '–'
   return mark.value === undefined
     ? mark.typed
-    : `${mark.over ? '>' : ''}${formatNumber(mark.value, readingKind(mark.reading).quantity)} ${unit}`
+    : `${mark.over ? '>' : ''}${formatNumber(mark.value, quantityOf(mark.reading))} ${unit}`
 }
 
 /** Expected band and limit on one line. */
 export function expectedWords({ reading, expected }: ReadingMark): string {
-  const { quantity, form } = readingKind(reading)
-  if (form === 'tick') return 'a tick'
+  if (isTick(reading)) return 'a tick'
+  const quantity = quantityOf(reading)
   const band =
     expected.high === undefined
       ? `${formatQuantity(expected.low, quantity)} or more`

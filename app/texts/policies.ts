@@ -1,5 +1,5 @@
 import { choicesOf } from '#core/policies/choice'
-import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
+import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
 
 const text = choicesOf<Policy>()
 

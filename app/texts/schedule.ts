@@ -1,26 +1,11 @@
-import type { TestKind } from '#core/testing/diagnosis/bay-test'
+import { KINDS } from '#core/testing/kinds/kinds'
 import type { TestView } from '#schemas/schedule-views'
 
 /** Columns of the schedule, in the order of the work: those of the dead tests, then of the live ones. */
-export const DEAD_COLUMNS: readonly TestKind[] = [
-  'r1',
-  'rn',
-  'r2',
-  'r1r2',
-  'irLL',
-  'irLN',
-  'irLE',
-  'irNE',
-  'polarity',
-]
-export const LIVE_COLUMNS: readonly TestKind[] = [
-  'zs',
-  'rcdHalf',
-  'rcd',
-  'rcdFive',
-  'rcdButton',
-  'functional',
-]
+const columns = (isDead: boolean): readonly string[] =>
+  KINDS.filter((kind) => kind.isColumn && kind.isDead === isDead).map(({ key }) => key)
+export const DEAD_COLUMNS = columns(true)
+export const LIVE_COLUMNS = columns(false)
 
 /** What must be so before anything is measured; the apprentice ticks it. */
 export const READY: Readonly<

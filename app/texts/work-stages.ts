@@ -1,5 +1,5 @@
 import { isBefore, type Stage } from '#core/exercise/attempt/stages'
-import { isDead } from '#core/testing/readings'
+import { isDead } from '#core/testing/kinds/kinds'
 import type { WorkView } from '#schemas/views'
 import type { ThreadStage } from './thread-stage'
 

@@ -1,27 +1,18 @@
-import { diagnose, type Diagnosis } from '#core/testing/diagnosis/diagnose'
-import { testsOf } from '#core/testing/diagnosis/bay-test'
-import { readSheet } from '#core/testing/diagnosis/read-sheet'
-import type { Readings } from '#core/testing/readings'
+import { expose } from 'comlink'
 import type { Rig } from '#core/bay/model/rig'
+import { diagnose, type Diagnosis } from '#core/testing/diagnosis/diagnose'
+import { readSheet } from '#core/testing/parse/read-sheet'
+import { testsOf } from '#core/testing/plan/schedule'
+import type { Readings } from '#core/testing/readings'
 
-export interface DiagnosisJob {
-  readonly rig: Rig
-  readonly readings: Readings
-}
-export type DiagnosisNews =
-  { readonly is: 'progress'; readonly share: number } | { readonly is: 'done'; readonly diagnosis: Diagnosis }
-
-/** Looks for causes away from the page, and says how far it is. */
-addEventListener('message', ({ data }: MessageEvent<DiagnosisJob>) => {
-  const tests = testsOf(data.rig)
+/** Looks for causes away from the page, and says how far it is, 0 to 1. */
+function diagnoseSheet(rig: Rig, readings: Readings, onProgress: (share: number) => void): Diagnosis {
+  const tests = testsOf(rig)
   const known = new Set(tests.map(({ key }) => key))
-  const { outcomes } = readSheet(
-    tests,
-    Object.fromEntries(Object.entries(data.readings).filter(([key]) => known.has(key))),
-  )
-  const diagnosis = diagnose(data.rig, outcomes, {
-    pairs: true,
-    onProgress: (share) => postMessage({ is: 'progress', share } satisfies DiagnosisNews),
-  })
-  postMessage({ is: 'done', diagnosis } satisfies DiagnosisNews)
-})
+  const own = Object.fromEntries(Object.entries(readings).filter(([key]) => known.has(key)))
+  return diagnose(rig, readSheet(tests, own).outcomes, { pairs: true, onProgress })
+}
+
+const offer = { diagnoseSheet }
+export type DiagnosisOffer = typeof offer
+expose(offer)

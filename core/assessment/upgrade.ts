@@ -1,4 +1,7 @@
+import type { Installation } from '../installation/installation'
+import { presentKey } from '../testing/upgrade'
 import { FIRST } from '../exercise/upgrade'
+import type { ItemKey } from './outcomes/framework'
 import type { Marked, Override } from './marking/proposal'
 
 /* Marks and overrides from before circuits had names. Nothing stored is rewritten: it is read as the present form. */
@@ -18,3 +21,9 @@ export const upgradeMarked = (marked: Marked): Marked => ({
     mark.node ? mark : { ...mark, node: `${FIRST}.${mark.step}`, scope: FIRST },
   ),
 })
+
+/** `reading.zs` of a sheet of one circuit, by the present key of that reading. */
+export const presentItem = (item: ItemKey, installation: Installation, tests: string | null): ItemKey =>
+  item.startsWith('reading.')
+    ? `reading.${presentKey(item.slice('reading.'.length), installation, tests)}`
+    : item

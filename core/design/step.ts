@@ -1,3 +1,5 @@
+import type { RefusalParams } from '../findings/codes'
+import { fault, type Finding, type FindingRest } from '../findings/finding'
 import type { Source } from '../regulations/source'
 import type { StepKey } from './step-keys'
 import type { StepKind } from './step-kinds'
@@ -64,8 +66,11 @@ export interface Neighbour {
 
 /** How a choice that is not the worked one is judged. */
 export type Acceptance =
-  | { readonly accepted: true; readonly note?: string }
-  | { readonly accepted: false; readonly why: string; readonly params: Constraint['params'] }
+  | { readonly accepted: true; readonly note?: AcceptanceNote }
+  | { readonly accepted: false; readonly finding: Finding }
+
+/** What is said beside an accepted answer. */
+export type AcceptanceNote = 'oneSizeUp' | 'moreThanAsked' | 'soundNotEconomical'
 
 /** One step of a design. `T` is what it is worked from: a circuit's task, or a board's. */
 export interface Step<T> extends StepKind {
@@ -112,10 +117,10 @@ export function stopped(code: Constraint['code'], params: Constraint['params'] =
   return { ok: false, constraint: { code, params } }
 }
 
-export const accepted = (note?: string): Acceptance => ({ accepted: true, note })
+export const accepted = (note?: AcceptanceNote): Acceptance => ({ accepted: true, note })
 
-export const refused = (why: string, params: Constraint['params'] = {}): Acceptance => ({
+/** Another choice that does not hold, with the figures that show it. */
+export const refused = <C extends keyof RefusalParams>(why: C, ...rest: FindingRest<C>): Acceptance => ({
   accepted: false,
-  why,
-  params,
+  finding: fault(why, ...rest),
 })

@@ -2,12 +2,8 @@ import type { CircuitFacts } from '../installation/installation'
 import type { Device } from '../regulations/devices'
 import type { Premises } from '../regulations/diversity'
 import type { Edition } from '../regulations/editions'
+import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
 import type { Arrangement } from '../regulations/supply'
-
-/** How a measured (cold) Zs is compared with the tabulated limit; a centre chooses. */
-export type MeasuredZsPolicy = 'eighty-percent' | 'corrected'
-/** Voltage drop with the conductor at its full temperature, or at the one that this load brings it to. */
-export type WarmDropPolicy = 'tabulated' | 'corrected'
 
 /** The supply as it is at the circuit's board. */
 export interface SupplyHere {

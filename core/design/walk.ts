@@ -1,4 +1,5 @@
-import type { DeviceAbove, MeasuredZsPolicy, SupplyHere, Task, WarmDropPolicy } from './task'
+import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
+import type { DeviceAbove, SupplyHere, Task } from './task'
 import type { Board, Circuit, Installation } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
 import type { Edition } from '../regulations/editions'

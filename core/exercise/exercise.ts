@@ -1,50 +1,13 @@
 import type { StepKey } from '../design/step-keys'
 import type { Installation } from '../installation/installation'
 import type { Edition } from '../regulations/editions'
-import type { MeasuredZsPolicy, WarmDropPolicy } from '../design/task'
+import type { Policy } from '../policies/policy'
 
 /** Every circuit is wired and tested, on one schedule. */
 export const WHOLE_BOARD = 'all'
 
 export const TASK_KINDS = ['new-circuit', 'whole-board', 'alteration'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
-
-/** Where schools differ: how designs are worked and judged. A centre sets it; an exercise keeps what was in force when it was set. */
-export interface Policy {
-  readonly measuredZs: MeasuredZsPolicy
-  readonly warmDrop: WarmDropPolicy
-  /** Share of a step's marks for an answer that is right from the person's own earlier figures, 0 to 1. */
-  readonly followShare: number
-  /** Accepted relative departure of a calculated answer, 0.01 to 0.05. */
-  readonly rounding: number
-  /** May the reference library be opened from a worksheet? */
-  readonly library: 'open' | 'closed'
-  /** Which residual tests a schedule asks for: what the edition says, or also half and five times IΔn. Left out: by the edition. */
-  readonly residualTests?: ResidualTests
-  /** Single conductors in a terminal: either way, doubled over, or single. Left out: either way. */
-  readonly doubling?: Doubling
-  /** Whether tidiness in the board is graded or only noted. Left out: noted. */
-  readonly dressing?: Dressing
-}
-
-export const DOUBLINGS = ['either', 'doubled', 'single'] as const
-export type Doubling = (typeof DOUBLINGS)[number]
-export const DRESSINGS = ['noted', 'marked'] as const
-export type Dressing = (typeof DRESSINGS)[number]
-
-export const RESIDUAL_TESTS = ['edition', 'all'] as const
-export type ResidualTests = (typeof RESIDUAL_TESTS)[number]
-
-export const DEFAULT_POLICY: Policy = {
-  measuredZs: 'eighty-percent',
-  warmDrop: 'tabulated',
-  followShare: 1,
-  rounding: 0.02,
-  library: 'open',
-  residualTests: 'edition',
-  doubling: 'either',
-  dressing: 'noted',
-}
 
 /** What is written down: these steps of these circuits, and of the boards. */
 export interface Asks {

@@ -1,6 +1,7 @@
 import type { StepKey } from '../design/step-keys'
 import type { Circuit, Installation, Load } from '../installation/installation'
-import { DEFAULT_POLICY, type Exercise } from './exercise'
+import type { Exercise } from './exercise'
+import { DEFAULT_POLICY } from '../policies/policy'
 import { ASK_SETS } from './usual-asks'
 
 /* Exercises of format version 1 had one radial final circuit. They are read as an installation with one circuit, `c1`. */

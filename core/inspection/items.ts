@@ -1,5 +1,5 @@
 import type { Rig, DevicePart } from '../bay/model/rig'
-import type { Policy } from '../exercise/exercise'
+import type { Policy } from '../policies/policy'
 
 /** How serious what was seen is. */
 export const GRADES = ['danger', 'potential', 'improve', 'further'] as const

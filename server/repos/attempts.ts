@@ -1,10 +1,11 @@
 import type { Database } from 'better-sqlite3'
 import type { Stage } from '#core/exercise/attempt/stages'
-import { upgradeAnswers, upgradeTask } from '#core/exercise/upgrade'
+import type { Exercise } from '#core/exercise/exercise'
+import { upgradeAnswers, upgradeExercise, upgradeTask } from '#core/exercise/upgrade'
+import { isFormerKey, presentKeys } from '#core/testing/upgrade'
 import type { Installation } from '#core/installation/installation'
 import type { Answers } from '#core/assessment/marking/answer'
-import type { Readings } from '#core/testing/readings'
-import type { ReadingTimes } from '#core/testing/judge/process'
+import type { Readings, ReadingTimes } from '#core/testing/readings'
 import type { StageEvent } from '#schemas/marking-views'
 
 export interface Attempt {
@@ -46,25 +47,36 @@ interface Row {
 
 const SELECT = 'SELECT a.*, p.number, p.name, p.cohort FROM attempt a JOIN person p ON p.id = a.person_id'
 
-const toAttempt = (row: Row): Attempt => ({
-  id: row.id,
-  exerciseId: row.exercise_id,
-  personId: row.person_id,
-  personNumber: row.number,
-  personName: row.name,
-  cohort: row.cohort,
-  variantIndex: row.variant_index,
-  bay: row.bay,
-  installation: upgradeTask(JSON.parse(row.task)),
-  stage: row.stage,
-  answers: upgradeAnswers(JSON.parse(row.answers)),
-  readings: JSON.parse(row.readings),
-  readingTimes: JSON.parse(row.reading_times),
-  version: row.version,
-  savedAt: row.saved_at,
-})
+const toAttempt = (row: Row, tests: TestsOf): Attempt => {
+  const installation = upgradeTask(JSON.parse(row.task))
+  const present = <T>(kept: Record<string, T>) =>
+    Object.keys(kept).some(isFormerKey) ? presentKeys(kept, installation, tests(row.exercise_id)) : kept
+  return {
+    id: row.id,
+    exerciseId: row.exercise_id,
+    personId: row.person_id,
+    personNumber: row.number,
+    personName: row.name,
+    cohort: row.cohort,
+    variantIndex: row.variant_index,
+    bay: row.bay,
+    installation,
+    stage: row.stage,
+    answers: upgradeAnswers(JSON.parse(row.answers)),
+    readings: present(JSON.parse(row.readings)),
+    readingTimes: present(JSON.parse(row.reading_times)),
+    version: row.version,
+    savedAt: row.saved_at,
+  }
+}
+
+/** The circuit that an exercise has tested; asked only of sheets from before one circuit was a schedule. */
+type TestsOf = (exerciseId: number) => string | null
 
 export function createAttemptsRepo(db: Database) {
+  const exercise = db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?')
+  const testsOf: TestsOf = (id) => (upgradeExercise(JSON.parse(exercise.get(id)!.document)) as Exercise).tests
+  const read = (row: Row) => toAttempt(row, testsOf)
   const byId = db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`)
   const all = db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`)
   const byPerson = db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`)
@@ -86,11 +98,11 @@ export function createAttemptsRepo(db: Database) {
   return {
     byId: (id: number) => {
       const row = byId.get(id)
-      return row && toAttempt(row)
+      return row && read(row)
     },
-    all: () => all.all().map(toAttempt),
-    byPerson: (personId: number) => byPerson.all(personId).map(toAttempt),
-    byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(toAttempt),
+    all: () => all.all().map(read),
+    byPerson: (personId: number) => byPerson.all(personId).map(read),
+    byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(read),
     insert: (
       exerciseId: number,
       personId: number,

@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/isolation/policy'
-import { DEFAULT_POLICY, type Policy } from '#core/exercise/exercise'
+import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
 import type { PolicyChange } from '#schemas/views'
 
 /** Shares and tolerances are numbers; everything else is a word. */

@@ -1,5 +1,5 @@
 import type { IsolationPolicy } from '#core/isolation/policy'
-import type { Policy } from '#core/exercise/exercise'
+import type { Policy } from '#core/policies/policy'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { CentreView } from '#schemas/views'
 import type { Person } from '../repos/people'

@@ -1,7 +1,7 @@
 import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { BOARD_CHAIN } from '#core/design/board-chain'
 import type { StepMark, Verdict } from '#core/assessment/marking/mark-design'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'

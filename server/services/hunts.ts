@@ -6,14 +6,14 @@ import { previewPlant } from '#core/testing/fault-finding/preview'
 import { symptomSentences } from '#words/fault-finding'
 import { symptomsOf } from '#core/testing/fault-finding/symptom'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
-import { isDead } from '#core/testing/readings'
+import { isDead } from '#core/testing/kinds/kinds'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts } from '#core/bay/model/terminals'
 import { scheduleOf, type ScheduleTest } from '#core/testing/plan/schedule'
 import { TESTER, showTest } from '#core/testing/tester'
-import { FAULT_TEXT, outcomeWords, placeWords, testWords } from '#words/faults'
-import { readingText } from '#words/steps'
+import { FAULT_TEXT, placeWords } from '#words/faults'
+import { outcomeWords, testWords, readingText } from '#words/testing'
 import type {
   FaultChoice,
   HuntHome,
@@ -32,7 +32,7 @@ import type { Context } from './context'
 import { Problem } from './problem'
 
 const HUNT_BAYS = ['ring', 'heaters', 'split']
-const RULES = { edition: '18-A2', residualTests: 'edition' } as const
+const RULES = { edition: '18-A2', rcdTests: 'edition' } as const
 /** Faults that no test shows are no exercise; so many are tried. */
 const MOST_TRIES = 20
 
@@ -222,7 +222,8 @@ function readAt(hunt: Hunt, key: string): string {
   if (!isDead(key) && isIsolated) return 'no supply'
   const isRight = conclusion !== null && isAnswer(hunt.rig, hunt.faults, conclusion)
   const built = isRepaired && isRight ? hunt.rig : applied(hunt)
-  return showTest(built, test, TESTER, 20, ((hunt.log.length * 37) % 13) / 13 - 0.5) ?? 'no reading'
+  const error = ((hunt.log.length * 37) % 13) / 13 - 0.5
+  return showTest(built, test, { ...TESTER, conductorC: 20, error }) ?? 'no reading'
 }
 
 function applied({ rig, faults }: Hunt): Rig {

@@ -1,7 +1,7 @@
 import { writable } from '#core/exercise/attempt/stages'
 import { readStreamLine, type StreamProblem } from '#core/testing/parse/stream'
 import type { Attempt } from '../repos/attempts'
-import { isDeadBox, boardKeys, isWholeBoard, pairingCode } from './board'
+import { isDeadBox, sheetKeys, isWholeBoard, pairingCode } from './test-sheet'
 import type { Context } from './context'
 import { inForce, keepReadings } from './work'
 
@@ -66,7 +66,7 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
       return writable(attempt.stage) === 'dead' || writable(attempt.stage) === 'live'
         ? write('set:leads', `${line.ohm} Ω`)
         : no(closed(attempt))
-    if (!boardKeys(context, attempt).has(line.key)) return no(`${line.key} is no test of this sheet`)
+    if (!sheetKeys(context, attempt).has(line.key)) return no(`${line.key} is no test of this sheet`)
     const wanted = isDeadBox(line.key) ? 'dead' : 'live'
     return writable(attempt.stage) === wanted
       ? write(line.key, line.text)

@@ -1,12 +1,13 @@
-import { designOf } from '#core/exercise/assignment'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import type { Marked } from '#core/assessment/marking/proposal'
-import type { OtherBay } from '#core/testing/judge/rules/rule'
-import type { ScopeNames } from '#words/findings'
+import type { OtherBay } from '#core/testing/relations/sheet'
+import { circuitOfKey } from '#core/testing/kinds/kinds'
+import type { ScopeNames } from '#words/findings/findings'
 import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
 import { assignmentFor } from './assignment'
 import { workOf } from './inspections'
+import { bayOf } from './test-sheet'
 import { readingMarks } from './work'
 
 /** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
@@ -31,14 +32,14 @@ export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Mar
   return marked
 }
 
+/** What every other bay of the group should show, to recognise a figure that was copied. */
 function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[] {
   return context.repos.attempts
     .byExercise(attempt.exerciseId)
     .filter((other) => other.id !== attempt.id)
     .flatMap((other) => {
-      const assignment = assignmentFor(context, other)
-      const design = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
-      return design && !design.stopped ? [{ bay: other.bay, r1r2Ohm: design.values.r1r2! }] : []
+      const bay = bayOf(context, other)
+      return bay ? [{ bay: other.bay, expected: bay.expected }] : []
     })
 }
 
@@ -46,7 +47,7 @@ function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[
 export function scopeNames({ installation }: Pick<Attempt, 'installation'>, marked: Marked): ScopeNames {
   const used = new Set([
     ...marked.design.map(({ scope }) => scope),
-    ...marked.readings.flatMap(({ reading }) => /^([a-z0-9]+)\./.exec(reading)?.[1] ?? []),
+    ...marked.readings.flatMap(({ reading }) => circuitOfKey(reading) ?? []),
   ])
   return Object.fromEntries(
     [...installation.circuits, ...installation.boards]

@@ -1,13 +1,18 @@
 import { composeFeedback } from '#words/feedback'
 import { stepOf } from '#core/design/step-keys'
-import { propose } from '#core/assessment/marking/proposal'
+import { propose, type Marked } from '#core/assessment/marking/proposal'
+import type { ItemKey } from '#core/assessment/outcomes/framework'
+import { presentItem } from '#core/assessment/upgrade'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
 import type { MarkingBody } from '#schemas/requests'
-import type { MarkingListItem, MarkingView } from '#schemas/marking-views'
+import type { Decision, MarkingDraft, MarkingListItem, MarkingView } from '#schemas/marking-views'
+import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
+import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
 import { nextStage } from './work'
 
@@ -21,13 +26,10 @@ export function markingPile({ repos }: Context, actor: Person): MarkingListItem[
     .map((attempt) => {
       const { exercise } = repos.exercises.byId(attempt.exerciseId)!
       const decision = repos.decisions.latest(attempt.id)
+      const marked = decision?.evidence.marked ?? markedOf({ repos }, attempt)
       const proposal =
         decision?.evidence.proposal ??
-        propose(
-          markedOf({ repos }, attempt),
-          criteriaFor(repos, exercise.criteria),
-          repos.decisions.draft(attempt.id).overrides,
-        )
+        propose(marked, criteriaFor(repos, exercise.criteria), draftOf({ repos }, attempt, marked).overrides)
       return {
         id: attempt.id,
         name: attempt.personName,
@@ -57,9 +59,8 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const criteria = criteriaFor(repos, exercise.criteria)
   const decision = repos.decisions.latest(id)
-  const draft = repos.decisions.draft(id)
-  const marked =
-    attempt.stage === 'released' && decision ? decision.evidence.marked : markedOf({ repos }, attempt)
+  const marked = shownMarks({ repos }, attempt, decision)
+  const draft = draftOf({ repos }, attempt, marked)
   const proposal = propose(marked, criteria, draft.overrides)
   const scopes = scopeNames(attempt, marked)
   return {
@@ -91,6 +92,26 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
     decision,
     suggestedFeedback: composeFeedback(marked, draft.overrides, proposal, scopes),
   }
+}
+
+/** What was decided shows as it was decided; before a decision as it is marked now. Only an inspection may still change until it is released. */
+function shownMarks(
+  context: Pick<Context, 'repos'>,
+  attempt: Attempt,
+  decision: Decision | undefined,
+): Marked {
+  if (!decision) return markedOf(context, attempt)
+  const { marked } = decision.evidence
+  return attempt.stage === 'released' ? marked : { ...marked, work: workOf(context, attempt) }
+}
+
+/** A draft with its overrides by the keys of the marks that they stand beside: those of an earlier decision, or the present ones. */
+function draftOf(context: Pick<Context, 'repos'>, attempt: Attempt, { readings }: Marked): MarkingDraft {
+  const draft = context.repos.decisions.draft(attempt.id)
+  const keys = new Set(readings.map(({ reading }) => `reading.${reading}`))
+  const { tests } = assignmentFor(context, attempt)
+  const present = (item: ItemKey) => (keys.has(item) ? item : presentItem(item, attempt.installation, tests))
+  return { ...draft, overrides: draft.overrides.map((one) => ({ ...one, item: present(one.item) })) }
 }
 
 export function saveMarking(context: Context, actor: Person, id: number, body: MarkingBody): MarkingView {
@@ -133,11 +154,12 @@ export function release(context: Context, actor: Person, id: number): MarkingVie
   repos.transaction(() => {
     const attempt = found(repos.attempts.byId(id))
     const decision = repos.decisions.latest(id)
-    const draft = repos.decisions.draft(id)
     const stage = nextStage(attempt, 'release')
+    const draft = decision && draftOf({ repos }, attempt, decision.evidence.marked)
     // Something changed after signing must be signed before it goes out.
     const isSigned =
       decision &&
+      draft &&
       JSON.stringify(decision.evidence.overrides) === JSON.stringify(draft.overrides) &&
       (draft.feedback === null || draft.feedback === decision.feedback)
     if (!isSigned)

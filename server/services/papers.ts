@@ -5,7 +5,7 @@ import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#s
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found, may } from './access'
-import { boardBay, circuitHeads, isWholeBoard, judgedBoard } from './board'
+import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { checkSignature } from './signatures'
@@ -36,7 +36,7 @@ function viewOf(context: Context, attempt: Attempt): PapersView {
     circuits: circuitHeads(context, attempt),
     readings: attempt.readings,
     signed: repos.papers.signed(attempt.id),
-    tests: boardBay(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({
+    tests: bayToTest(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({
       key,
       kind,
       circuit,
@@ -60,14 +60,14 @@ function headOf({ repos }: Context, attempt: Attempt): PapersView['attempt'] {
 
 function factsOf(context: Context, attempt: Attempt): RecordFacts {
   const { repos, now } = context
-  const { design } = boardBay(context, attempt)
+  const { design } = bayToTest(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   return {
     edition: exercise.edition,
     installation: attempt.installation,
     design,
     readings: attempt.readings,
-    marks: judgedBoard(context, attempt).marks,
+    marks: judgedSheet(context, attempt).marks,
     names: Object.fromEntries(circuitHeads(context, attempt).map((circuit) => [circuit.id, circuit.name])),
     instrument: repos.instruments.byName(attempt.readings['set:instrument'] ?? '') ?? null,
     isTested: ['handedIn', 'decided', 'released'].includes(attempt.stage),

@@ -3,14 +3,14 @@ import { permissionUntil } from '#core/exercise/attempt/permission'
 import { groupQuestions, type GroupSheet } from '#core/testing/judge/group'
 import { processFindings, type InstrumentFacts } from '#core/testing/judge/process'
 import type { Finding } from '#core/findings/finding'
-import { testWords } from '#words/faults'
+import { testWords } from '#words/testing'
 import { readReadingsCsv, writeReadingsCsv, type ReadCsvReadings } from '#schemas/readings-csv'
 import type { ScheduleView } from '#schemas/schedule-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found, ownAttempt } from './access'
 import { assignmentFor } from './assignment'
-import { boardBay, circuitHeads, isWholeBoard, judgedBoard } from './board'
+import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -20,7 +20,7 @@ export function showSchedule(context: Context, actor: Person, attemptId: number)
   const { repos } = context
   const attempt = found(repos.attempts.byId(attemptId))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
-  const { rig, schedule } = boardBay(context, attempt)
+  const { rig, schedule } = bayToTest(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   return {
     attempt: {
@@ -36,7 +36,7 @@ export function showSchedule(context: Context, actor: Person, attemptId: number)
     tests: schedule,
     readings: attempt.readings,
     times: attempt.readingTimes,
-    ...judgedBoard(context, attempt),
+    ...judgedSheet(context, attempt),
     process: processOf(context, attempt),
     questions: groupQuestions(sheetOf(context, attempt), othersOf(context, attempt)),
   }
@@ -52,7 +52,7 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
       .find(({ act }) => act === 'withdraw' || act === 'expire' || act === 'handIn')
     return [{ from: event.at, until: end?.at ?? permissionUntil(events.slice(0, i + 1)) }]
   })
-  return processFindings(boardBay(context, attempt).schedule, {
+  return processFindings(bayToTest(context, attempt).schedule, {
     times: attempt.readingTimes,
     permissions,
     instrument: instrumentOf(context, attempt),
@@ -68,7 +68,7 @@ function instrumentOf({ repos }: Context, { readings }: Attempt): InstrumentFact
 const sheetOf = (context: Context, attempt: Attempt): GroupSheet => ({
   bay: attempt.bay,
   readings: attempt.readings,
-  expected: boardBay(context, attempt).expected,
+  expected: bayToTest(context, attempt).expected,
 })
 
 function othersOf(context: Context, attempt: Attempt): GroupSheet[] {
@@ -94,7 +94,7 @@ export function previewReadings(
   const open = writable(attempt.stage)
   const keys =
     isWholeBoard(context, attempt) && open !== 'design'
-      ? boardBay(context, attempt)
+      ? bayToTest(context, attempt)
           .schedule.filter(({ isDead }) => open === (isDead ? 'dead' : 'live'))
           .map(({ key }) => key)
       : []
@@ -105,7 +105,7 @@ export function previewReadings(
 export function readingsForm(context: Context, actor: Person, attemptId: number): string {
   const attempt = ownAttempt(actor, context.repos.attempts.byId(attemptId))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
-  const { rig, schedule } = boardBay(context, attempt)
+  const { rig, schedule } = bayToTest(context, attempt)
   return writeReadingsCsv(
     schedule.map((test) => ({
       key: test.key,

@@ -3,42 +3,36 @@ import { after, writable, type Act, type Stage } from '#core/exercise/attempt/st
 import { stepOf } from '#core/design/step-keys'
 import { askedNodes, designOf, publicInstallation } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
-import { energiseGate, judgeReadings, type ReadingMark } from '#core/testing/judge/circuit'
-import type { OtherBay } from '#core/testing/judge/rules/rule'
+import { energiseGate } from '#core/testing/judge/gate'
+import type { ReadingMark } from '#core/testing/judge/judge'
+import type { OtherBay } from '#core/testing/relations/sheet'
 import { parseReading } from '#core/testing/parse/parse-reading'
-import { DEAD_KEYS, LIVE_KEYS, isDead, readingKeys, readingKind } from '#core/testing/readings'
+import { kindOf } from '#core/testing/kinds/kinds'
+import { presentKeys } from '#core/testing/upgrade'
 import type { WorkBody } from '#schemas/requests'
 import type { WorkListItem, WorkView } from '#schemas/views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found, ownAttempt } from './access'
 import { assignmentFor } from './assignment'
-import { askedKeys, boardKeys, boardView, isDeadBox, isWholeBoard, judgedBoard, pairingCode } from './board'
+import {
+  askedKeys,
+  boardView,
+  isDeadBox,
+  isWholeBoard,
+  judgedSheet,
+  pairingCode,
+  sheetKeys,
+} from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
 
-const testedCircuit = (attempt: Attempt, tests: string | null) =>
-  attempt.installation.circuits.find(({ id }) => id === tests)
-
-/** The tests that must be made before an attempt goes on: dead, then live; none where the design is all there is. */
-function askedTests(context: Pick<Context, 'repos'>, attempt: Attempt, dead: boolean): string[] {
-  if (isWholeBoard(context, attempt)) return askedKeys(context, attempt, dead)
-  const tested = testedCircuit(attempt, assignmentFor(context, attempt).tests)
-  return tested ? readingKeys(tested).filter((key) => isDead(key) === dead) : []
-}
-
 /** The readings of an attempt, judged; none where nothing is tested. */
-export function readingMarks(
+export const readingMarks = (
   context: Pick<Context, 'repos'>,
   attempt: Attempt,
   others: readonly OtherBay[] = [],
-): readonly ReadingMark[] {
-  if (isWholeBoard(context, attempt))
-    return attempt.stage === 'design' ? [] : judgedBoard(context, attempt).marks
-  const assignment = assignmentFor(context, attempt)
-  const tested = designOf(assignment).circuits.find(({ scope }) => scope === assignment.tests)
-  return tested && !tested.stopped ? judgeReadings(tested, attempt.readings, others) : []
-}
+): readonly ReadingMark[] => judgedSheet(context, attempt, others).marks
 
 /** How many boxes of the design are filled, of how many. */
 export function progressOf(
@@ -97,7 +91,7 @@ function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, att
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const events = repos.attempts.events(attempt.id)
   const isDesigned = attempt.stage !== 'design'
-  const tested = testedCircuit(attempt, exercise.tests)
+  const tested = attempt.installation.circuits.find(({ id }) => id === exercise.tests)
   const decision = attempt.stage === 'released' ? repos.decisions.latest(attempt.id) : undefined
   return {
     id: attempt.id,
@@ -123,7 +117,10 @@ function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, att
     answers: attempt.answers,
     readings: attempt.readings,
     // The list of tests tells whether a residual device is fitted, so it follows the hand-in.
-    readingKeys: isDesigned && tested ? readingKeys(tested) : [],
+    readingKeys:
+      isDesigned && tested
+        ? [...askedKeys({ repos }, attempt, true), ...askedKeys({ repos }, attempt, false)]
+        : [],
     ratedResidualMA:
       isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
     events: events.filter((event) => event.act !== 'decide' || decision),
@@ -149,7 +146,10 @@ export function saveWork(context: Context, actor: Person, id: number, body: Work
     const attempt = ownAttempt(actor, repos.attempts.byId(id))
     if (attempt.version !== body.version)
       throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
-    keepReadings(context, attempt, body.answers, body.readings)
+    const { tests } = assignmentFor(context, attempt)
+    // What was typed before one circuit was a schedule may arrive only now.
+    const readings = presentKeys(body.readings, attempt.installation, tests)
+    keepReadings(context, attempt, body.answers, readings)
     return { version: body.version + 1, savedAt: now }
   })
 }
@@ -194,23 +194,20 @@ function refuseLocked(
     (key) => isChanged(attempt.readings, body.readings, key),
   )
   if (changed.length === 0) return
-  const isBoard = isWholeBoard(context, attempt)
-  const known: ReadonlySet<string> = isBoard ? boardKeys(context, attempt) : new Set(SHEET_KEYS)
+  const known = sheetKeys(context, attempt)
   const strange = changed.filter((key) => !known.has(key))
   if (strange.length > 0)
     throw new Problem('readingUnknown', {
       fields: strange.map((field) => ({ field, message: 'is no test of this sheet.' })),
     })
   for (const key of changed) {
-    const isDeadOne = isBoard ? isDeadBox(key) : isDead(key)
+    const isDeadOne = isDeadBox(key)
     // What belongs to the sheet, such as the instrument, may be changed while anything is measured.
     if (key.startsWith('set:') && (open === 'dead' || open === 'live')) continue
     if (isDeadOne && open !== 'dead') throw new Problem('locked')
     if (!isDeadOne && open !== 'live') throw new Problem('liveLocked')
   }
 }
-
-const SHEET_KEYS: readonly string[] = [...DEAD_KEYS, ...LIVE_KEYS]
 
 export function handInDesign(context: Context, actor: Person, id: number, version: number) {
   const attempt = context.repos.attempts.byId(id)
@@ -225,19 +222,19 @@ export function handInDesign(context: Context, actor: Person, id: number, versio
 
 export function askPermission(context: Context, actor: Person, id: number, version: number) {
   return act(context, actor, id, version, 'askPermission', (attempt) =>
-    refuseEmpty(attempt, askedTests(context, attempt, true)),
+    refuseEmpty(attempt, askedKeys(context, attempt, true)),
   )
 }
 
 export function handInReadings(context: Context, actor: Person, id: number, version: number) {
   return act(context, actor, id, version, 'handIn', (attempt) =>
-    refuseEmpty(attempt, askedTests(context, attempt, false)),
+    refuseEmpty(attempt, askedKeys(context, attempt, false)),
   )
 }
 
 function refuseEmpty(attempt: Attempt, keys: readonly string[]): void {
   const missing = keys.filter((key) =>
-    ['empty', 'unreadable'].includes(parseReading(attempt.readings[key] ?? '', readingKind(key)).form),
+    ['empty', 'unreadable'].includes(parseReading(attempt.readings[key] ?? '', kindOf(key)).form),
   )
   if (missing.length > 0) throw new Problem('readingsMissing', { extra: { missing } })
 }

@@ -1,7 +1,8 @@
 /* Bays that somebody wires: their own, kept against another device, checked without giving the answer away; predictions that stay as written. */
 import { beforeEach, describe, expect, test } from 'vitest'
 import { checkBay, listBays, saveBay, showBay, wiredBay } from '../../server/services/bays'
-import { addMeasured, listPredictions, predict } from '../../server/services/experiments'
+import { addMeasured, listPredictions } from '../../server/services/experiments'
+import { predict } from '../../server/services/experiments'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
 

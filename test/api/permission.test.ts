@@ -19,7 +19,7 @@ const later = (minutes: number) => ({
 })
 const typed = () => {
   const { version, answers, readings } = centre.repos.attempts.byId(id)!
-  return { version, answers, readings: { ...readings, zs: '0.61' } }
+  return { version, answers, readings: { ...readings, 'c1.zs@c1p4': '0.61' } }
 }
 
 describe('STOP', () => {
@@ -28,7 +28,7 @@ describe('STOP', () => {
     expect(withdrawPermission(centre.context, centre.assessor, id, '')).toEqual({ stopped: 1 })
     const view = showWork(centre.context, centre.apprentice, id)
     expect(view.stage).toBe('dead')
-    expect(view.readings.zs).toBe('0.61')
+    expect(view.readings['c1.zs@c1p4']).toBe('0.61')
     expect(view.events.at(-1)).toMatchObject({
       act: 'withdraw',
       by: centre.assessor.name,
@@ -38,7 +38,7 @@ describe('STOP', () => {
       await refusal(() =>
         saveWork(centre.context, centre.apprentice, id, {
           ...typed(),
-          readings: { ...typed().readings, zs: '0.7' },
+          readings: { ...typed().readings, 'c1.zs@c1p4': '0.7' },
         }),
       ),
     ).toBe('liveLocked')

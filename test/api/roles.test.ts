@@ -23,7 +23,7 @@ import { Problem } from '../../server/services/problem'
 import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server/services/records'
 import { showStores } from '../../server/services/stores'
 import { decidePermission, listWork } from '../../server/services/work'
-import { DEFAULT_POLICY } from '#core/exercise/exercise'
+import { DEFAULT_POLICY } from '#core/policies/policy'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import framework from '../../frameworks/workshop-unit.json'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
@@ -229,7 +229,7 @@ test('the floor puts the dead tests beside a request and keeps them off everybod
   bringTo(centre, attemptId, 'permission', { readings: { irLE: '0.2' } })
   const { patches } = showFloor(centre.context, centre.assessor)
   expect(patches.map((patch) => [patch.stage, patch.request?.gate.beyond])).toEqual([
-    ['permission', ['irLE']],
+    ['permission', ['c1.irLE']],
     ['design', undefined],
   ])
 })

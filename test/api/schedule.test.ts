@@ -7,7 +7,7 @@ import type { Readings } from '#core/testing/readings'
 import { TESTER, testBay } from '#core/testing/tester'
 import { typedAnswers } from '../../demo/story'
 import { assignmentFor } from '../../server/services/assignment'
-import { boardBay, pairingCode } from '../../server/services/board'
+import { bayToTest, pairingCode } from '../../server/services/test-sheet'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
 import {
@@ -58,8 +58,8 @@ const measured = (isDead: boolean): Readings =>
   Object.fromEntries(
     [
       ...testBay(
-        boardBay(context, attempt()).rig,
-        boardBay(context, attempt()).schedule.filter((test) => test.isAsked && test.isDead === isDead),
+        bayToTest(context, attempt()).rig,
+        bayToTest(context, attempt()).schedule.filter((test) => test.isAsked && test.isDead === isDead),
         TESTER,
       ),
     ].map(({ test, shown }) => [test.key, shown]),
@@ -93,7 +93,7 @@ describe('the sheet of a whole board', () => {
   it('tells how each test is made and nothing of what it should show', () => {
     const view = showWork(context, centre.apprentice, id)
     expect(view.board!.tests.find(({ key }) => key === 'c1.r1')!.setup.ready.join(' ')).toMatch(
-      /Take out: line of Socket 1\.1/,
+      /Disconnect: line of Socket 1\.1/,
     )
     expect(view.board!.stream).toEqual({ port: 4000, code: pairingCode(SECRET, id) })
     expect(JSON.stringify(view)).not.toMatch(/expected|"low"|"limit"/)
@@ -344,7 +344,7 @@ describe('records', () => {
       .run(JSON.stringify({ ...attempt().readings, 'c1.irLE': '0.3 MΩ' }), id)
     savePaper(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
     expect(showPapers(context, centre.apprentice, id).papers.minor.paper.failing).toEqual([
-      expect.stringContaining('Insulation, line to earth'),
+      expect.stringContaining('Insulation resistance, L–E'),
     ])
     expect(await refusal(() => sign())).toBe('paperIncomplete')
   })
@@ -390,7 +390,7 @@ describe('planted faults', () => {
   it('are previewed and set by the staff; in a real bay the readings are typed', () => {
     const faults = [{ code: 'shortNE', place: 'c1p1' }]
     const preview = previewHunt(context, centre.instructor, { bay: 'split', faults })
-    expect(preview.readings.map(({ name }) => name).join()).toContain('insulation N–E')
+    expect(preview.readings.map(({ name }) => name).join()).toContain('insulation resistance N–E')
     expect(
       plantHunt(context, centre.instructor, {
         bay: 'split',

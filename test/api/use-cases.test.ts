@@ -199,7 +199,7 @@ describe('from design to record', () => {
       saveWork(centre.context, centre.apprentice, attemptId, {
         version: version(attemptId),
         answers: work().answers,
-        readings: { ...work().readings, zs: '0.8' },
+        readings: { ...work().readings, 'c1.zs@c1p4': '0.8' },
       })
     expect(await refusal(live)).toBe('liveLocked')
     expect(await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, true, ''))).toBe(
@@ -219,7 +219,7 @@ describe('from design to record', () => {
     saveWork(centre.context, centre.apprentice, attemptId, {
       version: version(attemptId),
       answers: work().answers,
-      readings: { ...work().readings, irNE: '>999' },
+      readings: { ...work().readings, 'c1.irNE': '>999' },
     })
     askPermission(centre.context, centre.apprentice, attemptId, version(attemptId))
     decidePermission(centre.context, centre.assessor, attemptId, true, '')

@@ -3,15 +3,17 @@ import { describe, expect, test } from 'vitest'
 import type { Stage } from '#core/exercise/attempt/stages'
 import { stepWords } from '#core/design/step-kinds'
 import { publicInstallation } from '#core/exercise/assignment'
-import { judgeReadings } from '#core/testing/judge/circuit'
-import { readingKeys } from '#core/testing/readings'
+import { judgeReadings } from '#core/testing/judge/judge'
 import type { WorkView } from '#schemas/views'
 import { becauseOf, expectedWords, readingWords, theirs } from '~/texts/marks'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
 import { minutesBetween } from '~/utils/time'
-import { aCircuit, aTask, anExercise, anInstallation, designTask, markTask } from '../support/task'
+import { aCircuit, aTask, anExercise, anInstallation, bayOfTask, judgeTask, markTask } from '../support/task'
 
+const askedKeys = bayOfTask(aTask())
+  .schedule.filter(({ isAsked }) => isAsked)
+  .map(({ key }) => key)
 const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   id: 1,
   bay: 1,
@@ -28,7 +30,7 @@ const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   },
   answers: {},
   readings: {},
-  readingKeys: stage === 'design' ? [] : readingKeys(aTask()),
+  readingKeys: stage === 'design' ? [] : askedKeys,
   ratedResidualMA: null,
   events: [],
   board: null,
@@ -72,7 +74,7 @@ describe('the thread of stages', () => {
     ])
   })
   test('half the readings are half the stitches', () => {
-    const dead = workStages(view('dead', { readings: { r1r2: '0.4', irLN: '>999' } }), 0, 19).find(
+    const dead = workStages(view('dead', { readings: { 'c1.r1r2@c1p4': '0.4', 'c1.irLN': '>999' } }), 0, 19).find(
       ({ key }) => key === 'dead',
     )!
     expect(dead.progress).toBeCloseTo(2 / 5)
@@ -122,12 +124,7 @@ describe('words for values', () => {
     expect(becauseOf(marks[1]!)).toBe('This could not be read as a number.')
   })
   test('readings keep “>” and ticks; the band and the limit stand on one line', () => {
-    const marks = new Map(
-      judgeReadings(designTask(aTask()), { irLE: '>999', polarity: '✓', zs: '0.77' }).map((mark) => [
-        mark.reading,
-        mark,
-      ]),
-    )
+    const marks = judgeTask(aTask(), { irLE: '>999', polarity: '✓', zs: '0.77' })
     expect(
       [marks.get('irLE')!, marks.get('polarity')!, marks.get('zs')!, marks.get('ze')!].map(readingWords),
     ).toEqual(['>999 MΩ', '✓', '0.77 Ω', '–'])

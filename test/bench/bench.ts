@@ -11,9 +11,10 @@ import { energiseInOrder } from '#core/bay/behaviour/energise'
 import { networkOf } from '#core/bay/behaviour/network-of'
 import { simulate } from '#core/bay/behaviour/simulate'
 import { deadState, workingState } from '#core/bay/behaviour/state'
-import { testsOf } from '#core/testing/diagnosis/bay-test'
+import { testsOf, scheduleOf } from '#core/testing/plan/schedule'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
-import { predictAll, type Outcome } from '#core/testing/diagnosis/predict'
+import { predictAll } from '#core/testing/expected/predict'
+import type { Outcome } from '#core/testing/kinds/kind'
 import { planFor } from '#core/bay/network/plan'
 import { solve } from '#core/bay/network/solve'
 import { spiceListing } from '#core/bay/network/spice'
@@ -26,9 +27,8 @@ import type { Exercise } from '#core/exercise/exercise'
 import { ASK_SETS } from '#core/exercise/usual-asks'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { makeVariants } from '#core/exercise/variants'
-import { expectedSchedule } from '#core/testing/expected/expected'
-import { judgeSchedule } from '#core/testing/judge/judge'
-import { scheduleOf } from '#core/testing/plan/schedule'
+import { expectedReadings } from '#core/testing/expected/expected'
+import { judgeReadings } from '#core/testing/judge/judge'
 import { cutStock } from '#core/containment/cutting'
 import { testBay } from '#core/testing/tester'
 import { typedAnswers } from '../../demo/story'
@@ -161,12 +161,19 @@ report(
   'ms',
   LIMITS.pairsMs,
 )
-const tests = scheduleOf(large, { edition: '18-A2', residualTests: 'all' })
-const expected = expectedSchedule(large, designOf(assignmentOf(twelve)), tests)
+const tests = scheduleOf(large, { edition: '18-A2', rcdTests: 'all' })
+const largeDesign = designOf(assignmentOf(twelve))
+const judged = {
+  schedule: tests,
+  expected: expectedReadings(large, largeDesign, tests),
+  design: largeDesign,
+  edition: '18-A2',
+  arrangement: 'TN-C-S',
+} as const
 const taken = Object.fromEntries([...testBay(large, tests)].map(({ test, shown }) => [test.key, shown]))
 report(
   `Findings of ${tests.length} readings, twelve ways`,
-  time(() => judgeSchedule(tests, expected, taken, { edition: '18-A2', arrangement: 'TN-C-S' })),
+  time(() => judgeReadings(judged, taken)),
   'ms',
   LIMITS.findingsMs,
 )

@@ -2,23 +2,20 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import type { Task } from '#core/design/task'
-import { expectedReadings } from '#core/testing/expected/circuit'
-import type { ReadingKey } from '#core/testing/readings'
+import type { ReadingKey } from '#core/testing/kinds/kinds'
 import { tasks } from '../support/arbitrary'
-import { worked } from '../support/task'
+import { expectedByKind, worked } from '../support/task'
 
 const csaOf = (task: Task) => worked(task).steps.find(({ key }) => key === 'csa')?.value
-const expectedAt = (task: Task) => {
-  const design = worked(task)
-  return design.ok
-    ? new Map(expectedReadings(design.design).map((reading) => [reading.key, reading]))
-    : undefined
-}
+const expectedAt = (task: Task) => (worked(task).ok ? expectedByKind(task) : undefined)
 
 test('every band holds its own value and is wider than the last digit of the instrument', () => {
   fc.assert(
     fc.property(tasks, (task) => {
-      for (const { value, low, high } of expectedAt(task)?.values() ?? []) {
+      const readings = expectedAt(task)
+      fc.pre(readings !== undefined)
+      expect(readings!.size).toBeGreaterThanOrEqual(7)
+      for (const { value, low, high } of readings!.values()) {
         if (value === undefined || high === undefined) continue
         expect(low).toBeLessThan(value)
         expect(high).toBeGreaterThan(value)
@@ -55,7 +52,10 @@ test('Zs stays Ze + (R1 + R2), and what the loop leaves after Ze is the limit of
         const readings = expectedAt(task)
         fc.pre(readings !== undefined)
         const [r1r2, zs] = [readings!.get('r1r2')!, readings!.get('zs')!]
-        expect(zs.value! - r1r2.value!).toBeCloseTo(task.supply.zeOhm, 9)
+        // Tails, earthing conductor and the device's own contacts lie between: a small breaker has some tens of milliohms.
+        const tailsOhm = zs.value! - r1r2.value! - task.supply.zeOhm
+        expect(tailsOhm).toBeGreaterThanOrEqual(-1e-3)
+        expect(tailsOhm).toBeLessThan(0.06)
         expect(r1r2.limit!.value).toBeCloseTo(Math.max(0, zs.limit!.value - task.supply.zeOhm), 9)
       },
     ),
@@ -68,7 +68,8 @@ test('own correction never judges the design itself too hot: a circuit as design
       const readings = expectedAt({ ...any, measuredZs: 'corrected' })
       fc.pre(readings !== undefined)
       const zs = readings!.get('zs')!
-      expect(zs.value!).toBeLessThanOrEqual(zs.limit!.value + 1e-9)
+      // But for the bay's tails and contacts, which the design does not know.
+      expect(zs.value!).toBeLessThanOrEqual(zs.limit!.value + 0.06)
     }),
   )
 })

@@ -5,7 +5,7 @@ import { adviseAddition, type AdditionQuestion } from '#core/design/advisers/add
 import { adviseResidual, type ResidualQuestion } from '#core/design/advisers/residual'
 import { WHEEL, solveWheel } from '#core/design/calculator/laws'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
-import { DEFAULT_POLICY } from '#core/exercise/exercise'
+import { DEFAULT_POLICY } from '#core/policies/policy'
 import { isTable, pasteCircuits } from '#core/exercise/form/paste'
 import { formSentences } from '#words/form'
 import { readForm } from '#core/exercise/form/read-form'

@@ -4,7 +4,7 @@ import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import type { StepKey } from '#core/design/step-keys'
 import type { Task } from '#core/design/task'
 import type { StepMark } from '#core/assessment/marking/mark-design'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { aTask, followTask, markTask, typed, worked } from '../support/task'
 import { tasks } from '../support/arbitrary'
 

@@ -4,7 +4,7 @@ import { formatQuantity } from '#core/units/format'
 import { parseQuantity } from '#core/units/parse'
 import { QUANTITIES, type QuantityKey } from '#core/units/quantity'
 import { parseReading } from '#core/testing/parse/parse-reading'
-import { readingKind } from '#core/testing/readings'
+import { kindOf } from '#core/testing/kinds/kinds'
 
 test.each<[string, QuantityKey, number]>([
   ['1,2', 'resistance', 1.2],
@@ -61,10 +61,10 @@ test('whatever is shown can be typed back: format then parse keeps the value to 
 })
 
 test('readings keep “>999” and ticks as what they are', () => {
-  expect(parseReading('>999', readingKind('irLE'))).toEqual({ form: 'over', value: 999e6 })
-  expect(parseReading('> 999 MΩ', readingKind('irLE'))).toEqual({ form: 'over', value: 999e6 })
-  expect(parseReading('✓', readingKind('polarity'))).toEqual({ form: 'tick' })
-  expect(parseReading('✗', readingKind('polarity'))).toEqual({ form: 'cross' })
-  expect(parseReading('', readingKind('zs'))).toEqual({ form: 'empty' })
-  expect(parseReading('0,84', readingKind('zs'))).toMatchObject({ form: 'value', value: 0.84, decimals: 2 })
+  expect(parseReading('>999', kindOf('irLE'))).toEqual({ form: 'over', value: 999e6 })
+  expect(parseReading('> 999 MΩ', kindOf('irLE'))).toEqual({ form: 'over', value: 999e6 })
+  expect(parseReading('✓', kindOf('polarity'))).toEqual({ form: 'tick' })
+  expect(parseReading('✗', kindOf('polarity'))).toEqual({ form: 'cross' })
+  expect(parseReading('', kindOf('zs'))).toEqual({ form: 'empty' })
+  expect(parseReading('0,84', kindOf('zs'))).toMatchObject({ form: 'value', value: 0.84, decimals: 2 })
 })

@@ -3,8 +3,8 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { testsOf } from '#core/testing/diagnosis/bay-test'
-import { predictAll } from '#core/testing/diagnosis/predict'
+import { testsOf } from '#core/testing/plan/schedule'
+import { predictAll } from '#core/testing/expected/predict'
 import { possibleFaults } from '#core/bay/faults/catalogue'
 import { rigProblems } from '#core/bay/model/check'
 import type { Rig, Wire } from '#core/bay/model/rig'
@@ -152,7 +152,7 @@ describe('commands', () => {
       ]),
     ).toMatchObject({ code: 3, text: expect.stringMatching(/Isolate, lock off and prove dead/) })
     expect(nakshi(['read', file, '--instrument', 'socket', '--at', 'c1p3', '--live', '--explain']).text).toBe(
-      'in order',
+      'correct',
     )
   })
   it('wrong use says what there is', () => {
@@ -184,7 +184,7 @@ describe('commands', () => {
     )
     expect(nakshi(['check', file, sheet(typed), '--explain'])).toMatchObject({
       code: 3,
-      text: expect.stringMatching(/odd +insulation L–E of Lighting +0\.\d+ MΩ/),
+      text: expect.stringMatching(/odd +insulation resistance L–E of Lighting +0\.\d+ MΩ/),
     })
     expect(nakshi(['diagnose', file, sheet(typed), '--explain']).text).toMatch(
       /Damp accessory, line to earth, at Lamp 2\.1/,

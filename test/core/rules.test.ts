@@ -4,7 +4,8 @@ import { describe, expect, test } from 'vitest'
 import { after, STAGES, writable } from '#core/exercise/attempt/stages'
 import { composeFeedback } from '#words/feedback'
 import { referenceDesign } from '#core/design/reference'
-import { DEFAULT_POLICY } from '#core/exercise/exercise'
+import { DEFAULT_POLICY } from '#core/policies/policy'
+import { formSentences } from '#words/form'
 import { readForm } from '#core/exercise/form/read-form'
 import { toForm } from '#core/exercise/form/to-form'
 import { markDesign } from '#core/assessment/marking/mark-design'
@@ -12,12 +13,12 @@ import { propose, type Override } from '#core/assessment/marking/proposal'
 import { mergeFields } from '#core/exercise/three-way-merge'
 import { coverage } from '#core/assessment/outcomes/coverage'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
-import { judgeReadings } from '#core/testing/judge/circuit'
+import { judgeReadings } from '#core/testing/judge/judge'
 import { previewRoster } from '#core/exercise/roster'
 import framework from '../../frameworks/workshop-unit.json'
 import { typedAnswers, typedReadings } from '../../demo/story'
 import type { Task } from '#core/design/task'
-import { RULES, aTask, anExercise, around, designTask } from '../support/task'
+import { RULES, aTask, anExercise, around, bayOfTask } from '../support/task'
 import { assignmentOf } from '#core/exercise/assignment'
 
 describe('stages', () => {
@@ -122,7 +123,7 @@ describe('the exercise form', () => {
   ])('%o is refused in words', (changes, field, words) => {
     const result = read(changes)
     expect(result.exercise).toBeUndefined()
-    expect(result.problems[field]).toMatch(words)
+    expect(formSentences(result.problems)[field]).toMatch(words)
   })
   test('any text in any box gives a sentence or an exercise, never a crash', () => {
     fc.assert(
@@ -140,7 +141,7 @@ describe('from marks to a proposal', () => {
     const assignment = assignmentOf(anExercise({ installation: around(task) }))
     return {
       design: markDesign(assignment, typedAnswers(assignment, chapter)),
-      readings: judgeReadings(designTask(task), typedReadings(assignment, 1)),
+      readings: judgeReadings(bayOfTask(task), typedReadings(assignment, 1)).marks,
       work: [],
     }
   }
@@ -183,7 +184,7 @@ describe('from marks to a proposal', () => {
       reason: 'Shown at the bay, wrote it on the board.',
     }
     expect(propose(sheet, criteria, [override])).toMatchObject({ met: true, critical: [] })
-    const against: Override = { item: 'reading.zs', verdict: 'wrong', reason: 'Measured at the wrong point.' }
+    const against: Override = { item: 'reading.c1.zs@c1p4', verdict: 'wrong', reason: 'Measured at the wrong point.' }
     const proposal = propose(sheet, criteria, [override, against])
     expect(proposal.criteria.find((criterion) => criterion.code === 'T4')!.met).toBe(false)
     expect(composeFeedback(sheet, [override, against], proposal)).toContain('Measured at the wrong point.')

@@ -83,7 +83,7 @@ describe('the stream of an instrument', () => {
 })
 
 describe('how it was gone about', () => {
-  const schedule = scheduleOf(aBay(), { edition: '18-A2', residualTests: 'edition' })
+  const schedule = scheduleOf(aBay(), { edition: '18-A2', rcdTests: 'edition' })
   const facts: ProcessFacts = {
     times: { 'c1.r2': '2026-11-25T09:00:00Z', 'c1.irLE': '2026-11-25T09:10:00Z', ze: '2026-11-25T10:00:00Z' },
     permissions: [{ from: '2026-11-25T09:50:00Z', until: null }],
@@ -130,7 +130,7 @@ describe('questions about a group', () => {
             high: told[i]! * 1.1 + 0.03,
             limit: undefined,
             source: { book: 'bs7671', place: '', fromMemory: true },
-            working: '',
+            working: 'wholeRing',
             reasons: [],
           },
         ]),
@@ -140,7 +140,9 @@ describe('questions about a group', () => {
   const honest = (told: number, i: number) =>
     (told * (1 + [0.03, -0.02, 0.04, -0.035, 0.015][i % 5]!) + 0.004 * ((i % 3) - 1)).toFixed(2)
   const codes = (own: GroupSheet, others: readonly GroupSheet[]) =>
-    groupQuestions(own, others).map(({ code, params }) => `${code} ${params.bay ?? ''}`.trim())
+    groupQuestions(own, others).map(({ code, params }) =>
+      `${code} ${'bay' in params ? params.bay : ''}`.trim(),
+    )
   it('two honest sheets raise none', () =>
     expect(codes(sheet(2, 1.1, honest), [sheet(1, 1, honest)])).toEqual([]))
   it('a neighbour’s figures where the bays differ', () => {

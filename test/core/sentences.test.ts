@@ -5,14 +5,13 @@ import { CIRCUIT_STEP_KEYS } from '#core/design/step-keys'
 import { composeFeedback } from '#words/feedback'
 import { propose } from '#core/assessment/marking/proposal'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
-import { judgeReadings } from '#core/testing/judge/circuit'
-import { DEAD_KEYS, LIVE_KEYS } from '#core/testing/readings'
-import { findingSentence } from '#words/findings'
+import { READING_EVIDENCE } from '#core/testing/kinds/kind'
+import { findingSentence } from '#words/findings/findings'
 import { PROBLEMS } from '#words/problems'
 import { ROSTER_PROBLEM } from '#words/roster'
 import framework from '../../frameworks/workshop-unit.json'
 import { tasks } from '../support/arbitrary'
-import { markTask, worked } from '../support/task'
+import { judgeTask, markTask, worked } from '../support/task'
 
 /** What people type: numbers of any size, with and without units, and anything else. */
 const typed = fc.oneof(
@@ -34,26 +33,21 @@ const isSentence = (text: string) => {
 
 test('any answers and any readings on any circuit are marked, with sentences and feedback', () => {
   fc.assert(
-    fc.property(
-      tasks,
-      sheet(CIRCUIT_STEP_KEYS),
-      sheet([...DEAD_KEYS, ...LIVE_KEYS]),
-      (task, answers, readings) => {
-        const design = worked(task)
-        fc.pre(design.ok)
-        if (!design.ok) return
-        const marked = {
-          design: markTask(task, answers),
-          readings: judgeReadings(design.design, readings),
-          work: [],
-        }
-        for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
-          findings.forEach((finding) => isSentence(findingSentence(finding)))
-          expect(mark === 0 || mark === outOf).toBe(true)
-        }
-        isSentence(composeFeedback(marked, [], propose(marked, criteriaOf(framework as Framework), [])))
-      },
-    ),
+    fc.property(tasks, sheet(CIRCUIT_STEP_KEYS), sheet(READING_EVIDENCE), (task, answers, readings) => {
+      const design = worked(task)
+      fc.pre(design.ok)
+      if (!design.ok) return
+      const marked = {
+        design: markTask(task, answers),
+        readings: [...judgeTask(task, readings).values()],
+        work: [],
+      }
+      for (const { findings, mark, outOf } of [...marked.design, ...marked.readings]) {
+        findings.forEach((finding) => isSentence(findingSentence(finding)))
+        expect(mark === 0 || mark === outOf).toBe(true)
+      }
+      isSentence(composeFeedback(marked, [], propose(marked, criteriaOf(framework as Framework), [])))
+    }),
     { numRuns: 300 },
   )
 })
@@ -70,14 +64,12 @@ test('the order in which boxes were filled changes no mark', () => {
 
 test('marking looks and does not touch: the same sheet twice gives the same marks', () => {
   fc.assert(
-    fc.property(tasks, sheet([...DEAD_KEYS, ...LIVE_KEYS]), (task, readings) => {
+    fc.property(tasks, sheet(READING_EVIDENCE), (task, readings) => {
       const design = worked(task)
       fc.pre(design.ok)
       if (!design.ok) return
       const frozen = Object.freeze({ ...readings })
-      expect(judgeReadings(Object.freeze(design.design), frozen)).toEqual(
-        judgeReadings(design.design, readings),
-      )
+      expect(judgeTask(Object.freeze(task), frozen)).toEqual(judgeTask(task, readings))
     }),
   )
 })

@@ -6,7 +6,7 @@ import { stepOf, type NodeKey } from '#core/design/step-keys'
 import { askedNodes, rulesOf, type Assignment } from '#core/exercise/assignment'
 import type { Task } from '#core/design/task'
 import { markDesign } from '#core/assessment/marking/mark-design'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { aCircuit, aTask, anInstallation, asksEverything, around } from '../support/task'
 
 const PLAIN: Partial<Task> = {

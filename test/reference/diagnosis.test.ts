@@ -1,11 +1,12 @@
 /* Whole schedules with a known flaw, measured on the faulty bay with scatter: the true cause among the first two. Which reading tells of which flaw is common practice, no source;
    ring relations (r1 ≈ rn, r2 = r1 × ratio of areas, (r1 + r2)/4 at each socket) are Guidance Note 3, from memory. */
 import { describe, expect, it } from 'vitest'
-import { testsOf } from '#core/testing/diagnosis/bay-test'
+import { testsOf } from '#core/testing/plan/schedule'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
-import { predict, type Outcome, type Outcomes } from '#core/testing/diagnosis/predict'
-import { readSheet } from '#core/testing/diagnosis/read-sheet'
-import { isDead } from '#core/testing/readings'
+import { predict, type Outcomes } from '#core/testing/expected/predict'
+import type { Outcome } from '#core/testing/kinds/kind'
+import { readSheet } from '#core/testing/parse/read-sheet'
+import { isDead } from '#core/testing/kinds/kinds'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
 import { aBay } from '../support/bay'
 import { measure } from '../support/sheet'

@@ -1,8 +1,8 @@
 /* What a tester should show at a faulty bay, against ngspice (39, from Debian's packages): the bay with its set-up and one milliampere at the probes, as a netlist; the voltage over the current is the reading. */
 import { describe, expect, it } from 'vitest'
 import { networkOf } from '#core/bay/behaviour/network-of'
-import { prepareTest, testsOf } from '#core/testing/diagnosis/bay-test'
-import { predict } from '#core/testing/diagnosis/predict'
+import { prepareTest, predict } from '#core/testing/expected/predict'
+import { testsOf } from '#core/testing/plan/schedule'
 import { prepare } from '#core/bay/instruments/setup'
 import { real } from '#core/bay/network/complex'
 import { spiceListing } from '#core/bay/network/spice'

@@ -6,11 +6,11 @@ import { referenceDesign } from '#core/design/reference'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
 import type { Fault } from '#core/bay/faults/fault'
 import type { Readings } from '#core/testing/readings'
-import { expectedSchedule } from '#core/testing/expected/expected'
-import { judgeSchedule } from '#core/testing/judge/judge'
+import { expectedReadings } from '#core/testing/expected/expected'
+import { judgeReadings, type JudgedBay } from '#core/testing/judge/judge'
 import { scheduleOf } from '#core/testing/plan/schedule'
-import { TESTER, testBay, type TesterSettings } from '#core/testing/tester'
-import { findingSentence } from '#words/findings'
+import { TESTER, testBay, type SeededTester } from '#core/testing/tester'
+import { findingSentence } from '#words/findings/findings'
 import { aRing, rigOf, someLights, splitBoard } from '../support/bay'
 import { RULES, aBoard, aCircuit } from '../support/task'
 
@@ -35,15 +35,18 @@ const installation = splitBoard({
 })
 const design = referenceDesign(installation, RULES)
 const rig = rigOf(installation)
-const schedule = scheduleOf(rig, { edition: '18-A2', residualTests: 'all' })
-const expected = expectedSchedule(rig, design, schedule)
-const judge = (readings: Readings) =>
-  judgeSchedule(schedule, expected, readings, {
-    edition: '18-A2',
-    arrangement: installation.intake.arrangement,
-  })
+const schedule = scheduleOf(rig, { edition: '18-A2', rcdTests: 'all' })
+const expected = expectedReadings(rig, design, schedule)
+const bay: JudgedBay = {
+  schedule,
+  expected,
+  design,
+  edition: '18-A2',
+  arrangement: installation.intake.arrangement,
+}
+const judge = (readings: Readings) => judgeReadings(bay, readings)
 
-function measured(faults: readonly Fault[] = [], settings: Partial<TesterSettings> = {}): Readings {
+function measured(faults: readonly Fault[] = [], settings: Partial<SeededTester> = {}): Readings {
   const made = applyFaults(rig, faults)
   if (!made.ok) throw new Error(`no place for ${made.code}`)
   return Object.fromEntries(
@@ -91,8 +94,8 @@ describe('what is asked', () => {
         'c3.functional',
       ]),
     )
-    const kinds = (edition: '18-A2' | '17-A3', residualTests: 'edition' | 'all') =>
-      scheduleOf(rig, { edition, residualTests })
+    const kinds = (edition: '18-A2' | '17-A3', rcdTests: 'edition' | 'all') =>
+      scheduleOf(rig, { edition, rcdTests })
         .filter(({ circuit, kind }) => circuit === 'c3' && kind.startsWith('rcd'))
         .map(({ kind }) => kind)
     expect(kinds('18-A2', 'edition')).toEqual(['rcd', 'rcdButton'])
@@ -123,7 +126,7 @@ describe('a feed to another board', () => {
       ],
     })
   const asked = (electrodeOhm: number | null) =>
-    scheduleOf(rigOf(feeding(electrodeOhm)), { edition: '18-A2', residualTests: 'edition' })
+    scheduleOf(rigOf(feeding(electrodeOhm)), { edition: '18-A2', rcdTests: 'edition' })
       .filter(({ circuit, isAsked }) => circuit === 'c9' && isAsked)
       .map(({ key }) => key)
   it('is tested at the far board’s main switch; of an island, whose earth is its own, without the loop', () => {
@@ -176,7 +179,7 @@ describe('known flaws', () => {
     const readings = measured([], { leadsOhm: 0.19, nulledOhm: 0 })
     const { relations, marks } = judge(readings)
     expect(relations[0]!.finding).toMatchObject({ code: 'leads.notNulled' })
-    expect(relations[0]!.finding.params.ohm).toBeCloseTo(0.19, 1)
+    expect((relations[0]!.finding.params as { ohm: number }).ohm).toBeCloseTo(0.19, 1)
     expect(marks.find(({ reading }) => reading === 'c2.r1r2@c2p4')!.findings.map(({ code }) => code)).toEqual(
       ['leads.notNulled'],
     )

@@ -15,7 +15,9 @@ import {
 } from '../../server/services/work'
 import { assignmentFor } from '../../server/services/assignment'
 import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
-import { isDead, type ReadingKey, type Readings } from '#core/testing/readings'
+import { isDead, type ReadingKey } from '#core/testing/kinds/kinds'
+import { presentKeys } from '#core/testing/upgrade'
+import type { Readings } from '#core/testing/readings'
 import { anExercise } from './task'
 
 export const NOW = '2026-11-12T14:00:00.000Z'
@@ -68,7 +70,7 @@ export function bringTo(
   const attempt = repos.attempts.byId(id)!
   const assignment = assignmentFor(context, attempt)
   const answers = typedAnswers(assignment, parts)
-  const readings: Readings = { ...typedReadings(assignment, attempt.bay), ...parts.readings }
+  const readings: Readings = { ...typedReadings(assignment, attempt.bay), ...presentKeys(parts.readings ?? {}, assignment.installation, assignment.tests) }
   const dead = Object.fromEntries(Object.entries(readings).filter(([key]) => isDead(key as ReadingKey)))
   saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: {} })
   handInDesign(context, apprentice, id, versionOf(repos, id))

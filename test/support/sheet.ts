@@ -1,6 +1,7 @@
 import { randomLcg, randomNormal } from 'd3-random'
-import { testsOf } from '#core/testing/diagnosis/bay-test'
-import { predict, type Outcome, type Outcomes } from '#core/testing/diagnosis/predict'
+import { testsOf } from '#core/testing/plan/schedule'
+import { predict, type Outcomes } from '#core/testing/expected/predict'
+import type { Outcome } from '#core/testing/kinds/kind'
 import type { Rig } from '#core/bay/model/rig'
 
 /** A whole sheet as a careful person would take it from this bay: instrument error, cut lengths and workshop air scattered as they are. */

@@ -5,10 +5,18 @@ import type { StepValues } from '#core/design/step'
 import { STEP_KINDS } from '#core/design/step-kinds'
 import { scopeOf, stepOf, type StepKey } from '#core/design/step-keys'
 import { assignmentOf, type Assignment } from '#core/exercise/assignment'
-import { DEFAULT_POLICY, type Exercise } from '#core/exercise/exercise'
+import type { Exercise } from '#core/exercise/exercise'
+import { DEFAULT_POLICY } from '#core/policies/policy'
 import type { Task } from '#core/design/task'
 import { ASK_SETS } from '#core/exercise/usual-asks'
 import { markDesign, type StepMark } from '#core/assessment/marking/mark-design'
+import type { ExpectedReading } from '#core/testing/expected/expected'
+import { bayUnderTest, type BayUnderTest } from '#core/testing/judge/bay-under-test'
+import { judgeReadings, type ReadingMark } from '#core/testing/judge/judge'
+import { kindOf } from '#core/testing/kinds/kinds'
+import type { Readings } from '#core/testing/readings'
+import type { OtherBay } from '#core/testing/relations/sheet'
+import { presentKeys } from '#core/testing/upgrade'
 import { QUANTITIES } from '#core/units/quantity'
 import type { Board, Circuit, Installation } from '#core/installation/installation'
 
@@ -189,4 +197,26 @@ export function typed(values: StepValues): Partial<Record<StepKey, string>> {
       ]
     }),
   )
+}
+
+/** The bay of one task, tested as a sheet of one circuit. */
+export const bayOfTask = (task: Task): BayUnderTest => bayUnderTest(asksEverything(task), 'Bay 1')!
+
+/** Expected readings of a task's asked tests, by what each shows: `r1r2`, `irLN`, `zs`, `rcdTime`. */
+export const expectedByKind = (task: Task): Map<string, ExpectedReading> => {
+  const { schedule, expected } = bayOfTask(task)
+  return new Map(
+    schedule.filter(({ isAsked }) => isAsked).map(({ key }) => [kindOf(key).shows, expected.get(key)!]),
+  )
+}
+
+/** Marks of a sheet of one circuit; readings and marks by what each test shows. */
+export function judgeTask(
+  task: Task,
+  readings: Readings,
+  others: readonly OtherBay[] = [],
+): Map<string, ReadingMark> {
+  const bay = bayOfTask(task)
+  const { marks } = judgeReadings(bay, presentKeys(readings, around(task), 'c1'), others)
+  return new Map(marks.map((mark) => [kindOf(mark.reading).shows, mark]))
 }

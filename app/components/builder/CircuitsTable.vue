@@ -12,7 +12,7 @@ import {
   type CircuitTemplate,
 } from '#core/exercise/form/rows'
 import { constraintSentence } from '#words/constraints'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { ExpectedReading } from '#core/testing/expected/circuit'
-import { readingKind } from '#core/testing/readings'
-import { readingText } from '#words/steps'
+import type { ExpectedReading } from '#core/testing/expected/expected'
+import { quantityOf, kindOf } from '#core/testing/kinds/kinds'
+import { readingText } from '#words/testing'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
 /** What the tests of the wired circuit should show. */
 defineProps<{ readings: readonly ExpectedReading[] }>()
 
-const quantity = (reading: ExpectedReading) => readingKind(reading.key).quantity
+const quantity = (reading: ExpectedReading) => quantityOf(reading.key)
 const scaled = (reading: ExpectedReading, value: number | undefined) =>
   value === undefined ? undefined : value * QUANTITIES[quantity(reading)].scale
 const band = (reading: ExpectedReading) =>
@@ -37,7 +37,7 @@ const limit = (reading: ExpectedReading) =>
       <tr v-for="reading in readings" :key="reading.key">
         <td>
           <b>{{ readingText(reading.key).name }}</b>
-          <span class="sym">{{ readingKind(reading.key).symbol }}</span>
+          <span class="sym">{{ kindOf(reading.key).symbol }}</span>
         </td>
         <td class="num value">
           {{ reading.value === undefined ? '' : formatQuantity(reading.value, quantity(reading)) }}

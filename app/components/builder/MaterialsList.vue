@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deviceWords, type Materials } from '#core/design/materials/materials'
-import type { ScopeNames } from '#words/findings'
+import type { ScopeNames } from '#words/findings/findings'
 import { PART_NAME } from '~/texts/parts'
 import { CABLE_NAME } from '~/texts/names'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { BOARD_STEP_KEYS, CIRCUIT_STEP_KEYS, type StepKey } from '#core/design/step-keys'
 import { STEP_KINDS } from '#core/design/step-kinds'
-import { WHOLE_BOARD, type Policy } from '#core/exercise/exercise'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
+import type { Policy } from '#core/policies/policy'
 import { LIST, idsIn, type ExerciseForm, type FormProblems, type HeadField } from '#core/exercise/form/fields'
 import { ASK_SETS, type AskSet } from '#core/exercise/usual-asks'
 import { usualMark } from '#core/assessment/marking/rubric'

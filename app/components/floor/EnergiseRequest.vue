@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import { findingSentence } from '#words/findings'
-import { readingText } from '#words/steps'
+import { findingSentence } from '#words/findings/findings'
+import { readingText } from '#words/testing'
+import { kindOf } from '#core/testing/kinds/kinds'
+import { polarity } from '#core/testing/kinds/polarity'
+import { r1r2 } from '#core/testing/kinds/r1r2'
 import type { FloorPatch } from '#schemas/views'
 import { expectedWords, readingWords } from '~/texts/marks'
 
@@ -9,7 +12,7 @@ const emit = defineEmits<{ permit: []; refuse: [] }>()
 
 const marks = computed(() => props.patch.request!.marks)
 const gate = computed(() => props.patch.request!.gate)
-const continuity = computed(() => marks.value.find((mark) => mark.reading === 'r1r2'))
+const continuity = computed(() => marks.value.find((mark) => kindOf(mark.reading).key === r1r2.key))
 const board = computed(() => props.patch.request!.board)
 const asked = computed(() => marks.value.filter(({ outOf }) => outOf > 0))
 const findings = computed(() =>
@@ -20,10 +23,14 @@ const findings = computed(() =>
   ),
 )
 const lowest = computed(() => {
-  const insulation = marks.value.filter((mark) => mark.reading.startsWith('ir') && mark.value !== undefined)
+  const insulation = marks.value.filter(
+    (mark) => kindOf(mark.reading).fit.by === 'decades' && mark.value !== undefined,
+  )
   return insulation.length ? readingWords(insulation.reduce((a, b) => (b.value! < a.value! ? b : a))) : '–'
 })
-const polarity = computed(() => marks.value.find((mark) => mark.reading === 'polarity')?.typed || '–')
+const polarityTyped = computed(
+  () => marks.value.find((mark) => kindOf(mark.reading).key === polarity.key)?.typed || '–',
+)
 </script>
 
 <template>
@@ -87,7 +94,7 @@ const polarity = computed(() => marks.value.find((mark) => mark.reading === 'pol
         </div>
         <div>
           <dt>Polarity</dt>
-          <dd class="mono">{{ polarity }}</dd>
+          <dd class="mono">{{ polarityTyped }}</dd>
         </div>
       </dl>
       <BandGauge

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FloorPatch } from '#schemas/views'
-import { findingSentence, itemName } from '#words/findings'
+import { findingSentence, itemName } from '#words/findings/findings'
 
 const props = defineProps<{ patch: FloorPatch | null }>()
 const emit = defineEmits<{ close: []; refuse: [reason: string] }>()

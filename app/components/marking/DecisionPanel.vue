@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { findingSentence, itemName } from '#words/findings'
+import { findingSentence, itemName } from '#words/findings/findings'
 import type { StepKey } from '#core/design/step-keys'
 import type { MarkingView } from '#schemas/marking-views'
 

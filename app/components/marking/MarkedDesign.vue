@@ -3,7 +3,7 @@ import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import type { ScopeNames } from '#words/findings'
+import type { ScopeNames } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 import { VERDICT_WORDS, becauseOf, overrideOf, theirs } from '~/texts/marks'
 

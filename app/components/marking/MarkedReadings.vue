@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import type { ReadingMark } from '#core/testing/judge/circuit'
-import { readingKind } from '#core/testing/readings'
-import { findingSentence, itemName, type ScopeNames } from '#words/findings'
-import { BAND_REASON } from '#words/schedule-findings'
+import type { ReadingMark } from '#core/testing/judge/judge'
+import { quantityOf, isTick, kindOf } from '#core/testing/kinds/kinds'
+import { findingSentence, itemName, type ScopeNames } from '#words/findings/findings'
+import { BAND_REASON, workingWords } from '#words/testing'
 import { QUANTITIES } from '#core/units/quantity'
 import { VERDICT_WORDS, expectedWords, overrideOf, readingWords } from '~/texts/marks'
 
@@ -32,7 +32,7 @@ const rows = computed(() =>
     .map((mark) => {
       const key: ItemKey = `reading.${mark.reading}`
       const own = overrideOf(key, props.overrides)
-      const { scale } = QUANTITIES[readingKind(mark.reading).quantity]
+      const { scale } = QUANTITIES[quantityOf(mark.reading)]
       const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
       return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
     }),
@@ -64,12 +64,12 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
     >
       <VerdictEdge :verdict="verdict" />
       <span class="name"
-        >{{ itemName(key, scopes) }} <span class="sym">{{ readingKind(mark.reading).symbol }}</span></span
+        >{{ itemName(key, scopes) }} <span class="sym">{{ kindOf(mark.reading).symbol }}</span></span
       >
       <span class="theirs mono">{{ readingWords(mark) }}</span>
       <span>
         <BandGauge
-          v-if="readingKind(mark.reading).form === 'number'"
+          v-if="!isTick(mark.reading)"
           :value="scaled(mark.value, scale)"
           :over="mark.over"
           :low="scaled(mark.expected.low, scale)"
@@ -90,7 +90,7 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
         <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
         <template v-else>{{ sentencesOf(mark).join(' ') }}</template>
         <span v-if="selected === key" class="more"
-          >{{ mark.expected.working
+          >{{ workingWords(mark.expected.working)
           }}<template v-if="mark.expected.reasons?.length">
             · band: {{ mark.expected.reasons.map((reason) => BAND_REASON[reason]).join(', ') }}</template
           >

@@ -2,7 +2,7 @@
 import type { WorkMark } from '#core/inspection/work-mark'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { GROUP_NAME } from '#words/inspection'
 import { VERDICT_WORDS, overrideOf } from '~/texts/marks'
 

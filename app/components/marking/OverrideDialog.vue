@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import { itemName } from '#words/findings'
+import { itemName } from '#words/findings/findings'
 
 const props = defineProps<{ item: ItemKey | null; proposed: 'right' | 'wrong' }>()
 const emit = defineEmits<{ close: []; set: [verdict: 'right' | 'wrong', reason: string] }>()

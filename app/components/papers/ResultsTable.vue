@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { readingKind, whyKey, type Readings } from '#core/testing/readings'
-import { readingText } from '#words/steps'
+import { quantityOf, isTick, kindOf } from '#core/testing/kinds/kinds'
+import { whyKey, type Readings } from '#core/testing/readings'
+import { readingText } from '#words/testing'
 import { QUANTITIES } from '#core/units/quantity'
 import type { PapersView } from '#schemas/paper-views'
 import { DEAD_COLUMNS, LIVE_COLUMNS } from '~/texts/schedule'
@@ -30,8 +31,7 @@ const left = computed(() =>
         `${props.view.circuits.find(({ id }) => id === circuit)?.name ?? 'Supply'}, ${readingText(key).name.toLowerCase()}: ${props.readings[key]}, ${props.readings[whyKey(key)] ?? ''}`,
     ),
 )
-const unit = (kind: string) =>
-  readingKind(kind).form === 'tick' ? '' : QUANTITIES[readingKind(kind).quantity].unit
+const unit = (kind: string) => (isTick(kind) ? '' : QUANTITIES[quantityOf(kind)].unit)
 </script>
 
 <template>
@@ -47,7 +47,7 @@ const unit = (kind: string) =>
         <tr>
           <th>Circuit</th>
           <th v-for="kind in columns" :key="kind" class="num">
-            {{ readingKind(kind).symbol }}<small>{{ unit(kind) }}</small>
+            {{ kindOf(kind).symbol }}<small>{{ unit(kind) }}</small>
           </th>
         </tr>
       </thead>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Diagnosis } from '#core/testing/diagnosis/diagnose'
-import { isDead } from '#core/testing/readings'
+import { isDead } from '#core/testing/kinds/kinds'
 import type { Rig } from '#core/bay/model/rig'
 import { causeWords } from '#words/causes'
-import { testWords } from '#words/faults'
-import { itemName } from '#words/findings'
+import { testWords } from '#words/testing'
+import { itemName } from '#words/findings/findings'
 
 /** Causes with their share of belief, what each leaves unexplained, and what to measure next. Never a certainty. */
 const props = defineProps<{ rig: Rig; diagnosis: Diagnosis; names: Readonly<Record<string, string>> }>()

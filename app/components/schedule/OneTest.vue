@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { parseReading } from '#core/testing/parse/parse-reading'
-import { readingKind, whyKey } from '#core/testing/readings'
-import { findingSentence } from '#words/findings'
-import { readingText } from '#words/steps'
-import { formatQuantity } from '#core/units/format'
+import { isTick, kindOf, quantityOf } from '#core/testing/kinds/kinds'
+import { whyKey } from '#core/testing/readings'
+import { findingSentence } from '#words/findings/findings'
+import { readingText } from '#words/testing'
+import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 import type { BoardView } from '#schemas/schedule-views'
 import { whereWords } from '~/texts/schedule'
@@ -19,20 +20,24 @@ const props = defineProps<{
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 
 const test = computed(() => props.tests.current.value!)
-const kind = computed(() => readingKind(test.value.key))
+const kind = computed(() => kindOf(test.value.key))
 const typed = computed(() => props.read(test.value.key))
 const parsed = computed(() => parseReading(typed.value, kind.value))
 const circuit = computed(() => props.board.circuits.find(({ id }) => id === test.value.circuit) ?? null)
-const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
-const ends = computed(() =>
-  kind.value.quantity === 'insulation' ? ['>999'] : test.value.kind === 'rcdHalf' ? ['>1999'] : [],
-)
+const quantity = computed(() => quantityOf(test.value.key))
+const unit = computed(() => QUANTITIES[quantity.value].unit)
+/** What stands on the display where running off the range is a good reading. */
+const ends = computed(() => {
+  const { entry } = kind.value
+  const isGood = entry.form === 'number' && (entry.over === 'rangeEnd' || entry.over === 'wanted')
+  return isGood && entry.end !== undefined ? [`>${formatNumber(entry.end, entry.quantity)}`] : []
+})
 const echo = computed(() => {
   const { value } = parsed
   if (value.form === 'unreadable') return findingSentence({ code: `unreadable.${value.problem}`, params: {} })
   if (value.form === 'left') return 'Left out. Say why.'
   return 'value' in value
-    ? `read as ${value.form === 'over' ? '> ' : ''}${formatQuantity(value.value, kind.value.quantity)}`
+    ? `read as ${value.form === 'over' ? '> ' : ''}${formatQuantity(value.value, quantity.value)}`
     : props.missing.includes(test.value.key)
       ? 'still empty'
       : ''
@@ -107,7 +112,7 @@ const write = (text: string) => emit('write', test.value.key, text)
         <p v-if="test.setup.caution" class="caution">{{ test.setup.caution }}</p>
       </section>
       <section class="hand">
-        <div v-if="kind.form === 'tick'" class="entry" role="group" :aria-label="readingText(test.key).name">
+        <div v-if="isTick(test.key)" class="entry" role="group" :aria-label="readingText(test.key).name">
           <button
             v-for="mark in ['✓', '✗']"
             :key="mark"
@@ -116,7 +121,7 @@ const write = (text: string) => emit('write', test.value.key, text)
             :disabled="locked"
             :class="{ on: typed === mark, cross: mark === '✗' }"
             :aria-pressed="typed === mark"
-            :aria-label="mark === '✓' ? 'Right' : 'Not right'"
+            :aria-label="mark === '✓' ? 'Correct' : 'Not correct'"
             @click="write(mark)"
           >
             {{ mark }}

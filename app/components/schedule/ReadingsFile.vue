@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingText } from '#words/steps'
+import { readingText } from '#words/testing'
 import type { ReadCsvReadings } from '#schemas/readings-csv'
 
 /** Brings readings in from a CSV file: shown first, with what is there already and what cannot be taken; nothing is written before somebody says so. */

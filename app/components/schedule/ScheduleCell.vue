@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingKind } from '#core/testing/readings'
+import { isTick } from '#core/testing/kinds/kinds'
 import type { TestView } from '#schemas/schedule-views'
 
 /** One box of the schedule: typed for numbers, tapped for ticks. */
@@ -12,7 +12,7 @@ const props = defineProps<{
   owes: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [text: string]; move: [down: boolean] }>()
-const isTick = computed(() => readingKind(props.test.key).form === 'tick')
+const isTicked = computed(() => isTick(props.test.key))
 const MARKS = ['', '✓', '✗']
 const turn = () =>
   emit('update:modelValue', MARKS[(MARKS.indexOf(props.modelValue) + 1) % MARKS.length] ?? '✓')
@@ -21,7 +21,7 @@ const turn = () =>
 <template>
   <span class="cell" :class="{ bad, owes }">
     <button
-      v-if="isTick"
+      v-if="isTicked"
       type="button"
       :disabled="locked"
       :class="{ cross: modelValue === '✗' }"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { readingKind, whyKey } from '#core/testing/readings'
-import { readingText } from '#words/steps'
+import { quantityOf, isTick, kindOf } from '#core/testing/kinds/kinds'
+import { whyKey } from '#core/testing/readings'
+import { readingText } from '#words/testing'
 import { QUANTITIES } from '#core/units/quantity'
 import type { TestView } from '#schemas/schedule-views'
 
@@ -16,8 +17,8 @@ const open = ref<string | null>(null)
 const body = ref<HTMLElement>()
 
 const head = (kind: string) => ({
-  symbol: readingKind(kind).symbol,
-  unit: readingKind(kind).form === 'tick' ? '' : QUANTITIES[readingKind(kind).quantity].unit,
+  symbol: kindOf(kind).symbol,
+  unit: isTick(kind) ? '' : QUANTITIES[quantityOf(kind)].unit,
 })
 const label = (test: TestView) =>
   `${readingText(test.key).name}${test.pointName ? `, ${test.pointName}` : ''}`
@@ -143,7 +144,7 @@ function move(key: string, isDown: boolean): void {
           <td :colspan="tests.columns.value.length + 1">
             <div class="boxes">
               <label v-for="test in more" :key="test.key"
-                ><small>{{ readingKind(test.key).symbol }} · {{ test.pointName }}</small
+                ><small>{{ kindOf(test.key).symbol }} · {{ test.pointName }}</small
                 ><ScheduleCell
                   :test="test"
                   :model-value="read(test.key)"

@@ -3,7 +3,7 @@ import { readAnswer } from '#core/assessment/marking/answer'
 import { STEP_KINDS, type Choice } from '#core/design/step-kinds'
 import type { StepKey } from '#core/design/step-keys'
 import { STEP_TEXT } from '#words/steps'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 

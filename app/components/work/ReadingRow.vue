@@ -1,29 +1,35 @@
 <script setup lang="ts">
 import { Lock } from '@lucide/vue'
 import { parseReading } from '#core/testing/parse/parse-reading'
-import { readingKind, type ReadingKey } from '#core/testing/readings'
-import { findingSentence } from '#words/findings'
-import { readingText } from '#words/steps'
+import { isTick, kindOf, quantityOf, type ReadingKey } from '#core/testing/kinds/kinds'
+import { findingSentence } from '#words/findings/findings'
+import { readingText } from '#words/testing'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
-const props = defineProps<{ reading: ReadingKey; modelValue: string; locked: boolean; missing: boolean }>()
-const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
+const props = defineProps<{
+  reading: ReadingKey
+  modelValue: string
+  why: string
+  locked: boolean
+  missing: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [text: string]; 'update:why': [text: string] }>()
 
 const RANGE_END = '>999'
-const kind = computed(() => readingKind(props.reading))
+const kind = computed(() => kindOf(props.reading))
 const text = computed(() => readingText(props.reading))
-const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
-const isInsulation = computed(() => kind.value.quantity === 'insulation')
+const quantity = computed(() => quantityOf(props.reading))
+const unit = computed(() => QUANTITIES[quantity.value].unit)
+const isInsulation = computed(() => quantity.value === 'insulation')
+const isLeft = computed(() => parsed.value.form === 'left')
 const parsed = computed(() => parseReading(props.modelValue, kind.value))
 const echo = computed(() => {
   const { value } = parsed
   if (value.form === 'unreadable') return findingSentence({ code: `unreadable.${value.problem}`, params: {} })
   const bare = props.modelValue.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
   const isPlain = /^>?\s*\d+(\.\d+)?$/.test(bare)
-  return value.form === 'value' && !isPlain
-    ? `read as ${formatQuantity(value.value, kind.value.quantity)}`
-    : ''
+  return value.form === 'value' && !isPlain ? `read as ${formatQuantity(value.value, quantity.value)}` : ''
 })
 const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing)
 </script>
@@ -37,14 +43,14 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
       <p class="how">{{ text.how }}</p>
     </div>
     <div v-if="locked && !modelValue" class="shut"><Lock :size="18" aria-hidden="true" /> locked</div>
-    <div v-else-if="kind.form === 'tick'" class="ticks" role="group" :aria-label="text.name">
+    <div v-else-if="isTick(reading)" class="ticks" role="group" :aria-label="text.name">
       <button
         v-for="mark in ['✓', '✗']"
         :key="mark"
         type="button"
         :disabled="locked"
         :aria-pressed="modelValue === mark"
-        :aria-label="mark === '✓' ? 'Polarity right' : 'Polarity wrong'"
+        :aria-label="mark === '✓' ? `${text.name} correct` : `${text.name} not correct`"
         :class="{ on: modelValue === mark, cross: mark === '✗' }"
         @click="emit('update:modelValue', mark)"
       >
@@ -79,7 +85,17 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
         {{ RANGE_END }}
       </button>
     </div>
-    <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{
+    <el-input
+      v-if="isLeft"
+      class="why"
+      :model-value="why"
+      :disabled="locked"
+      :aria-label="`${text.name}, reason`"
+      placeholder="Reason why it is left out"
+      maxlength="200"
+      @update:model-value="emit('update:why', $event)"
+    />
+    <span v-else class="echo" :class="{ caution: isBad }" aria-live="polite">{{
       missing && !echo ? 'still empty' : echo
     }}</span>
   </div>

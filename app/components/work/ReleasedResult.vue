@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ScopeNames } from '#words/findings'
+import type { ScopeNames } from '#words/findings/findings'
 import type { WorkView } from '#schemas/views'
 
 const props = defineProps<{ view: WorkView; scopes: ScopeNames; isDesignOnly: boolean }>()

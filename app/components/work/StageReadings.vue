@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isDead } from '#core/testing/readings'
+import { isDead } from '#core/testing/kinds/kinds'
+import { whyKey } from '#core/testing/readings'
 import type { WorkView } from '#schemas/views'
 
 /** The boxes for the readings of one stage: a schedule where a whole board is tested, else one row for each reading. */
@@ -31,9 +32,11 @@ const keys = computed(() => props.view.readingKeys.filter((key) => isDead(key) =
       :key="key"
       :reading="key"
       :model-value="read(key)"
+      :why="read(whyKey(key))"
       :locked="isLocked"
       :missing="missing.includes(key)"
       @update:model-value="emit('write', key, $event)"
+      @update:why="emit('write', whyKey(key), $event)"
     />
   </template>
 </template>

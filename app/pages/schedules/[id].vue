@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { EDITION_NAME } from '#core/regulations/editions'
 import type { Finding } from '#core/findings/finding'
-import { findingSentence, itemName } from '#words/findings'
+import { findingSentence, itemName } from '#words/findings/findings'
 import type { ScheduleView } from '#schemas/schedule-views'
 
 /** A whole board as its assessor reads it: what stands out, every reading on its band, and what may be behind it. */

@@ -5,7 +5,7 @@ import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { EDITION_NAME } from '#core/regulations/editions'
-import { itemName } from '#words/findings'
+import { itemName } from '#words/findings/findings'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
 

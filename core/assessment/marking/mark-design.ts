@@ -5,7 +5,8 @@ import { nodeKey, type NodeKey, type StepKey } from '../../design/step-keys'
 import { walkInstallation } from '../../design/walk'
 import { designOf, isAsked, rulesOf, type Assignment } from '../../exercise/assignment'
 import type { Task } from '../../design/task'
-import { critical, fault, note, type Finding } from '../../findings/finding'
+import type { FindingCode } from '../../findings/codes'
+import { fault, note, type Finding } from '../../findings/finding'
 import { sourceLine } from '../../regulations/source'
 import { readAnswer, type Answers } from './answer'
 import { maximumMark } from './rubric'
@@ -253,7 +254,7 @@ function followsFrom<T extends Task | BoardTask>(
 }
 
 /** No protection where a rule asks for it, a fault that is not cleared, a device that cannot break the fault: engineering errors that end the argument. */
-const CRITICAL_ERRORS = new Set([
+const CRITICAL_ERRORS: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'residualMissing',
   'residualTooLarge',
   'size_loop',
@@ -271,13 +272,9 @@ function wrongFindings<T>(
   const isMarked = criticalSteps.includes(step.key)
   const findings: Finding[] = []
   if (acceptance && !acceptance.accepted) {
-    findings.push(
-      (isMarked || CRITICAL_ERRORS.has(acceptance.why) ? critical : fault)(
-        acceptance.why,
-        acceptance.params,
-        regulation,
-      ),
-    )
+    const { finding } = acceptance
+    const isCritical = isMarked || CRITICAL_ERRORS.has(finding.code)
+    findings.push({ ...finding, seriousness: isCritical ? 'critical' : 'fault', regulation })
   }
   if (slip) findings.push({ ...slip, regulation })
   if (findings.length === 0) findings.push(fault('notExplained', { symbol: step.symbol }, regulation))

@@ -1,5 +1,5 @@
 import { evidenceOf, type Criterion, type ItemKey } from '../outcomes/framework'
-import type { ReadingMark } from '../../testing/judge/circuit'
+import type { ReadingMark } from '../../testing/judge/judge'
 import type { Finding } from '../../findings/finding'
 import type { WorkMark } from '../../inspection/work-mark'
 import type { StepMark } from './mark-design'

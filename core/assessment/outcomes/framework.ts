@@ -1,7 +1,8 @@
 import type { NodeKey, StepKey } from '../../design/step-keys'
 import type { ItemGroup } from '../../inspection/items'
 import type { IsolationPart } from '../../isolation/rule'
-import { readingKind, type ReadingKey, type ReadingKindKey, type SheetKey } from '../../testing/readings'
+import type { ReadingEvidence } from '../../testing/kinds/kind'
+import { kindOf, type ReadingKey } from '../../testing/kinds/kinds'
 
 /** Parts of a run that are measured: dimensions and which way it goes, plumb and level. */
 export const RUN_PARTS = ['setOut', 'level'] as const
@@ -10,7 +11,7 @@ export type RunPart = (typeof RUN_PARTS)[number]
 /** One kind of thing that a criterion can rest on: a design step, a reading, asking before energising, a part of an observed isolation, a group of an inspected bay, a part of a measured run. */
 export type EvidenceKey =
   | `design.${StepKey}`
-  | `reading.${SheetKey}`
+  | `reading.${ReadingEvidence}`
   | 'process.permission'
   | `isolation.${IsolationPart}`
   | `work.${ItemGroup}`
@@ -19,31 +20,11 @@ export type EvidenceKey =
 /** One thing of one attempt: a step of a circuit or board, a reading, or a group of what was inspected. */
 export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}` | `work.${ItemGroup}`
 
-/** Tests of a whole board that show the same as one of a single circuit. */
-const SHOWS: Readonly<Partial<Record<ReadingKindKey, SheetKey>>> = {
-  bonding: 'r1r2',
-  r1: 'r1r2',
-  rn: 'r1r2',
-  r2: 'r1r2',
-  r2Long: 'r1r2',
-  irLL: 'irLE',
-  pfc: 'ze',
-  rotation: 'polarity',
-  rcd: 'rcdTime',
-  rcdHalf: 'rcdTime',
-  rcdFive: 'rcdTime',
-  rcdButton: 'rcdTime',
-  functional: 'polarity',
-  drop: 'zs',
-  clamp: 'zs',
-}
-
 /** The kind of evidence that an item is: `design.c2.zs` is `design.zs`, `reading.c1.irNE` is `reading.irNE`; a group of an inspection is itself. */
 export function evidenceOf(item: ItemKey): EvidenceKey {
   if (item.startsWith('work.')) return item as EvidenceKey
   if (item.startsWith('design.')) return item.replace(/^design\..+\.(?=[^.]+$)/, 'design.') as EvidenceKey
-  const { key } = readingKind(item.slice('reading.'.length))
-  return `reading.${SHOWS[key] ?? (key as SheetKey)}`
+  return `reading.${kindOf(item.slice('reading.'.length)).shows}`
 }
 
 export interface Criterion {

@@ -22,19 +22,30 @@ const LEAST_OHM = 1e-3
 const TAILS_M = 1.2
 /** A water pipe in the ground; common practice, no source. */
 const PIPE_OHM = 20
+/** Where the earth is an electrode, a bonded pipe that reached the ground would decide Zs: it comes in as plastic unless a task says otherwise, Ω. */
+const PLASTIC_PIPE_OHM = 1e6
 /** Largest conductor that the bay's own terminals take, mm². */
 const LARGEST_MM2 = 35
+
+/**
+ * How the given Ze and fault current lie in line, neutral and earth of the supply. Ze is line and earth path together, of
+ * TN-C-S the combined conductor among them; of TT the electrode is all of the rest. Where both cannot be, Ze decides: it
+ * is what is measured at the bay.
+ */
+function supplyShares({ arrangement, phases, zeOhm, ipfA }: Installation['intake']) {
+  const loopOhm = U0_V / ipfA
+  const eachOhm = phases === 1 ? loopOhm / 2 : loopOhm
+  if (arrangement === 'TT') return { lineOhm: eachOhm, neutralOhm: eachOhm, earthOhm: 1 }
+  const inLoop = arrangement === 'TN-C-S' ? 2 : 1
+  const lineOhm = Math.max(LEAST_OHM, Math.min(eachOhm, (zeOhm - LEAST_OHM) / inLoop))
+  const earthOhm = Math.max(LEAST_OHM, zeOhm - inLoop * lineOhm)
+  return { lineOhm, neutralOhm: arrangement === 'TN-C-S' ? lineOhm : eachOhm, earthOhm }
+}
 
 /** Supply, meter, main earthing terminal, and a pipe that is bonded. */
 export function buildIntake(draft: Draft, { intake }: Installation): Feed {
   const { arrangement, phases } = intake
-  const loopOhm = U0_V / intake.ipfA
-  const lineOhm = phases === 1 ? loopOhm / 2 : loopOhm
-  const neutralOhm = lineOhm
-  // Ze is line and earth path together; of TT the electrode is all of the rest.
-  const beyond = { 'TN-S': intake.zeOhm - lineOhm, 'TN-C-S': intake.zeOhm - lineOhm - neutralOhm, TT: 1 }[
-    arrangement
-  ]
+  const shares = supplyShares(intake)
   draft.part({
     id: 'supply',
     name: 'Supply',
@@ -44,9 +55,7 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
     arrangement,
     phases,
     volt: nominalVoltOf(arrangement),
-    lineOhm,
-    neutralOhm,
-    earthOhm: Math.max(LEAST_OHM, beyond),
+    ...shares,
   })
   draft.part({ id: 'meter', name: 'Meter', kind: 'meter', board: null, circuit: null, phases })
   const met = draft.part({
@@ -64,7 +73,7 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
     kind: 'metalwork',
     board: null,
     circuit: null,
-    toEarthOhm: PIPE_OHM,
+    toEarthOhm: arrangement === 'TT' ? PLASTIC_PIPE_OHM : PIPE_OHM,
   })
 
   const tailsMm2 = Math.min(LARGEST_MM2, TAILS_MM2.get(intake.mainFuseA) ?? 25)
@@ -81,7 +90,7 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
       kind: 'metalwork',
       board: null,
       circuit: null,
-      toEarthOhm: Math.max(LEAST_OHM, intake.zeOhm - lineOhm - SOURCE_EARTH_OHM),
+      toEarthOhm: Math.max(LEAST_OHM, intake.zeOhm - shares.lineOhm - SOURCE_EARTH_OHM),
     })
     draft.wire('electrode.E', draft.free(met), earthMm2, TAILS_M, 'green-and-yellow')
   } else draft.wire('supply.E', draft.free(met), earthMm2, TAILS_M, 'green-and-yellow')

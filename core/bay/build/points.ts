@@ -65,8 +65,11 @@ export function buildPoints(draft: Draft, worked: WorkedCircuit, origin: Origin)
   else buildFixed(draft, circuit, origin, lay)
 }
 
+/** The points of a circuit are numbered from 1; 0 is its switch or isolator. */
+export const pointId = (circuit: string, i: number): string => `${circuit}p${i}`
+
 const point = (circuit: Circuit, i: number, name: string) => ({
-  id: `${circuit.id}p${i}`,
+  id: pointId(circuit.id, i),
   name,
   board: null,
   circuit: circuit.id,

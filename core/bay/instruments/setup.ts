@@ -22,8 +22,8 @@ export interface Bench {
   readonly links: readonly Element[]
 }
 
-/** A good lead with a crocodile clip, Ω. */
-const LINK_OHM = 1e-3
+/** A link lead is nulled with the others: what is left of it, Ω. */
+const LINK_OHM = 1e-6
 
 /** Where the free end of a conductor is probed. */
 export const freeEnd = (wire: string, end: 'from' | 'to'): TerminalRef => `free-${wire}-${end}.S`

@@ -122,7 +122,7 @@ export const bondingConductor: BoardStep = {
     larger(answer, bondingMm2(arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
 }
 
-function larger(answer: number, least: number, why: string) {
+function larger(answer: number, least: number, why: 'earthingTooSmall' | 'bondingTooSmall') {
   if (!COPPER_MM2.includes(answer)) return refused('notASize', { answer })
   return answer >= least ? accepted('soundNotEconomical') : refused(why, { answer, least })
 }

@@ -1,4 +1,5 @@
 import type { Task } from '../task'
+import type { SizeFigures } from '../../findings/codes'
 import { CABLES, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
@@ -101,7 +102,7 @@ function existingSize(task: Task, values: StepValues, lineMm2: number): Derivati
   )
 }
 
-function failureParams(task: Task, values: StepValues, size: CableSize): Constraint['params'] {
+function failureParams(task: Task, values: StepValues, size: CableSize): SizeFigures {
   const residualA = neededResidualA(task, values.in!)
   const zsOhm = hotZsOhm(task, size)
   return {
@@ -129,8 +130,7 @@ function tooMuchForTheLargest(task: Task, values: StepValues, fails: SizeFailure
     })
   }
   if (fails === 'loop') {
-    const room =
-      (Number(params.zsMaxOhm) - task.supply.zeOhm) / (pairOhmPerM(largest) * largest.hotMultiplier)
+    const room = (params.zsMaxOhm - task.supply.zeOhm) / (pairOhmPerM(largest) * largest.hotMultiplier)
     const longestM = task.topology === 'ring' ? (room - task.spurM) * 4 : room
     return stopped('loop', {
       ...params,

@@ -1,7 +1,8 @@
 import { structureProblems } from '../../installation/check'
 import type { Board, Circuit, Existing, Installation } from '../../installation/installation'
 import { STEP_KEYS, type StepKey } from '../../design/step-keys'
-import { WHOLE_BOARD, type Exercise, type Policy } from '../exercise'
+import { WHOLE_BOARD, type Exercise } from '../exercise'
+import type { Policy } from '../../policies/policy'
 import { RANGES } from '../ranges'
 import {
   BOARD_BOXES,

@@ -1,9 +1,9 @@
-import { testsOf } from '../diagnosis/bay-test'
-import { FITS } from '../diagnosis/diagnose'
-import { cost } from '../diagnosis/fit'
-import { predictAll } from '../diagnosis/predict'
-import { readSheet } from '../diagnosis/read-sheet'
-import { isDead } from '../readings'
+import { testsOf } from '../plan/schedule'
+import { FITS, cost } from '../expected/fit'
+import { predictAll } from '../expected/predict'
+import { readSheet } from '../parse/read-sheet'
+import { isDead } from '../kinds/kinds'
+import { r1r2 } from '../kinds/r1r2'
 import { applyFaults } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
@@ -111,7 +111,7 @@ function leastDanger(log: readonly HuntStep[]): HuntMark {
 function split(meant: Rig, log: readonly HuntStep[]): HuntMark {
   const points = new Map<string, string[]>()
   for (const { circuit, point, kind } of testsOf(meant))
-    if (circuit && point && kind === 'r1r2') points.set(circuit, [...(points.get(circuit) ?? []), point])
+    if (circuit && point && kind === r1r2.key) points.set(circuit, [...(points.get(circuit) ?? []), point])
   for (const [circuit, own] of points) {
     if (own.length < 5) continue
     const visits = log

@@ -1,13 +1,14 @@
 import { note, type Finding } from '../../findings/finding'
 import { parseReading } from '../parse/parse-reading'
-import { readingKind, type Readings } from '../readings'
-import type { ScheduleExpected } from '../expected/expected'
+import { kindOf } from '../kinds/kinds'
+import type { Readings } from '../readings'
+import type { Expected } from '../expected/expected'
 
 /** Somebody's sheet, with what their bay should show. */
 export interface GroupSheet {
   readonly bay: number
   readonly readings: Readings
-  readonly expected: ReadonlyMap<string, ScheduleExpected>
+  readonly expected: Expected
 }
 
 /** Fewer readings than this prove nothing. */
@@ -37,10 +38,8 @@ interface Figure {
 const numbersOf = ({ readings, expected }: GroupSheet): Figure[] =>
   [...expected.keys()].flatMap((key): Figure[] => {
     const text = (readings[key] ?? '').trim()
-    const read = parseReading(text, readingKind(key))
-    return read.form === 'value' && readingKind(key).quantity !== 'insulation'
-      ? [{ key, text, value: read.value }]
-      : []
+    const read = parseReading(text, kindOf(key))
+    return read.form === 'value' && kindOf(key).fit.by !== 'decades' ? [{ key, text, value: read.value }] : []
   })
 
 function alike(figures: readonly Figure[], own: GroupSheet, others: readonly GroupSheet[]): Finding[] {
@@ -58,10 +57,8 @@ function alike(figures: readonly Figure[], own: GroupSheet, others: readonly Gro
 
 function tooClose(figures: readonly Figure[], { expected }: GroupSheet): Finding[] {
   const strays = figures.flatMap(({ key, value }) => {
-    const told = expected.get(key)
-    return told?.value && told.high !== undefined
-      ? [Math.abs(value - told.value) / (told.high - told.low)]
-      : []
+    const own = expected.get(key)
+    return own?.value && own.high !== undefined ? [Math.abs(value - own.value) / (own.high - own.low)] : []
   })
   const share = strays.reduce((sum, one) => sum + one, 0) / strays.length
   return strays.length >= LEAST && share < TOO_CLOSE_SHARE

@@ -1,93 +1,142 @@
-import type { Finding } from '../../findings/finding'
-import { sourceLine } from '../../regulations/source'
+import type { CircuitDesign, InstallationDesign } from '../../design/reference'
+import { note, type Finding } from '../../findings/finding'
 import type { Edition } from '../../regulations/editions'
-import type { ReadingMark } from './circuit'
+import { sourceLine } from '../../regulations/source'
+import type { Arrangement } from '../../regulations/supply'
+import type { Expected, ExpectedReading } from '../expected/expected'
+import { kindOf } from '../kinds/kinds'
 import { parseReading, type ParsedReading } from '../parse/parse-reading'
-import { readingKind, whyKey, type Readings } from '../readings'
-import type { ScheduleExpected } from '../expected/expected'
-import { insulationFamily } from '../relations/insulation'
-import { leadsNotNulled } from '../relations/leads'
-import { faultCurrentFits, loopSums } from '../relations/loop'
+import { askedAsMeasured, type ScheduleTest } from '../plan/schedule'
+import { whyKey, type Readings } from '../readings'
+import type { Relation } from '../relations/relation'
+import { relationsOf } from '../relations/relations'
 import { judgeOne } from './one'
-import { radialGrows } from '../relations/radial'
-import { residualTimes } from '../relations/residual'
-import { ringRelations } from '../relations/ring'
-import type { Relation, Sheet, SheetRule } from '../relations/rule'
-import type { ScheduleTest } from '../plan/schedule'
+import type { OtherBay, Sheet } from '../relations/sheet'
 
-const RULES: readonly SheetRule[] = [
-  ringRelations,
-  radialGrows,
-  insulationFamily,
-  loopSums,
-  faultCurrentFits,
-  residualTimes,
-]
+export interface ReadingMark {
+  readonly reading: string
+  readonly verdict: 'right' | 'wrong' | 'missing'
+  readonly typed: string
+  /** SI, for the gauge; undefined for ticks and empty boxes. */
+  readonly value?: number
+  /** True when the instrument ran off its range above `value`. */
+  readonly over: boolean
+  readonly expected: ExpectedReading
+  readonly source: string
+  readonly findings: readonly Finding[]
+  readonly mark: number
+  readonly outOf: number
+}
 
-export interface JudgedSchedule {
+export interface JudgedSheet {
   /** One for each test that is asked or was made, in the order of the schedule. */
   readonly marks: readonly ReadingMark[]
   /** What the readings say together. */
   readonly relations: readonly Relation[]
 }
 
-/** Judges a whole schedule: each reading by its form, limit and band, and all of them by their relations. Some microseconds a reading. */
-export function judgeSchedule(
-  schedule: readonly ScheduleTest[],
-  expected: ReadonlyMap<string, ScheduleExpected>,
+/** A bay as it is meant, with its schedule and what each test should show there. */
+export interface JudgedBay {
+  readonly schedule: readonly ScheduleTest[]
+  readonly expected: Expected
+  readonly design: InstallationDesign
+  readonly edition: Edition
+  readonly arrangement: Arrangement
+}
+
+/** Judges a sheet, of one circuit or of a whole board: each reading by its form, limit and band, and all of them by their relations. Some microseconds a reading. */
+export function judgeReadings(
+  meant: JudgedBay,
   readings: Readings,
-  { edition, arrangement }: { readonly edition: Edition; readonly arrangement: string },
-): JudgedSchedule {
-  const parsed = new Map(
-    schedule.map(({ key }): [string, ParsedReading] => [
-      key,
-      parseReading(readings[key] ?? '', readingKind(key)),
-    ]),
-  )
-  const sheet: Sheet = { schedule, readings: parsed, expected, arrangement }
-  const leads = leadsNotNulled(sheet)
-  const withLeads = new Set(leads.flatMap(({ keys }) => keys))
-  // What the leads explain needs no other reason.
-  const relations = [
-    ...leads,
-    ...RULES.flatMap((rule) => rule(sheet)).filter(({ keys }) => !keys.some((key) => withLeads.has(key))),
-  ]
-  const related = new Map<string, Finding[]>()
-  // A relation is told where it should be looked at first; leads concern every reading that they are in.
-  for (const { finding, keys } of relations)
-    for (const key of finding.code.startsWith('leads') ? keys : keys.slice(0, 1))
-      related.set(key, [...(related.get(key) ?? []), finding])
-  const marks = schedule.flatMap((test): ReadingMark[] => {
-    const reading = parsed.get(test.key)!
+  others: readonly OtherBay[] = [],
+): JudgedSheet {
+  const isMeasured = (key: string) => (readings[key] ?? '').trim() !== ''
+  const bay = { ...meant, schedule: askedAsMeasured(meant.schedule, isMeasured) }
+  const sheet = readSheetOf(bay, readings, others)
+  const relations = relationsOf(sheet)
+  const byReading = findingsByReading(relations)
+  const marks = bay.schedule.flatMap((test): ReadingMark[] => {
+    const reading = sheet.readings.get(test.key)!
     if (reading.form === 'empty' && !test.isAsked) return []
-    const told = expected.get(test.key)!
-    const own = judgeOne({
-      key: test.key,
-      reading,
-      expected: told,
-      edition,
-      why: readings[whyKey(test.key)] ?? '',
-    })
-    const others = related.get(test.key) ?? []
-    // Where the leads explain a reading, that it strays from its band says nothing more.
-    const isExplained = own?.code === 'band.outside' && others.some(({ code }) => code.startsWith('leads'))
-    const findings = [...(own && !isExplained ? [own] : []), ...others]
-    const isWrong = findings.some(({ seriousness }) => seriousness !== 'note')
-    const verdict = reading.form === 'empty' ? 'missing' : isWrong ? 'wrong' : 'right'
-    return [
-      {
-        reading: test.key,
-        verdict,
-        typed: readings[test.key] ?? '',
-        value: 'value' in reading ? reading.value : undefined,
-        over: reading.form === 'over',
-        expected: told,
-        source: sourceLine(told.source, edition),
-        findings,
-        mark: test.isAsked && verdict === 'right' ? 1 : 0,
-        outOf: test.isAsked ? 1 : 0,
-      },
-    ]
+    const findings = findingsOf(sheet, test, bay.edition, readings, byReading.get(test.key) ?? [])
+    return [markOf({ test, reading, findings, bay, typed: readings[test.key] ?? '' })]
   })
   return { marks, relations }
+}
+
+function readSheetOf(bay: JudgedBay, readings: Readings, others: readonly OtherBay[]): Sheet {
+  const parsed = bay.schedule.map(({ key }) => [key, parseReading(readings[key] ?? '', kindOf(key))] as const)
+  const designs = new Map(
+    bay.design.circuits.map((circuit): [string, CircuitDesign] => [circuit.scope, circuit]),
+  )
+  const { schedule, expected, arrangement } = bay
+  return { schedule, readings: new Map(parsed), expected, arrangement, designs, others }
+}
+
+/** A relation is told where it should be looked at first, or at every reading that it is about. */
+function findingsByReading(relations: readonly Relation[]): ReadonlyMap<string, readonly Relation[]> {
+  const byReading = new Map<string, Relation[]>()
+  for (const relation of relations)
+    for (const key of relation.isEverywhere ? relation.keys : relation.keys.slice(0, 1))
+      byReading.set(key, [...(byReading.get(key) ?? []), relation])
+  return byReading
+}
+
+function findingsOf(
+  sheet: Sheet,
+  { key, circuit, isAsked }: ScheduleTest,
+  edition: Edition,
+  readings: Readings,
+  related: readonly Relation[],
+): Finding[] {
+  const reading = sheet.readings.get(key)!
+  const expected = sheet.expected.get(key)!
+  const design = isAsked ? sheet.designs.get(circuit ?? '') : undefined
+  const why = readings[whyKey(key)] ?? ''
+  const own = judgeOne({ reading, expected, design, others: sheet.others, edition, why })
+  // Where the leads explain a reading, that it strays from its band says nothing more.
+  const isExplained = own?.code === 'band.outside' && related.some(({ isEverywhere }) => isEverywhere)
+  const exact = own ? undefined : tooExact(reading, expected)
+  return [
+    ...(own && !isExplained ? [own] : []),
+    ...related.map(({ finding }) => finding),
+    ...(exact ? [exact] : []),
+  ]
+}
+
+/** Nobody measures the calculated value to the last of three decimals: worth a question at the bay. */
+function tooExact(reading: ParsedReading, { value: expected, key }: ExpectedReading): Finding | undefined {
+  if (reading.form !== 'value' || expected === undefined || kindOf(key).of === 'installation')
+    return undefined
+  const { value, decimals, significant } = reading
+  if (significant < 3 || decimals < 3) return undefined
+  return Math.abs(value - expected) <= 0.5 * 10 ** -decimals * 1.001
+    ? note('across.tooExact', { value })
+    : undefined
+}
+
+interface Marking {
+  readonly test: ScheduleTest
+  readonly reading: ParsedReading
+  readonly findings: readonly Finding[]
+  readonly bay: JudgedBay
+  readonly typed: string
+}
+
+function markOf({ test, reading, findings, bay, typed }: Marking): ReadingMark {
+  const isWrong = findings.some(({ seriousness }) => seriousness !== 'note')
+  const verdict = reading.form === 'empty' ? 'missing' : isWrong ? ('wrong' as const) : ('right' as const)
+  const expected = bay.expected.get(test.key)!
+  return {
+    reading: test.key,
+    verdict,
+    typed,
+    value: 'value' in reading ? reading.value : undefined,
+    over: reading.form === 'over',
+    expected,
+    source: sourceLine(expected.source, bay.edition),
+    findings,
+    mark: test.isAsked && verdict === 'right' ? 1 : 0,
+    outOf: test.isAsked ? 1 : 0,
+  }
 }

@@ -1,102 +1,81 @@
 import { critical, fault, note, type Finding } from '../../findings/finding'
-import { sourceLine } from '../../regulations/source'
 import type { Edition } from '../../regulations/editions'
-import type { ParsedReading } from '../parse/parse-reading'
-import { readingKind } from '../readings'
-import { form } from './rules/form'
-import type { ScheduleExpected } from '../expected/expected'
+import { sourceLine } from '../../regulations/source'
+import type { ExpectedReading } from '../expected/expected'
+import { kindOf } from '../kinds/kinds'
+import { numberOf, type ParsedReading } from '../parse/parse-reading'
+import { bandCause, type CauseContext } from './band-cause'
 
-interface One {
-  readonly key: string
+/** One reading with what it should be. */
+export interface OneReading extends CauseContext {
   readonly reading: ParsedReading
-  readonly expected: ScheduleExpected
   readonly edition: Edition
   /** Why it was left out, where it was. */
   readonly why: string
 }
 
 /** What one reading says by itself: its form, its limit, its band. The first that is wrong is enough. */
-export function judgeOne({ key, reading, expected, edition, why }: One): Finding | undefined {
+export function judgeOne(one: OneReading): Finding | undefined {
+  const { reading, why } = one
   if (reading.form === 'empty') return undefined
-  if (reading.form === 'left')
-    return why.trim() === ''
-      ? fault('form.reasonNeeded', { as: reading.as })
-      : note('form.left', { as: reading.as, why: why.trim() })
-  // "Did not trip" is written as more than the longest time; everywhere else the form is the same as on any sheet.
-  if (reading.form === 'over' && key.includes('.rcd')) return overTime(key, reading.value, expected, edition)
-  if (reading.form === 'over' && readingKind(key).quantity === 'resistance')
-    return critical('limit.open', {}, sourceLine(expected.source, edition))
-  return form({ key, reading }) ?? beyond(key, reading, expected, edition) ?? outside(key, reading, expected)
+  if (reading.form === 'left') return leftOut(reading.as, why.trim())
+  return wrongForm(one) ?? offRange(one) ?? beyond(one) ?? outside(one)
 }
 
-/** More than the end of its range: right at half IΔn, a failure at once and five times. */
-function overTime(
-  key: string,
-  value: number,
-  expected: ScheduleExpected,
-  edition: Edition,
-): Finding | undefined {
-  if (key.includes('.rcdHalf')) return undefined
+const leftOut = (as: 'N/A' | 'LIM', why: string): Finding =>
+  why === '' ? fault('form.reasonNeeded', { as }) : note('form.left', { as, why })
+
+/** Instruments stop at a range end; `>` anywhere else is not a reading of insulation, Ω. */
+const RANGE_ENDS_OHM = [199e6, 200e6, 299e6, 300e6, 499e6, 500e6, 999e6, 1000e6]
+
+/** A tick where a tick belongs, a number elsewhere, `>` only where it says something. */
+function wrongForm({ expected: { key }, reading }: OneReading): Finding | undefined {
+  if (reading.form === 'unreadable') return fault(`unreadable.${reading.problem}`)
+  const { entry } = kindOf(key)
+  const isMark = reading.form === 'tick' || reading.form === 'cross'
+  if (entry.form === 'tick') return isMark ? undefined : fault('form.tickWanted')
+  if (isMark) return fault('form.numberWanted')
+  if (reading.form !== 'over') return undefined
+  if (entry.over === 'never') return fault('form.overNotHere')
+  return entry.over === 'rangeEnd' && !RANGE_ENDS_OHM.includes(reading.value)
+    ? fault('form.notARangeEnd', { value: reading.value })
+    : undefined
+}
+
+/** More than the end of the range: good for insulation and at half IΔn, else nothing joins, or nothing opened. */
+function offRange({ expected, reading, edition }: OneReading): Finding | undefined {
+  const { entry } = kindOf(expected.key)
+  if (reading.form !== 'over' || entry.form !== 'number') return undefined
+  const regulation = sourceLine(expected.source, edition)
+  if (entry.over === 'open') return critical('limit.open', {}, regulation)
+  if (entry.over !== 'noTrip') return undefined
+  const { key, limit } = expected
   return critical(
     'limit.noTrip',
-    { key, value, limit: expected.limit?.value ?? value },
-    sourceLine(expected.source, edition),
+    { key, value: reading.value, limit: limit?.value ?? reading.value },
+    regulation,
   )
 }
 
-function beyond(
-  key: string,
-  reading: ParsedReading,
-  expected: ScheduleExpected,
-  edition: Edition,
-): Finding | undefined {
+/** Past its limit, or not as it must be: nothing is energised on it. */
+function beyond({ expected, reading, edition }: OneReading): Finding | undefined {
   const regulation = sourceLine(expected.source, edition)
-  if (reading.form === 'cross')
-    return critical(
-      readingKind(key).key === 'polarity' ? 'limit.polarity' : 'limit.notWorking',
-      {},
-      regulation,
-    )
-  if (reading.form !== 'value' || !expected.limit) return undefined
-  const { kind, value: limit } = expected.limit
-  const isBeyond = kind === 'maximum' ? reading.value > limit : reading.value < limit
-  if (!isBeyond) return undefined
-  return key.includes('.rcdHalf')
-    ? critical('limit.tripsAtHalf', { value: reading.value }, regulation)
-    : critical('limit.passed', { key, value: reading.value, limit, kind }, regulation)
+  const { key, limit } = expected
+  const { entry } = kindOf(key)
+  if (reading.form === 'cross' && entry.form === 'tick') return critical(entry.cross, {}, regulation)
+  const value = numberOf(reading)
+  if (value === undefined || !limit) return undefined
+  if (limit.kind === 'maximum' ? value <= limit.value : value >= limit.value) return undefined
+  if (entry.form === 'number' && entry.over === 'wanted')
+    return critical('limit.tripsAtHalf', { value }, regulation)
+  return critical('limit.passed', { key, value, limit: limit.value, kind: limit.kind }, regulation)
 }
 
-/** Usual shifts of a decimal point. */
-const SHIFTS = [10, 100, 1000, 0.1, 0.01, 0.001]
-
-function outside(
-  key: string,
-  reading: ParsedReading,
-  { low, high, value: told }: ScheduleExpected,
-): Finding | undefined {
-  if (reading.form !== 'value' || readingKind(key).form === 'tick') return undefined
-  const { value } = reading
-  if (value >= low && (high === undefined || value <= high)) return undefined
-  const isHigh = value > low
-  const isShifted =
-    told !== undefined &&
-    SHIFTS.some((factor) => value / factor >= low && value / factor <= (high ?? Infinity))
-  return fault('band.outside', {
-    key,
-    value,
-    low,
-    high: high ?? 0,
-    expected: told ?? low,
-    cause: isShifted ? 'decimal' : causeOf(key, isHigh),
-  })
-}
-
-/** What is usually behind it when nothing fits better; common practice, no source. */
-function causeOf(key: string, isHigh: boolean): string {
-  const { key: kind } = readingKind(key)
-  if (kind.startsWith('ir')) return 'lowInsulation'
-  if (kind === 'ze' || kind === 'pfc') return (kind === 'ze') === isHigh ? 'highExternal' : 'lowExternal'
-  if (kind === 'drop' || kind === 'clamp') return 'underLoad'
-  if (kind.startsWith('rcd')) return 'tooFast'
-  return isHigh ? 'high' : 'low'
+/** Inside the limit or not, the reading does not belong to this bay; the likeliest reason is named. */
+function outside(one: OneReading): Finding | undefined {
+  const { key, low, high, value: expected } = one.expected
+  const value = numberOf(one.reading)
+  if (value === undefined || (value >= low && (high === undefined || value <= high))) return undefined
+  const figures = { key, value, low, high: high ?? 0, expected: expected ?? low }
+  return fault('band.outside', { ...figures, ...bandCause(one, value) })
 }

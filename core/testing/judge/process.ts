@@ -1,9 +1,8 @@
 import { critical, note, type Finding } from '../../findings/finding'
-import { isDead } from '../readings'
+import type { TestKind } from '../kinds/kind'
+import { kindOf } from '../kinds/kinds'
 import type { ScheduleTest } from '../plan/schedule'
-
-/** When each reading was taken or came in, ISO 8601 UTC, by test. */
-export type ReadingTimes = Readonly<Record<string, string>>
+import type { ReadingTimes } from '../readings'
 
 export interface InstrumentFacts {
   readonly name: string
@@ -26,39 +25,49 @@ export function processFindings(
   schedule: readonly ScheduleTest[],
   { times, permissions, instrument, isLeadsNulled, today }: ProcessFacts,
 ): Finding[] {
-  const taken = schedule.filter(({ key }) => times[key])
+  const taken = schedule.flatMap(({ key, kind }) =>
+    times[key] ? [{ kind: kindOf(kind), at: times[key] }] : [],
+  )
   if (taken.length === 0) return []
-  const early = taken
-    .filter(({ key }) => !isDead(key))
-    .map(({ key }) => times[key]!)
-    .filter((at) => !permissions.some(({ from, until }) => at >= from && (until === null || at <= until)))
-    .sort()[0]
-  const firstOf = (kinds: (kind: string) => boolean) =>
-    taken
-      .filter(({ kind }) => kinds(kind))
-      .map(({ key }) => times[key]!)
-      .sort()[0]
-  const [insulation, continuity] = [
-    firstOf((kind) => kind.startsWith('ir')),
-    firstOf((kind) => ['r1r2', 'r2', 'r2Long', 'bonding'].includes(kind)),
-  ]
   return [
-    ...(early === undefined
-      ? []
-      : [
-          critical('time.beforePermission', {
-            at: minute(early),
-            permitted: permissions[0] ? minute(permissions[0].from) : 'nobody',
-          }),
-        ]),
-    ...(insulation && continuity && insulation < continuity ? [note('time.insulationFirst')] : []),
-    ...(instrument === null
-      ? [note('instrument.none')]
-      : instrument.dueOn < today
-        ? [note('instrument.overdue', { instrument: instrument.name, due: instrument.dueOn })]
-        : []),
+    ...beforePermission(taken, permissions),
+    ...insulationFirst(taken),
+    ...instrumentFindings(instrument, today),
     ...(isLeadsNulled ? [] : [note('leads.notRecorded')]),
   ]
+}
+
+interface Taken {
+  readonly kind: TestKind
+  readonly at: string
+}
+
+const firstOf = (taken: readonly Taken[], isWanted: (one: Taken) => boolean): string | undefined =>
+  taken
+    .filter(isWanted)
+    .map(({ at }) => at)
+    .sort()[0]
+
+function beforePermission(taken: readonly Taken[], permissions: ProcessFacts['permissions']): Finding[] {
+  const isPermitted = (at: string) =>
+    permissions.some(({ from, until }) => at >= from && (until === null || at <= until))
+  const early = firstOf(taken, ({ kind, at }) => !kind.isDead && !isPermitted(at))
+  if (early === undefined) return []
+  const permitted = permissions[0] ? minute(permissions[0].from) : 'nobody'
+  return [critical('time.beforePermission', { at: minute(early), permitted })]
+}
+
+/** Without continuous protective conductors an insulation test proves little. */
+function insulationFirst(taken: readonly Taken[]): Finding[] {
+  const insulation = firstOf(taken, ({ kind }) => kind.relations.includes('insulationFamily'))
+  const continuity = firstOf(taken, ({ kind }) => kind.relations.includes('leads'))
+  return insulation && continuity && insulation < continuity ? [note('time.insulationFirst')] : []
+}
+
+function instrumentFindings(instrument: InstrumentFacts | null, today: string): Finding[] {
+  if (instrument === null) return [note('instrument.none')]
+  const { name, dueOn } = instrument
+  return dueOn < today ? [note('instrument.overdue', { instrument: name, due: dueOn })] : []
 }
 
 const minute = (iso: string): string => iso.slice(0, 16).replace('T', ' ')

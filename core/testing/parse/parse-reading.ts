@@ -1,6 +1,6 @@
 import { parseQuantity } from '../../units/parse'
 import type { QuantityKey } from '../../units/quantity'
-import type { ReadingKind } from '../readings'
+import type { TestKind } from '../kinds/kind'
 
 /** A reading as typed: a value, `>999` at the top of the instrument's range, a tick or a cross. */
 export type ParsedReading =
@@ -25,29 +25,33 @@ const CROSS = /^(✗|✘|x|no|fail|wrong|reversed)$/i
 const LEFT = /^(n\/?a|lim(itation)?)\.?$/i
 /** What people write when the instrument runs off its range without saying where that ends. */
 const OFF_RANGE = /^(ol|o\.l\.?|o\/l|inf|∞|open)$/i
-const RANGE_END: Readonly<Partial<Record<QuantityKey, number>>> = {
-  resistance: 1999,
-  insulation: 999e6,
-  time: 0.3,
-  faultCurrent: 20e3,
-}
-
 /** Reads what was typed in a box of this kind. Values in SI. */
-export function parseReading(text: string, kind: ReadingKind): ParsedReading {
+export function parseReading(text: string, { entry }: Pick<TestKind, 'entry'>): ParsedReading {
   const trimmed = text.trim()
   if (trimmed === '') return { form: 'empty' }
   if (TICK.test(trimmed)) return { form: 'tick' }
   if (CROSS.test(trimmed)) return { form: 'cross' }
   const left = LEFT.exec(trimmed)
   if (left) return { form: 'left', as: /^n/i.test(trimmed) ? 'N/A' : 'LIM' }
-  const end = RANGE_END[kind.quantity]
-  if (kind.form === 'number' && end !== undefined && OFF_RANGE.test(trimmed))
-    return { form: 'over', value: end }
-  // `>999`, `> 999 MΩ`, `999+`.
-  const over = /^(>|over|more than)\s*/i.exec(trimmed) ?? (/^[\d.,\s]+\+/.test(trimmed) ? [''] : null)
-  const parsed = parseQuantity(over ? trimmed.slice(over[0].length).replace('+', '') : trimmed, kind.quantity)
+  if (entry.form === 'number' && entry.end !== undefined && OFF_RANGE.test(trimmed))
+    return { form: 'over', value: entry.end }
+  return parseNumber(trimmed, entry.form === 'number' ? entry.quantity : 'factor')
+}
+
+/** A number with its unit, or `>999`, `> 999 MΩ`, `999+`. */
+function parseNumber(text: string, quantity: QuantityKey): ParsedReading {
+  const over = /^(>|over|more than)\s*/i.exec(text) ?? (/^[\d.,\s]+\+/.test(text) ? [''] : null)
+  const parsed = parseQuantity(over ? text.slice(over[0].length).replace('+', '') : text, quantity)
   if (!parsed.ok)
     return { form: 'unreadable', problem: parsed.problem === 'empty' ? 'notANumber' : parsed.problem }
   if (over) return { form: 'over', value: parsed.value }
   return { form: 'value', value: parsed.value, decimals: parsed.decimals, significant: parsed.significant }
 }
+
+/** The number of a reading, where it is one. */
+export const numberOf = (reading: ParsedReading | undefined): number | undefined =>
+  reading?.form === 'value' ? reading.value : undefined
+
+/** A number, or the end of the range that was passed. */
+export const atLeast = (reading: ParsedReading | undefined): number | undefined =>
+  reading?.form === 'value' || reading?.form === 'over' ? reading.value : undefined

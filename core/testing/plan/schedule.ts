@@ -1,131 +1,139 @@
-import { testsOf, type BayTest } from '../diagnosis/bay-test'
-import type { ResidualTests } from '../../exercise/exercise'
-import type { Edition } from '../../regulations/editions'
-import { isDead } from '../readings'
-import type { Rig } from '../../bay/model/rig'
-
-export interface ScheduleRules {
-  readonly edition: Edition
-  readonly residualTests: ResidualTests
-}
+import { residualBefore } from '../../bay/model/residual-before'
+import type { Part, Rig } from '../../bay/model/rig'
+import { partIdOf } from '../../bay/model/terminals'
+import type { BayTest, CircuitPlan, ScheduleRules, TestKind } from '../kinds/kind'
+import { KINDS } from '../kinds/kinds'
+import {
+  circuitsOf,
+  fedBy,
+  hasNeutral,
+  homeEnds,
+  isPoint,
+  linesOf,
+  mainsOf,
+  pointsOf,
+  wayOf,
+} from '../setup/circuit-ends'
 
 /** A test with its place in the schedule. */
 export interface ScheduleTest extends BayTest {
   /** Must be filled in; the others help to find what is wrong. */
   readonly isAsked: boolean
   readonly isDead: boolean
+  /** Sheets made before spurs counted were asked for this one instead. */
+  readonly wasAsked?: boolean
 }
 
-/** The 2022 edition verifies at IΔn alone; before, half and five times were usual too. BS 7671:2018+A2 643.8 and 643.7.1, from memory. */
-const needsMultiples = ({ edition, residualTests }: ScheduleRules): boolean =>
-  residualTests === 'all' || edition !== '18-A2'
+/** What a diagnosis looks at does not depend on what a schedule asks. */
+const EVERY_RULE: ScheduleRules = { edition: '18-A2', rcdTests: 'edition' }
 
-/** The schedule of a whole bay: bonding, each circuit dead, supply, each circuit live. What every circuit is asked for stands at its far point. */
+/** The schedule of a whole bay: bonding, each circuit dead, supply, each circuit live. */
 export function scheduleOf(rig: Rig, rules: ScheduleRules): ScheduleTest[] {
-  const tests = testsOf(rig)
-  const far = new Map<string, string>()
-  for (const circuit of new Set(tests.flatMap(({ circuit }) => circuit ?? []))) {
-    const points = [
-      ...new Set(
-        tests
-          .filter((test) => test.circuit === circuit && (test.kind === 'zs' || test.kind === 'polarity'))
-          .flatMap(({ point }) => point ?? []),
-      ),
-    ]
-    // A ring reads highest half way round, a radial at its end.
-    const isRing = tests.some(({ key }) => key === `${circuit}.r1`)
-    if (points.length > 0)
-      far.set(circuit, points[isRing ? Math.floor(points.length / 2) : points.length - 1]!)
-  }
-  const supply = rig.parts.find(({ kind }) => kind === 'supply')
-  const own = (key: string, kind: BayTest['kind'], point: string | null = null): ScheduleTest => ({
-    key,
-    kind,
-    circuit: null,
-    point,
-    isAsked: true,
-    isDead: isDead(key),
-  })
-  // The residual device is the same from every point; the long lead is for looking closer, beside the linked measurement.
-  const asked = (test: BayTest): ScheduleTest => ({
-    ...test,
-    isDead: isDead(test.key),
-    isAsked:
-      test.kind !== 'r2Long' &&
-      (test.point === null || test.kind === 'rcd' || far.get(test.circuit ?? '') === test.point),
-  })
-  const bonding = rig.parts.filter(
-    ({ kind, id }) =>
-      kind === 'metalwork' &&
-      id !== 'electrode' &&
-      rig.wires.some(
-        ({ from, to }) => [from, to].includes(`${id}.E`) && [from, to].some((ref) => ref.startsWith('met.')),
-      ),
-  )
-  const circuits = [...far.keys()]
-  const of = (circuit: string, dead: boolean): ScheduleTest[] =>
-    tests
-      .filter((test) => test.circuit === circuit)
-      .map(asked)
-      .filter((test) => test.isDead === dead)
-      .flatMap((test) => {
-        if (test.kind !== 'rcd') return [test]
-        const more = (kind: BayTest['kind']): ScheduleTest => ({
-          ...test,
-          kind,
-          key: `${circuit}.${kind}@${test.point}`,
-        })
-        return [
-          ...(needsMultiples(rules) ? [more('rcdHalf'), test, more('rcdFive')] : [test]),
-          more('rcdButton'),
-        ]
-      })
-  const hasLines = (circuit: string) =>
-    rig.parts.some(
-      (part) =>
-        part.kind === 'device' &&
-        part.role === 'way' &&
-        part.circuit === circuit &&
-        part.poles.filter((pole) => pole !== 'N').length === 3,
-    )
-  const between = (circuit: string): ScheduleTest[] =>
-    hasLines(circuit)
-      ? [{ key: `${circuit}.irLL`, kind: 'irLL', circuit, point: null, isAsked: true, isDead: true }]
-      : []
-  const isFeed = (circuit: string) => rig.parts.find(({ id }) => id === far.get(circuit))?.kind === 'device'
-  const works = (circuit: string): ScheduleTest => ({
-    key: `${circuit}.functional`,
-    kind: 'functional',
-    circuit,
-    point: null,
-    isAsked: true,
-    isDead: false,
-  })
-  // Where they are asked for: under load, at the far point.
-  const loaded = (circuit: string): ScheduleTest[] =>
-    (['drop', 'clamp'] as const).map((kind) => ({
-      key: `${circuit}.${kind}@${far.get(circuit)}`,
-      kind,
-      circuit,
-      point: far.get(circuit)!,
-      isAsked: false,
-      isDead: false,
-    }))
-  const isMains = supply?.kind === 'supply' && supply.arrangement !== 'battery'
-  return [
-    ...bonding.map(({ id }) => own(`bonding@${id}`, 'bonding', id)),
-    ...circuits.flatMap((circuit) => insert(of(circuit, true), between(circuit))),
-    ...(isMains ? [own('ze', 'ze'), own('pfc', 'pfc')] : []),
-    ...(supply?.kind === 'supply' && supply.phases === 3 ? [own('rotation', 'rotation')] : []),
-    ...circuits.flatMap((circuit) => [
-      ...of(circuit, false),
-      ...(isFeed(circuit) ? [] : [works(circuit), ...loaded(circuit)]),
-    ]),
-  ]
+  const plans = circuitsOf(rig).map((circuit) => planOf(rig, rules, circuit))
+  const reached = plans.filter(({ furthest }) => furthest !== null)
+  const supply = { ...planOf(rig, rules, ''), circuit: null }
+  return [true, false].flatMap((isDead) => [
+    ...testsIn(supply, (kind) => kind.of === 'installation' && kind.isDead === isDead),
+    ...reached.flatMap((plan) => testsIn(plan, (kind) => kind.of === 'circuit' && kind.isDead === isDead)),
+  ])
 }
 
-/** Between the lines comes first among the insulation tests. */
-function insert(tests: readonly ScheduleTest[], between: readonly ScheduleTest[]): ScheduleTest[] {
-  const at = tests.findIndex(({ kind }) => kind.startsWith('ir'))
-  return at < 0 ? [...tests, ...between] : [...tests.slice(0, at), ...between, ...tests.slice(at)]
+/** The schedule of one circuit: what a single circuit is asked for, with the supply's Ze. Everything else of the circuit helps to look closer. */
+export const circuitSchedule = (rig: Rig, rules: ScheduleRules, circuit: string): ScheduleTest[] =>
+  scheduleOf(rig, rules)
+    .filter((test) => test.circuit === circuit || (test.circuit === null && isBasic(test)))
+    .map((test) => ({ ...test, isAsked: test.isAsked && isBasic(test) }))
+
+const BASIC: ReadonlySet<string> = new Set(KINDS.filter(({ isBasic: is }) => is).map(({ key }) => key))
+const isBasic = ({ kind }: BayTest): boolean => BASIC.has(kind)
+
+/** Every test that tells something about the wiring of this bay: the supply's, and of each circuit at each of its points. */
+export function testsOf(rig: Rig): BayTest[] {
+  const supply = { ...planOf(rig, EVERY_RULE, ''), circuit: null }
+  const tests = [
+    ...testsIn(supply, (kind) => kind.of === 'installation' && kind.isDiagnostic),
+    ...circuitsOf(rig).flatMap((circuit) =>
+      testsIn(planOf(rig, EVERY_RULE, circuit), (kind) => kind.of === 'circuit' && kind.isDiagnostic),
+    ),
+  ]
+  return tests.map(({ key, kind, circuit, point }) => ({ key, kind, circuit, point }))
+}
+
+type Planned = Omit<CircuitPlan, 'circuit'> & { readonly circuit: string | null }
+
+function testsIn(plan: Planned, isWanted: (kind: TestKind) => boolean): ScheduleTest[] {
+  const { circuit } = plan
+  return (KINDS as readonly TestKind[])
+    .filter(isWanted)
+    .flatMap(({ key: kind, places, isDead }) =>
+      places(plan as CircuitPlan).map(({ point, ...asked }): ScheduleTest => ({
+        key: testKey(kind, circuit, point),
+        kind,
+        circuit,
+        point,
+        isDead,
+        ...asked,
+      })),
+    )
+}
+
+/** `c1.r1r2@c1p4`; the supply's own have no circuit, tests at the board no point. */
+export const testKey = (kind: string, circuit: string | null, point: string | null): string =>
+  `${circuit ? `${circuit}.` : ''}${kind}${point ? `@${point}` : ''}`
+
+function planOf(rig: Rig, rules: ScheduleRules, circuit: string): CircuitPlan {
+  const way = wayOf(rig, circuit)
+  const points = pointsOf(rig, circuit)
+  const ends = homeEnds(rig, circuit)
+  const isIsland = ends.earth.length === 0
+  const isRing = ends.line.length === 2 && way !== undefined && linesOf(way).length === 1
+  return {
+    rig,
+    rules,
+    mains: mainsOf(rig) ?? null,
+    circuit,
+    way,
+    points,
+    ...furthestOf(rig, isIsland ? points.filter(hasNeutral) : points, isRing),
+    isRing,
+    isThreePhase: way !== undefined && linesOf(way).length === 3,
+    isIsland,
+    isFeed: !points.some(isPoint) && fedBy(rig, circuit).length > 0,
+    rcd: residualBefore(rig, circuit),
+  }
+}
+
+/** The end of a radial; of a ring the end of a spur, else half way round. */
+function furthestOf(
+  rig: Rig,
+  points: readonly Part[],
+  isRing: boolean,
+): Pick<CircuitPlan, 'furthest' | 'formerFurthest'> {
+  if (!isRing) return { furthest: points.at(-1)?.id ?? null, formerFurthest: null }
+  const half = points[Math.floor(points.length / 2)]?.id ?? null
+  const spur = points.findLast((part) => isOnSpur(rig, part))?.id
+  return spur && spur !== half
+    ? { furthest: spur, formerFurthest: half }
+    : { furthest: half, formerFurthest: null }
+}
+
+/** On a ring every point has two conductors on its line; a spur has one. */
+const isOnSpur = (rig: Rig, { id }: Part): boolean =>
+  rig.wires.filter(({ from, to }) => [from, to].some((ref) => partIdOf(ref) === id && ref.endsWith('.L')))
+    .length === 1
+
+/** The schedule as a sheet answers it: where an earlier one was asked half way round a ring and measured there, that stands for the spur. */
+export function askedAsMeasured(
+  schedule: readonly ScheduleTest[],
+  isMeasured: (key: string) => boolean,
+): readonly ScheduleTest[] {
+  const former = schedule.filter(({ key, wasAsked }) => wasAsked && isMeasured(key))
+  if (former.length === 0) return schedule
+  const swapped = former.flatMap((test) => {
+    const now = schedule.find(
+      ({ kind, circuit, isAsked }) => isAsked && kind === test.kind && circuit === test.circuit,
+    )
+    return now && !isMeasured(now.key) ? [test.key, now.key] : []
+  })
+  return schedule.map((test) => (swapped.includes(test.key) ? { ...test, isAsked: !test.isAsked } : test))
 }

@@ -4,9 +4,11 @@ import { DEVICES } from '../../regulations/devices'
 import { EDITION_DOCUMENT, type Edition } from '../../regulations/editions'
 import type { Arrangement } from '../../regulations/supply'
 import type { Installation } from '../../installation/installation'
-import type { ReadingMark } from '../judge/circuit'
+import type { ReadingMark } from '../judge/judge'
 import { parseReading } from '../parse/parse-reading'
-import { readingKind, whyKey, type Readings } from '../readings'
+import { circuitOfKey, kindOf } from '../kinds/kinds'
+import { bonding } from '../kinds/bonding'
+import { whyKey, type Readings } from '../readings'
 
 export const RECORD_KINDS = ['minor', 'installation'] as const
 /** A minor works record of one circuit, or a record of a new installation. */
@@ -141,7 +143,7 @@ const LEFT = /^(n\/?a|lim)\b/i
 
 /** Fills a record from what is known and what has been typed, and says what is missing or fails. BS 7671 Part 6, 644 and Appendix 6, from memory: the information asked for, in an arrangement of our own. */
 export function testRecord(kind: RecordKind, facts: RecordFacts, fields: Fields): TestRecord {
-  const tested = [...new Set(facts.marks.flatMap(({ reading }) => circuitOf(reading) ?? []))]
+  const tested = [...new Set(facts.marks.flatMap(({ reading }) => circuitOfKey(reading) ?? []))]
   const chosen = kind === 'minor' ? [fields.circuit ?? ''].filter((id) => tested.includes(id)) : tested
   const boxes = boxesFrom(fields)
   const parts =
@@ -282,7 +284,7 @@ const earthing = (facts: RecordFacts, { typed, known }: Boxes): RecordItem[] => 
   known(
     'bondingReading',
     facts.marks
-      .filter(({ reading }) => reading.startsWith('bonding'))
+      .filter(({ reading }) => kindOf(reading).key === bonding.key)
       .map(({ typed: text }) => text)
       .join(', '),
   ),
@@ -310,10 +312,11 @@ const deviceStandards = (circuits: readonly CircuitDesign[]): string =>
 const mainSwitchA = (origin: BoardDesign | undefined): number | null => origin?.values.mainSwitch || null
 const instrumentOf = ({ instrument }: RecordFacts): RecordItem['value'] =>
   instrument ? { code: 'instrument', ...instrument } : ''
-const circuitOf = (key: string): string | undefined => /^([a-z0-9]+)\./.exec(key)?.[1]
 
 function resultsOf({ marks }: RecordFacts, circuits: readonly string[]): RecordItem['value'] {
-  const own = marks.filter(({ reading, outOf }) => outOf > 0 && circuits.includes(circuitOf(reading) ?? ''))
+  const own = marks.filter(
+    ({ reading, outOf }) => outOf > 0 && circuits.includes(circuitOfKey(reading) ?? ''),
+  )
   return own.length === 0
     ? ''
     : { code: 'results', made: own.filter(({ verdict }) => verdict !== 'missing').length, of: own.length }
@@ -330,8 +333,7 @@ function missingOf(
   const tests = concerned.filter(({ verdict }) => verdict === 'missing').length
   const owed = concerned.filter(
     ({ reading, typed }) =>
-      parseReading(typed, readingKind(reading)).form === 'left' &&
-      !(facts.readings[whyKey(reading)] ?? '').trim(),
+      parseReading(typed, kindOf(reading)).form === 'left' && !(facts.readings[whyKey(reading)] ?? '').trim(),
   ).length
   return [
     ...items.filter(({ value }) => value === '').map(({ key }): RecordGap => ({ code: 'box', key })),
@@ -355,4 +357,4 @@ function failingOf({ marks, instrument, today }: RecordFacts, circuits: readonly
 }
 
 const concerns = (reading: string, circuits: readonly string[]): boolean =>
-  circuitOf(reading) === undefined || circuits.includes(circuitOf(reading)!)
+  circuitOfKey(reading) === undefined || circuits.includes(circuitOfKey(reading)!)

@@ -1,28 +1,27 @@
 import { note } from '../../findings/finding'
-import { circuitsOf, numberAt, type Relation, type SheetRule } from './rule'
+import { r1 } from '../kinds/ring-end-to-end'
+import { circuitsOn, expectedAt, numberAt } from './sheet'
+import { takingPart, testAt, type Relation, type SheetRule } from './relation'
 
 /** Two readings of one ohmmeter may disagree by this before their order is questioned, Ω. */
 const ORDER_OHM = 0.05
 
 /** Along a radial each point reads at least what the one before it reads, if it was meant to. */
-export const radialGrows: SheetRule = (sheet) =>
-  circuitsOf(sheet).flatMap((circuit): Relation[] => {
-    if (sheet.schedule.some(({ key }) => key === `${circuit}.r1`)) return []
-    const points = sheet.schedule
-      .filter((test) => test.circuit === circuit && test.kind === 'r1r2')
+export const radialGrows: SheetRule = (sheet) => {
+  const tests = takingPart(sheet, 'radial')
+  return circuitsOn(sheet).flatMap((circuit): Relation[] => {
+    if (testAt(sheet, circuit, r1.key)) return []
+    const points = tests
+      .filter((test) => test.circuit === circuit)
       .flatMap(({ key }) => {
-        const [value, told] = [numberAt(sheet, key), sheet.expected.get(key)?.value]
-        return value === undefined || told === undefined ? [] : [{ key, value, told }]
+        const [value, expected] = [numberAt(sheet, key), expectedAt(sheet, key)]
+        return value === undefined || expected === undefined ? [] : [{ key, value, expected }]
       })
     return points.flatMap((point, i): Relation[] => {
       const before = points[i - 1]
-      return before && point.told > before.told && point.value < before.value - ORDER_OHM
-        ? [
-            {
-              finding: note('radial.shrinks', { value: point.value, before: before.value }),
-              keys: [point.key, before.key],
-            },
-          ]
-        : []
+      if (!before || point.expected <= before.expected || point.value >= before.value - ORDER_OHM) return []
+      const finding = note('radial.shrinks', { value: point.value, before: before.value })
+      return [{ finding, keys: [point.key, before.key] }]
     })
   })
+}

@@ -4,7 +4,7 @@ import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { idsIn } from '#core/exercise/form/fields'
 import { materialsOf } from '#core/design/materials/materials'
 import { toolsFor } from '#core/design/materials/tools'
-import { findingSentence } from '#words/findings'
+import { findingSentence } from '#words/findings/findings'
 import { boxName } from '~/texts/builder'
 
 definePageMeta({

@@ -1,0 +1,19 @@
+import { expose } from 'comlink'
+import { cutStock } from '#core/containment/cutting'
+import type { Assignment } from '#core/exercise/assignment'
+import { makeVariants } from '#core/exercise/variants'
+import type { ExpectedReading } from '#core/testing/expected/expected'
+import { bayUnderTest } from '#core/testing/judge/bay-under-test'
+
+/** What the tests that are asked of this bay should show; none where it cannot be built. */
+function expectedOf(
+  assignment: Pick<Assignment, 'edition' | 'policy' | 'installation' | 'tests'>,
+): ExpectedReading[] {
+  const bay = bayUnderTest(assignment, '')
+  return bay ? bay.schedule.filter(({ isAsked }) => isAsked).map(({ key }) => bay.expected.get(key)!) : []
+}
+
+/** Work of the desk that may take longer than a frame: variants, cutting lists, what a bay should show. */
+const offer = { makeVariants, cutStock, expectedOf }
+export type DeskOffer = typeof offer
+expose(offer)

@@ -1,0 +1,75 @@
+import type { Rig } from '../../bay/model/rig'
+import type { Fault } from '../../bay/faults/fault'
+import { FITS, cost, isSameDirection } from '../expected/fit'
+import { predictAll, type Outcomes } from '../expected/predict'
+import type { BayTest } from '../kinds/kind'
+import type { Hypothesis } from './hypothesis'
+
+/** A sheet of readings laid beside what the sound bay shows. */
+export interface Study {
+  readonly intended: Rig
+  readonly observed: Outcomes
+  /** Tests that were made. */
+  readonly measured: readonly BayTest[]
+  readonly sound: Outcomes
+  /** Readings that a sound bay does not explain. */
+  readonly odd: ReadonlySet<string>
+}
+
+export interface Candidate {
+  readonly hypothesis: Hypothesis
+  /** What it costs: its rarity and what it leaves unexplained; the least is the best. */
+  readonly cost: number
+  /** Share among the candidates shown, 0 to 1. No certainty: only as good as the catalogue. */
+  readonly share: number
+  /** Of each reading, whether it fits this cause. */
+  readonly fits: Readonly<Record<string, boolean>>
+  readonly outcomes: Outcomes
+  /** The same kind of fault at other places, which these readings do not tell from this one. */
+  readonly elsewhere: readonly Fault[]
+}
+
+/** A cause explains a reading when it leaves at least this much less unexplained. */
+const LEAST_GAIN = 0.5
+/** A reading in the right direction but of another size, of a cause without a fixed size. */
+const OTHER_SIZE = 0.6
+
+export function studyOf(intended: Rig, tests: readonly BayTest[], observed: Outcomes): Study {
+  const measured = tests.filter(({ key }) => observed.has(key))
+  const sound = predictAll(intended, measured)
+  const isOdd = ({ key, kind }: BayTest) =>
+    sound.has(key) && cost(kind, observed.get(key)!, sound.get(key)!) > FITS
+  return { intended, observed, measured, sound, odd: new Set(measured.filter(isOdd).map(({ key }) => key)) }
+}
+
+/** What a hypothesis costs on this sheet, and which readings it fits. */
+export function score(
+  { observed, measured, sound }: Study,
+  hypothesis: Hypothesis,
+  outcomes: Outcomes,
+): Candidate {
+  let sum = hypothesis.priorCost
+  const fits: Record<string, boolean> = {}
+  for (const { key, kind } of measured) {
+    const [seen, expected, base] = [observed.get(key)!, outcomes.get(key) ?? sound.get(key), sound.get(key)]
+    if (!expected || !base) continue
+    const plain = cost(kind, seen, expected)
+    const isOtherSize = hypothesis.isScalable && plain > OTHER_SIZE && isSameDirection(seen, expected, base)
+    const left = isOtherSize ? OTHER_SIZE : plain
+    fits[key] = left <= FITS
+    sum += left
+  }
+  return { hypothesis, cost: sum, share: 0, fits, outcomes, elsewhere: [] }
+}
+
+/** Do these outcomes bring any odd reading nearer? */
+export const explainsAny = ({ observed, measured, sound, odd }: Study, outcomes: Outcomes): boolean =>
+  measured.some(({ key, kind }) => {
+    const expected = outcomes.get(key)
+    if (!expected || !odd.has(key)) return false
+    const [seen, base] = [observed.get(key)!, sound.get(key)!]
+    return (
+      cost(kind, seen, expected) < cost(kind, seen, base) - LEAST_GAIN ||
+      isSameDirection(seen, expected, base)
+    )
+  })

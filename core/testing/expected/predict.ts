@@ -1,0 +1,79 @@
+import { prepare } from '../../bay/instruments/setup'
+import type { Rig } from '../../bay/model/rig'
+import type { BayTest, Outcome } from '../kinds/kind'
+import { kindOf } from '../kinds/kinds'
+import { outcomeOf } from '../kinds/shared'
+import type { PrepareOptions } from '../setup/bench-state'
+import { impedances } from '../setup/impedances'
+import type { Prepared } from '../setup/prepared'
+
+export type Outcomes = ReadonlyMap<string, Outcome>
+
+/** How this test is made; undefined where the bay has nothing to put it to. */
+export const prepareTest = (rig: Rig, test: BayTest, options: PrepareOptions = {}): Prepared | undefined =>
+  kindOf(test.kind).prepare(rig, test, options)
+
+/** What an instrument without error shows in this test of this bay. Undefined where the test cannot be made. */
+export const predict = (rig: Rig, test: BayTest, options: PrepareOptions = {}): Outcome | undefined =>
+  predictAll(rig, [test], options).get(test.key)
+
+interface Ready {
+  readonly test: BayTest
+  readonly made: Prepared
+}
+
+/** All these tests of one bay; those of one set-up are solved together. */
+export function predictAll(rig: Rig, tests: readonly BayTest[], options: PrepareOptions = {}): Outcomes {
+  const outcomes = new Map<string, Outcome>()
+  const groups = new Map<string, Ready[]>()
+  for (const test of tests) {
+    const { prediction } = kindOf(test.kind)
+    if (prediction.by === 'hand') continue
+    const made = prepareTest(rig, test, options)
+    if (!made) continue
+    if (prediction.by === 'instrument') outcomes.set(test.key, prediction.read(rig, test, made))
+    else if (prediction.withLoads && options.lampsIn)
+      outcomes.set(test.key, outcomeOf(prediction.withLoads(prepare(rig, made.state, made.setup), made)))
+    else {
+      const key = JSON.stringify([made.setup, made.state.isSupplyOn, made.state.closed])
+      groups.set(key, [...(groups.get(key) ?? []), { test, made }])
+    }
+  }
+  for (const group of groups.values()) solveGroup(rig, group, outcomes)
+  return outcomes
+}
+
+function solveGroup(rig: Rig, group: readonly Ready[], outcomes: Map<string, Outcome>): void {
+  const { state, setup } = group[0]!.made
+  const asked = group.flatMap(({ test, made }) => {
+    const { prediction } = kindOf(test.kind)
+    return prediction.by === 'impedance' ? [{ test, prediction, pairs: prediction.pairs(made) }] : []
+  })
+  const hertz = state.isSupplyOn ? 50 : 0
+  const solved = impedances(
+    { rig, state, setup, hertz },
+    asked.flatMap(({ pairs }) => pairs),
+  )
+  let from = 0
+  for (const { test, prediction, pairs } of asked) {
+    outcomes.set(test.key, prediction.read(solved.slice(from, from + pairs.length), rig, test))
+    from += pairs.length
+  }
+}
+
+/** Only what these circuits touch: their points, every board and the intake. The rest cannot change their readings much. */
+export function onlyCircuits(rig: Rig, circuits: ReadonlySet<string>): Rig {
+  const isGone = ({ board, circuit }: Rig['parts'][number]) =>
+    board === null && circuit !== null && !circuits.has(circuit)
+  const gone = new Set(rig.parts.filter(isGone).map(({ id }) => id))
+  const isLeft = (ref: string) => !gone.has(ref.slice(0, ref.indexOf('.')))
+  const bothLeft = ({ from, to }: { readonly from: string; readonly to: string }) =>
+    isLeft(from) && isLeft(to)
+  return {
+    ...rig,
+    parts: rig.parts.filter(({ id }) => !gone.has(id)),
+    wires: rig.wires.filter(bothLeft),
+    leaks: rig.leaks.filter(bothLeft),
+    runs: rig.runs.filter(({ metal }) => !metal || metal.every(isLeft)),
+  }
+}

@@ -1,0 +1,65 @@
+import type { Rig } from '../../bay/model/rig'
+import { indexParts } from '../../bay/model/terminals'
+import { SOURCES } from '../../regulations/source'
+import type { PrepareOptions } from '../setup/bench-state'
+import { earthBarOf, hasNeutral, wayOf } from '../setup/circuit-ends'
+import { impedances } from '../setup/impedances'
+import type { Prepared } from '../setup/prepared'
+import type { BayTest, TestKind } from './kind'
+import { linkedAtBoard } from './r1r2'
+import { everyPoint, higherOrLower } from './shared'
+
+/** Between this and an open conductor there is nothing that a sound circuit shows, Ω. */
+const JOINED_OHM = 200
+
+function prepareIt(rig: Rig, test: BayTest, options: PrepareOptions): Prepared | undefined {
+  const linked = linkedAtBoard(rig, test, options)
+  const part = test.point ? indexParts(rig).get(test.point) : undefined
+  // At a board that is fed, against the bar where the link was made.
+  return linked && part?.kind === 'device'
+    ? { ...linked, to: `${earthBarOf(rig, wayOf(rig, test.circuit!)!.board)}.1` }
+    : linked
+}
+
+/** The neutral terminal beside a line terminal. */
+const neutralBeside = (line: string): string =>
+  line.replace(/\.[^.]+$/, line.endsWith(' in') ? '.N in' : '.N')
+
+/** Is the line still at the point when its switch is open? */
+function staysOn(rig: Rig, test: BayTest): boolean {
+  if (!rig.parts.some((part) => part.kind === 'switch' && part.circuit === test.circuit)) return false
+  const { at, to, ...off } = prepareIt(rig, test, { switchesOn: false })!
+  return impedances({ rig, ...off, hertz: 0 }, [[at, to]])[0]!.ohm < JOINED_OHM
+}
+
+/** The line reaches the line terminal and goes when its switch is opened. A tick, never a number. */
+export const polarity: TestKind<'polarity'> = {
+  key: 'polarity',
+  symbol: '✓',
+  isDead: true,
+  of: 'circuit',
+  shows: 'polarity',
+  isColumn: true,
+  isBasic: true,
+  isDiagnostic: true,
+  entry: { form: 'tick', cross: 'limit.polarity' },
+  conditions: ['isolated', 'switchesBothWays'],
+  relations: [],
+  places: (plan) => everyPoint({ ...plan, points: plan.points.filter(hasNeutral) }),
+  prepare: prepareIt,
+  prediction: {
+    by: 'impedance',
+    pairs: ({ at, to }) => [
+      [at, to],
+      [neutralBeside(at), to],
+    ],
+    read: ([line, neutral], rig, test) => {
+      const isLine = line!.ohm < JOINED_OHM && !(neutral!.ohm < JOINED_OHM)
+      return { is: isLine && !staysOn(rig, test) ? 'tick' : 'cross' }
+    },
+  },
+  fit: { by: 'tick' },
+  expect: () => ({ source: SOURCES.polarity, working: 'polarityTick', reasons: [] }),
+  usualCause: higherOrLower,
+  measure: ({ predicted }) => predicted?.is === 'tick',
+}

@@ -1,0 +1,45 @@
+import { readLoop } from '../../bay/instruments/loop'
+import { prepare } from '../../bay/instruments/setup'
+import { SOURCES } from '../../regulations/source'
+import { intakeBench } from '../setup/bench-state'
+import { firstLine, mainsOf } from '../setup/circuit-ends'
+import { NOWHERE, ONCE, type TestKind } from './kind'
+import { OHMS, outcomeOf } from './shared'
+
+/** External earth fault loop impedance at the origin, the installation off and its earthing conductor disconnected. */
+export const ze: TestKind<'ze'> = {
+  key: 'ze',
+  symbol: 'Ze',
+  isDead: false,
+  of: 'installation',
+  shows: 'ze',
+  isColumn: false,
+  isBasic: true,
+  isDiagnostic: true,
+  entry: OHMS,
+  conditions: ['mainSwitchOff', 'earthBackAfter'],
+  relations: ['loopSum', 'faultCurrent'],
+  places: ({ mains }) => (mains ? ONCE : NOWHERE),
+  prepare: (rig) => {
+    const supply = mainsOf(rig)
+    if (!supply) return undefined
+    const to = supply.arrangement === 'TT' ? 'electrode.E' : `${supply.id}.E`
+    const earthing = rig.wires.find(({ from, to: end }) =>
+      [from, end].some((ref) => ref === `${supply.id}.E` || ref === 'electrode.E'),
+    )
+    const freed = earthing ? [{ wire: earthing.id, end: earthing.from === to ? 'to' : 'from' } as const] : []
+    return { state: intakeBench(rig), setup: { links: [], freed }, at: firstLine(supply), to }
+  },
+  prediction: {
+    by: 'instrument',
+    read: (rig, _, made) => outcomeOf(readLoop(prepare(rig, made.state, made.setup), made, 'no-trip')),
+  },
+  fit: { by: 'amount', relative: 0.07, absolute: 0.05 },
+  expect: () => ({
+    source: SOURCES.externalImpedance,
+    working: 'asGiven',
+    reasons: ['loopTester', 'supply'],
+  }),
+  usualCause: (isHigh) => (isHigh ? 'highExternal' : 'lowExternal'),
+  measure: ({ bench, made, error }) => readLoop(bench, made, 'no-trip', error),
+}

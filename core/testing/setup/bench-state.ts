@@ -1,0 +1,60 @@
+import { deadState, workingState, type BayState } from '../../bay/behaviour/state'
+import type { DevicePart, Part, Rig } from '../../bay/model/rig'
+import { partIdOf } from '../../bay/model/terminals'
+import { isPoint } from './circuit-ends'
+
+/** A slip at the bench: lamps left in, a switch left open. */
+export interface PrepareOptions {
+  readonly lampsIn?: boolean
+  readonly switchesOn?: boolean
+}
+
+const marks = (parts: readonly Part[], value = true): Readonly<Record<string, boolean>> =>
+  Object.fromEntries(parts.map(({ id }) => [id, value]))
+
+/** Supply off, ways open, lamps out, switches and isolators closed. */
+export function deadBench(rig: Rig, { lampsIn = false, switchesOn = true }: PrepareOptions = {}): BayState {
+  const local = rig.parts.filter(
+    (part) => part.kind === 'device' && (part.role === 'isolator' || part.role === 'connection-unit'),
+  )
+  const switches = rig.parts.filter((part) => part.kind === 'switch' && part.action === 'one-way')
+  return {
+    ...deadState(rig),
+    closed: marks(local),
+    thrown: marks(switches, switchesOn),
+    ...(lampsIn ? {} : { inUse: {} }),
+  }
+}
+
+/** Supply on at the intake, every device open. */
+export const intakeBench = (rig: Rig): BayState => ({ ...deadState(rig), isSupplyOn: true })
+
+/** One circuit at a time: everything energised but the other ways, nothing in use. */
+export function liveBench(rig: Rig, way: string): BayState {
+  const working = workingState(rig)
+  const others = rig.parts.filter(
+    (part) => part.kind === 'device' && part.role === 'way' && part.id !== way && !feeds(rig, part.id, way),
+  )
+  return { ...working, inUse: {}, closed: { ...working.closed, ...marks(others, false) } }
+}
+
+/** The same with everything of the circuit running. */
+export function loadedBench(rig: Rig, way: string, circuit: string): BayState {
+  const loads = marks(rig.parts.filter((part) => part.circuit === circuit && isPoint(part)))
+  return { ...liveBench(rig, way), inUse: loads, running: loads }
+}
+
+/** A way that feeds the board in which the other one stands stays closed. */
+function feeds(rig: Rig, upper: string, lower: string): boolean {
+  const boardOf = (id: string) => rig.parts.find((part) => part.id === id)?.board
+  const board = boardOf(lower)
+  if (boardOf(upper) === board) return false
+  const incoming = rig.parts.filter(
+    (part): part is DevicePart =>
+      part.kind === 'device' && part.role === 'main-switch' && part.board === board,
+  )
+  return rig.wires.some(({ from, to }) => {
+    const ends = [partIdOf(from), partIdOf(to)]
+    return ends.includes(upper) && incoming.some(({ id }) => ends.includes(id))
+  })
+}

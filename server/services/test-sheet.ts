@@ -1,0 +1,115 @@
+import { createHash, createHmac } from 'node:crypto'
+import { LRUCache } from 'lru-cache'
+import { indexParts } from '#core/bay/model/terminals'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
+import { DEVICES } from '#core/regulations/devices'
+import { bayUnderTest, type BayUnderTest } from '#core/testing/judge/bay-under-test'
+import { judgeReadings, type JudgedSheet } from '#core/testing/judge/judge'
+import { isDead } from '#core/testing/kinds/kinds'
+import { askedAsMeasured } from '#core/testing/plan/schedule'
+import type { OtherBay } from '#core/testing/relations/sheet'
+import { whyKey } from '#core/testing/readings'
+import type { BoardView, CircuitHead } from '#schemas/schedule-views'
+import { setupWords } from '#words/testing'
+import type { Attempt } from '../repos/attempts'
+import { assignmentFor } from './assignment'
+import type { Context } from './context'
+import { Problem } from './problem'
+
+type Repos = Pick<Context, 'repos'>
+
+/** Bays by what they are made of: the same installation, worked to the same rules, is solved once. */
+const BAYS = new LRUCache<string, { readonly bay: BayUnderTest | undefined }>({ max: 600 })
+
+export const isWholeBoard = (context: Repos, attempt: Attempt): boolean =>
+  assignmentFor(context, attempt).tests === WHOLE_BOARD
+
+/** The bay of an attempt under test; undefined where nothing is tested, or nothing could be built. */
+export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefined {
+  const { edition, policy, installation, tests } = assignmentFor(context, attempt)
+  const content = JSON.stringify([edition, policy, installation, tests, attempt.bay])
+  const key = createHash('sha256').update(content).digest('base64')
+  const known = BAYS.get(key)
+  if (known) return known.bay
+  const bay = bayUnderTest({ edition, policy, installation, tests }, `Bay ${attempt.bay}`)
+  BAYS.set(key, { bay })
+  return bay
+}
+
+/** The bay to test, or a refusal where it has no design. */
+export function bayToTest(context: Repos, attempt: Attempt): BayUnderTest {
+  const bay = bayOf(context, attempt)
+  if (!bay) throw new Problem('unsolvable')
+  return bay
+}
+
+/** The whole sheet judged, against the others of the group where they are given. */
+export function judgedSheet(context: Repos, attempt: Attempt, others: readonly OtherBay[] = []): JudgedSheet {
+  const bay = attempt.stage === 'design' ? undefined : bayOf(context, attempt)
+  return bay ? judgeReadings(bay, attempt.readings, others) : { marks: [], relations: [] }
+}
+
+/** Everything that may stand on the sheet of this attempt: its tests, and what is written about them or about the sheet. */
+export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string> {
+  const tests = (bayOf(context, attempt)?.schedule ?? []).filter(
+    ({ isAsked }) => isAsked || isWholeBoard(context, attempt),
+  )
+  return new Set(tests.flatMap(({ key }) => [key, whyKey(key), `at:${key}`]).concat(SHEET_KEYS))
+}
+/** The instrument by its name in the register, the resistance that was nulled, and what has been checked before. */
+const SHEET_KEYS = ['set:instrument', 'set:leads', 'set:readyDead', 'set:readyLive']
+
+/** Live boxes open with the permission; everything about the sheet itself with the dead tests. */
+export function isDeadBox(key: string): boolean {
+  const test = key.replace(/^(why|at):/, '')
+  return key.startsWith('set:') ? key !== 'set:readyLive' : isDead(test)
+}
+
+/** Boxes that must hold something readable before the sheet goes on; none where the design is all there is. */
+export const askedKeys = (context: Repos, attempt: Attempt, dead: boolean): string[] =>
+  askedAsMeasured(bayOf(context, attempt)?.schedule ?? [], (key) => !!attempt.readings[key]?.trim())
+    .filter((test) => test.isAsked && test.isDead === dead)
+    .map(({ key }) => key)
+
+/** A code that stands on the page of an attempt, so that an instrument's bridge writes into the right sheet and no other. */
+export const pairingCode = (secret: string, attemptId: number): string =>
+  createHmac('sha256', secret).update(`stream ${attemptId}`).digest('hex').slice(0, 6).toUpperCase()
+
+/** The schedule for the one who tests: how each test is made, nothing about what it should show. */
+export function boardView(context: Repos, attempt: Attempt, stream: BoardView['stream']): BoardView {
+  const { rig, schedule } = bayToTest(context, attempt)
+  const parts = indexParts(rig)
+  const tests = schedule.map(({ key, kind, circuit, point, isAsked, isDead: dead }, i) => ({
+    key,
+    kind,
+    circuit,
+    pointName: point ? (parts.get(point)?.name ?? point) : null,
+    isAsked,
+    isDead: dead,
+    setup: setupWords(rig, schedule[i]!),
+  }))
+  return {
+    circuits: circuitHeads(context, attempt),
+    instruments: context.repos.instruments.all(),
+    stream,
+    tests,
+  }
+}
+
+export function circuitHeads(context: Repos, attempt: Attempt): CircuitHead[] {
+  const { schedule, design } = bayToTest(context, attempt)
+  const tested = new Set(schedule.map(({ circuit }) => circuit))
+  return design.circuits
+    .filter(({ scope }) => tested.has(scope))
+    .map(({ circuit, values, task }) => {
+      const { curve, family } = circuit.device
+      const rated = `${curve ?? ''}${values.in} ${curve ? '' : 'A '}${DEVICES[family].standard}`
+      const rcd = values.residual ? `, ${Math.round(values.residual * 1e3)} mA` : ''
+      return {
+        id: circuit.id,
+        name: circuit.name,
+        conductors: `${values.csa} mm² ${task.cable.kind.replaceAll('-', ' ')}`,
+        device: `Way ${circuit.way} · ${rated}${rcd}`,
+      }
+    })
+}

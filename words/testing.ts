@@ -1,0 +1,284 @@
+import { indexParts, partIdOf, terminalWords, type PartIndex } from '#core/bay/model/terminals'
+import type { Rig, TerminalRef } from '#core/bay/model/rig'
+import { prepareTest } from '#core/testing/expected/predict'
+import type { BandReason, BayTest, Condition, Outcome, Working } from '#core/testing/kinds/kind'
+import { kindOf, quantityOf, type ReadingKey, type TestKindKey } from '#core/testing/kinds/kinds'
+import type { ScheduleTest } from '#core/testing/plan/schedule'
+import { formatQuantity } from '#core/units/format'
+import { termName } from './terms'
+
+/** What a kind of test is called, how it is made, and what it is made with. */
+export interface KindWords {
+  readonly name: string
+  readonly how: string
+  /** Inside a sentence: `measure …`. */
+  readonly short: string
+  readonly instrument: string
+  /** Where the leads go, unless it is from one terminal to another. */
+  readonly probes?: (at: string, to: string) => string
+}
+
+const RING = 'Continuity'
+const INSULATION = 'Insulation, 500 V'
+
+const KIND_WORDS: Readonly<Record<TestKindKey, KindWords>> = {
+  bonding: {
+    name: 'Bonding conductor',
+    how: 'One end off the main earthing terminal, a long lead to the pipe.',
+    short: 'bonding',
+    instrument: 'Continuity, long lead',
+  },
+  r1: {
+    name: 'Ring, line end to end (r1)',
+    how: 'Both line ends out of the way, leads nulled.',
+    short: 'r1, line end to end',
+    instrument: RING,
+  },
+  rn: {
+    name: 'Ring, neutral end to end (rn)',
+    how: 'Both neutral ends out of the bar.',
+    short: 'rn, neutral end to end',
+    instrument: RING,
+  },
+  r2: {
+    name: 'Ring, cpc end to end (r2)',
+    how: 'Both cpc ends out of the bar.',
+    short: 'r2, cpc end to end',
+    instrument: RING,
+  },
+  r1r2: {
+    name: termName('continuity'),
+    how: 'R1 + R2 method: link line and cpc at the board, leads nulled, measure L–E at the furthest point.',
+    short: 'R1 + R2',
+    instrument: 'Continuity',
+  },
+  r2Long: {
+    name: 'Continuity of the cpc, R2 (long lead) method',
+    how: 'Cpc out of its bar, both ends of a ring; a long lead from its end to the point.',
+    short: 'R2 with a long lead',
+    instrument: 'Continuity, long lead',
+  },
+  irLL: {
+    name: 'Insulation resistance, L–L',
+    how: '500 V DC, each pair of lines; write down the lowest.',
+    short: 'insulation resistance between lines',
+    instrument: INSULATION,
+    probes: () => 'Each line against the next at the way; write down the lowest',
+  },
+  irLN: {
+    name: 'Insulation resistance, L–N',
+    how: '500 V DC. Loads and electronics out, switches closed.',
+    short: 'insulation resistance L–N',
+    instrument: INSULATION,
+  },
+  irLE: {
+    name: 'Insulation resistance, L–E',
+    how: '500 V DC, earthing conductor connected.',
+    short: 'insulation resistance L–E',
+    instrument: INSULATION,
+  },
+  irNE: {
+    name: 'Insulation resistance, N–E',
+    how: '500 V DC, neutral out of its bar or main switch off.',
+    short: 'insulation resistance N–E',
+    instrument: INSULATION,
+  },
+  polarity: {
+    name: termName('polarity'),
+    how: 'Single-pole devices in the line only, sockets the right way round. A tick, never a number.',
+    short: 'polarity',
+    instrument: 'Continuity',
+  },
+  ze: {
+    name: termName('ze'),
+    how: 'At the origin, installation isolated, earthing conductor disconnected from the bonding.',
+    short: 'Ze',
+    instrument: 'Loop',
+  },
+  pfc: {
+    name: termName('ipf'),
+    how: 'At the origin, L–N and L–E; write down the larger.',
+    short: 'prospective fault current at the origin',
+    instrument: 'Fault current',
+    probes: (at) => `${at} – N, then ${at} – E; write down the larger`,
+  },
+  rotation: {
+    name: 'Phase sequence',
+    how: 'Rotation indicator at the incoming lines.',
+    short: 'phase sequence',
+    instrument: 'Rotation indicator',
+    probes: () => 'Incoming L1, L2, L3',
+  },
+  zs: {
+    name: termName('zsFurthest'),
+    how: 'At the furthest point, earthing conductor back in place.',
+    short: 'Zs',
+    instrument: 'Loop that does not trip',
+  },
+  rcd: {
+    name: 'RCD operating time at IΔn',
+    how: 'Both half-cycles; write down the longer.',
+    short: 'RCD operating time at IΔn',
+    instrument: 'RCD, 1 × IΔn, both half-cycles',
+  },
+  rcdHalf: {
+    name: 'RCD, no trip at ½ × IΔn',
+    how: 'It must not trip: write >1999.',
+    short: 'RCD at ½ × IΔn',
+    instrument: 'RCD, ½ × IΔn',
+  },
+  rcdFive: {
+    name: 'RCD operating time at 5 × IΔn',
+    how: 'Both half-cycles; write down the longer.',
+    short: 'RCD operating time at 5 × IΔn',
+    instrument: 'RCD, 5 × IΔn, both half-cycles',
+  },
+  rcdButton: {
+    name: 'RCD test button',
+    how: 'Press it: the device opens.',
+    short: 'test button',
+    instrument: 'Finger',
+    probes: () => 'Press it once; it must open at once',
+  },
+  functional: {
+    name: 'Functional test',
+    how: 'Every switch, isolator and interlock does what it should.',
+    short: 'functional test',
+    instrument: 'Hand and eye',
+    probes: () => 'Every switch, isolator and point of the circuit',
+  },
+  drop: {
+    name: 'Voltage drop under load',
+    how: 'Everything of the circuit running: origin less furthest point.',
+    short: 'voltage drop under load',
+    instrument: 'Voltmeter',
+    probes: (at, to) => `Origin, then ${at} – ${to}; write down the difference`,
+  },
+  clamp: {
+    name: 'Current under load',
+    how: 'Clamp round the line alone, at the way.',
+    short: 'current under load',
+    instrument: 'Clamp meter',
+    probes: () => 'Round the line alone, at the way',
+  },
+}
+
+/** What a reading is called and how it is taken. */
+export const readingText = (key: ReadingKey): KindWords => KIND_WORDS[kindOf(key).key]
+
+const CONDITION: Readonly<Record<Condition, string>> = {
+  isolated: 'Isolated, locked off and proved dead',
+  leadsNulled: 'Leads nulled',
+  loadsOut: 'Lamps and loads out, electronics and surge protection out',
+  switchesClosed: 'Switches closed',
+  switchesBothWays: 'Switches closed, then open',
+  earthConnected: 'Main earthing conductor connected',
+  mainSwitchOff: 'Main switch off and locked',
+  earthBackAfter: 'Put the earthing conductor back straight afterwards',
+  allWaysClosed: 'All ways closed',
+  onlyThisWay: 'Only this circuit’s way closed',
+  loadsRunning: 'Everything of the circuit running',
+  nothingInUse: 'Loads out',
+}
+
+/** How value and limit come about. */
+const WORKING: Readonly<Record<Working, string>> = {
+  bondingConductor: 'length and csa of the bonding conductor; the joints add about 0.05 Ω at most',
+  wholeRing: 'end to end: the whole length of the ring',
+  cpcAlone: 'the cpc alone, from its end at the board to this point',
+  toThePoint: 'from the board to this point',
+  toTheFurthest: 'from the board to the furthest point; limit = limit of Zs − Ze',
+  insulation500: '500 V DC; new work reads near the end of the range',
+  tick: 'a tick',
+  polarityTick: 'a tick, never a number',
+  asGiven: 'as given for this bay',
+  faultCurrent:
+    'U0 over the loop at the origin, the larger of L–N and L–E; limit: the least breaking capacity',
+  faultCurrentThreePhase:
+    'U0 over the loop at the origin, the larger of L–N and L–E, times two for three phases; limit: the least breaking capacity',
+  loop: 'Ze + (R1 + R2), conductors cold',
+  loopEightyPercent: 'Ze + (R1 + R2), conductors cold; limit 0.8 × maximum permitted Zs',
+  loopCorrected:
+    'Ze + (R1 + R2), conductors cold; limit Ze + (maximum permitted Zs − Ze) ÷ the temperature multiplier',
+  loopByRcd: 'Ze + (R1 + R2), conductors cold; limit 50 V ÷ IΔn',
+  rcdGeneral: 'general type at IΔn, the longer of both half-cycles',
+  rcdDelayed: 'time-delayed type at IΔn, the longer of both half-cycles',
+  rcdHalf: 'must not trip at half of IΔn',
+  rcdFive: 'at five times IΔn, the longer of both half-cycles',
+  underLoad: 'the bay’s own loads running, conductors cold',
+  running: 'the bay’s own loads running',
+}
+
+/** Of a stored decision the sentence itself is kept; of a computed one its code. */
+export const workingWords = (working: Working | string): string => WORKING[working as Working] ?? working
+
+/** Why a band is as wide as it is. */
+export const BAND_REASON: Readonly<Record<BandReason, string>> = {
+  ohmmeter: 'ohmmeter ± 2 % and 2 digits',
+  loopTester: 'loop tester ± 5 % and 5 digits',
+  length: 'cut lengths ± 5 %',
+  air: 'air ± 10 °C, ± 4 %',
+  supply: 'the supply of the day',
+  standard: 'limits of the standard',
+  newWork: 'new, dry work',
+}
+
+/** How a test is set up at this bay, in words. */
+export interface SetupWords {
+  readonly instrument: string
+  /** Where the leads go. */
+  readonly probes: string
+  /** What is linked, taken out, closed, opened. */
+  readonly ready: readonly string[]
+  readonly caution: string | null
+}
+
+const LIVE_CAUTION = 'Supervised live work: permission given, covers on, fused leads, people informed.'
+
+/** The set-up of one test: computed from how the test is made in the model of the bay, so that words and readings belong together. */
+export function setupWords(rig: Rig, test: ScheduleTest): SetupWords {
+  const parts = indexParts(rig)
+  const made = prepareTest(rig, test)
+  const terminal = (ref: TerminalRef) => nameOf(rig, parts, ref)
+  const { instrument, probes = (at: string, to: string) => `${at} – ${to}` } = readingText(test.key)
+  const { setup } = made ?? { setup: { links: [], freed: [] } }
+  return {
+    instrument,
+    probes: made ? probes(terminal(made.at), terminal(made.to)) : 'Cannot be made at this bay',
+    ready: [
+      ...kindOf(test.kind).conditions.map((condition) => CONDITION[condition]),
+      ...setup.freed.map(({ wire, end }) => `Disconnect: ${terminal(`free-${wire}-${end}.S`)}`),
+      ...setup.links.map(([a, b]) => `Link ${terminal(a)} and ${terminal(b)}`),
+    ],
+    caution: test.isDead ? null : LIVE_CAUTION,
+  }
+}
+
+const CONDUCTOR = { 'green-and-yellow': 'cpc', blue: 'neutral' } as const
+
+/** A terminal by its part; the free end of a conductor by where it came from. */
+function nameOf(rig: Rig, parts: PartIndex, ref: TerminalRef): string {
+  const free = /^free-(.+)-(from|to)\.S$/.exec(ref)
+  const wire = free && rig.wires.find(({ id }) => id === free[1])
+  if (!wire) return terminalWords(parts, ref)
+  const [own, other] = free[2] === 'from' ? [wire.from, wire.to] : [wire.to, wire.from]
+  const conductor = CONDUCTOR[wire.colour as keyof typeof CONDUCTOR] ?? 'line'
+  const of = parts.get(partIdOf(other))?.name ?? partIdOf(other)
+  return `${conductor} of ${of} out of ${terminalWords(parts, own)}`
+}
+
+/** `R1 + R2 at Socket 1.3`. */
+export function testWords(rig: Rig, { kind, circuit, point }: BayTest): string {
+  const { short } = readingText(kind)
+  if (point) return `${short} at ${indexParts(rig).get(point)?.name ?? point}`
+  const name = rig.runs.find(({ id }) => id === `${circuit}run`)?.name ?? circuit
+  return circuit ? `${short} of ${name}` : short
+}
+
+/** A reading as it would stand on the display. */
+export function outcomeWords(kind: string, outcome: Outcome): string {
+  if (!('value' in outcome)) return OUTCOME[outcome.is]
+  return `${outcome.is === 'over' ? '>' : ''}${formatQuantity(outcome.value, quantityOf(kind))}`
+}
+
+const OUTCOME = { tick: '✓', cross: '✗', none: 'no reading' } as const
