@@ -1,4 +1,15 @@
-/* Dependencies point one way: app, server, cli → schemas → core → a few small pure libraries. */
+/* Dependencies point one way: app, server, cli → schemas → words → core → a few small pure libraries. Inside the core they point from what uses to what is used, as docs/architecture.md draws it. */
+/** From the lowest to the highest; folders of one line do not know each other. */
+const LAYERS = [
+  'units|policies|findings',
+  'regulations',
+  'installation',
+  'design',
+  'exercise',
+  'bay',
+  'testing|isolation|inspection|containment',
+  'assessment',
+]
 const PURE_LIBRARIES = ['d3-random']
 const only = (name, from, to, comment) => ({
   name,
@@ -14,7 +25,7 @@ module.exports = {
     only(
       'core-imports-core',
       '^core/',
-      '^(app|server|cli|schemas|demo|test|scripts)/',
+      '^(app|server|cli|schemas|words|demo|test|scripts)/',
       'The core knows nothing of those who use it.',
     ),
     {
@@ -58,6 +69,21 @@ module.exports = {
       '^server/(repos|db)/',
       'A route translates; it does not query.',
     ),
+
+    only(
+      'words-above-core',
+      '^words/',
+      '^(app|server|cli|schemas|demo|test)/',
+      'Words are made from what the core returns.',
+    ),
+    { name: 'no-mutual-folders', severity: 'error', scope: 'folder', from: {}, to: { circular: true } },
+    ...LAYERS.map((_, i) => ({
+      name: `core-layers-${LAYERS[i]}`,
+      severity: 'error',
+      comment: 'Lower layers of the core know nothing of the higher ones.',
+      from: { path: `^core/(${LAYERS[i]})/` },
+      to: { path: `^core/(${LAYERS.slice(i + 1).join('|') || '-'})/` },
+    })),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

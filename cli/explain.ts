@@ -1,5 +1,5 @@
 import type { InstallationDesign } from '#core/design/reference'
-import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
+import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import { sourceLine } from '#core/regulations/source'
 import type { Edition } from '#core/regulations/editions'

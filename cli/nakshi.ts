@@ -53,7 +53,8 @@ function design(file?: string): Output {
 
 /** What the tests of the one circuit that is wired should show, by kind. */
 function expectedOfCircuit(exercise: Exercise) {
-  const bay = exercise.tests === WHOLE_BOARD ? undefined : bayUnderTest(assignmentOf(exercise), exercise.title)
+  const bay =
+    exercise.tests === WHOLE_BOARD ? undefined : bayUnderTest(assignmentOf(exercise), exercise.title)
   const asked = bay?.schedule.filter(({ isAsked }) => isAsked) ?? []
   return asked.map(({ key }) => {
     const expected = bay!.expected.get(key)!

@@ -6,7 +6,7 @@ import { simulate } from '#core/bay/behaviour/simulate'
 import { deadState, workingState } from '#core/bay/behaviour/state'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { TEST_VOLTS, type TestVolt } from '#core/bay/instruments/insulation'
-import { RESIDUAL_MULTIPLES, type ResidualMultiple } from '#core/bay/instruments/residual-test'
+import { RCD_MULTIPLES, type RcdMultiple } from '#core/bay/instruments/rcd-test'
 import { prepare, type Bench, type Setup } from '#core/bay/instruments/setup'
 import { INSTRUMENTS, INSTRUMENT_CODES, takeReading, type InstrumentCode } from '#core/bay/instruments/take'
 import { spiceListing } from '#core/bay/network/spice'
@@ -115,7 +115,7 @@ export function read(options: RigOptions, file?: string): Output {
     at: placesOf(bench, instrument, options),
     ratedA: number(options.rated ?? '30', 'rated') / 1e3,
     volt: choice(TEST_VOLTS, options.volt ?? '500', 'volt') as TestVolt,
-    multiple: choice(RESIDUAL_MULTIPLES, options.multiple ?? '1', 'multiple') as ResidualMultiple,
+    multiple: choice(RCD_MULTIPLES, options.multiple ?? '1', 'multiple') as RcdMultiple,
   })
   const [shown, sentences] = [displayWords(display), displaySentences(display)]
   const reading = display.is === 'reading' ? display.reading : null

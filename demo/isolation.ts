@@ -1,6 +1,6 @@
 /* Safe isolation in the demo: one kept, one with a critical breach and its repeat, one in hand, padlocks and a permit. */
 import { actField } from '#core/isolation/observation'
-import type { Act, ActKind } from '#core/isolation/act'
+import type { Act, ActKind } from '#core/isolation/model/act'
 import type { Repos } from '../server/repos'
 import type { Context } from '../server/services/context'
 import { decideObservation, saveObservation, startObservation } from '../server/services/observations'

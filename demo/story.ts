@@ -1,5 +1,5 @@
-import { stepWords } from '#core/design/step-kinds'
-import { stepOf, type NodeKey } from '#core/design/step-keys'
+import { stepWords } from '#core/design/model/step-kinds'
+import { stepOf, type NodeKey } from '#core/design/model/step-keys'
 import { followFrom } from '#core/design/follow'
 import { askedNodes, designOf, rulesOf, type Assignment } from '#core/exercise/assignment'
 import type { Answers } from '#core/assessment/marking/answer'

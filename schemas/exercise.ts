@@ -1,7 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
-import { STEP_KEYS, type StepKey } from '#core/design/step-keys'
+import { STEP_KEYS, type StepKey } from '#core/design/model/step-keys'
 import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
-import { DOUBLINGS, DRESSINGS, RESIDUAL_TESTS } from '#core/policies/policy'
+import { DOUBLINGS, DRESSINGS, RCD_TESTS } from '#core/policies/policy'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
 import { CONSEQUENCES, LINES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
@@ -9,7 +9,7 @@ import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { PREMISES } from '#core/regulations/diversity'
 import { EDITIONS } from '#core/regulations/editions'
 import { GROUPINGS } from '#core/regulations/factors'
-import { DC_CONTENTS } from '#core/regulations/residual'
+import { DC_CONTENTS } from '#core/regulations/rcd'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }
@@ -135,7 +135,7 @@ export const PolicySchema = Type.Object(
     followShare: Type.Number({ minimum: 0, maximum: 1 }),
     rounding: Type.Number({ minimum: 0.01, maximum: 0.05 }),
     library: oneOf(['open', 'closed']),
-    residualTests: Type.Optional(oneOf(RESIDUAL_TESTS)),
+    residualTests: Type.Optional(oneOf(RCD_TESTS)),
     doubling: Type.Optional(oneOf(DOUBLINGS)),
     dressing: Type.Optional(oneOf(DRESSINGS)),
   },

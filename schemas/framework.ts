@@ -1,8 +1,9 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { RUN_PARTS, type EvidenceKey, type Framework } from '#core/assessment/outcomes/framework'
+import { RUN_PARTS } from '#core/containment/parts-met'
+import type { EvidenceKey, Framework } from '#core/assessment/outcomes/framework'
 import { ITEM_GROUPS } from '#core/inspection/items'
-import { PARTS } from '#core/isolation/rule'
-import { STEP_KEYS } from '#core/design/step-keys'
+import { PARTS } from '#core/isolation/model/rule'
+import { STEP_KEYS } from '#core/design/model/step-keys'
 import { READING_EVIDENCE } from '#core/testing/kinds/kind'
 import type { Proved, Same } from './same'
 

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { ISOLATION_CHOICES, type IsolationPolicy } from '#core/isolation/policy'
+import { ISOLATION_CHOICES } from '#words/policies'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import { RUN_MODES } from './isolation-views'
 
 const strict = { additionalProperties: false }

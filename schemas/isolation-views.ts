@@ -1,9 +1,9 @@
-import type { Place } from '#core/isolation/act'
+import type { Place } from '#core/isolation/model/act'
 import type { Verdict } from '#core/isolation/judge'
 import type { ObservationFields } from '#core/isolation/observation'
-import type { IsolationPolicy, Level } from '#core/isolation/policy'
+import type { IsolationPolicy, Level } from '#core/policies/isolation'
 import type { Shown } from '#core/isolation/trainer/state'
-import type { Indicator } from '#core/isolation/act'
+import type { Indicator } from '#core/isolation/model/act'
 
 export const RUN_MODES = ['guided', 'free', 'assessment'] as const
 export type RunMode = (typeof RUN_MODES)[number]

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { STEP_KEYS } from '#core/design/step-keys'
+import { STEP_KEYS } from '#core/design/model/step-keys'
 import type { Answers } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { ExerciseSchema, PolicySchema } from './exercise'

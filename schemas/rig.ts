@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
-import { RESIDUAL_TYPES } from '#core/regulations/residual'
+import { RCD_TYPES } from '#core/regulations/rcd'
 import { COLOURS, DEVICE_ROLES, POLES, type Part, type Rig, type Wire } from '#core/bay/model/rig'
 import type { LoadKind } from '#core/bay/model/loads'
 import type { Proved, Same } from './same'
@@ -71,7 +71,7 @@ const PartSchema = Type.Unsafe<Part>(
           Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
         ),
         residual: orNull(
-          Type.Object({ ratedA: Positive, type: oneOf(RESIDUAL_TYPES), isDelayed: Type.Boolean() }, strict),
+          Type.Object({ ratedA: Positive, type: oneOf(RCD_TYPES), isDelayed: Type.Boolean() }, strict),
         ),
         detectsArcs: Type.Boolean(),
         plugFuseA: Type.Unsafe<3 | 13 | null>({ enum: [null, 3, 13] }),

@@ -16,7 +16,7 @@ import type { ReadingMark } from '#core/testing/judge/judge'
 import type { ReadingKey } from '#core/testing/kinds/kinds'
 import type { Readings } from '#core/testing/readings'
 import type { Role } from '#core/exercise/roster'
-import type { IsolationPolicy } from '#core/isolation/policy'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import type { BoardView } from './schedule-views'
 import type { LockView, RepeatView } from './isolation-views'
 import type { Decision, StageEvent } from './marking-views'
@@ -93,7 +93,7 @@ export interface WorkView {
   readonly answers: Answers
   readonly readings: Readings
   readonly readingKeys: readonly ReadingKey[]
-  readonly ratedResidualMA: number | null
+  readonly rcdMA: number | null
   readonly events: readonly StageEvent[]
   /** Where the whole board is tested: its schedule. */
   readonly board: BoardView | null

@@ -1,8 +1,8 @@
 import type { Addition, Duty } from '#core/design/advisers/addition'
-import type { ResidualWay } from '#core/design/advisers/residual'
-import type { ResidualNeed } from '#core/design/residual-needs'
+import type { RcdWay } from '#core/design/advisers/rcd'
+import type { RcdNeed } from '#core/design/limits/rcd-needs'
 
-export const NEED_SENTENCE: Readonly<Record<ResidualNeed['code'], string>> = {
+export const NEED_SENTENCE: Readonly<Record<RcdNeed['code'], string>> = {
   sockets: 'Socket-outlets up to the rating that the edition names need additional protection.',
   concealed: 'The cable lies less than 50 mm deep without mechanical protection.',
   dwellingLighting: 'Lighting circuits in homes need additional protection since 2018.',
@@ -11,7 +11,7 @@ export const NEED_SENTENCE: Readonly<Record<ResidualNeed['code'], string>> = {
   faultProtection: 'In a TT system the residual device is what clears a fault to earth.',
 }
 
-export const WAY_TEXT: Readonly<Record<ResidualWay, { readonly name: string; readonly cost: string }>> = {
+export const WAY_TEXT: Readonly<Record<RcdWay, { readonly name: string; readonly cost: string }>> = {
   rcbo: {
     name: 'An RCBO in place of the breaker',
     cost: 'Board dead for a short while. One fault opens one circuit. Only a make that the board was tested with.',

@@ -1,4 +1,4 @@
-import type { Constraint } from '#core/design/step'
+import type { Constraint } from '#core/design/model/step'
 import { formatQuantity } from '#core/units/format'
 
 type Params = Constraint['params']

@@ -1,6 +1,6 @@
 import type { Pull, RunProblem } from '#core/containment/check'
 import type { Pattern } from '#core/containment/measure'
-import type { RunPart } from '#core/assessment/outcomes/framework'
+import type { RunPart } from '#core/containment/parts-met'
 import type { Direction, Joint } from '#core/containment/containment-run'
 
 export const DIRECTION_NAME: Readonly<Record<Direction, string>> = {

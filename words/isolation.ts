@@ -1,5 +1,5 @@
-import type { ActKind, Indicator, Proof } from '#core/isolation/act'
-import type { IsolationPart } from '#core/isolation/rule'
+import type { ActKind, Indicator, Proof } from '#core/isolation/model/act'
+import type { IsolationPart } from '#core/isolation/model/rule'
 
 /** What each constraint asks for, and why. */
 export const RULE_TEXT: Readonly<

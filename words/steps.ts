@@ -1,4 +1,4 @@
-import type { StepKey } from '#core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 
 /** What a step is called, asked for, and explained as. Plain words; the symbol stands beside them. */
 export interface StepText {

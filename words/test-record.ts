@@ -144,7 +144,7 @@ const failureWords = (failure: RecordFailure, names: ScopeNames): string =>
     : itemName(`reading.${failure.reading}`, names)
 
 /** How often the residual device is to be tested by its button, as its notice says; BS 7671 514.12.2, from memory. */
-export const RESIDUAL_NOTICE: Readonly<Record<Edition, string>> = {
+export const RCD_NOTICE: Readonly<Record<Edition, string>> = {
   '17-A3': 'every three months',
   '18': 'every six months',
   '18-A2': 'every six months',

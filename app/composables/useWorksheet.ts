@@ -1,4 +1,4 @@
-import type { NodeKey } from '#core/design/step-keys'
+import type { NodeKey } from '#core/design/model/step-keys'
 import type { ReadingKey } from '#core/testing/kinds/kinds'
 import type { WorkView } from '#schemas/views'
 

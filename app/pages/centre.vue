@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Framework } from '#core/assessment/outcomes/framework'
-import { ISOLATION_CHOICES, type IsolationPolicy } from '#core/isolation/policy'
+import { ISOLATION_CHOICES } from '#words/policies'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
 import type { CentreView } from '#schemas/views'
-import { POLICY_TEXTS } from '~/texts/policies'
+import { POLICY_TEXTS } from '#words/policies'
 
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
 const session = useSession()

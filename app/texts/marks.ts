@@ -1,4 +1,4 @@
-import { stepWords } from '#core/design/step-kinds'
+import { stepWords } from '#core/design/model/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'

@@ -4,7 +4,7 @@ import type { CableKind, Method } from '#core/regulations/cables/cable'
 import type { DeviceFamily } from '#core/regulations/devices'
 import type { Premises } from '#core/regulations/diversity'
 import type { GroupingArrangement } from '#core/regulations/factors'
-import type { DcContent } from '#core/regulations/residual'
+import type { DcContent } from '#core/regulations/rcd'
 import type { Use } from '#core/regulations/supply'
 
 /* What the choices of an installation are called, in full and short enough for a table cell. */

@@ -1,4 +1,4 @@
-import type { Act, ActKind } from '#core/isolation/act'
+import type { Act, ActKind } from '#core/isolation/model/act'
 
 /** Second tap of an act that has more than one way to go. */
 export interface Variant {

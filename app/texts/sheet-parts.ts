@@ -1,6 +1,7 @@
 import type { PublicCircuit } from '#core/exercise/assignment'
-import { STEP_KINDS, type Choice } from '#core/design/step-kinds'
-import { stepOf, type NodeKey, type StepKey } from '#core/design/step-keys'
+import { STEP_KINDS } from '#core/design/model/step-kinds'
+import type { Choice } from '#core/design/model/step-kinds'
+import { stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
 import { CONDUITS_MM } from '#core/regulations/containment'
 import { DEVICES } from '#core/regulations/devices'
 

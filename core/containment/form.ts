@@ -1,6 +1,6 @@
 import { MOST_RIGHT_ANGLES } from './check'
 import { TOLERANCE_MM } from './measure'
-import { PASS_PERCENT, type RunLimits } from './verdict'
+import { PASS_PERCENT, type RunLimits } from './parts-met'
 import {
   DIRECTIONS,
   JOINTS,

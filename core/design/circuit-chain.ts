@@ -18,7 +18,7 @@ import {
   protectiveEndToEnd,
 } from './steps/fault-loop'
 import { maximumLoopImpedance } from './steps/maximum-loop-impedance'
-import { residualDelay, residualDevice, residualTypeStep } from './steps/residual-device'
+import { residualDelay, rcdDevice, rcdTypeStep } from './steps/rcd'
 import { selectivityStep } from './steps/selectivity'
 import { startingCurrent } from './steps/starting-current'
 import type { CircuitStep } from './steps/step-context'
@@ -48,8 +48,8 @@ export const CABLE_STEPS: readonly CircuitStep[] = [
   coldResistance,
   hotResistance,
   loopImpedance,
-  residualDevice,
-  residualTypeStep,
+  rcdDevice,
+  rcdTypeStep,
   residualDelay,
   maximumLoopImpedance,
   earthFaultCurrent,

@@ -1,8 +1,8 @@
 import type { BoardTask } from './board/board-task'
-import type { Task } from './task'
+import type { Task } from './model/task'
 import type { Installation } from '../installation/installation'
-import type { Step, StepValues } from './step'
-import { nodeKey, type NodeKey, type StepKey } from './step-keys'
+import type { Step, StepValues } from './model/step'
+import { nodeKey, type NodeKey, type StepKey } from './model/step-keys'
 import { walkInstallation, type DesignRules } from './walk'
 
 /**

@@ -1,6 +1,6 @@
-import { faultClearedByResidual, maximumZsOhm, sizeFor } from './limits'
+import { faultClearedByRcd, maximumZsOhm, sizeFor } from './limits/limits'
 import type { CircuitDesign } from './reference'
-import type { Task } from './task'
+import type { Task } from './model/task'
 
 /** Rule of thumb for a cold measurement; common practice (On-Site Guide Appendix B values are about 0.8 of Table 41.3). */
 const COLD_FRACTION = 0.8
@@ -9,7 +9,7 @@ const COLD_FRACTION = 0.8
 export type ZsLimitRule = 'rcd' | 'eightyPercent' | 'corrected'
 
 export function zsLimitRule(task: Task): ZsLimitRule {
-  if (faultClearedByResidual(task)) return 'rcd'
+  if (faultClearedByRcd(task)) return 'rcd'
   return task.measuredZs === 'eighty-percent' ? 'eightyPercent' : 'corrected'
 }
 
@@ -18,7 +18,7 @@ export function measuredZsLimitOhm({ task, values }: CircuitDesign): number | un
   const { in: ratingA, csa, residual = 0 } = values
   if (ratingA === undefined || csa === undefined) return undefined
   const limit = maximumZsOhm(task, ratingA, residual)
-  if (faultClearedByResidual(task) && residual > 0) return limit
+  if (faultClearedByRcd(task) && residual > 0) return limit
   if (task.measuredZs === 'eighty-percent') return COLD_FRACTION * limit
   // Own correction: only the installation's conductors warm up, the supply's share does not.
   return task.supply.zeOhm + (limit - task.supply.zeOhm) / sizeFor(task, csa)!.hotMultiplier

@@ -1,5 +1,5 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
-import type { Task } from './task'
+import type { Task } from './model/task'
 import type { BoardTask } from './board/board-task'
 import {
   hotZsOhm,
@@ -9,10 +9,10 @@ import {
   voltDropLimitV,
   voltDropV,
   type SizeFailure,
-} from './limits'
-import { neededResidualA } from './residual-needs'
-import type { Constraint, Step, StepValues, Worked } from './step'
-import type { StepKey } from './step-keys'
+} from './limits/limits'
+import { neededRcdA } from './limits/rcd-needs'
+import type { Constraint, Step, StepValues, Worked } from './model/step'
+import type { StepKey } from './model/step-keys'
 import { walkInstallation, type DesignRules } from './walk'
 
 export interface WorkedStep extends Worked {
@@ -125,6 +125,6 @@ export function limitUse({
     rating: task.topology === 'ring' || task.existing ? 0 : values.ib! / values.in!,
     capacity: values.itMin! / size.ratingA,
     voltDrop: voltDropV(task, size, values.ib!) / voltDropLimitV(task),
-    loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in!, neededResidualA(task, values.in!)),
+    loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in!, neededRcdA(task, values.in!)),
   }
 }

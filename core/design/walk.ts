@@ -1,12 +1,12 @@
 import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
-import type { DeviceAbove, SupplyHere, Task } from './task'
+import type { DeviceAbove, SupplyHere, Task } from './model/task'
 import type { Board, Circuit, Installation } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
 import type { Edition } from '../regulations/editions'
 import type { BoardStep, BoardTask, Contribution } from './board/board-task'
 import { DEMAND_STEPS, SWITCH_STEPS } from './board-chain'
 import { CABLE_STEPS, LOAD_STEPS } from './circuit-chain'
-import type { StepValues } from './step'
+import type { StepValues } from './model/step'
 import type { CircuitStep } from './steps/step-context'
 
 /** What a design is worked by, beside the installation itself. */

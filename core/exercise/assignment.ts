@@ -1,6 +1,6 @@
 import { referenceDesign, type InstallationDesign } from '../design/reference'
-import type { Step, StepValues } from '../design/step'
-import { nodeKey, type NodeKey, type StepKey } from '../design/step-keys'
+import type { Step, StepValues } from '../design/model/step'
+import { nodeKey, type NodeKey, type StepKey } from '../design/model/step-keys'
 import { walkInstallation, type DesignRules } from '../design/walk'
 import type { Circuit, Installation } from '../installation/installation'
 import { WHOLE_BOARD, type Exercise } from './exercise'

@@ -1,4 +1,4 @@
-import type { StepKey } from '../design/step-keys'
+import type { StepKey } from '../design/model/step-keys'
 import type { Installation } from '../installation/installation'
 import type { Edition } from '../regulations/editions'
 import type { Policy } from '../policies/policy'

@@ -1,4 +1,4 @@
-import type { StepKey } from '../design/step-keys'
+import type { StepKey } from '../design/model/step-keys'
 import type { Circuit, Installation, Load } from '../installation/installation'
 import type { Exercise } from './exercise'
 import { DEFAULT_POLICY } from '../policies/policy'

@@ -1,4 +1,4 @@
-import type { StepKey } from '../design/step-keys'
+import type { StepKey } from '../design/model/step-keys'
 
 /** Sets of steps that are asked together; an instructor starts from one and adds or takes away. */
 export const ASK_SETS = {

@@ -1,5 +1,5 @@
 import { sizeOf } from '../regulations/cables/sizes'
-import { DEVICES, hasResidual } from '../regulations/devices'
+import { DEVICES, hasRcd } from '../regulations/devices'
 import type { Board, Circuit, Installation } from './installation'
 import { boardFedBy, boardsOutward } from './tree'
 
@@ -121,7 +121,7 @@ function circuitProblems(installation: Installation, circuit: Circuit): Structur
   const isFuse = DEVICES[circuit.device.family].fuse !== null
   if (isFuse && circuit.device.curve !== null) add('curve', 'fuseHasCurve')
   if (!isFuse && circuit.device.curve === null) add('curve', 'curveMissing')
-  if (hasResidual(circuit.device.family) && circuit.residualA === null) add('residual', 'residualMissing')
+  if (hasRcd(circuit.device.family) && circuit.residualA === null) add('residual', 'residualMissing')
   if (circuit.load.basis === 'lamps' && circuit.phases === 3) add('basis', 'motorLamps')
   const { existing } = circuit
   if (existing && !DEVICES[circuit.device.family].ratingsA.includes(existing.ratingA))

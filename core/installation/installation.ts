@@ -3,7 +3,7 @@ import type { DrawnRun } from '../regulations/containment'
 import type { Device } from '../regulations/devices'
 import type { Premises } from '../regulations/diversity'
 import type { GroupingArrangement } from '../regulations/factors'
-import type { DcContent } from '../regulations/residual'
+import type { DcContent } from '../regulations/rcd'
 import type { Arrangement, Phases, Use } from '../regulations/supply'
 
 /** The intake: what the distributor brings and what follows from it. */

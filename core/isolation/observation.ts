@@ -1,5 +1,5 @@
-import { ACT_KINDS, INDICATORS, PLACES, PROOFS, type Act } from './act'
-import { LEVELS, type Level } from './policy'
+import { ACT_KINDS, INDICATORS, PLACES, PROOFS, type Act } from './model/act'
+import { LEVELS, type Level } from '../policies/isolation'
 
 /** An isolation as an assessor taps it, as flat text: `act.<time>` → the act, `undo.<time>`, `remark.<time>`, and what was known before. */
 export type ObservationFields = Readonly<Record<string, string>>

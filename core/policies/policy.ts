@@ -14,7 +14,7 @@ export interface Policy {
   /** May the reference library be opened from a worksheet? */
   readonly library: 'open' | 'closed'
   /** Which residual tests a schedule asks for: what the edition says, or also half and five times IΔn. Left out: by the edition. */
-  readonly residualTests?: ResidualTests
+  readonly residualTests?: RcdTests
   /** Single conductors in a terminal: either way, doubled over, or single. Left out: either way. */
   readonly doubling?: Doubling
   /** Whether tidiness in the board is graded or only noted. Left out: noted. */
@@ -26,8 +26,8 @@ export type Doubling = (typeof DOUBLINGS)[number]
 export const DRESSINGS = ['noted', 'marked'] as const
 export type Dressing = (typeof DRESSINGS)[number]
 
-export const RESIDUAL_TESTS = ['edition', 'all'] as const
-export type ResidualTests = (typeof RESIDUAL_TESTS)[number]
+export const RCD_TESTS = ['edition', 'all'] as const
+export type RcdTests = (typeof RCD_TESTS)[number]
 
 export const DEFAULT_POLICY: Policy = {
   measuredZs: 'eighty-percent',

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/assessment/outcomes/framework'
-import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/isolation/policy'
+import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/policies/isolation'
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
 import type { PolicyChange } from '#schemas/views'
 

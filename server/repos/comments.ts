@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { StepKey } from '#core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 import type { Comment } from '#schemas/marking-views'
 
 export function createCommentsRepo(db: Database) {

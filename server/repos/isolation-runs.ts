@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { IsolationPolicy } from '#core/isolation/policy'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import type { RunMode } from '#schemas/isolation-views'
 
 export interface StoredRun {

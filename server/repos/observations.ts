@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { IsolationPolicy } from '#core/isolation/policy'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import type { ObservationFields } from '#core/isolation/observation'
 import type { ObservationDecision, RepeatView } from '#schemas/isolation-views'
 import type { PersonOccasion } from './decisions'

@@ -1,4 +1,4 @@
-import type { IsolationPolicy } from '#core/isolation/policy'
+import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { CentreView } from '#schemas/views'

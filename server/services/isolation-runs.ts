@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto'
 import type { DevicePart } from '#core/bay/model/rig'
-import { moveKey, movesAt, type Move } from '#core/isolation/trainer/move'
+import { moveKey, type Move } from '#core/isolation/trainer/move'
+import { movesAt } from '#core/isolation/trainer/moves-at'
 import { MOST_SEED, judgeRun, nextHint, replay } from '#core/isolation/trainer/run'
 import { SCENARIOS, scenario } from '#core/isolation/trainer/scenarios/scenarios'
 import type { TrainerState } from '#core/isolation/trainer/state'

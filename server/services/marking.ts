@@ -1,5 +1,5 @@
 import { composeFeedback } from '#words/feedback'
-import { stepOf } from '#core/design/step-keys'
+import { stepOf } from '#core/design/model/step-keys'
 import { propose, type Marked } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { presentItem } from '#core/assessment/upgrade'

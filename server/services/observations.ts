@@ -6,7 +6,7 @@ import {
   standingActs,
   type ObservationFields,
 } from '#core/isolation/observation'
-import type { Site } from '#core/isolation/rule'
+import type { Site } from '#core/isolation/model/rule'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
 import { RULE_TEXT } from '#words/isolation'
 import type {

@@ -1,6 +1,6 @@
 import { permissionUntil } from '#core/exercise/attempt/permission'
 import { after, writable, type Act, type Stage } from '#core/exercise/attempt/stages'
-import { stepOf } from '#core/design/step-keys'
+import { stepOf } from '#core/design/model/step-keys'
 import { askedNodes, designOf, publicInstallation } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
 import { energiseGate } from '#core/testing/judge/gate'
@@ -121,8 +121,7 @@ function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, att
       isDesigned && tested
         ? [...askedKeys({ repos }, attempt, true), ...askedKeys({ repos }, attempt, false)]
         : [],
-    ratedResidualMA:
-      isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
+    rcdMA: isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
     events: events.filter((event) => event.act !== 'decide' || decision),
     board:
       isDesigned && isWholeBoard({ repos }, attempt)

@@ -1,7 +1,7 @@
 /* Safe isolation on the server: rehearsals that give nothing away, observations that lose nothing, signatures, locks, permits, the record. */
 import { beforeEach, describe, expect, test } from 'vitest'
 import { actField } from '#core/isolation/observation'
-import type { Act, ActKind } from '#core/isolation/act'
+import type { Act, ActKind } from '#core/isolation/model/act'
 import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
 import { endRun, isolationHome, moveRun, showRun, startRun } from '../../server/services/isolation-runs'
 import {

@@ -1,7 +1,7 @@
 /* What the screens say: the thread of stages, the facts of a task, marks in words. */
 import { describe, expect, test } from 'vitest'
 import type { Stage } from '#core/exercise/attempt/stages'
-import { stepWords } from '#core/design/step-kinds'
+import { stepWords } from '#core/design/model/step-kinds'
 import { publicInstallation } from '#core/exercise/assignment'
 import { judgeReadings } from '#core/testing/judge/judge'
 import type { WorkView } from '#schemas/views'
@@ -31,7 +31,7 @@ const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   answers: {},
   readings: {},
   readingKeys: stage === 'design' ? [] : askedKeys,
-  ratedResidualMA: null,
+  rcdMA: null,
   events: [],
   board: null,
   ...parts,
@@ -74,9 +74,11 @@ describe('the thread of stages', () => {
     ])
   })
   test('half the readings are half the stitches', () => {
-    const dead = workStages(view('dead', { readings: { 'c1.r1r2@c1p4': '0.4', 'c1.irLN': '>999' } }), 0, 19).find(
-      ({ key }) => key === 'dead',
-    )!
+    const dead = workStages(
+      view('dead', { readings: { 'c1.r1r2@c1p4': '0.4', 'c1.irLN': '>999' } }),
+      0,
+      19,
+    ).find(({ key }) => key === 'dead')!
     expect(dead.progress).toBeCloseTo(2 / 5)
   })
 })

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { adviseAddition, type AdditionQuestion } from '#core/design/advisers/addition'
-import { adviseResidual, type ResidualQuestion } from '#core/design/advisers/residual'
+import { adviseRcd, type RcdQuestion } from '#core/design/advisers/rcd'
 import { WHEEL, solveWheel } from '#core/design/calculator/laws'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { DEFAULT_POLICY } from '#core/policies/policy'
@@ -149,7 +149,7 @@ test('the single-line diagram has every board and circuit once, each board below
 })
 
 describe('advisers', () => {
-  const home: ResidualQuestion = {
+  const home: RcdQuestion = {
     edition: '18-A2',
     use: 'sockets',
     premises: 'dwelling',
@@ -161,15 +161,14 @@ describe('advisers', () => {
     boardTakesRcbo: true,
     isAddition: true,
   }
-  const ways = (parts: Partial<ResidualQuestion>) =>
-    adviseResidual({ ...home, ...parts }).ways.map(({ way }) => way)
+  const ways = (parts: Partial<RcdQuestion>) => adviseRcd({ ...home, ...parts }).ways.map(({ way }) => way)
   test('editions differ: a 32 A socket circuit and a light at home were free of it in 2015', () => {
     expect(
-      (['17-A3', '18', '18-A2'] as const).map((edition) => adviseResidual({ ...home, edition }).neededA),
+      (['17-A3', '18', '18-A2'] as const).map((edition) => adviseRcd({ ...home, edition }).neededA),
     ).toEqual([0, 0.03, 0.03])
     expect(
       (['17-A3', '18'] as const).map(
-        (edition) => adviseResidual({ ...home, edition, use: 'lighting', ratingA: 6 }).neededA,
+        (edition) => adviseRcd({ ...home, edition, use: 'lighting', ratingA: 6 }).neededA,
       ),
     ).toEqual([0, 0.03])
   })
@@ -186,7 +185,7 @@ describe('advisers', () => {
         ...home,
         addition: 'single-to-twin',
         earthingAdequate: true,
-        hasResidual: false,
+        hasRcd: false,
         isSpurOfSpur: false,
         ...parts,
       }).duties.map(({ duty }) => duty)
@@ -196,7 +195,7 @@ describe('advisers', () => {
       expect.arrayContaining(['extend-ring', 'residual', 'record-minor']),
     )
     expect(ask({ addition: 'new-circuit' })).toContain('record-full')
-    expect(ask({ hasResidual: true })).toContain('residual-there')
+    expect(ask({ hasRcd: true })).toContain('residual-there')
   })
   test('every answer has its sentence', () => {
     for (const words of [

@@ -1,9 +1,10 @@
 /* The trainer: scenarios computed from the bay, played through. What happens in them is common practice, no source. */
 import { describe, expect, it } from 'vitest'
 import { touchTerminal } from '#core/bay/behaviour/touch'
-import { DEFAULT_ISOLATION } from '#core/isolation/policy'
+import { DEFAULT_ISOLATION } from '#core/policies/isolation'
 import { judgeRun, replay } from '#core/isolation/trainer/run'
-import { moveKey, movesAt, type Move } from '#core/isolation/trainer/move'
+import { moveKey, type Move } from '#core/isolation/trainer/move'
+import { movesAt } from '#core/isolation/trainer/moves-at'
 import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
 import { rigProblems } from '#core/bay/model/check'
 import { indexParts } from '#core/bay/model/terminals'

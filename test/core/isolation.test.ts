@@ -1,10 +1,11 @@
 /* Safe isolation as constraints. Sources: HSE GS 38 and HSG85 for live–dead–live and securing, from memory; the rest common practice, no source. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Act, ActKind } from '#core/isolation/act'
+import type { Act, ActKind } from '#core/isolation/model/act'
 import { judgeIsolation, RULES } from '#core/isolation/judge'
-import { DEFAULT_ISOLATION, ISOLATION_CHOICES } from '#core/isolation/policy'
-import type { Site } from '#core/isolation/rule'
+import { DEFAULT_ISOLATION } from '#core/policies/isolation'
+import { ISOLATION_CHOICES } from '#words/policies'
+import type { Site } from '#core/isolation/model/rule'
 import { RULE_TEXT } from '#words/isolation'
 
 const site = (parts: Partial<Site> = {}): Site => ({

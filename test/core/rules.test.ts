@@ -17,7 +17,7 @@ import { judgeReadings } from '#core/testing/judge/judge'
 import { previewRoster } from '#core/exercise/roster'
 import framework from '../../frameworks/workshop-unit.json'
 import { typedAnswers, typedReadings } from '../../demo/story'
-import type { Task } from '#core/design/task'
+import type { Task } from '#core/design/model/task'
 import { RULES, aTask, anExercise, around, bayOfTask } from '../support/task'
 import { assignmentOf } from '#core/exercise/assignment'
 
@@ -184,7 +184,11 @@ describe('from marks to a proposal', () => {
       reason: 'Shown at the bay, wrote it on the board.',
     }
     expect(propose(sheet, criteria, [override])).toMatchObject({ met: true, critical: [] })
-    const against: Override = { item: 'reading.c1.zs@c1p4', verdict: 'wrong', reason: 'Measured at the wrong point.' }
+    const against: Override = {
+      item: 'reading.c1.zs@c1p4',
+      verdict: 'wrong',
+      reason: 'Measured at the wrong point.',
+    }
     const proposal = propose(sheet, criteria, [override, against])
     expect(proposal.criteria.find((criterion) => criterion.code === 'T4')!.met).toBe(false)
     expect(composeFeedback(sheet, [override, against], proposal)).toContain('Measured at the wrong point.')

@@ -1,7 +1,7 @@
 /* Whatever is typed, the answer is a sentence: nothing crashes, nothing reads “NaN” or “undefined”. */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { CIRCUIT_STEP_KEYS } from '#core/design/step-keys'
+import { CIRCUIT_STEP_KEYS } from '#core/design/model/step-keys'
 import { composeFeedback } from '#words/feedback'
 import { propose } from '#core/assessment/marking/proposal'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'

@@ -1,10 +1,10 @@
 /* Ways of going wrong in circuits of every kind, each recognised by the value that it leads to. The arithmetic stands beside it. */
 import { describe, expect, test } from 'vitest'
 import { followFrom } from '#core/design/follow'
-import { stepWords } from '#core/design/step-kinds'
-import { stepOf, type NodeKey } from '#core/design/step-keys'
+import { stepWords } from '#core/design/model/step-kinds'
+import { stepOf, type NodeKey } from '#core/design/model/step-keys'
 import { askedNodes, rulesOf, type Assignment } from '#core/exercise/assignment'
-import type { Task } from '#core/design/task'
+import type { Task } from '#core/design/model/task'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { findingSentence } from '#words/findings/findings'
 import { aCircuit, aTask, anInstallation, asksEverything, around } from '../support/task'

@@ -1,6 +1,6 @@
 /* The whole way: set, design with one slip in Ib, test, permit, decide, and the stitch in the record. */
 import type { Page } from '@playwright/test'
-import type { StepKey } from '../../core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 import { assignmentOf, designOf, type Assignment } from '../../core/exercise/assignment'
 import { typedAnswers, typedReadings } from '../../demo/story'
 import { choose, expect, fillDesign, saved, signIn, test } from './support'

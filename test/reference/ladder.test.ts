@@ -3,7 +3,7 @@
  * taken at each node, solved from the node equations (Gauss–Seidel), sharing nothing with the core's shares.
  */
 import { expect, test } from 'vitest'
-import { dropShare } from '#core/design/limits'
+import { dropShare } from '#core/design/limits/limits'
 import { aTask } from '../support/task'
 
 /** Largest drop of a chain of `segments` resistances of 1 Ω in all, fed at one end or at both, 1 A taken in all by the nodes given. */

@@ -5,7 +5,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openingBand, plugFuseBand } from '#core/bay/protection/band'
-import { arcTimeS, residualBand, seesDc } from '#core/bay/protection/residual'
+import { arcTimeS, rcdBand, seesDc } from '#core/bay/protection/rcd'
 import { openingTimeS } from '#core/regulations/time-current'
 
 const breaker = (curve: 'B' | 'C' | 'D') => ({ family: 'breaker', curve }) as const
@@ -86,15 +86,14 @@ describe('residual devices', () => {
   it('do not act below half of IΔn and always at IΔn, whatever the specimen', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 1, noNaN: true }), (share) => {
-        expect(residualBand(general, 0.0149, share)).toBeUndefined()
-        expect(residualBand(general, 0.03, share)!.latestS).toBeLessThanOrEqual(0.3)
+        expect(rcdBand(general, 0.0149, share)).toBeUndefined()
+        expect(rcdBand(general, 0.03, share)!.latestS).toBeLessThanOrEqual(0.3)
       }),
     )
   })
-  it('30 mA at 150 mA within 40 ms', () =>
-    expect(residualBand(general, 0.15)!.latestS).toBeLessThanOrEqual(0.04))
+  it('30 mA at 150 mA within 40 ms', () => expect(rcdBand(general, 0.15)!.latestS).toBeLessThanOrEqual(0.04))
   it('a delayed device waits 130 ms and no longer than 500 ms at IΔn', () => {
-    const { earliestS, latestS, usualS } = residualBand({ ratedA: 0.1, type: 'A', isDelayed: true }, 0.1)!
+    const { earliestS, latestS, usualS } = rcdBand({ ratedA: 0.1, type: 'A', isDelayed: true }, 0.1)!
     expect([earliestS, latestS]).toEqual([0.13, 0.5])
     expect(usualS).toBeGreaterThan(earliestS)
     expect(usualS).toBeLessThan(latestS)

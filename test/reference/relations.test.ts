@@ -11,7 +11,7 @@ import { EDITIONS, editionOn } from '#core/regulations/editions'
 import { AMBIENT_FACTOR, GROUND_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'
 import { FUSE_LOOP_OHM, fuseCurrentA, fuseTimeS, type FuseFamily } from '#core/regulations/fuses'
 import { breakerEnergyA2s } from '#core/regulations/let-through'
-import { neededResidualType, residualTimeS } from '#core/regulations/residual'
+import { neededRcdType, rcdTimeS } from '#core/regulations/rcd'
 import { searchLibrary } from '#core/regulations/library/search'
 import { openingTimeS } from '#core/regulations/time-current'
 
@@ -212,18 +212,18 @@ test('times by system, use and edition (BS 7671 Table 41.1, 411.3.2)', () => {
 })
 
 test('residual devices: type by load and edition (531.3.3), opening times (BS EN 61008-1 Table 1)', () => {
-  expect(EDITIONS.map((edition) => neededResidualType('none', edition, false))).toEqual(['AC', 'AC', 'A'])
-  expect(neededResidualType('none', '18-A2', true)).toBe('AC')
+  expect(EDITIONS.map((edition) => neededRcdType('none', edition, false))).toEqual(['AC', 'AC', 'A'])
+  expect(neededRcdType('none', '18-A2', true)).toBe('AC')
   expect(
-    (['pulsating', 'mixed', 'smooth'] as const).map((content) => neededResidualType(content, '18', true)),
+    (['pulsating', 'mixed', 'smooth'] as const).map((content) => neededRcdType(content, '18', true)),
   ).toEqual(['A', 'F', 'B'])
-  expect([0.029, 0.03, 0.06, 0.15].map((amps) => residualTimeS(0.03, false, amps))).toEqual([
+  expect([0.029, 0.03, 0.06, 0.15].map((amps) => rcdTimeS(0.03, false, amps))).toEqual([
     undefined,
     0.3,
     0.15,
     0.04,
   ])
-  expect(residualTimeS(0.1, true, 0.1)).toBe(0.5)
+  expect(rcdTimeS(0.1, true, 0.1)).toBe(0.5)
 })
 
 test('which edition held on a day', () => {

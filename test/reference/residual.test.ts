@@ -1,7 +1,7 @@
 /* When is a residual device needed? BS 7671:2018+A2:2022, regulation by regulation, from memory. */
 import { describe, expect, test } from 'vitest'
-import { neededResidualA, residualNeeds } from '#core/design/residual-needs'
-import type { Task } from '#core/design/task'
+import { neededRcdA, rcdNeeds } from '#core/design/limits/rcd-needs'
+import type { Task } from '#core/design/model/task'
 import { aTask } from '../support/task'
 
 const FIXED: Partial<Task> = {
@@ -14,8 +14,8 @@ const FIXED: Partial<Task> = {
 const need = (parts: Partial<Task>, ratingA = 16) => {
   const task = aTask({ ...FIXED, ...parts })
   return {
-    milliampere: Math.round(neededResidualA(task, ratingA) * 1e3),
-    regulations: residualNeeds(task, ratingA).map((rule) => rule.regulation),
+    milliampere: Math.round(neededRcdA(task, ratingA) * 1e3),
+    regulations: rcdNeeds(task, ratingA).map((rule) => rule.regulation),
   }
 }
 

@@ -5,7 +5,7 @@
  */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { Task } from '#core/design/task'
+import type { Task } from '#core/design/model/task'
 import { tasks } from '../support/arbitrary'
 import { worked } from '../support/task'
 

@@ -5,7 +5,7 @@ import { CABLES, pairOhmPerM, sizeOf } from '#core/regulations/cables/sizes'
 import { COPPER_OHM_PER_M, copperMultiplier } from '#core/regulations/conductors'
 import { breakerMaximumZsOhm, type Curve } from '#core/regulations/devices'
 import { AMBIENT_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'
-import { residualMaximumZsOhm } from '#core/regulations/residual'
+import { rcdMaximumZsOhm } from '#core/regulations/rcd'
 
 // BS 7671:2018 Table 41.3, maximum Zs at 230 V with Cmin 0.95, Ω; the printed values, not the formula.
 test.each<[Curve, number, number]>([
@@ -44,7 +44,7 @@ test.each([
   [0.1, 500],
   [0.3, 167],
 ])('Table 41.5: %d A allows %d Ω', (residual, ohm) => {
-  expect(residualMaximumZsOhm(residual)).toBe(ohm)
+  expect(rcdMaximumZsOhm(residual)).toBe(ohm)
 })
 
 // BS 7671:2018 Tables 4D5 and 4D1A, A.

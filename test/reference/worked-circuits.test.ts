@@ -4,8 +4,8 @@
  */
 import { describe, expect, test } from 'vitest'
 import { referenceDesign } from '#core/design/reference'
-import type { StepKey } from '#core/design/step-keys'
-import type { Task } from '#core/design/task'
+import type { StepKey } from '#core/design/model/step-keys'
+import type { Task } from '#core/design/model/task'
 import type { Circuit, Installation } from '#core/installation/installation'
 import { RULES, aBoard, aCircuit, aTask, anInstallation, worked } from '../support/task'
 

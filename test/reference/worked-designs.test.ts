@@ -3,8 +3,8 @@
  * memory). The arithmetic stands beside each value, so that a teacher can check it.
  */
 import { expect, test } from 'vitest'
-import type { StepKey } from '#core/design/step-keys'
-import type { Task } from '#core/design/task'
+import type { StepKey } from '#core/design/model/step-keys'
+import type { Task } from '#core/design/model/task'
 import { aTask, expectedByKind, worked as workTask } from '../support/task'
 
 function expectDesign(task: Task, worked: Partial<Record<StepKey, number>>) {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { CableKind } from '#core/regulations/cables/cable'
 import { methodsOf } from '#core/regulations/cables/sizes'
 import { AMBIENT_FACTOR } from '#core/regulations/factors'
-import type { Task } from '#core/design/task'
+import type { Task } from '#core/design/model/task'
 import { aTask } from './task'
 
 /** Any radial final circuit that an instructor might write down, solvable or not. */

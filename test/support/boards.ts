@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { CIRCUIT_STEP_KEYS, BOARD_STEP_KEYS } from '#core/design/step-keys'
+import { CIRCUIT_STEP_KEYS, BOARD_STEP_KEYS } from '#core/design/model/step-keys'
 import { DEFAULT_POLICY } from '#core/policies/policy'
 import type { Assignment } from '#core/exercise/assignment'
 import { CIRCUIT_TEMPLATES, NEW_CIRCUIT } from '#core/exercise/form/rows'

@@ -70,7 +70,10 @@ export function bringTo(
   const attempt = repos.attempts.byId(id)!
   const assignment = assignmentFor(context, attempt)
   const answers = typedAnswers(assignment, parts)
-  const readings: Readings = { ...typedReadings(assignment, attempt.bay), ...presentKeys(parts.readings ?? {}, assignment.installation, assignment.tests) }
+  const readings: Readings = {
+    ...typedReadings(assignment, attempt.bay),
+    ...presentKeys(parts.readings ?? {}, assignment.installation, assignment.tests),
+  }
   const dead = Object.fromEntries(Object.entries(readings).filter(([key]) => isDead(key as ReadingKey)))
   saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: {} })
   handInDesign(context, apprentice, id, versionOf(repos, id))

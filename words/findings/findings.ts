@@ -1,5 +1,5 @@
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import { scopeOf, stepOf } from '#core/design/step-keys'
+import { scopeOf, stepOf } from '#core/design/model/step-keys'
 import type { WorkParams } from '#core/findings/codes'
 import type { Finding } from '#core/findings/finding'
 import type { Grade, InspectionItem, ItemGroup } from '#core/inspection/items'

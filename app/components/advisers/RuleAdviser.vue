@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ADDITIONS, adviseAddition, type Addition } from '#core/design/advisers/addition'
-import { adviseResidual } from '#core/design/advisers/residual'
+import { adviseRcd } from '#core/design/advisers/rcd'
 import { EDITIONS, EDITION_NAME, editionOn, type Edition } from '#core/regulations/editions'
 import type { Premises } from '#core/regulations/diversity'
-import type { DcContent } from '#core/regulations/residual'
+import type { DcContent } from '#core/regulations/rcd'
 import type { Arrangement, Use } from '#core/regulations/supply'
 import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
 import { formatQuantity } from '#core/units/format'
@@ -28,7 +28,7 @@ const form = reactive({
   boardTakesRcbo: false,
   addition: 'single-to-twin' as Addition,
   earthingAdequate: true,
-  hasResidual: false,
+  hasRcd: false,
   isSpurOfSpur: false,
 })
 const question = computed(() => ({
@@ -49,12 +49,12 @@ const addition = computed(() =>
         ...question.value,
         addition: form.addition,
         earthingAdequate: form.earthingAdequate,
-        hasResidual: form.hasResidual,
+        hasRcd: form.hasRcd,
         isSpurOfSpur: form.isSpurOfSpur,
       })
     : null,
 )
-const advice = computed(() => addition.value?.residual ?? adviseResidual(question.value))
+const advice = computed(() => addition.value?.residual ?? adviseRcd(question.value))
 const TROUBLE = ['', 'little trouble', 'some trouble', 'much trouble']
 const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 </script>
@@ -128,7 +128,7 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
           <el-checkbox
             v-model="form.earthingAdequate"
             label="Earthing and bonding are adequate"
-          /><el-checkbox v-model="form.hasResidual" label="The circuit has a 30 mA device already" />
+          /><el-checkbox v-model="form.hasRcd" label="The circuit has a 30 mA device already" />
           <el-checkbox
             v-if="form.addition === 'single-to-twin'"
             v-model="form.isSpurOfSpur"

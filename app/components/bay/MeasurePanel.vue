@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import type { MeasureSettings } from '~/utils/measure-settings'
 import { TEST_VOLTS, type TestVolt } from '#core/bay/instruments/insulation'
-import { RESIDUAL_MULTIPLES, type ResidualMultiple } from '#core/bay/instruments/residual-test'
+import { RCD_MULTIPLES, type RcdMultiple } from '#core/bay/instruments/rcd-test'
 import { displaySentences, displayWords } from '#words/instruments'
 import { INSTRUMENTS, INSTRUMENT_CODES, type InstrumentCode, type Taken } from '#core/bay/instruments/take'
 import type { Part } from '#core/bay/model/rig'
@@ -8,13 +9,6 @@ import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 import { INSTRUMENT_NAME, LIVE_INSTRUMENTS } from '~/texts/bay'
 
 /** An instrument on the bay as it is wired: what it is put to, what it shows. */
-export interface MeasureSettings {
-  instrument: InstrumentCode
-  volt: TestVolt
-  multiple: ResidualMultiple
-  ratedA: number
-  linking: boolean
-}
 const props = defineProps<{
   settings: MeasureSettings
   at: readonly string[]
@@ -67,8 +61,8 @@ const wanted = computed(() => {
       <el-radio-group
         :model-value="settings.multiple"
         aria-label="Multiple of the rated current"
-        @update:model-value="emit('set', { multiple: $event as ResidualMultiple })"
-        ><el-radio-button v-for="one in RESIDUAL_MULTIPLES" :key="one" :value="one"
+        @update:model-value="emit('set', { multiple: $event as RcdMultiple })"
+        ><el-radio-button v-for="one in RCD_MULTIPLES" :key="one" :value="one"
           >{{ one === 0.5 ? '½' : one }} ×</el-radio-button
         ></el-radio-group
       >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BoardDesign } from '#core/design/reference'
-import { stepWords } from '#core/design/step-kinds'
+import { stepWords } from '#core/design/model/step-kinds'
 import { BOARD_NAME } from '~/texts/builder'
 
 /** A board's own line above its circuits: what it is, who feeds it, and its switch and demand on the drawing. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CircuitDesign } from '#core/design/reference'
-import { stepWords } from '#core/design/step-kinds'
-import type { StepKey } from '#core/design/step-keys'
+import { stepWords } from '#core/design/model/step-kinds'
+import type { StepKey } from '#core/design/model/step-keys'
 import { formatNumber } from '#core/units/format'
 
 /** A circuit's own piece of the single-line diagram, in the row where it is typed: bar, device, cable, limits used. */

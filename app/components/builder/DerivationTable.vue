@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BoardDesign, CircuitDesign } from '#core/design/reference'
-import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
+import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
 import type { Edition } from '#core/regulations/editions'
 import { shortSource, sourceLine, type Source } from '#core/regulations/source'
 import { STEP_TEXT } from '#words/steps'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BOARD_STEP_KEYS, CIRCUIT_STEP_KEYS, type StepKey } from '#core/design/step-keys'
-import { STEP_KINDS } from '#core/design/step-kinds'
+import { BOARD_STEP_KEYS, CIRCUIT_STEP_KEYS, type StepKey } from '#core/design/model/step-keys'
+import { STEP_KINDS } from '#core/design/model/step-kinds'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import type { Policy } from '#core/policies/policy'
 import { LIST, idsIn, type ExerciseForm, type FormProblems, type HeadField } from '#core/exercise/form/fields'
@@ -10,7 +10,7 @@ import type { Framework } from '#core/assessment/outcomes/framework'
 import { STEP_TEXT } from '#words/steps'
 import { ASK_SET_NAME, HEAD_NAME } from '~/texts/builder'
 import { KIND_NAME } from '~/texts/names'
-import { policyWords } from '~/texts/policies'
+import { policyWords } from '#words/policies'
 
 /** What is asked and how it is judged: story, steps with marks, what is handed in, which criteria it evidences. */
 const props = defineProps<{

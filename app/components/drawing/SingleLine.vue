@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { layOut } from '#core/exercise/single-line'
 import type { PublicInstallation } from '#core/exercise/assignment'
-import { stepWords } from '#core/design/step-kinds'
-import type { StepKey } from '#core/design/step-keys'
+import { stepWords } from '#core/design/model/step-kinds'
+import type { StepKey } from '#core/design/model/step-keys'
 import { CABLE_SHORT, USE_SHORT } from '~/texts/names'
 
 /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Act, ActKind } from '#core/isolation/act'
+import type { Act, ActKind } from '#core/isolation/model/act'
 import { ACT_TEXT } from '#words/isolation'
 import { PAD, VARIANTS } from '~/texts/observed-acts'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Place } from '#core/isolation/act'
+import type { Place } from '#core/isolation/model/act'
 
 /** A plain plan of the place: where the person stands, and where they can go. */
 defineProps<{ place: Place; pointName: string; isOpen: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StepKey } from '#core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 import { STEP_TEXT } from '#words/steps'
 import type { Comment } from '#schemas/marking-views'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { findingSentence, itemName } from '#words/findings/findings'
-import type { StepKey } from '#core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 import type { MarkingView } from '#schemas/marking-views'
 
 const props = defineProps<{

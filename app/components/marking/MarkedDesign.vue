@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
+import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-design'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'

@@ -2,7 +2,7 @@
 import { designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import type { Installation } from '#core/installation/installation'
-import { STEP_KINDS, stepWords } from '#core/design/step-kinds'
+import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
 import { shortSource } from '#core/regulations/source'
 import { STEP_TEXT } from '#words/steps'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
-import { stepWords } from '#core/design/step-kinds'
-import type { StepKey } from '#core/design/step-keys'
+import { stepWords } from '#core/design/model/step-kinds'
+import type { StepKey } from '#core/design/model/step-keys'
 import { CABLE_NAME } from '~/texts/names'
 import { isFrom } from '#core/regulations/editions'
 
@@ -20,7 +20,7 @@ const boards = computed(() =>
 const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) =>
   values[step] === undefined ? '–' : stepWords(step, values[step])
 const interval = computed(() => (isFrom(props.exercise.edition, '18') ? 'six-monthly' : 'quarterly'))
-const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) =>
+const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
   circuits.some(({ values }) => (values.residual ?? 0) > 0)
 </script>
 
@@ -77,7 +77,7 @@ const hasResidual = (circuits: (typeof boards.value)[number]['circuits']) =>
         >
       </div>
     </div>
-    <p v-if="hasResidual(circuits)" class="stitched">
+    <p v-if="hasRcd(circuits)" class="stitched">
       This board has residual current devices. Press each test button {{ interval }}. If one does not open,
       tell the person in charge.
     </p>

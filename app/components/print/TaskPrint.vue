@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { scopeOf, stepOf } from '#core/design/step-keys'
-import { STEP_KINDS } from '#core/design/step-kinds'
+import { scopeOf, stepOf } from '#core/design/model/step-keys'
+import { STEP_KINDS } from '#core/design/model/step-kinds'
 import { askedNodes, type PublicInstallation } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import { EDITION_NAME } from '#core/regulations/editions'

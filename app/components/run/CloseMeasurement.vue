@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { RUN_PARTS } from '#core/assessment/outcomes/framework'
-import type { PartVerdict } from '#core/containment/verdict'
+import { RUN_PARTS } from '#core/containment/parts-met'
+import type { PartVerdict } from '#core/containment/parts-met'
 import { RUN_PART_NAME } from '#words/containment'
 import type { MeasureCloseBody } from '#schemas/workmanship-views'
 

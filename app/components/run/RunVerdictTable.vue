@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PartVerdict } from '#core/containment/verdict'
+import type { PartVerdict } from '#core/containment/parts-met'
 import { RUN_PART_NAME } from '#words/containment'
 import type { MeasurementView } from '#schemas/workmanship-views'
 

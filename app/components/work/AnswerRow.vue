@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { readAnswer } from '#core/assessment/marking/answer'
-import { STEP_KINDS, type Choice } from '#core/design/step-kinds'
-import type { StepKey } from '#core/design/step-keys'
+import { STEP_KINDS } from '#core/design/model/step-kinds'
+import type { Choice } from '#core/design/model/step-kinds'
+import type { StepKey } from '#core/design/model/step-keys'
 import { STEP_TEXT } from '#words/steps'
 import { findingSentence } from '#words/findings/findings'
 import { formatQuantity } from '#core/units/format'

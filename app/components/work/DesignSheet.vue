@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stepOf, type NodeKey } from '#core/design/step-keys'
+import { stepOf, type NodeKey } from '#core/design/model/step-keys'
 import type { PublicCircuit } from '#core/exercise/assignment'
 import { choicesFor, sheetParts } from '~/texts/sheet-parts'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LEVELS } from '#core/isolation/policy'
+import { LEVELS } from '#core/policies/isolation'
 import type { ObservationItem, RegisterView } from '#schemas/isolation-views'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { WHOLE_BOARD } from '#core/exercise/exercise'
-import { stepOf } from '#core/design/step-keys'
+import { stepOf } from '#core/design/model/step-keys'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 

@@ -2,7 +2,7 @@
 import { cornersOf, directionsOf, plus, type Vector } from '#core/containment/geometry'
 import { readRun } from '#core/containment/form'
 import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/containment/measure'
-import { runVerdicts } from '#core/containment/verdict'
+import { runVerdicts } from '#core/containment/parts-met'
 import { DIRECTION_NAME, patternSentence } from '#words/containment'
 import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'
 

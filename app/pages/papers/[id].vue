@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RecordKind } from '#core/testing/records/test-record'
-import { RESIDUAL_NOTICE } from '#words/test-record'
+import { RCD_NOTICE } from '#words/test-record'
 
 /** Records of a tested board: schedule of results, a record in five parts, an installation record, stickers. Signed once they are complete. */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
@@ -90,7 +90,7 @@ onMounted(papers.load)
           <div class="sticker">
             <b>Residual current devices</b
             ><span
-              >Press each test button {{ RESIDUAL_NOTICE[view.attempt.edition] }}. The device must open at
+              >Press each test button {{ RCD_NOTICE[view.attempt.edition] }}. The device must open at
               once.</span
             ><span>If it does not, tell the person in charge; do not use the circuit.</span>
           </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BookOpen, Calculator, Workflow } from '@lucide/vue'
-import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/step-keys'
+import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
 import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
@@ -236,9 +236,7 @@ onMounted(sheet.load)
             Live tests are supervised work. Follow the rules of your centre and the current regulations;
             covers on, people informed, the right leads.
           </p>
-          <p v-if="view.ratedResidualMA" class="soft">
-            The bay has a residual device of {{ view.ratedResidualMA }} mA.
-          </p>
+          <p v-if="view.rcdMA" class="soft">The bay has a residual device of {{ view.rcdMA }} mA.</p>
           <StageReadings
             :view="view"
             stage="live"

@@ -1,5 +1,5 @@
-import { STEP_KINDS } from '../../design/step-kinds'
-import type { NodeKey, StepKey } from '../../design/step-keys'
+import { STEP_KINDS } from '../../design/model/step-kinds'
+import type { NodeKey, StepKey } from '../../design/model/step-keys'
 import { parseQuantity, type ParsedQuantity } from '../../units/parse'
 
 /** Answers as typed, by circuit or board and step. Text is kept as it was typed; reading it is always repeated from the text. */

@@ -1,5 +1,5 @@
 import type { Assignment } from '../../exercise/assignment'
-import type { StepKey } from '../../design/step-keys'
+import type { StepKey } from '../../design/model/step-keys'
 
 /** Choices that rest on several considerations count double. */
 const DOUBLE: ReadonlySet<StepKey> = new Set<StepKey>(['csa', 'zs', 'residual'])

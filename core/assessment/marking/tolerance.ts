@@ -1,4 +1,4 @@
-import type { Step } from '../../design/step'
+import type { Step } from '../../design/model/step'
 
 /** A value read from a table is copied, so it must match. */
 export const LOOKED_UP_TOLERANCE = 0.005

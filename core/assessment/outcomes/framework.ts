@@ -1,12 +1,9 @@
-import type { NodeKey, StepKey } from '../../design/step-keys'
+import type { RunPart } from '../../containment/parts-met'
+import type { NodeKey, StepKey } from '../../design/model/step-keys'
 import type { ItemGroup } from '../../inspection/items'
-import type { IsolationPart } from '../../isolation/rule'
+import type { IsolationPart } from '../../isolation/model/rule'
 import type { ReadingEvidence } from '../../testing/kinds/kind'
 import { kindOf, type ReadingKey } from '../../testing/kinds/kinds'
-
-/** Parts of a run that are measured: dimensions and which way it goes, plumb and level. */
-export const RUN_PARTS = ['setOut', 'level'] as const
-export type RunPart = (typeof RUN_PARTS)[number]
 
 /** One kind of thing that a criterion can rest on: a design step, a reading, asking before energising, a part of an observed isolation, a group of an inspected bay, a part of a measured run. */
 export type EvidenceKey =

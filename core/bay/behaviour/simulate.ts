@@ -1,5 +1,5 @@
 import { openingBand, plugFuseBand, type TimeBand } from '../protection/band'
-import { USUAL_THRESHOLD, arcTimeS, residualBand } from '../protection/residual'
+import { USUAL_THRESHOLD, arcTimeS, rcdBand } from '../protection/rcd'
 import type { Solved } from '../network/solve'
 import { magnitude } from '../network/complex'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
@@ -11,12 +11,12 @@ import { watchDevice, watchLoads, type LoadReading } from './watch'
 
 export interface Specimens {
   /** Share of IΔn at which residual devices trip, 0.5 to 1. */
-  readonly residualShare: number
+  readonly rcdShare: number
   /** Where in their time band overcurrent devices stand. */
   readonly overcurrent: keyof TimeBand
 }
 
-export const USUAL_SPECIMENS: Specimens = { residualShare: USUAL_THRESHOLD, overcurrent: 'usualS' }
+export const USUAL_SPECIMENS: Specimens = { rcdShare: USUAL_THRESHOLD, overcurrent: 'usualS' }
 
 export interface Simulated {
   readonly happenings: readonly Happening[]
@@ -170,7 +170,7 @@ function threatsTo(
   rig: Rig,
   device: DevicePart,
   solved: Solved,
-  { residualShare, overcurrent }: Specimens,
+  { rcdShare, overcurrent }: Specimens,
 ): Threat[] {
   const { ampere, residualA } = watchDevice(device, solved)
   const poles = Object.fromEntries(
@@ -178,7 +178,7 @@ function threatsTo(
   )
   const threats: Threat[] = []
   if (device.residual) {
-    const band = residualBand(device.residual, residualA, residualShare)
+    const band = rcdBand(device.residual, residualA, rcdShare)
     if (band)
       threats.push({ cause: 'residual', opensS: band.usualS, ampere: residualA, isLatching: true, poles })
   }

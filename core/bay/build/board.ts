@@ -1,7 +1,7 @@
 import { boardFedBy } from '../../installation/tree'
 import type { Board, Installation, Line } from '../../installation/installation'
 import { sizeOf } from '../../regulations/cables/sizes'
-import { hasResidual } from '../../regulations/devices'
+import { hasRcd } from '../../regulations/devices'
 import type { DevicePart, Pole } from '../model/rig'
 import { buildPoints } from './points'
 import type { Draft } from './draft'
@@ -105,7 +105,7 @@ export function buildBoard(
 
   // Sections: circuits that need a residual device of the board stand behind two, so that one fault leaves half.
   const shared = circuits.filter(
-    ({ circuit, residualA }) => phases === 1 && residualA !== null && !hasResidual(circuit.device.family),
+    ({ circuit, residualA }) => phases === 1 && residualA !== null && !hasRcd(circuit.device.family),
   )
   const count = Math.min(2, shared.length)
   const sections = Array.from({ length: count }, (_, i) => {

@@ -1,5 +1,5 @@
 import { magnitude, real, subtract, type Complex } from '../network/complex'
-import { residualBand } from '../protection/residual'
+import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { indexParts, nodeOf } from '../model/terminals'
 import { display, refused, type Hazard, type Reading } from './reading'
@@ -47,7 +47,7 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
   // Which device would not let the test current flow to its end?
   const tripping = bench.rig.parts.flatMap((part) => {
     if (part.kind !== 'device' || !part.residual || !bench.state.closed[part.id]) return []
-    const band = residualBand(part.residual, watchDevice(part, loaded).residualA)
+    const band = rcdBand(part.residual, watchDevice(part, loaded).residualA)
     return band && (test === 'no-trip' || band.usualS <= HIGH_S) ? [part.name] : []
   })
   if (tripping.length > 0) return refused('resistance', 'trips', { device: tripping.join(', ') })

@@ -4,7 +4,7 @@ import { readContinuity } from './continuity'
 import { readInsulation, type TestVolt } from './insulation'
 import { readFaultCurrent, readLoop } from './loop'
 import type { Reading } from './reading'
-import { readTripTime, type ResidualMultiple } from './residual-test'
+import { readTripTime, type RcdMultiple } from './rcd-test'
 import type { Bench } from './setup'
 import {
   readIndicator,
@@ -42,7 +42,7 @@ export interface ReadingRequest {
   readonly volt: TestVolt
   /** Residual test: rated current, A, and its multiple. */
   readonly ratedA: number
-  readonly multiple: ResidualMultiple
+  readonly multiple: RcdMultiple
 }
 
 /** What stands on a display: a measured value, the highest lamp that lights, what a plug-in tester or a rotation indicator shows. */

@@ -1,5 +1,5 @@
 import type { Device } from '../../regulations/devices'
-import type { ResidualFunction } from '../protection/residual'
+import type { RcdFunction } from '../protection/rcd'
 import type { Arrangement, Phases } from '../../regulations/supply'
 import type { LoadKind } from './loads'
 
@@ -54,7 +54,7 @@ export interface DevicePart extends Common {
   /** A, > 0. */
   readonly ratingA: number
   readonly overcurrent: Device | null
-  readonly residual: ResidualFunction | null
+  readonly residual: RcdFunction | null
   /** Ends series arcs too. */
   readonly detectsArcs: boolean
   /** BS 1362 fuse of a connection unit, A. */

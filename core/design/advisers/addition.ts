@@ -1,4 +1,4 @@
-import { adviseResidual, type ResidualAdvice, type ResidualQuestion } from './residual'
+import { adviseRcd, type RcdAdvice, type RcdQuestion } from './rcd'
 
 export const ADDITIONS = [
   'single-to-twin',
@@ -11,12 +11,12 @@ export const ADDITIONS = [
 ] as const
 export type Addition = (typeof ADDITIONS)[number]
 
-export interface AdditionQuestion extends ResidualQuestion {
+export interface AdditionQuestion extends RcdQuestion {
   readonly addition: Addition
   /** The main earthing and bonding have been looked at and are as the present edition asks. */
   readonly earthingAdequate: boolean
   /** The circuit has a residual device of 30 mA already. */
-  readonly hasResidual: boolean
+  readonly hasRcd: boolean
   /** The socket that becomes a twin is itself an unfused spur that already feeds another. */
   readonly isSpurOfSpur: boolean
 }
@@ -44,13 +44,13 @@ export type Duty =
 export interface AdditionAdvice {
   /** What has to be done or shown, in the order of the work. */
   readonly duties: readonly { readonly duty: Duty; readonly mustComeFirst: boolean }[]
-  readonly residual: ResidualAdvice
+  readonly residual: RcdAdvice
 }
 
 /** "What does an addition require?": the duties that fall due when something is added to what is there. */
 export function adviseAddition(question: AdditionQuestion): AdditionAdvice {
   const { addition } = question
-  const residual = adviseResidual(question)
+  const residual = adviseRcd(question)
   const duties: { duty: Duty; mustComeFirst: boolean }[] = []
   const add = (duty: Duty, mustComeFirst = false) => duties.push({ duty, mustComeFirst })
   add('look-first', true)
@@ -62,7 +62,7 @@ export function adviseAddition(question: AdditionQuestion): AdditionAdvice {
   if (addition === 'light') add('cpc-at-light')
   if (addition === 'shower-swap') add('own-circuit')
   if (question.location === 'bathroom') add('zones')
-  if (residual.neededA > 0) add(question.hasResidual ? 'residual-there' : 'residual')
+  if (residual.neededA > 0) add(question.hasRcd ? 'residual-there' : 'residual')
   if (addition === 'new-board') add('surge')
   add('test')
   if (residual.neededA > 0) add('label')

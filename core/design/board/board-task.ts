@@ -2,9 +2,9 @@ import type { Consequence } from '../../installation/installation'
 import type { Premises } from '../../regulations/diversity'
 import type { Edition } from '../../regulations/editions'
 import type { Arrangement, Phases, Use } from '../../regulations/supply'
-import type { DeviceAbove } from '../task'
+import type { DeviceAbove } from '../model/task'
 import type { Line } from '../../installation/installation'
-import type { Step } from '../step'
+import type { Step } from '../model/step'
 
 /** What one circuit brings to the demand of its board. */
 export interface Contribution {

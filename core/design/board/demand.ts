@@ -2,8 +2,8 @@ import { LINES } from '../../installation/installation'
 import { diversityShares } from '../../regulations/diversity'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { atMost, stopped, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { atMost, stopped, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { BoardStep, BoardTask, Contribution } from './board-task'
 
 /** One circuit's share of the demand, A. */

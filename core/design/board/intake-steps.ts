@@ -2,8 +2,8 @@ import { TAILS_MM2, bondingMm2, tabulatedCpcMm2 } from '../../regulations/earthi
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { accepted, atLeast, refused, stopped, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { accepted, atLeast, refused, stopped, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { BoardStep, BoardTask } from './board-task'
 
 /** Main switches on the shelf, A; BS EN 60947-3. */

@@ -1,9 +1,9 @@
 import type { InstallationDesign, CircuitDesign } from '../reference'
-import { sizeFor } from '../limits'
+import { sizeFor } from '../limits/limits'
 import { CABLES, isDrawnIn } from '../../regulations/cables/sizes'
 import type { CableKind } from '../../regulations/cables/cable'
 import { DEVICES, type DeviceFamily, type Curve } from '../../regulations/devices'
-import { RESIDUAL_TYPES } from '../../regulations/residual'
+import { RCD_TYPES } from '../../regulations/rcd'
 import type { Use } from '../../regulations/supply'
 
 /** Cable of one kind and size for one circuit, m, with what is cut off at both ends. */
@@ -108,7 +108,7 @@ function deviceNeed({ circuit, task, values }: CircuitDesign): DeviceNeed {
     curve: task.device.curve,
     ratingA: values.in!,
     residualMA: task.residualA === null ? null : Math.round(task.residualA * 1e3),
-    residualType: values.residualType ? RESIDUAL_TYPES[values.residualType - 1]! : null,
+    residualType: values.residualType ? RCD_TYPES[values.residualType - 1]! : null,
     capacityA: values.breaking!,
   }
 }

@@ -1,8 +1,8 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
-import { refused, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { refused, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 const NOT_ASKED = 0

@@ -1,10 +1,10 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { CABLES, methodsOf, pairOhmPerM, sizeOf, type CableSize } from '../../regulations/cables/sizes'
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import { SOURCES } from '../../regulations/source'
-import { sizeFor, sizesFor } from '../limits'
-import { stopped, worked, type Derivation, type Neighbour, type StepValues } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { sizeFor, sizesFor } from '../limits/limits'
+import { stopped, worked, type Derivation, type Neighbour, type StepValues } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** It = the tabulated rating of the conductor chosen, A. */

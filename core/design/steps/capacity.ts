@@ -1,8 +1,8 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { atLeast, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { atLeast, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** A ring's cable need carry only this, A; BS 7671 433.1.204. */

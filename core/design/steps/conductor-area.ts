@@ -1,4 +1,4 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import type { SizeFigures } from '../../findings/codes'
 import { CABLES, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
@@ -15,9 +15,9 @@ import {
   voltDropLimitV,
   voltDropV,
   type SizeFailure,
-} from '../limits'
-import { faultEnergy } from '../fault-energy'
-import { neededResidualA } from '../residual-needs'
+} from '../limits/limits'
+import { faultEnergy } from '../limits/fault-energy'
+import { neededRcdA } from '../limits/rcd-needs'
 import {
   accepted,
   refused,
@@ -26,8 +26,8 @@ import {
   type Constraint,
   type Derivation,
   type StepValues,
-} from '../step'
-import { STEP_KINDS } from '../step-kinds'
+} from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 const WHY_NOT_SMALLER: Readonly<Record<SizeFailure, string>> = {
@@ -103,7 +103,7 @@ function existingSize(task: Task, values: StepValues, lineMm2: number): Derivati
 }
 
 function failureParams(task: Task, values: StepValues, size: CableSize): SizeFigures {
-  const residualA = neededResidualA(task, values.in!)
+  const residualA = neededRcdA(task, values.in!)
   const zsOhm = hotZsOhm(task, size)
   return {
     answer: size.lineMm2,

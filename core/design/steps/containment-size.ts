@@ -1,4 +1,4 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { isDrawnIn, type CableSize } from '../../regulations/cables/sizes'
 import {
   CONDUITS_MM,
@@ -8,10 +8,11 @@ import {
   trunkingTerms,
 } from '../../regulations/containment'
 import { SOURCES } from '../../regulations/source'
-import { accepted, atMost, refused, stopped, worked, type Check, type StepValues } from '../step'
-import { STEP_KINDS, type Choice } from '../step-kinds'
+import { accepted, atMost, refused, stopped, worked, type Check, type StepValues } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
+import type { Choice } from '../model/step-kinds'
 import { fromRow } from './cable-rows'
-import { sizeFor } from '../limits'
+import { sizeFor } from '../limits/limits'
 import type { CircuitStep } from './step-context'
 
 /** Conductors side by side in the conduit: lines, neutral and cpc of every circuit in it; both legs of a ring. */

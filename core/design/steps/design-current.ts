@@ -3,8 +3,8 @@ import { DISCHARGE_FACTOR, cookerCurrentA } from '../../regulations/diversity'
 import { SOURCES } from '../../regulations/source'
 import { U0_V, nominalV, type Phases } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
-import { stopped, worked, type Derivation } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { stopped, worked, type Derivation } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** Ib = P ÷ (U0 × cos φ), over √3 × U for three phases, or by the kind of load, A. */

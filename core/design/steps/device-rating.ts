@@ -1,9 +1,9 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { accepted, atLeast, refused, stopped, worked, type StepValues } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { accepted, atLeast, refused, stopped, worked, type StepValues } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** Ratings that a ring is protected by; BS 7671 433.1.204. */

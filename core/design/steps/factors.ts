@@ -1,4 +1,4 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { CABLES, isBuried } from '../../regulations/cables/sizes'
 import {
   AMBIENT_FACTOR,
@@ -10,8 +10,8 @@ import {
   REWIRABLE_FACTOR,
 } from '../../regulations/factors'
 import { SOURCES } from '../../regulations/source'
-import { stopped, worked, type Neighbour } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { stopped, worked, type Neighbour } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 const ambientTable = ({ cable }: Task) =>

@@ -2,8 +2,8 @@ import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import { SOURCES } from '../../regulations/source'
 import { U0_V } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
-import { stopped, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { stopped, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** Ipf at the board that a distribution circuit feeds, A, conductors cold: single phase there and back, three phase one way. */

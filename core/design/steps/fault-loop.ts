@@ -1,10 +1,10 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { U0_V } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
-import { worked, type StepValues } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { worked, type StepValues } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import { fromRow } from './cable-rows'
 import type { CircuitStep } from './step-context'
 

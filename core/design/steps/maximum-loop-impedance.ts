@@ -1,4 +1,4 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import {
   CURVES,
   DEVICES,
@@ -6,12 +6,12 @@ import {
   breakerMaximumZsOhm,
   deviceMaximumZsOhm,
 } from '../../regulations/devices'
-import { RESIDUAL_RATINGS_A, residualMaximumZsOhm } from '../../regulations/residual'
+import { RCD_RATINGS_A, rcdMaximumZsOhm } from '../../regulations/rcd'
 import { SOURCES } from '../../regulations/source'
 import { C_MIN, TOUCH_LIMIT_V, U0_V } from '../../regulations/supply'
-import { faultClearedByResidual, maximumZsOhm, timeLimitS } from '../limits'
-import { atMost, stopped, worked, type Neighbour } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { faultClearedByRcd, maximumZsOhm, timeLimitS } from '../limits/limits'
+import { atMost, stopped, worked, type Neighbour } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 const SHORT_TIME_S = 0.4
@@ -30,7 +30,7 @@ export const maximumLoopImpedance: CircuitStep = {
       return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
     // The limit is what is looked up; the loop is held against it.
     const check = atMost(zs, limit)
-    if (faultClearedByResidual(task) && residual > 0)
+    if (faultClearedByRcd(task) && residual > 0)
       return worked(
         limit,
         'Zs ≤ 50 V ÷ IΔn',
@@ -56,7 +56,7 @@ export const maximumLoopImpedance: CircuitStep = {
       check,
     )
   },
-  neighbours: (task, values) => [...deviceRows(task, values.in!), ...residualRows(values.residual!)],
+  neighbours: (task, values) => [...deviceRows(task, values.in!), ...rcdRows(values.residual!)],
 }
 
 function deviceRows(task: Task, ratingA: number): Neighbour[] {
@@ -82,7 +82,7 @@ function deviceRows(task: Task, ratingA: number): Neighbour[] {
       table: 'Table 41.3',
       entry: `${device.curve}${rating}`,
     }))
-  const byCurve = CURVES.filter((curve) => curve !== device.curve || faultClearedByResidual(task)).map(
+  const byCurve = CURVES.filter((curve) => curve !== device.curve || faultClearedByRcd(task)).map(
     (curve) => ({
       value: breakerMaximumZsOhm(curve, ratingA),
       table: 'Table 41.3',
@@ -92,9 +92,9 @@ function deviceRows(task: Task, ratingA: number): Neighbour[] {
   return [...byRating, ...byCurve]
 }
 
-const residualRows = (residualA: number): Neighbour[] =>
-  RESIDUAL_RATINGS_A.filter((rating) => rating !== residualA).map((rating) => ({
-    value: residualMaximumZsOhm(rating),
+const rcdRows = (residualA: number): Neighbour[] =>
+  RCD_RATINGS_A.filter((rating) => rating !== residualA).map((rating) => ({
+    value: rcdMaximumZsOhm(rating),
     table: 'Table 41.5',
     entry: `${rating * 1e3} mA`,
   }))

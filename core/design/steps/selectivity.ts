@@ -1,12 +1,12 @@
-import type { Task } from '../task'
+import type { Task } from '../model/task'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { fuseCurrentA } from '../../regulations/fuses'
 import { letThroughA2s } from '../../regulations/let-through'
 import { SOURCES } from '../../regulations/source'
 import { INSTANTANEOUS_S } from '../../regulations/time-current'
 import { formatNumber } from '../../units/format'
-import { accepted, refused, worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { accepted, refused, worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** A plug's fuse; BS 1362. */

@@ -1,8 +1,8 @@
 import type { Load } from '../../installation/installation'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { worked } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { worked } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 export type MotorLoad = Extract<Load, { basis: 'motor' }>

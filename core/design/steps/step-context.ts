@@ -1,5 +1,5 @@
-import type { Task } from '../task'
-import type { Step } from '../step'
+import type { Task } from '../model/task'
+import type { Step } from '../model/step'
 
 /** A step of a circuit's design. */
 export type CircuitStep = Step<Task>

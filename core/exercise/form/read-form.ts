@@ -1,6 +1,6 @@
 import { structureProblems } from '../../installation/check'
 import type { Board, Circuit, Existing, Installation } from '../../installation/installation'
-import { STEP_KEYS, type StepKey } from '../../design/step-keys'
+import { STEP_KEYS, type StepKey } from '../../design/model/step-keys'
 import { WHOLE_BOARD, type Exercise } from '../exercise'
 import type { Policy } from '../../policies/policy'
 import { RANGES } from '../ranges'

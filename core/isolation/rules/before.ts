@@ -1,4 +1,4 @@
-import { IDLE, KEPT, BROKEN, OPEN, mustPrecede, placeOf, type Rule } from '../rule'
+import { IDLE, KEPT, BROKEN, OPEN, mustPrecede, placeOf, type Rule } from '../model/rule'
 
 /** What comes before anything is switched. */
 export const BEFORE_RULES: readonly Rule[] = [

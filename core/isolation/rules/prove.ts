@@ -1,5 +1,5 @@
-import type { Act } from '../act'
-import { pairsWanted } from '../policy'
+import type { Act } from '../model/act'
+import { pairsWanted } from '../../policies/isolation'
 import {
   BROKEN,
   IDLE,
@@ -13,7 +13,7 @@ import {
   type Pass,
   type Rule,
   type Site,
-} from '../rule'
+} from '../model/rule'
 
 /** Tests that decide: at the point of work, with an indicator that can prove anything. */
 const CAN_PROVE = new Set(['two-pole', 'plug-in', undefined])

@@ -1,4 +1,14 @@
-import { BROKEN, IDLE, KEPT, OPEN, mustPrecede, placeOf, type Judged, type Pass, type Rule } from '../rule'
+import {
+  BROKEN,
+  IDLE,
+  KEPT,
+  OPEN,
+  mustPrecede,
+  placeOf,
+  type Judged,
+  type Pass,
+  type Rule,
+} from '../model/rule'
 
 /** Only once restoring has begun: a finished isolation may end while the work goes on. */
 const onceRestoring =

@@ -1,5 +1,5 @@
-import { BROKEN, IDLE, KEPT, OPEN, handsIn, mustFollow, placeOf, type Judged, type Rule } from '../rule'
-import type { Act, ActKind } from '../act'
+import { BROKEN, IDLE, KEPT, OPEN, handsIn, mustFollow, placeOf, type Judged, type Rule } from '../model/rule'
+import type { Act, ActKind } from '../model/act'
 
 /** After switching off and before the dead test. */
 const betweenOffAndTest = (acts: readonly Act[], kind: ActKind): Judged =>

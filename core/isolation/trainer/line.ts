@@ -1,6 +1,6 @@
 import type { Happening } from '../../bay/behaviour/happenings'
 import type { Touched } from '../../bay/behaviour/touch'
-import type { Indicator, Proof } from '../act'
+import type { Indicator, Proof } from '../model/act'
 import type { Move } from './move'
 
 /** What somebody answers, beside what the scenario itself has them say. */

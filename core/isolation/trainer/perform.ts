@@ -1,7 +1,7 @@
 import { touchTerminal } from '../../bay/behaviour/touch'
 import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
-import type { Act, Proof } from '../act'
+import type { Act, Proof } from '../model/act'
 import { follow } from './follow'
 import { replies, saysText, sees, type Line } from './line'
 import type { Move, MoveOf } from './move'

@@ -2,7 +2,7 @@ import type { SocketVerdict } from '../../bay/instruments/voltage'
 import type { BayState } from '../../bay/behaviour/state'
 import type { Touched } from '../../bay/behaviour/touch'
 import type { Rig } from '../../bay/model/rig'
-import type { Act, Indicator, Place } from '../act'
+import type { Act, Indicator, Place } from '../model/act'
 import { saysText, type Line } from './line'
 import type { World } from './world'
 

@@ -2,7 +2,7 @@ import { prepare, type Bench } from '../../bay/instruments/setup'
 import { readIndicator, readSocketTester } from '../../bay/instruments/voltage'
 import type { Bar, DevicePart, Part } from '../../bay/model/rig'
 import { terminalsOf } from '../../bay/model/terminals'
-import type { Indicator } from '../act'
+import type { Indicator } from '../model/act'
 import type { Says, Shown, TrainerState } from './state'
 
 /** A non-contact detector glows above this, V against earth; common practice, no source. */

@@ -1,6 +1,6 @@
 import type { BayState } from '../../bay/behaviour/state'
 import type { Rig } from '../../bay/model/rig'
-import type { Level } from '../policy'
+import type { Level } from '../../policies/isolation'
 
 export const TOPICS = ['what', 'where', 'else', 'permit'] as const
 /** What the person responsible can be asked. */

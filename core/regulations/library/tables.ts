@@ -14,7 +14,7 @@ import {
   INSULATION_FACTOR,
 } from '../factors'
 import { FUSE_LOOP_OHM, type FuseFamily } from '../fuses'
-import { RESIDUAL_RATINGS_A, residualMaximumZsOhm } from '../residual'
+import { RCD_RATINGS_A, rcdMaximumZsOhm } from '../rcd'
 import { SOURCES } from '../source'
 import { C_MIN, TOUCH_LIMIT_V, U0_V, type Phases } from '../supply'
 import type { Cell, LibraryTable } from './entry'
@@ -87,9 +87,9 @@ function loopTables(): LibraryTable[] {
       unit: 'Ω',
       corner: 'IΔn',
       columns: ['Zs'],
-      rows: RESIDUAL_RATINGS_A.map((rating) => ({
+      rows: RCD_RATINGS_A.map((rating) => ({
         head: `${rating * 1e3} mA`,
-        cells: [plain(residualMaximumZsOhm(rating), `${TOUCH_LIMIT_V} V ÷ ${rating} A`)],
+        cells: [plain(rcdMaximumZsOhm(rating), `${TOUCH_LIMIT_V} V ÷ ${rating} A`)],
       })),
       note: 'An electrode above 200 Ω is likely to be unstable.',
     },

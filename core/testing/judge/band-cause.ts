@@ -1,4 +1,4 @@
-import { loopMetres, sizesFor } from '../../design/limits'
+import { loopMetres, sizesFor } from '../../design/limits/limits'
 import type { CircuitDesign } from '../../design/reference'
 import type { BandCause } from '../../findings/codes'
 import { pairOhmPerM } from '../../regulations/cables/sizes'

@@ -2,7 +2,7 @@ import type { DevicePart, Part, Rig, Supply } from '../../bay/model/rig'
 import type { Reading } from '../../bay/instruments/reading'
 import type { Bench } from '../../bay/instruments/setup'
 import type { CircuitDesign, InstallationDesign } from '../../design/reference'
-import type { ResidualTests } from '../../policies/policy'
+import type { RcdTests } from '../../policies/policy'
 import type { Edition } from '../../regulations/editions'
 import type { Source } from '../../regulations/source'
 import type { QuantityKey } from '../../units/quantity'
@@ -23,7 +23,7 @@ export interface BayTest {
 
 export interface ScheduleRules {
   readonly edition: Edition
-  readonly rcdTests: ResidualTests
+  readonly rcdTests: RcdTests
 }
 
 /** What the plan of a schedule knows of the installation. */

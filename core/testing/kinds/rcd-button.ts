@@ -1,4 +1,4 @@
-import { residualBefore } from '../../bay/model/residual-before'
+import { rcdBefore } from '../../bay/model/rcd-before'
 import { SOURCES } from '../../regulations/source'
 import { liveAtPoint } from '../setup/live'
 import { NOWHERE, type TestKind } from './kind'
@@ -24,5 +24,5 @@ export const rcdButton: TestKind<'rcdButton'> = {
   fit: { by: 'tick' },
   expect: () => ({ source: SOURCES.functional, working: 'tick', reasons: [] }),
   usualCause: higherOrLower,
-  measure: ({ rig, test }) => residualBefore(rig, test.circuit) !== undefined,
+  measure: ({ rig, test }) => rcdBefore(rig, test.circuit) !== undefined,
 }

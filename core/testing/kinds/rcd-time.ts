@@ -1,6 +1,6 @@
-import { readTripTime, type ResidualMultiple } from '../../bay/instruments/residual-test'
+import { readTripTime, type RcdMultiple } from '../../bay/instruments/rcd-test'
 import { prepare } from '../../bay/instruments/setup'
-import { residualBefore } from '../../bay/model/residual-before'
+import { rcdBefore } from '../../bay/model/rcd-before'
 import type { Rig } from '../../bay/model/rig'
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
@@ -24,8 +24,7 @@ const NO_TRIP_S = 1.999
 /** Faster than this the instrument did not see an RCD operate; common practice, no source. */
 const FASTEST_S = 0.005
 
-const ratedA = (rig: Rig, circuit: string | null): number =>
-  residualBefore(rig, circuit)?.residual?.ratedA ?? 0.03
+const ratedA = (rig: Rig, circuit: string | null): number => rcdBefore(rig, circuit)?.residual?.ratedA ?? 0.03
 
 /** The RCD is the same from every point: tested at the last. */
 const atLastPoint = ({ rcd, points }: CircuitPlan): readonly Place[] =>
@@ -38,7 +37,7 @@ const whereMultiples = (plan: CircuitPlan): readonly Place[] =>
   needsMultiples(plan) ? atLastPoint(plan) : NOWHERE
 
 interface Own extends Pick<TestKind, 'symbol' | 'isBasic' | 'isDiagnostic' | 'entry' | 'places' | 'fit'> {
-  readonly multiple: ResidualMultiple
+  readonly multiple: RcdMultiple
   readonly expectation: (facts: ExpectationFacts) => Pick<Expectation, 'working' | 'limit' | 'instead'>
 }
 
@@ -78,7 +77,7 @@ export const rcd = rcdTime('rcd', {
   places: atLastPoint,
   fit: { by: 'limit', limitS: GENERAL_S },
   expectation: ({ rig, circuit }) => {
-    const isDelayed = residualBefore(rig, circuit?.scope ?? null)?.residual?.isDelayed ?? false
+    const isDelayed = rcdBefore(rig, circuit?.scope ?? null)?.residual?.isDelayed ?? false
     const [low, high] = isDelayed ? [DELAYED_S.least, DELAYED_S.most] : [FASTEST_S, GENERAL_S]
     return {
       working: isDelayed ? 'rcdDelayed' : 'rcdGeneral',

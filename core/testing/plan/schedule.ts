@@ -1,4 +1,4 @@
-import { residualBefore } from '../../bay/model/residual-before'
+import { rcdBefore } from '../../bay/model/rcd-before'
 import type { Part, Rig } from '../../bay/model/rig'
 import { partIdOf } from '../../bay/model/terminals'
 import type { BayTest, CircuitPlan, ScheduleRules, TestKind } from '../kinds/kind'
@@ -99,7 +99,7 @@ function planOf(rig: Rig, rules: ScheduleRules, circuit: string): CircuitPlan {
     isThreePhase: way !== undefined && linesOf(way).length === 3,
     isIsland,
     isFeed: !points.some(isPoint) && fedBy(rig, circuit).length > 0,
-    rcd: residualBefore(rig, circuit),
+    rcd: rcdBefore(rig, circuit),
   }
 }
 

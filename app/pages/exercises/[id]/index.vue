@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StepKey } from '#core/design/step-keys'
+import type { StepKey } from '#core/design/model/step-keys'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { idsIn } from '#core/exercise/form/fields'
 import { materialsOf } from '#core/design/materials/materials'

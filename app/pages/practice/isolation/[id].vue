@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Place } from '#core/isolation/act'
+import type { Place } from '#core/isolation/model/act'
 import { INDICATOR_NAME } from '#words/isolation'
 import type { RunView } from '#schemas/isolation-views'
 

@@ -1,5 +1,5 @@
 import type { BoardTask } from '../../../design/board/board-task'
-import type { Task } from '../../../design/task'
+import type { Task } from '../../../design/model/task'
 import type { Finding } from '../../../findings/finding'
 import { SLIP_TOLERANCE } from '../tolerance'
 import { decimalPoint } from './decimal-point'

@@ -1,4 +1,4 @@
-import { dropShare, loopMetres, sizeFor } from '../../../design/limits'
+import { dropShare, loopMetres, sizeFor } from '../../../design/limits/limits'
 import { fault } from '../../../findings/finding'
 import { nominalV } from '../../../regulations/supply'
 import { forCircuits, type Slip } from './slip'

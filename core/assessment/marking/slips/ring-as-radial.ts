@@ -1,4 +1,4 @@
-import { sizeFor } from '../../../design/limits'
+import { sizeFor } from '../../../design/limits/limits'
 import { pairOhmPerM } from '../../../regulations/cables/sizes'
 import { fault } from '../../../findings/finding'
 import { forCircuits } from './slip'

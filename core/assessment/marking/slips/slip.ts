@@ -1,6 +1,6 @@
 import type { BoardTask } from '../../../design/board/board-task'
-import type { Step, StepValues } from '../../../design/step'
-import type { Task } from '../../../design/task'
+import type { Step, StepValues } from '../../../design/model/step'
+import type { Task } from '../../../design/model/task'
 import type { Finding } from '../../../findings/finding'
 
 /** What a slip rule looks at: the step, what it should be from the person's own figures, and those figures. */

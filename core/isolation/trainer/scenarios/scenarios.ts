@@ -2,7 +2,7 @@ import { changePart } from '../../../bay/faults/edit'
 import { applyFaults } from '../../../bay/faults/catalogue'
 import type { DevicePart, Rig } from '../../../bay/model/rig'
 import { partIdOf } from '../../../bay/model/terminals'
-import type { Level } from '../../policy'
+import type { Level } from '../../../policies/isolation'
 import type { World } from '../world'
 import { lathe, olderBoard, pick, trueChart, workshop, worldOf, type Random } from './places'
 

@@ -1,5 +1,5 @@
 import type { Act, ActKind, Proof } from './act'
-import type { IsolationPolicy, Level } from './policy'
+import type { IsolationPolicy, Level } from '../../policies/isolation'
 
 export const PARTS = ['before', 'secure', 'prove', 'restore'] as const
 /** The part of an isolation that a rule belongs to; criteria of the unit framework rest on these. */

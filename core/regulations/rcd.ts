@@ -3,34 +3,33 @@ import { isFrom, type Edition } from './editions'
 import { TOUCH_LIMIT_V } from './supply'
 
 /** Rated residual currents offered, A. Zero stands for no residual device. */
-export const RESIDUAL_RATINGS_A: readonly number[] = [0.03, 0.1, 0.3]
+export const RCD_RATINGS_A: readonly number[] = [0.03, 0.1, 0.3]
 /** What additional protection asks for, A; BS 7671 415.1.1. */
 export const ADDITIONAL_A = 0.03
 
 /** Kinds of residual current that a device sees, each also seeing what those before it see; BS 7671 531.3.3. */
-export const RESIDUAL_TYPES = ['AC', 'A', 'F', 'B'] as const
-export type ResidualType = (typeof RESIDUAL_TYPES)[number]
+export const RCD_TYPES = ['AC', 'A', 'F', 'B'] as const
+export type RcdType = (typeof RCD_TYPES)[number]
 
 /** What the load's electronics may add to a fault current. */
 export const DC_CONTENTS = ['none', 'pulsating', 'mixed', 'smooth'] as const
 export type DcContent = (typeof DC_CONTENTS)[number]
 
 /** Least type that sees the fault current of this load. From Amendment 2, AC only where the load is known to have no DC part. */
-export function neededResidualType(content: DcContent, edition: Edition, isKnownLoad: boolean): ResidualType {
-  const byContent = RESIDUAL_TYPES[DC_CONTENTS.indexOf(content)]!
+export function neededRcdType(content: DcContent, edition: Edition, isKnownLoad: boolean): RcdType {
+  const byContent = RCD_TYPES[DC_CONTENTS.indexOf(content)]!
   if (byContent !== 'AC' || !isFrom(edition, '18-A2')) return byContent
   return isKnownLoad ? 'AC' : 'A'
 }
 
 /** Largest Zs by residual current, Ω, rounded to a whole ohm as BS 7671 Table 41.5 prints it. */
-export const residualMaximumZsOhm = (ratedResidualA: number): number =>
-  roundTo(TOUCH_LIMIT_V / ratedResidualA, 0)
+export const rcdMaximumZsOhm = (ratedA: number): number => roundTo(TOUCH_LIMIT_V / ratedA, 0)
 
 /** Longest opening times at 1, 2 and 5 times IΔn, s; BS EN 61008-1 Table 1, from memory. */
 const OPENING_S = { general: [0.3, 0.15, 0.04], delayed: [0.5, 0.2, 0.15] } as const
 
 /** Longest time in which a residual device opens at this fault current, s; undefined below its rated residual current. */
-export function residualTimeS(ratedA: number, isDelayed: boolean, faultA: number): number | undefined {
+export function rcdTimeS(ratedA: number, isDelayed: boolean, faultA: number): number | undefined {
   const times = isDelayed ? OPENING_S.delayed : OPENING_S.general
   const multiple = faultA / ratedA
   return multiple >= 5 ? times[2] : multiple >= 2 ? times[1] : multiple >= 1 ? times[0] : undefined

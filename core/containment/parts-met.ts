@@ -1,12 +1,15 @@
-import { RUN_PARTS, type Criterion, type EvidenceKey, type RunPart } from '../assessment/outcomes/framework'
 import type { JudgedRun, MeasuredMark } from './measure'
+
+/** Parts of a run that are measured: dimensions and which way it goes, plumb and level. */
+export const RUN_PARTS = ['setOut', 'level'] as const
+export type RunPart = (typeof RUN_PARTS)[number]
 
 /** Share of what was taken that must be within tolerance, %; common practice, no source. A run may choose another one. */
 export const PASS_PERCENT = 80
 /** Off by more than so many tolerances is a blunder, which no share of right ones makes good; common practice, no source. */
 const BLUNDER_TOLERANCES = 5
 
-/** How closely a run is held against its drawing. */
+/** How closely a run is compared with its drawing. */
 export interface RunLimits {
   readonly toleranceMm: number
   /** Share of the dimensions that must be within tolerance, %. */
@@ -46,18 +49,5 @@ export function runVerdicts(
       of: own.length,
       isMet: taken < own.length ? null : !isBlunder && 100 * right >= passPercent * own.length,
     }
-  })
-}
-
-/** The criteria that rest on these parts; those of which a part was not measured are not judged. */
-export function runCriteria(
-  criteria: readonly Criterion[],
-  isMet: Readonly<Partial<Record<RunPart, boolean | null>>>,
-): { readonly code: string; readonly met: boolean }[] {
-  return criteria.flatMap(({ code, evidence }) => {
-    const parts = evidence
-      .filter((key): key is EvidenceKey & `run.${RunPart}` => key.startsWith('run.'))
-      .map((key) => isMet[key.slice('run.'.length) as RunPart] ?? null)
-    return parts.length === 0 || parts.includes(null) ? [] : [{ code, met: parts.every(Boolean) }]
   })
 }

@@ -1,11 +1,11 @@
-import type { Task } from './task'
-import { pairOhmPerM, sizesOf, type CableSize } from '../regulations/cables/sizes'
-import { deviceMaximumZsOhm } from '../regulations/devices'
-import { disconnectionLimitS } from '../regulations/disconnection'
-import { residualMaximumZsOhm } from '../regulations/residual'
-import { U0_V, nominalV, voltDropFraction } from '../regulations/supply'
+import type { Task } from '../model/task'
+import { pairOhmPerM, sizesOf, type CableSize } from '../../regulations/cables/sizes'
+import { deviceMaximumZsOhm } from '../../regulations/devices'
+import { disconnectionLimitS } from '../../regulations/disconnection'
+import { rcdMaximumZsOhm } from '../../regulations/rcd'
+import { U0_V, nominalV, voltDropFraction } from '../../regulations/supply'
 import { faultEnergy } from './fault-energy'
-import { neededResidualA } from './residual-needs'
+import { neededRcdA } from './rcd-needs'
 
 /** The rows that the task's cable offers. */
 export const sizesFor = (task: Task): readonly CableSize[] =>
@@ -47,14 +47,14 @@ export const hotZsOhm = (task: Task, size: CableSize): number =>
   task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
 
 /** Does the RCD, not the overcurrent device, clear an earth fault here? In TT it does; in TN the overcurrent device alone must. */
-export const faultClearedByResidual = (task: Task): boolean => task.supply.arrangement === 'TT'
+export const faultClearedByRcd = (task: Task): boolean => task.supply.arrangement === 'TT'
 
 export const timeLimitS = (task: Task, ratingA: number): number =>
   disconnectionLimitS(task.supply.arrangement, task.use, ratingA, task.edition)
 
 /** The limit that Zs must not pass, Ω: by residual current in TT, by the overcurrent device in TN. */
 export function maximumZsOhm(task: Task, ratingA: number, residualA: number): number {
-  if (faultClearedByResidual(task) && residualA > 0) return residualMaximumZsOhm(residualA)
+  if (faultClearedByRcd(task) && residualA > 0) return rcdMaximumZsOhm(residualA)
   return deviceMaximumZsOhm(task.device, ratingA, timeLimitS(task, ratingA)) ?? 0
 }
 
@@ -73,7 +73,7 @@ export function sizeFails(task: Task, size: CableSize, needs: SizeNeeds): SizeFa
   if (size.lineMm2 < minimumAreaMm2(task)) return 'area'
   if (size.ratingA < needs.itMin * (1 - 1e-9)) return 'capacity'
   if (voltDropV(task, size, needs.ib) > voltDropLimitV(task)) return 'voltDrop'
-  const residualA = neededResidualA(task, needs.in)
+  const residualA = neededRcdA(task, needs.in)
   const zs = hotZsOhm(task, size)
   if (zs > maximumZsOhm(task, needs.in, residualA)) return 'loop'
   if (faultEnergy(task, needs.in, residualA, faultCurrentA(zs)).areaMm2(size.k) > size.cpcMm2)

@@ -1,21 +1,16 @@
-import type { Task } from './task'
-import { isFrom } from '../regulations/editions'
-import {
-  ADDITIONAL_A,
-  RESIDUAL_RATINGS_A,
-  SOCKET_LIMIT_A,
-  residualMaximumZsOhm,
-} from '../regulations/residual'
+import type { Task } from '../model/task'
+import { isFrom } from '../../regulations/editions'
+import { ADDITIONAL_A, RCD_RATINGS_A, SOCKET_LIMIT_A, rcdMaximumZsOhm } from '../../regulations/rcd'
 
 /** Why a residual device is needed. `maximumA` is the largest rated residual current that satisfies the rule. */
-export interface ResidualNeed {
+export interface RcdNeed {
   readonly code: 'sockets' | 'concealed' | 'dwellingLighting' | 'bathroom' | 'outdoors' | 'faultProtection'
   readonly regulation: string
   readonly maximumA: number
 }
 
 /** What the rules look at; an adviser asks for the same. */
-export type ResidualCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | 'concealed'> & {
+export type RcdCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | 'concealed'> & {
   readonly supply: Pick<Task['supply'], 'arrangement' | 'zeOhm'>
 }
 
@@ -23,10 +18,10 @@ export type ResidualCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location
 const MOBILE_LIMIT_A = 32
 
 /** Every rule of the edition (from memory) that asks for a residual device on this circuit. */
-export function residualNeeds(circuit: ResidualCase, ratingA: number): ResidualNeed[] {
+export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
   const { edition, use } = circuit
-  const needs: ResidualNeed[] = []
-  const additional = (code: ResidualNeed['code'], regulation: string) =>
+  const needs: RcdNeed[] = []
+  const additional = (code: RcdNeed['code'], regulation: string) =>
     needs.push({ code, regulation, maximumA: ADDITIONAL_A })
   if (use === 'sockets' && ratingA <= SOCKET_LIMIT_A[edition]) additional('sockets', '411.3.3')
   const isHome = circuit.premises === 'dwelling' || circuit.premises === 'shared-residence'
@@ -38,16 +33,15 @@ export function residualNeeds(circuit: ResidualCase, ratingA: number): ResidualN
   if (circuit.supply.arrangement === 'TT') {
     // The least sensitive one whose 50 V ÷ IΔn still lies above the electrode's resistance.
     const maximumA =
-      [...RESIDUAL_RATINGS_A]
-        .reverse()
-        .find((rating) => residualMaximumZsOhm(rating) > circuit.supply.zeOhm) ?? ADDITIONAL_A
+      [...RCD_RATINGS_A].reverse().find((rating) => rcdMaximumZsOhm(rating) > circuit.supply.zeOhm) ??
+      ADDITIONAL_A
     needs.push({ code: 'faultProtection', regulation: '411.5.2', maximumA })
   }
   return needs
 }
 
 /** Largest rated residual current that all rules allow, A, or 0 where none is needed. */
-export function neededResidualA(circuit: ResidualCase, ratingA: number): number {
-  const needs = residualNeeds(circuit, ratingA)
+export function neededRcdA(circuit: RcdCase, ratingA: number): number {
+  const needs = rcdNeeds(circuit, ratingA)
   return needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
 }

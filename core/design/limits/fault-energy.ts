@@ -1,8 +1,8 @@
-import type { Task } from './task'
-import { MAGNETIC_BAND } from '../regulations/devices'
-import { breakerEnergyA2s } from '../regulations/let-through'
-import { residualTimeS } from '../regulations/residual'
-import { INSTANTANEOUS_S, openingTimeS } from '../regulations/time-current'
+import type { Task } from '../model/task'
+import { MAGNETIC_BAND } from '../../regulations/devices'
+import { breakerEnergyA2s } from '../../regulations/let-through'
+import { rcdTimeS } from '../../regulations/rcd'
+import { INSTANTANEOUS_S, openingTimeS } from '../../regulations/time-current'
 
 export interface FaultEnergy {
   /** Time in which the fault is cleared, s. */
@@ -16,12 +16,12 @@ export interface FaultEnergy {
 }
 
 /** Is a residual device delayed here? In front of others it must be, so that the one behind opens first. */
-export const isResidualDelayed = (task: Pick<Task, 'use'>): boolean => task.use === 'distribution'
+export const isRcdDelayed = (task: Pick<Task, 'use'>): boolean => task.use === 'distribution'
 
 /** How long an earth fault of this size lasts, and the heat it leaves; whichever device opens first ends it. */
 export function faultEnergy(task: Task, ratingA: number, residualA: number, faultA: number): FaultEnergy {
   const byCurrent = openingTimeS(task.device, ratingA, faultA)
-  const byResidual = residualA > 0 ? residualTimeS(residualA, isResidualDelayed(task), faultA) : undefined
+  const byResidual = residualA > 0 ? rcdTimeS(residualA, isRcdDelayed(task), faultA) : undefined
   // A magnetic trip is not waited for by an RCD that may take as long.
   const timeS = byCurrent <= INSTANTANEOUS_S ? byCurrent : Math.min(byCurrent, byResidual ?? byCurrent)
   const { curve } = task.device

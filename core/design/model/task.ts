@@ -1,9 +1,9 @@
-import type { CircuitFacts } from '../installation/installation'
-import type { Device } from '../regulations/devices'
-import type { Premises } from '../regulations/diversity'
-import type { Edition } from '../regulations/editions'
-import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
-import type { Arrangement } from '../regulations/supply'
+import type { CircuitFacts } from '../../installation/installation'
+import type { Device } from '../../regulations/devices'
+import type { Premises } from '../../regulations/diversity'
+import type { Edition } from '../../regulations/editions'
+import type { MeasuredZsPolicy, WarmDropPolicy } from '../../policies/policy'
+import type { Arrangement } from '../../regulations/supply'
 
 /** The supply as it is at the circuit's board. */
 export interface SupplyHere {

@@ -1,8 +1,8 @@
-import { residualNeeds, type ResidualCase, type ResidualNeed } from '../residual-needs'
-import { neededResidualType, type DcContent, type ResidualType } from '../../regulations/residual'
+import { rcdNeeds, type RcdCase, type RcdNeed } from '../limits/rcd-needs'
+import { neededRcdType, type DcContent, type RcdType } from '../../regulations/rcd'
 
 /** What the adviser is told. */
-export interface ResidualQuestion extends ResidualCase {
+export interface RcdQuestion extends RcdCase {
   readonly ratingA: number
   readonly dc: DcContent
   /** Can the board that is there take an RCBO of a make it was tested with? */
@@ -11,33 +11,33 @@ export interface ResidualQuestion extends ResidualCase {
   readonly isAddition: boolean
 }
 
-export type ResidualWay =
+export type RcdWay =
   'rcbo' | 'rcd-section' | 'upstream' | 'socket' | 'separate-enclosure' | 'new-board' | 'protect-cable'
 
 export interface WayToProvide {
-  readonly way: ResidualWay
+  readonly way: RcdWay
   /** 1 little, 2 some, 3 much. */
   readonly inconvenience: 1 | 2 | 3
 }
 
-export interface ResidualAdvice {
-  readonly needs: readonly ResidualNeed[]
+export interface RcdAdvice {
+  readonly needs: readonly RcdNeed[]
   /** Largest rated residual current that satisfies every rule, A; 0 where none asks for one. */
   readonly neededA: number
-  readonly type: ResidualType
+  readonly type: RcdType
   readonly ways: readonly WayToProvide[]
   /** Nothing asks for one, but the rules that would are worth knowing. */
   readonly isRecommended: boolean
 }
 
 /** "Do I need an RCD?": the rules that ask for one, what it must be, and the usual ways to provide it, the least trouble first. */
-export function adviseResidual(question: ResidualQuestion): ResidualAdvice {
-  const needs = residualNeeds(question, question.ratingA)
+export function adviseRcd(question: RcdQuestion): RcdAdvice {
+  const needs = rcdNeeds(question, question.ratingA)
   const neededA = needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
   return {
     needs,
     neededA,
-    type: neededResidualType(
+    type: neededRcdType(
       question.dc,
       question.edition,
       question.use !== 'sockets' && question.use !== 'distribution',
@@ -47,7 +47,7 @@ export function adviseResidual(question: ResidualQuestion): ResidualAdvice {
   }
 }
 
-function waysToProvide(question: ResidualQuestion, needs: readonly ResidualNeed[]): WayToProvide[] {
+function waysToProvide(question: RcdQuestion, needs: readonly RcdNeed[]): WayToProvide[] {
   const codes = new Set(needs.map(({ code }) => code))
   const ways: WayToProvide[] = []
   if (question.boardTakesRcbo) ways.push({ way: 'rcbo', inconvenience: 1 })

@@ -1,5 +1,5 @@
 import { magnitude, real } from '../network/complex'
-import { residualBand } from '../protection/residual'
+import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { TOUCH_LIMIT_V } from '../../regulations/supply'
 import { indexParts, nodeOf } from '../model/terminals'
@@ -7,11 +7,11 @@ import { display, refused, type Reading } from './reading'
 import { solveWith, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
-export const RESIDUAL_MULTIPLES = [0.5, 1, 5] as const
-export type ResidualMultiple = (typeof RESIDUAL_MULTIPLES)[number]
+export const RCD_MULTIPLES = [0.5, 1, 5] as const
+export type RcdMultiple = (typeof RCD_MULTIPLES)[number]
 
 /** The longest that a test runs, s, at half, once and five times IΔn. */
-const LONGEST_S: Readonly<Record<ResidualMultiple, number>> = { 0.5: 1.999, 1: 0.5, 5: 0.15 }
+const LONGEST_S: Readonly<Record<RcdMultiple, number>> = { 0.5: 1.999, 1: 0.5, 5: 0.15 }
 const ACCURACY = { relative: 0.02, digits: 2 }
 /** On the other half-wave a device waits for the next one; common practice, no source. */
 const OTHER_HALF_S = 0.005
@@ -21,7 +21,7 @@ export function readTripTime(
   bench: Bench,
   probes: Probes,
   ratedA: number,
-  multiple: ResidualMultiple,
+  multiple: RcdMultiple,
   startDegrees: 0 | 180 = 0,
   error = 0,
 ): Reading & { readonly trips: readonly string[] } {
@@ -44,7 +44,7 @@ export function readTripTime(
     return { ...refused('time', 'touchVoltage', { volt: Math.round(touchV) }), trips: [] }
   const times = bench.rig.parts.flatMap((part) => {
     if (part.kind !== 'device' || !part.residual || !bench.state.closed[part.id]) return []
-    const band = residualBand(part.residual, watchDevice(part, solved).residualA)
+    const band = rcdBand(part.residual, watchDevice(part, solved).residualA)
     return band ? [{ part: part.id, s: band.usualS + (startDegrees === 180 ? OTHER_HALF_S : 0) }] : []
   })
   const quickest = Math.min(...times.map(({ s }) => s), Infinity)

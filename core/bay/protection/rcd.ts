@@ -1,10 +1,10 @@
-import { residualTimeS, type DcContent, type ResidualType } from '../../regulations/residual'
-import { DC_CONTENTS, RESIDUAL_TYPES } from '../../regulations/residual'
+import { rcdTimeS, type DcContent, type RcdType } from '../../regulations/rcd'
+import { DC_CONTENTS, RCD_TYPES } from '../../regulations/rcd'
 
-export interface ResidualFunction {
+export interface RcdFunction {
   /** Rated residual current IΔn, A. */
   readonly ratedA: number
-  readonly type: ResidualType
+  readonly type: RcdType
   /** Delayed (S) devices wait for those behind them. */
   readonly isDelayed: boolean
 }
@@ -20,29 +20,27 @@ const GENERAL_USUAL_S = [0.028, 0.022, 0.016]
 const columnOf = (multiple: number): number => (multiple >= 5 ? 2 : multiple >= 2 ? 1 : 0)
 
 /** Does the device see a fault current of this kind? */
-export const seesDc = (type: ResidualType, dc: DcContent): boolean =>
-  RESIDUAL_TYPES.indexOf(type) >= DC_CONTENTS.indexOf(dc)
+export const seesDc = (type: RcdType, dc: DcContent): boolean =>
+  RCD_TYPES.indexOf(type) >= DC_CONTENTS.indexOf(dc)
 
 /** The residual current at which this device trips, A: its own share of IΔn, half to whole. */
 export const thresholdA = (
-  { ratedA }: Pick<ResidualFunction, 'ratedA'>,
+  { ratedA }: Pick<RcdFunction, 'ratedA'>,
   share: number = USUAL_THRESHOLD,
 ): number => ratedA * share
 
 /** Shortest, longest and usual opening time at a residual current, s; undefined below the device's threshold. */
-export function residualBand(
-  device: ResidualFunction,
+export function rcdBand(
+  device: RcdFunction,
   residualA: number,
   share: number = USUAL_THRESHOLD,
 ): { readonly earliestS: number; readonly latestS: number; readonly usualS: number } | undefined {
   if (residualA < thresholdA(device, share)) return undefined
   const column = columnOf(residualA / device.ratedA)
-  const latestS = residualTimeS(device.ratedA, device.isDelayed, residualA) ?? Infinity
+  const latestS = rcdTimeS(device.ratedA, device.isDelayed, residualA) ?? Infinity
   const earliestS = device.isDelayed ? DELAYED_LEAST_S[column]! : 0
   const usualS = device.isDelayed
-    ? Math.sqrt(
-        earliestS * (residualTimeS(device.ratedA, true, Math.max(residualA, device.ratedA)) ?? earliestS),
-      )
+    ? Math.sqrt(earliestS * (rcdTimeS(device.ratedA, true, Math.max(residualA, device.ratedA)) ?? earliestS))
     : GENERAL_USUAL_S[column]!
   return { earliestS, latestS, usualS }
 }

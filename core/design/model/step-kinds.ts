@@ -1,7 +1,7 @@
-import { CONDUITS_MM, TRUNKING } from '../regulations/containment'
-import { RESIDUAL_TYPES } from '../regulations/residual'
-import { formatQuantity } from '../units/format'
-import type { QuantityKey } from '../units/quantity'
+import { CONDUITS_MM, TRUNKING } from '../../regulations/containment'
+import { RCD_TYPES } from '../../regulations/rcd'
+import { formatQuantity } from '../../units/format'
+import type { QuantityKey } from '../../units/quantity'
 import type { StepKey } from './step-keys'
 
 /** An answer that is picked rather than written. */
@@ -57,7 +57,7 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   residualType: {
     symbol: 'type',
     quantity: 'choice',
-    choices: [{ value: 0, text: 'none' }, ...RESIDUAL_TYPES.map((text, i) => ({ value: i + 1, text }))],
+    choices: [{ value: 0, text: 'none' }, ...RCD_TYPES.map((text, i) => ({ value: i + 1, text }))],
   },
   residualDelay: {
     symbol: 'delay',

@@ -1,6 +1,6 @@
-import type { RefusalParams } from '../findings/codes'
-import { fault, type Finding, type FindingRest } from '../findings/finding'
-import type { Source } from '../regulations/source'
+import type { RefusalParams } from '../../findings/codes'
+import { fault, type Finding, type FindingRest } from '../../findings/finding'
+import type { Source } from '../../regulations/source'
 import type { StepKey } from './step-keys'
 import type { StepKind } from './step-kinds'
 

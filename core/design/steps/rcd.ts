@@ -1,21 +1,21 @@
-import { RESIDUAL_RATINGS_A, RESIDUAL_TYPES, neededResidualType } from '../../regulations/residual'
-import type { Task } from '../task'
+import { RCD_RATINGS_A, RCD_TYPES, neededRcdType } from '../../regulations/rcd'
+import type { Task } from '../model/task'
 import { SOURCES } from '../../regulations/source'
-import { isResidualDelayed } from '../fault-energy'
-import { neededResidualA, residualNeeds } from '../residual-needs'
-import { accepted, refused, stopped, worked, type StepValues } from '../step'
-import { STEP_KINDS } from '../step-kinds'
+import { isRcdDelayed } from '../limits/fault-energy'
+import { neededRcdA, rcdNeeds } from '../limits/rcd-needs'
+import { accepted, refused, stopped, worked, type StepValues } from '../model/step'
+import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
 /** IΔn = the largest rated residual current that every rule allows, A; 0 where no rule asks for one. */
-export const residualDevice: CircuitStep = {
+export const rcdDevice: CircuitStep = {
   key: 'residual',
   ...STEP_KINDS.residual,
   kind: 'chosen',
   needs: ['in'],
   derive: (task, values) => {
-    const needed = neededResidualA(task, values.in!)
-    const needs = residualNeeds(task, values.in!)
+    const needed = neededRcdA(task, values.in!)
+    const needs = rcdNeeds(task, values.in!)
     // An alteration has to provide what is missing; a new circuit finds it at the bay.
     if (!task.existing && needed > 0 && (task.residualA === null || task.residualA > needed)) {
       return stopped('residual', {
@@ -35,9 +35,9 @@ export const residualDevice: CircuitStep = {
     )
   },
   accept: (task, values, answer) => {
-    if (answer !== 0 && !RESIDUAL_RATINGS_A.includes(answer)) return refused('notAResidualRating', { answer })
-    const needed = neededResidualA(task, values.in!)
-    const regulation = residualNeeds(task, values.in!)[0]?.regulation ?? ''
+    if (answer !== 0 && !RCD_RATINGS_A.includes(answer)) return refused('notAResidualRating', { answer })
+    const needed = neededRcdA(task, values.in!)
+    const regulation = rcdNeeds(task, values.in!)[0]?.regulation ?? ''
     if (needed > 0 && answer === 0) return refused('residualMissing', { needed, regulation })
     if (needed > 0 && answer > needed) return refused('residualTooLarge', { needed, answer, regulation })
     return accepted('moreThanAsked')
@@ -48,12 +48,10 @@ const NO_TYPE = 0
 /** A load that is fixed and known, so that its fault current is known too. */
 const isKnownLoad = ({ use }: Task): boolean => use !== 'sockets' && use !== 'distribution'
 const typeNumber = (task: Task, { residual }: StepValues): number =>
-  residual === 0
-    ? NO_TYPE
-    : RESIDUAL_TYPES.indexOf(neededResidualType(task.dc, task.edition, isKnownLoad(task))) + 1
+  residual === 0 ? NO_TYPE : RCD_TYPES.indexOf(neededRcdType(task.dc, task.edition, isKnownLoad(task))) + 1
 
 /** The least type of residual device that sees this load's fault current. */
-export const residualTypeStep: CircuitStep = {
+export const rcdTypeStep: CircuitStep = {
   key: 'residualType',
   ...STEP_KINDS.residualType,
   kind: 'chosen',
@@ -65,7 +63,7 @@ export const residualTypeStep: CircuitStep = {
     return worked(
       type,
       'type by the load’s direct current',
-      `${task.dc === 'none' ? 'no electronics known' : `${task.dc} direct current`} → type ${RESIDUAL_TYPES[type - 1]}`,
+      `${task.dc === 'none' ? 'no electronics known' : `${task.dc} direct current`} → type ${RCD_TYPES[type - 1]}`,
       SOURCES.residualType,
     )
   },
@@ -74,8 +72,8 @@ export const residualTypeStep: CircuitStep = {
     if (needed === NO_TYPE) return refused('typeWithoutDevice')
     if (answer < needed)
       return refused('typeBlind', {
-        answer: answer === NO_TYPE ? 'none' : RESIDUAL_TYPES[answer - 1]!,
-        needed: RESIDUAL_TYPES[needed - 1]!,
+        answer: answer === NO_TYPE ? 'none' : RCD_TYPES[answer - 1]!,
+        needed: RCD_TYPES[needed - 1]!,
       })
     return accepted('moreThanAsked')
   },
@@ -88,7 +86,7 @@ export const residualDelay: CircuitStep = {
   kind: 'chosen',
   needs: ['residual'],
   derive: (task, { residual }) => {
-    const isDelayed = residual !== 0 && isResidualDelayed(task)
+    const isDelayed = residual !== 0 && isRcdDelayed(task)
     const why =
       residual === 0
         ? 'no residual device'
@@ -98,5 +96,5 @@ export const residualDelay: CircuitStep = {
     return worked(isDelayed ? 1 : 0, 'delay by what stands behind', why, SOURCES.residualDelay)
   },
   accept: (task, { residual }) =>
-    residual === 0 ? accepted() : refused(isResidualDelayed(task) ? 'delayMissing' : 'delayNotHere'),
+    residual === 0 ? accepted() : refused(isRcdDelayed(task) ? 'delayMissing' : 'delayNotHere'),
 }
