@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
@@ -34,6 +35,20 @@ export default defineNuxtConfig({
   spaLoadingTemplate: 'spa-loading.html',
   typescript: { strict: true },
   nitro: {
+    hooks: {
+      // Threads of the server are one file of their own beside it.
+      compiled: async (nitro) => {
+        const { build } = await import('esbuild')
+        await build({
+          entryPoints: [folder('./server/heavy/thread.ts')],
+          outfile: join(nitro.options.output.serverDir, 'heavy-worker.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          tsconfig: folder('./tsconfig.paths.json'),
+        })
+      },
+    },
     compressPublicAssets: { gzip: true, brotli: true },
     routeRules: {
       '/**': {

@@ -1,5 +1,8 @@
 import { ApiProblem } from '~/utils/api-problem'
 
+/** This tab, so that the news of its own writing is not fetched again. */
+export const TAB = crypto.randomUUID()
+
 const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
 
 async function send<T>(method: string, path: string, body: unknown): Promise<T> {
@@ -7,7 +10,10 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
   try {
     response = await fetch(`/api/${path}`, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: {
+        'x-nakshi-tab': TAB,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
       body: body === undefined ? undefined : JSON.stringify(body),
     })
   } catch {

@@ -1,46 +1,51 @@
+import { useDocumentVisibility, useEventSource, useIntervalFn, useTimeoutFn, whenever } from '@vueuse/core'
+import { TAB } from './useApi'
+
 /** The least time between two looks, so that a room full of typing tablets does not keep one screen busy. */
 const LEAST_MS = 600
 /** Without a stream it is looked every so often. */
 const POLL_MS = 4000
 
+interface News {
+  readonly count: number
+  readonly writers: readonly string[]
+}
+
+/** Does this news say anything that this tab does not know? Its own writing alone does not. */
+export function isNewsTo(tab: string, text: string): boolean {
+  try {
+    const { writers } = JSON.parse(text) as News
+    return !(writers.length === 1 && writers[0] === tab)
+  } catch {
+    return true
+  }
+}
+
 /** Calls `look` whenever the server says that something has changed, within a second; by polling where the stream is cut. */
 export function useNews(look: () => void) {
-  let stream: EventSource | undefined
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const visibility = useDocumentVisibility()
+  const { data, status } = useEventSource('/api/news', [], { autoReconnect: { delay: POLL_MS } })
   let lastAt = 0
-  let isCut = false
+  let isOwed = false
 
+  const { start, isPending } = useTimeoutFn(
+    () => {
+      lastAt = Date.now()
+      isOwed = false
+      look()
+    },
+    () => Math.max(0, lastAt + LEAST_MS - Date.now()),
+    { immediate: false },
+  )
   function soon(): void {
-    if (timer || document.hidden) return
-    timer = setTimeout(
-      () => {
-        timer = undefined
-        lastAt = Date.now()
-        look()
-      },
-      Math.max(0, lastAt + LEAST_MS - Date.now()),
-    )
+    if (visibility.value === 'hidden') isOwed = true
+    else if (!isPending.value) start()
   }
-  const poll = setInterval(() => isCut && soon(), POLL_MS)
-  const shown = () => !document.hidden && soon()
 
-  onMounted(() => {
-    stream = new EventSource('/api/news')
-    let isFirst = true
-    stream.addEventListener('message', () => {
-      isCut = false
-      // The page has just been read; what came between is seen with the next look.
-      if (!isFirst) soon()
-      else setTimeout(soon, LEAST_MS)
-      isFirst = false
-    })
-    stream.addEventListener('error', () => (isCut = true))
-    document.addEventListener('visibilitychange', shown)
-  })
-  onScopeDispose(() => {
-    stream?.close()
-    clearInterval(poll)
-    clearTimeout(timer)
-    document.removeEventListener('visibilitychange', shown)
-  })
+  watch(data, (text) => text !== null && isNewsTo(TAB, text) && soon())
+  useIntervalFn(() => status.value !== 'OPEN' && soon(), POLL_MS)
+  whenever(
+    () => visibility.value === 'visible',
+    () => isOwed && soon(),
+  )
 }

@@ -1,14 +1,13 @@
 import { getRequestIP } from 'h3'
 import { SignInRequest } from '#schemas/requests'
 import { openApi } from '~~/server/http/api'
-import { limitTries } from '~~/server/http/tries'
+import { withTries } from '~~/server/http/tries'
 import { sessionOf } from '~~/server/http/session'
 import { personOf, signIn } from '~~/server/services/sign-in'
 
 export default openApi(SignInRequest, async ({ context, body, event }) => {
-  const forget = await limitTries(`${getRequestIP(event) ?? ''}/${body.number.trim().toLowerCase()}`)
-  const claim = await signIn(context, body.number, body.password)
-  await forget()
+  const who = `${getRequestIP(event) ?? ''}/${body.number.trim().toLowerCase()}`
+  const claim = await withTries(who, () => signIn(context, body.number, body.password))
   await (await sessionOf(event)).update({ ...claim })
   return { person: personOf(context, claim) ?? null, needsSetUp: false }
 })

@@ -34,7 +34,7 @@ export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Ca
       const context: Context = { repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }
       const body = schema ? await readBody(event, schema) : undefined
       const answer = await run({ context, body: body as Static<S>, event })
-      if (event.method !== 'GET' && event.method !== 'HEAD') tellNews()
+      if (event.method !== 'GET' && event.method !== 'HEAD') tellNews(tabOf(event))
       return answer ?? null
     } catch (error) {
       return render(event, error)
@@ -82,6 +82,12 @@ async function readBody<S extends TSchema>(event: H3Event, schema: S): Promise<S
   const checked = validate(schema, value)
   if (!checked.ok) throw new Problem('bodyNotRight', { fields: checked.problems })
   return checked.value
+}
+
+/** The tab that writes, so that it need not be told of its own change. */
+function tabOf(event: H3Event): string | undefined {
+  const tab = getHeader(event, 'x-nakshi-tab')
+  return tab && /^[\w-]{8,40}$/.test(tab) ? tab : undefined
 }
 
 /** Same-site cookies already keep foreign pages out; a mismatching origin is refused as well. */

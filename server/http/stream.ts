@@ -1,5 +1,6 @@
 import { createServer, type Socket } from 'node:net'
 import { NEW_LINK, takeStreamLine, type StreamLink } from '../services/instrument-stream'
+import { Problem } from '../services/problem'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
 
@@ -43,7 +44,9 @@ function serve(socket: Socket): void {
         if (answer.isNews) tellNews()
         socket.write(`${answer.says}\n`)
       } catch (error) {
-        socket.write(`NO ${error instanceof Error ? error.message : 'unexpected'}\n`)
+        // What was not foreseen stays in the log of the server.
+        if (!(error instanceof Problem)) console.error(error)
+        socket.write(`NO ${error instanceof Problem ? error.message : 'unexpected; nothing was written'}\n`)
       }
     }
   })

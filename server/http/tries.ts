@@ -3,12 +3,14 @@ import { Problem } from '../services/problem'
 
 const limiter = new RateLimiterMemory({ points: 8, duration: 60 })
 
-/** Counts a try to sign in and refuses when there were too many in a minute. The result forgets them after a success. */
-export async function limitTries(key: string): Promise<() => Promise<unknown>> {
+/** Runs something that proves who somebody is: refused when there were too many tries in a minute, forgotten after a success. */
+export async function withTries<T>(key: string, prove: () => Promise<T>): Promise<T> {
   try {
     await limiter.consume(key)
   } catch {
     throw new Problem('tooManyTries')
   }
-  return () => limiter.delete(key)
+  const proved = await prove()
+  await limiter.delete(key)
+  return proved
 }

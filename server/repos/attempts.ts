@@ -88,6 +88,7 @@ export function createAttemptsRepo(db: Database) {
     'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
   )
   const setStage = db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?')
+  const expire = db.prepare('UPDATE attempt SET stage = ? WHERE id = ?')
   const addEvent = db.prepare(
     'INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)',
   )
@@ -123,6 +124,8 @@ export function createAttemptsRepo(db: Database) {
       saveWork.run(JSON.stringify(answers), JSON.stringify(readings), JSON.stringify(times), now, id, version)
         .changes === 1,
     setStage: (id: number, stage: Stage) => void setStage.run(stage, id),
+    /** Time alone has passed: what stands on other screens is still what is kept. */
+    expire: (id: number, stage: Stage) => void expire.run(stage, id),
     addEvent: (id: number, act: string, by: number, at: string, note: string) =>
       void addEvent.run(id, act, by, at, note),
     events: (id: number) => events.all(id),

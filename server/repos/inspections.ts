@@ -89,17 +89,17 @@ export function createInspectionsRepo(db: Database) {
       const row = byAttempt.get(attemptId)
       return row && toInspection(row)
     },
-    open: (attemptId: number): StoredInspection => {
-      open.run(attemptId)
-      return toInspection(byAttempt.get(attemptId)!)
-    },
+    /** Begins it with the first save. */
     save: (
       attemptId: number,
       version: number,
       fields: Readonly<Record<string, string>>,
       by: number,
       now: string,
-    ): boolean => save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1,
+    ): boolean => {
+      open.run(attemptId)
+      return save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1
+    },
     addPhoto: (hash: string, bytes: Buffer, by: number, now: string) =>
       void addPhoto.run(hash, bytes, by, now),
     photo: (hash: string): { readonly bytes: Buffer; readonly madeBy: number } | undefined => {

@@ -8,6 +8,9 @@ export interface PaperDraft {
   readonly savedAt: string | null
 }
 
+/** Before anything has been typed. */
+const NOT_BEGUN: PaperDraft = { fields: {}, version: 1, savedAt: null }
+
 /** Records as they are typed, and their signed versions, which stay as they are. */
 export function createPapersRepo(db: Database) {
   const draft = db.prepare<[number, string], { fields: string; version: number; saved_at: string | null }>(
@@ -25,17 +28,20 @@ export function createPapersRepo(db: Database) {
   )
   return {
     draft: (attemptId: number, kind: RecordKind): PaperDraft => {
-      open.run(attemptId, kind)
-      const row = draft.get(attemptId, kind)!
-      return { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at }
+      const row = draft.get(attemptId, kind)
+      return row ? { fields: JSON.parse(row.fields), version: row.version, savedAt: row.saved_at } : NOT_BEGUN
     },
+    /** Begins it with the first save. */
     save: (
       attemptId: number,
       kind: RecordKind,
       version: number,
       fields: Readonly<Record<string, string>>,
       now: string,
-    ): boolean => save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1,
+    ): boolean => {
+      open.run(attemptId, kind)
+      return save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1
+    },
     sign: (
       attemptId: number,
       kind: RecordKind,

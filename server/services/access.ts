@@ -43,12 +43,83 @@ export function allow(actor: Person, action: Action): void {
   if (!may(actor, action)) throw new Problem('notAllowed')
 }
 
-/** The attempt, if it is the person's own; to anybody else it is not there. */
-export function ownAttempt(actor: Person, attempt: Attempt | undefined): Attempt {
-  allow(actor, 'work.own')
-  if (!attempt || attempt.personId !== actor.id) throw new Problem('notFound')
-  return attempt
+/** Of whom a thing is, and of what else its rule depends on. */
+export interface Belonging {
+  /** Whose it is. */
+  readonly ownerId: number
+  /** Made by somebody of the staff: everybody may look. */
+  readonly isOfStaff?: boolean
+  /** Handed over to its owner. */
+  readonly isReleased?: boolean
+  /** It shows work of this person. */
+  readonly showsWorkOf?: (personId: number) => boolean
 }
+
+type Rule = (actor: Person, thing: Belonging) => boolean
+const isOwn: Rule = (actor, { ownerId }) => actor.id === ownerId
+const marks: Rule = (actor) => may(actor, 'attempt.mark')
+
+/** Who may open or change one thing, in one table; the action in front says which roles come as far. What somebody may not open is not there for them. */
+const OBJECT_RULES = {
+  /** A sheet at work, and the bay of its task. */
+  'work.open': ['work.own', isOwn],
+  /** The records and the inspection of somebody's work. */
+  'record.open': ['paper.see', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  'inspection.open': ['inspection.use', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  /** A round of the inspection trainer. */
+  'round.open': ['inspection.use', isOwn],
+  'photo.open': [
+    'inspection.use',
+    (actor, thing) => isOwn(actor, thing) || marks(actor, thing) || (thing.showsWorkOf?.(actor.id) ?? false),
+  ],
+  'rehearsal.open': ['isolation.practise', isOwn],
+  /** A fault-finding exercise: whoever looks for the fault, and those who set them. */
+  'faultFinding.open': ['hunt.practise', (actor, thing) => isOwn(actor, thing) || may(actor, 'hunt.set')],
+  'faultFinding.step': ['hunt.practise', isOwn],
+  'run.open': [
+    'run.use',
+    (actor, thing) => isOwn(actor, thing) || marks(actor, thing) || thing.isOfStaff === true,
+  ],
+  'run.change': ['run.use', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  'measurement.open': [
+    'run.use',
+    (actor, thing) => marks(actor, thing) || (isOwn(actor, thing) && thing.isReleased === true),
+  ],
+} as const satisfies Record<string, readonly [Action, Rule]>
+
+export type ObjectAction = keyof typeof OBJECT_RULES
+export const OBJECT_ACTIONS = Object.keys(OBJECT_RULES) as readonly ObjectAction[]
+
+/** May this person do this to this thing? */
+export function mayWith(actor: Person, action: ObjectAction, thing: Belonging): boolean {
+  const [role, rule] = OBJECT_RULES[action]
+  return may(actor, role) && rule(actor, thing)
+}
+
+/** The thing, if this person may do this to it; to anybody else it is not there. A role that never may is refused as such. */
+export function open<T>(
+  actor: Person,
+  action: ObjectAction,
+  thing: T | undefined,
+  belonging: (thing: T) => Belonging,
+): T {
+  const [role, rule] = OBJECT_RULES[action]
+  allow(actor, role)
+  if (thing === undefined || !rule(actor, belonging(thing))) throw new Problem('notFound')
+  return thing
+}
+
+const ofPerson = ({ personId }: { readonly personId: number }): Belonging => ({ ownerId: personId })
+/** A thing of one person, by that person's rule. */
+export const openOf = <T extends { readonly personId: number }>(
+  actor: Person,
+  action: ObjectAction,
+  thing: T | undefined,
+): T => open(actor, action, thing, ofPerson)
+
+/** The attempt, if it is the person's own; to anybody else it is not there. */
+export const ownAttempt = (actor: Person, attempt: Attempt | undefined): Attempt =>
+  openOf(actor, 'work.open', attempt)
 
 export function found<T>(value: T | undefined): T {
   if (value === undefined) throw new Problem('notFound')

@@ -13,6 +13,7 @@ import type { BayCheck, BayListItem, BayView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import type { StoredBay } from '../repos/bays'
 import { allow, ownAttempt } from './access'
+import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -95,13 +96,21 @@ function viewOf(
 }
 
 export function saveBay(context: Context, actor: Person, key: string, { version, fields }: BayBody) {
-  const source = sourceOf(context, actor, key)
+  const { repos, now } = context
   const kept = Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== ''))
-  if (!context.repos.bays.save(actor.id, key, version, kept, context.now))
-    throw new Problem('stale', {
-      extra: { theirs: viewOf(source, context.repos.bays.of(actor.id, key), key) },
-    })
-  return { version: version + 1, savedAt: context.now }
+  return saveIfCurrent(context, {
+    sent: version,
+    read: () => {
+      const source = sourceOf(context, actor, key)
+      return {
+        source,
+        stored: repos.bays.of(actor.id, key),
+        version: repos.bays.of(actor.id, key)?.version ?? 0,
+      }
+    },
+    write: () => repos.bays.save(actor.id, key, version, kept, now),
+    theirs: ({ source, stored }) => viewOf(source, stored, key),
+  })
 }
 
 /** The wiring that was meant, for a bay to practise on. */

@@ -12,16 +12,16 @@ import type { Context } from './context'
 import { isWholeBoard } from './test-sheet'
 import { inspectionOf } from './inspections'
 import { processOf } from './schedules'
-import { inForce, progressOf, readingMarks } from './work'
+import { eventsOf, inForce, progressOf, readingMarks } from './work'
 
 /** Who is where, and who waits for permission to energise, the longest waiting first. */
 export function showFloor(context: Context, actor: Person): FloorView {
   allow(actor, 'floor.see')
   const { repos, now } = context
   const patches = repos.attempts.all().map((known) => {
-    const attempt = inForce(context, known, actor)
+    const attempt = inForce(context, known)
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-    const events = repos.attempts.events(attempt.id)
+    const events = eventsOf(context, attempt)
     const last = events.at(-1)
     return {
       id: attempt.id,

@@ -2,7 +2,7 @@ import { randomInt } from 'node:crypto'
 import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
 import { stateAfter, type HuntStep } from '#core/testing/fault-finding/steps'
 import { isAnswer, judgeHunt } from '#core/testing/fault-finding/judge'
-import { previewPlant } from '#core/testing/fault-finding/preview'
+import { heavy } from '../heavy/pool'
 import { symptomSentences } from '#words/fault-finding'
 import { symptomsOf } from '#core/testing/fault-finding/symptom'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
@@ -27,7 +27,8 @@ import type {
 } from '#schemas/hunt-views'
 import type { Hunt } from '../repos/hunts'
 import type { Person } from '../repos/people'
-import { allow, found, may } from './access'
+import { allow, found, may, mayWith, openOf } from './access'
+import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -66,19 +67,19 @@ const huntRig = (code: string): Rig => {
   return practiceBay(code)!.rig()
 }
 
-/** A fault of the chosen aim, drawn by lot among those that a test shows. */
-export function startHunt(
+/** A fault of the chosen aim, picked at random among those that a test shows. */
+export async function startHunt(
   { repos, now }: Context,
   actor: Person,
   { bay, aim: aimCode }: { readonly bay: string; readonly aim: string },
-): { readonly id: number } {
+): Promise<{ readonly id: number }> {
   allow(actor, 'hunt.practise')
   const rig = huntRig(bay)
   const aim = found(AIMS.find(({ code }) => code === aimCode))
   const faults = faultsFor(rig, aim)
   for (let i = 0; i < MOST_TRIES; i += 1) {
     const fault = faults[randomInt(faults.length)]!
-    const preview = previewPlant(rig, [fault])
+    const preview = await heavy('previewPlant', rig, [fault])
     if (preview && preview.rank !== null)
       return {
         id: repos.hunts.insert({
@@ -116,10 +117,14 @@ export function plantBay(_: Context, actor: Person, code: string): PlantBay {
   }
 }
 
-export function previewHunt(_: Context, actor: Person, { bay, faults }: PlantPreviewBody): PlantPreviewView {
+export async function previewHunt(
+  _: Context,
+  actor: Person,
+  { bay, faults }: PlantPreviewBody,
+): Promise<PlantPreviewView> {
   allow(actor, 'hunt.set')
   const rig = huntRig(bay)
-  const preview = previewPlant(rig, faults)
+  const preview = await heavy('previewPlant', rig, faults)
   if (!preview)
     throw new Problem('notFound', {
       sentence: 'One of these faults has no such place any more when the other one is there. Choose others.',
@@ -171,12 +176,8 @@ export function plantHunt(
   })
 }
 
-function ownHunt({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): Hunt {
-  allow(actor, 'hunt.practise')
-  const hunt = found(repos.hunts.byId(id))
-  if (hunt.personId !== actor.id && !may(actor, 'hunt.set')) throw new Problem('notFound')
-  return hunt
-}
+const ownHunt = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): Hunt =>
+  openOf(actor, 'faultFinding.open', repos.hunts.byId(id))
 
 export const showHunt = (context: Context, actor: Person, id: number): HuntView =>
   viewOf(ownHunt(context, actor, id), actor)
@@ -188,26 +189,33 @@ export function stepHunt(
   id: number,
   { version, step }: HuntStepBody,
 ): HuntView {
-  const hunt = ownHunt(context, actor, id)
-  if (hunt.personId !== actor.id) throw new Problem('notAllowed')
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => ownHunt(context, actor, id),
+    check: (hunt) => refuseStep(actor, hunt, step),
+    write: (hunt) => context.repos.hunts.saveLog(id, version, [...hunt.log, madeStep(context, hunt, step)]),
+    theirs: (hunt) => viewOf(hunt, actor),
+  })
+  return showHunt(context, actor, id)
+}
+
+function refuseStep(actor: Person, hunt: Hunt, step: HuntStepBody['step']): void {
+  if (!mayWith(actor, 'faultFinding.step', { ownerId: hunt.personId })) throw new Problem('notAllowed')
   if (hunt.endedAt !== null) throw new Problem('huntOver')
-  const atS = Math.max(0, Math.round((Date.parse(context.now) - Date.parse(hunt.madeAt)) / 1e3))
-  const made: HuntStep =
-    step.do === 'test'
-      ? { ...step, read: hunt.place === 'virtual' ? readAt(hunt, step.test) : step.read, atS }
-      : { ...step, atS }
-  if (made.do === 'test' && !tested(hunt.rig, made.test)) throw new Problem('moveNotHere')
-  const log = [...hunt.log, made]
-  if (!context.repos.hunts.saveLog(id, version, log))
-    throw new Problem('stale', { extra: { theirs: viewOf(ownHunt(context, actor, id), actor) } })
-  return viewOf({ ...hunt, log, version: version + 1 }, actor)
+  if (step.do === 'test' && !tested(hunt.rig, step.test)) throw new Problem('moveNotHere')
+}
+
+function madeStep({ now }: Context, hunt: Hunt, step: HuntStepBody['step']): HuntStep {
+  const atS = Math.max(0, Math.round((Date.parse(now) - Date.parse(hunt.madeAt)) / 1e3))
+  if (step.do !== 'test') return { ...step, atS }
+  return { ...step, read: hunt.place === 'virtual' ? readAt(hunt, step.test) : step.read, atS }
 }
 
 export function endHunt(context: Context, actor: Person, id: number): HuntView {
   const hunt = ownHunt(context, actor, id)
-  if (hunt.personId !== actor.id) throw new Problem('notAllowed')
+  if (!mayWith(actor, 'faultFinding.step', { ownerId: hunt.personId })) throw new Problem('notAllowed')
   context.repos.hunts.end(id, context.now, judgeHunt(hunt.rig, hunt.faults, hunt.log))
-  return viewOf(ownHunt(context, actor, id), actor)
+  return showHunt(context, actor, id)
 }
 
 const tested = (rig: Rig, key: string): ScheduleTest | undefined =>

@@ -18,16 +18,15 @@ import type {
 import type { Attempt } from '../repos/attempts'
 import type { StoredInspection, StoredRound } from '../repos/inspections'
 import type { Person } from '../repos/people'
-import { allow, found, may } from './access'
+import { allow, may, open, openOf } from './access'
+import { saveIfCurrent } from './save-current'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { Problem } from './problem'
 
 /** The attempt of one's own, or any for those who mark; wired, so that there is something to look at. */
 function inspected(context: Context, actor: Person, id: number): Attempt {
-  allow(actor, 'inspection.use')
-  const attempt = found(context.repos.attempts.byId(id))
-  if (attempt.personId !== actor.id && !may(actor, 'attempt.mark')) throw new Problem('notFound')
+  const attempt = openOf(actor, 'inspection.open', context.repos.attempts.byId(id))
   if (attempt.stage === 'design' || assignmentFor(context, attempt).tests === null)
     throw new Problem('notFound')
   return attempt
@@ -59,7 +58,7 @@ export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt):
 export function showInspection(context: Context, actor: Person, id: number): InspectionView {
   const attempt = inspected(context, actor, id)
   const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
-  const { fields, version, savedAt, savedBy } = context.repos.inspections.open(id)
+  const { fields, version, savedAt, savedBy } = storedInspection(context, id)
   return {
     attempt: {
       id,
@@ -117,18 +116,26 @@ function plannedUse(context: Pick<Context, 'repos'>, attempt: Attempt): PlannedU
   ]
 }
 
-export function saveInspection(
+/** As it stands; empty before anybody has begun. */
+const storedInspection = ({ repos }: Pick<Context, 'repos'>, id: number): StoredInspection =>
+  repos.inspections.byAttempt(id) ?? NOT_BEGUN
+const NOT_BEGUN: StoredInspection = { fields: {}, version: 1, savedAt: null, savedBy: null }
+
+export const saveInspection = (
   context: Context,
   actor: Person,
   id: number,
   { version, fields }: InspectionBody,
-): { readonly version: number; readonly savedAt: string } {
-  if (!mayInspect(actor, inspected(context, actor, id))) throw new Problem('inspectionClosed')
-  context.repos.inspections.open(id)
-  if (!context.repos.inspections.save(id, version, fields, actor.id, context.now))
-    throw new Problem('stale', { extra: { theirs: showInspection(context, actor, id) } })
-  return { version: version + 1, savedAt: context.now }
-}
+): { readonly version: number; readonly savedAt: string } =>
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => {
+      if (!mayInspect(actor, inspected(context, actor, id))) throw new Problem('inspectionClosed')
+      return storedInspection(context, id)
+    },
+    write: () => context.repos.inspections.save(id, version, fields, actor.id, context.now),
+    theirs: () => showInspection(context, actor, id),
+  })
 
 const JPEG = Buffer.from([0xff, 0xd8, 0xff])
 
@@ -144,11 +151,9 @@ export function keepPhoto(context: Context, actor: Person, jpegBase64: string): 
 
 /** To those who mark, to whoever took it, and to the apprentice whose work it shows. */
 export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
-  allow(actor, 'inspection.use')
-  const { bytes, madeBy } = found(repos.inspections.photo(hash))
-  if (madeBy !== actor.id && !may(actor, 'attempt.mark') && !repos.inspections.showsWorkOf(actor.id, hash))
-    throw new Problem('notFound')
-  return bytes
+  const showsWorkOf = (personId: number) => repos.inspections.showsWorkOf(personId, hash)
+  const photo = repos.inspections.photo(hash)
+  return open(actor, 'photo.open', photo, ({ madeBy }) => ({ ownerId: madeBy, showsWorkOf })).bytes
 }
 
 const MOST_SEED = 1_000_000
@@ -170,10 +175,7 @@ export function startRound(
 }
 
 function ownRound({ repos }: Context, actor: Person, id: number): StoredRound {
-  allow(actor, 'inspection.use')
-  const round = found(repos.inspections.round(id))
-  if (round.personId !== actor.id) throw new Problem('notFound')
-  return round
+  return openOf(actor, 'round.open', repos.inspections.round(id))
 }
 
 /** The drawn scene: how every spot looks, and not which of them is wrong. */

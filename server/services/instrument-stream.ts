@@ -3,7 +3,7 @@ import { readStreamLine, type StreamProblem } from '#core/testing/parse/stream'
 import type { Attempt } from '../repos/attempts'
 import { isDeadBox, sheetKeys, isWholeBoard, pairingCode } from './test-sheet'
 import type { Context } from './context'
-import { inForce, keepReadings } from './work'
+import { keepReadings, settled } from './work'
 
 const SENTENCES: Readonly<Record<StreamProblem, string>> = {
   notALine: 'unknown word; it is SHEET, INSTRUMENT, NULL, READ or END',
@@ -50,7 +50,7 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
   const known = link.attemptId === null ? undefined : context.repos.attempts.byId(link.attemptId)
   if (!known) return no('say first whose sheet it is, with SHEET')
   return context.repos.transaction(() => {
-    const attempt = inForce(context, known, { id: known.personId })
+    const attempt = settled(context, known)
     const write = (key: string, value: string): StreamAnswer => {
       keepReadings(context, attempt, attempt.answers as Record<string, string>, {
         ...attempt.readings,

@@ -12,7 +12,8 @@ import type { StartRunBody } from '#schemas/isolation-requests'
 import type { Debrief, IsolationHome, RunView } from '#schemas/isolation-views'
 import type { StoredRun } from '../repos/isolation-runs'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, openOf } from './access'
+import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -66,13 +67,17 @@ export const showRun = (context: Context, actor: Person, id: number): RunView =>
   viewOf(ownRun(context, actor, id))
 
 export function moveRun(context: Context, actor: Person, id: number, version: number, move: string): RunView {
-  const run = ownRun(context, actor, id)
-  if (run.state === 'done') throw new Problem('runOver')
-  const moves = [...run.moves, move]
-  if (!replay(run.scenario, run.seed, moves)) throw new Problem('moveNotHere')
-  if (!context.repos.isolationRuns.saveMoves(id, version, moves))
-    throw new Problem('stale', { extra: { theirs: viewOf(ownRun(context, actor, id)) } })
-  return viewOf({ ...run, moves, version: version + 1 })
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => ownRun(context, actor, id),
+    check: ({ state, scenario: code, seed, moves }) => {
+      if (state === 'done') throw new Problem('runOver')
+      if (!replay(code, seed, [...moves, move])) throw new Problem('moveNotHere')
+    },
+    write: ({ moves }) => context.repos.isolationRuns.saveMoves(id, version, [...moves, move]),
+    theirs: viewOf,
+  })
+  return showRun(context, actor, id)
 }
 
 export function endRun(context: Context, actor: Person, id: number): RunView {
@@ -83,10 +88,7 @@ export function endRun(context: Context, actor: Person, id: number): RunView {
 }
 
 function ownRun({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): StoredRun {
-  allow(actor, 'isolation.practise')
-  const run = found(repos.isolationRuns.byId(id))
-  if (run.personId !== actor.id) throw new Problem('notFound')
-  return run
+  return openOf(actor, 'rehearsal.open', repos.isolationRuns.byId(id))
 }
 
 function storyOf({ scenario: code, seed, moves }: StoredRun): TrainerState {

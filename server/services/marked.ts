@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import type { Marked } from '#core/assessment/marking/proposal'
 import type { OtherBay } from '#core/testing/relations/sheet'
@@ -13,14 +14,15 @@ import { readingMarks } from './work'
 /** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
 const MARKED = new WeakMap<
   Context['repos'],
-  Map<number, { readonly version: string; readonly marked: Marked }>
+  LRUCache<number, { readonly version: string; readonly marked: Marked }>
 >()
+const MOST = 2000
 
 /** The attempt as it is marked without any assessor's word. */
 export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
-  const known = MARKED.get(context.repos) ?? new Map()
+  const known = MARKED.get(context.repos) ?? new LRUCache({ max: MOST })
   MARKED.set(context.repos, known)
-  const version = `${attempt.version} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
+  const version = `${attempt.version} ${attempt.stage} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
   const before = known.get(attempt.id)
   if (before?.version === version) return before.marked
   const marked: Marked = {

@@ -14,6 +14,7 @@ import type { Context } from './context'
 import { Problem } from './problem'
 import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
+import { saveIfCurrent } from './save-current'
 import { nextStage } from './work'
 
 const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
@@ -117,12 +118,15 @@ function draftOf(context: Pick<Context, 'repos'>, attempt: Attempt, { readings }
 export function saveMarking(context: Context, actor: Person, id: number, body: MarkingBody): MarkingView {
   const { repos } = context
   allow(actor, 'attempt.mark')
-  repos.transaction(() => {
-    const attempt = found(repos.attempts.byId(id))
-    if (attempt.stage !== 'handedIn' && attempt.stage !== 'decided') throw new Problem('wrongStage')
-    if (!repos.decisions.saveDraft(id, body.version, body.overrides, body.feedback)) {
-      throw new Problem('stale', { extra: { theirs: repos.decisions.draft(id) } })
-    }
+  saveIfCurrent(context, {
+    sent: body.version,
+    read: () => found(repos.attempts.byId(id)) && repos.decisions.draft(id),
+    check: () => {
+      const { stage } = repos.attempts.byId(id)!
+      if (stage !== 'handedIn' && stage !== 'decided') throw new Problem('wrongStage')
+    },
+    write: () => repos.decisions.saveDraft(id, body.version, body.overrides, body.feedback),
+    theirs: (draft) => draft,
   })
   return showMarking(context, actor, id)
 }
@@ -131,19 +135,22 @@ export function saveMarking(context: Context, actor: Person, id: number, body: M
 export function decide(context: Context, actor: Person, id: number, version: number): MarkingView {
   const { repos, now } = context
   allow(actor, 'attempt.mark')
-  repos.transaction(() => {
-    const attempt = found(repos.attempts.byId(id))
-    const stage = nextStage(attempt, 'decide')
-    const view = showMarking(context, actor, id)
-    // What is signed must be what was on the screen.
-    if (view.draft.version !== version) throw new Problem('stale', { extra: { theirs: view.draft } })
-    const feedback = view.draft.feedback ?? view.suggestedFeedback
-    const evidence = { marked: view.marked, overrides: view.draft.overrides, proposal: view.proposal }
-    repos.decisions.insert(id, attempt.personId, actor.id, now, feedback, evidence)
-    repos.attempts.setStage(id, stage)
-    repos.attempts.addEvent(id, 'decide', actor.id, now, view.proposal.met ? 'met' : 'not yet')
-    learnComments({ repos, now }, actor, view, feedback)
-    repos.audit.add(now, actor.id, 'decided', `attempt ${id}`)
+  // What is signed must be what was on the screen.
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => ({ ...showMarking(context, actor, id), version: repos.decisions.draft(id).version }),
+    write: (view) => {
+      const attempt = repos.attempts.byId(id)!
+      const stage = nextStage(attempt, 'decide')
+      const feedback = view.draft.feedback ?? view.suggestedFeedback
+      const evidence = { marked: view.marked, overrides: view.draft.overrides, proposal: view.proposal }
+      repos.decisions.insert(id, attempt.personId, actor.id, now, feedback, evidence)
+      repos.attempts.setStage(id, stage)
+      repos.attempts.addEvent(id, 'decide', actor.id, now, view.proposal.met ? 'met' : 'not yet')
+      learnComments({ repos, now }, actor, view, feedback)
+      repos.audit.add(now, actor.id, 'decided', `attempt ${id}`)
+    },
+    theirs: ({ draft }) => draft,
   })
   return showMarking(context, actor, id)
 }

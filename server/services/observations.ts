@@ -1,4 +1,4 @@
-import { judgeIsolation } from '#core/isolation/judge'
+import { judgeIsolation, type Verdict } from '#core/isolation/judge'
 import {
   headOf,
   observedActs,
@@ -20,6 +20,7 @@ import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { saveIfCurrent } from './save-current'
 import { checkSignature } from './signatures'
 
 export function listObservations({ repos }: Context, actor: Person): ObservationItem[] {
@@ -68,18 +69,26 @@ export function saveObservation(
   { version, fields }: ObservationBody,
 ): { readonly version: number; readonly savedAt: string } {
   allow(actor, 'isolation.observe')
-  const stored = found(context.repos.observations.byId(id))
-  if (stored.state === 'decided') throw new Problem('observationDecided')
   checkFields(fields)
-  // Nothing that was tapped disappears: it is taken back with a trace.
-  const kept = Object.fromEntries(
+  const { observations } = context.repos
+  return saveIfCurrent(context, {
+    sent: version,
+    read: () => observations.byId(id),
+    check: refuseDecided,
+    // Nothing that was tapped disappears: it is taken back with a trace.
+    write: (stored) =>
+      observations.save(id, version, { ...fields, ...tapsMissing(stored, fields) }, context.now),
+    theirs: (stored) => viewOf(context, stored),
+  })
+}
+
+const tapsMissing = (stored: StoredObservation, fields: ObservationFields): ObservationFields =>
+  Object.fromEntries(
     Object.entries(stored.fields).filter(([name]) => name.startsWith('act.') && !(name in fields)),
   )
-  if (!context.repos.observations.save(id, version, { ...fields, ...kept }, context.now))
-    throw new Problem('stale', {
-      extra: { theirs: viewOf(context, found(context.repos.observations.byId(id))) },
-    })
-  return { version: version + 1, savedAt: context.now }
+
+function refuseDecided({ state }: StoredObservation): void {
+  if (state === 'decided') throw new Problem('observationDecided')
 }
 
 /** What the framework asks of an observed isolation, and whether these acts show it. */
@@ -103,58 +112,84 @@ export async function decideObservation(
   body: ObservationDecisionBody,
 ): Promise<ObservationView> {
   allow(actor, 'isolation.observe')
-  const { repos, now } = context
-  const stored = found(repos.observations.byId(id))
-  if (stored.state === 'decided') throw new Problem('observationDecided')
-  if (stored.version !== body.version)
-    throw new Problem('stale', { extra: { theirs: viewOf(context, stored) } })
-  const verdict = judgeIsolation(standingActs(stored.fields), siteOf(stored), true)
-  if (body.met && verdict.critical.length > 0) throw new Problem('criticalStands')
-  if (body.met !== verdict.met && body.reason.trim().length < 3)
+  const { repos } = context
+  const { apprenticeId } = found(repos.observations.byId(id))
+  await checkSignature(context, apprenticeId, body.signedName, body.pin)
+  // A STOP may have been tapped while the PIN was proved: everything is looked at only now.
+  return repos.transaction(() => {
+    const stored = found(repos.observations.byId(id))
+    refuseDecided(stored)
+    if (stored.version !== body.version)
+      throw new Problem('stale', { extra: { theirs: viewOf(context, stored) } })
+    const verdict = judgeIsolation(standingActs(stored.fields), siteOf(stored), true)
+    refuseDecision(context, stored, verdict, body)
+    writeDecision(context, actor, stored, verdict, body)
+    return viewOf(context, found(repos.observations.byId(id)))
+  })
+}
+
+/** What stands between this verdict and this decision. */
+function refuseDecision(
+  { repos }: Context,
+  { apprenticeId }: StoredObservation,
+  verdict: Verdict,
+  { met, reason }: ObservationDecisionBody,
+): void {
+  if (met && verdict.critical.length > 0) throw new Problem('criticalStands')
+  if (met !== verdict.met && reason.trim().length < 3)
     throw new Problem('otherwiseReason', {
       fields: [{ field: 'reason', message: 'why it is decided otherwise.' }],
     })
-  if (repos.locks.openOf(stored.apprenticeId).length > 0 && verdict.parts.restore !== 'not-shown')
+  if (repos.locks.openOf(apprenticeId).length > 0 && verdict.parts.restore !== 'not-shown')
     throw new Problem('locksOn')
-  await checkSignature(context, stored.apprenticeId, body.signedName, body.pin)
-  const criteria = isolationCriteria(context).flatMap(({ code, evidence }) => {
+}
+
+function writeDecision(
+  context: Context,
+  actor: Person,
+  { id, apprenticeId, fields }: StoredObservation,
+  verdict: Verdict,
+  { met, feedback, reason, signedName, repeatOn }: ObservationDecisionBody,
+): void {
+  const { repos, now } = context
+  repos.observations.decide(id, apprenticeId, actor.id, now, {
+    met,
+    feedback: feedback.trim(),
+    criteria: decidedCriteria(context, verdict, met),
+    evidence: { verdict, reason: reason.trim(), apprenticeSigned: signedName.trim() },
+  })
+  if (met) repos.observations.settleRepeats(apprenticeId, id)
+  else if (verdict.critical.length > 0)
+    repos.observations.bookRepeat({
+      personId: apprenticeId,
+      observationId: id,
+      reason: `Not kept: ${RULE_TEXT[verdict.critical[0]!.code]!.name.toLowerCase()}`,
+      plannedFor: repeatOn ?? inAWeek(now),
+      bay: Number(headOf(fields).bay) || 1,
+      by: actor.id,
+      at: now,
+    })
+  repos.audit.add(now, actor.id, 'isolationDecided', `observation ${id}`)
+}
+
+/** Criteria that this isolation showed something of. */
+function decidedCriteria(
+  context: Context,
+  verdict: Verdict,
+  isMet: boolean,
+): { readonly code: string; readonly met: boolean }[] {
+  return isolationCriteria(context).flatMap(({ code, evidence }) => {
     const parts = evidence.flatMap((key) =>
       key.startsWith('isolation.')
         ? [verdict.parts[key.slice('isolation.'.length) as keyof typeof verdict.parts]]
         : [],
     )
     if (parts.every((part) => part === 'not-shown')) return []
-    return [
-      {
-        code,
-        met:
-          verdict.critical.length === 0 &&
-          (body.met ? parts.every((part) => part !== 'not-shown') : parts.every((part) => part === 'met')),
-      },
-    ]
+    const isShown = isMet
+      ? parts.every((part) => part !== 'not-shown')
+      : parts.every((part) => part === 'met')
+    return [{ code, met: verdict.critical.length === 0 && isShown }]
   })
-  repos.transaction(() => {
-    repos.observations.decide(id, stored.apprenticeId, actor.id, now, {
-      met: body.met,
-      feedback: body.feedback.trim(),
-      criteria,
-      evidence: { verdict, reason: body.reason.trim(), apprenticeSigned: body.signedName.trim() },
-    })
-    if (body.met) repos.observations.settleRepeats(stored.apprenticeId, id)
-    else if (verdict.critical.length > 0) {
-      repos.observations.bookRepeat({
-        personId: stored.apprenticeId,
-        observationId: id,
-        reason: `Not kept: ${RULE_TEXT[verdict.critical[0]!.code]!.name.toLowerCase()}`,
-        plannedFor: body.repeatOn ?? inAWeek(now),
-        bay: Number(headOf(stored.fields).bay) || 1,
-        by: actor.id,
-        at: now,
-      })
-    }
-    repos.audit.add(now, actor.id, 'isolationDecided', `observation ${id}`)
-  })
-  return viewOf(context, found(repos.observations.byId(id)))
 }
 
 const WEEK_MS = 7 * 86_400_000

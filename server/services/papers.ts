@@ -4,7 +4,8 @@ import { namedRecord } from '#words/test-record'
 import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#schemas/paper-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import { allow, found, may } from './access'
+import { openOf } from './access'
+import { saveIfCurrent } from './save-current'
 import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -12,10 +13,7 @@ import { checkSignature } from './signatures'
 
 /** The attempt, for the one who tested and for those who mark. */
 function paperAttempt(context: Context, actor: Person, id: number): Attempt {
-  allow(actor, 'paper.see')
-  const attempt = found(context.repos.attempts.byId(id))
-  const isOwn = attempt.personId === actor.id
-  if (!isOwn && !may(actor, 'attempt.mark')) throw new Problem('notFound')
+  const attempt = openOf(actor, 'record.open', context.repos.attempts.byId(id))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
   return attempt
 }
@@ -78,19 +76,18 @@ function factsOf(context: Context, attempt: Attempt): RecordFacts {
 }
 
 /** Saves what was typed; when somebody else saved in between, refuses and hands over what they saved. */
-export function savePaper(
+export const savePaper = (
   context: Context,
   actor: Person,
   id: number,
   { kind, version, fields }: PaperSaveBody,
-): { readonly version: number; readonly savedAt: string } {
-  const attempt = paperAttempt(context, actor, id)
-  const { repos, now } = context
-  repos.papers.draft(attempt.id, kind)
-  if (!repos.papers.save(attempt.id, kind, version, fields, now))
-    throw new Problem('stale', { extra: { theirs: viewOf(context, attempt) } })
-  return { version: version + 1, savedAt: now }
-}
+): { readonly version: number; readonly savedAt: string } =>
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => context.repos.papers.draft(paperAttempt(context, actor, id).id, kind),
+    write: () => context.repos.papers.save(id, kind, version, fields, context.now),
+    theirs: () => showPapers(context, actor, id),
+  })
 
 /** Signs a record by name and PIN, if nothing is missing and nothing fails. What is signed is kept with a hash of its content. */
 export async function signPaper(
@@ -99,30 +96,34 @@ export async function signPaper(
   id: number,
   { kind, version, name, pin }: PaperSignBody,
 ): Promise<PapersView> {
-  const attempt = paperAttempt(context, actor, id)
-  const view = viewOf(context, attempt)
+  const { repos, now } = context
+  refuseUnsignable(showPapers(context, actor, id), kind, version)
+  await checkSignature(context, actor.id, name, pin)
+  // While the PIN was proved it may have changed: what is signed is looked at only now.
+  return repos.transaction(() => {
+    const attempt = paperAttempt(context, actor, id)
+    const view = viewOf(context, attempt)
+    refuseUnsignable(view, kind, version)
+    const { paper } = view.papers[kind]
+    const content: SignedContent = {
+      paper,
+      readings: attempt.readings,
+      times: attempt.readingTimes,
+      attempt: view.attempt,
+    }
+    const text = JSON.stringify(content)
+    const hash = createHash('sha256').update(text).digest('hex')
+    repos.papers.sign(attempt.id, kind, text, hash, actor.id, now)
+    repos.audit.add(now, actor.id, 'paperSigned', `attempt ${attempt.id}, ${kind}`)
+    return viewOf(context, attempt)
+  })
+}
+
+/** Only what stood on the screen is signed, and only where nothing is missing and nothing fails. */
+function refuseUnsignable(view: PapersView, kind: RecordKind, version: number): void {
   const { paper, version: stored } = view.papers[kind]
   if (stored !== version) throw new Problem('stale', { extra: { theirs: view } })
-  if (paper.missing.length + paper.failing.length > 0)
-    throw new Problem('paperIncomplete', { extra: { missing: paper.missing, failing: paper.failing } })
-  await checkSignature(context, actor.id, name, pin)
-  const content: SignedContent = {
-    paper,
-    readings: attempt.readings,
-    times: attempt.readingTimes,
-    attempt: view.attempt,
-  }
-  const text = JSON.stringify(content)
-  context.repos.transaction(() => {
-    context.repos.papers.sign(
-      attempt.id,
-      kind,
-      text,
-      createHash('sha256').update(text).digest('hex'),
-      actor.id,
-      context.now,
-    )
-    context.repos.audit.add(context.now, actor.id, 'paperSigned', `attempt ${attempt.id}, ${kind}`)
-  })
-  return viewOf(context, attempt)
+  const { missing, failing } = paper
+  if (missing.length + failing.length > 0)
+    throw new Problem('paperIncomplete', { extra: { missing, failing } })
 }

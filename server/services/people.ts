@@ -41,6 +41,9 @@ export async function importRoster(context: Context, actor: Person, file: Uint8A
   )
   const { repos, now } = context
   repos.transaction(() => {
+    // Another import may have come between: the file is looked at again, and nothing of it is half brought in.
+    const again = previewRosterFile(context, actor, file)
+    if (again.bad.length > 0) throw new Problem('rosterHasBadRows', { extra: { preview: again } })
     for (const { person, hash } of slips) repos.people.insert(person, hash, true, now)
     repos.audit.add(now, actor.id, 'rosterImported', `${slips.length} people`)
   })

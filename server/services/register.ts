@@ -46,13 +46,12 @@ export async function issuePermit(context: Context, actor: Person, body: PermitB
     })
   await checkSignature(context, actor.id, actor.name, body.pin)
   const { pin: _pin, ...permit } = body
-  const id = repos.locks.issue(
-    { ...permit, scope: body.scope.trim(), siteName: body.siteName.trim() },
-    actor.id,
-    now,
-  )
-  repos.audit.add(now, actor.id, 'permitIssued', `permit ${id}`)
-  return found(repos.locks.permit(id))
+  return repos.transaction(() => {
+    const written = { ...permit, scope: body.scope.trim(), siteName: body.siteName.trim() }
+    const id = repos.locks.issue(written, actor.id, now)
+    repos.audit.add(now, actor.id, 'permitIssued', `permit ${id}`)
+    return found(repos.locks.permit(id))
+  })
 }
 
 /** Handed back: refused while the holder's lock is still on that bay. */
@@ -64,12 +63,17 @@ export async function returnPermit(
 ): Promise<PermitView> {
   allow(actor, 'register.keep')
   const { repos, now } = context
-  const permit = found(repos.locks.permit(id))
-  if (repos.locks.openOf(permit.holderId).some(({ bay }) => bay === permit.bay)) throw new Problem('locksOn')
+  found(repos.locks.permit(id))
   await checkSignature(context, actor.id, actor.name, pin)
-  if (repos.locks.giveBack(id, actor.id, now))
-    repos.audit.add(now, actor.id, 'permitReturned', `permit ${id}`)
-  return found(repos.locks.permit(id))
+  // A padlock may have been put on while the PIN was proved.
+  return repos.transaction(() => {
+    const permit = found(repos.locks.permit(id))
+    if (repos.locks.openOf(permit.holderId).some(({ bay }) => bay === permit.bay))
+      throw new Problem('locksOn')
+    if (repos.locks.giveBack(id, actor.id, now))
+      repos.audit.add(now, actor.id, 'permitReturned', `permit ${id}`)
+    return found(repos.locks.permit(id))
+  })
 }
 
 /** A session does not close while a padlock of this person hangs somewhere. */

@@ -19,7 +19,8 @@ import type {
 } from '#schemas/workmanship-views'
 import type { StoredMeasurement, StoredRun } from '../repos/runs'
 import type { Person } from '../repos/people'
-import { allow, found, may } from './access'
+import { allow, found, may, mayWith, open, type Belonging } from './access'
+import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -40,10 +41,14 @@ export function listRuns({ repos }: Context, actor: Person): RunListItem[] {
     }))
 }
 
-const isShown = ({ repos }: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean =>
-  run.madeBy === actor.id ||
-  may(actor, 'attempt.mark') ||
-  repos.people.byId(run.madeBy)!.role !== 'apprentice'
+const belonging =
+  ({ repos }: Pick<Context, 'repos'>) =>
+  ({ madeBy }: StoredRun): Belonging => ({
+    ownerId: madeBy,
+    isOfStaff: repos.people.byId(madeBy)!.role !== 'apprentice',
+  })
+const isShown = (context: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean =>
+  mayWith(actor, 'run.open', belonging(context)(run))
 
 export function createRun(
   { repos, now }: Context,
@@ -55,15 +60,12 @@ export function createRun(
 }
 
 function shownRun(context: Context, actor: Person, id: number): StoredRun {
-  allow(actor, 'run.use')
-  const run = found(context.repos.runs.byId(id))
-  if (!isShown(context, actor, run)) throw new Problem('notFound')
-  return run
+  return open(actor, 'run.open', context.repos.runs.byId(id), belonging(context))
 }
 
 /** Staff change each other's runs; an apprentice changes their own. */
-const mayChange = (actor: Person, run: StoredRun): boolean =>
-  run.madeBy === actor.id || may(actor, 'attempt.mark')
+const mayChange = (actor: Person, { madeBy }: StoredRun): boolean =>
+  mayWith(actor, 'run.change', { ownerId: madeBy })
 
 export function showRun(context: Context, actor: Person, id: number): RunView {
   const run = shownRun(context, actor, id)
@@ -89,18 +91,21 @@ export function showRun(context: Context, actor: Person, id: number): RunView {
   }
 }
 
-export function saveRun(
+export const saveRun = (
   context: Context,
   actor: Person,
   id: number,
   { version, fields }: RunFieldsBody,
-): { readonly version: number; readonly savedAt: string } {
-  const run = shownRun(context, actor, id)
-  if (!mayChange(actor, run)) throw new Problem('notAllowed')
-  if (!context.repos.runs.save(id, version, fields, context.now))
-    throw new Problem('stale', { extra: { theirs: showRun(context, actor, id) } })
-  return { version: version + 1, savedAt: context.now }
-}
+): { readonly version: number; readonly savedAt: string } =>
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => shownRun(context, actor, id),
+    check: (run) => {
+      if (!mayChange(actor, run)) throw new Problem('notAllowed')
+    },
+    write: () => context.repos.runs.save(id, version, fields, context.now),
+    theirs: () => showRun(context, actor, id),
+  })
 
 /** Tubes and fittings of every run of the staff that can be made as it stands. */
 export function storesOfRuns({ repos }: Context, actor: Person): StoresRun[] {
@@ -150,11 +155,10 @@ export function startMeasurement(
 
 /** For those who mark; for the apprentice once it is closed. */
 function shownMeasurement(context: Context, actor: Person, id: number): StoredMeasurement {
-  allow(actor, 'run.use')
-  const measured = found(context.repos.runs.measurement(id))
-  if (!may(actor, 'attempt.mark') && !(measured.personId === actor.id && measured.closedAt !== null))
-    throw new Problem('notFound')
-  return measured
+  return open(actor, 'measurement.open', context.repos.runs.measurement(id), (measured) => ({
+    ownerId: measured.personId,
+    isReleased: measured.closedAt !== null,
+  }))
 }
 
 export function showMeasurement(context: Context, actor: Person, id: number): MeasurementView {
@@ -174,10 +178,17 @@ export function saveMeasurement(
   { version, fields }: RunFieldsBody,
 ): { readonly version: number; readonly savedAt: string } {
   allow(actor, 'attempt.mark')
-  if (shownMeasurement(context, actor, id).closedAt !== null) throw new Problem('measurementClosed')
-  if (!context.repos.runs.saveMeasurement(id, version, fields, context.now))
-    throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
-  return { version: version + 1, savedAt: context.now }
+  return saveIfCurrent(context, {
+    sent: version,
+    read: () => shownMeasurement(context, actor, id),
+    check: refuseClosed,
+    write: () => context.repos.runs.saveMeasurement(id, version, fields, context.now),
+    theirs: () => showMeasurement(context, actor, id),
+  })
+}
+
+function refuseClosed({ closedAt }: StoredMeasurement): void {
+  if (closedAt !== null) throw new Problem('measurementClosed')
 }
 
 const runFramework = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
@@ -196,33 +207,34 @@ export function closeMeasurement(
 ): MeasurementView {
   allow(actor, 'attempt.mark')
   const { repos, now } = context
-  const stored = shownMeasurement(context, actor, id)
-  if (stored.closedAt !== null) throw new Problem('measurementClosed')
   // What is decided must be what was on the screen.
-  if (stored.version !== version)
-    throw new Problem('stale', { extra: { theirs: showMeasurement(context, actor, id) } })
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => shownMeasurement(context, actor, id),
+    check: refuseClosed,
+    write: (stored) => {
+      const decided = decidedParts(stored, parts, reason)
+      const criteria = runCriteria(runFramework(context), decided)
+      const decision = { parts: decided, reason: reason.trim() }
+      if (!repos.runs.close(id, stored.personId, actor.id, now, decision, criteria))
+        throw new Problem('measurementClosed')
+      repos.audit.add(now, actor.id, 'runMeasured', `measurement ${id}`)
+    },
+    theirs: () => showMeasurement(context, actor, id),
+  })
+  return showMeasurement(context, actor, id)
+}
+
+/** As proposed, or otherwise with a reason. A part of which something was not taken is not judged. */
+function decidedParts(stored: StoredMeasurement, parts: MeasureCloseBody['parts'], reason: string) {
   const sheet = found(readRun(stored.runFields).sheet)
   const proposed = runVerdicts(judgeRun(sheet.run, sheet.former, stored.fields, sheet.toleranceMm), sheet)
-  // A part of which something was not taken is not judged.
   const judged = proposed.filter(({ isMet }) => isMet !== null)
   const decided = Object.fromEntries(judged.map(({ part, isMet }) => [part, parts[part] ?? isMet!]))
-  if (judged.some(({ part, isMet }) => decided[part] !== isMet) && reason.trim().length < 3)
+  const isOtherwise = judged.some(({ part, isMet }) => decided[part] !== isMet)
+  if (isOtherwise && reason.trim().length < 3)
     throw new Problem('otherwiseReason', {
       fields: [{ field: 'reason', message: 'why it is decided otherwise.' }],
     })
-  repos.transaction(() => {
-    if (
-      !repos.runs.close(
-        id,
-        stored.personId,
-        actor.id,
-        now,
-        { parts: decided, reason: reason.trim() },
-        runCriteria(runFramework(context), decided),
-      )
-    )
-      throw new Problem('measurementClosed')
-    repos.audit.add(now, actor.id, 'runMeasured', `measurement ${id}`)
-  })
-  return showMeasurement(context, actor, id)
+  return decided
 }

@@ -1,3 +1,4 @@
+import type { StageEvent } from '#schemas/marking-views'
 import { permissionUntil } from '#core/exercise/attempt/permission'
 import { after, writable, type Act, type Stage } from '#core/exercise/attempt/stages'
 import { stepOf } from '#core/design/model/step-keys'
@@ -26,6 +27,7 @@ import {
 } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { saveIfCurrent } from './save-current'
 
 /** The readings of an attempt, judged; none where nothing is tested. */
 export const readingMarks = (
@@ -66,30 +68,45 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
  * worked design and the marks join it only when the decision has been released.
  */
 export function showWork(context: Context, actor: Person, id: number): WorkView {
-  return forApprentice(context, inForce(context, ownAttempt(actor, context.repos.attempts.byId(id)), actor))
+  return forApprentice(context, inForce(context, ownAttempt(actor, context.repos.attempts.byId(id))))
 }
 
-/** The attempt as it stands now: a permission that has run out is one no longer. */
-export function inForce({ repos, now }: Context, attempt: Attempt, actor: Pick<Person, 'id'>): Attempt {
-  if (attempt.stage !== 'live') return attempt
+const RUN_OUT = 'The permission has run out. Ask again before anything is measured live.'
+
+/** Is the permission of a live attempt over? */
+function isRunOut({ repos, now }: Pick<Context, 'repos' | 'now'>, attempt: Attempt): boolean {
+  if (attempt.stage !== 'live') return false
   const until = permissionUntil(repos.attempts.events(attempt.id))
-  if (until !== null && until > now) return attempt
-  repos.transaction(() => {
-    repos.attempts.setStage(attempt.id, nextStage(attempt, 'expire'))
-    repos.attempts.addEvent(
-      attempt.id,
-      'expire',
-      actor.id,
-      now,
-      'The permission has run out. Ask again before anything is measured live.',
-    )
-  })
+  return until === null || until <= now
+}
+
+/** The attempt as it stands now, looked at only: a permission that has run out is one no longer. */
+export const inForce = (context: Context, attempt: Attempt): Attempt =>
+  isRunOut(context, attempt) ? { ...attempt, stage: nextStage(attempt, 'expire') } : attempt
+
+/** The same before something is done: that the permission has run out is written down. The caller holds a transaction. */
+export function settled(context: Context, attempt: Attempt): Attempt {
+  if (!isRunOut(context, attempt)) return attempt
+  const { repos, now } = context
+  repos.attempts.expire(attempt.id, nextStage(attempt, 'expire'))
+  repos.attempts.addEvent(attempt.id, 'expire', attempt.personId, now, RUN_OUT)
   return repos.attempts.byId(attempt.id)!
 }
 
-function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, attempt: Attempt): WorkView {
+/** Events as they are told: that a permission has run out also before anybody has written it down. */
+export function eventsOf(context: Context, attempt: Attempt): readonly StageEvent[] {
+  const events = context.repos.attempts.events(attempt.id)
+  const isUnwritten = attempt.stage === 'dead' && permissionUntil(events) !== null
+  const at = permissionUntil(events)
+  return isUnwritten && at
+    ? [...events, { act: 'expire', by: attempt.personName, at, note: RUN_OUT }]
+    : events
+}
+
+function forApprentice(context: Context, attempt: Attempt): WorkView {
+  const { repos, stream } = context
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-  const events = repos.attempts.events(attempt.id)
+  const events = eventsOf(context, attempt)
   const isDesigned = attempt.stage !== 'design'
   const tested = attempt.installation.circuits.find(({ id }) => id === exercise.tests)
   const decision = attempt.stage === 'released' ? repos.decisions.latest(attempt.id) : undefined
@@ -138,20 +155,17 @@ function forApprentice({ repos, stream }: Pick<Context, 'repos' | 'stream'>, att
 }
 
 /** Saves what was typed, if its boxes are open at this stage. Boxes of other stages must come back unchanged. */
-export function saveWork(context: Context, actor: Person, id: number, body: WorkBody) {
-  const { repos, now } = context
-  inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
-  return repos.transaction(() => {
-    const attempt = ownAttempt(actor, repos.attempts.byId(id))
-    if (attempt.version !== body.version)
-      throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
-    const { tests } = assignmentFor(context, attempt)
-    // What was typed before one circuit was a schedule may arrive only now.
-    const readings = presentKeys(body.readings, attempt.installation, tests)
-    keepReadings(context, attempt, body.answers, readings)
-    return { version: body.version + 1, savedAt: now }
+export const saveWork = (context: Context, actor: Person, id: number, body: WorkBody) =>
+  saveIfCurrent(context, {
+    sent: body.version,
+    read: () => settled(context, ownAttempt(actor, context.repos.attempts.byId(id))),
+    write: (attempt) => {
+      const { tests } = assignmentFor(context, attempt)
+      // What was typed before one circuit was a schedule may arrive only now.
+      keepReadings(context, attempt, body.answers, presentKeys(body.readings, attempt.installation, tests))
+    },
+    theirs: (attempt) => forApprentice(context, attempt),
   })
-}
 
 /** Writes a sheet as it now stands, if nothing on it is locked at this stage, and when each reading came in. The caller has checked whose it is, and holds a transaction. */
 export function keepReadings(
@@ -211,25 +225,27 @@ function refuseLocked(
 export function handInDesign(context: Context, actor: Person, id: number, version: number) {
   const attempt = context.repos.attempts.byId(id)
   const isWired = attempt !== undefined && assignmentFor(context, attempt).tests !== null
-  return act(context, actor, id, version, isWired ? 'handInDesign' : 'handInAlone', (own) => {
+  const what = isWired ? 'handInDesign' : 'handInAlone'
+  const check = (own: Attempt) => {
     const missing = askedNodes(assignmentFor(context, own)).filter(
       (node) => !readAnswer(stepOf(node), own.answers[node] ?? '').ok,
     )
     if (missing.length > 0) throw new Problem('answersMissing', { extra: { missing } })
-  })
+  }
+  return act(context, actor, { id, version, what, check })
 }
 
-export function askPermission(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'askPermission', (attempt) =>
-    refuseEmpty(attempt, askedKeys(context, attempt, true)),
-  )
-}
+/** Tests of a stage must all be filled before the sheet goes on. */
+const filled =
+  (context: Context, isDead: boolean) =>
+  (attempt: Attempt): void =>
+    refuseEmpty(attempt, askedKeys(context, attempt, isDead))
 
-export function handInReadings(context: Context, actor: Person, id: number, version: number) {
-  return act(context, actor, id, version, 'handIn', (attempt) =>
-    refuseEmpty(attempt, askedKeys(context, attempt, false)),
-  )
-}
+export const askPermission = (context: Context, actor: Person, id: number, version: number) =>
+  act(context, actor, { id, version, what: 'askPermission', check: filled(context, true) })
+
+export const handInReadings = (context: Context, actor: Person, id: number, version: number) =>
+  act(context, actor, { id, version, what: 'handIn', check: filled(context, false) })
 
 function refuseEmpty(attempt: Attempt, keys: readonly string[]): void {
   const missing = keys.filter((key) =>
@@ -238,26 +254,27 @@ function refuseEmpty(attempt: Attempt, keys: readonly string[]): void {
   if (missing.length > 0) throw new Problem('readingsMissing', { extra: { missing } })
 }
 
-function act(
-  context: Context,
-  actor: Person,
-  id: number,
-  version: number,
-  what: Act,
-  check: (attempt: Attempt) => void,
-) {
+interface Step {
+  readonly id: number
+  readonly version: number
+  readonly what: Act
+  readonly check: (attempt: Attempt) => void
+}
+
+function act(context: Context, actor: Person, { id, version, what, check }: Step): WorkView {
   const { repos, now } = context
-  inForce(context, ownAttempt(actor, repos.attempts.byId(id)), actor)
-  return repos.transaction(() => {
-    const attempt = ownAttempt(actor, repos.attempts.byId(id))
-    const stage = nextStage(attempt, what)
-    if (attempt.version !== version)
-      throw new Problem('stale', { extra: { theirs: forApprentice(context, attempt) } })
-    check(attempt)
-    repos.attempts.setStage(id, stage)
-    repos.attempts.addEvent(id, what, actor.id, now, '')
-    return forApprentice(context, repos.attempts.byId(id)!)
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => settled(context, ownAttempt(actor, repos.attempts.byId(id))),
+    check: (attempt) => void nextStage(attempt, what),
+    write: (attempt) => {
+      check(attempt)
+      repos.attempts.setStage(id, nextStage(attempt, what))
+      repos.attempts.addEvent(id, what, actor.id, now, '')
+    },
+    theirs: (attempt) => forApprentice(context, attempt),
   })
+  return forApprentice(context, repos.attempts.byId(id)!)
 }
 
 /** The stage that follows, or the refusal. */

@@ -64,7 +64,7 @@ describe('a permission', () => {
       showFloor(later(PERMISSION_MINUTES - 1), centre.assessor).patches.find((patch) => patch.id === id),
     ).toMatchObject({ stage: 'live', liveUntil: later(PERMISSION_MINUTES).now })
     expect(await refusal(() => saveWork(later(PERMISSION_MINUTES + 1), centre.apprentice, id, typed()))).toBe(
-      'stale',
+      'liveLocked',
     )
     expect(
       showFloor(later(PERMISSION_MINUTES + 1), centre.assessor).patches.find((patch) => patch.id === id),

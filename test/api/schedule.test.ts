@@ -356,7 +356,7 @@ describe('records', () => {
 
 describe('planted faults', () => {
   it('never leave the server before the search is over', async () => {
-    const { id: hunt } = startHunt(context, centre.apprentice, { bay: 'split', aim: 'open' })
+    const { id: hunt } = await startHunt(context, centre.apprentice, { bay: 'split', aim: 'open' })
     const { faults } = centre.repos.hunts.byId(hunt)!
     const view = showHunt(context, centre.apprentice, hunt)
     expect(view.secret).toBeNull()
@@ -387,9 +387,9 @@ describe('planted faults', () => {
       await refusal(() => stepHunt(context, centre.apprentice, hunt, { version: 4, step: { do: 'look' } })),
     ).toBe('huntOver')
   })
-  it('are previewed and set by the staff; in a real bay the readings are typed', () => {
+  it('are previewed and set by the staff; in a real bay the readings are typed', async () => {
     const faults = [{ code: 'shortNE', place: 'c1p1' }]
-    const preview = previewHunt(context, centre.instructor, { bay: 'split', faults })
+    const preview = await previewHunt(context, centre.instructor, { bay: 'split', faults })
     expect(preview.readings.map(({ name }) => name).join()).toContain('insulation resistance N–E')
     expect(
       plantHunt(context, centre.instructor, {

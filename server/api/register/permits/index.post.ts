@@ -1,11 +1,8 @@
 import { PermitRequest } from '#schemas/isolation-requests'
 import { api } from '~~/server/http/api'
-import { limitTries } from '~~/server/http/tries'
+import { withTries } from '~~/server/http/tries'
 import { issuePermit } from '~~/server/services/register'
 
-export default api(PermitRequest, async ({ context, actor, body }) => {
-  const forget = await limitTries(`pin ${actor.id}`)
-  const permit = await issuePermit(context, actor, body)
-  await forget()
-  return permit
-})
+export default api(PermitRequest, ({ context, actor, body }) =>
+  withTries(`pin ${actor.id}`, () => issuePermit(context, actor, body)),
+)

@@ -1,0 +1,4 @@
+import { previewPlant } from '#core/testing/fault-finding/preview'
+
+/* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same functions run in place where there is none. */
+export { previewPlant }
