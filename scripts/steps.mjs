@@ -104,7 +104,7 @@ export function build() {
   const inputs = [
     'nuxt.config.ts',
     'package-lock.json',
-    ...['app', 'core', 'schemas', 'server', 'public', 'frameworks'].flatMap(filesIn),
+    ...['app', 'core', 'words', 'schemas', 'server', 'public', 'frameworks'].flatMap(filesIn),
   ]
   unlessUnchanged('build', inputs, ['.output/server/index.mjs'], () =>
     run('Building', 'npx', ['nuxt', 'build', '--logLevel=silent']),

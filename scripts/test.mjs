@@ -28,16 +28,13 @@ function installPrograms() {
     fail(`Chromium was installed, but not as ${CHROMIUM}. Name it in CHROMIUM=/path/to/chromium.`)
 }
 
-const FOLDERS = ['core', 'schemas', 'server', 'app', 'cli', 'demo', 'test']
-
 install()
 installPrograms()
 run('Preparing types', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
 await runBeside([
-  ['Lint', 'npx', ['eslint', '.']],
-  ['Direction of dependencies', 'npx', ['depcruise', ...FOLDERS, '--config', '.dependency-cruiser.cjs']],
-  ['Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.server.json']],
-  ['Types of the screens', 'npx', ['vue-tsc', '--noEmit']],
+  ['Format', 'npm', ['run', '--silent', 'format']],
+  ['Lint and direction of dependencies', 'npm', ['run', '--silent', 'lint']],
+  ['Types', 'npm', ['run', '--silent', 'types']],
 ])
 run('Unit and API tests', 'npx', ['vitest', 'run'])
 build()

@@ -10,10 +10,7 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
   try {
     response = await fetch(`/api/${path}`, {
       method,
-      headers: {
-        'x-nakshi-tab': TAB,
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
-      },
+      headers: { 'x-nakshi-tab': TAB, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       body: body === undefined ? undefined : JSON.stringify(body),
     })
   } catch {

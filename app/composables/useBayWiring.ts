@@ -10,29 +10,22 @@ import type { BayCheck, BayView } from '#schemas/bay-views'
 type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]
 
 const MOST_UNDO = 300
+const withoutEmpty = (fields: Readonly<Record<string, string>>) =>
+  Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== ''))
 const newId = (): string => `n${crypto.getRandomValues(new Uint32Array(1))[0]!.toString(36)}`
 
 /** A bay being wired: what the server has, what is connected here, undo, and the check against the schedule. */
 export function useBayWiring(key: string) {
   const { call } = useApi()
   const session = useSession()
-  const view = shallowRef<BayView | null>(null)
-  const problem = ref<ApiProblem | null>(null)
   const checked = shallowRef<BayCheck | null>(null)
   const undone = shallowRef<readonly Change[]>([])
   const isBusy = ref(false)
 
-  const autosave = useAutosave({
-    key: `bay/${session.person!.id}/${key}`,
-    send: (fields, version) =>
-      call('PUT', `bays/${key}`, {
-        version,
-        fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
-      }),
-    theirs: (extra) => {
-      const theirs = extra.theirs as BayView
-      return { fields: { ...theirs.fields }, version: theirs.version }
-    },
+  const { view, problem, autosave, load } = useKeptDocument<BayView>({
+    path: `bays/${key}`,
+    place: devicePlace('bay', session.person!.id, key),
+    bodyOf: (fields, version) => ({ version, fields: withoutEmpty(fields) }),
   })
 
   const rig = computed(() =>
@@ -46,16 +39,6 @@ export function useBayWiring(key: string) {
   /** Conductors that somebody has put in, in the order of doing so. */
   const made = computed(() => rig.value?.wires.slice(view.value!.bare.wires.length) ?? [])
   const problems = computed<readonly RigProblem[]>(() => (rig.value ? rigProblems(rig.value) : []))
-
-  async function load(): Promise<void> {
-    try {
-      view.value = await call<BayView>('GET', `bays/${key}`)
-      problem.value = null
-      await autosave.start({ ...view.value.fields }, view.value.version, view.value.savedAt)
-    } catch (error) {
-      problem.value = error as ApiProblem
-    }
-  }
 
   function change(fields: Readonly<Record<string, string>>): void {
     const done = Object.entries(fields)

@@ -75,6 +75,9 @@ export function useExerciseBuilder(id: number | null) {
   const conflicts = ref<readonly Conflict[]>([])
   const isBusy = ref(false)
   const base = shallowRef<ExerciseForm>({ ...BLANK })
+  const place = devicePlace('exercise', useSession().person!.id, id ?? 'new')
+  /** Typed here and kept on this device, but not saved. */
+  const isBack = ref(false)
 
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
   const policy = computed<Policy>(() =>
@@ -147,12 +150,33 @@ export function useExerciseBuilder(id: number | null) {
               .join(' ') ?? '',
         }
       base.value = form.value
+      await layBack()
       // Only now is there something true to show.
       centre.value = place
       problem.value = null
     } catch (error) {
       problem.value = error as ApiProblem
     }
+  }
+
+  /** Lays what was typed here, and neither saved nor thrown away, over what the server has. */
+  async function layBack(): Promise<void> {
+    const kept = await place.read()
+    if (!kept || stored.value?.state === 'set') return
+    const merged = mergeFields(kept.base, kept.mine, { ...form.value })
+    form.value = merged.fields
+    conflicts.value = merged.conflicts
+    isBack.value = isChanged.value
+  }
+  watch([form, base], () => {
+    if (centre.value === null) return
+    if (isChanged.value) place.keep({ base: base.value, mine: form.value })
+    else void place.forget()
+  })
+  /** Throws away what was typed and not saved. */
+  function discard(): void {
+    form.value = base.value
+    isBack.value = false
   }
 
   function adopt(exercise: StoredExercise): void {
@@ -260,6 +284,8 @@ export function useExerciseBuilder(id: number | null) {
     conflicts,
     isBusy,
     isChanged,
+    isBack,
+    discard,
     policy,
     read,
     design,

@@ -12,33 +12,16 @@ const MOST_LIKELY = 4
 export function useObservation(id: number) {
   const { call } = useApi()
   const session = useSession()
-  const view = shallowRef<ObservationView | null>(null)
-  const problem = ref<ApiProblem | null>(null)
   const isBusy = ref(false)
 
-  const autosave = useAutosave({
-    key: `observation/${session.person!.id}/${id}`,
-    send: (fields, version) =>
-      call('PUT', `observations/${id}`, {
-        version,
-        fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
-      }),
-    theirs: (extra) => {
-      const theirs = extra.theirs as ObservationView
-      view.value = theirs
-      return { fields: { ...theirs.fields }, version: theirs.version }
-    },
+  const { view, problem, autosave, load } = useKeptDocument<ObservationView>({
+    path: `observations/${id}`,
+    place: devicePlace('observation', session.person!.id, id),
+    bodyOf: (fields, version) => ({
+      version,
+      fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
+    }),
   })
-
-  async function load(): Promise<void> {
-    try {
-      view.value = await call<ObservationView>('GET', `observations/${id}`)
-      problem.value = null
-      await autosave.start({ ...view.value.fields }, view.value.version, view.value.savedAt)
-    } catch (error) {
-      problem.value = error as ApiProblem
-    }
-  }
 
   const fields = computed(() =>
     view.value?.state === 'decided' ? view.value.fields : { ...autosave.fields },

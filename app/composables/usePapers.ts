@@ -1,7 +1,7 @@
 import type { RecordKind } from '#core/testing/records/test-record'
 import type { PapersView } from '#schemas/paper-views'
 
-/** Records of one attempt: what is typed is kept and saved like everything else; a signature closes a version. */
+/** Records of one attempt: each kind is kept and saved by itself; a signature closes a version. */
 export function usePapers(id: number) {
   const { call } = useApi()
   const session = useSession()
@@ -9,45 +9,50 @@ export function usePapers(id: number) {
   const problem = ref<ApiProblem | null>(null)
   const kind = ref<RecordKind>('minor')
 
-  const autosave = useAutosave({
-    key: `papers/${session.person!.id}/${id}`,
-    send: async (fields, version) => {
-      const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, {
-        kind: kind.value,
-        version,
-        fields,
-      })
-      // What is missing is worked out on the server.
-      view.value = await call<PapersView>('GET', `papers/${id}`)
-      return answer
-    },
-    theirs: (extra) => {
-      view.value = extra.theirs as PapersView
-      const { fields, version } = view.value.papers[kind.value]
-      return { fields: { ...fields }, version }
-    },
-  })
+  const typedOf = (seen: PapersView, of: RecordKind) => {
+    const { fields, version, savedAt } = seen.papers[of]
+    return { fields: { ...fields }, version, savedAt }
+  }
+  const textOf = (of: RecordKind) =>
+    useKeptText({
+      place: devicePlace('papers', session.person!.id, id, of),
+      send: async (fields, version) => {
+        const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, {
+          kind: of,
+          version,
+          fields,
+        })
+        // What is missing is worked out on the server.
+        view.value = await call<PapersView>('GET', `papers/${id}`)
+        return answer
+      },
+      theirs: (extra) => {
+        view.value = extra.theirs as PapersView
+        return typedOf(view.value, of)
+      },
+    })
+  const texts: Readonly<Record<RecordKind, ReturnType<typeof textOf>>> = {
+    minor: textOf('minor'),
+    installation: textOf('installation'),
+  }
+  const autosave = computed(() => texts[kind.value])
 
   async function load(): Promise<void> {
     try {
       view.value = await call<PapersView>('GET', `papers/${id}`)
       problem.value = null
+      for (const of of Object.keys(texts) as RecordKind[]) {
+        const { fields, version, savedAt } = typedOf(view.value, of)
+        await texts[of].start(fields, version, savedAt)
+      }
     } catch (error) {
       problem.value = error as ApiProblem
     }
   }
 
-  /** Turns to the other record; what was typed in this one is sent first. */
-  async function open(to: RecordKind): Promise<void> {
-    await autosave.flush()
-    kind.value = to
-    const { fields, version, savedAt } = view.value!.papers[to]
-    autosave.adopt({ ...fields }, version, savedAt)
-  }
-
   async function sign(what: RecordKind, name: string, pin: string): Promise<boolean> {
     try {
-      const version = await autosave.flush()
+      const version = await texts[what].flush()
       view.value = await call<PapersView>('POST', `papers/${id}/sign`, { kind: what, version, name, pin })
       return true
     } catch (error) {
@@ -61,9 +66,10 @@ export function usePapers(id: number) {
     problem,
     autosave,
     load,
-    open,
+    /** Turns to the other record; each keeps what was typed in it. */
+    open: (to: RecordKind) => (kind.value = to),
     sign,
-    field: (key: string) => autosave.fields[key] ?? '',
-    write: autosave.write,
+    field: (key: string) => autosave.value.fields[key] ?? '',
+    write: (key: string, text: string) => autosave.value.write(key, text),
   }
 }

@@ -1,5 +1,7 @@
 import type { NodeKey } from '#core/design/model/step-keys'
 import type { ReadingKey } from '#core/testing/kinds/kinds'
+import type { Installation } from '#core/installation/installation'
+import { presentKeys } from '#core/testing/upgrade'
 import type { WorkView } from '#schemas/views'
 
 // Answers and readings travel as one flat record while they are typed: `design.ib`, `reading.zs`.
@@ -22,30 +24,22 @@ function unflatten(fields: Readonly<Record<string, string>>) {
 export function useWorksheet(id: number) {
   const { call } = useApi()
   const session = useSession()
-  const view = shallowRef<WorkView | null>(null)
-  const problem = ref<ApiProblem | null>(null)
   const missing = ref<readonly string[]>([])
   const isBusy = ref(false)
-
-  const autosave = useAutosave({
-    key: `work/${session.person!.id}/${id}`,
-    send: (fields, version) => call('PUT', `work/${id}`, { version, ...unflatten(fields) }),
-    theirs: (extra) => {
-      const theirs = extra.theirs as WorkView
-      view.value = theirs
-      return { fields: flatten(theirs), version: theirs.version }
+  const { view, problem, autosave, load, meet, adopt } = useKeptDocument<WorkView>({
+    path: `work/${id}`,
+    place: devicePlace('work', session.person!.id, id),
+    typedOf: (seen) => ({ fields: flatten(seen), version: seen.version, savedAt: seen.savedAt }),
+    bodyOf: (fields, version) => ({ version, ...unflatten(fields) }),
+    present: (kept, { sheet, exercise }) => {
+      const { answers, readings } = unflatten(kept)
+      // Kept by an earlier version, which knew a reading of one circuit by its kind alone.
+      return flatten({
+        answers,
+        readings: presentKeys(readings, sheet.installation as Installation, exercise.tests),
+      })
     },
   })
-
-  async function load(): Promise<void> {
-    try {
-      view.value = await call<WorkView>('GET', `work/${id}`)
-      problem.value = null
-      await autosave.start(flatten(view.value), view.value.version, view.value.savedAt)
-    } catch (error) {
-      problem.value = error as ApiProblem
-    }
-  }
 
   const answer = (node: NodeKey): string => autosave.fields[`design.${node}`] ?? ''
   const reading = (key: ReadingKey): string => autosave.fields[`reading.${key}`] ?? ''
@@ -72,11 +66,10 @@ export function useWorksheet(id: number) {
       // An instrument may have written since this page last looked: then it looks, and says it again.
       const newest = await call<WorkView>('GET', `work/${id}`)
       if (newest.version > version && newest.stage === view.value?.stage) {
-        autosave.meet(flatten(newest), newest.version, newest.savedAt)
+        meet(newest)
         version = newest.version
       }
-      view.value = await call<WorkView>('POST', `work/${id}/${what}`, { version })
-      autosave.adopt(flatten(view.value), view.value.version, view.value.savedAt)
+      adopt(await call<WorkView>('POST', `work/${id}/${what}`, { version }))
       return true
     } catch (error) {
       missing.value = (showProblem(error).extra.missing as string[] | undefined) ?? []
@@ -98,11 +91,11 @@ export function useWorksheet(id: number) {
     const news = await call<WorkView>('GET', `work/${id}`).catch(() => undefined)
     if (!news) return
     // An instrument, or a second tablet, writes into the same sheet.
-    if (news.stage === stage) return autosave.meet(flatten(news), news.version, news.savedAt)
+    if (news.stage === stage) return meet(news)
     view.value = news
     // A permission that was taken back locks the boxes; what was typed before it is on the server or in this device.
     if (stage === 'live') await autosave.flush()
-    autosave.adopt(flatten(news), news.version, news.savedAt)
+    adopt(news)
   })
 
   return { view, problem, missing, isBusy, load, answer, reading, write, act, autosave }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SaveState } from '~/composables/useAutosave'
+import type { SaveState } from '~/composables/useKeptText'
 
 const props = defineProps<{ state: SaveState; savedAt: string | null; message: string }>()
 const words = computed(() => {

@@ -10,7 +10,7 @@ const { view } = papers
 const tab = ref<'results' | RecordKind | 'stickers'>('results')
 const TABS = {
   results: 'Schedule of results',
-  minor: 'Record in five parts',
+  minor: 'Minor works record',
   installation: 'Installation record',
   stickers: 'Stickers',
 } as const
@@ -134,9 +134,9 @@ onMounted(papers.load)
       </article>
       <aside v-if="kind" class="screen-only" aria-label="Signature">
         <SaveWords
-          :state="papers.autosave.state.value"
-          :saved-at="papers.autosave.savedAt.value"
-          :message="papers.autosave.message.value"
+          :state="papers.autosave.value.state.value"
+          :saved-at="papers.autosave.value.savedAt.value"
+          :message="papers.autosave.value.message.value"
         />
         <template v-if="open.length">
           <h2>Before it can be signed</h2>

@@ -1,34 +1,30 @@
-import { del, get, set } from 'idb-keyval'
-import { getCurrentInstance, onMounted, onScopeDispose, reactive, readonly, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { onScopeDispose, reactive, readonly, ref } from 'vue'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { ApiProblem } from '~/utils/api-problem'
+import type { DevicePlace, Fields } from '~/utils/device-copy'
 
 export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused'
 
-type Fields = Record<string, string>
-
-interface Kept {
-  readonly base: Fields
-  readonly mine: Fields
-}
-
-export interface AutosaveOptions {
+export interface KeptTextOptions {
   /** Where unsent typing is kept on this device. */
-  readonly key: string
+  readonly place: DevicePlace
   /** Sends everything; the answer is the new version and time. */
   readonly send: (fields: Fields, version: number) => Promise<{ version: number; savedAt: string }>
   /** Reads the fields and version out of what a stale refusal hands over. */
   readonly theirs: (extra: Readonly<Record<string, unknown>>) => { fields: Fields; version: number }
+  /** What an earlier version kept on this device, by the present names of the boxes. */
+  readonly present?: (kept: Fields) => Fields
 }
 
 const WAIT_MS = 700
 const RETRY_MS = 4000
 
 /**
- * Keeps a flat record of typed text saved: first on this device, then on the server; merges what another device saved
+ * Typed text that is kept: first on this device, then on the server; merges what another device saved
  * in between field by field, and asks only where both changed the same field.
  */
-export function useAutosave({ key, send, theirs }: AutosaveOptions) {
+export function useKeptText({ place, send, theirs, present = (kept) => kept }: KeptTextOptions) {
   const fields = reactive<Fields>({})
   const state = ref<SaveState>('saved')
   const savedAt = ref<string | null>(null)
@@ -41,10 +37,10 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
 
   /** Starts from what the server has, with anything this device could not send laid over it. */
   async function start(server: Fields, serverVersion: number, at: string | null): Promise<void> {
-    const kept = await get<Kept>(key).catch(() => undefined)
+    const kept = await place.read()
     adopt(server, serverVersion, at)
     if (!kept) return
-    settle(mergeFields(kept.base, kept.mine, server))
+    settle(mergeFields(present(kept.base), present(kept.mine), server))
     if (state.value !== 'conflict') later(0)
   }
 
@@ -88,7 +84,7 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
 
   /** On this device, with the server's version that the typing started from. */
   function keep(): void {
-    void set(key, { base, mine: { ...fields } } satisfies Kept).catch(() => undefined)
+    place.keep({ base, mine: fields })
   }
 
   function later(ms: number): void {
@@ -119,7 +115,7 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
         (name) => (fields[name] ?? '') === (sent[name] ?? ''),
       )
       state.value = isCurrent ? 'saved' : 'editing'
-      if (isCurrent) await del(key).catch(() => undefined)
+      if (isCurrent) await place.forget()
       else {
         keep()
         later(WAIT_MS)
@@ -157,20 +153,13 @@ export function useAutosave({ key, send, theirs }: AutosaveOptions) {
     later(0)
   }
 
-  const online = () => state.value === 'offline' && later(0)
-  const leaving = (event: BeforeUnloadEvent) => {
+  // Outside a page (a test, a worker) there is no network to come back and nothing to leave.
+  const page = typeof window === 'undefined' ? undefined : window
+  useEventListener(page, 'online', () => state.value === 'offline' && later(0))
+  useEventListener(page, 'beforeunload', (event) => {
     if (state.value !== 'saved') event.preventDefault()
-  }
-  // Outside a component (a test, a worker) there is no page to leave.
-  if (getCurrentInstance()) {
-    onMounted(() => {
-      window.addEventListener('online', online)
-      window.addEventListener('beforeunload', leaving)
-    })
-  }
+  })
   onScopeDispose(() => {
-    globalThis.window?.removeEventListener('online', online)
-    globalThis.window?.removeEventListener('beforeunload', leaving)
     if (state.value === 'editing') void flush()
     clearTimeout(timer)
   })

@@ -9,7 +9,8 @@ vi.mock('idb-keyval', () => ({
   set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
   del: async (key: string) => void kept.delete(key),
 }))
-const { useAutosave } = await import('../../app/composables/useAutosave')
+const { useKeptText } = await import('../../app/composables/useKeptText')
+const { devicePlace } = await import('../../app/utils/device-copy')
 
 /** A server with one document, its version, and the faults a test gives it. */
 function aServer(fields: Record<string, string> = {}) {
@@ -38,8 +39,8 @@ async function aDevice(server: ReturnType<typeof aServer>, key = 'sheet') {
   const scope = effectScope()
   scopes.push(scope)
   const autosave = scope.run(() =>
-    useAutosave({
-      key,
+    useKeptText({
+      place: devicePlace(key),
       send: server.send,
       theirs: (extra) => extra.theirs as { fields: Record<string, string>; version: number },
     }),
