@@ -3,9 +3,9 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'test/e2e',
   timeout: 90_000,
-  // Each has a centre of its own; two cores carry two. What fails once is tried again from the start, with a fresh centre, and told as such.
+  // Each has a centre of its own; two cores carry two. Nothing is tried again: what fails once is a fault to be found.
   workers: 2,
-  retries: 1,
+  retries: 0,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,6 +1,5 @@
 /* What the server hands to the screens of schedules, fault finding and paperwork. Types alone. */
 import type { BayTest } from '#core/testing/kinds/kind'
-import type { TestKindKey } from '#core/testing/kinds/kinds'
 import type { Finding } from '#core/findings/finding'
 import type { Edition } from '#core/regulations/editions'
 import type { ReadingMark } from '#core/testing/judge/judge'

@@ -1,9 +1,6 @@
 import type { Slip } from '#core/testing/diagnosis/hypothesis'
-import type { BayTest, Outcome } from '#core/testing/kinds/kind'
-import type { TestKindKey } from '#core/testing/kinds/kinds'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts, partIdOf, terminalWords } from '#core/bay/model/terminals'
-import { formatQuantity } from '#core/units/format'
 
 /** What each fault of the catalogue is called, and how it is told at the bay. */
 export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readonly tell: string }>> = {

@@ -18,15 +18,7 @@ import {
 } from '../limits/limits'
 import { faultEnergy } from '../limits/fault-energy'
 import { neededRcdA } from '../limits/rcd-needs'
-import {
-  accepted,
-  refused,
-  stopped,
-  worked,
-  type Constraint,
-  type Derivation,
-  type StepValues,
-} from '../model/step'
+import { accepted, refused, stopped, worked, type Derivation, type StepValues } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 

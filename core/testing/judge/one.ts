@@ -1,7 +1,6 @@
 import { critical, fault, note, type Finding } from '../../findings/finding'
 import type { Edition } from '../../regulations/editions'
 import { sourceLine } from '../../regulations/source'
-import type { ExpectedReading } from '../expected/expected'
 import { kindOf } from '../kinds/kinds'
 import { numberOf, type ParsedReading } from '../parse/parse-reading'
 import { bandCause, type CauseContext } from './band-cause'
