@@ -6,6 +6,8 @@ export default defineConfig({
   // Each has a centre of its own; two cores carry two. Nothing is tried again: what fails once is a fault to be found.
   workers: 2,
   retries: 0,
+  // On a loaded machine of two cores an answer may take longer than on an idle one.
+  expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -24,7 +24,7 @@ nakshi variants EXERCISE.json COUNT                      variants of like diffic
 nakshi mark EXERCISE.json SUBMISSION.json [--explain]    follow-through marks of a submission
 nakshi rig EXERCISE.json                                 the bay that an exercise asks for, wired as it should be
 nakshi faults RIG.json                                   every fault of the catalogue and where this bay could have it
-nakshi simulate RIG.json [--do "5 throw c2p0" …]         what happens: energised in order, or after these actions (s, action, part)
+nakshi simulate RIG.json [--do "5 throw c2p0" …]         what happens: energised in sequence, or after these actions (s, action, part)
 nakshi read RIG.json --instrument I --at T --to T        what an instrument shows; --live, --link "T,T", --free x12:from, --volt, --multiple, --rated
 nakshi netlist RIG.json [--hertz 0]                      the energised bay as a SPICE netlist
 nakshi check RIG.json READINGS.json                      every test of the bay: read, expected, whether it fits

@@ -97,7 +97,7 @@ export async function playIsolation(repos: Repos, at: (minutesAgo: number) => Co
     ...SECURED.filter((tap) => typeof tap === 'string' || tap.kind !== 'lock'),
     ...DEAD,
     'open',
-  ]).decide(false, 'Fit the locking-off device and your own padlock first. Everything else was there.')
+  ]).decide(false, 'Fit the lock-off device and your own padlock first. Everything else was there.')
   observe(6, 'T-402', 2, 'Pit sockets', [...BEFORE, ...SECURED.slice(0, 3)])
   putLock(at(5), assessor, {
     personId: who('T-402').id,

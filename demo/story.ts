@@ -72,7 +72,7 @@ export const STORY: readonly Chapter[] = [
   { number: 'T-403', exercise: 'T-02', upTo: 'permission' },
   { number: 'T-407', exercise: 'T-02', upTo: 'permission', readings: { irNE: '0.4 MΩ' } },
 
-  // √3 left out early on, the ring worked as a radial, no residual device for a concealed cable.
+  // √3 left out early on, the ring calculated as a radial, no RCD for a concealed cable.
   { number: 'M-501', exercise: 'T-04', upTo: 'handedIn' },
   {
     number: 'M-502',

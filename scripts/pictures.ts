@@ -137,10 +137,10 @@ const VIEWS: readonly View[] = [
     'I-201',
     '/practice/bays/practice-heaters',
     async (page) => {
-      await page.getByRole('button', { name: 'Evening cloth' }).click()
+      await page.getByRole('button', { name: 'Dark theme' }).click()
       await readyWired(page)
       await page.getByRole('radio', { name: 'Operate' }).click()
-      await page.getByRole('button', { name: 'Energise in order' }).click()
+      await page.getByRole('button', { name: 'Energise in sequence' }).click()
       await page.getByTestId('happenings').getByText('works').first().waitFor()
       await page.locator('[data-part="c1p1"]').press('Enter')
       await page.getByText('Show what is live').click()

@@ -8,7 +8,7 @@ export const NEED_SENTENCE: Readonly<Record<RcdNeed['code'], string>> = {
   dwellingLighting: 'Lighting circuits in homes need additional protection since 2018.',
   bathroom: 'Every circuit that serves a bathroom needs additional protection.',
   outdoors: 'Equipment used outdoors up to 32 A needs additional protection.',
-  faultProtection: 'In a TT system the residual device is what clears a fault to earth.',
+  faultProtection: 'In a TT system the RCD is what clears a fault to earth.',
 }
 
 export const WAY_TEXT: Readonly<Record<RcdWay, { readonly name: string; readonly cost: string }>> = {
@@ -22,7 +22,7 @@ export const WAY_TEXT: Readonly<Record<RcdWay, { readonly name: string; readonly
   },
   upstream: {
     name: 'An RCD in front of the whole board',
-    cost: 'One fault or the sum of small leakages darkens everything; needs the supply isolated.',
+    cost: 'One fault, or the sum of small leakages, takes out every circuit; the supply must be isolated to fit it.',
   },
   socket: {
     name: 'A socket-outlet with its own RCD',
@@ -30,7 +30,7 @@ export const WAY_TEXT: Readonly<Record<RcdWay, { readonly name: string; readonly
   },
   'separate-enclosure': {
     name: 'A small enclosure with an RCBO beside the board',
-    cost: 'Wall space, a short extra run, one more place to look for a tripped device. The usual way where an old board takes none.',
+    cost: 'Wall space, a short extra run, one more place to look for a tripped device. Usual where an old board cannot take an RCBO.',
   },
   'new-board': {
     name: 'A new board',
@@ -56,21 +56,21 @@ export const DUTY_TEXT: Readonly<Record<Duty, string>> = {
   'look-first':
     'Look before you add: condition, supply, earthing, bonding, the rating and cable that are there.',
   capacity:
-    'Show that the circuit carries the addition: Ib ≤ In ≤ Iz, voltage drop and Zs at the new far point (132.16).',
+    'Show that the circuit carries the addition: Ib ≤ In ≤ Iz, voltage drop and Zs at the new furthest point (132.16).',
   'earthing-first': 'Earthing or bonding is not as it must be: put it right before anything is added.',
-  residual: 'Provide the residual device before the addition is used. See the ways beside.',
-  'residual-there': 'A residual device is needed and is there: test it with the rest.',
+  residual: 'Provide the RCD before the addition is used. The ways to do it are beside.',
+  'residual-there': 'An RCD is needed and is there: test it with the rest.',
   'spur-rule':
     'A twin on an unfused spur is allowed where the spur leaves the ring itself and feeds nothing else.',
   'spur-of-spur':
-    'This spur feeds another socket already: a second behind it is not allowed unfused. Extend the ring, or fuse the spur at 13 A.',
+    'This spur feeds another socket already: a second one beyond it is not allowed unfused. Extend the ring, or fuse the spur at 13 A.',
   'extend-ring':
     'Break the ring and run both legs on, so that it stays a ring; then test r1, rn and r2 end to end again.',
   'fused-connection': 'Feed it through a fused connection unit: 13 A at most, cable behind it by that fuse.',
   'cpc-at-light':
     'An older lighting circuit may have no cpc: without one only class II fittings, and a label.',
   'own-circuit':
-    'Work the circuit anew for the larger load: device, cable, switch and RCD. It is its own circuit.',
+    'Design the circuit again for the larger load: device, cable, switch and RCD. It is its own circuit.',
   zones: 'Bathroom: outside the zones or of the degree of protection they ask for.',
   surge: 'Decide on surge protection with the owner and write it down.',
   test: 'Dead tests on the altered circuit, then live tests under supervision: continuity, insulation, polarity, Zs, RCD.',

@@ -50,13 +50,13 @@ const SENTENCES: Readonly<Record<Constraint['code'], (p: Params) => string>> = {
   loop: (p) =>
     Number(p.longestM) > 0
       ? `The earth fault loop prevents a solution: at ${p.answer} mm² Zs is ${formatQuantity(Number(p.zsOhm), 'resistance')}, the limit is ${formatQuantity(Number(p.zsMaxOhm), 'resistance')}. The run could be ${formatQuantity(Number(p.longestM), 'length')} at the most, or choose another curve.`
-      : `The earth fault loop prevents a solution: Ze of ${formatQuantity(Number(p.zeOhm), 'resistance')} alone is above the limit of ${formatQuantity(Number(p.zsMaxOhm), 'resistance')}. ${p.arrangement === 'TT' ? 'A TT bay needs a better electrode or a more sensitive residual device.' : 'Check Ze, or the curve of the device.'}`,
+      : `The earth fault loop prevents a solution: Ze of ${formatQuantity(Number(p.zeOhm), 'resistance')} alone is above the limit of ${formatQuantity(Number(p.zsMaxOhm), 'resistance')}. ${p.arrangement === 'TT' ? 'A TT bay needs a better electrode or a more sensitive RCD.' : 'Check Ze, or the curve of the device.'}`,
   breaking: (p) =>
     `The prospective fault current of ${Number(p.ipfA) / 1e3} kA is above the ${Number(p.largestA) / 1e3} kA that any device here can break.`,
   residual: (p) =>
     p.fitted
-      ? `The residual device at the bay (${Number(p.fitted) * 1e3} mA) does not satisfy ${p.regulation}: at most ${Number(p.needed) * 1e3} mA. Choose a more sensitive one.`
-      : `This circuit needs a residual device of at most ${Number(p.needed) * 1e3} mA (${p.regulation}), and the bay has none. Choose one.`,
+      ? `The RCD at the bay (${Number(p.fitted) * 1e3} mA) does not satisfy ${p.regulation}: at most ${Number(p.needed) * 1e3} mA. Choose a more sensitive one.`
+      : `This circuit needs an RCD of at most ${Number(p.needed) * 1e3} mA (${p.regulation}), and the bay has none. Choose one.`,
 }
 
 /** What stops a design, as one sentence that says what would help. */

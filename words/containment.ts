@@ -8,12 +8,12 @@ export const DIRECTION_NAME: Readonly<Record<Direction, string>> = {
   left: 'left',
   up: 'up',
   down: 'down',
-  out: 'off the wall',
-  back: 'to the wall',
+  out: 'outwards',
+  back: 'towards the wall',
 }
 export const JOINT_NAME: Readonly<Record<Joint, string>> = {
   bend: 'bend',
-  inspection: 'inspection bend',
+  inspection: 'inspection elbow',
   box: 'box',
   coupler: 'coupler',
   end: 'last box',
@@ -38,21 +38,21 @@ export function runSentence({ code, nearest }: RunProblem): string {
     case 'flatShort':
       return `The top of the bridge is too short for its bends: at least ${nearest} mm.`
     case 'turnsBack':
-      return 'It runs back or straight on along the straight before. Choose another direction, or make one straight of both.'
+      return 'It runs back or straight on along the leg before. Choose another direction, or make one leg of both.'
     case 'couplerTurns':
-      return 'A coupler goes straight on. Turn with a bend, an inspection bend or a box.'
+      return 'A coupler goes straight on. Turn with a bend, an inspection elbow or a box.'
     case 'detourOutside':
-      return `The detour does not fit: this straight would need ${nearest} mm.`
+      return `The detour does not fit: this leg would need ${nearest} mm.`
     case 'angle':
       return `This angle cannot be bent here; the nearest is ${nearest}°.`
     case 'crosses':
       return 'It runs into itself.'
     case 'tooLong':
-      return `Longer than a tube of ${nearest} mm: put a coupler, a box or an inspection bend on the way.`
+      return `Longer than a tube of ${nearest} mm: put a coupler, a box or an inspection elbow on the way.`
     case 'notPositive':
-      return 'A straight is longer than nothing.'
+      return 'A leg needs a length above zero.'
     case 'tooManyBends':
-      return `More than ${nearest} right angles to the next point where one can draw. Put a box or an inspection bend between.`
+      return `More than ${nearest} right angles to the next point where one can draw. Put a box or an inspection elbow between.`
   }
 }
 
@@ -62,18 +62,18 @@ const numbers = (straights: readonly number[]): string => straights.map((i) => i
 export function patternSentence(pattern: Pattern): string {
   switch (pattern.is) {
     case 'gainForgotten':
-      return `Straights ${numbers(pattern.straights)} are long by about one allowance of this former, ${Math.round(pattern.mm)} mm: what a bend saves was not taken off before the next mark.`
+      return `Legs ${numbers(pattern.straights)} are long by about one allowance of this former, ${Math.round(pattern.mm)} mm: what a bend saves was not taken off before the next mark.`
     case 'gainTwice':
-      return `Straights ${numbers(pattern.straights)} are short by about one allowance, ${Math.round(pattern.mm)} mm: it was taken off twice.`
+      return `Legs ${numbers(pattern.straights)} are short by about one allowance, ${Math.round(pattern.mm)} mm: it was taken off twice.`
     case 'fromOutside':
       return `Everything is off by half a tube, ${pattern.mm} mm, at each end: measured to the outside and not to the centre line, or the other way round.`
     case 'constant':
-      return `All straights are off by about the same ${Math.round(pattern.mm)} mm: look at the hook of the tape and at where the former is held.`
+      return `All legs are off by about the same ${Math.round(pattern.mm)} mm: look at the hook of the tape and at where the former is held.`
     case 'cumulative':
-      return `The error grows by about ${Math.round(Math.abs(pattern.mm) * 10) / 10} mm from one straight to the next: each was measured from the last mark. Measure all from one end.`
+      return `The error grows by about ${Math.round(Math.abs(pattern.mm) * 10) / 10} mm from one leg to the next: each was measured from the last mark. Measure all from one end.`
     case 'mirrored':
       return 'Every bend goes the other way: the drawing was read from behind, or the tube was turned end for end.'
     case 'offsetAngle':
-      return `The sets of straight ${numbers(pattern.straights)} were bent to about ${Math.round(pattern.degrees)}° instead of ${Math.round(pattern.nominal)}°.`
+      return `The sets of leg ${numbers(pattern.straights)} were bent to about ${Math.round(pattern.degrees)}° instead of ${Math.round(pattern.nominal)}°.`
   }
 }

@@ -14,8 +14,8 @@ const CONDUCTOR = {
 const MISSING_MEANS = {
   line: 'Nothing beyond works.',
   neutral:
-    'Nothing beyond works, and its neutral terminals stand at line voltage through whatever is switched on.',
-  earth: 'A fault beyond puts the case at line voltage and trips nothing but, perhaps, the residual device.',
+    'Nothing beyond works, and its neutral terminals are at line voltage through whatever is switched on.',
+  earth: 'A fault beyond puts the case at line voltage and trips nothing but, perhaps, the RCD.',
   switched: 'The lamp does not light.',
 } as const
 
@@ -34,38 +34,37 @@ const TOLD: Readonly<Record<DifferenceCode, Told>> = {
   }),
   otherTerminal: (_, at) => ({
     says: `A conductor is at ${at(0)}; it belongs to ${at(1)}.`,
-    means: 'What hangs behind it is fed in another way than the chart says.',
+    means: 'What it feeds is supplied differently from what the chart says.',
   }),
   otherNeutralBar: (_, at) => ({
     says: `A neutral is at ${at(0)}; it belongs to ${at(1)}.`,
     means:
-      'With two residual devices, each sees the other’s current: both trip when the load is switched on. With one, the circuit cannot be isolated by itself.',
+      'With two RCDs, each sees the other’s current: both trip when the load is switched on. With one, the circuit cannot be isolated by itself.',
   }),
   neutralOnEarthBar: (_, at) => ({
     says: `A neutral is on the earth bar, at ${at(0)}.`,
-    means:
-      'Load current flows in the protective conductors; a residual device trips as soon as there is load.',
+    means: 'Load current flows in the protective conductors; an RCD trips as soon as there is load.',
   }),
   earthOnNeutralBar: (_, at) => ({
     says: `A protective conductor is on a neutral bar, at ${at(0)}.`,
-    means: 'Cases carry load current, and stand at line voltage when the neutral is lost.',
+    means: 'Cases carry load current, and are at line voltage when the neutral is lost.',
   }),
   lineNeutralSwapped: (_, at) => ({
-    says: `Line and neutral are exchanged at ${at(0)}.`,
+    says: `Polarity is reversed (line and neutral) at ${at(0)}.`,
     means: 'The load works. Its switch and fuse break the neutral, and it stays live when it is off.',
   }),
   neutralEarthSwapped: (_, at) => ({
-    says: `Neutral and protective conductor are exchanged at ${at(0)}.`,
-    means: 'The load works, its current returns through the earth, and the residual device trips.',
+    says: `Neutral and cpc are interchanged at ${at(0)}.`,
+    means: 'The load works, its current returns through the earth, and the RCD trips.',
   }),
   lineEarthSwapped: (_, at) => ({
-    says: `Line and protective conductor are exchanged at ${at(0)}.`,
+    says: `Line and cpc are interchanged at ${at(0)}.`,
     means: 'The case is live.',
   }),
   otherWay: (_, at) => ({
     says: `A line is at ${at(0)}; it belongs to ${at(1)}.`,
     means:
-      'Two circuits hang on one device: the chart is wrong, isolation by it is wrong, and the device carries both loads.',
+      'Two circuits are on one device: the chart is wrong, isolation by it is wrong, and the device carries both loads.',
   }),
   otherLine: (_, at) => ({
     says: `A line is at ${at(0)}; it belongs to ${at(1)}.`,

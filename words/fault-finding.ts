@@ -46,9 +46,10 @@ export const HUNT_TEXT: Readonly<
   },
   proof: {
     name: 'Proved after the repair',
-    kept: 'The reading that had been odd was taken again, and fits.',
-    part: 'Something was measured afterwards, but not what had been odd.',
-    broken: 'Nothing that had been odd was measured again. A repair is a claim until it has been measured.',
+    kept: 'The reading that was out of tolerance was taken again, and is in tolerance.',
+    part: 'Something was measured afterwards, but not what was out of tolerance.',
+    broken:
+      'Nothing that was out of tolerance was measured again. A repair is a claim until it has been measured.',
   },
   restore: {
     name: 'Energised after the proof',

@@ -2,10 +2,10 @@ import type { Grade, InspectionItem, ItemGroup } from '#core/inspection/items'
 import type { Question } from '#core/inspection/scene'
 
 export const GRADE_NAME: Readonly<Record<Grade, string>> = {
-  danger: 'danger present',
-  potential: 'potentially dangerous',
-  improve: 'improvement recommended',
-  further: 'further investigation',
+  danger: 'danger present (C1)',
+  potential: 'potentially dangerous (C2)',
+  improve: 'improvement recommended (C3)',
+  further: 'further investigation (FI)',
 }
 export const GROUP_NAME: Readonly<Record<ItemGroup, string>> = {
   enclosure: 'Enclosure',
@@ -53,7 +53,7 @@ export const ITEM_TEXT: Readonly<
   busbar: {
     name: 'Busbar',
     look: 'In every terminal, cut to length, end capped.',
-    remarks: ['End not capped', 'A tooth beside its terminal'],
+    remarks: ['End not capped', 'A busbar finger beside its terminal'],
   },
   terminals: {
     name: 'Terminals',
@@ -79,7 +79,7 @@ export const ITEM_TEXT: Readonly<
   label: { name: 'Label', look: 'Says what it feeds.', remarks: ['Missing', 'Does not fit the circuit'] },
   chart: { name: 'Circuit chart', look: 'There, and fits.', remarks: ['Missing', 'Out of date'] },
   notice: {
-    name: 'Notice of the residual device',
+    name: 'RCD notice',
     look: 'There, with the interval of the edition.',
     remarks: ['Missing', 'Old interval'],
   },

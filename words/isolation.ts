@@ -6,9 +6,9 @@ export const RULE_TEXT: Readonly<
   Record<string, { readonly name: string; readonly why: string; readonly next: string }>
 > = {
   asked: {
-    name: 'Asked the person responsible',
+    name: 'Asked the duty holder',
     why: 'They know what must not go off and what the chart gets wrong.',
-    next: 'Ask what it is, where it is and what else hangs on it.',
+    next: 'Ask what it is, where it is and what else it feeds.',
   },
   permit: {
     name: 'Permit to work obtained',
@@ -16,19 +16,19 @@ export const RULE_TEXT: Readonly<
     next: 'Get the permit signed by both sides before anything is switched.',
   },
   informed: {
-    name: 'People told before their supply went off',
+    name: 'People informed before their supply went off',
     why: 'Somebody may be on a ladder under the lamp, or at a machine.',
     next: 'Say what goes off, when, and for how long.',
   },
   identified: {
     name: 'Circuit identified before switching',
-    why: 'A breaker that was guessed may be somebody else’s.',
-    next: 'Read the chart, compare it with what you were told, then switch.',
+    why: 'A breaker picked by guesswork may feed somebody else.',
+    next: 'Check the circuit chart against what you were told, then switch.',
   },
   indicatorFits: {
     name: 'The right indicator for this learner',
-    why: 'A multimeter can stand on the wrong range and a non-contact stick misses a dead neutral: neither is proof.',
-    next: 'Take the two-pole indicator; in the first weeks the plug-in one.',
+    why: 'A multimeter can be on the wrong range, and a non-contact detector misses a disconnected neutral: neither is proof.',
+    next: 'Take the approved voltage indicator (two-pole); in the first weeks the plug-in indicator.',
   },
   checkedLive: {
     name: 'Point of work seen live first',
@@ -36,9 +36,9 @@ export const RULE_TEXT: Readonly<
     next: 'Test the point before you switch off.',
   },
   locked: {
-    name: 'Device locked off before testing',
+    name: 'Locked off before testing',
     why: 'Somebody may switch it on again while you have your back to it.',
-    next: 'Fit the locking-off device and your own padlock first.',
+    next: 'Fit the lock-off device and your own padlock first.',
   },
   lockedAtOnce: {
     name: 'Locked before walking away',
@@ -51,12 +51,12 @@ export const RULE_TEXT: Readonly<
     next: 'Put the only key in your pocket.',
   },
   noticed: {
-    name: 'Warning notice left at the board',
+    name: 'Caution notice posted at the board',
     why: 'It tells others who, since when and why.',
-    next: 'Hang the notice before you leave the board.',
+    next: 'Post the caution notice before you leave the board.',
   },
   neutralMinded: {
-    name: 'Neutral minded',
+    name: 'Neutral considered',
     why: 'A single-pole breaker leaves the neutral connected to every other circuit.',
     next: 'Say so, or disconnect it, as your centre asks.',
   },
@@ -66,7 +66,7 @@ export const RULE_TEXT: Readonly<
     next: 'Prove it on a known live source or a proving unit.',
   },
   proofElsewhere: {
-    name: 'Proof made on another source',
+    name: 'Indicator proved on another source',
     why: 'The circuit being isolated cannot prove the indicator after it is off.',
     next: 'Use another live source, or the proving unit.',
   },
@@ -106,18 +106,18 @@ export const RULE_TEXT: Readonly<
     next: 'After opening, test at the terminals before touching them.',
   },
   separatedTested: {
-    name: 'Each separated conductor tested',
-    why: 'An opened neutral can be live through another circuit’s lamp.',
-    next: 'After parting them, test each one.',
+    name: 'Each disconnected conductor tested',
+    why: 'A disconnected neutral can be live through another circuit’s lamp.',
+    next: 'After disconnecting them, test each one.',
   },
   taped: {
-    name: 'Separated neutral and earth kept apart',
-    why: 'Touching, they can trip a residual device that others depend on.',
+    name: 'Disconnected neutral and cpc kept apart',
+    why: 'Touching, they can trip an RCD that others depend on.',
     next: 'Put tape or a connector over each.',
   },
   ownLockOnly: {
-    name: 'Only the own lock removed',
-    why: 'The other person’s lock means the other person’s hands.',
+    name: 'Only your own padlock removed',
+    why: 'The other person’s padlock means the other person’s hands.',
     next: 'Wait for them, or call your supervisor.',
   },
   covered: {
@@ -131,14 +131,14 @@ export const RULE_TEXT: Readonly<
     next: 'Count your tools.',
   },
   informedAgain: {
-    name: 'People told before it came on',
+    name: 'People informed before it came on',
     why: 'A machine may start.',
     next: 'Say that it comes on now.',
   },
   noticeOff: {
-    name: 'Notice taken down',
+    name: 'Caution notice removed',
     why: 'A notice that stays is not believed next time.',
-    next: 'Take it with the lock.',
+    next: 'Remove it with the padlock.',
   },
   functionChecked: {
     name: 'Function and polarity checked',
@@ -163,33 +163,33 @@ export const RULE_TEXT: Readonly<
 }
 
 export const ACT_TEXT: Readonly<Record<ActKind, string>> = {
-  ask: 'Asks the person responsible',
+  ask: 'Asks the duty holder',
   permit: 'Gets the permit',
-  inform: 'Tells people',
+  inform: 'Informs people',
   identify: 'Identifies the circuit',
   take: 'Takes an indicator',
   prove: 'Proves the indicator',
   checkLive: 'Tests the point, still on',
   switchOff: 'Switches off',
-  lock: 'Fits lock and padlock',
+  lock: 'Fits lock-off device and padlock',
   keepKey: 'Keeps the key',
   leaveKey: 'Leaves or shares the key',
-  notice: 'Hangs the notice',
-  warnNeutral: 'Speaks of the neutral',
+  notice: 'Posts a caution notice',
+  warnNeutral: 'Considers the neutral',
   testDead: 'Tests for dead',
   open: 'Opens the accessory',
   testTerminals: 'Tests at the terminals',
-  separate: 'Parts the conductors',
+  separate: 'Disconnects the conductors',
   tape: 'Tapes them',
-  testSeparated: 'Tests the parted ones',
+  testSeparated: 'Tests the disconnected conductors',
   touch: 'Touches conductors',
   restart: 'Starts again',
   cover: 'Closes covers',
   clearTools: 'Clears tools',
-  informAgain: 'Tells people it comes on',
-  removeNotice: 'Takes the notice down',
-  removeOwnLock: 'Removes the own lock',
-  removeOthersLock: 'Removes another’s lock',
+  informAgain: 'Informs people it is coming on',
+  removeNotice: 'Removes the caution notice',
+  removeOwnLock: 'Removes own padlock',
+  removeOthersLock: 'Removes another person’s padlock',
   switchOn: 'Switches on',
   checkFunction: 'Checks function and polarity',
   handBack: 'Hands the permit back',
@@ -197,9 +197,9 @@ export const ACT_TEXT: Readonly<Record<ActKind, string>> = {
 }
 export const INDICATOR_NAME: Readonly<Record<Indicator, string>> = {
   'plug-in': 'plug-in indicator',
-  'two-pole': 'two-pole indicator',
+  'two-pole': 'approved voltage indicator (two-pole)',
   multimeter: 'multimeter',
-  'non-contact': 'non-contact stick',
+  'non-contact': 'non-contact detector',
 }
 export const PROOF_NAME: Readonly<Record<Proof, string>> = {
   'known-source': 'known live source',
@@ -235,8 +235,8 @@ const QUESTIONS: Readonly<Record<string, string>> = {
   everyPair: 'What could be live if only line to neutral were tested?',
   provedAfter: 'Why do you prove the indicator a second time?',
   retested: 'Why test again after the cover is off?',
-  separatedTested: 'How can a parted neutral be live?',
-  ownLockOnly: 'Another padlock hangs on the hasp. What do you do?',
+  separatedTested: 'How can a disconnected neutral be live?',
+  ownLockOnly: 'There is another padlock on the hasp. What do you do?',
   covered: 'What must be closed before it comes on again?',
   functionChecked: 'What do you check after switching on, and with what?',
 }

@@ -36,7 +36,7 @@ export const PROBLEMS = {
   },
   exerciseIsSet: {
     status: 409,
-    sentence: 'This exercise has been set and no longer changes. Duplicate it under another code.',
+    sentence: 'This exercise has been set and is locked. Duplicate it under another code.',
   },
   criteriaUnknown: {
     status: 400,

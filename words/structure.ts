@@ -6,22 +6,22 @@ const SENTENCES: Readonly<Record<StructureProblem['code'], (p: Params) => string
   noSuchBoard: () => 'There is no such board. Choose one of the boards above.',
   wayTaken: (p) => `Way ${p.way} is taken by ${p.other}. Choose a free way.`,
   wayBeyond: (p) => `${p.board} has ${p.ways} ways. Choose a lower one, or a larger board.`,
-  feedsItself: (p) =>
-    `${p.feed} stands on this board, so it cannot feed it. Choose a circuit of another board.`,
+  feedsItself: (p) => `${p.feed} is on this board, so it cannot feed it. Choose a circuit of another board.`,
   noSupply: (p) =>
     `${p.feed} is itself fed from here: the boards go round in a circle and none has a supply.`,
   noSuchFeed: () => 'This board has no supply. Choose the distribution circuit that feeds it.',
   feedIsFinal: (p) => `${p.feed} is a final circuit. Only a circuit for a board can feed one.`,
   feedsNothing: () =>
     'This circuit is for a board, and no board is fed by it. Choose it at the board, or another use.',
-  twoOrigins: (p) => `${p.other} stands at the origin already. Choose the circuit that feeds this board.`,
-  noOrigin: () => 'No board stands at the origin. One of them must be fed by the supply.',
+  twoOrigins: (p) => `${p.other} is at the origin already. Choose the circuit that feeds this board.`,
+  noOrigin: () => 'No board is at the origin. One of them must be fed by the supply.',
   threePhaseOnOne: (p) =>
     `A three-phase circuit on ${p.board}, which has one line: it needs a three-phase board, or a single-phase load.`,
-  boardWiderThanFeed: (p) => `A three-phase board behind ${p.feed}, which is single phase.`,
+  boardWiderThanFeed: (p) => `${p.feed} is single phase and cannot feed a three-phase board.`,
   ringOfThree: () => 'A ring is single phase.',
   ringNotSockets: () => 'Only socket-outlets are wired as a ring.',
-  residualMissing: () => 'This device has a residual function: choose its rating, or a breaker.',
+  residualMissing: () =>
+    'This device has an RCD (RCBO or RCCB): choose its rated residual current, or choose a breaker.',
   curveMissing: () => 'A breaker has a type: B, C or D.',
   fuseHasCurve: () => 'A fuse has no type. Leave it empty.',
   boardLoadOnly: () => 'The demand of a board is the load of a circuit for a board, and of no other.',

@@ -143,7 +143,7 @@ const failureWords = (failure: RecordFailure, names: ScopeNames): string =>
     ? 'Instrument out of calibration'
     : itemName(`reading.${failure.reading}`, names)
 
-/** How often the residual device is to be tested by its button, as its notice says; BS 7671 514.12.2, from memory. */
+/** How often the RCD is to be tested by its button, as its notice says; BS 7671 514.12.2, from memory. */
 export const RCD_NOTICE: Readonly<Record<Edition, string>> = {
   '17-A3': 'every three months',
   '18': 'every six months',

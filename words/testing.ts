@@ -192,10 +192,9 @@ const WORKING: Readonly<Record<Working, string>> = {
   tick: 'a tick',
   polarityTick: 'a tick, never a number',
   asGiven: 'as given for this bay',
-  faultCurrent:
-    'U0 over the loop at the origin, the larger of L–N and L–E; limit: the least breaking capacity',
+  faultCurrent: 'U0 divided by Ze, the larger of L–N and L–E; limit: the least breaking capacity',
   faultCurrentThreePhase:
-    'U0 over the loop at the origin, the larger of L–N and L–E, times two for three phases; limit: the least breaking capacity',
+    'U0 divided by Ze, the larger of L–N and L–E, times two for three phases; limit: the least breaking capacity',
   loop: 'Ze + (R1 + R2), conductors cold',
   loopEightyPercent: 'Ze + (R1 + R2), conductors cold; limit 0.8 × maximum permitted Zs',
   loopCorrected:

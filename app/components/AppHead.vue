@@ -43,8 +43,8 @@ async function signOut() {
       <button
         type="button"
         class="plain-button icon"
-        :aria-label="isDark ? 'Day cloth' : 'Evening cloth'"
-        :title="isDark ? 'Day cloth' : 'Evening cloth'"
+        :aria-label="isDark ? 'Day cloth' : 'Dark theme'"
+        :title="isDark ? 'Day cloth' : 'Dark theme'"
         @click="toggle"
       >
         <component :is="isDark ? Sun : Moon" :size="19" />

@@ -132,7 +132,7 @@ export function useBayRun(rig: () => Rig | null) {
     leaks.value = []
     lines.value = [
       ...lines.value,
-      { key: (count += 1), text: 'What touched is parted.', time: '', kind: 'act' },
+      { key: (count += 1), text: 'What was touching is separated.', time: '', kind: 'act' },
     ]
   }
   function setLoad(part: string, watt: number): void {

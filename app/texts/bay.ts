@@ -36,7 +36,7 @@ export const INSTRUMENT_NAME: Readonly<Record<InstrumentCode, string>> = {
   loop: 'Loop impedance, not tripping',
   'loop-high': 'Loop impedance, high current',
   'fault-current': 'Prospective fault current',
-  rcd: 'Residual device, trip time',
+  rcd: 'RCD, trip time',
   socket: 'Plug-in socket tester',
   clamp: 'Clamp meter',
   rotation: 'Phase rotation',

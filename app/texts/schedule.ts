@@ -27,6 +27,6 @@ export const READY: Readonly<
   ],
 }
 
-/** `R1 + R2, far point`; the points by their names. */
+/** `R1 + R2, furthest point`; the points by their names. */
 export const whereWords = ({ pointName }: Pick<TestView, 'pointName'>): string =>
   pointName ? `at ${pointName}` : 'at the board'

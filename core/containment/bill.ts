@@ -15,7 +15,7 @@ export function billOf(
   const isConduit = run.made === 'conduit'
   const lines = [
     { name: 'boxes', count: (count('box') + 2) * bays },
-    { name: 'inspection bends', count: count('inspection') * bays },
+    { name: 'inspection elbows', count: count('inspection') * bays },
     { name: 'couplers', count: couplers * bays },
     isConduit
       ? { name: 'spouts with bush', count: (tubes.length - couplers) * 2 * bays }

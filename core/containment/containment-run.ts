@@ -4,7 +4,7 @@ import { CONDUITS_MM, TRUNKING } from '../regulations/containment'
 export const DIRECTIONS = ['right', 'left', 'up', 'down', 'out', 'back'] as const
 export type Direction = (typeof DIRECTIONS)[number]
 
-/** How a straight ends: a bend formed in the tube, a factory inspection bend, a box to draw through, a coupler straight on, or the last box. */
+/** How a straight ends: a bend formed in the tube, a factory inspection elbow, a box to draw through, a coupler straight on, or the last box. */
 export const JOINTS = ['bend', 'inspection', 'box', 'coupler', 'end'] as const
 export type Joint = (typeof JOINTS)[number]
 

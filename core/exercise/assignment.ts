@@ -47,7 +47,7 @@ export interface Sheet {
   readonly installation: PublicInstallation
 }
 
-/** An installation without the residual devices, which are the apprentice's to decide. Of an alteration they are given. */
+/** An installation without the RCDs, which are the apprentice's to decide. Of an alteration they are given. */
 export type PublicInstallation = Omit<Installation, 'circuits'> & {
   readonly circuits: readonly PublicCircuit[]
 }

@@ -89,7 +89,7 @@ export type SceneCode = (typeof SCENES)[number]
 const LEAST_DEFECTS = 3
 const MOST_DEFECTS = 6
 
-/** A board or an intake with defects planted by lot. The same seed gives the same scene. */
+/** A board or an intake with defects picked at random. The same seed gives the same scene. */
 export function sceneOf(code: SceneCode, seed: number): Scene {
   const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
   const draw = (count: number) => Math.min(count - 1, Math.floor(random() * count))
@@ -111,7 +111,7 @@ export function sceneOf(code: SceneCode, seed: number): Scene {
 }
 
 type Bare = Omit<Spot, 'look'>
-/** Boards of the practice bays: which ways are taken, and which stand behind a residual device, comes from their model. */
+/** Boards of the practice bays: which ways are taken, and which stand behind an RCD, comes from their model. */
 const BOARDS = ['split', 'heaters', 'own', 'ring'] as const
 const FIRST_X = 150
 const SLOT = 70
@@ -159,7 +159,7 @@ function boardSpots(rig: Rig): Bare[] {
     ...spare.map((way) => spot(`spare${way}`, 'way', `Way ${way}`, ofWay(way), 190, 54, 90)),
     spot('tails', 'tails', 'Tails', 96, 400, 40, 80),
     ...(devices.some(({ residual }) => residual)
-      ? [spot('notice', 'notice', 'Notice of the residual device', 600, 84, 140, 40)]
+      ? [spot('notice', 'notice', 'Notice of the RCD', 600, 84, 140, 40)]
       : []),
     spot('chart', 'chart', 'Circuit chart', 430, 84, 150, 40),
   ]

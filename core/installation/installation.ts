@@ -73,7 +73,7 @@ export interface CircuitFacts {
   readonly points: number
   /** Load shared evenly by points at equal distances, rather than all of it at the far end. */
   readonly isSpread: boolean
-  /** Route length from board to far point, of a ring all the way round, m, > 0. */
+  /** Route length from board to furthest point, of a ring all the way round, m, > 0. */
   readonly lengthM: number
   /** Longest unfused spur off a ring, m; 0 for none. */
   readonly spurM: number
@@ -95,7 +95,7 @@ export interface CircuitFacts {
   readonly concealed: boolean
   readonly dc: DcContent
   readonly device: Device
-  /** Residual device at the bay: rated residual current in A, or null for none. */
+  /** RCD at the bay: rated residual current in A, or null for none. */
   readonly residualA: number | null
   readonly existing: Existing | null
 }

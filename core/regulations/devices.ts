@@ -67,7 +67,7 @@ export const DEVICES: Readonly<Record<DeviceFamily, FamilyFacts>> = {
   },
 }
 
-/** Does the device have a residual function of its own? */
+/** Does the device have a RCD of its own? */
 export const hasRcd = (family: DeviceFamily): boolean => family === 'rcbo' || family === 'afdd'
 
 /** Magnetic trip band as multiples of In: never below the first, always at the second; BS EN 60898-1 Table 7, from memory. */

@@ -2,7 +2,7 @@ import { roundTo } from '../units/format'
 import { isFrom, type Edition } from './editions'
 import { TOUCH_LIMIT_V } from './supply'
 
-/** Rated residual currents offered, A. Zero stands for no residual device. */
+/** Rated residual currents offered, A. Zero stands for no RCD. */
 export const RCD_RATINGS_A: readonly number[] = [0.03, 0.1, 0.3]
 /** What additional protection asks for, A; BS 7671 415.1.1. */
 export const ADDITIONAL_A = 0.03
@@ -28,7 +28,7 @@ export const rcdMaximumZsOhm = (ratedA: number): number => roundTo(TOUCH_LIMIT_V
 /** Longest opening times at 1, 2 and 5 times IΔn, s; BS EN 61008-1 Table 1, from memory. */
 const OPENING_S = { general: [0.3, 0.15, 0.04], delayed: [0.5, 0.2, 0.15] } as const
 
-/** Longest time in which a residual device opens at this fault current, s; undefined below its rated residual current. */
+/** Longest time in which an RCD opens at this fault current, s; undefined below its rated residual current. */
 export function rcdTimeS(ratedA: number, isDelayed: boolean, faultA: number): number | undefined {
   const times = isDelayed ? OPENING_S.delayed : OPENING_S.general
   const multiple = faultA / ratedA

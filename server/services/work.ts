@@ -64,7 +64,7 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
 }
 
 /**
- * What the apprentice's browser may hold: the task without the residual device, their own typing, the permission. The
+ * What the apprentice's browser may hold: the task without the RCD, their own typing, the permission. The
  * worked design and the marks join it only when the decision has been released.
  */
 export function showWork(context: Context, actor: Person, id: number): WorkView {
@@ -133,7 +133,7 @@ function forApprentice(context: Context, attempt: Attempt): WorkView {
     },
     answers: attempt.answers,
     readings: attempt.readings,
-    // The list of tests tells whether a residual device is fitted, so it follows the hand-in.
+    // The list of tests tells whether an RCD is fitted, so it follows the hand-in.
     readingKeys:
       isDesigned && tested
         ? [...askedKeys({ repos }, attempt, true), ...askedKeys({ repos }, attempt, false)]

@@ -157,7 +157,7 @@ describe('a search for a planted fault', () => {
     const over = endHunt(context, apprentice, id)
     expect(over.verdict!.marks.filter(({ state }) => state === 'broken')).toEqual([])
     expect(over).toMatchObject({ isDone: true, verdict: { met: true } })
-    expect(over.secret).toContain('Line open')
+    expect(over.secret).toContain('Open circuit in line')
     expect(stateAfter(centre.repos.hunts.byId(id)!.log)).toMatchObject({ isRepaired: true })
   })
   it('measuring a live circuit with a dead test is refused, and critical however right the answer is', () => {

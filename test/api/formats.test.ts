@@ -122,7 +122,7 @@ describe('the command line speaks the same files', () => {
       ]),
     })
     expect(nakshi(['design', BOARD, '--explain']).text).toMatch(
-      /Loop limit\s+Zs max = 1\.37 Ω\s+Zs ≤ U0 × Cmin ÷ Ia: 230 × 0\.95 ÷ \(5 × 32\)/,
+      /Maximum permitted Zs\s+Zs max = 1\.37 Ω\s+Zs ≤ U0 × Cmin ÷ Ia: 230 × 0\.95 ÷ \(5 × 32\)/,
     )
   })
   test('marks as JSON and in words; a critical error has an exit code of its own', () => {

@@ -183,7 +183,7 @@ describe('an observation', () => {
         name: centre.apprentice.name,
         plannedFor: '2026-11-26',
         bay: 4,
-        reason: 'Not kept: device locked off before testing',
+        reason: 'Not kept: locked off before testing',
       },
     ])
     await decideObservation(centre.context, centre.assessor, observe(tapped(...RIGHT)), decision())

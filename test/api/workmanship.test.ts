@@ -61,7 +61,7 @@ describe('runs', () => {
     expect(runs).toMatchObject([
       { name: 'Inspection pit lighting', bays: 8, what: 'steel conduit 20 mm', stockMm: 3750 },
     ])
-    expect(runs[0]!.bill).toContainEqual({ name: 'inspection bends', count: 8 })
+    expect(runs[0]!.bill).toContainEqual({ name: 'inspection elbows', count: 8 })
   })
   it('are measured against the drawing as it was, and closed for good', async () => {
     const { context, instructor, assessor, apprentice, other } = centre

@@ -83,7 +83,7 @@ describe('the thread of stages', () => {
 })
 
 describe('words for values', () => {
-  test('a task sheet gives what the design needs and never the residual device', () => {
+  test('a task sheet gives what the design needs and never the RCD', () => {
     const installation = publicInstallation(anInstallation())
     const facts = Object.fromEntries(
       [...intakeFacts(installation), ...circuitFacts(installation.circuits[0]!)].map(({ name, value }) => [

@@ -40,7 +40,7 @@ const take = (
 
 describe('an instrument at a sound bay', () => {
   const live = idle(bay)
-  it('energised: voltage, indicator, plug-in tester, loop, residual device', () => {
+  it('energised: voltage, indicator, plug-in tester, loop, RCD', () => {
     expect(take(bay, live, 'voltage', ['c1p1.L', 'c1p1.N']).shown).toMatch(/^2(29|30)(\.\d)? V$/)
     expect(take(bay, live, 'indicator', ['c1p1.L', 'c1p1.E']).shown).toMatch(/^(12|24|50|120|230|400|690) V$/)
     expect(take(bay, live, 'socket', ['c1p1']).shown).toBe('correct')

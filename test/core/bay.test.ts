@@ -45,7 +45,7 @@ describe('a sound bay', () => {
       'c1p3',
     ])
   })
-  it('shows each residual device no more than its leakage', () => {
+  it('shows each RCD no more than its leakage', () => {
     const solved = solveBay(rig, { ...workingState(rig), inUse: { c2p1: true, c1p2: true } })
     if (!solved.ok) throw new Error(solved.name)
     for (const part of rig.parts)
@@ -57,7 +57,7 @@ describe('a sound bay', () => {
     expect(tripped(happenings)).toEqual(['b1rcdB residual'])
     expect(dark(happenings)).toEqual(['c2p1', 'c2p2'])
   })
-  it('a short circuit trips the breaker at once and a dead fault to earth the residual device', () => {
+  it('a short circuit trips the breaker at once and a dead fault to earth the RCD', () => {
     expect(
       tripped(
         run(rig, { kind: 'fault', leak: { id: 'f', from: 'c1p3.L', to: 'c1p3.N', ohm: 0.01 } }).happenings,
@@ -109,7 +109,7 @@ describe('a sound bay', () => {
 })
 
 describe('what surprises people', () => {
-  it('neutral on the other residual device’s bar: all well until the light goes on, then both trip', () => {
+  it('neutral on the other RCD’s bar: all well until the light goes on, then both trip', () => {
     const sound = aBay()
     const rig = withFault(sound, 'neutralOnOtherBar', `${wireBetween(sound, 'b1nB', 'c2p1')} b1nA`)
     expect(tripped(run(rig, plugIn('c1p1')).happenings)).toEqual([])

@@ -119,7 +119,7 @@ describe('for every board', () => {
     )
   })
 
-  test('the boxes of a sheet follow from what an apprentice may see, and tell nothing of the residual devices', () => {
+  test('the boxes of a sheet follow from what an apprentice may see, and tell nothing of the RCDs', () => {
     fc.assert(
       fc.property(boards, (assignment) => {
         const seen = publicInstallation(assignment.installation)
@@ -197,7 +197,7 @@ describe('an alteration of what is there', () => {
       ],
     })
   const work = (installation: ReturnType<typeof ring>) => referenceDesign(installation, RULES).circuits[0]!
-  test('device and cable are found, not chosen; the residual device that is missing is part of the answer', () => {
+  test('device and cable are found, not chosen; the RCD that is missing is part of the answer', () => {
     expect(work(ring()).values).toMatchObject({ in: 32, csa: 2.5, residual: 0.03 })
     expect(publicInstallation(ring()).circuits[0]).toMatchObject({
       residualA: null,
@@ -228,7 +228,7 @@ describe('what does not fit together is named at its cell, with what mends it', 
       'a circuit that feeds the board it stands on',
       two([{ ...FEED, board: 'b2' }]),
       'b2.fedBy',
-      /stands on this board/,
+      /is on this board/,
     ],
     [
       'boards that feed each other',

@@ -84,7 +84,7 @@ describe('experiments', () => {
   })
   it('polarity: nothing at the holder when sound, line voltage when exchanged', () => {
     expect(run('polarity').text).toMatch(/sound: 0\.0 V/)
-    expect(run('polarity').text).toMatch(/exchanged: 230 V/)
+    expect(run('polarity').text).toMatch(/reversed: 230 V/)
   })
   it('neutral on the other bar: both devices open when the light goes on', () => {
     const { lines } = run('other-bar')

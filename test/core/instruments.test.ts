@@ -132,7 +132,7 @@ describe('continuity', () => {
     expect(reading.value).toBeUndefined()
     expect(reading.hazards).toEqual([{ code: 'live', params: { volt: 230 } }])
   })
-  it('cannot see a neutral on the wrong residual device’s bar', () => {
+  it('cannot see a neutral on the wrong RCD’s bar', () => {
     const wrong = withFault(rig, 'neutralOnOtherBar', `${wireBetween(rig, 'b1nB', 'c2p1')} b1nA`)
     expect(readContinuity(dead(wrong, link), { at: 'c2p2.L', to: 'c2p2.E' }).value).toBe(
       readContinuity(dead(rig, link), { at: 'c2p2.L', to: 'c2p2.E' }).value,
@@ -224,14 +224,14 @@ describe('insulation', () => {
 describe('live', () => {
   const rig = aBay()
   it('Zs at a socket is Ze + R1 + R2 of the ring’s quarter, within the accuracy', () => {
-    // No residual device in the way of the test current, or it trips.
+    // No RCD in the way of the test current, or it trips.
     const plain = withFault(rig, 'residualMissing', 'b1rcdA')
     const zs = readLoop(live(plain), { at: 'c1p3.L', to: 'c1p3.E' }, 'high-current').value!
     const tails = 0.35 + (R1 + R2) / 4
     expect(zs).toBeGreaterThan(tails * 0.95)
     expect(zs).toBeLessThan(tails * 1.05 + 0.02)
   })
-  it('a high-current loop test trips the residual device; a no-trip test reads', () => {
+  it('a high-current loop test trips the RCD; a no-trip test reads', () => {
     expect(readLoop(live(rig), { at: 'c1p3.L', to: 'c1p3.E' }, 'high-current').hazards).toEqual([
       { code: 'trips', params: { device: 'RCD A' } },
     ])

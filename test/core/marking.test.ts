@@ -127,7 +127,7 @@ describe('choices', () => {
     expect(wrongWith(task, 'csa', '1.5').findings[0]!.code).toBe('size_capacity')
     expect(wrongWith(task, 'in', '10').findings[0]!.code).toBe('ratingBelowLoad')
   })
-  test('a residual device left out where a rule asks for it is critical', () => {
+  test('an RCD left out where a rule asks for it is critical', () => {
     expect(wrongWith(task, 'residual', 'none').findings[0]).toMatchObject({
       code: 'residualMissing',
       seriousness: 'critical',

@@ -87,7 +87,7 @@ describe('each odd reading is named with its likeliest cause', () => {
   })
 
   // A tenth of the rest of its family, though above 1 MΩ; common practice, no source.
-  test('one insulation reading far under the others is a finding, though above the minimum', () => {
+  test('one insulation reading far below the others is a finding, though above the minimum', () => {
     const low = judged({ irNE: '>999', irLN: '90', irLE: '>999' }).get('irLN')!
     expect(low.findings.map(({ code }) => code)).toContain('across.insulationLow')
     expect(judged({ irNE: '>999', irLN: '101', irLE: '>999' }).get('irLN')!.verdict).toBe('right')

@@ -115,7 +115,7 @@ describe('the exercise form', () => {
     [{ 'c1.way': '2.5' }, 'c1.way', /whole number/],
     [{ ze: '' }, 'ze', /Fill this in/],
     [{ lengthSpread: '80 %' }, 'lengthSpread', /40 % or less/],
-    [{ 'c1.residual': 'none' }, 'c1.residual', /residual function/],
+    [{ 'c1.residual': 'none' }, 'c1.residual', /RCD/],
     [{ 'c1.curve': '–' }, 'c1.curve', /B, C or D/],
     [{ 'c1.existingRating': '32' }, 'c1.existingArea', /or neither/],
     [{ code: 'T 4!' }, 'code', /Letters, digits/],
@@ -165,7 +165,7 @@ describe('from marks to a proposal', () => {
       /reasoning is sound[\s\S]*Design current:[\s\S]*Still to show: D1/,
     )
   })
-  test('what a bay cannot show is neither met nor open: no residual device, no T5', () => {
+  test('what a bay cannot show is neither met nor open: no RCD, no T5', () => {
     const plain = aTask({ use: 'fixed', residualA: null, device: { family: 'breaker', curve: 'B' } })
     const sheet = markedAs(plain, {})
     const codes = propose(sheet, criteria, []).criteria.map((criterion) => criterion.code)

@@ -21,10 +21,10 @@ test('an exercise takes the centre’s policy with it when it is set; a later ch
 }) => {
   const { page: office } = await signIn(browser, centre, 'A-100')
   await office.getByRole('link', { name: 'Centre' }).click()
-  await office.getByRole('radio', { name: /÷ hot multiplier/ }).check()
+  await office.getByRole('radio', { name: /÷ temperature multiplier/ }).check()
   await expect(
     office.getByText(
-      'Ilse Marrow chose “A measured Zs is held against: Ze + (table value − Ze) ÷ hot multiplier”.',
+      'Ilse Marrow chose “A measured Zs is compared with: Ze + (maximum permitted Zs − Ze) ÷ temperature multiplier”.',
     ),
   ).toBeVisible()
   const { page: desk } = await signIn(browser, centre, 'I-201')
@@ -32,7 +32,7 @@ test('an exercise takes the centre’s policy with it when it is set; a later ch
     await desk.goto(`${centre}/exercises`)
     await desk.getByRole('link', { name: title }).click()
     await expect(desk.getByRole('heading', { name: title })).toBeVisible()
-    return desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ })
+    return desk.getByTestId('expected').getByRole('row', { name: /Zs at the furthest point/ })
   }
   // B16: 0.8 × 2.73 = 2.18 Ω was in force when the pit sockets were set.
   await expect(await limitOfZs('Sockets in the inspection pit')).toContainText('2.18 Ω')
@@ -41,7 +41,7 @@ test('an exercise takes the centre’s policy with it when it is set; a later ch
   await choose(desk, 'box-arrangement', 'TN-S')
   await desk.locator('[name=ze]').fill('0.5')
   await expect(
-    desk.getByTestId('expected').getByRole('row', { name: /Loop at the far point/ }),
+    desk.getByTestId('expected').getByRole('row', { name: /Zs at the furthest point/ }),
   ).toContainText('3.12 Ω')
 })
 

@@ -68,7 +68,7 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await desk.goto(`${centre}/schedules/${attempt}`)
   await expect(desk.getByTestId('finding').first()).toContainText('No continuity')
   await desk.getByTestId('find-cause').click()
-  await expect(desk.locator('aside li').first()).toContainText('Protective conductor open', {
+  await expect(desk.locator('aside li').first()).toContainText('Open circuit in cpc', {
     timeout: 20_000,
   })
   await expect(desk.getByTestId('next-measurement')).toContainText('R2 with a long lead')
@@ -85,7 +85,7 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await expect(floor.getByRole('button', { name: 'STOP bay 5' })).toBeHidden(SOON)
 
   await bay.getByRole('link', { name: /^Records/ }).click()
-  await bay.getByRole('tab', { name: 'Record in five parts' }).click()
+  await bay.getByRole('tab', { name: 'Minor works record' }).click()
   await expect(bay.getByTestId('missing')).toContainText('Client')
   for (const [name, text] of Object.entries({
     client: 'Heritage tramway workshops',

@@ -67,7 +67,7 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await expect(desk.getByTestId('pattern')).toContainText('one allowance of this former, 36 mm')
   await desk.getByTestId('close').click()
   await desk.getByRole('button', { name: 'Close it' }).click()
-  await expect(desk.getByText(/^Closed by/)).toBeVisible()
+  await expect(desk.getByText(/Closed by Mira/)).toBeVisible()
   await expect(desk.getByTestId('run-verdict')).toContainText('W1')
 })
 
@@ -99,7 +99,7 @@ test('a board is inspected with remark, torque and a marked photo; the request t
     'Conductors',
   ]) {
     await page.getByRole('button', { name: new RegExp(`^${group}`) }).click()
-    await page.getByRole('button', { name: 'The rest here is in order' }).click()
+    await page.getByRole('button', { name: 'The rest here is satisfactory' }).click()
   }
   await expect(page.getByTestId('conclusion')).toContainText('Nothing seen against testing')
   await saved(page)

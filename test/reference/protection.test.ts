@@ -1,6 +1,6 @@
 /*
  * Opening times against the limits of the product standards: BS EN 60898-1 Table 7 (breakers), BS EN 61008-1 Table 1
- * (residual devices), BS EN 62606 Table 1 (arc-fault devices), BS 7671 Tables 41.2 and 41.4 (fuses); all from memory.
+ * (RCDs), BS EN 62606 Table 1 (arc-fault devices), BS 7671 Tables 41.2 and 41.4 (fuses); all from memory.
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -81,7 +81,7 @@ describe('fuses', () => {
   })
 })
 
-describe('residual devices', () => {
+describe('RCDs', () => {
   const general = { ratedA: 0.03, type: 'A', isDelayed: false } as const
   it('do not act below half of IΔn and always at IΔn, whatever the specimen', () => {
     fc.assert(

@@ -1,4 +1,4 @@
-/* Tables held against relations that do not depend on them, and printed values not used elsewhere. All from memory of the documents named. */
+/* Tables checked by relations that do not depend on them, and printed values not used elsewhere. All from memory of the documents named. */
 import { expect, test } from 'vitest'
 import { METHODS } from '#core/regulations/cables/cable'
 import { CABLES, sizesOf } from '#core/regulations/cables/sizes'
@@ -211,7 +211,7 @@ test('times by system, use and edition (BS 7671 Table 41.1, 411.3.2)', () => {
   expect(disconnectionLimitS('TT', 'distribution', 20, '18')).toBe(1)
 })
 
-test('residual devices: type by load and edition (531.3.3), opening times (BS EN 61008-1 Table 1)', () => {
+test('RCDs: type by load and edition (531.3.3), opening times (BS EN 61008-1 Table 1)', () => {
   expect(EDITIONS.map((edition) => neededRcdType('none', edition, false))).toEqual(['AC', 'AC', 'A'])
   expect(neededRcdType('none', '18-A2', true)).toBe('AC')
   expect(

@@ -1,4 +1,4 @@
-/* When is a residual device needed? BS 7671:2018+A2:2022, regulation by regulation, from memory. */
+/* When is an RCD needed? BS 7671:2018+A2:2022, regulation by regulation, from memory. */
 import { describe, expect, test } from 'vitest'
 import { neededRcdA, rcdNeeds } from '#core/design/limits/rcd-needs'
 import type { Task } from '#core/design/model/task'

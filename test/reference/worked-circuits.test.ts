@@ -54,7 +54,7 @@ describe('ring finals (433.1.204, OSG 10.3.2)', () => {
       zsMax: 1.37,
     })
   })
-  test('a 4 m unfused spur adds its whole length to the far point', () => {
+  test('a 4 m unfused spur adds its whole length to the furthest point', () => {
     expectCircuit({ ...RING, spurs: 1, spurM: 4 }, { r1r2: 0.34143 }) // 0.26339 + 19.51 × 4 ÷ 1000
   })
   test('mineral cable may be 1.5 mm²; with a rewirable fuse the ring is 30 A and its legs need 20 ÷ 0.725', () => {

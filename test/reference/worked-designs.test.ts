@@ -85,7 +85,7 @@ test('workshop machine on a D breaker at a TN-S bay: decided by the fault loop',
   expect(design.governs).toBe('loop')
 })
 
-test('TT shelter: the residual device sets the loop limit, the breaker could never', () => {
+test('TT shelter: the RCD sets the maximum permitted Zs, the breaker could never', () => {
   const task = aTask({
     supply: { arrangement: 'TT', zeOhm: 84, ipfA: 900 },
     use: 'fixed',

@@ -52,7 +52,7 @@ export function rigOf(installation: Installation, name = 'Bay'): Rig {
   return rig
 }
 
-/** Two circuits behind two residual devices, wired as they should be. */
+/** Two circuits behind two RCDs, wired as they should be. */
 export const aBay = (parts: Partial<Installation> = {}): Rig => rigOf(splitBoard(parts))
 
 /** With one fault of the catalogue, at the first place whose key contains the given text. */

@@ -10,7 +10,7 @@ export const blastRadius: Experiment = {
   title: 'One fault: how much goes dark?',
   bay: 'own',
   about:
-    'A wax kettle on the workshop sockets leaks to earth. One board has two shared residual devices, the other a combined device on each way. Heaters and lights are on everywhere.',
+    'A wax kettle on the workshop sockets leaks to earth. One board has two shared RCDs, the other an RCBO on each way. Heaters and lights are on everywhere.',
   question: 'What goes off on each board?',
   settings: [
     { key: 'ohm', name: 'Leak to earth through', unit: 'Ω', min: 500, max: 50_000, step: 500, usual: 2000 },
@@ -43,7 +43,7 @@ export const blastRadius: Experiment = {
         { name: 'A device for each circuit', value: own.words },
       ],
       because:
-        'A shared residual device takes every circuit of its section with it, and their standing leakages add up towards its limit. A combined device takes its own circuit alone.',
+        'A shared RCD takes every circuit of its section with it, and their standing leakages add up towards its limit. An RCBO takes its own circuit alone.',
     }
   },
 }

@@ -10,7 +10,7 @@ export const borrowedNeutral: Experiment = {
   bay: 'plain',
   about:
     'The stair lamp returns over the neutral of the pit lighting. Somebody isolates the pit lighting at its breaker and opens its neutral at the lamp. The stair light is on.',
-  question: 'Which voltage stands at the opened neutral of the isolated circuit?',
+  question: 'What voltage is at the opened neutral of the isolated circuit?',
   settings: [
     {
       key: 'on',

@@ -10,13 +10,13 @@ export const branches: Experiment = {
   title: 'Every branch fine, the sum too much',
   bay: 'heaters',
   about:
-    'Heaters are plugged in on both socket circuits. No breaker is overloaded. What does the residual device in front of them carry?',
+    'Heaters are plugged in on both socket circuits. No breaker is overloaded. What does the RCD in front of them carry?',
   question: 'Which current flows in each way and in the device that both share? Does anything trip?',
   settings: [
     { key: 'load', name: 'Heaters on each circuit', unit: 'W', min: 1000, max: 7000, step: 250, usual: 4500 },
     {
       key: 'rating',
-      name: 'Residual device rated',
+      name: 'RCD rated',
       unit: 'A',
       min: 25,
       max: 63,

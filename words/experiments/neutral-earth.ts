@@ -11,7 +11,7 @@ export const neutralEarth: Experiment = {
   title: 'Neutral touches earth on a circuit that is off',
   bay: 'heaters',
   about:
-    'The breaker of the workshop sockets is off. Somebody works there and lets neutral touch earth. A load runs on the other circuit behind the same residual device.',
+    'The breaker of the workshop sockets is off. Somebody works there and lets neutral touch earth. A load runs on the other circuit behind the same RCD.',
   question: 'Does it trip although the circuit is off? What if the other load is small, or none?',
   settings: [
     { key: 'load', name: 'Load on the other circuit', unit: 'W', min: 0, max: 3000, step: 20, usual: 2000 },
@@ -32,7 +32,7 @@ export const neutralEarth: Experiment = {
       lines: lines.length > 0 ? lines : ['Nothing happens: without load current nothing divides.'],
       figures: [
         { name: 'Load current', value: formatCurrent(load! / 230) },
-        { name: 'Missing in the residual device', value: formatCurrent(seen.residualA) },
+        { name: 'Missing in the RCD', value: formatCurrent(seen.residualA) },
         { name: 'It acts between', value: '15 and 30 mA' },
       ],
       because:

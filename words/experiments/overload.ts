@@ -14,7 +14,7 @@ export const overload: Experiment = {
   title: 'Overload on a small breaker',
   bay: 'split',
   about:
-    'A heater hangs on a breaker that is too small for it. Just above the rating a breaker runs for a long time; how long?',
+    'A heater is on a breaker that is too small for it. Just above the rating a breaker runs for a long time; how long?',
   question: 'Will it trip, and after how long?',
   settings: [
     { key: 'load', name: 'Heater', unit: 'W', min: 500, max: 9000, step: 100, usual: 2800 },

@@ -6,12 +6,12 @@ import { play, volts } from './tell'
 
 export const polarity: Experiment = {
   code: 'polarity',
-  title: 'Line and neutral exchanged',
+  title: 'Reversed polarity',
   bay: 'plain',
   about:
-    'Line and neutral of the stair lighting are exchanged at the board. The lamp works. Its switch is turned off and the lamp is taken out.',
+    'Line and neutral of the stair lighting are interchanged at the board. The lamp works. Its switch is turned off and the lamp is removed.',
   question:
-    'Which voltage stands at the centre contact of the lampholder with the switch off, sound and exchanged?',
+    'What voltage is at the centre contact of the lampholder with the switch off, sound and reversed?',
   settings: [],
   run: () => {
     const sound = bayOf('plain')
@@ -28,7 +28,7 @@ export const polarity: Experiment = {
       lines: lamp.lines,
       figures: [
         { name: 'Holder against earth, sound', value: volts(at(sound)) },
-        { name: 'Holder against earth, exchanged', value: volts(at(turned)) },
+        { name: 'Holder to earth, reversed', value: volts(at(turned)) },
         {
           name: 'Through somebody who touches it',
           value: `${formatCurrent(body)} (${bodyEffect(body) === 'danger' ? 'dangerous to life' : bodyEffect(body)})`,

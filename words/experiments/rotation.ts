@@ -8,9 +8,9 @@ const LINES = ['c1p1.L1', 'c1p1.L2', 'c1p1.L3'] as const
 
 export const rotation: Experiment = {
   code: 'rotation',
-  title: 'Two lines exchanged at a motor',
+  title: 'Two lines interchanged at a motor',
   bay: 'motor',
-  about: 'Two of the three lines of the wheel lathe are exchanged at the board.',
+  about: 'Two of the three lines of the wheel lathe are interchanged at the board.',
   question: 'Does it start, which way does it turn, and what does the rotation indicator show?',
   settings: [
     {
@@ -23,7 +23,7 @@ export const rotation: Experiment = {
       usual: 1,
       choices: [
         { value: 0, name: 'in order' },
-        { value: 1, name: 'L1 and L2 exchanged' },
+        { value: 1, name: 'L1 and L2 interchanged' },
       ],
     },
   ],

@@ -10,7 +10,7 @@ export const testButton: Experiment = {
   title: 'What the test button tests',
   bay: 'split',
   about:
-    'The button of residual device A is pressed: on the sound board, with the supply’s earth taken off, and with the supply off.',
+    'The button of RCD A is pressed: on the sound board, with the supply’s earth taken off, and with the supply off.',
   question: 'Does it trip in each case? What has been proved?',
   settings: [
     {

@@ -20,11 +20,11 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
   ratingTripsAtStart: (p) =>
     `The starting current of ${amps(p.start)} may trip it: its magnetic part can act from ${amps(p.low)}.`,
   ringRating: () => 'A ring is protected by 30 or 32 A.',
-  typeWithoutDevice: () => 'Without a residual device there is no type.',
+  typeWithoutDevice: () => 'Without an RCD there is no type.',
   typeBlind: (p) =>
     `Type ${p.answer} may not see this load’s fault current; type ${p.needed} or better is needed.`,
-  delayMissing: () => 'Other residual devices stand behind this one: it must be delayed, or both open.',
-  delayNotHere: () => 'A final circuit’s residual device must not be delayed.',
+  delayMissing: () => 'Other RCDs are downstream of this one: it must be time-delayed, or both open.',
+  delayNotHere: () => 'A final circuit’s RCD must not be time-delayed.',
   selectivityWrong: (p) => `${capital(p.why)}.`,
   afddWrong: (p) => `${capital(p.why)}.`,
   spdWrong: (p) => `${capital(p.why)}.`,
@@ -39,7 +39,7 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
     `The cables’ terms of ${Math.round(p.terms)} do not fit ${p.size}, which takes ${Math.round(p.factor)}.`,
   notAResidualRating: () => 'Not a rated residual current in use: 30, 100 or 300 mA, or none.',
   residualMissing: (p) =>
-    `A residual device of at most ${p.needed * 1e3} mA is required here (${p.regulation}). Without it the design cannot be met.`,
+    `An RCD of at most ${p.needed * 1e3} mA is required here (${p.regulation}). Without it the design cannot be met.`,
   residualTooLarge: (p) => `At most ${p.needed * 1e3} mA is allowed here (${p.regulation}).`,
   notACapacity: () => 'Not a short-circuit capacity that this kind of device has.',
   capacityTooSmall: (p) =>

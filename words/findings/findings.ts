@@ -55,7 +55,7 @@ export function itemName(key: ItemKey, scopes: ScopeNames = {}): string {
   return Object.keys(scopes).length > 1 ? `${name} (${scopes[scopeOf(item)]})` : name
 }
 
-/** A reading with its circuit and point, as in `Loop at the far point, Sockets, point 4`. */
+/** A reading with its circuit and point, as in `Loop at the furthest point, Sockets, point 4`. */
 function readingName(item: string, scopes: ScopeNames): string {
   const { name } = readingText(item)
   const circuit = circuitOfKey(item)

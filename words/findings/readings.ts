@@ -28,7 +28,7 @@ export const FORM_SENTENCES: SentencesOf<FormParams & FormerParams> = {
 }
 
 export const LIMIT_SENTENCES: SentencesOf<LimitParams> = {
-  'limit.polarity': () => 'Polarity is not correct. Put it right before anything is energised.',
+  'limit.polarity': () => 'Not correct. Put it right before anything is energised.',
   'limit.notWorking': () => 'It does not do what it should.',
   'limit.passed': (p) =>
     `${inOwnUnit(p.key, p.value)} is ${p.kind === 'maximum' ? 'above' : 'below'} the limit of ${inOwnUnit(p.key, p.limit)}.`,
@@ -75,7 +75,7 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
   'across.zsAboveSum': (p) =>
     `Zs is clearly above Ze + (R1 + R2) = ${ohms(p.sum)}: look for a termination that has come loose since the dead test.`,
   'across.insulationLow': (p) =>
-    `${formatQuantity(p.value, 'insulation')} is above the minimum but far under the others: a finding, not a pass.`,
+    `${formatQuantity(p.value, 'insulation')} is above the minimum but far below the others: a finding, not a pass.`,
   'leads.notNulled': (p) =>
     `About ${ohms(p.ohm)} too much in ${p.count} of ${p.of} continuity readings, short and long alike: the leads were not nulled. Hold them together, null, measure one again; if it falls by that much, all of them have it.`,
   'ring.endsDiffer': (p) =>

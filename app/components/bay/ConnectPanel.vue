@@ -112,7 +112,9 @@ const uniqueWays = computed(() =>
             @update:model-value="emit('alter', wire.id, { colour: $event })"
             ><el-option v-for="colour in COLOURS" :key="colour" :value="colour" :label="colour"
           /></el-select>
-          <button type="button" class="out" :disabled="locked" @click="emit('out', wire.id)">Take out</button>
+          <button type="button" class="out" :disabled="locked" @click="emit('out', wire.id)">
+            Disconnect
+          </button>
           <span class="small soft">{{
             wire.lengthM < 1 ? 'in the board' : `about ${Math.round(wire.lengthM)} m`
           }}</span>

@@ -66,7 +66,7 @@ watch(
         @click="supply && emit('act', supply)"
         >{{ state.isSupplyOn ? 'Supply off' : 'Supply on' }}</el-button
       >
-      <el-button :disabled="isBusy" @click="emit('energise')">Energise in order</el-button>
+      <el-button :disabled="isBusy" @click="emit('energise')">Energise in sequence</el-button>
     </div>
     <h2>What happened</h2>
     <ol

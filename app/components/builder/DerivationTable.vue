@@ -5,7 +5,7 @@ import type { Edition } from '#core/regulations/editions'
 import { shortSource, sourceLine, type Source } from '#core/regulations/source'
 import { STEP_TEXT } from '#words/steps'
 
-/** Every step of one circuit or board: value, how it was worked, what it is held against, where the rule stands. */
+/** Every step of one circuit or board: value, how it was worked, its limit and source. */
 defineProps<{ design: CircuitDesign | BoardDesign; edition: Edition }>()
 
 /** The table or first clause named, as the library finds it. */

@@ -85,7 +85,7 @@ const polarityTyped = computed(
     <template v-else-if="continuity">
       <dl>
         <div>
-          <dt>R1 + R2, far point</dt>
+          <dt>R1 + R2, furthest point</dt>
           <dd class="mono">{{ readingWords(continuity) }}</dd>
         </div>
         <div>

@@ -53,7 +53,7 @@ const done = computed(() => props.home.own.filter(({ isDone }) => isDone).slice(
   >
     <span class="what"
       ><b>{{ aim.name }}</b
-      ><span class="soft small">A fault is drawn by lot.</span></span
+      ><span class="soft small">A fault is picked at random.</span></span
     >
   </button>
   <NuxtLink v-for="one in done" :key="one.id" :to="`/practice/faults/${one.id}`" class="entry"

@@ -56,7 +56,7 @@ const rows = computed(() =>
       >
       <span class="why"
         ><template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template
-        ><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'In order.' }}</template></span
+        ><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'Correct.' }}</template></span
       >
     </div>
   </section>

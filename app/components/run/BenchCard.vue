@@ -64,7 +64,7 @@ const gain = computed(() => gainMm(props.former, 90))
       <ol v-if="tube.bends.length">
         <li v-for="(bend, i) in tube.bends" :key="i">
           <b class="mono">{{ mm(bend.markMm) }} mm</b> bend <b>{{ mm(bend.angleDeg) }}°</b>
-          {{ DIRECTION_NAME[bend.towards] }}; go to about {{ mm(bend.bendToDeg) }}°, it springs back.
+          {{ DIRECTION_NAME[bend.towards] }}; overbend to about {{ mm(bend.bendToDeg) }}°, it springs back.
           <span class="soft">{{ rollWords(bend.rollDeg) }}.</span>
         </li>
       </ol>

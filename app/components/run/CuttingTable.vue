@@ -21,7 +21,7 @@ const share = computed(() =>
       {{ list.isLeast ? 'Fewer cannot do.' : `At least ${list.leastBars} are needed by any plan.` }}
     </p>
     <p v-for="piece in list.tooLong" :key="piece.name" class="caution">
-      {{ piece.name }} is longer than a tube: put a box or an inspection bend on the way.
+      {{ piece.name }} is longer than a tube: put a box or an inspection elbow on the way.
     </p>
     <div v-for="(bar, i) in list.bars.slice(0, MOST)" :key="i" class="bar">
       <span

@@ -32,7 +32,7 @@ const ADD = [
 </script>
 
 <template>
-  <div class="wrap" tabindex="0" role="region" aria-label="Straights">
+  <div class="wrap" tabindex="0" role="region" aria-label="Legs">
     <table>
       <thead>
         <tr>
@@ -52,7 +52,7 @@ const ADD = [
             <select
               :value="text(id, 'to', 'right')"
               :disabled="locked"
-              :aria-label="`Straight ${i + 1}, to`"
+              :aria-label="`Leg ${i + 1}, to`"
               :name="`${id}.to`"
               @change="write(id, 'to', $event)"
             >
@@ -64,7 +64,7 @@ const ADD = [
               v-if="i > 0"
               :value="text(id, 'set', '90')"
               :disabled="locked"
-              :aria-label="`Straight ${i + 1}, set`"
+              :aria-label="`Leg ${i + 1}, set`"
               :name="`${id}.set`"
               @input="write(id, 'set', $event)"
             />
@@ -73,7 +73,7 @@ const ADD = [
             <input
               :value="text(id, 'length')"
               :disabled="locked"
-              :aria-label="`Straight ${i + 1}, length`"
+              :aria-label="`Leg ${i + 1}, length`"
               :aria-invalid="Boolean(problems[`${id}.length`])"
               :name="`${id}.length`"
               @input="write(id, 'length', $event)"
@@ -84,7 +84,7 @@ const ADD = [
               v-if="i < ids.length - 1"
               :value="text(id, 'then', 'bend')"
               :disabled="locked"
-              :aria-label="`Straight ${i + 1}, then`"
+              :aria-label="`Leg ${i + 1}, then`"
               :name="`${id}.then`"
               @change="write(id, 'then', $event)"
             >
@@ -97,7 +97,7 @@ const ADD = [
             <select
               :value="text(id, 'detour')"
               :disabled="locked"
-              :aria-label="`Straight ${i + 1}, on the way`"
+              :aria-label="`Leg ${i + 1}, on the way`"
               :name="`${id}.detour`"
               @change="write(id, 'detour', $event)"
             >
@@ -111,7 +111,7 @@ const ADD = [
               v-if="!locked"
               type="button"
               class="remove"
-              :aria-label="`Remove straight ${i + 1}`"
+              :aria-label="`Remove leg ${i + 1}`"
               @click="emit('remove', id)"
             >
               ×
@@ -135,7 +135,7 @@ const ADD = [
                 ><input
                   :value="text(id, field, usual)"
                   :disabled="locked"
-                  :aria-label="`Straight ${i + 1}, ${name}`"
+                  :aria-label="`Leg ${i + 1}, ${name}`"
                   :name="`${id}.${field}`"
                   @input="write(id, field, $event)"
               /></label>
@@ -160,12 +160,12 @@ const ADD = [
       </tbody>
     </table>
     <p v-if="!locked" class="add">
-      <span class="soft">Add a straight</span
+      <span class="soft">Add a leg</span
       ><button
         v-for="[to, sign] in ADD"
         :key="to"
         type="button"
-        :aria-label="`Add a straight ${DIRECTION_NAME[to]}`"
+        :aria-label="`Add a leg ${DIRECTION_NAME[to]}`"
         :title="DIRECTION_NAME[to]"
         :data-testid="`add-${to}`"
         @click="emit('add', to)"

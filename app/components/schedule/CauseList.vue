@@ -32,7 +32,7 @@ const nameOf = (key: string) => itemName(`reading.${key}`, props.names)
   </p>
   <template v-else>
     <p class="soft small">
-      {{ diagnosis.odd.length }} odd: {{ diagnosis.odd.slice(0, 4).map(nameOf).join('; ')
+      {{ diagnosis.odd.length }} out of tolerance: {{ diagnosis.odd.slice(0, 4).map(nameOf).join('; ')
       }}<template v-if="diagnosis.odd.length > 4"> and {{ diagnosis.odd.length - 4 }} more</template>.
     </p>
     <ol>

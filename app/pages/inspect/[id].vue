@@ -99,7 +99,7 @@ onMounted(inspection.load)
     <fieldset v-if="group !== 'used'" class="items" :disabled="!view.mayChange">
       <div class="row spread">
         <h1>{{ GROUP_NAME[group] }}</h1>
-        <el-button v-if="view.mayChange" @click="allOk">The rest here is in order</el-button>
+        <el-button v-if="view.mayChange" @click="allOk">The rest here is satisfactory</el-button>
       </div>
       <p class="caution">On dead work only. Covers off means isolated, locked and proved dead.</p>
       <article

@@ -25,11 +25,11 @@ const markOf = (dimension: Dimension) =>
 const typed = (key: string) => autosave.fields[key] ?? ''
 const nameOf = ({ kind, straight, isVertical }: Dimension) =>
   ({
-    length: `Straight ${straight + 1}, corner to corner`,
+    length: `Leg ${straight + 1}, corner to corner`,
     height: `Height of the detour on ${straight + 1}`,
     travel: `Travel of the detour on ${straight + 1}`,
-    way: `Straight ${straight + 1} goes ${DIRECTION_NAME[sheet.value!.run.straights[straight]!.to]}`,
-    bubble: isVertical ? `Straight ${straight + 1} plumb` : `Straight ${straight + 1} level`,
+    way: `Leg ${straight + 1} goes ${DIRECTION_NAME[sheet.value!.run.straights[straight]!.to]}`,
+    bubble: isVertical ? `Leg ${straight + 1} plumb` : `Leg ${straight + 1} level`,
   })[kind]
 const NUDGES = [-3, -2, -1, 0, 1, 2, 3]
 function off(dimension: Dimension): number | null {
@@ -162,7 +162,7 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
         />
       </div>
       <p v-if="exaggerated" class="small soft">
-        As drawn, and over it as measured: {{ exaggerated }} times too far off.
+        As drawn, and over it as measured, with deviations drawn {{ exaggerated }} times larger.
       </p>
       <p class="score">
         <b class="mono">{{ judged.mark }}</b> of {{ judged.outOf }} within tolerance

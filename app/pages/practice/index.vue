@@ -40,7 +40,7 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
         <NuxtLink to="/practice/inspection" class="entry" data-testid="inspection-trainer"
           ><span class="what"
             ><b>Inspection trainer</b
-            ><span class="soft small">Find what is not in order, before any test.</span></span
+            ><span class="soft small">Find what is not satisfactory, before any test.</span></span
           ></NuxtLink
         >
         <HuntList v-if="hunts" :home="hunts" :may-set="session.person?.role !== 'apprentice'" />

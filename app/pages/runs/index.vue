@@ -74,7 +74,7 @@ async function create(fields?: RunFields) {
     </div>
     <div v-else-if="data.length === 0" class="empty">
       <h2>No run yet</h2>
-      <p>Begin one: straights by their dimensions, or dragged on the wall.</p>
+      <p>Begin one: legs by their dimensions, or dragged on the wall.</p>
     </div>
     <NuxtLink
       v-for="run in data ?? []"

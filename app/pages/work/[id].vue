@@ -236,7 +236,7 @@ onMounted(sheet.load)
             Live tests are supervised work. Follow the rules of your centre and the current regulations;
             covers on, people informed, the right leads.
           </p>
-          <p v-if="view.rcdMA" class="soft">The bay has a residual device of {{ view.rcdMA }} mA.</p>
+          <p v-if="view.rcdMA" class="soft">The bay has an RCD of {{ view.rcdMA }} mA.</p>
           <StageReadings
             :view="view"
             stage="live"
@@ -261,7 +261,7 @@ onMounted(sheet.load)
         </template>
         <p v-if="current === 'decision' && view.board" class="row">
           <NuxtLink :to="`/papers/${view.id}`"
-            >Records: schedule, five parts, installation, stickers</NuxtLink
+            >Records: schedule of results, minor works, installation, labels</NuxtLink
           >
         </p>
         <ReleasedResult

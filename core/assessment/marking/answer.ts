@@ -9,7 +9,7 @@ const NONE = /^(none|no|not needed|0)$/i
 /** A limit may be written in front of a value: `≤ 0.1 s`, `>= 0.5`. */
 const RELATION = /^\s*[≤≥<>]=?\s*/
 
-/** Reads one answer in SI. `none` is an answer where a residual device is asked for; a choice is read by its words. */
+/** Reads one answer in SI. `none` is an answer where an RCD is asked for; a choice is read by its words. */
 export function readAnswer(key: StepKey, text: string): ParsedQuantity {
   const { choices, quantity } = STEP_KINDS[key]
   const trimmed = text.trim()

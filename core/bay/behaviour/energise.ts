@@ -5,7 +5,7 @@ import type { Action } from './happenings'
 const STEP_S = 0.5
 const ORDER: readonly DevicePart['role'][] = ['main-switch', 'residual', 'way', 'isolator', 'connection-unit']
 
-/** Energising in order: supply, main switch, residual devices, ways, isolators, and at last the switches. */
+/** Energising in order: supply, main switch, RCDs, ways, isolators, and at last the switches. */
 export function energiseInOrder(rig: Rig, startS = 0): Action[] {
   const devices = rig.parts
     .filter((part): part is DevicePart => part.kind === 'device')

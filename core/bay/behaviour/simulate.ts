@@ -10,7 +10,7 @@ import type { BayState } from './state'
 import { watchDevice, watchLoads, type LoadReading } from './watch'
 
 export interface Specimens {
-  /** Share of IΔn at which residual devices trip, 0.5 to 1. */
+  /** Share of IΔn at which RCDs trip, 0.5 to 1. */
   readonly rcdShare: number
   /** Where in their time band overcurrent devices stand. */
   readonly overcurrent: keyof TimeBand

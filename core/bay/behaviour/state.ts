@@ -14,7 +14,7 @@ export interface BayState {
   readonly inUse: Marks
   /** Motors that have run up. */
   readonly running: Marks
-  /** Residual devices whose test button is held. */
+  /** RCDs whose test button is held. */
   readonly testing: Marks
 }
 

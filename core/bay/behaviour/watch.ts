@@ -71,7 +71,7 @@ export function loadLines(
   }))
 }
 
-/** What a device carries, and what its residual function sees. */
+/** What a device carries, and what its RCD sees. */
 export function watchDevice(device: DevicePart, solved: Solved): DeviceReading {
   const currents = device.poles.map((pole) => solved.ampere(`${device.id}:${pole}`))
   const sum: Complex = currents.reduce(add, ZERO)

@@ -103,7 +103,7 @@ export function buildBoard(
       run: feed.run,
     })
 
-  // Sections: circuits that need a residual device of the board stand behind two, so that one fault leaves half.
+  // Sections: circuits that need an RCD of the board stand behind two, so that one fault leaves half.
   const shared = circuits.filter(
     ({ circuit, residualA }) => phases === 1 && residualA !== null && !hasRcd(circuit.device.family),
   )
@@ -160,7 +160,7 @@ export function buildBoard(
     const section = sections[shared.indexOf(worked) % Math.max(1, count)]
     const isShared = shared.includes(worked)
     const poles: readonly Pole[] = circuit.phases === 3 ? LINES : ['L']
-    // On a three-phase board a single-phase circuit brings its residual function along.
+    // On a three-phase board a single-phase circuit brings its RCD along.
     const own = residualA !== null && !isShared
     const number = `${circuit.way}${phases === 3 && circuit.phases === 1 ? circuit.line : ''}`
     const way = draft.part(

@@ -365,7 +365,7 @@ function reversed(intended: Rig, built: Rig): Difference[] {
         at: [part.id],
         role: null,
         params: {
-          what: is.residual ? `${is.residual.ratedA * 1e3} mA` : 'no residual function',
+          what: is.residual ? `${is.residual.ratedA * 1e3} mA` : 'no RCD',
           want: part.residual ? `${part.residual.ratedA * 1e3} mA` : 'none',
         },
       })

@@ -151,7 +151,7 @@ export const SWAPPED_FAULTS: readonly FaultKind[] = [
     code: 'ringEndsMixed',
     group: 'swapped',
     prior: 2,
-    // One leg's neutral and earth are exchanged at the board.
+    // One leg's neutral and earth are interchanged at the board.
     places: (rig) => rings(rig).map((circuit) => ({ key: circuit, at: [circuit] })),
     apply: (rig, { key }) => {
       const legs = startsOf(rig, key)

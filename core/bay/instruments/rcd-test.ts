@@ -16,7 +16,7 @@ const ACCURACY = { relative: 0.02, digits: 2 }
 /** On the other half-wave a device waits for the next one; common practice, no source. */
 const OTHER_HALF_S = 0.005
 
-/** Trip time of the quickest residual device in front of this point, s. Starting on either half-wave. */
+/** Trip time of the quickest RCD in front of this point, s. Starting on either half-wave. */
 export function readTripTime(
   bench: Bench,
   probes: Probes,

@@ -59,7 +59,7 @@ export function readRotation(bench: Bench, lines: readonly [string, string, stri
 export type SocketVerdict =
   'right' | 'noPower' | 'lineNeutralSwapped' | 'lineEarthSwapped' | 'noEarth' | 'noNeutral' | 'unclear'
 
-/** Plug-in tester of a socket: three lamps. It cannot see neutral and earth exchanged, nor the resistance of the earth. */
+/** Plug-in tester of a socket: three lamps. It cannot see neutral and earth interchanged, nor the resistance of the earth. */
 export function readSocketTester(bench: Bench, socket: string): SocketVerdict {
   const isLit = (a: string, b: string) =>
     between(bench, { at: `${socket}.${a}`, to: `${socket}.${b}` }, INDICATOR_OHM) > LEAST_LINE_V * 0.5

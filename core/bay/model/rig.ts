@@ -43,7 +43,7 @@ export interface Meter extends Common {
 
 export const DEVICE_ROLES = ['main-switch', 'residual', 'way', 'isolator', 'connection-unit'] as const
 
-/** Anything with poles that opens: switch, residual device, breaker, fuse, isolator, connection unit. Terminals `<pole> in`, `<pole> out`. */
+/** Anything with poles that opens: switch, RCD, breaker, fuse, isolator, connection unit. Terminals `<pole> in`, `<pole> out`. */
 export interface DevicePart extends Common {
   readonly kind: 'device'
   readonly role: (typeof DEVICE_ROLES)[number]

@@ -26,13 +26,13 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   {
     code: 'split',
     title: 'Split board: sockets and pit lighting',
-    about: 'Two residual devices, each with a neutral bar of its own.',
+    about: 'Two RCDs, each with a neutral bar of its own.',
     rig: () => practiceRig('Split board', practiceInstallation([sockets(), lights()])),
   },
   {
     code: 'heaters',
     title: 'Split board with heaters',
-    about: 'Two socket circuits share one residual device, the lighting has the other.',
+    about: 'Two socket circuits share one RCD, the lighting has the other.',
     rig: () =>
       practiceRig(
         'Split board with heaters',
@@ -63,11 +63,11 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'own',
-    title: 'Board of combined devices',
-    about: 'Every circuit has its own residual function.',
+    title: 'Board of RCBOs',
+    about: 'Every circuit has its own RCD.',
     rig: () =>
       practiceRig(
-        'Board of combined devices',
+        'Board of RCBOs',
         practiceInstallation([
           sockets(RCBO),
           lights(RCBO),
@@ -77,7 +77,7 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'plain',
-    title: 'Two lighting circuits without residual device',
+    title: 'Two lighting circuits without RCD',
     about: 'An older board, to see what a borrowed neutral does where nothing trips.',
     rig: () =>
       practiceRig(

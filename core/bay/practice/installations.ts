@@ -13,7 +13,7 @@ const INTAKE: Intake = {
 }
 const BOARD: Board = { id: 'b1', name: 'Practice board', phases: 1, ways: 6, fedBy: null, electrodeOhm: null }
 
-/** A circuit of a practice bay; what is left out is a plain radial in flat cable behind a shared residual device. */
+/** A circuit of a practice bay; what is left out is a plain radial in flat cable behind a shared RCD. */
 export function practiceCircuit(
   parts: Partial<Circuit> & Pick<Circuit, 'id' | 'name' | 'way' | 'use' | 'load'>,
 ): Circuit {

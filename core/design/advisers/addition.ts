@@ -15,7 +15,7 @@ export interface AdditionQuestion extends RcdQuestion {
   readonly addition: Addition
   /** The main earthing and bonding have been looked at and are as the present edition asks. */
   readonly earthingAdequate: boolean
-  /** The circuit has a residual device of 30 mA already. */
+  /** The circuit has an RCD of 30 mA already. */
   readonly hasRcd: boolean
   /** The socket that becomes a twin is itself an unfused spur that already feeds another. */
   readonly isSpurOfSpur: boolean

@@ -15,7 +15,7 @@ export interface FaultEnergy {
   readonly areaMm2: (k: number) => number
 }
 
-/** Is a residual device delayed here? In front of others it must be, so that the one behind opens first. */
+/** Is an RCD delayed here? In front of others it must be, so that the one behind opens first. */
 export const isRcdDelayed = (task: Pick<Task, 'use'>): boolean => task.use === 'distribution'
 
 /** How long an earth fault of this size lasts, and the heat it leaves; whichever device opens first ends it. */

@@ -34,15 +34,15 @@ export function dropShare(task: Task): number {
   return task.topology === 'ring' ? spread / 4 : spread
 }
 
-/** Voltage drop at the far point, V, at the conductor's full temperature. */
+/** Voltage drop at the furthest point, V, at the conductor's full temperature. */
 export const voltDropV = (task: Task, size: CableSize, ib: number): number =>
   size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
 
-/** Metres of line and cpc in series that a fault at the far point meets: of a ring a quarter of its length, and the spur. */
+/** Metres of line and cpc in series that a fault at the furthest point meets: of a ring a quarter of its length, and the spur. */
 export const loopMetres = (task: Task): number =>
   task.topology === 'ring' ? task.lengthM / 4 + task.spurM : task.lengthM
 
-/** Zs at the far point with the conductors at their operating temperature, Ω. */
+/** Zs at the furthest point with the conductors at their operating temperature, Ω. */
 export const hotZsOhm = (task: Task, size: CableSize): number =>
   task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
 
@@ -58,7 +58,7 @@ export function maximumZsOhm(task: Task, ratingA: number, residualA: number): nu
   return deviceMaximumZsOhm(task.device, ratingA, timeLimitS(task, ratingA)) ?? 0
 }
 
-/** Earth fault current at the far point, A. */
+/** Earth fault current at the furthest point, A. */
 export const faultCurrentA = (zsOhm: number): number => U0_V / zsOhm
 
 export interface SizeNeeds {

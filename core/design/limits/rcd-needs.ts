@@ -2,7 +2,7 @@ import type { Task } from '../model/task'
 import { isFrom } from '../../regulations/editions'
 import { ADDITIONAL_A, RCD_RATINGS_A, SOCKET_LIMIT_A, rcdMaximumZsOhm } from '../../regulations/rcd'
 
-/** Why a residual device is needed. `maximumA` is the largest rated residual current that satisfies the rule. */
+/** Why an RCD is needed. `maximumA` is the largest rated residual current that satisfies the rule. */
 export interface RcdNeed {
   readonly code: 'sockets' | 'concealed' | 'dwellingLighting' | 'bathroom' | 'outdoors' | 'faultProtection'
   readonly regulation: string
@@ -17,7 +17,7 @@ export type RcdCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | '
 /** A mobile appliance outdoors draws this much at most; BS 7671 411.3.3 (ii). */
 const MOBILE_LIMIT_A = 32
 
-/** Every rule of the edition (from memory) that asks for a residual device on this circuit. */
+/** Every rule of the edition (from memory) that asks for an RCD on this circuit. */
 export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
   const { edition, use } = circuit
   const needs: RcdNeed[] = []

@@ -36,14 +36,14 @@ export interface Constraint {
   readonly params: Readonly<Record<string, number | string>>
 }
 
-/** The limit that a worked value is held against. */
+/** The limit that a calculated value must keep. */
 export interface Check {
   readonly relation: '≤' | '≥'
   readonly limit: number
   readonly isKept: boolean
 }
 
-/** One worked step: its value, the rule, the figures put in, where the rule stands, and what it is held against. */
+/** One worked step: its value, the rule, the figures put in, its source, and its limit. */
 export interface Worked {
   readonly ok: true
   readonly value: number

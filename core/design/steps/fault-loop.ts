@@ -114,7 +114,7 @@ export const loopImpedance: CircuitStep = {
     ),
 }
 
-/** If = U0 ÷ Zs, A: the current that an earth fault at the far point drives. */
+/** If = U0 ÷ Zs, A: the current that an earth fault at the furthest point drives. */
 export const earthFaultCurrent: CircuitStep = {
   key: 'faultCurrent',
   ...STEP_KINDS.faultCurrent,

@@ -28,7 +28,7 @@ export const maximumLoopImpedance: CircuitStep = {
     const limit = maximumZsOhm(task, rating, residual)
     if (limit === 0)
       return stopped('rating', { ib: rating, largest: DEVICES[task.device.family].ratingsA.at(-1)! })
-    // The limit is what is looked up; the loop is held against it.
+    // The limit is what is looked up; Zs must not exceed it.
     const check = atMost(zs, limit)
     if (faultClearedByRcd(task) && residual > 0)
       return worked(

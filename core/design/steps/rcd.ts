@@ -50,7 +50,7 @@ const isKnownLoad = ({ use }: Task): boolean => use !== 'sockets' && use !== 'di
 const typeNumber = (task: Task, { residual }: StepValues): number =>
   residual === 0 ? NO_TYPE : RCD_TYPES.indexOf(neededRcdType(task.dc, task.edition, isKnownLoad(task))) + 1
 
-/** The least type of residual device that sees this load's fault current. */
+/** The least type of RCD that sees this load's fault current. */
 export const rcdTypeStep: CircuitStep = {
   key: 'residualType',
   ...STEP_KINDS.residualType,
@@ -58,8 +58,7 @@ export const rcdTypeStep: CircuitStep = {
   needs: ['residual'],
   derive: (task, values) => {
     const type = typeNumber(task, values)
-    if (type === NO_TYPE)
-      return worked(NO_TYPE, 'type by the load', 'no residual device, no type', SOURCES.residualType)
+    if (type === NO_TYPE) return worked(NO_TYPE, 'type by the load', 'no RCD, no type', SOURCES.residualType)
     return worked(
       type,
       'type by the load’s direct current',
@@ -79,7 +78,7 @@ export const rcdTypeStep: CircuitStep = {
   },
 }
 
-/** In front of other residual devices one is time-delayed; a final circuit's never is. */
+/** In front of other RCDs one is time-delayed; a final circuit's never is. */
 export const residualDelay: CircuitStep = {
   key: 'residualDelay',
   ...STEP_KINDS.residualDelay,
@@ -88,11 +87,7 @@ export const residualDelay: CircuitStep = {
   derive: (task, { residual }) => {
     const isDelayed = residual !== 0 && isRcdDelayed(task)
     const why =
-      residual === 0
-        ? 'no residual device'
-        : isDelayed
-          ? 'other residual devices behind → delayed'
-          : 'final circuit → general'
+      residual === 0 ? 'no RCD' : isDelayed ? 'other RCDs behind → delayed' : 'final circuit → general'
     return worked(isDelayed ? 1 : 0, 'delay by what stands behind', why, SOURCES.residualDelay)
   },
   accept: (task, { residual }) =>

@@ -31,7 +31,7 @@ export const AIMS: readonly Aim[] = [
   },
   {
     code: 'swapped',
-    name: 'Exchanged conductors and polarity',
+    name: 'Reversed polarity and crossed conductors',
     faults: ['polarityAtPoint', 'polarityAtBoard', 'neutralAndEarth', 'lineAndEarth', 'switchInNeutral'],
   },
   {

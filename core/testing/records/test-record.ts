@@ -290,7 +290,7 @@ const earthing = (facts: RecordFacts, { typed, known }: Boxes): RecordItem[] => 
   ),
 ]
 
-/** Device, conductors and RCD of a circuit; combined devices name each function's standard. */
+/** Device, conductors and RCD of a circuit; RCBOs name each function's standard. */
 function circuitItems(
   { circuit, values }: CircuitDesign,
   facts: RecordFacts,

@@ -133,7 +133,7 @@ const open = computed(() =>
 const canSet = computed(() => Boolean(read.value.exercise && design.value?.ok))
 
 const saveWords = computed(() => {
-  if (isSet.value) return 'set: no longer changes'
+  if (isSet.value) return 'set: locked'
   if (isChanged.value)
     return read.value.exercise
       ? 'changed, not saved yet'
@@ -317,7 +317,7 @@ useUnsavedGuard(
       <div class="stack">
         <p>
           Everybody in the group who does not have it yet gets a variant of their own and a bay number. After
-          that the exercise no longer changes.
+          that the exercise is locked.
         </p>
         <el-select v-model="cohort" placeholder="Choose a group" aria-label="Group" data-testid="set-cohort"
           ><el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name"

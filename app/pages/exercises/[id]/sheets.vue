@@ -31,7 +31,7 @@ const people = computed(() =>
     who: { name: sheet.name, number: sheet.number, bay: sheet.bay },
   })),
 )
-/** Variants differ in lengths and loads alone, so the bay's residual devices are the exercise's. */
+/** Variants differ in lengths and loads alone, so the bay's RCDs are the exercise's. */
 function wholeOf(installation: PublicInstallation): Installation {
   const residual = new Map(
     exercise.value!.installation.circuits.map(({ id: circuit, residualA }) => [circuit, residualA]),

@@ -189,7 +189,7 @@ const last = computed(() => view.value?.log.at(-1))
             >
           </div>
           <p class="soft small">
-            After the repair measure again what had been odd. A repair is a claim until then.
+            After the repair measure again what was out of tolerance. A repair is a claim until then.
           </p>
         </div>
       </template>

@@ -19,7 +19,7 @@ async function start(scene: 'board' | 'intake') {
   <div class="page stack">
     <h1>Inspection trainer</h1>
     <p class="soft lead">
-      Look, mark what is not in order, say how serious it is. Every round is drawn by lot; there is always
+      Look, mark what is not in order, say how serious it is. Every round is picked at random; there is always
       another one. A drawing is not a bay: at a real one the cover comes off only when it is isolated, locked
       and proved dead.
     </p>

@@ -13,7 +13,7 @@ import type { World } from '../world'
 export type Random = () => number
 export const pick = <T>(random: Random, all: readonly T[]): T => all[Math.floor(random() * all.length)]!
 
-/** The workshop's board: two socket circuits and the pit lighting behind two residual devices. */
+/** The workshop's board: two socket circuits and the pit lighting behind two RCDs. */
 export const workshop = (): Rig =>
   practiceRig(
     'Workshop board',
@@ -50,7 +50,7 @@ export const lathe = (): Rig =>
     ),
   )
 
-/** An older board without residual devices: two lighting circuits. */
+/** An older board without RCDs: two lighting circuits. */
 export const olderBoard = (): Rig =>
   practiceRig(
     'Stair board',

@@ -111,7 +111,7 @@ export const SCENARIOS: readonly Scenario[] = [
         job: SOCKET_JOB,
         chart: { b1w1: 'Store sockets', b1w2: 'Pit lighting', b1w3: 'Bench sockets' },
         answers: answers({ else: 'My charger is on the same ones, I think. I unplugged it.' }),
-        secret: 'The labels of ways 1 and 3 were exchanged.',
+        secret: 'The labels of ways 1 and 3 were swapped.',
       }),
   },
   {
@@ -189,7 +189,7 @@ export const SCENARIOS: readonly Scenario[] = [
           { kind: 'switchedOn', part: 'c2p0', says: 'Somebody goes up the stair and turns the light on.' },
         ],
         secret:
-          'The stair lamp returns over the neutral of the pit lighting. Dead at first; the parted neutral is live as soon as the stair light is on.',
+          'The stair lamp returns over the neutral of the pit lighting. Dead at first; the disconnected neutral is live as soon as the stair light is on.',
       })
       return { ...on, state: { ...on.state, thrown: { ...on.state.thrown, c2p0: false } } }
     },
@@ -205,11 +205,9 @@ export const SCENARIOS: readonly Scenario[] = [
         level: 'second',
         job: 'The socket at the bench is worn out. The heater in the store must go on.',
         surprises: [{ kind: 'neutralTouchesEarth' }],
-        answers: answers({
-          else: 'The heater in the store is on the same residual device. It must stay on.',
-        }),
+        answers: answers({ else: 'The heater in the store is on the same RCD. It must stay on.' }),
         secret:
-          'Parted neutral and earth touch: load current of the others goes by earth, and the residual device takes them all out.',
+          'Parted neutral and earth touch: load current of the others goes by earth, and the RCD trips for all of them.',
       })
       return { ...world, state: { ...world.state, inUse: { ...world.state.inUse, c3p1: true } } }
     },
