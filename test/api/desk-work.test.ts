@@ -160,6 +160,15 @@ describe('a search for a planted fault', () => {
     expect(over.secret).toContain('Open circuit in line')
     expect(stateAfter(centre.repos.hunts.byId(id)!.log)).toMatchObject({ isRepaired: true })
   })
+  it('is stepped by the person it was set for alone: staff look, and change nothing', async () => {
+    const { id } = plant()
+    for (const other of [centre.instructor, centre.assessor, centre.other])
+      await expect(
+        refusal(() => stepHunt(centre.context, other, id, { version: 1, step: { do: 'isolate' } })),
+        other.role,
+      ).resolves.toMatch(/notFound|notAllowed/)
+    expect(centre.repos.hunts.byId(id)!.log).toEqual([])
+  })
   it('measuring a live circuit with a dead test is refused, and critical however right the answer is', () => {
     const { fault, id } = plant()
     const log = [

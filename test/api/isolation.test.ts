@@ -34,7 +34,7 @@ beforeEach(async () => {
 })
 
 describe('a rehearsal', () => {
-  test('shows what can be seen and keeps the secret until it is over', () => {
+  test('shows what can be seen and keeps the secret until it is over', async () => {
     const { context, apprentice, other } = centre
     for (const { code } of SCENARIOS) {
       const { id } = startRun(context, apprentice, { scenario: code, mode: 'assessment' })
@@ -45,7 +45,7 @@ describe('a rehearsal', () => {
     }
     const { id } = startRun(context, apprentice, { scenario: 'bench', mode: 'guided' })
     expect(showRun(context, apprentice, id).hint!.next).toMatch(/Ask/)
-    expect(refusal(() => showRun(context, other, id))).resolves.toBe('notFound')
+    await expect(refusal(() => showRun(context, other, id))).resolves.toBe('notFound')
   })
   test('moves on one by one, refuses what cannot be done here, and is judged at the end', async () => {
     const { context, apprentice } = centre

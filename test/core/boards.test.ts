@@ -287,6 +287,9 @@ describe('what does not fit together is named at its cell, with what mends it', 
     expect(problem, JSON.stringify(structureProblems(installation))).toBeDefined()
     expect(structureSentence(problem!)).toMatch(words)
   })
+  test('the last way of a board is a way of it', () => {
+    expect(structureProblems(anInstallation({ circuits: [aCircuit({ way: 8 })] }))).toEqual([])
+  })
 })
 
 test('a choice is typed by its words and read back as the same', () => {

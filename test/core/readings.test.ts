@@ -53,6 +53,7 @@ describe('each odd reading is named with its likeliest cause', () => {
     ['decimal shifted', 'r1r2', '0.042', 'band.outside', /decimal point/],
     ['one conductor alone', 'r1r2', '0.21', 'band.outside', /one conductor alone/],
     ['the next cable size drawn in', 'r1r2', '0.26', 'band.outside', /It fits 4 mm²/],
+    ['insulation just below the minimum', 'irLE', '0.99', 'limit.passed', /below the limit of 1 MΩ/],
     ['insulation below the minimum', 'irLE', '0.6', 'limit.passed', /below the limit of 1 MΩ/],
     ['insulation low for new work', 'irLE', '12', 'band.outside', /loads and electronics out/],
     ['“>” where no range ends', 'irLE', '>50', 'form.notARangeEnd', /end of the range/],

@@ -68,9 +68,7 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await desk.goto(`${centre}/schedules/${attempt}`)
   await expect(desk.getByTestId('finding').first()).toContainText('No continuity')
   await desk.getByTestId('find-cause').click()
-  await expect(desk.locator('aside li').first()).toContainText('Open circuit in cpc', {
-    timeout: 20_000,
-  })
+  await expect(desk.locator('aside li').first()).toContainText('Open circuit in cpc', { timeout: 20_000 })
   await expect(desk.getByTestId('next-measurement')).toContainText('R2 with a long lead')
 
   await send('--stage', 'dead', '--name', 'Multi 1')

@@ -3,6 +3,7 @@
 import { describe, expect, it } from 'vitest'
 import { testsOf } from '#core/testing/plan/schedule'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
+import { withFiguresSwapped } from '#core/testing/diagnosis/slips'
 import { predict, type Outcomes } from '#core/testing/expected/predict'
 import type { Outcome } from '#core/testing/kinds/kind'
 import { readSheet } from '#core/testing/parse/read-sheet'
@@ -121,6 +122,23 @@ describe('slips at the bench and on paper', () => {
     expect(
       codes(change(sound, (key, one) => (key.startsWith('c2.r1r2') ? { is: 'over', value: 1999 } : one))),
     ).toContain('switchOff')
+  })
+  it('two digits swapped, as in 0.74 for 0.47', () => {
+    expect(withFiguresSwapped(0.74)).toEqual([7.04, 0.47])
+    expect(withFiguresSwapped(12.34)).toEqual([21.34, 13.24, 12.43])
+    // Alike figures change nothing.
+    expect(withFiguresSwapped(0)).toEqual([])
+    const swap = (text: string) => text.replace(/(\d)\.(\d)(\d)/, '$1.$3$2')
+    const [key, right] = [...sound].find(([key, one]) => {
+      if (!/r1|rn|r2/.test(key) || one.is !== 'value') return false
+      const factor = Number(swap(one.value.toFixed(2))) / one.value
+      return one.value > 0.2 && Math.abs(factor - 1) > 0.55 && factor > 0.2 && factor < 5
+    })!
+    const shown = value(right).toFixed(2)
+    const typed = { is: 'value', value: Number(swap(shown)) } as const
+    expect(codes(change(sound, (at, one) => (at === key ? typed : one))), `${key} ${shown}`).toContain(
+      'digits',
+    )
   })
 })
 

@@ -231,6 +231,17 @@ describe('relations and limits', () => {
     // Every finding has its sentence.
     for (const one of found) expect(findingSentence(one).length).toBeGreaterThan(20)
   })
+  it('along a radial R1 + R2 grows; what two readings of one ohmmeter differ by is not questioned', () => {
+    const shrinks = (byOhm: number) => {
+      const before = Number(sound['c3.r1r2@c3p2']!.replace(/[^\d.]/g, ''))
+      const readings = { ...sound, 'c3.r1r2@c3p3': `${(before - byOhm).toFixed(2)} Ω` }
+      return judge(readings)
+        .marks.find(({ reading }) => reading === 'c3.r1r2@c3p3')!
+        .findings.some(({ code }) => code === 'radial.shrinks')
+    }
+    expect(shrinks(0.04)).toBe(false)
+    expect(shrinks(0.06)).toBe(true)
+  })
   it('what is left out with its reason, off the range and with its own unit is taken as people write it', () => {
     for (const [key, text] of [
       ['c2.irLE', '> 999'],

@@ -1,3 +1,4 @@
+import { cost } from '../expected/fit'
 import { predictAll, type Outcomes } from '../expected/predict'
 import type { BayTest, Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
@@ -80,6 +81,11 @@ function benchSlips(study: Study): SlipHypothesis[] {
   })
 }
 
+const fits = ({ measured, sound }: Study, key: string, value: number): boolean => {
+  const { kind } = measured.find((test) => test.key === key)!
+  return cost(kind, { is: 'value', value }, sound.get(key)!) === 0
+}
+
 /** The decimal point moved, or two figures changed places, in one reading. */
 function paperSlips(study: Study): SlipHypothesis[] {
   return [...study.odd].flatMap((test) => {
@@ -95,7 +101,7 @@ function paperSlips(study: Study): SlipHypothesis[] {
           changed,
         ),
       ]
-    if (!hasSameDigits(seen, expected)) return []
+    if (!withFiguresSwapped(seen).some((meant) => fits(study, test, meant))) return []
     return [
       slipHypothesis(
         study,
@@ -106,11 +112,12 @@ function paperSlips(study: Study): SlipHypothesis[] {
   })
 }
 
-/** 0.47 and 0.74: two figures have changed places. */
-export function hasSameDigits(a: number, b: number): boolean {
-  const [one, other] = [a, b].map((value) => value.toFixed(2).replace('.', '')) as [string, string]
-  const differing = [...one].filter((figure, i) => figure !== other[i]).length
-  return (
-    one.length === other.length && differing === 2 && [...one].sort().join('') === [...other].sort().join('')
-  )
+/** What was meant when two figures beside each other changed places: of 0.74, 0.47 and 7.04. Two decimals, as a display has them. */
+export function withFiguresSwapped(written: number): number[] {
+  const figures = written.toFixed(2).replace('.', '')
+  return [...figures].slice(1).flatMap((figure, i) => {
+    const before = figures[i]!
+    if (figure === before) return []
+    return [Number(figures.slice(0, i) + figure + before + figures.slice(i + 2)) / 100]
+  })
 }
