@@ -45,7 +45,7 @@ async function signOut() {
         class="plain-button icon"
         :aria-label="isDark ? 'Day cloth' : 'Dark theme'"
         :title="isDark ? 'Day cloth' : 'Dark theme'"
-        @click="toggle"
+        @click="toggle()"
       >
         <component :is="isDark ? Sun : Moon" :size="19" />
       </button>

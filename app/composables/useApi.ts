@@ -72,8 +72,11 @@ export function useServer<T>(path: () => string | null) {
 
   async function refresh(): Promise<void> {
     const url = path()
-    if (url === null) return
     const turn = ++latest
+    if (url === null) {
+      data.value = null
+      return
+    }
     try {
       const answer = await call<T>('GET', url)
       // A slower earlier answer must not overwrite a later one.

@@ -67,6 +67,7 @@ function keepParts(old: InstallationDesign | null | undefined, next: Installatio
 /** An exercise being written: the form, the design that follows from it as it is typed, and saving it against others. */
 export function useExerciseBuilder(id: number | null) {
   const { call } = useApi()
+  const shared = useCentre()
   const form = shallowRef<ExerciseForm>({ ...BLANK })
   const undone: ExerciseForm[] = []
   const stored = shallowRef<StoredExercise | null>(null)
@@ -137,7 +138,7 @@ export function useExerciseBuilder(id: number | null) {
   async function load(): Promise<void> {
     try {
       const [place, exercise] = await Promise.all([
-        call<CentreView>('GET', 'centre'),
+        shared.refresh().then(() => shared.data.value ?? Promise.reject(shared.problem.value)),
         id === null ? null : call<StoredExercise>('GET', `exercises/${id}`),
       ])
       if (exercise) adopt(exercise)

@@ -1,4 +1,5 @@
-import type { FloorPatch, FloorView } from '#schemas/views'
+import { StorageSerializers, useLocalStorage } from '@vueuse/core'
+import type { FloorPatch } from '#schemas/views'
 
 /** What an apprentice with several tasks is shown by: what is live before what waits, work in hand before what is finished; among equals the later exercise. */
 const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = {
@@ -14,10 +15,9 @@ const GROUP = 'nakshi.floor.group'
 /** The floor, kept fresh: one patch for each apprentice with the attempt they are on, and those who ask to energise. */
 export function useFloor() {
   const { call } = useApi()
-  const { data, problem, refresh } = useServer<FloorView>(() => 'floor')
+  const { data, problem, refresh } = useFloorView()
   /** The group that is looked at, kept on this device: everybody has a group of their own. */
-  const cohort = ref<string | null>(localStorage.getItem(GROUP))
-  watch(cohort, (name) => (name ? localStorage.setItem(GROUP, name) : localStorage.removeItem(GROUP)))
+  const cohort = useLocalStorage<string | null>(GROUP, null, { serializer: StorageSerializers.string })
 
   const patches = computed(() => {
     const newest = new Map<string, FloorPatch>()

@@ -1,5 +1,6 @@
 import type { RecordKind } from '#core/testing/records/test-record'
 import type { PapersView } from '#schemas/paper-views'
+import { isTypedIn, type DevicePlace } from '~/utils/device-copy'
 
 /** Records of one attempt: each kind is kept and saved by itself; a signature closes a version. */
 export function usePapers(id: number) {
@@ -13,9 +14,23 @@ export function usePapers(id: number) {
     const { fields, version, savedAt } = seen.papers[of]
     return { fields: { ...fields }, version, savedAt }
   }
+  /** Both kinds shared one place once: what was typed there goes to the record that has its boxes. */
+  const former = devicePlace('papers', session.person!.id, id)
+  const boxesOf = (of: RecordKind) =>
+    new Set(view.value!.papers[of].paper.parts.flatMap(({ items }) => items.map(({ key }) => key as string)))
+  function placeOf(of: RecordKind): DevicePlace {
+    const place = devicePlace('papers', session.person!.id, id, of)
+    const read = async () => {
+      const copy = await place.read()
+      if (copy) return copy
+      const shared = await former.read()
+      return shared && isTypedIn(shared, boxesOf(of)) ? shared : undefined
+    }
+    return { ...place, read }
+  }
   const textOf = (of: RecordKind) =>
     useKeptText({
-      place: devicePlace('papers', session.person!.id, id, of),
+      place: placeOf(of),
       send: async (fields, version) => {
         const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, {
           kind: of,
@@ -45,6 +60,7 @@ export function usePapers(id: number) {
         const { fields, version, savedAt } = typedOf(view.value, of)
         await texts[of].start(fields, version, savedAt)
       }
+      await former.forget()
     } catch (error) {
       problem.value = error as ApiProblem
     }

@@ -1,3 +1,5 @@
+import { useEventListener } from '@vueuse/core'
+
 /** Ctrl+S saves; leaving with unsaved changes asks first. */
 export function useUnsavedGuard(isUnsaved: () => boolean, save: () => void) {
   onBeforeRouteLeave(async (to) => {
@@ -10,18 +12,12 @@ export function useUnsavedGuard(isUnsaved: () => boolean, save: () => void) {
       () => false,
     )
   })
-  const onKey = (event: KeyboardEvent) => {
+  useEventListener('keydown', (event) => {
     if (!(event.ctrlKey || event.metaKey) || event.key !== 's') return
     event.preventDefault()
     if (isUnsaved()) save()
-  }
-  const onLeave = (event: BeforeUnloadEvent) => isUnsaved() && event.preventDefault()
-  onMounted(() => {
-    window.addEventListener('keydown', onKey)
-    window.addEventListener('beforeunload', onLeave)
   })
-  onBeforeUnmount(() => {
-    window.removeEventListener('keydown', onKey)
-    window.removeEventListener('beforeunload', onLeave)
+  useEventListener('beforeunload', (event) => {
+    if (isUnsaved()) event.preventDefault()
   })
 }

@@ -3,13 +3,12 @@ import type { Framework } from '#core/assessment/outcomes/framework'
 import { ISOLATION_CHOICES } from '#words/policies'
 import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
-import type { CentreView } from '#schemas/views'
 import { POLICY_TEXTS } from '#words/policies'
 
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
 const session = useSession()
 const { call } = useApi()
-const { data, problem, refresh } = useServer<CentreView>(() => 'centre')
+const { data, problem, refresh } = useCentre()
 const mayChange = computed(() => session.person?.role === 'administrator')
 const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)

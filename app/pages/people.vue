@@ -4,7 +4,7 @@ import type { PersonView, SignInSlip } from '#schemas/views'
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
 const session = useSession()
 const { call } = useApi()
-const { data, problem, refresh } = useServer<PersonView[]>(() => 'people')
+const { data, problem, refresh } = usePeople()
 const isAdministrator = computed(() => session.person?.role === 'administrator')
 const importing = ref(false)
 const slips = ref<readonly SignInSlip[]>([])

@@ -2,12 +2,9 @@
 import type { GroupRecord } from '#schemas/marking-views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator'] })
-const { data: cohorts } = useServer<string[]>(() => 'cohorts')
+const { data: cohorts } = useCohorts()
 const picked = ref<string | null>(null)
-const cohort = computed(
-  () =>
-    picked.value ?? cohorts.value?.find((name) => name.startsWith('Thursday')) ?? cohorts.value?.[0] ?? null,
-)
+const cohort = computed(() => picked.value ?? cohorts.value?.[0] ?? null)
 const { data, problem, refresh } = useServer<GroupRecord>(() =>
   cohort.value ? `records?cohort=${encodeURIComponent(cohort.value)}` : null,
 )

@@ -10,7 +10,7 @@ vi.mock('idb-keyval', () => ({
   del: async (key: string) => void kept.delete(key),
 }))
 const { useKeptText } = await import('../../app/composables/useKeptText')
-const { devicePlace } = await import('../../app/utils/device-copy')
+const { devicePlace, isTypedIn } = await import('../../app/utils/device-copy')
 
 /** A server with one document, its version, and the faults a test gives it. */
 function aServer(fields: Record<string, string> = {}) {
@@ -134,4 +134,30 @@ describe('autosave', () => {
     expect(server.fields).toEqual({ ib: '12' })
     expect(slow.state.value).toBe('saved')
   })
+})
+
+describe('typing that an earlier version kept under one place for both kinds of record', () => {
+  const minor = new Set(['client', 'description', 'bondingGas'])
+  const installation = new Set(['client', 'extent', 'bondingGas'])
+  test.each([
+    ['a box of one kind', { description: 'Ring rewired' }, true, false],
+    ['a box that both have', { client: 'Tramway workshops' }, true, true],
+    ['the reason of a box', { 'why.bondingGas': 'no gas in the shed', extent: 'one board' }, false, true],
+  ])('%s', (_, mine, ofMinor, ofInstallation) => {
+    expect(isTypedIn({ base: { client: '', extent: '' }, mine }, minor)).toBe(ofMinor)
+    expect(isTypedIn({ base: { client: '', extent: '' }, mine }, installation)).toBe(ofInstallation)
+  })
+})
+
+test('two documents never share a place: what is typed in one record is not in the other', async () => {
+  vi.useFakeTimers()
+  const [minor, installation] = [aServer(), aServer()]
+  minor.isDown = true
+  const typed = await aDevice(minor, 'papers/1/2/minor')
+  typed.write('client', 'Tramway workshops')
+  await settle()
+  const other = await aDevice(installation, 'papers/1/2/installation')
+  expect(other.fields.client).toBeUndefined()
+  const again = await aDevice(minor, 'papers/1/2/minor')
+  expect(again.fields.client).toBe('Tramway workshops')
 })

@@ -66,7 +66,7 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
     await add('b2', 'Socket radial')
     await expect(says('no board is fed by it')).toHaveCount(0)
     await desk.locator('[name="b2.fedBy"]').selectOption({ label: 'the supply' })
-    await expect(says('stands at the origin already')).toBeVisible()
+    await expect(says('is at the origin already')).toBeVisible()
     await desk.locator('[name="b2.fedBy"]').selectOption({ label: 'Feed' })
     await desk.locator('[name="b2.electrode"]').fill('72')
     await cell('c7', 'name').press('Control+d')

@@ -2,12 +2,12 @@
 import type { RunSheet } from '#core/containment/form'
 import { routeOf } from '#core/containment/route'
 import { isInContainment } from '#core/containment/from-circuit'
-import type { ExerciseListItem, StoredExercise } from '#schemas/views'
+import type { StoredExercise } from '#schemas/views'
 
 /** Gives the route of a run to a circuit of a draft: length, the worst section between draw points, and how many circuits share it, which the design groups by. */
 const props = defineProps<{ sheet: RunSheet }>()
 const { call } = useApi()
-const { data: exercises } = useServer<ExerciseListItem[]>(() => 'exercises')
+const { data: exercises } = useExercises()
 const route = computed(() => routeOf(props.sheet.run))
 const targets = computed(() =>
   (exercises.value ?? [])

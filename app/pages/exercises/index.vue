@@ -6,7 +6,7 @@ import { KIND_NAME } from '~/texts/names'
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })
 const session = useSession()
 const { call } = useApi()
-const { data, problem, refresh } = useServer<ExerciseListItem[]>(() => 'exercises')
+const { data, problem, refresh } = useExercises()
 const mayChange = computed(() => session.person?.role === 'instructor')
 const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)

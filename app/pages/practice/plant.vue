@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { HuntHome, PlantBay, PlantPreviewView } from '#schemas/hunt-views'
-import type { PersonView } from '#schemas/views'
 
 /** Planting faults: chosen by what they teach, computed before anybody looks for them, set for apprentices in the virtual or a real bay. */
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const { call } = useApi()
 const { data: home, problem, refresh } = useServer<HuntHome>(() => 'hunts')
-const { data: people } = useServer<PersonView[]>(() => 'people')
+const { data: people } = usePeople()
 const bayCode = ref('ring')
 const { data: bay } = useServer<PlantBay>(() => `plants/${bayCode.value}`)
 const aimCode = ref('open')

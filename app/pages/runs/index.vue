@@ -9,9 +9,8 @@ const { call } = useApi()
 const { data, problem, refresh } = useServer<RunListItem[]>(() => 'runs')
 const session = useSession()
 /** Routes that exercises give; for those who may see exercises. */
-const { data: exercises } = useServer<ExerciseListItem[]>(() =>
-  session.person?.role === 'apprentice' ? null : 'exercises',
-)
+const { data: exercises } =
+  session.person?.role === 'apprentice' ? { data: ref<ExerciseListItem[] | null>(null) } : useExercises()
 const routes = computed(() =>
   (exercises.value ?? []).flatMap(({ code, circuits }) =>
     circuits.filter(isInContainment).map((circuit) => ({ key: `${code} ${circuit.id}`, code, circuit })),

@@ -31,7 +31,7 @@ const isLocked = computed(() => isSet.value || !mayChange.value)
 const tab = ref<(typeof TABS)[number][0]>('circuits')
 const selected = ref('c1')
 const setting = ref(false)
-const { data: cohorts } = useServer<string[]>(() => (mayChange.value ? 'cohorts' : null))
+const { data: cohorts } = mayChange.value ? useCohorts() : { data: ref<string[] | null>(null) }
 const cohort = ref('')
 const preview = useVariantPreview(
   () => read.value.exercise,
@@ -179,6 +179,10 @@ useUnsavedGuard(
           {{ form.title || 'New exercise' }} <span class="soft code">{{ form.code }}</span>
         </h1>
         <span class="small soft" role="status" data-testid="builder-state">{{ saveWords }}</span>
+        <span v-if="builder.isBack.value && isChanged" class="small" data-testid="typed-before">
+          Your typing from before is back; it was not saved.
+          <button type="button" class="plain-button" @click="builder.discard">Discard it</button>
+        </span>
       </div>
       <div class="row acts">
         <template v-if="mayChange">
