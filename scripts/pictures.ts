@@ -112,11 +112,11 @@ const VIEWS: readonly View[] = [
       await page.getByRole('button', { name: 'Guided' }).click()
       for (const name of [
         'Ask which device feeds it',
-        'Tell people that it goes off',
-        'Take the two-pole indicator',
-        'Go to: Known live source',
+        'Tell people it is going off',
+        'Take the approved voltage indicator (two-pole)',
+        'Go to the known live source',
         'Prove the indicator here',
-        'Go to: Point of work',
+        'Go to the point of work',
         'Test, every pair',
       ])
         await page.getByRole('button', { name, exact: true }).click()

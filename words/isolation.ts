@@ -213,12 +213,6 @@ export const PART_NAME: Readonly<Record<IsolationPart, string>> = {
   prove: 'Prove dead',
   restore: 'Restore',
 }
-export const SERIOUSNESS_NAME = {
-  critical: 'critical',
-  required: 'required',
-  advised: 'good practice',
-} as const
-
 /** Short questions at the bay, one for each constraint that has a good one. */
 const QUESTIONS: Readonly<Record<string, string>> = {
   asked: 'Whom did you ask, and what could they know that the chart does not?',

@@ -1,9 +1,18 @@
+import type { Seriousness } from '../findings/seriousness'
 import type { Rig, DevicePart } from '../bay/model/rig'
 import type { Policy } from '../policies/policy'
 
 /** How serious what was seen is. */
 export const GRADES = ['danger', 'potential', 'improve', 'further'] as const
 export type Grade = (typeof GRADES)[number]
+
+/** A danger outranks marks, what is potentially dangerous costs the mark, the rest is said and costs nothing. */
+export const GRADE_SERIOUSNESS: Readonly<Record<Grade, Seriousness>> = {
+  danger: 'critical',
+  potential: 'fault',
+  improve: 'note',
+  further: 'note',
+}
 
 export const ITEM_GROUPS = [
   'enclosure',

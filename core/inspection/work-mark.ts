@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding'
 import type { Conclusion, Observation } from './conclude'
-import { ITEM_GROUPS, type Grade, type InspectionItem, type ItemGroup } from './items'
+import { GRADE_SERIOUSNESS, ITEM_GROUPS, type InspectionItem, type ItemGroup } from './items'
 
 /** What an assessor saw of one group of a bay's work. */
 export interface WorkMark {
@@ -11,14 +11,6 @@ export interface WorkMark {
   readonly outOf: number
   readonly verdict: 'right' | 'wrong'
   readonly findings: readonly Finding[]
-}
-
-/** A danger outranks marks, what is potentially dangerous costs the mark, the rest is said and costs nothing. */
-const SERIOUSNESS: Readonly<Record<Grade, Finding['seriousness']>> = {
-  danger: 'critical',
-  potential: 'fault',
-  improve: 'note',
-  further: 'note',
 }
 
 /** Marks of an inspection, one a group. A group of which anything was not looked at is not judged. */
@@ -46,6 +38,6 @@ export function workMarks(
 
 const findingOf = ({ item, grade, remark }: Observation): Finding => ({
   code: 'work.seen',
-  seriousness: SERIOUSNESS[grade],
+  seriousness: GRADE_SERIOUSNESS[grade],
   params: { what: item.what, part: item.part, grade, remark },
 })

@@ -1,5 +1,6 @@
 import type { Act } from './model/act'
-import type { IsolationPart, Pass, Rule, RuleState, Seriousness, Site } from './model/rule'
+import { bySeriousness, type Seriousness } from '../findings/seriousness'
+import type { IsolationPart, Pass, Rule, RuleState, Site } from './model/rule'
 import { PARTS } from './model/rule'
 import { BEFORE_RULES } from './rules/before'
 import { PROVE_RULES } from './rules/prove'
@@ -29,8 +30,7 @@ export interface Verdict {
   readonly parts: Readonly<Record<IsolationPart, 'met' | 'not-yet' | 'not-shown'>>
 }
 
-const WEIGHT: Readonly<Record<Seriousness, number>> = { critical: 5, required: 3, advised: 1 }
-const RANK: Readonly<Record<Seriousness, number>> = { critical: 0, required: 1, advised: 2 }
+const WEIGHT: Readonly<Record<Seriousness, number>> = { critical: 5, fault: 3, note: 1 }
 const STATE_RANK: Readonly<Record<RuleState, number>> = { broken: 0, open: 1, kept: 2, idle: 3 }
 
 /** Passes: whoever finds the wrong circuit starts again, and is judged on the last pass; critical breaches of earlier ones stay. */
@@ -69,13 +69,13 @@ export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean
   })
   if (stopped !== -1)
     rules.push({ code: 'stopped', part: 'prove', seriousness: 'critical', state: 'broken', at: stopped })
-  rules.sort((a, b) => STATE_RANK[a.state] - STATE_RANK[b.state] || RANK[a.seriousness] - RANK[b.seriousness])
+  rules.sort((a, b) => STATE_RANK[a.state] - STATE_RANK[b.state] || bySeriousness(a, b))
   const due = rules.filter(({ state }) => state !== 'open')
   const total = due.reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
   const kept = due
     .filter(({ state }) => state === 'kept')
     .reduce((sum, { seriousness }) => sum + WEIGHT[seriousness], 0)
-  const broken = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness !== 'advised')
+  const broken = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness !== 'note')
   const critical = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness === 'critical')
   const partOf = (part: IsolationPart) => {
     const own = rules.filter((one) => one.part === part && one.state !== 'open')

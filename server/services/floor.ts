@@ -1,5 +1,5 @@
 import { permissionUntil } from '#core/exercise/attempt/permission'
-import type { Finding } from '#core/findings/finding'
+import { bySeriousness } from '#core/findings/seriousness'
 import { energiseGate } from '#core/testing/judge/gate'
 import type { ReadingMark } from '#core/testing/judge/judge'
 import { isDead } from '#core/testing/kinds/kinds'
@@ -64,7 +64,6 @@ function inspectionWords(context: Context, attempt: Attempt): BoardRequestView['
 }
 
 const DEAD_CHECKS = 5
-const SERIOUSNESS: Readonly<Record<Finding['seriousness'], number>> = { critical: 0, fault: 1, note: 2 }
 
 /** The sheet of a whole board in a few lines: each finding once, however many readings it concerns. */
 function boardRequest(context: Context, attempt: Attempt, marks: readonly ReadingMark[]): BoardRequestView {
@@ -78,6 +77,6 @@ function boardRequest(context: Context, attempt: Attempt, marks: readonly Readin
     ofChecks: DEAD_CHECKS,
     instrument: attempt.readings['set:instrument'] ?? '',
     inspection: inspectionWords(context, attempt),
-    findings: once.sort((a, b) => SERIOUSNESS[a.seriousness] - SERIOUSNESS[b.seriousness]),
+    findings: once.sort(bySeriousness),
   }
 }

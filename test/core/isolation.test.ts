@@ -294,7 +294,7 @@ describe('schools', () => {
     const skipped = judgeIsolation(told(...without('testTerminals')), site(), true)
     expect(skipped.rules.find(({ code }) => code === 'retested')).toMatchObject({
       state: 'broken',
-      seriousness: 'required',
+      seriousness: 'fault',
     })
     expect(judgeIsolation(told(...without('testTerminals')), site({ level: 'first' }), true).met).toBe(true)
   })

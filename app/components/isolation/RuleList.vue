@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Verdict } from '#core/isolation/judge'
-import { RULE_TEXT, SERIOUSNESS_NAME } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation'
+import { SERIOUSNESS_NAME } from '#words/seriousness'
 
 /** Every constraint that was called for: broken ones first, with why and what to do next time. */
 const props = defineProps<{ verdict: Verdict; showOpen?: boolean }>()
@@ -23,8 +24,8 @@ const open = computed(() =>
       <p>
         <span
           class="tag"
-          :class="rule.seriousness === 'critical' ? 'stop' : rule.seriousness === 'required' ? 'waiting' : ''"
-          >{{ SERIOUSNESS_NAME[rule.seriousness] }}</span
+          :class="rule.seriousness === 'critical' ? 'stop' : rule.seriousness === 'fault' ? 'waiting' : ''"
+          >{{ SERIOUSNESS_NAME.isolation[rule.seriousness] }}</span
         >
         <b>Not kept: {{ RULE_TEXT[rule.code]?.name.toLowerCase() }}</b
         ><span v-if="rule.at !== null" class="sym"> at {{ rule.at + 1 }}</span>
@@ -58,7 +59,7 @@ const open = computed(() =>
   border-left: 5px solid var(--madder);
   background: var(--madder-wash);
 }
-.broken.required {
+.broken.fault {
   border-left: 5px dashed var(--turmeric);
 }
 .why {

@@ -1,3 +1,4 @@
+import { bySeriousness } from '../../findings/seriousness'
 import type { DevicePart, Part, Rig, Wire } from '../model/rig'
 import { indexParts, nodeOf, partIdOf, terminalNameOf, type PartIndex } from '../model/terminals'
 import { boardDifferences } from './boards'
@@ -82,8 +83,7 @@ export function compareRigs(intended: Rig, built: Rig): Difference[] {
     })
   }
   differences.push(...reversed(intended, built), ...boardDifferences(intended, built))
-  const rank = { critical: 0, fault: 1, note: 2 }
-  return differences.sort((a, b) => rank[a.seriousness] - rank[b.seriousness])
+  return differences.sort(bySeriousness)
 }
 
 /** Area and colour of a conductor in its place. */

@@ -1,3 +1,4 @@
+import type { Seriousness } from '../../findings/seriousness'
 import type { TerminalRef } from '../model/rig'
 
 export const DIFFERENCE_CODES = [
@@ -32,7 +33,7 @@ export type ConductorRole = 'line' | 'neutral' | 'earth' | 'switched'
 export interface Difference {
   readonly code: DifferenceCode
   /** `critical` can hurt, `fault` is wrong, `note` is an observation about order. */
-  readonly seriousness: 'critical' | 'fault' | 'note'
+  readonly seriousness: Seriousness
   /** What to look at: the wire or part as built, and the terminals. */
   readonly wire: string | null
   readonly at: readonly TerminalRef[]

@@ -1,11 +1,10 @@
 import type { Act, ActKind, Proof } from './act'
+import type { Seriousness } from '../../findings/seriousness'
 import type { IsolationPolicy, Level } from '../../policies/isolation'
 
 export const PARTS = ['before', 'secure', 'prove', 'restore'] as const
 /** The part of an isolation that a rule belongs to; criteria of the unit framework rest on these. */
 export type IsolationPart = (typeof PARTS)[number]
-
-export type Seriousness = 'critical' | 'required' | 'advised'
 
 /** What is known of the place before anybody begins. */
 export interface Site {

@@ -6,7 +6,7 @@ export const BEFORE_RULES: readonly Rule[] = [
     code: 'asked',
     part: 'before',
     isOwed: true,
-    seriousness: () => 'advised',
+    seriousness: () => 'note',
     judge: (pass) => mustPrecede(pass, 'ask', 'switchOff', true),
   },
   {
@@ -20,21 +20,21 @@ export const BEFORE_RULES: readonly Rule[] = [
     code: 'informed',
     part: 'before',
     isOwed: true,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: (pass) => mustPrecede(pass, 'inform', 'switchOff', true),
   },
   {
     code: 'identified',
     part: 'before',
     isOwed: true,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: (pass) => mustPrecede(pass, 'identify', 'switchOff'),
   },
   {
     code: 'indicatorFits',
     part: 'before',
     isOwed: true,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts, ever }, { level, policy }) => {
       const all = [...ever, ...acts]
       const taken =
@@ -49,7 +49,7 @@ export const BEFORE_RULES: readonly Rule[] = [
     code: 'checkedLive',
     part: 'before',
     isOwed: true,
-    seriousness: () => 'advised',
+    seriousness: () => 'note',
     judge: ({ acts }) => {
       const off = placeOf(acts, 'switchOff')
       const live = acts.findIndex(({ kind, shows }) => kind === 'checkLive' && shows)

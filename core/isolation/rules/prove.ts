@@ -102,7 +102,7 @@ export const PROVE_RULES: readonly Rule[] = [
     code: 'everyPair',
     part: 'prove',
     isOwed: false,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts }, site) => {
       const test = deciding(acts)
       if (test === -1) return OPEN
@@ -194,14 +194,14 @@ export const PROVE_RULES: readonly Rule[] = [
     part: 'prove',
     isOwed: false,
     seriousness: ({ level, policy }) =>
-      policy.retest === 'everybody' || level === 'second' ? 'required' : 'advised',
+      policy.retest === 'everybody' || level === 'second' ? 'fault' : 'note',
     judge: ({ acts }) => mustFollow(acts, 'open', 'testTerminals', ['touch', 'separate', 'cover']),
   },
   {
     code: 'separatedTested',
     part: 'prove',
     isOwed: false,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts }) =>
       placeOf(acts, 'separate') === -1
         ? IDLE
@@ -211,7 +211,7 @@ export const PROVE_RULES: readonly Rule[] = [
     code: 'taped',
     part: 'prove',
     isOwed: false,
-    seriousness: () => 'advised',
+    seriousness: () => 'note',
     judge: ({ acts }) => {
       const separated = placeOf(acts, 'separate')
       if (separated === -1) return IDLE

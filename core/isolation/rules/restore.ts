@@ -37,7 +37,7 @@ export const RESTORE_RULES: readonly Rule[] = [
     code: 'covered',
     part: 'restore',
     isOwed: false,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: onceRestoring((pass) =>
       placeOf([...pass.ever, ...pass.acts], 'open') === -1 ? IDLE : mustPrecede(pass, 'cover', 'switchOn'),
     ),
@@ -46,21 +46,21 @@ export const RESTORE_RULES: readonly Rule[] = [
     code: 'toolsClear',
     part: 'restore',
     isOwed: false,
-    seriousness: () => 'advised',
+    seriousness: () => 'note',
     judge: onceRestoring((pass) => mustPrecede(pass, 'clearTools', 'switchOn')),
   },
   {
     code: 'informedAgain',
     part: 'restore',
     isOwed: false,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: onceRestoring((pass) => mustPrecede(pass, 'informAgain', 'switchOn')),
   },
   {
     code: 'noticeOff',
     part: 'restore',
     isOwed: false,
-    seriousness: () => 'advised',
+    seriousness: () => 'note',
     judge: onceRestoring((pass) =>
       placeOf(pass.acts, 'notice') === -1 ? IDLE : mustPrecede(pass, 'removeNotice', 'switchOn'),
     ),
@@ -69,7 +69,7 @@ export const RESTORE_RULES: readonly Rule[] = [
     code: 'functionChecked',
     part: 'restore',
     isOwed: true,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts }) => {
       const on = placeOf(acts, 'switchOn')
       const checked = placeOf(acts, 'checkFunction', on)
@@ -86,7 +86,7 @@ export const RESTORE_RULES: readonly Rule[] = [
     code: 'permitBack',
     part: 'restore',
     isOwed: true,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts, ever }, { needsPermit }) => {
       if (!needsPermit || placeOf([...ever, ...acts], 'permit') === -1) return IDLE
       const back = placeOf(acts, 'handBack')

@@ -17,7 +17,7 @@ export const SECURE_RULES: readonly Rule[] = [
     code: 'lockedAtOnce',
     part: 'secure',
     isOwed: false,
-    seriousness: () => 'required',
+    seriousness: () => 'fault',
     judge: ({ acts }) => {
       const off = placeOf(acts, 'switchOff')
       const lock = placeOf(acts, 'lock', off)
@@ -48,14 +48,14 @@ export const SECURE_RULES: readonly Rule[] = [
     code: 'noticed',
     part: 'secure',
     isOwed: true,
-    seriousness: ({ policy }) => (policy.notice === 'required' ? 'required' : 'advised'),
+    seriousness: ({ policy }) => (policy.notice === 'required' ? 'fault' : 'note'),
     judge: ({ acts }) => betweenOffAndTest(acts, 'notice'),
   },
   {
     code: 'neutralMinded',
     part: 'secure',
     isOwed: true,
-    seriousness: ({ policy }) => (policy.method === 'breaker' ? 'advised' : 'required'),
+    seriousness: ({ policy }) => (policy.method === 'breaker' ? 'note' : 'fault'),
     judge: ({ acts }, { policy }) => {
       const off = placeOf(acts, 'switchOff')
       if (off === -1) return OPEN
