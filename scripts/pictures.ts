@@ -114,9 +114,9 @@ const VIEWS: readonly View[] = [
         'Ask which device feeds it',
         'Tell people it is going off',
         'Take the approved voltage indicator (two-pole)',
-        'Go to the known live source',
+        'Go to: Known live source',
         'Prove the indicator here',
-        'Go to the point of work',
+        'Go to: Point of work',
         'Test, every pair',
       ])
         await page.getByRole('button', { name, exact: true }).click()

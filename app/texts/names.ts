@@ -64,11 +64,11 @@ export const PREMISES_NAME: Readonly<Record<Premises, string>> = {
   industrial: 'Industrial',
 }
 export const CONSEQUENCE_NAME: Readonly<Record<Consequence, string>> = {
-  none: 'Little',
-  injury: 'Injury or loss of life',
-  'public-service': 'Public service or heritage',
-  business: 'Business stands still',
-  'many-people': 'Many people affected',
+  none: 'None of these',
+  injury: 'Serious injury or death',
+  'public-service': 'Public service lost, heritage damaged',
+  business: 'Business or industry stopped',
+  'many-people': 'Many people in one place',
 }
 export const LOCATION_NAME = { general: 'Indoors', bathroom: 'Bathroom', outdoors: 'Outdoors' } as const
 export const METHOD_NAME: Readonly<Record<Method, string>> = {

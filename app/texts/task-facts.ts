@@ -71,7 +71,7 @@ export function circuitFacts(circuit: PublicCircuit): Fact[] {
     },
     { name: isBuried(cable.method) ? 'Ground' : 'Ambient', value: `${circuit.ambientC} °C` },
     {
-      name: 'Circuits together',
+      name: 'Grouped circuits',
       value:
         grouping.circuits === 1
           ? '1, alone'
@@ -82,7 +82,7 @@ export function circuitFacts(circuit: PublicCircuit): Fact[] {
       value: circuit.insulationMm >= 500 ? 'half a metre or more' : `${circuit.insulationMm} mm`,
     },
     {
-      name: 'Place',
+      name: 'Location',
       value: `${LOCATION_NAME[circuit.location]}${circuit.concealed ? ', in a wall < 50 mm deep' : ''}`,
     },
     circuit.dc !== 'none' && {

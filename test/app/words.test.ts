@@ -97,7 +97,7 @@ describe('words for values', () => {
       'External loop': '0.35 Ω',
       'Fault current': '1.6 kA',
       Device: 'BS EN 61009 type B',
-      'Circuits together': '2, bunched or enclosed',
+      'Grouped circuits': '2, bunched or enclosed',
     })
     expect(JSON.stringify(facts)).not.toMatch(/30 mA|residual/i)
     expect(

@@ -98,7 +98,7 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
         ><el-select v-model="form.premises" data-testid="adviser-premises"
           ><el-option v-for="(name, one) in PREMISES_NAME" :key="one" :value="one" :label="name" /></el-select
       ></FormBox>
-      <FormBox name="Place"
+      <FormBox name="Location"
         ><el-select v-model="form.location" data-testid="adviser-location"
           ><el-option v-for="(name, one) in LOCATION_NAME" :key="one" :value="one" :label="name" /></el-select
       ></FormBox>

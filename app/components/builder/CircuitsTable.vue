@@ -231,11 +231,11 @@ function onPaste(event: ClipboardEvent) {
           <th title="Reference method">meth.</th>
           <th class="num">m</th>
           <th class="num" title="Ambient or ground temperature">°C</th>
-          <th class="num" title="Circuits together">×</th>
+          <th class="num" title="Grouped circuits">×</th>
           <th>Device</th>
           <th>type</th>
           <th>RCD</th>
-          <th class="result">Worked as you type</th>
+          <th class="result">Calculated as you type</th>
         </tr>
       </thead>
       <tbody v-for="board in boards" :key="board">
@@ -291,7 +291,7 @@ function onPaste(event: ClipboardEvent) {
       >Duplicate</el-button
     >
     <el-button size="small" :disabled="!rows[selected] || boards.includes(selected)" @click="remove(selected)"
-      >Take out</el-button
+      >Remove</el-button
     >
     <span class="small soft keys"
       ><kbd>↑</kbd><kbd>↓</kbd> rows · <kbd>Ctrl ↵</kbd> add · <kbd>Ctrl D</kbd> duplicate ·

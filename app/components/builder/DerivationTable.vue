@@ -19,8 +19,8 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
         <th>Step</th>
         <th class="num">Value</th>
         <th>How</th>
-        <th>Held against</th>
-        <th>Where it stands</th>
+        <th>Limit</th>
+        <th>Source</th>
       </tr>
     </thead>
     <tbody>

@@ -81,7 +81,7 @@ async function give() {
           :min="1"
           :max="12"
           size="small"
-          aria-label="Circuits together" /></label
+          aria-label="Grouped circuits" /></label
       ><el-button :disabled="!target" @click="give">Give it this route</el-button>
     </div>
   </div>

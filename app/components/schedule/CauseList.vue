@@ -57,7 +57,7 @@ const nameOf = (key: string) => itemName(`reading.${key}`, props.names)
       </li>
     </ol>
     <p v-if="diagnosis.next" class="stitched" data-testid="next-measurement">
-      <b>Measure next:</b> {{ testWords(rig, diagnosis.next.test) }}. It parts the likeliest causes
+      <b>Measure next:</b> {{ testWords(rig, diagnosis.next.test) }}. It separates the likeliest causes
       best.<template v-if="!isDead(diagnosis.next.test.key)">
         A live test: only with permission, and only if the circuit may be energised as it is.</template
       >

@@ -31,7 +31,7 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   cg: { symbol: 'Cg', quantity: 'factor' },
   ci: { symbol: 'Ci', quantity: 'factor' },
   cf: { symbol: 'Cf', quantity: 'factor' },
-  itMin: { symbol: 'It ≥', quantity: 'current' },
+  itMin: { symbol: 'It(min)', quantity: 'current' },
   csa: { symbol: 'csa', quantity: 'area' },
   it: { symbol: 'It', quantity: 'current' },
   iz: { symbol: 'Iz', quantity: 'current' },
