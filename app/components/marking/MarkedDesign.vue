@@ -54,7 +54,7 @@ const parts = computed(() =>
   <section aria-label="Design">
     <div class="line head">
       <span /><span>Design step</span><span>{{ mine ? 'Yours' : 'Theirs' }}</span
-      ><span>Worked</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span
+      ><span>Reference</span><span>{{ mine ? 'Marked' : 'Proposed' }}</span
       ><span>Because</span>
     </div>
     <template v-for="part in parts" :key="part.scope">

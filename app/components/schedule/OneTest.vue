@@ -76,7 +76,7 @@ const write = (text: string) => emit('write', test.value.key, text)
       <el-checkbox
         class="every"
         :model-value="tests.everyPoint.value"
-        label="every point, not the far one alone"
+        label="every point, not the furthest alone"
         @change="tests.measureEvery(Boolean($event))"
       />
     </nav>

@@ -2,7 +2,7 @@
 import type { RecordKind } from '#core/testing/records/test-record'
 import { RCD_NOTICE } from '#words/test-record'
 
-/** Records of a tested board: schedule of results, a record in five parts, an installation record, stickers. Signed once they are complete. */
+/** Records of a tested board: schedule of results, minor works record, installation record, labels. Signed once they are complete. */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const papers = usePapers(id)
@@ -12,7 +12,7 @@ const TABS = {
   results: 'Schedule of results',
   minor: 'Minor works record',
   installation: 'Installation record',
-  stickers: 'Stickers',
+  stickers: 'Labels',
 } as const
 const kind = computed<RecordKind | null>(() =>
   tab.value === 'minor' || tab.value === 'installation' ? tab.value : null,
