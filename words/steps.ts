@@ -1,4 +1,5 @@
 import type { StepKey } from '#core/design/model/step-keys'
+import { termName } from './terms'
 
 /** What a step is called, asked for, and explained as. Plain words; the symbol stands beside them. */
 export interface StepText {
@@ -9,57 +10,57 @@ export interface StepText {
 
 export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   ib: {
-    name: 'Design current',
+    name: termName('designCurrent'),
     ask: 'Current the load takes',
     help: 'The current the circuit carries in normal use. Single phase: power ÷ 230 V. Three phase: power ÷ (√3 × 400 V). Divide by power factor and efficiency too if there are any.',
   },
   start: {
-    name: 'Starting current',
+    name: termName('startingCurrent'),
     ask: 'Current while the motor starts',
     help: 'A motor takes several times its running current for a moment. The device must not trip on it.',
   },
   in: {
-    name: 'Device rating',
+    name: termName('deviceRating'),
     ask: 'Rating of the device',
     help: 'A standard rating that is not smaller than the design current. A ring has 30 or 32 A.',
   },
   ca: {
-    name: 'Correction factor, ambient temperature',
+    name: termName('ambientFactor'),
     ask: 'Ca from the table',
     help: 'A warm place cools the cable less, so it may carry less. Buried cables use the table for the ground.',
   },
   cg: {
-    name: 'Correction factor, grouping',
+    name: termName('groupingFactor'),
     ask: 'Cg from the table',
     help: 'Cables that run together warm each other. One circuit alone has a factor of 1.',
   },
   ci: {
-    name: 'Correction factor, thermal insulation',
+    name: termName('insulationFactor'),
     ask: 'Ci from the table',
     help: 'A cable inside thermal insulation cannot lose its heat. Methods 100 to 103 have it in their table already.',
   },
   cf: {
-    name: 'Correction factor, rewirable fuse or buried',
+    name: termName('deviceFactor'),
     ask: 'Cf, and Cc where it is buried',
     help: '0.725 for a rewirable fuse, 0.9 for a cable laid in the ground, both multiplied where both apply; 1 otherwise.',
   },
   itMin: {
-    name: 'Minimum tabulated current',
+    name: termName('minimumTabulated'),
     ask: 'It(min): In divided by the factors',
     help: 'Divide the device rating by all factors. The table was made without them, so the cable must offer more. Each leg of a ring need carry 20 A.',
   },
   csa: {
-    name: 'Conductor size',
+    name: termName('conductorSize'),
     ask: 'Cross-sectional area of line',
     help: 'The smallest conductor that carries the minimum tabulated current, keeps the voltage drop, lets the device clear a fault and has a cpc that withstands it.',
   },
   it: {
-    name: 'Tabulated current-carrying capacity',
+    name: termName('tabulated'),
     ask: 'It from the table',
     help: 'Read the row of your conductor and the column of the installation method and number of loaded conductors.',
   },
   iz: {
-    name: 'Current-carrying capacity as installed',
+    name: termName('asInstalled'),
     ask: 'Iz: It times the factors',
     help: 'The tabulated current-carrying capacity times all factors. It must not be below the device rating.',
   },
@@ -74,7 +75,7 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
     help: 'A conductor that is not fully loaded stays cooler and drops less. Never above 1.',
   },
   voltDrop: {
-    name: 'Voltage drop',
+    name: termName('voltageDrop'),
     ask: 'Drop at the furthest point',
     help: 'mV/A/m times design current times length, divided by 1000 to get volts. A quarter of it for a ring; less where loads are spread along the run.',
   },
@@ -104,27 +105,27 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
     help: 'The same for the cpc. In flat cable it is thinner, so about 1.67 times the line.',
   },
   r1r2: {
-    name: 'R1 + R2 at 20 °C',
+    name: termName('r1r2Cold'),
     ask: 'What the ohmmeter should show',
     help: 'Resistance of line and cpc to the furthest point at 20 °C. For a ring, a quarter of r1 + r2, plus the whole of a spur.',
   },
   r1r2Hot: {
-    name: 'R1 + R2 at operating temperature',
+    name: termName('r1r2Hot'),
     ask: 'With the temperature multiplier',
     help: 'Copper that carries load is warm and resists more: × 1.20 at 70 °C.',
   },
   zs: {
-    name: 'Zs at the furthest point',
+    name: termName('zsFurthest'),
     ask: 'Earth fault loop impedance',
     help: 'The whole way a fault current takes: the supply outside plus line and cpc inside.',
   },
   residual: {
-    name: 'RCD',
+    name: termName('rcd'),
     ask: 'Residual current device (RCD): needed, and which',
     help: 'Decide from the rules whether this circuit needs an RCD and the largest rated residual operating current allowed.',
   },
   residualType: {
-    name: 'RCD type',
+    name: termName('rcdType'),
     ask: 'AC, A, F or B',
     help: 'Electronics add direct current that a type AC device does not detect. Choose the lowest type that detects it.',
   },
@@ -134,12 +135,12 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
     help: 'Where other RCDs are downstream, the upstream one is time-delayed.',
   },
   zsMax: {
-    name: 'Maximum permitted Zs',
+    name: termName('maxZs'),
     ask: 'Maximum Zs for this device and time',
     help: 'With a higher loop impedance too little current flows to open the device in time.',
   },
   faultCurrent: {
-    name: 'Earth fault current',
+    name: termName('earthFaultCurrent'),
     ask: 'Current an earth fault drives',
     help: 'U0 divided by Zs at the furthest point.',
   },
