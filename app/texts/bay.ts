@@ -74,7 +74,7 @@ export function partNote(part: Part): string {
     case 'switch':
       return SWITCH_NAME[part.action]
     case 'lampholder':
-      return part.holder === 'screw' ? 'screw holder' : 'two-pin holder'
+      return part.holder === 'screw' ? 'ES lampholder' : 'two-pin holder'
     case 'appliance':
       return `${Math.round(part.load.watt)} W`
     case 'device':

@@ -5,7 +5,7 @@ import type { Place } from '#core/isolation/model/act'
 defineProps<{ place: Place; pointName: string; isOpen: boolean }>()
 const emit = defineEmits<{ walk: [to: Place] }>()
 const SPOTS: Readonly<Record<Place, { x: number; y: number; name: string; note: string }>> = {
-  customer: { x: 104, y: 150, name: 'Person responsible', note: 'at the desk' },
+  customer: { x: 104, y: 150, name: 'Duty holder', note: 'at the desk' },
   board: { x: 330, y: 70, name: 'Board', note: 'on the wall' },
   source: { x: 560, y: 70, name: 'Known live source', note: 'another supply' },
   point: { x: 720, y: 180, name: 'Point of work', note: '' },

@@ -3,7 +3,7 @@ import type { Rig } from '../../bay/model/rig'
 import type { Level } from '../../policies/isolation'
 
 export const TOPICS = ['what', 'where', 'else', 'permit'] as const
-/** What the person responsible can be asked. */
+/** What the duty holder can be asked. */
 export type Topic = (typeof TOPICS)[number]
 
 /** Something that happens by itself in a scenario. */
