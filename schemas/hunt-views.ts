@@ -55,7 +55,6 @@ export const HuntStepRequest = Type.Object(
   strict,
 )
 
-export type HuntStartBody = Static<typeof HuntStartRequest>
 export type PlantBody = Static<typeof PlantRequest>
 export type PlantPreviewBody = Static<typeof PlantPreviewRequest>
 export type HuntStepBody = Static<typeof HuntStepRequest>

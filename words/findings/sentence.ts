@@ -9,4 +9,3 @@ export const amps = (value: number): string => formatQuantity(value, 'current')
 export const ohms = (value: number): string => formatQuantity(value, 'resistance')
 export const volts = (value: number): string => formatQuantity(value, 'voltage')
 export const times = (value: number): string => formatQuantity(value, 'time')
-export const milliamps = (value: number): string => `${value * 1e3} mA`

@@ -131,7 +131,6 @@ export type Part =
   | Appliance
   | Junction
   | Metalwork
-export type PartKind = Part['kind']
 
 /** A comb that feeds the devices of a row. A tooth that is missing leaves its terminal out; a cut ends the bar behind that tooth. */
 export interface Busbar {
