@@ -20,8 +20,16 @@ export interface KindWords {
 
 const RING = 'Continuity'
 const INSULATION = 'Insulation, 500 V'
+const BOARD_INSULATION = 'Main switch off and locked, everything behind it closed, loads and electronics out.'
 
 const KIND_WORDS: Readonly<Record<TestKindKey, KindWords>> = {
+  electrode: {
+    name: 'Earth electrode resistance (RA)',
+    how: 'Earthing conductor off the electrode; current spike and potential spike in line, three readings.',
+    short: 'earth electrode resistance',
+    instrument: 'Earth electrode tester, three-terminal',
+    probes: (at) => `${at}; potential spike half way to the current spike`,
+  },
   bonding: {
     name: 'Bonding conductor',
     how: 'One end off the main earthing terminal, a long lead to the pipe.',
@@ -46,6 +54,18 @@ const KIND_WORDS: Readonly<Record<TestKindKey, KindWords>> = {
     short: 'r2, cpc end to end',
     instrument: RING,
   },
+  ringLN: {
+    name: 'Ring, line and neutral cross-connected (step 2)',
+    how: 'Line of each leg joined with neutral of the opposite leg; L–N at every socket-outlet, all about the same.',
+    short: 'step 2 of the ring, L–N',
+    instrument: RING,
+  },
+  ringLE: {
+    name: 'Ring, line and cpc cross-connected (step 3)',
+    how: 'Line of each leg joined with cpc of the opposite leg; L–E at every socket-outlet, the highest is R1 + R2.',
+    short: 'step 3 of the ring, L–E',
+    instrument: RING,
+  },
   r1r2: {
     name: termName('continuity'),
     how: 'R1 + R2 method: link line and cpc at the board, leads nulled, measure L–E at the furthest point.',
@@ -57,6 +77,18 @@ const KIND_WORDS: Readonly<Record<TestKindKey, KindWords>> = {
     how: 'Cpc out of its bar, both ends of a ring; a long lead from its end to the point.',
     short: 'R2 with a long lead',
     instrument: 'Continuity, long lead',
+  },
+  irBoardLN: {
+    name: 'Insulation resistance, whole board, L–N',
+    how: BOARD_INSULATION,
+    short: 'insulation resistance of the whole board, L–N',
+    instrument: INSULATION,
+  },
+  irBoardE: {
+    name: 'Insulation resistance, whole board, live conductors to earth',
+    how: `${BOARD_INSULATION} Line and neutral joined, against earth.`,
+    short: 'insulation resistance of the whole board to earth',
+    instrument: INSULATION,
   },
   irLL: {
     name: 'Insulation resistance, L–L',
@@ -140,6 +172,13 @@ const KIND_WORDS: Readonly<Record<TestKindKey, KindWords>> = {
     instrument: 'Finger',
     probes: () => 'Press it once; it must open at once',
   },
+  afddButton: {
+    name: 'AFDD test',
+    how: 'By its test button, or as its maker says where it tests itself.',
+    short: 'AFDD test',
+    instrument: 'Finger',
+    probes: () => 'Press it once; it must open at once',
+  },
   functional: {
     name: 'Functional test',
     how: 'Every switch, isolator and interlock does what it should.',
@@ -171,6 +210,7 @@ const CONDITION: Readonly<Record<Condition, string>> = {
   leadsNulled: 'Leads nulled',
   loadsOut: 'Lamps and loads out, electronics and surge protection out',
   switchesClosed: 'Switches closed',
+  waysClosedBehind: 'Main switch off; RCDs and ways behind it closed',
   switchesBothWays: 'Switches closed, then open',
   earthConnected: 'Main earthing conductor connected',
   mainSwitchOff: 'Main switch off and locked',
@@ -185,10 +225,13 @@ const CONDITION: Readonly<Record<Condition, string>> = {
 const WORKING: Readonly<Record<Working, string>> = {
   bondingConductor: 'length and csa of the bonding conductor; the joints add about 0.05 Ω at most',
   wholeRing: 'end to end: the whole length of the ring',
+  crossConnected: 'a quarter of both conductors end to end; a spur adds its length',
   cpcAlone: 'the cpc alone, from its end at the board to this point',
   toThePoint: 'from the board to this point',
   toTheFurthest: 'from the board to the furthest point; limit = limit of Zs − Ze',
   insulation500: '500 V DC; new work reads near the end of the range',
+  insulationBoard: '500 V DC; every circuit in parallel',
+  electrode: 'as given for this bay; limit: 50 V ÷ the largest IΔn',
   tick: 'a tick',
   polarityTick: 'a tick, never a number',
   asGiven: 'as given for this bay',
@@ -214,6 +257,7 @@ export const workingWords = (working: Working | string): string => WORKING[worki
 /** Why a band is as wide as it is. */
 export const BAND_REASON: Readonly<Record<BandReason, string>> = {
   ohmmeter: 'ohmmeter ± 2 % and 2 digits',
+  earthTester: 'earth electrode tester ± 3 % and 3 digits',
   loopTester: 'loop tester ± 5 % and 5 digits',
   length: 'cut lengths ± 5 %',
   air: 'air ± 10 °C, ± 4 %',

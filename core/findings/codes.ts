@@ -72,10 +72,13 @@ export interface RelationParams {
   'across.zsBelowSum': { readonly zs: number; readonly sum: number }
   'across.zsAboveSum': { readonly zs: number; readonly sum: number }
   'across.insulationLow': { readonly value: number; readonly lowest: number }
+  'across.boardAboveMember': { readonly value: number; readonly lowest: number }
+  'across.boardBelowMembers': { readonly value: number; readonly together: number }
   'leads.notNulled': { readonly ohm: number; readonly count: number; readonly of: number }
   'ring.endsDiffer': { readonly r1: number; readonly rn: number }
   'ring.ratio': { readonly ratio: number; readonly told: number }
   'ring.aboveQuarter': { readonly value: number; readonly quarter: number }
+  'ring.legsJoined': None
   'radial.shrinks': { readonly value: number; readonly before: number }
   'loop.faultCurrent': { readonly pfc: number; readonly ze: number; readonly volt: number }
   'residual.slower': { readonly at1: number; readonly at5: number }

@@ -95,7 +95,7 @@ describe('slips at the bench and on paper', () => {
     const { candidates } = diagnose(
       bay,
       change(sound, (key, one) =>
-        ['r1', 'rn', 'r2', 'r1r2'].includes(tests.get(key)!.kind) && one.is === 'value'
+        ['r1', 'rn', 'r2', 'ringLN', 'ringLE', 'r1r2'].includes(tests.get(key)!.kind) && one.is === 'value'
           ? { is: 'value', value: one.value + 0.19 }
           : one,
       ),

@@ -15,6 +15,8 @@ import { ohms, times, type SentencesOf } from './sentence'
 /** A value of this reading, in its own quantity. */
 const inOwnUnit = (key: string, value: number): string => formatQuantity(value, quantityOf(key))
 
+const megohms = (ohm: number): string => formatQuantity(ohm, 'insulation')
+
 export const FORM_SENTENCES: SentencesOf<FormParams & FormerParams> = {
   'unreadable.notANumber': () => 'This could not be read as a number.',
   'unreadable.otherUnit': () => 'The unit belongs to another quantity.',
@@ -76,6 +78,10 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
     `Zs is clearly above Ze + (R1 + R2) = ${ohms(p.sum)}: look for a termination that has come loose since the dead test.`,
   'across.insulationLow': (p) =>
     `${formatQuantity(p.value, 'insulation')} is above the minimum but far below the others: a finding, not a pass.`,
+  'across.boardAboveMember': (p) =>
+    `${megohms(p.value)} for the whole board, though one circuit alone reads ${megohms(p.lowest)}: in parallel it cannot be more. A way was open, or one of the two was misread.`,
+  'across.boardBelowMembers': (p) =>
+    `${megohms(p.value)} for the whole board, ${megohms(p.together)} for its circuits in parallel: something at the board itself is still connected (an indicator lamp, surge protection) or damp.`,
   'leads.notNulled': (p) =>
     `About ${ohms(p.ohm)} too much in ${p.count} of ${p.of} continuity readings, short and long alike: the leads were not nulled. Hold them together, null, measure one again; if it falls by that much, all of them have it.`,
   'ring.endsDiffer': (p) =>
@@ -84,6 +90,8 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
     `r2 is ${p.ratio.toFixed(2)} times r1; the areas of this cable give ${p.told.toFixed(2)}. One of the two was taken at the wrong ends, or a joint is loose.`,
   'ring.aboveQuarter': (p) =>
     `${ohms(p.value)} at this socket is more than a quarter of both ends, ${ohms(p.quarter)}: a spur, an open leg, or the wrong ends paired.`,
+  'ring.legsJoined': () =>
+    'Low beside the board and highest half way round: each leg was joined with itself. Join the line of one leg with the other conductor of the opposite leg, and measure round again.',
   'radial.shrinks': (p) =>
     `${ohms(p.value)} here, ${ohms(p.before)} at the point before: along a radial circuit the readings grow. Check whether the two were swapped.`,
   'loop.faultCurrent': (p) =>

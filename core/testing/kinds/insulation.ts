@@ -24,7 +24,13 @@ export const MINIMUM_INSULATION_OHM = 1e6
 /** New work in a dry workshop reads far above; common practice, no source. */
 export const GOOD_INSULATION_OHM = 100e6
 
-const ENTRY: Entry = { form: 'number', quantity: 'insulation', over: 'rangeEnd', end: INSULATION_END_OHM }
+/** A number of ohms; the end of the range is a good reading. */
+export const INSULATION_ENTRY: Entry = {
+  form: 'number',
+  quantity: 'insulation',
+  over: 'rangeEnd',
+  end: INSULATION_END_OHM,
+}
 
 const expectation = (): Expectation => ({
   source: SOURCES.insulation,
@@ -46,7 +52,7 @@ const insulation = <K extends string>(
   isDead: true,
   of: 'circuit',
   isColumn: true,
-  entry: ENTRY,
+  entry: INSULATION_ENTRY,
   conditions: ['isolated', 'loadsOut', 'switchesClosed', 'earthConnected'],
   relations: ['insulationFamily'],
   fit: { by: 'decades' },

@@ -67,6 +67,7 @@ export type Condition =
   | 'leadsNulled'
   | 'loadsOut'
   | 'switchesClosed'
+  | 'waysClosedBehind'
   | 'switchesBothWays'
   | 'earthConnected'
   | 'mainSwitchOff'
@@ -128,16 +129,20 @@ export type Fit =
   | { readonly by: 'tick' }
 
 /** Why a band is as wide as it is. */
-export type BandReason = 'ohmmeter' | 'loopTester' | 'length' | 'air' | 'supply' | 'standard' | 'newWork'
+export type BandReason =
+  'ohmmeter' | 'earthTester' | 'loopTester' | 'length' | 'air' | 'supply' | 'standard' | 'newWork'
 
 /** How value and limit come about; its words stand in words/testing.ts. */
 export type Working =
   | 'bondingConductor'
   | 'wholeRing'
+  | 'crossConnected'
   | 'cpcAlone'
   | 'toThePoint'
   | 'toTheFurthest'
   | 'insulation500'
+  | 'insulationBoard'
+  | 'electrode'
   | 'tick'
   | 'polarityTick'
   | 'asGiven'
@@ -177,8 +182,10 @@ export type RelationCode =
   | 'leads'
   | 'ringEnds'
   | 'ringSockets'
+  | 'ringCrossed'
   | 'radial'
   | 'insulationFamily'
+  | 'insulationBoard'
   | 'loopSum'
   | 'faultCurrent'
   | 'rcdTimes'

@@ -1,7 +1,10 @@
 import type { QuantityKey } from '../../units/quantity'
+import { afddButton } from './afdd-button'
 import { bonding } from './bonding'
+import { electrode } from './electrode'
 import { functional } from './functional'
 import { irLE, irLL, irLN, irNE } from './insulation'
+import { irBoardE, irBoardLN } from './insulation-board'
 import type { TestKind } from './kind'
 import { pfc } from './pfc'
 import { phaseSequence } from './phase-sequence'
@@ -10,6 +13,7 @@ import { r1r2 } from './r1r2'
 import { r2Long } from './r2-long-lead'
 import { rcdButton } from './rcd-button'
 import { rcd, rcdFive, rcdHalf } from './rcd-time'
+import { ringLE, ringLN } from './ring-cross'
 import { r1, r2, rn } from './ring-end-to-end'
 import { clamp, voltageDrop } from './under-load'
 import { ze } from './ze'
@@ -17,12 +21,17 @@ import { zs } from './zs'
 
 /** Every kind of test, in the order of the work. A new one is its file, its line here, and its words in words/testing.ts. */
 export const KINDS = [
+  electrode,
   bonding,
   r1,
   rn,
   r2,
+  ringLN,
+  ringLE,
   r1r2,
   r2Long,
+  irBoardLN,
+  irBoardE,
   irLL,
   irLN,
   irLE,
@@ -36,6 +45,7 @@ export const KINDS = [
   rcd,
   rcdFive,
   rcdButton,
+  afddButton,
   functional,
   voltageDrop,
   clamp,

@@ -3,6 +3,7 @@ import { prepare } from '../../bay/instruments/setup'
 import { SOURCES } from '../../regulations/source'
 import { intakeBench } from '../setup/bench-state'
 import { firstLine, mainsOf } from '../setup/circuit-ends'
+import { ELECTRODE, earthingFreed } from './electrode'
 import { NOWHERE, ONCE, type TestKind } from './kind'
 import { OHMS, outcomeOf } from './shared'
 
@@ -23,11 +24,8 @@ export const ze: TestKind<'ze'> = {
   prepare: (rig) => {
     const supply = mainsOf(rig)
     if (!supply) return undefined
-    const to = supply.arrangement === 'TT' ? 'electrode.E' : `${supply.id}.E`
-    const earthing = rig.wires.find(({ from, to: end }) =>
-      [from, end].some((ref) => ref === `${supply.id}.E` || ref === 'electrode.E'),
-    )
-    const freed = earthing ? [{ wire: earthing.id, end: earthing.from === to ? 'to' : 'from' } as const] : []
+    const to = supply.arrangement === 'TT' ? ELECTRODE.terminal : `${supply.id}.E`
+    const freed = earthingFreed(rig, to)
     return { state: intakeBench(rig), setup: { links: [], freed }, at: firstLine(supply), to }
   },
   prediction: {

@@ -1,5 +1,6 @@
 import { fault } from '../../findings/finding'
-import { MINIMUM_INSULATION_OHM } from '../kinds/insulation'
+import { MINIMUM_INSULATION_OHM, irLE, irLN, irNE } from '../kinds/insulation'
+import { irBoardE, irBoardLN } from '../kinds/insulation-board'
 import { atLeastAt, circuitsOn, numberAt } from './sheet'
 import { takingPart, type Relation, type SheetRule } from './relation'
 
@@ -21,5 +22,31 @@ export const insulationFamily: SheetRule = (sheet) => {
         ? [{ finding: fault('across.insulationLow', { value, lowest }), keys: [key] }]
         : []
     })
+  })
+}
+
+/** Which readings of circuits a reading of the whole board is the parallel of. */
+const MEMBERS: Readonly<Record<string, readonly string[]>> = {
+  [irBoardLN.key]: [irLN.key],
+  [irBoardE.key]: [irLE.key, irNE.key],
+}
+/** Instruments and the weather between two readings, as a share of the higher. */
+const PARALLEL = { above: 1.25, below: 0.33 } as const
+
+/** A reading of the whole board is never above that of one of its circuits, and not far below all of them in parallel. */
+export const boardInsulation: SheetRule = (sheet) => {
+  const family = takingPart(sheet, 'insulationFamily')
+  return takingPart(sheet, 'insulationBoard').flatMap(({ key, kind }): Relation[] => {
+    const members = family.filter((test) => MEMBERS[kind]?.includes(test.kind)).map((test) => test.key)
+    const read = members.flatMap((member) => atLeastAt(sheet, member) ?? [])
+    const board = atLeastAt(sheet, key)
+    if (board === undefined || read.length === 0) return []
+    const lowest = Math.min(...read)
+    const at = members.filter((member) => atLeastAt(sheet, member) === lowest)
+    if (board > lowest * PARALLEL.above && numberAt(sheet, at[0]!) !== undefined)
+      return [{ finding: fault('across.boardAboveMember', { value: board, lowest }), keys: [key, ...at] }]
+    const together = 1 / read.reduce((sum, ohm) => sum + 1 / ohm, 0)
+    if (read.length < members.length || board >= together * PARALLEL.below) return []
+    return [{ finding: fault('across.boardBelowMembers', { value: board, together }), keys: [key] }]
   })
 }

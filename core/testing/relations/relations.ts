@@ -1,16 +1,19 @@
 import type { Sheet } from './sheet'
-import { insulationFamily } from './insulation'
+import { boardInsulation, insulationFamily } from './insulation'
 import { leadsNotNulled } from './leads'
 import { faultCurrentFits, loopSums } from './loop'
 import { radialGrows } from './radial'
 import { rcdTimes } from './rcd-times'
 import type { Relation, SheetRule } from './relation'
 import { ringRelations } from './ring'
+import { ringCrossed } from './ring-crossed'
 
 const RULES: readonly SheetRule[] = [
   ringRelations,
+  ringCrossed,
   radialGrows,
   insulationFamily,
+  boardInsulation,
   loopSums,
   faultCurrentFits,
   rcdTimes,
