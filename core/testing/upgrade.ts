@@ -1,4 +1,4 @@
-import { pointId } from '../bay/build/points'
+import { pointId } from '../bay/build/lay'
 import type { Circuit, Installation } from '../installation/installation'
 import { kindOf } from './kinds/kinds'
 import { testKey } from './plan/schedule'

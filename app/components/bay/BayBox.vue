@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Rect } from '#core/bay/layout/layout'
+import type { Rect } from '#core/bay/layout/placed'
 import type { Part } from '#core/bay/model/rig'
 import { deviceMark, partNote } from '~/texts/bay'
 

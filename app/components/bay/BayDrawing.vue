@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BayLayout } from '#core/bay/layout/layout'
+import type { BayLayout } from '#core/bay/layout/placed'
 import type { Point } from '#core/bay/layout/route'
 import type { BayState } from '#core/bay/behaviour/state'
 import { stateOf } from '~/utils/part-state'

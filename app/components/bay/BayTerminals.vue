@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TERMINAL_R, type PlacedTerminal } from '#core/bay/layout/layout'
+import { TERMINAL_R, type PlacedTerminal } from '#core/bay/layout/placed'
 import type { TerminalRef } from '#core/bay/model/rig'
 
 /** Every terminal of the bay: free, used, live. */

@@ -7,49 +7,63 @@ import type { BayState } from './state'
 /** Power factor of a motor at standstill; common practice, no source. */
 const START_POWER_FACTOR = 0.4
 
+/** How loads are looked at: what is in use and running, at this frequency, Hz, and rated voltage, V. */
+export interface LoadsAt {
+  readonly state: BayState
+  readonly hertz: number
+  readonly volt: number
+}
+
+interface LoadPart {
+  readonly id: string
+  readonly poles: readonly Pole[]
+  readonly load: LoadKind
+}
+
 /** What a load puts between its terminals: line to neutral, or three lines to a star point of its own. */
-export function loadElements(
-  id: string,
-  poles: readonly Pole[],
-  load: LoadKind,
-  state: BayState,
-  hertz: number,
-  volt: number,
-): Impedance[] {
-  const isOpen = !(state.inUse[id] ?? false)
+export function loadElements(part: LoadPart, at: LoadsAt): Impedance[] {
+  const { id, poles, load } = part
+  const isOpen = !(at.state.inUse[id] ?? false)
   const lines = poles.filter((pole) => pole !== 'N' && pole !== '−')
-  const back = poles.includes('N') ? `${id}.N` : poles.includes('−') ? `${id}.−` : `${id}:star`
+  const watt = load.watt / lines.length
   return lines.flatMap((line): Impedance[] => {
     const between = {
       kind: 'impedance',
       name: lines.length === 1 ? `${id}:load` : `${id}:load ${line}`,
       from: `${id}.${line}`,
-      to: back,
+      to: returnOf(part),
       isOpen,
     } as const
-    const share = load.watt / lines.length
-    const parts: Impedance[] = [own(between, load, share, state.running[id] ?? false, hertz, volt)]
-    if (load.kind === 'electronic' && load.earthLeakA > 0) {
-      parts.push({
-        kind: 'impedance',
-        name: `${between.name} leak`,
-        from: between.from,
-        to: `${id}.E`,
-        ohm: hertz === 0 ? real(1) : { re: 0, im: -(volt * lines.length) / load.earthLeakA },
-        isOpen: isOpen || hertz === 0,
-      })
-    }
-    return parts
+    const itself = loadItself(between, part, watt, at)
+    return load.kind === 'electronic' && load.earthLeakA > 0
+      ? [itself, leakToEarth(between, load.earthLeakA / lines.length, id, at)]
+      : [itself]
   })
 }
 
-function own(
-  between: Omit<Impedance, 'ohm'>,
-  load: LoadKind,
+/** Where a load's line current comes back: neutral, the other pole of a battery, or its own star point. */
+export function returnOf({ id, poles }: Pick<LoadPart, 'id' | 'poles'>): string {
+  const back = poles.find((pole) => pole === 'N' || pole === '−')
+  return back ? `${id}.${back}` : `${id}:star`
+}
+
+type Between = Omit<Impedance, 'ohm'>
+
+/** Through the filters of electronics, to direct current nothing. */
+const leakToEarth = (between: Between, ampere: number, id: string, { hertz, volt }: LoadsAt): Impedance => ({
+  kind: 'impedance',
+  name: `${between.name} leak`,
+  from: between.from,
+  to: `${id}.E`,
+  ohm: hertz === 0 ? real(1) : { re: 0, im: -volt / ampere },
+  isOpen: between.isOpen || hertz === 0,
+})
+
+function loadItself(
+  between: Between,
+  { id, load }: LoadPart,
   watt: number,
-  isRunning: boolean,
-  hertz: number,
-  volt: number,
+  { state, hertz, volt }: LoadsAt,
 ): Impedance {
   const resistance = volt ** 2 / watt
   switch (load.kind) {
@@ -64,7 +78,7 @@ function own(
         law: { kind: 'driver', ratedW: watt, ratedV: volt, powerFactor: load.powerFactor },
       }
     case 'motor':
-      return { ...between, ohm: motorOhm(resistance, load, isRunning, hertz) }
+      return { ...between, ohm: motorOhm(resistance, load, state.running[id] ?? false, hertz) }
   }
 }
 

@@ -1,22 +1,11 @@
-import { openingBand, plugFuseBand, type TimeBand } from '../protection/band'
-import { USUAL_THRESHOLD, arcTimeS, rcdBand } from '../protection/rcd'
 import type { Solved } from '../network/solve'
-import { magnitude } from '../network/complex'
-import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
-import type { DevicePart, Rig, Supply } from '../model/rig'
-import type { Action, Happening, TripCause } from './happenings'
+import type { Rig, Supply } from '../model/rig'
+import type { Action, Happening } from './happenings'
 import { solveBay } from './network-of'
 import type { BayState } from './state'
+import { USUAL_SPECIMENS, threatsTo, type Specimens } from './threats'
+import { TripProgress, type Due } from './trip-progress'
 import { watchDevice, watchLoads, type LoadReading } from './watch'
-
-export interface Specimens {
-  /** Share of IΔn at which RCDs trip, 0.5 to 1. */
-  readonly rcdShare: number
-  /** Where in their time band overcurrent devices stand. */
-  readonly overcurrent: keyof TimeBand
-}
-
-export const USUAL_SPECIMENS: Specimens = { rcdShare: USUAL_THRESHOLD, overcurrent: 'usualS' }
 
 export interface Simulated {
   readonly happenings: readonly Happening[]
@@ -25,20 +14,45 @@ export interface Simulated {
   readonly rig: Rig
 }
 
-/** From here on a latch has let go and the device opens, whatever the current does then: a share of its opening time. */
-const COMMITTED = 0.5
-/** An hour stands for "does not open". */
-const LONGEST_S = 7200
 /** More events than this are a device that chatters. */
 const MOST_EVENTS = 400
+/** Where a rig has no supply, V. */
+const USUAL_V = 230
 
-/** One reason why a device may open, and how far it has come. */
-interface Threat {
-  readonly cause: TripCause
-  readonly opensS: number
-  readonly ampere: number
-  readonly isLatching: boolean
-  readonly poles: Readonly<Record<string, number>>
+/** A bay while things happen at it. */
+interface Course {
+  rig: Rig
+  state: BayState
+  nowS: number
+  /** What the loads did in the last solution. */
+  before: ReadonlyMap<string, LoadReading> | undefined
+  readonly happenings: Happening[]
+  /** Actions to come, the next one first. */
+  readonly waiting: Action[]
+  readonly progress: TripProgress
+  /** Devices whose contacts parted without breaking the current. */
+  readonly stuck: Set<string>
+  /** Motors running up, since when. */
+  readonly motorsSince: Map<string, number>
+  readonly ratedV: number
+  readonly hertz: number
+}
+
+function courseOf(rig: Rig, state: BayState, actions: readonly Action[]): Course {
+  const supply = rig.parts.find((part): part is Supply => part.kind === 'supply')
+  return {
+    rig,
+    state,
+    nowS: 0,
+    before: undefined,
+    happenings: [],
+    waiting: [...actions].sort((a, b) => a.atS - b.atS),
+    progress: new TripProgress(),
+    stuck: new Set(),
+    motorsSince: new Map(),
+    ratedV: supply?.volt ?? USUAL_V,
+    hertz: supply?.arrangement === 'battery' ? 0 : 50,
+  }
 }
 
 /**
@@ -54,171 +68,81 @@ export function simulate(
     specimens = USUAL_SPECIMENS,
   }: { readonly untilS?: number; readonly specimens?: Specimens } = {},
 ): Simulated {
-  const happenings: Happening[] = []
-  const waiting = [...actions].sort((a, b) => a.atS - b.atS)
-  const ratedV = start.parts.find((part): part is Supply => part.kind === 'supply')?.volt ?? 230
-  const hertz = start.parts.some((part) => part.kind === 'supply' && part.arrangement === 'battery') ? 0 : 50
-  /** How far each device has come, 0 to 1, by cause, and since when. */
-  const progress = new Map<
-    string,
-    { share: number; sinceS: number; ampere: number; poles: Readonly<Record<string, number>> }
-  >()
-  const stuck = new Set<string>()
-  const motorsSince = new Map<string, number>()
-  let rig = start
-  let state = from
-  let now = 0
-  let before: ReadonlyMap<string, LoadReading> | undefined
-
-  for (let event = 0; event < MOST_EVENTS; event += 1) {
-    const solved = solveBay(rig, state, { hertz })
-    if (!solved.ok) {
-      happenings.push({ atS: now, kind: 'unsolved', reason: solved.reason, name: solved.name })
-      break
-    }
-    before = noteLoads(rig, state, solved, ratedV, now, before, happenings)
-    state = { ...state, running: stillRunning(state, before) }
-    noteMotors(rig, before, state, now, motorsSince)
-
-    // What will open, and when.
-    const due: { readonly atS: number; readonly device: DevicePart; readonly threat: Threat }[] = []
-    for (const device of rig.parts) {
-      if (device.kind !== 'device' || !state.closed[device.id] || stuck.has(device.id)) continue
-      const threats = threatsTo(rig, device, solved, specimens)
-      for (const cause of CAUSES) {
-        const key = `${device.id} ${cause}`
-        const threat = threats.find((one) => one.cause === cause)
-        const kept = progress.get(key)
-        if (threat) {
-          const known = kept ?? { share: 0, sinceS: now, ampere: threat.ampere, poles: threat.poles }
-          progress.set(
-            key,
-            kept && kept.share >= COMMITTED
-              ? known
-              : { ...known, ampere: threat.ampere, poles: threat.poles },
-          )
-          if (threat.opensS < LONGEST_S)
-            due.push({ atS: now + (1 - known.share) * threat.opensS, device, threat })
-        } else if (kept && kept.share >= COMMITTED && LATCHING.has(cause)) {
-          due.push({
-            atS: now,
-            device,
-            threat: { cause, opensS: 0, ampere: kept.ampere, isLatching: true, poles: kept.poles },
-          })
-        } else progress.delete(key)
-      }
-    }
-    const nextTrip = due.sort((a, b) => a.atS - b.atS)[0]
-    const nextMotor = [...motorsSince]
-      .map(([part, sinceS]) => ({ part, atS: sinceS + startTimeOf(rig, part) }))
-      .sort((a, b) => a.atS - b.atS)[0]
-    const nextAction = waiting[0]
-    const next = Math.min(nextAction?.atS ?? Infinity, nextTrip?.atS ?? Infinity, nextMotor?.atS ?? Infinity)
-    if (next > untilS) {
-      happenings.push({ atS: Math.min(untilS, next === Infinity ? now : untilS), kind: 'settled' })
-      break
-    }
-    for (const { device, threat } of due) {
-      const known = progress.get(`${device.id} ${threat.cause}`)!
-      progress.set(`${device.id} ${threat.cause}`, {
-        ...known,
-        share: threat.opensS === 0 ? 1 : Math.min(1, known.share + (next - now) / threat.opensS),
-      })
-    }
-    now = next
-    if (nextAction && nextAction.atS <= now) {
-      waiting.shift()
-      ;({ rig, state } = act(rig, state, nextAction))
-      happenings.push({ atS: now, kind: 'done', action: nextAction })
-    } else if (nextTrip && nextTrip.atS <= now) {
-      const { device, threat } = nextTrip
-      const known = progress.get(`${device.id} ${threat.cause}`)!
-      const reading = watchDevice(device, solved)
-      CAUSES.forEach((cause) => progress.delete(`${device.id} ${cause}`))
-      happenings.push({
-        atS: now,
-        kind: 'tripped',
-        part: device.id,
-        cause: threat.cause,
-        ampere: known.ampere,
-        afterS: now - known.sinceS,
-        poles: known.poles,
-      })
-      if (device.marking !== 'either' && reading.isReversed) {
-        stuck.add(device.id)
-        happenings.push({ atS: now, kind: 'failedToBreak', part: device.id, ampere: reading.ampere })
-      } else
-        state = {
-          ...state,
-          closed: { ...state.closed, [device.id]: false },
-          testing: { ...state.testing, [device.id]: false },
-        }
-    } else if (nextMotor) {
-      motorsSince.delete(nextMotor.part)
-      state = { ...state, running: { ...state.running, [nextMotor.part]: true } }
-      happenings.push({ atS: now, kind: 'ranUp', part: nextMotor.part })
-    }
-  }
+  const course = courseOf(start, from, actions)
+  for (let event = 0; event < MOST_EVENTS; event += 1) if (!step(course, untilS, specimens)) break
+  const { happenings, state, rig } = course
   return { happenings, state, rig }
 }
 
-const CAUSES: readonly TripCause[] = ['short', 'residual', 'arc', 'overload', 'fuse', 'plugFuse']
-const LATCHING: ReadonlySet<TripCause> = new Set<TripCause>(['short', 'residual'])
-
-/** Everything that this device would open for as things are. */
-function threatsTo(
-  rig: Rig,
-  device: DevicePart,
-  solved: Solved,
-  { rcdShare, overcurrent }: Specimens,
-): Threat[] {
-  const { ampere, residualA } = watchDevice(device, solved)
-  const poles = Object.fromEntries(
-    device.poles.map((pole) => [pole, magnitude(solved.ampere(`${device.id}:${pole}`))]),
-  )
-  const threats: Threat[] = []
-  if (device.residual) {
-    const band = rcdBand(device.residual, residualA, rcdShare)
-    if (band)
-      threats.push({ cause: 'residual', opensS: band.usualS, ampere: residualA, isLatching: true, poles })
+/** One event further; false when nothing is left to happen. */
+function step(course: Course, untilS: number, specimens: Specimens): boolean {
+  const { rig, hertz, happenings } = course
+  const solved = solveBay(rig, course.state, { hertz })
+  if (!solved.ok) {
+    happenings.push({ atS: course.nowS, kind: 'unsolved', reason: solved.reason, name: solved.name })
+    return false
   }
-  if (device.overcurrent) {
-    const isFuse = DEVICES[device.overcurrent.family].fuse !== null
-    const opensS = openingBand(device.overcurrent, device.ratingA, ampere)[overcurrent]
-    if (opensS < Infinity) {
-      const isMagnetic =
-        !isFuse &&
-        ampere >=
-          Math.sqrt(
-            MAGNETIC_BAND[device.overcurrent.curve!][0] * MAGNETIC_BAND[device.overcurrent.curve!][1],
-          ) *
-            device.ratingA
-      threats.push({
-        cause: isFuse ? 'fuse' : isMagnetic ? 'short' : 'overload',
-        opensS,
-        ampere,
-        isLatching: isMagnetic,
-        poles,
-      })
-    }
+  settleLoads(course, solved)
+  const due = dueAt(course, solved, specimens)
+  const [trip, motor, action] = [due[0], nextMotor(course), course.waiting[0]]
+  const next = Math.min(action?.atS ?? Infinity, trip?.atS ?? Infinity, motor?.atS ?? Infinity)
+  if (next > untilS) {
+    happenings.push({ atS: next === Infinity ? Math.min(untilS, course.nowS) : untilS, kind: 'settled' })
+    return false
   }
-  if (device.plugFuseA !== null) {
-    const opensS = plugFuseBand(device.plugFuseA, ampere)[overcurrent]
-    if (opensS < Infinity) threats.push({ cause: 'plugFuse', opensS, ampere, isLatching: false, poles })
-  }
-  if (device.detectsArcs) {
-    // Stated simplification: an arc is declared in the rig, and every arc of a bay is this device's if it carries the current.
-    const arc = Math.max(
-      0,
-      ...rig.wires.filter(({ isArcing }) => isArcing).map(({ id }) => magnitude(solved.ampere(id))),
-    )
-    const opensS = arc <= ampere + 1e-9 ? arcTimeS(arc) : undefined
-    if (opensS !== undefined) threats.push({ cause: 'arc', opensS, ampere: arc, isLatching: false, poles })
-  }
-  return threats
+  course.progress.pass(due, next - course.nowS)
+  course.nowS = next
+  if (action && action.atS <= next) doAction(course, action)
+  else if (trip && trip.atS <= next) openDevice(course, trip, solved)
+  else if (motor) runUp(course, motor.part)
+  return true
 }
 
-function act(rig: Rig, state: BayState, action: Action): { rig: Rig; state: BayState } {
+/** What will open if nothing changes, the first in front. */
+function dueAt(course: Course, solved: Solved, specimens: Specimens): Due[] {
+  const { rig, state, stuck, progress, nowS } = course
+  return rig.parts
+    .flatMap((device) =>
+      device.kind === 'device' && state.closed[device.id] && !stuck.has(device.id)
+        ? progress.meet(device, threatsTo(rig, device, solved, specimens), nowS)
+        : [],
+    )
+    .sort((a, b) => a.atS - b.atS)
+}
+
+function doAction(course: Course, action: Action): void {
+  course.waiting.shift()
+  Object.assign(course, act(course.rig, course.state, action))
+  course.happenings.push({ atS: course.nowS, kind: 'done', action })
+}
+
+/** Its contacts part; with marked terminals fed the wrong way round the arc goes on. */
+function openDevice(course: Course, due: Due, solved: Solved): void {
+  const { state, nowS: atS, happenings } = course
+  const { device, threat } = due
+  const { ampere, sinceS, poles } = course.progress.take(due)
+  const part = device.id
+  happenings.push({ atS, kind: 'tripped', part, cause: threat.cause, ampere, afterS: atS - sinceS, poles })
+  const reading = watchDevice(device, solved)
+  if (device.marking !== 'either' && reading.isReversed) {
+    course.stuck.add(part)
+    happenings.push({ atS, kind: 'failedToBreak', part, ampere: reading.ampere })
+    return
+  }
+  course.state = {
+    ...state,
+    closed: { ...state.closed, [part]: false },
+    testing: { ...state.testing, [part]: false },
+  }
+}
+
+function runUp(course: Course, part: string): void {
+  course.motorsSince.delete(part)
+  course.state = { ...course.state, running: { ...course.state.running, [part]: true } }
+  course.happenings.push({ atS: course.nowS, kind: 'ranUp', part })
+}
+
+function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 'state'> {
   const mark = (marks: BayState['closed'], on: boolean) =>
     'part' in action ? { ...marks, [action.part]: on } : marks
   switch (action.kind) {
@@ -237,16 +161,9 @@ function act(rig: Rig, state: BayState, action: Action): { rig: Rig; state: BayS
   }
 }
 
-/** Notes loads that came on, went off or are harmed since the last solution. */
-function noteLoads(
-  rig: Rig,
-  state: BayState,
-  solved: Solved,
-  ratedV: number,
-  atS: number,
-  before: ReadonlyMap<string, LoadReading> | undefined,
-  happenings: Happening[],
-): ReadonlyMap<string, LoadReading> {
+/** Notes loads that came on, went off or are harmed since the last solution, and motors that run up or have lost their voltage. */
+function settleLoads(course: Course, solved: Solved): void {
+  const { rig, state, ratedV, nowS: atS, before, happenings } = course
   const readings = new Map(watchLoads(rig, state, solved, ratedV).map((reading) => [reading.part, reading]))
   for (const [part, { isWorking, isHarmed, volt }] of readings) {
     const was = before?.get(part)
@@ -254,28 +171,36 @@ function noteLoads(
       happenings.push({ atS, kind: isWorking ? 'lit' : 'dark', part, volt })
     if (isHarmed && !was?.isHarmed) happenings.push({ atS, kind: 'overvoltage', part, volt })
   }
-  return readings
+  course.before = readings
+  course.state = { ...state, running: stillRunning(state, readings) }
+  noteMotors(course, readings)
 }
 
 /** Motors run up while they have their voltage. */
 function noteMotors(
-  rig: Rig,
+  { rig, state, nowS, motorsSince: since }: Course,
   readings: ReadonlyMap<string, LoadReading>,
-  state: BayState,
-  now: number,
-  since: Map<string, number>,
 ): void {
   for (const part of rig.parts) {
     if (part.kind !== 'appliance' || part.load.kind !== 'motor') continue
     const isTurning = readings.get(part.id)?.isWorking ?? false
     if (!isTurning || state.running[part.id]) since.delete(part.id)
-    else if (!since.has(part.id)) since.set(part.id, now)
+    else if (!since.has(part.id)) since.set(part.id, nowS)
   }
 }
 
 /** A motor that has lost its voltage must run up again. */
 const stillRunning = (state: BayState, readings: ReadonlyMap<string, LoadReading>): BayState['running'] =>
   Object.fromEntries(Object.entries(state.running).filter(([part]) => readings.get(part)?.isWorking))
+
+/** The motor that will have run up first. */
+const nextMotor = ({
+  rig,
+  motorsSince,
+}: Course): { readonly part: string; readonly atS: number } | undefined =>
+  [...motorsSince]
+    .map(([part, sinceS]) => ({ part, atS: sinceS + startTimeOf(rig, part) }))
+    .sort((a, b) => a.atS - b.atS)[0]
 
 function startTimeOf(rig: Rig, id: string): number {
   const part = rig.parts.find((one) => one.id === id)

@@ -1,4 +1,5 @@
-import type { Rig, TerminalRef } from '../model/rig'
+import { busbarPieces } from '../model/busbar'
+import type { Part, Rig, Switch, TerminalRef } from '../model/rig'
 import { indexParts, nodeOf, terminalsOf } from '../model/terminals'
 import type { BayState } from './state'
 
@@ -15,48 +16,56 @@ interface Link extends TraceStep {
 }
 
 /** Every conductor and contact of the bay, with the terminals that it joins; contacts as they stand. */
-function linksOf(rig: Rig, state: BayState): Link[] {
-  const links: Link[] = rig.wires.map(({ id, from, to }) => ({
-    through: id,
-    kind: 'wire',
-    from,
-    to,
-    isOpen: false,
-  }))
-  for (const { id, teeth, missing, cutAfter } of rig.busbars) {
-    const there = teeth.map((tooth, i) => ({ tooth, i })).filter(({ i }) => !missing.includes(i))
-    there
-      .slice(1)
-      .forEach(({ tooth, i }, k) =>
-        links.push({
-          through: id,
-          kind: 'busbar',
-          from: there[k]!.tooth,
-          to: tooth,
-          isOpen: cutAfter.some((cut) => cut >= there[k]!.i && cut < i),
-        }),
-      )
-  }
-  const contact = (part: string, from: string, to: string, isOpen: boolean) =>
-    links.push({ through: part, kind: 'part', from: `${part}.${from}`, to: `${part}.${to}`, isOpen })
-  for (const part of rig.parts) {
-    if (part.kind === 'meter')
-      terminalsOf(part)
-        .filter((name) => name.endsWith(' in'))
-        .forEach((name) => contact(part.id, name, name.replace(' in', ' out'), false))
-    if (part.kind === 'device')
-      part.poles.forEach((pole) =>
-        contact(part.id, `${pole} in`, `${pole} out`, !part.solid.includes(pole) && !state.closed[part.id]),
-      )
-    if (part.kind !== 'switch') continue
-    const isThrown = state.thrown[part.id] ?? false
-    if (part.action === 'intermediate') {
-      contact(part.id, 'A1', isThrown ? 'B2' : 'B1', false)
-      contact(part.id, 'A2', isThrown ? 'B1' : 'B2', false)
-    } else if (part.action === 'two-way') contact(part.id, 'C', isThrown ? 'L2' : 'L1', false)
-    else contact(part.id, 'C', 'L1', !isThrown)
-  }
-  return links
+const linksOf = (rig: Rig, state: BayState): Link[] => [
+  ...rig.wires.map(({ id, from, to }): Link => ({ through: id, kind: 'wire', from, to, isOpen: false })),
+  ...rig.busbars.flatMap((busbar) =>
+    busbarPieces(busbar).map(({ from, to, isCut }): Link => ({
+      through: busbar.id,
+      kind: 'busbar',
+      from,
+      to,
+      isOpen: isCut,
+    })),
+  ),
+  ...rig.parts.flatMap((part) =>
+    contactsOf(part, state).map(([from, to, isOpen = false]): Link => ({
+      through: part.id,
+      kind: 'part',
+      from: `${part.id}.${from}`,
+      to: `${part.id}.${to}`,
+      isOpen,
+    })),
+  ),
+]
+
+type Contact = readonly [from: string, to: string, isOpen?: boolean]
+
+function contactsOf(part: Part, state: BayState): readonly Contact[] {
+  if (part.kind === 'meter')
+    return terminalsOf(part)
+      .filter((name) => name.endsWith(' in'))
+      .map((name) => [name, name.replace(' in', ' out')])
+  if (part.kind === 'device')
+    return part.poles.map((pole) => {
+      const isOpen = !part.solid.includes(pole) && !state.closed[part.id]
+      return [`${pole} in`, `${pole} out`, isOpen]
+    })
+  return part.kind === 'switch' ? switchContacts(part.action, state.thrown[part.id] ?? false) : []
+}
+
+function switchContacts(action: Switch['action'], isThrown: boolean): readonly Contact[] {
+  if (action === 'intermediate')
+    return [
+      ['A1', isThrown ? 'B2' : 'B1'],
+      ['A2', isThrown ? 'B1' : 'B2'],
+    ]
+  if (action === 'two-way') return [['C', isThrown ? 'L2' : 'L1']]
+  return [['C', 'L1', !isThrown]]
+}
+
+interface Ends {
+  readonly from: TerminalRef
+  readonly to: TerminalRef
 }
 
 /**
@@ -71,32 +80,31 @@ export function trace(
   { throughOpen = false } = {},
 ): TraceStep[] | undefined {
   const parts = indexParts(rig)
-  const around = new Map<string, Link[]>()
-  for (const link of linksOf(rig, state)) {
-    if (link.isOpen && !throughOpen) continue
-    for (const end of [link.from, link.to]) {
-      const node = nodeOf(parts, end)
-      around.set(node, [...(around.get(node) ?? []), link])
-    }
-  }
-  const goal = nodeOf(parts, to)
-  const cameBy = new Map<string, TraceStep | null>([[nodeOf(parts, from), null]])
-  for (const [node] of cameBy) {
-    if (node === goal) break
-    for (const link of around.get(node) ?? []) {
-      const isForward = nodeOf(parts, link.from) === node
-      const next = nodeOf(parts, isForward ? link.to : link.from)
-      if (!cameBy.has(next))
-        cameBy.set(next, {
-          through: link.through,
-          kind: link.kind,
-          from: isForward ? link.from : link.to,
-          to: isForward ? link.to : link.from,
-        })
-    }
-  }
-  if (!cameBy.has(goal)) return undefined
+  const node = (ref: TerminalRef) => nodeOf(parts, ref)
+  const links = linksOf(rig, state).filter(({ isOpen }) => throughOpen || !isOpen)
+  const cameBy = search(links, node, { from, to })
+  if (!cameBy.has(node(to))) return undefined
   const path: TraceStep[] = []
-  for (let step = cameBy.get(goal); step; step = cameBy.get(nodeOf(parts, step.from))) path.unshift(step)
+  for (let step = cameBy.get(node(to)); step; step = cameBy.get(node(step.from))) path.unshift(step)
   return path
 }
+
+type CameBy = ReadonlyMap<string, TraceStep | null>
+
+/** Breadth first, up to the goal: by which step each node was reached. */
+function search(links: readonly Link[], node: (ref: TerminalRef) => string, { from, to }: Ends): CameBy {
+  const around = new Map<string, Link[]>()
+  for (const link of links)
+    for (const end of [node(link.from), node(link.to)]) around.set(end, [...(around.get(end) ?? []), link])
+  const cameBy = new Map<string, TraceStep | null>([[node(from), null]])
+  for (const [here] of cameBy) {
+    if (here === node(to)) break
+    for (const link of around.get(here) ?? []) {
+      const step = node(link.from) === here ? link : { ...link, from: link.to, to: link.from }
+      if (!cameBy.has(node(step.to))) cameBy.set(node(step.to), stepOf(step))
+    }
+  }
+  return cameBy
+}
+
+const stepOf = ({ through, kind, from, to }: Link): TraceStep => ({ through, kind, from, to })

@@ -1,6 +1,7 @@
 import { add, magnitude, ZERO, type Complex } from '../network/complex'
 import type { Solved } from '../network/solve'
 import type { DevicePart, Part, Rig } from '../model/rig'
+import { returnOf } from './load-elements'
 import type { BayState } from './state'
 
 /** A load works down to this share of its voltage, and is harmed above that; common practice, no source. */
@@ -59,11 +60,7 @@ export function loadLines(
     return [{ element: `${part.id}:load`, from: `${part.id}.L`, to: `${part.id}.N` }]
   if (part.kind !== 'appliance') return undefined
   const lines = part.poles.filter((pole) => pole !== 'N' && pole !== '−')
-  const back = part.poles.includes('N')
-    ? `${part.id}.N`
-    : part.poles.includes('−')
-      ? `${part.id}.−`
-      : `${part.id}:star`
+  const back = returnOf(part)
   return lines.map((line) => ({
     element: lines.length === 1 ? `${part.id}:load` : `${part.id}:load ${line}`,
     from: `${part.id}.${line}`,
@@ -78,10 +75,8 @@ export function watchDevice(device: DevicePart, solved: Solved): DeviceReading {
   const line = device.poles[0]!
   const volt = solved.volt(`${device.id}.${line} in`)
   const current = currents[0]!
-  const flow =
-    device.marking === 'dc'
-      ? Math.min(...currents.map(({ re }) => re))
-      : volt.re * current.re + volt.im * current.im
+  const power = volt.re * current.re + volt.im * current.im
+  const flow = device.marking === 'dc' ? Math.min(...currents.map(({ re }) => re)) : power
   return {
     part: device.id,
     ampere: Math.max(...currents.map(magnitude)),

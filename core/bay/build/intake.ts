@@ -4,6 +4,7 @@ import { TAILS_MM2, tabulatedCpcMm2 } from '../../regulations/earthing'
 import { U0_V } from '../../regulations/supply'
 import type { Colour, Pole, TerminalRef } from '../model/rig'
 import type { Draft } from './draft'
+import { barPart, metalwork } from './parts'
 
 /** Where a board is fed from: the terminals that its tails leave, and its earth. */
 export interface Feed {
@@ -46,62 +47,49 @@ function supplyShares({ arrangement, phases, zeOhm, ipfA }: Installation['intake
 export function buildIntake(draft: Draft, { intake }: Installation): Feed {
   const { arrangement, phases } = intake
   const shares = supplyShares(intake)
+  const atIntake = { board: null, circuit: null } as const
+  const volt = nominalVoltOf(arrangement)
   draft.part({
     id: 'supply',
     name: 'Supply',
     kind: 'supply',
-    board: null,
-    circuit: null,
+    ...atIntake,
     arrangement,
     phases,
-    volt: nominalVoltOf(arrangement),
+    volt,
     ...shares,
   })
-  draft.part({ id: 'meter', name: 'Meter', kind: 'meter', board: null, circuit: null, phases })
-  const met = draft.part({
-    id: 'met',
-    name: 'Main earthing terminal',
-    kind: 'bar',
-    serves: 'E',
-    board: null,
-    circuit: null,
-    terminals: 4,
-  })
-  draft.part({
-    id: 'pipe',
-    name: 'Water pipe',
-    kind: 'metalwork',
-    board: null,
-    circuit: null,
-    toEarthOhm: arrangement === 'TT' ? PLASTIC_PIPE_OHM : PIPE_OHM,
-  })
-
-  const tailsMm2 = Math.min(LARGEST_MM2, TAILS_MM2.get(intake.mainFuseA) ?? 25)
-  const earthMm2 = tabulatedCpcMm2(tailsMm2)
-  const poles: readonly Pole[] = phases === 1 ? ['L'] : ['L1', 'L2', 'L3']
-  poles.forEach((pole, i) =>
-    draft.wire(`supply.${pole}`, `meter.${pole} in`, tailsMm2, TAILS_M, LINE_COLOURS[i]!),
+  draft.part({ id: 'meter', name: 'Meter', kind: 'meter', ...atIntake, phases })
+  const met = draft.part(
+    barPart({ id: 'met', name: 'Main earthing terminal', board: null, serves: 'E', terminals: 4 }),
   )
-  draft.wire('supply.N', 'meter.N in', tailsMm2, TAILS_M, 'blue')
-  if (arrangement === 'TT') {
-    draft.part({
-      id: 'electrode',
-      name: 'Earth electrode',
-      kind: 'metalwork',
-      board: null,
-      circuit: null,
-      toEarthOhm: Math.max(LEAST_OHM, intake.zeOhm - shares.lineOhm - SOURCE_EARTH_OHM),
-    })
-    draft.wire('electrode.E', draft.free(met), earthMm2, TAILS_M, 'green-and-yellow')
-  } else draft.wire('supply.E', draft.free(met), earthMm2, TAILS_M, 'green-and-yellow')
-  draft.wire(draft.free(met), 'pipe.E', 10, 4, 'green-and-yellow')
+  draft.part(metalwork('pipe', 'Water pipe', arrangement === 'TT' ? PLASTIC_PIPE_OHM : PIPE_OHM))
+
+  const areaMm2 = Math.min(LARGEST_MM2, TAILS_MM2.get(intake.mainFuseA) ?? 25)
+  const earthMm2 = tabulatedCpcMm2(areaMm2)
+  const poles: readonly Pole[] = phases === 1 ? ['L'] : ['L1', 'L2', 'L3']
+  const tail = { areaMm2, lengthM: TAILS_M }
+  poles.forEach((pole, i) =>
+    draft.wire(`supply.${pole}`, `meter.${pole} in`, { ...tail, colour: LINE_COLOURS[i]! }),
+  )
+  draft.wire('supply.N', 'meter.N in', { ...tail, colour: 'blue' })
+  const earth = { areaMm2: earthMm2, lengthM: TAILS_M, colour: 'green-and-yellow' } as const
+  draft.wire(earthOf(draft, intake, shares.lineOhm), draft.free(met), earth)
+  draft.wire(draft.free(met), 'pipe.E', { areaMm2: 10, lengthM: 4, colour: 'green-and-yellow' })
   return {
     lines: poles.map((pole) => [pole, `meter.${pole} out`]),
     neutral: 'meter.N out',
     earth: draft.free(met),
-    areaMm2: tailsMm2,
+    areaMm2,
     earthMm2,
     lengthM: TAILS_M,
     run: null,
   }
+}
+
+/** The supply's earth terminal; of TT an electrode of the installation's own. */
+function earthOf(draft: Draft, intake: Installation['intake'], lineOhm: number): TerminalRef {
+  if (intake.arrangement !== 'TT') return 'supply.E'
+  const ohm = Math.max(LEAST_OHM, intake.zeOhm - lineOhm - SOURCE_EARTH_OHM)
+  return `${draft.part(metalwork('electrode', 'Earth electrode', ohm))}.E`
 }

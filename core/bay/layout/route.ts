@@ -1,5 +1,5 @@
 import type { Wire } from '../model/rig'
-import { TERMINAL_R, type BayLayout, type Channel, type PlacedTerminal } from './layout'
+import { TERMINAL_R, type BayLayout, type Channel, type PlacedTerminal } from './placed'
 
 export interface Point {
   readonly x: number

@@ -1,5 +1,5 @@
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
-import type { Rig, TerminalRef, Wire } from './rig'
+import type { BoardFrame, Busbar, DevicePart, Leak, Part, Rig, Run, TerminalRef, Wire } from './rig'
 import {
   indexParts,
   nodeOf,
@@ -41,83 +41,109 @@ export function rigProblems(
   { isWired }: { readonly isWired: boolean } = { isWired: false },
 ): RigProblem[] {
   const parts = indexParts(rig)
-  const problems: RigProblem[] = [...doubles(rig)]
-  const add = (code: RigProblem['code'], where: string, params: RigProblem['params'] = {}) =>
-    problems.push({ code, where, params })
-  const isKnown = (ref: TerminalRef, where: string): boolean => {
-    const part = parts.get(partIdOf(ref))
-    if (!part) add('unknownPart', where, { part: partIdOf(ref) })
-    else if (!terminalsOf(part).includes(terminalNameOf(ref)))
-      add('unknownTerminal', where, {
-        terminal: terminalNameOf(ref),
-        part: part.name,
-        terminals: terminalsOf(part).join(', '),
-      })
-    else return true
-    return false
-  }
-  const runs = new Set(rig.runs.map(({ id }) => id))
-  const frames = new Map(rig.boards.map((board) => [board.id, board]))
-
-  for (const wire of rig.wires) {
-    const areKnown = [isKnown(wire.from, wire.id), isKnown(wire.to, wire.id)].every(Boolean)
-    if (areKnown && wire.from === wire.to)
-      add('sameTerminal', wire.id, { terminal: terminalWords(parts, wire.from) })
-    const ends = areKnown
-      ? `${terminalWords(parts, wire.from)} to ${terminalWords(parts, wire.to)}`
-      : `${wire.from} to ${wire.to}`
-    if (!(wire.lengthM > 0) || !Number.isFinite(wire.lengthM))
-      add('lengthNotPositive', wire.id, { ends, lengthM: wire.lengthM })
-    if (COPPER_OHM_PER_M[wire.areaMm2] === undefined)
-      add('unknownArea', wire.id, {
-        ends,
-        areaMm2: wire.areaMm2,
-        areas: Object.keys(COPPER_OHM_PER_M)
-          .map(Number)
-          .sort((a, b) => a - b)
-          .join(', '),
-      })
-    if ((wire.ohmPerM !== undefined && !(wire.ohmPerM > 0)) || wire.looseOhm?.some((ohm) => !(ohm >= 0)))
-      add('ohmNotPositive', wire.id, { ends })
-    if (wire.run !== null && !runs.has(wire.run)) add('noSuchRun', wire.id, { run: wire.run })
-  }
-  for (const leak of rig.leaks) {
-    isKnown(leak.from, leak.id)
-    isKnown(leak.to, leak.id)
-    if (!(leak.ohm > 0)) add('ohmNotPositive', leak.id, { ends: `${leak.from} to ${leak.to}` })
-  }
-  for (const busbar of rig.busbars) {
-    busbar.teeth.forEach((tooth) => isKnown(tooth, busbar.id))
-    for (const place of [...busbar.missing, ...busbar.cutAfter])
-      if (!(place in busbar.teeth)) add('noTooth', busbar.id, { place, teeth: busbar.teeth.length })
-  }
-  for (const run of rig.runs) {
-    if (!(run.lengthM > 0)) add('lengthNotPositive', run.id, { ends: run.name, lengthM: run.lengthM })
-    run.metal?.forEach((ref) => isKnown(ref, run.id))
-  }
-  const taken = new Map<string, string>()
-  for (const part of rig.parts) {
-    if (part.board === null) continue
-    const frame = frames.get(part.board)
-    if (!frame) add('noSuchBoard', part.id, { board: part.board })
-    else if (part.kind === 'device' && part.way !== null) {
-      if (part.way > frame.ways)
-        add('wayBeyond', part.id, { way: part.way, ways: frame.ways, board: frame.name })
-      for (const pole of part.poles.filter((one) => one !== 'N')) {
-        const key = `${frame.id} ${part.way} ${pole}${frame.phases === 3 && pole === 'L' ? part.id : ''}`
-        const other = taken.get(key)
-        if (other !== undefined) add('wayTaken', part.id, { way: part.way, other, board: frame.name })
-        taken.set(key, part.name)
-      }
-    }
-  }
-  problems.push(...overfull(rig, parts))
   const supplies = rig.parts.filter(({ kind }) => kind === 'supply')
-  if (supplies.length === 0) add('noSupply', rig.name)
-  if (supplies.length > 1)
-    add('twoSupplies', supplies[1]!.id, { one: supplies[0]!.name, other: supplies[1]!.name })
-  if (isWired && supplies.length === 1) problems.push(...unsupplied(rig, parts))
-  return problems
+  return [
+    ...doubles(rig),
+    ...rig.wires.flatMap((wire) => wireProblems(rig, parts, wire)),
+    ...rig.leaks.flatMap((leak) => leakProblems(parts, leak)),
+    ...rig.busbars.flatMap((busbar) => busbarProblems(parts, busbar)),
+    ...rig.runs.flatMap((run) => runProblems(parts, run)),
+    ...frameProblems(rig),
+    ...overfull(rig, parts),
+    ...supplyProblems(rig, supplies),
+    ...(isWired && supplies.length === 1 ? unsupplied(rig, parts) : []),
+  ]
+}
+
+const problem = (code: RigProblem['code'], where: string, params: RigProblem['params'] = {}): RigProblem => ({
+  code,
+  where,
+  params,
+})
+
+/** A terminal that is none; `where` is what names it. */
+function unknown(parts: PartIndex, ref: TerminalRef, where: string): RigProblem[] {
+  const part = parts.get(partIdOf(ref))
+  if (!part) return [problem('unknownPart', where, { part: partIdOf(ref) })]
+  const terminals = terminalsOf(part)
+  if (terminals.includes(terminalNameOf(ref))) return []
+  const params = { terminal: terminalNameOf(ref), part: part.name, terminals: terminals.join(', ') }
+  return [problem('unknownTerminal', where, params)]
+}
+
+const areas = (): string =>
+  Object.keys(COPPER_OHM_PER_M)
+    .map(Number)
+    .sort((a, b) => a - b)
+    .join(', ')
+
+function wireProblems(rig: Rig, parts: PartIndex, wire: Wire): RigProblem[] {
+  const { id, from, to, lengthM, areaMm2, run } = wire
+  const found = [from, to].flatMap((ref) => unknown(parts, ref, id))
+  const words = (ref: TerminalRef) => (found.length === 0 ? terminalWords(parts, ref) : ref)
+  const ends = `${words(from)} to ${words(to)}`
+  if (found.length === 0 && from === to) found.push(problem('sameTerminal', id, { terminal: words(from) }))
+  if (!(lengthM > 0) || !Number.isFinite(lengthM))
+    found.push(problem('lengthNotPositive', id, { ends, lengthM }))
+  if (COPPER_OHM_PER_M[areaMm2] === undefined)
+    found.push(problem('unknownArea', id, { ends, areaMm2, areas: areas() }))
+  if (hasBadOhm(wire)) found.push(problem('ohmNotPositive', id, { ends }))
+  if (run !== null && !rig.runs.some((one) => one.id === run)) found.push(problem('noSuchRun', id, { run }))
+  return found
+}
+
+const hasBadOhm = ({ ohmPerM, looseOhm }: Wire): boolean =>
+  (ohmPerM !== undefined && !(ohmPerM > 0)) || (looseOhm?.some((ohm) => !(ohm >= 0)) ?? false)
+
+const leakProblems = (parts: PartIndex, { id, from, to, ohm }: Leak): RigProblem[] => [
+  ...[from, to].flatMap((ref) => unknown(parts, ref, id)),
+  ...(ohm > 0 ? [] : [problem('ohmNotPositive', id, { ends: `${from} to ${to}` })]),
+]
+
+const busbarProblems = (parts: PartIndex, { id, teeth, missing, cutAfter }: Busbar): RigProblem[] => [
+  ...teeth.flatMap((tooth) => unknown(parts, tooth, id)),
+  ...[...missing, ...cutAfter]
+    .filter((place) => !(place in teeth))
+    .map((place) => problem('noTooth', id, { place, teeth: teeth.length })),
+]
+
+const runProblems = (parts: PartIndex, { id, name, lengthM, metal }: Run): RigProblem[] => [
+  ...(lengthM > 0 ? [] : [problem('lengthNotPositive', id, { ends: name, lengthM })]),
+  ...(metal ?? []).flatMap((ref) => unknown(parts, ref, id)),
+]
+
+/** Parts in frames that are not there, and ways beyond their board or taken twice. */
+function frameProblems(rig: Rig): RigProblem[] {
+  const frames = new Map(rig.boards.map((board) => [board.id, board]))
+  const taken = new Map<string, string>()
+  return rig.parts.flatMap((part): RigProblem[] => {
+    if (part.board === null) return []
+    const frame = frames.get(part.board)
+    if (!frame) return [problem('noSuchBoard', part.id, { board: part.board })]
+    return part.kind === 'device' && part.way !== null ? wayProblems(part, part.way, frame, taken) : []
+  })
+}
+
+function wayProblems(
+  part: DevicePart,
+  way: number,
+  frame: BoardFrame,
+  taken: Map<string, string>,
+): RigProblem[] {
+  const board = frame.name
+  const found = way > frame.ways ? [problem('wayBeyond', part.id, { way, ways: frame.ways, board })] : []
+  for (const pole of part.poles.filter((one) => one !== 'N')) {
+    const key = `${frame.id} ${way} ${pole}${frame.phases === 3 && pole === 'L' ? part.id : ''}`
+    const other = taken.get(key)
+    if (other !== undefined) found.push(problem('wayTaken', part.id, { way, other, board }))
+    taken.set(key, part.name)
+  }
+  return found
+}
+
+function supplyProblems(rig: Rig, [one, other]: readonly Part[]): RigProblem[] {
+  if (!one) return [problem('noSupply', rig.name)]
+  return other ? [problem('twoSupplies', other.id, { one: one.name, other: other.name })] : []
 }
 
 function doubles(rig: Rig): RigProblem[] {

@@ -1,4 +1,4 @@
-import type { Part, Pole, Rig, TerminalRef } from './rig'
+import type { Part, Pole, Rig, Supply, TerminalRef } from './rig'
 
 const sides = (poles: readonly Pole[]): string[] => [
   ...poles.map((pole) => `${pole} in`),
@@ -6,13 +6,22 @@ const sides = (poles: readonly Pole[]): string[] => [
 ]
 const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
 
+const SWITCH_TERMINALS = {
+  'one-way': ['C', 'L1', 'E'],
+  'two-way': ['C', 'L1', 'L2', 'E'],
+  intermediate: ['A1', 'A2', 'B1', 'B2', 'E'],
+} as const
+
+function supplyTerminals({ arrangement, phases }: Supply): readonly string[] {
+  if (arrangement === 'battery') return ['+', '−']
+  return [...linesOf(phases), 'N', ...(arrangement === 'TT' ? [] : ['E'])]
+}
+
 /** Names of a part's terminals, in the order in which they are drawn. */
 export function terminalsOf(part: Part): readonly string[] {
   switch (part.kind) {
     case 'supply':
-      return part.arrangement === 'battery'
-        ? ['+', '−']
-        : [...linesOf(part.phases), 'N', ...(part.arrangement === 'TT' ? [] : ['E'])]
+      return supplyTerminals(part)
     case 'meter':
       return sides([...linesOf(part.phases), 'N'])
     case 'device':
@@ -21,14 +30,9 @@ export function terminalsOf(part: Part): readonly string[] {
       return Array.from({ length: part.terminals }, (_, i) => String(i + 1))
     case 'arrester':
       return [...part.poles, 'E']
-    case 'socket':
-      return ['L', 'N', 'E']
     case 'switch':
-      return part.action === 'intermediate'
-        ? ['A1', 'A2', 'B1', 'B2', 'E']
-        : part.action === 'two-way'
-          ? ['C', 'L1', 'L2', 'E']
-          : ['C', 'L1', 'E']
+      return SWITCH_TERMINALS[part.action]
+    case 'socket':
     case 'lampholder':
       return ['L', 'N', 'E']
     case 'appliance':

@@ -50,8 +50,8 @@ export function wayBetween(
     open.delete(here)
     if (here === b) return best.get(here)!
     for (const route of routes) {
-      const next = route.a === here ? route.b : route.b === here ? route.a : undefined
-      if (next === undefined) continue
+      if (route.a !== here && route.b !== here) continue
+      const next = route.a === here ? route.b : route.a
       const lengthM = best.get(here)!.lengthM + route.lengthM
       if (lengthM >= (best.get(next)?.lengthM ?? Infinity)) continue
       best.set(next, { lengthM, run: route.run })

@@ -1,34 +1,23 @@
-import { createDraft } from '../build/draft'
-import type { DevicePart, Rig } from '../model/rig'
+import { createDraft, type Draft } from '../build/draft'
+import { barPart, devicePart } from '../build/parts'
+import type { Colour, Rig } from '../model/rig'
 
-const device = (
-  parts: Pick<DevicePart, 'id' | 'name' | 'role' | 'poles' | 'ratingA'> & Partial<DevicePart>,
-): DevicePart => ({
-  kind: 'device',
-  board: 'b1',
-  circuit: null,
-  solid: [],
-  hasEarth: false,
-  overcurrent: null,
-  residual: null,
-  detectsArcs: false,
-  plugFuseA: null,
-  marking: 'either',
-  way: null,
-  ...parts,
-})
+const BOARD = 'b1'
+const EARTH = 'green-and-yellow'
 
 /** One lamp from three places: two-way, intermediate, two-way. */
 export function threeSwitches(): Rig {
   const draft = createDraft()
-  draft.frame({
-    id: 'b1',
-    name: 'Practice board',
-    phases: 1,
-    ways: 2,
-    blanks: [2],
-    labels: { 1: 'Stair lighting' },
-  })
+  buildStairBoard(draft)
+  buildStairSwitches(draft)
+  wireStairBoard(draft)
+  wireStairSwitches(draft)
+  return draft.rig('One lamp, three switches')
+}
+
+function buildStairBoard(draft: Draft): void {
+  const labels = { 1: 'Stair lighting' }
+  draft.frame({ id: BOARD, name: 'Practice board', phases: 1, ways: 2, blanks: [2], labels })
   draft.part({
     id: 'supply',
     name: 'Supply',
@@ -42,40 +31,24 @@ export function threeSwitches(): Rig {
     neutralOhm: 0.07,
     earthOhm: 0.14,
   })
-  draft.part({
-    id: 'met',
-    name: 'Main earthing terminal',
-    kind: 'bar',
-    serves: 'E',
-    board: null,
-    circuit: null,
-    terminals: 3,
-  })
+  draft.part(barPart({ id: 'met', name: 'Main earthing terminal', board: null, serves: 'E', terminals: 3 }))
   draft.part(
-    device({ id: 'b1main', name: 'Main switch', role: 'main-switch', poles: ['L', 'N'], ratingA: 100 }),
+    devicePart({
+      id: 'b1main',
+      name: 'Main switch',
+      board: BOARD,
+      role: 'main-switch',
+      poles: ['L', 'N'],
+      ratingA: 100,
+    }),
   )
-  draft.part({
-    id: 'b1n',
-    name: 'Neutral bar',
-    kind: 'bar',
-    serves: 'N',
-    board: 'b1',
-    circuit: null,
-    terminals: 3,
-  })
-  draft.part({
-    id: 'b1e',
-    name: 'Earth bar',
-    kind: 'bar',
-    serves: 'E',
-    board: 'b1',
-    circuit: null,
-    terminals: 3,
-  })
+  draft.part(barPart({ id: 'b1n', name: 'Neutral bar', board: BOARD, serves: 'N', terminals: 3 }))
+  draft.part(barPart({ id: 'b1e', name: 'Earth bar', board: BOARD, serves: 'E', terminals: 3 }))
   draft.part(
-    device({
+    devicePart({
       id: 'b1w1',
       name: 'Way 1',
+      board: BOARD,
       role: 'way',
       circuit: 'c1',
       poles: ['L', 'N'],
@@ -86,84 +59,61 @@ export function threeSwitches(): Rig {
       residual: { ratedA: 0.03, type: 'A', isDelayed: false },
     }),
   )
-  draft.part({
-    id: 'c1a',
-    name: 'Switch, foot',
-    kind: 'switch',
-    action: 'two-way',
-    board: null,
-    circuit: 'c1',
-  })
-  draft.part({
-    id: 'c1b',
-    name: 'Switch, landing',
-    kind: 'switch',
-    action: 'intermediate',
-    board: null,
-    circuit: 'c1',
-  })
-  draft.part({
-    id: 'c1c',
-    name: 'Switch, head',
-    kind: 'switch',
-    action: 'two-way',
-    board: null,
-    circuit: 'c1',
-  })
+}
+
+function buildStairSwitches(draft: Draft): void {
+  const atStair = { board: null, circuit: 'c1' } as const
+  draft.part({ id: 'c1a', name: 'Switch, foot', kind: 'switch', action: 'two-way', ...atStair })
+  draft.part({ id: 'c1b', name: 'Switch, landing', kind: 'switch', action: 'intermediate', ...atStair })
+  draft.part({ id: 'c1c', name: 'Switch, head', kind: 'switch', action: 'two-way', ...atStair })
   draft.part({
     id: 'c1p1',
     name: 'Lamp',
     kind: 'lampholder',
     holder: 'screw',
     load: { kind: 'filament', watt: 60 },
-    board: null,
-    circuit: 'c1',
+    ...atStair,
   })
-  draft.wire('supply.L', 'b1main.L in', 25, 1.5, 'brown')
-  draft.wire('supply.N', 'b1main.N in', 25, 1.5, 'blue')
-  draft.wire('supply.E', 'met.1', 16, 1.5, 'green-and-yellow')
-  draft.wire('met.2', 'b1e.1', 16, 1.5, 'green-and-yellow')
-  draft.wire('b1main.N out', 'b1n.1', 16, 0.3, 'blue')
-  draft.wire('b1w1.N in', 'b1n.2', 6, 0.3, 'blue')
-  draft.busbar({
-    id: 'b1bus',
-    name: 'Busbar',
-    teeth: ['b1main.L out', 'b1w1.L in'],
-    missing: [],
-    cutAfter: [],
-  })
+}
+
+function wireStairBoard(draft: Draft): void {
+  const tail = { areaMm2: 25, lengthM: 1.5 }
+  const earth = { areaMm2: 16, lengthM: 1.5, colour: EARTH } as const
+  draft.wire('supply.L', 'b1main.L in', { ...tail, colour: 'brown' })
+  draft.wire('supply.N', 'b1main.N in', { ...tail, colour: 'blue' })
+  draft.wire('supply.E', 'met.1', earth)
+  draft.wire('met.2', 'b1e.1', earth)
+  draft.wire('b1main.N out', 'b1n.1', { areaMm2: 16, lengthM: 0.3, colour: 'blue' })
+  draft.wire('b1w1.N in', 'b1n.2', { areaMm2: 6, lengthM: 0.3, colour: 'blue' })
+  draft.busbar({ id: 'b1bus', name: 'Busbar', teeth: ['b1main.L out', 'b1w1.L in'] })
+}
+
+/** Conductors of the stair: from, to, length in m, colour. */
+const STAIR: readonly (readonly [string, string, number, Colour])[] = [
+  ['b1w1.L out', 'c1a.C', 4, 'brown'],
+  ['c1a.L1', 'c1b.A1', 5, 'black'],
+  ['c1a.L2', 'c1b.A2', 5, 'grey'],
+  ['c1b.B1', 'c1c.L1', 5, 'black'],
+  ['c1b.B2', 'c1c.L2', 5, 'grey'],
+  ['c1c.C', 'c1p1.L', 4, 'brown'],
+  ['b1w1.N out', 'c1p1.N', 14, 'blue'],
+  ['b1e.2', 'c1a.E', 4, EARTH],
+  ['c1a.E', 'c1b.E', 5, EARTH],
+  ['c1b.E', 'c1c.E', 5, EARTH],
+  ['c1c.E', 'c1p1.E', 4, EARTH],
+]
+
+function wireStairSwitches(draft: Draft): void {
   const run = draft.run({ id: 'c1run', name: 'Stair lighting', made: 'plastic', lengthM: 18, metal: null })
-  const lay = (
-    from: string,
-    to: string,
-    lengthM: number,
-    colour: 'brown' | 'blue' | 'green-and-yellow' | 'black' | 'grey',
-  ) => draft.wire(from, to, 1.5, lengthM, colour, { run })
-  lay('b1w1.L out', 'c1a.C', 4, 'brown')
-  lay('c1a.L1', 'c1b.A1', 5, 'black')
-  lay('c1a.L2', 'c1b.A2', 5, 'grey')
-  lay('c1b.B1', 'c1c.L1', 5, 'black')
-  lay('c1b.B2', 'c1c.L2', 5, 'grey')
-  lay('c1c.C', 'c1p1.L', 4, 'brown')
-  lay('b1w1.N out', 'c1p1.N', 14, 'blue')
-  lay('b1e.2', 'c1a.E', 4, 'green-and-yellow')
-  lay('c1a.E', 'c1b.E', 5, 'green-and-yellow')
-  lay('c1b.E', 'c1c.E', 5, 'green-and-yellow')
-  lay('c1c.E', 'c1p1.E', 4, 'green-and-yellow')
-  return draft.rig('One lamp, three switches')
+  for (const [from, to, lengthM, colour] of STAIR)
+    draft.wire(from, to, { areaMm2: 1.5, lengthM, colour, run })
 }
 
 /** A battery board of 48 V with a two-pole breaker whose poles are marked +. */
 export function batteryBoard(): Rig {
   const draft = createDraft()
-  draft.frame({
-    id: 'b1',
-    name: 'Battery board',
-    phases: 1,
-    ways: 2,
-    blanks: [2],
-    labels: { 1: 'Emergency lighting' },
-  })
+  const labels = { 1: 'Emergency lighting' }
+  draft.frame({ id: BOARD, name: 'Battery board', phases: 1, ways: 2, blanks: [2], labels })
   draft.part({
     id: 'supply',
     name: 'Traction battery',
@@ -178,9 +128,10 @@ export function batteryBoard(): Rig {
     earthOhm: 1,
   })
   draft.part(
-    device({
+    devicePart({
       id: 'b1w1',
       name: 'Way 1',
+      board: BOARD,
       role: 'way',
       circuit: 'c1',
       poles: ['+', '−'],
@@ -200,10 +151,10 @@ export function batteryBoard(): Rig {
     load: { kind: 'resistive', watt: 120 },
   })
   const run = draft.run({ id: 'c1run', name: 'Emergency lighting', made: 'cable', lengthM: 6, metal: null })
-  draft.wire('supply.+', 'b1w1.+ in', 4, 1, 'brown')
+  draft.wire('supply.+', 'b1w1.+ in', { areaMm2: 4, lengthM: 1, colour: 'brown' })
   // In each pole the current enters at the + mark: in the negative pole it comes from the load.
-  draft.wire('b1w1.− out', 'supply.−', 4, 1, 'grey')
-  draft.wire('b1w1.+ out', 'c1p1.+', 2.5, 6, 'brown', { run })
-  draft.wire('c1p1.−', 'b1w1.− in', 2.5, 6, 'grey', { run })
+  draft.wire('b1w1.− out', 'supply.−', { areaMm2: 4, lengthM: 1, colour: 'grey' })
+  draft.wire('b1w1.+ out', 'c1p1.+', { areaMm2: 2.5, lengthM: 6, colour: 'brown', run })
+  draft.wire('c1p1.−', 'b1w1.− in', { areaMm2: 2.5, lengthM: 6, colour: 'grey', run })
   return draft.rig('Battery board')
 }

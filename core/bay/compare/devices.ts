@@ -1,0 +1,53 @@
+import type { DevicePart, Part, Rig } from '../model/rig'
+import type { Difference } from './difference'
+
+/** Devices that are missing, stand the other way round, or are of another rating. */
+export const deviceDifferences = (intended: Rig, built: Rig): Difference[] =>
+  intended.parts.flatMap((part): Difference[] => {
+    if (part.kind !== 'device') return []
+    const is = built.parts.find(({ id }) => id === part.id)
+    if (!isDevice(is)) return [changed(part, 'fault', { what: 'missing' })]
+    const isReversed = part.marking !== 'either' && isTurned(built, part.id) && !isTurned(intended, part.id)
+    return [...(isReversed ? [reversed(part)] : []), ...ratings(part, is)]
+  })
+
+const isDevice = (part: Part | undefined): part is DevicePart => part?.kind === 'device'
+
+/** The comb feeds its outgoing terminals. */
+const isTurned = (rig: Rig, id: string): boolean =>
+  rig.busbars.some(({ teeth }) =>
+    teeth.slice(1).some((tooth) => tooth.startsWith(`${id}.`) && tooth.endsWith(' out')),
+  )
+
+function ratings(want: DevicePart, is: DevicePart): Difference[] {
+  const found: Difference[] = []
+  if (is.ratingA !== want.ratingA || is.overcurrent?.curve !== want.overcurrent?.curve)
+    found.push(changed(want, 'fault', { what: overcurrentOf(is), want: overcurrentOf(want) }))
+  if (is.residual?.ratedA !== want.residual?.ratedA)
+    found.push(
+      changed(want, 'critical', {
+        what: is.residual ? residualOf(is.residual) : 'no RCD',
+        want: want.residual ? residualOf(want.residual) : 'none',
+      }),
+    )
+  return found
+}
+
+const overcurrentOf = ({ overcurrent, ratingA }: DevicePart): string =>
+  `${overcurrent?.curve ?? ''}${ratingA} A`
+const residualOf = ({ ratedA }: NonNullable<DevicePart['residual']>): string => `${ratedA * 1e3} mA`
+
+const changed = (
+  { id }: DevicePart,
+  seriousness: Difference['seriousness'],
+  params: Difference['params'],
+): Difference => ({ code: 'thingChanged', seriousness, wire: null, at: [id], role: null, params })
+
+const reversed = ({ id, poles }: DevicePart): Difference => ({
+  code: 'deviceReversed',
+  seriousness: 'critical',
+  wire: null,
+  at: [`${id}.${poles[0]} in`],
+  role: null,
+  params: {},
+})

@@ -1,0 +1,71 @@
+import type { BoardFrame, DevicePart, Part, Rig, TerminalRef } from '../model/rig'
+import { partIdOf } from '../model/terminals'
+
+export interface Rect {
+  readonly x: number
+  readonly y: number
+  readonly w: number
+  readonly h: number
+}
+
+export interface PlacedTerminal {
+  readonly ref: TerminalRef
+  readonly x: number
+  readonly y: number
+  /** What stands in its circle. */
+  readonly label: string
+  /** The channel that its conductors leave into. */
+  readonly channel: string
+}
+
+/** A strip in which conductors run side by side: along x between two y, or the other way round. */
+export interface Channel {
+  readonly id: string
+  readonly from: number
+  readonly to: number
+  /** The upright strips that it opens into. */
+  readonly trunks: readonly string[]
+}
+
+export interface PlacedBusbar {
+  readonly id: string
+  readonly y: number
+  readonly teeth: readonly { readonly x: number; readonly top: number; readonly place: number }[]
+}
+
+/** Where everything of a bay is drawn. Depends on its parts alone, so nothing moves while somebody wires. */
+export interface BayLayout {
+  readonly width: number
+  readonly height: number
+  readonly frames: readonly (Rect & { readonly board: BoardFrame })[]
+  readonly boxes: readonly (Rect & { readonly part: Part })[]
+  readonly slots: readonly (Rect & { readonly board: string; readonly way: number })[]
+  readonly groups: readonly (Rect & { readonly name: string })[]
+  readonly terminals: ReadonlyMap<TerminalRef, PlacedTerminal>
+  readonly busbars: readonly PlacedBusbar[]
+  readonly channels: ReadonlyMap<string, Channel>
+  readonly trunks: ReadonlyMap<string, Channel>
+}
+
+export const TERMINAL_R = 13
+/** From terminal to terminal, and from conductor to conductor in a strip. */
+export const PITCH = 38
+export const LANE = 7
+export const PAD = 12
+export const GAP = 18
+export const HEAD = 30
+/** A letter of a name. */
+export const LETTER_W = 8.3
+
+export const isWay = (part: Part): part is DevicePart => part.kind === 'device' && part.role === 'way'
+
+/** Devices of a board in the order in which they stand: main switch, then each busbar's, then the rest. */
+export function railOrder(rig: Rig, board: string): DevicePart[] {
+  const own = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board === board)
+  const byId = new Map(own.map((part) => [part.id, part]))
+  const ordered = [
+    ...own.filter(({ role }) => role === 'main-switch'),
+    ...rig.busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? [])),
+  ]
+  return [...new Set([...ordered, ...own])]
+}
