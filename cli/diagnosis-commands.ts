@@ -33,7 +33,9 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
     const told = expected.get(test.key)
     const seen = outcomes.get(test.key)
     if (!told) return []
-    const verdict = !seen ? 'missing' : cost(test.kind, seen, told) > FITS ? 'odd' : 'fits'
+    const isOdd = seen !== undefined && cost(test.kind, seen, told) > FITS
+    const read = isOdd ? 'odd' : 'fits'
+    const verdict = seen ? read : 'missing'
     return [
       {
         test: test.key,
@@ -54,15 +56,11 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
     ),
     ...problems.map(({ key, problem }) => `${key} ${PROBLEM_WORDS[problem]}`),
   ]
+  const exitOfRows = rows.some(({ verdict }) => verdict !== 'fits') ? EXIT.engineering : EXIT.done
   return {
     json: { rows, problems },
     explained: lines.join('\n'),
-    code:
-      problems.length > 0
-        ? EXIT.input
-        : rows.some(({ verdict }) => verdict !== 'fits')
-          ? EXIT.engineering
-          : EXIT.done,
+    code: problems.length > 0 ? EXIT.input : exitOfRows,
   }
 }
 

@@ -35,6 +35,11 @@ const HEADING = [
 ]
 const LIST = ' '
 
+function decisionCell(met: boolean | undefined): string {
+  if (met === undefined) return ''
+  return met ? 'met' : 'not yet'
+}
+
 export function writeResults(rows: readonly ResultRow[]): string {
   return writeCsv(
     HEADING,
@@ -47,7 +52,7 @@ export function writeResults(rows: readonly ResultRow[]): string {
       row.stage,
       row.mark ?? '',
       row.outOf ?? '',
-      row.met === undefined ? '' : row.met ? 'met' : 'not yet',
+      decisionCell(row.met),
       row.criteriaMet.join(LIST),
       row.criteriaOpen.join(LIST),
       row.decidedBy,

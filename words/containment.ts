@@ -1,5 +1,6 @@
-import type { Pull, RunProblem } from '#core/containment/check'
-import type { Pattern } from '#core/containment/measure'
+import type { Pull } from '#core/containment/draw'
+import type { RunProblem } from '#core/containment/run-problem'
+import type { Pattern } from '#core/containment/patterns'
 import type { RunPart } from '#core/containment/parts-met'
 import type { Direction, Joint } from '#core/containment/containment-run'
 

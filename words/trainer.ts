@@ -200,11 +200,10 @@ export function lineWords(line: Line, parts: PartIndex, point: string): string {
 }
 
 /** What a plug-in indicator or a non-contact detector shows. */
-export const saysWords = (says: Says): string =>
-  says === 'lit'
-    ? 'lit'
-    : says in GLOW
-      ? GLOW[says as keyof typeof GLOW]
-      : SOCKET_WORDS[says as keyof typeof SOCKET_WORDS]
-
-const GLOW = { glows: 'glows', noGlow: 'does not glow' } as const
+const SAYS: Readonly<Record<Says, string>> = {
+  ...SOCKET_WORDS,
+  lit: 'lit',
+  glows: 'glows',
+  noGlow: 'does not glow',
+}
+export const saysWords = (says: Says): string => SAYS[says]

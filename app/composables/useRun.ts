@@ -1,5 +1,6 @@
 import { billOf } from '#core/containment/bill'
-import { drawSections, pullOf, runProblems } from '#core/containment/check'
+import { drawSections, pullOf } from '#core/containment/draw'
+import { runProblems } from '#core/containment/check'
 import type { Piece } from '#core/containment/cutting'
 import { addStraight, readRun, removeStraight, type RunFields } from '#core/containment/form'
 import { sizeOf, stockMm as stockOf, type Direction } from '#core/containment/containment-run'

@@ -1,32 +1,10 @@
-import { tangentMm } from './bending'
-import { AXES, cornersOf, directionsOf, distanceBetween, dot, lengthOf, plus } from './geometry'
-import { mitreExtraMm } from './mitre'
-import { stockMm, type ContainmentRun, type Former } from './containment-run'
+import { stockMm, type ContainmentRun, type Detour, type Former, type Straight } from './containment-run'
+import { drawSections } from './draw'
+import { AXES, directionsOf, dot } from './geometry'
+import { legProblems } from './legs'
+import { AT_BOX_MM, runProblem, type RunProblem } from './run-problem'
 import { tubesOf } from './tubes'
 
-/** Something that cannot be bent or fixed as it is entered, at which straight, with the nearest that works. */
-export interface RunProblem {
-  readonly straight: number
-  readonly code:
-    | 'short'
-    | 'detourTight'
-    | 'flatShort'
-    | 'turnsBack'
-    | 'couplerTurns'
-    | 'detourOutside'
-    | 'angle'
-    | 'crosses'
-    | 'tooLong'
-    | 'notPositive'
-    | 'tooManyBends'
-  /** The nearest value that works, mm or °. */
-  readonly nearest: number | null
-}
-
-/** A former holds this much straight tube between two bends, mm; common practice, no source. */
-const BETWEEN_BENDS_MM = 20
-/** A spout and its lock need this much straight before a bend, mm; common practice, no source. */
-const AT_BOX_MM = 30
 const ANGLES = { least: 10, most: 90, mostDetour: 60 } as const
 /** Right angles between two draw points; common practice, no source. A centre may choose another number. */
 export const MOST_RIGHT_ANGLES = 2
@@ -37,123 +15,59 @@ export function runProblems(
   former: Former,
   mostRightAngles = MOST_RIGHT_ANGLES,
 ): RunProblem[] {
+  const entered = run.straights.flatMap((straight, i) => straightProblems(run, straight, i))
+  // What is entered wrong has no shape yet.
+  const all = entered.length > 0 ? entered : shapeProblems(run, former, mostRightAngles)
+  return [...new Map(all.map((problem) => [JSON.stringify(problem), problem])).values()]
+}
+
+function straightProblems(run: ContainmentRun, straight: Straight, i: number): RunProblem[] {
+  const { lengthMm, setDeg, detour } = straight
+  const found: RunProblem[] = []
+  if (!(lengthMm > 0)) found.push(runProblem(i, 'notPositive'))
+  if (i > 0 && !isAngle(setDeg, ANGLES.most)) found.push(angleProblem(i, setDeg, ANGLES.most))
   return [
-    ...new Map(
-      allProblems(run, former, mostRightAngles).map((problem) => [JSON.stringify(problem), problem]),
-    ).values(),
+    ...found,
+    ...directionProblems(run, straight, i),
+    ...(detour ? detourProblems(detour, lengthMm, i) : []),
   ]
 }
 
-function allProblems(run: ContainmentRun, former: Former, mostRightAngles: number): RunProblem[] {
-  const { straights } = run
-  const problems: RunProblem[] = []
-  const add = (straight: number, code: RunProblem['code'], nearest: number | null = null) =>
-    problems.push({ straight, code, nearest: nearest === null ? null : Math.ceil(nearest) })
-  straights.forEach(({ lengthMm, setDeg, to, detour }, i) => {
-    if (!(lengthMm > 0)) add(i, 'notPositive')
-    if (i > 0 && (setDeg < ANGLES.least || setDeg > ANGLES.most))
-      add(i, 'angle', Math.min(ANGLES.most, Math.max(ANGLES.least, setDeg)))
-    const before = directionsOf(straights)[i - 1]
-    // Straight on is a bend of nothing; through a box or coupler it is a way.
-    const along = before ? dot(before, AXES[to]) : 0
-    const isOn = straights[i - 1]?.then === 'box' || straights[i - 1]?.then === 'coupler'
-    if (along < -0.999 || (along > 0.999 && !isOn)) add(i, 'turnsBack')
-    if (before && straights[i - 1]!.then === 'coupler' && along < 0.999) add(i, 'couplerTurns')
-    if (!detour) return
-    if (detour.angleDeg < ANGLES.least || detour.angleDeg > ANGLES.mostDetour)
-      add(i, 'angle', Math.min(ANGLES.mostDetour, Math.max(ANGLES.least, detour.angleDeg)))
-    else {
-      const travel = detour.heightMm / Math.tan((detour.angleDeg * Math.PI) / 180)
-      const needs = detour.kind === 'bridge' ? 2 * travel + detour.flatMm : travel
-      if (detour.atMm + needs >= lengthMm) add(i, 'detourOutside', detour.atMm + needs + AT_BOX_MM)
-    }
-  })
-  if (problems.length > 0) return problems
+const isAngle = (deg: number, most: number): boolean => deg >= ANGLES.least && deg <= most
+const angleProblem = (i: number, deg: number, most: number): RunProblem =>
+  runProblem(i, 'angle', Math.min(most, Math.max(ANGLES.least, deg)))
 
-  const corners = cornersOf(run)
-  const isBent = run.made === 'conduit'
-  /** What a formed corner takes of its legs: the tangent of a bend, the inside of a mitre. */
-  const taken = (i: number): number => {
-    const { angleDeg } = corners[i]!
-    if (isBent) return tangentMm(former, angleDeg)
-    return run.made === 'trunking'
-      ? mitreExtraMm(
-          run,
-          plus(corners[i]!.at, corners[i - 1]!.at, -1),
-          plus(corners[i + 1]!.at, corners[i]!.at, -1),
-          angleDeg,
-        )
-      : 0
-  }
-  /** Between the sets of a detour it is the detour that is too small, elsewhere the straight. */
-  function tight(i: number, least: number, leg: number): void {
-    const { straight, joint } = corners[i]!
-    const { detour, lengthMm } = straights[straight]!
-    const isInside =
-      detour !== null &&
-      joint === 'set' &&
-      corners[i - 1]!.joint === 'set' &&
-      corners[i - 1]!.straight === straight
-    if (!isInside) return void add(straight, 'short', lengthMm + least - leg)
-    const sets = corners
-      .slice(0, i)
-      .filter((corner) => corner.straight === straight && corner.joint === 'set').length
-    if (detour.kind === 'bridge' && sets === 2) add(straight, 'flatShort', least)
-    else add(straight, 'detourTight', least * Math.sin((detour.angleDeg * Math.PI) / 180))
-  }
-  const isFormed = (i: number) => corners[i]!.joint === 'bend' || corners[i]!.joint === 'set'
-  for (let i = 1; i < corners.length; i += 1) {
-    const leg = lengthOf(plus(corners[i]!.at, corners[i - 1]!.at, -1))
-    const tangents = [i - 1, i].map((at) => (isFormed(at) ? taken(at) : 0))
-    const both = isFormed(i - 1) && isFormed(i)
-    const least =
-      tangents[0]! +
-      tangents[1]! +
-      (!isBent ? 1 : both ? BETWEEN_BENDS_MM : isFormed(i - 1) || isFormed(i) ? AT_BOX_MM : 1)
-    if (leg < least) tight(i, least, leg)
-    for (let k = 1; k < i - 1; k += 1) {
-      if (
-        distanceBetween([corners[k - 1]!.at, corners[k]!.at], [corners[i - 1]!.at, corners[i]!.at]) <
-        run.sizeMm
-      ) {
-        add(corners[i]!.straight, 'crosses')
-        break
-      }
-    }
-  }
-  for (const tube of tubesOf(run, former)) {
-    if (tube.cutMm > stockMm(run)) add(tube.straights.at(-1)!, 'tooLong', stockMm(run))
-  }
+/** Straight on is a bend of nothing; through a box or coupler it is a way. */
+function directionProblems({ straights }: ContainmentRun, { to }: Straight, i: number): RunProblem[] {
+  const before = directionsOf(straights)[i - 1]
+  if (!before) return []
+  const joint = straights[i - 1]!.then
+  const along = dot(before, AXES[to])
+  const turnsBack = along < -0.999 || (along > 0.999 && joint !== 'box' && joint !== 'coupler')
+  return [
+    ...(turnsBack ? [runProblem(i, 'turnsBack')] : []),
+    ...(joint === 'coupler' && along < 0.999 ? [runProblem(i, 'couplerTurns')] : []),
+  ]
+}
+
+function detourProblems(detour: Detour, lengthMm: number, i: number): RunProblem[] {
+  const { angleDeg, heightMm, kind, flatMm, atMm } = detour
+  if (!isAngle(angleDeg, ANGLES.mostDetour)) return [angleProblem(i, angleDeg, ANGLES.mostDetour)]
+  const travel = heightMm / Math.tan((angleDeg * Math.PI) / 180)
+  const needs = atMm + (kind === 'bridge' ? 2 * travel + flatMm : travel)
+  return needs >= lengthMm ? [runProblem(i, 'detourOutside', needs + AT_BOX_MM)] : []
+}
+
+function shapeProblems(run: ContainmentRun, former: Former, mostRightAngles: number): RunProblem[] {
+  const stock = stockMm(run)
+  const tooLong = tubesOf(run, former).filter(({ cutMm }) => cutMm > stock)
   // Into trunking and tray cables are laid, not drawn.
-  if (!isBent) return problems
-  for (const { rightAngles, straight } of drawSections(run))
-    if (rightAngles > mostRightAngles + 0.01) add(straight, 'tooManyBends', mostRightAngles)
-  return problems
-}
-
-/** Between two points at which one can draw: how far, and how many right angles together. */
-export function drawSections(
-  run: ContainmentRun,
-): { readonly straight: number; readonly lengthMm: number; readonly rightAngles: number }[] {
-  const corners = cornersOf(run)
-  const sections: { straight: number; lengthMm: number; rightAngles: number }[] = []
-  let [length, angle] = [0, 0]
-  for (let i = 1; i < corners.length; i += 1) {
-    const { at, joint, angleDeg, straight } = corners[i]!
-    length += lengthOf(plus(at, corners[i - 1]!.at, -1))
-    if (joint === 'bend' || joint === 'set') angle += angleDeg
-    else if (joint !== 'coupler') {
-      sections.push({ straight, lengthMm: length, rightAngles: angle / 90 })
-      ;[length, angle] = [0, 0]
-    }
-  }
-  return sections
-}
-
-/** How hard it pulls: each bend multiplies the pull by e^(μθ). Friction of new insulation in conduit about 0.4; common practice, no source. */
-const FRICTION = 0.4
-export type Pull = 'easy' | 'fair' | 'hard'
-export function pullOf(rightAngles: number): { readonly factor: number; readonly pull: Pull } {
-  const factor = Math.exp((FRICTION * rightAngles * Math.PI) / 2)
-  return { factor, pull: factor < 2 ? 'easy' : factor < 3.6 ? 'fair' : 'hard' }
+  const sections = run.made === 'conduit' ? drawSections(run) : []
+  return [
+    ...legProblems(run, former),
+    ...tooLong.map(({ straights }) => runProblem(straights.at(-1)!, 'tooLong', stock)),
+    ...sections
+      .filter(({ rightAngles }) => rightAngles > mostRightAngles + 0.01)
+      .map(({ straight }) => runProblem(straight, 'tooManyBends', mostRightAngles)),
+  ]
 }

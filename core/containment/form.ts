@@ -9,6 +9,7 @@ import {
   SIZES,
   usualFormer,
   type ContainmentRun,
+  type Detour,
   type Direction,
   type Former,
   type Joint,
@@ -41,83 +42,104 @@ export const straightIds = (fields: RunFields): string[] => (fields.order ?? '')
 
 /** Reads a run; every box that cannot be read is named, with what to write. */
 export function readRun(fields: RunFields): ReadRun {
-  const problems: Record<string, string> = {}
-  const number = (key: string, least: number, most: number, usual?: number): number => {
-    const text = (fields[key] ?? '')
+  const boxes = new Boxes(fields)
+  const run = readDrawing(boxes, fields)
+  const usual = usualFormer(run)
+  const former: Former = {
+    radiusMm: boxes.number('radius', 20, 500, usual.radiusMm),
+    startMm: boxes.number('start', -200, 200, 0),
+    springDeg: boxes.number('spring', 0, 20, usual.springDeg),
+  }
+  const sheet: RunSheet = {
+    run,
+    former,
+    bays: Math.round(boxes.number('bays', 1, 60, 1)),
+    toleranceMm: boxes.number('tolerance', 0.5, 20, TOLERANCE_MM),
+    passPercent: boxes.number('pass', 1, 100, PASS_PERCENT),
+    mostRightAngles: boxes.number('bends', 1, 6, MOST_RIGHT_ANGLES),
+    spanK: boxes.number('span', 0, 80, 20),
+    areasMm2: readAreas(boxes, fields.areas ?? ''),
+  }
+  const { problems } = boxes
+  return { sheet: Object.keys(problems).length === 0 ? sheet : undefined, problems }
+}
+
+/** Boxes as they are read; what cannot be is noted under its key. */
+class Boxes {
+  readonly problems: Record<string, string> = {}
+
+  constructor(readonly fields: RunFields) {}
+
+  number(key: string, least: number, most: number, usual?: number): number {
+    const text = (this.fields[key] ?? '')
       .trim()
       .replace(',', '.')
       .replace(/\s*(mm|m|°|K)$/i, '')
     if (text === '' && usual !== undefined) return usual
     const value = Number(text)
-    if (text === '' || !Number.isFinite(value) || value < least || value > most) {
-      problems[key] = `A number from ${least} to ${most}.`
-      return least
-    }
-    return value
+    if (text !== '' && Number.isFinite(value) && value >= least && value <= most) return value
+    this.problems[key] = `A number from ${least} to ${most}.`
+    return least
   }
-  const choice = <T extends string>(key: string, values: readonly T[], usual: T): T =>
-    (values as readonly string[]).includes(fields[key] ?? '') ? (fields[key] as T) : usual
+
+  choice<T extends string>(key: string, values: readonly T[], usual: T): T {
+    const text = this.fields[key] ?? ''
+    return (values as readonly string[]).includes(text) ? (text as T) : usual
+  }
+}
+
+function readDrawing(boxes: Boxes, fields: RunFields): ContainmentRun {
   const ids = straightIds(fields)
-  if (ids.length === 0) problems.order = 'Add a first straight.'
-  const material = choice<RunMaterial>('material', MATERIALS, 'pvc')
-  const made = choice('made', MADE, 'conduit')
+  if (ids.length === 0) boxes.problems.order = 'Add a first straight.'
+  const material = boxes.choice<RunMaterial>('material', MATERIALS, 'pvc')
+  const made = boxes.choice('made', MADE, 'conduit')
   const { sizeMm, depthMm } = SIZES[made].find(({ code }) => code === fields.size) ?? SIZES[made][1]!
-  const usual = usualFormer({ material, sizeMm })
-  const straights = ids.map((id, i): Straight => {
-    const isLast = i === ids.length - 1
-    const detour = fields[`${id}.detour`]
-    return {
-      to: choice<Direction>(`${id}.to`, DIRECTIONS, 'right'),
-      setDeg: i === 0 ? 90 : number(`${id}.set`, 10, 90, 90),
-      lengthMm: number(`${id}.length`, 1, 20_000),
-      then: isLast
-        ? 'end'
-        : choice<Joint>(
-            `${id}.then`,
-            JOINTS.filter((one) => one !== 'end'),
-            'bend',
-          ),
-      detour:
-        detour === 'offset' || detour === 'bridge'
-          ? {
-              kind: detour,
-              atMm: number(`${id}.at`, 1, 20_000),
-              heightMm: number(`${id}.height`, 5, 1000),
-              angleDeg: number(`${id}.angle`, 10, 60, 30),
-              towards: choice<Direction>(`${id}.towards`, DIRECTIONS, 'out'),
-              flatMm: detour === 'bridge' ? number(`${id}.flat`, 1, 2000, 100) : 0,
-            }
-          : null,
-    }
-  })
-  const areas = (fields.areas ?? '')
+  const straights = ids.map((id, i) =>
+    readStraight(boxes, id, { isFirst: i === 0, isLast: i === ids.length - 1 }),
+  )
+  return { name: (fields.name ?? '').trim() || 'Run', made, material, sizeMm, depthMm, straights }
+}
+
+/** Joints between two straights. */
+const BETWEEN = JOINTS.filter((one) => one !== 'end')
+
+function readStraight(
+  boxes: Boxes,
+  id: string,
+  { isFirst, isLast }: { readonly isFirst: boolean; readonly isLast: boolean },
+): Straight {
+  return {
+    to: boxes.choice<Direction>(`${id}.to`, DIRECTIONS, 'right'),
+    setDeg: isFirst ? 90 : boxes.number(`${id}.set`, 10, 90, 90),
+    lengthMm: boxes.number(`${id}.length`, 1, 20_000),
+    then: isLast ? 'end' : boxes.choice<Joint>(`${id}.then`, BETWEEN, 'bend'),
+    detour: readDetour(boxes, id),
+  }
+}
+
+function readDetour(boxes: Boxes, id: string): Detour | null {
+  const kind = boxes.fields[`${id}.detour`]
+  if (kind !== 'offset' && kind !== 'bridge') return null
+  return {
+    kind,
+    atMm: boxes.number(`${id}.at`, 1, 20_000),
+    heightMm: boxes.number(`${id}.height`, 5, 1000),
+    angleDeg: boxes.number(`${id}.angle`, 10, 60, 30),
+    towards: boxes.choice<Direction>(`${id}.towards`, DIRECTIONS, 'out'),
+    flatMm: kind === 'bridge' ? boxes.number(`${id}.flat`, 1, 2000, 100) : 0,
+  }
+}
+
+/** Areas of the conductors: `6×2.5 3×1.5`. */
+const readAreas = (boxes: Boxes, typed: string): number[] =>
+  typed
     .split(/[\s,;]+/)
     .filter(Boolean)
     .flatMap((text) => {
       const match = /^(?:(\d+)[x×])?([\d.]+)$/i.exec(text)
-      if (!match) {
-        problems.areas = 'Areas in mm², such as 6×2.5 3×1.5.'
-        return []
-      }
-      return Array.from({ length: Number(match[1] ?? 1) }, () => Number(match[2]))
+      if (!match) boxes.problems.areas = 'Areas in mm², such as 6×2.5 3×1.5.'
+      return match ? Array.from({ length: Number(match[1] ?? 1) }, () => Number(match[2])) : []
     })
-  const former: Former = {
-    radiusMm: number('radius', 20, 500, usual.radiusMm),
-    startMm: number('start', -200, 200, 0),
-    springDeg: number('spring', 0, 20, usual.springDeg),
-  }
-  const sheet: RunSheet = {
-    run: { name: (fields.name ?? '').trim() || 'Run', made, material, sizeMm, depthMm, straights },
-    former,
-    bays: Math.round(number('bays', 1, 60, 1)),
-    toleranceMm: number('tolerance', 0.5, 20, TOLERANCE_MM),
-    passPercent: number('pass', 1, 100, PASS_PERCENT),
-    mostRightAngles: number('bends', 1, 6, MOST_RIGHT_ANGLES),
-    spanK: number('span', 0, 80, 20),
-    areasMm2: areas,
-  }
-  return { sheet: Object.keys(problems).length === 0 ? sheet : undefined, problems }
-}
 
 /** The fields with one straight more at the end. */
 export function addStraight(fields: RunFields, to: Direction): RunFields {

@@ -1,4 +1,5 @@
-import type { JudgedRun, MeasuredMark } from './measure'
+import type { JudgedRun } from './measure'
+import type { MeasuredMark } from './dimensions'
 
 /** Parts of a run that are measured: dimensions and which way it goes, plumb and level. */
 export const RUN_PARTS = ['setOut', 'level'] as const

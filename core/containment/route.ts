@@ -1,4 +1,4 @@
-import { drawSections } from './check'
+import { drawSections } from './draw'
 import type { ContainmentRun } from './containment-run'
 
 /** A run as a design sees it: its whole length, and the worst way between two draw points. */

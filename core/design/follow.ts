@@ -26,7 +26,7 @@ export function followFrom(
       if (step.appliesTo && !step.appliesTo(task)) continue
       const node = nodeKey(scope, step.key)
       const derived = given[node] === undefined ? step.derive(task, values) : undefined
-      const value = derived ? (derived.ok ? derived.value : undefined) : given[node]
+      const value = derived?.ok ? derived.value : given[node]
       if (value === undefined) break
       values[step.key] = value
       all[node] = value

@@ -37,7 +37,16 @@ export const builtCircuits = ({
   asks,
   installation,
 }: Pick<Exercise, 'tests' | 'asks' | 'installation'>): readonly string[] =>
-  tests === null ? asks.circuits : tests === WHOLE_BOARD ? installation.circuits.map(({ id }) => id) : [tests]
+  testedCircuits(tests, installation) ?? asks.circuits
+
+/** The circuits that are tested; null where none is. */
+function testedCircuits(
+  tests: Exercise['tests'],
+  { circuits }: Exercise['installation'],
+): readonly string[] | null {
+  if (tests === null) return null
+  return tests === WHOLE_BOARD ? circuits.map(({ id }) => id) : [tests]
+}
 
 /** What the asked boxes depend on; enough of it reaches an apprentice's browser to lay out the sheet. */
 export interface Sheet {

@@ -43,30 +43,26 @@ function passesOf(acts: readonly Act[]): Pass[] {
   }))
 }
 
+/** One rule over all passes: the last one decides, unless an earlier one broke what can hurt. */
+function judgeRule(rule: Rule, passes: readonly Pass[], site: Site, isDone: boolean): JudgedRule[] {
+  const seriousness = rule.seriousness(site)
+  const results = passes.map((pass) => ({ pass, judged: rule.judge(pass, site) }))
+  const earlier = results
+    .slice(0, -1)
+    .find(({ judged }) => seriousness === 'critical' && judged.state === 'broken')
+  const { pass, judged } = earlier ?? results.at(-1)!
+  const whenDone = rule.isOwed ? 'broken' : 'idle'
+  const state = judged.state === 'open' && isDone ? whenDone : judged.state
+  if (state === 'idle') return []
+  const at = judged.at === undefined || judged.at < 0 ? null : judged.at + pass.offset
+  return [{ code: rule.code, part: rule.part, seriousness, state, at }]
+}
+
 /** Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was left out. */
 export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean): Verdict {
   const passes = passesOf(acts.filter(({ kind }) => kind !== 'stop'))
   const stopped = acts.findIndex(({ kind }) => kind === 'stop')
-  const rules = RULES.flatMap((rule): JudgedRule[] => {
-    const seriousness = rule.seriousness(site)
-    const results = passes.map((pass) => ({ pass, judged: rule.judge(pass, site) }))
-    const earlier = results
-      .slice(0, -1)
-      .find(({ judged }) => seriousness === 'critical' && judged.state === 'broken')
-    const { pass, judged } = earlier ?? results.at(-1)!
-    const state = judged.state === 'open' && isDone ? (rule.isOwed ? 'broken' : 'idle') : judged.state
-    return state === 'idle'
-      ? []
-      : [
-          {
-            code: rule.code,
-            part: rule.part,
-            seriousness,
-            state,
-            at: judged.at === undefined || judged.at < 0 ? null : judged.at + pass.offset,
-          },
-        ]
-  })
+  const rules = RULES.flatMap((rule) => judgeRule(rule, passes, site, isDone))
   if (stopped !== -1)
     rules.push({ code: 'stopped', part: 'prove', seriousness: 'critical', state: 'broken', at: stopped })
   rules.sort((a, b) => STATE_RANK[a.state] - STATE_RANK[b.state] || bySeriousness(a, b))
@@ -79,13 +75,8 @@ export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean
   const critical = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness === 'critical')
   const partOf = (part: IsolationPart) => {
     const own = rules.filter((one) => one.part === part && one.state !== 'open')
-    return own.some(({ state }) => state === 'kept')
-      ? broken.some((one) => one.part === part)
-        ? 'not-yet'
-        : 'met'
-      : broken.some((one) => one.part === part)
-        ? 'not-yet'
-        : 'not-shown'
+    if (broken.some((one) => one.part === part)) return 'not-yet'
+    return own.some(({ state }) => state === 'kept') ? 'met' : 'not-shown'
   }
   return {
     rules,

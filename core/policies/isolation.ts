@@ -24,5 +24,7 @@ export const DEFAULT_ISOLATION: IsolationPolicy = {
 }
 
 /** Pairs of conductors that prove a point dead: ten with three phases and neutral. */
-export const pairsWanted = (phases: 1 | 3, policy: IsolationPolicy): number =>
-  phases === 3 ? 10 : policy.pairs === 'three' ? 3 : 2
+export function pairsWanted(phases: 1 | 3, policy: IsolationPolicy): number {
+  if (phases === 3) return 10
+  return policy.pairs === 'three' ? 3 : 2
+}

@@ -91,12 +91,11 @@ export const breakerMaximumZsOhm = (curve: Curve, ratingA: number): number =>
 export function deviceMaximumZsOhm(device: Device, ratingA: number, timeS: number): number | undefined {
   const { fuse } = DEVICES[device.family]
   if (fuse === null) return breakerMaximumZsOhm(device.curve!, ratingA)
-  const printed =
-    timeS === 0.4
-      ? FUSE_LOOP_OHM[fuse].fast[ratingA]
-      : timeS === 5
-        ? FUSE_LOOP_OHM[fuse].slow[ratingA]
-        : undefined
+  const { fast, slow } = FUSE_LOOP_OHM[fuse]
+  const printed = new Map([
+    [0.4, fast],
+    [5, slow],
+  ]).get(timeS)?.[ratingA]
   if (printed !== undefined) return printed
   const current = fuseCurrentA(fuse, ratingA, timeS)
   return current === undefined ? undefined : roundTo((U0_V * C_MIN) / current, 2)

@@ -13,8 +13,10 @@ export const TAILS_MM2: ReadonlyMap<number, number> = new Map([
 ])
 
 /** Protective conductor beside a line of this area without calculation, mm²; BS 7671 Table 54.7. */
-export const tabulatedCpcMm2 = (lineMm2: number): number =>
-  lineMm2 <= 16 ? lineMm2 : lineMm2 <= 35 ? 16 : nextSize(lineMm2 / 2)
+export function tabulatedCpcMm2(lineMm2: number): number {
+  if (lineMm2 <= 16) return lineMm2
+  return lineMm2 <= 35 ? 16 : nextSize(lineMm2 / 2)
+}
 
 /** Main bonding with PME by the supply's neutral, up to this area → mm²; BS 7671 Table 54.8, from memory. */
 export const PME_BONDING: readonly (readonly [neutralMm2: number, bondingMm2: number])[] = [

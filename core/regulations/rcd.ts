@@ -32,7 +32,8 @@ const OPENING_S = { general: [0.3, 0.15, 0.04], delayed: [0.5, 0.2, 0.15] } as c
 export function rcdTimeS(ratedA: number, isDelayed: boolean, faultA: number): number | undefined {
   const times = isDelayed ? OPENING_S.delayed : OPENING_S.general
   const multiple = faultA / ratedA
-  return multiple >= 5 ? times[2] : multiple >= 2 ? times[1] : multiple >= 1 ? times[0] : undefined
+  const place = [1, 2, 5].findLastIndex((from) => multiple >= from)
+  return times[place]
 }
 
 /** Socket-outlets up to this rating need additional protection, A; BS 7671 411.3.3 by edition, from memory. */

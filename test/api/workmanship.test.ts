@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { sceneOf } from '#core/inspection/scene'
 import { readRun } from '#core/containment/form'
-import { dimensionsOf } from '#core/containment/measure'
+import { dimensionsOf } from '#core/containment/dimensions'
 import { PIT_RUN } from '../../demo/workmanship'
 import { showFloor } from '../../server/services/floor'
 import {

@@ -3,14 +3,16 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { arcMm, calibrate, gainMm, offsetShrinkMm, offsetSlopeMm, tangentMm } from '#core/containment/bending'
-import { drawSections, pullOf, runProblems } from '#core/containment/check'
+import { drawSections, pullOf } from '#core/containment/draw'
+import { runProblems } from '#core/containment/check'
 import { cutStock, lowerBound } from '#core/containment/cutting'
 import { readRun } from '#core/containment/form'
 import { routeOf } from '#core/containment/route'
 import { runFromCircuit } from '#core/containment/from-circuit'
 import { aCircuit } from '../support/task'
 import { cornersOf, lengthOf, plus, type Vector } from '#core/containment/geometry'
-import { dimensionsOf, judgeRun, readEntry } from '#core/containment/measure'
+import { dimensionsOf, readEntry } from '#core/containment/dimensions'
+import { judgeRun } from '#core/containment/measure'
 import {
   usualFormer,
   type ContainmentRun,

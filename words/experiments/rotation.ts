@@ -4,6 +4,7 @@ import type { Experiment } from './experiment'
 import { bayOf, faulty, quiet } from '#core/bay/practice/trial'
 import { play } from './tell'
 
+const TURNS = { 'L1-L2-L3': 'as marked', 'L1-L3-L2': 'backwards', missing: 'not' } as const
 const LINES = ['c1p1.L1', 'c1p1.L2', 'c1p1.L3'] as const
 
 export const rotation: Experiment = {
@@ -35,10 +36,7 @@ export const rotation: Experiment = {
       lines,
       figures: [
         { name: 'Rotation indicator', value: shown },
-        {
-          name: 'The lathe turns',
-          value: shown === 'L1-L2-L3' ? 'as marked' : shown === 'missing' ? 'not' : 'backwards',
-        },
+        { name: 'The lathe turns', value: shown ? TURNS[shown] : 'not' },
       ],
       because:
         'Every current and every reading of a dead test is the same either way. Only the order of the lines has changed, and with it the direction of the field.',

@@ -2,7 +2,7 @@
 import { holeProblems, notchProblems, clipSpacingMm, isInZone } from '#core/containment/surface'
 import { spacingMm } from '#core/containment/supports'
 import type { RunSheet } from '#core/containment/form'
-import type { Pull } from '#core/containment/check'
+import type { Pull } from '#core/containment/draw'
 import { PULL_NAME } from '#words/containment'
 
 /** What follows from a run beside its bends: draw points and pull, fill, supports, expansion; and cables that run on surfaces and through joists. */

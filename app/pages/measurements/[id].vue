@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { cornersOf, directionsOf, plus, type Vector } from '#core/containment/geometry'
 import { readRun } from '#core/containment/form'
-import { dimensionsOf, judgeRun, readEntry, type Dimension } from '#core/containment/measure'
+import { dimensionsOf, readEntry, type Dimension } from '#core/containment/dimensions'
+import { judgeRun } from '#core/containment/measure'
 import { runVerdicts } from '#core/containment/parts-met'
 import { DIRECTION_NAME, patternSentence } from '#words/containment'
 import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'

@@ -24,20 +24,21 @@ export const withLeak = (rig: Rig, leak: Leak): Rig => ({ ...rig, leaks: [...rig
 /** Puts the end of a conductor that is at `at` to another terminal. */
 export const moveEnd = (rig: Rig, id: string, at: TerminalRef, to: TerminalRef): Rig => ({
   ...rig,
-  wires: rig.wires.map((wire) =>
-    wire.id !== id
-      ? wire
-      : wire.from === at
-        ? { ...wire, from: to }
-        : wire.to === at
-          ? { ...wire, to }
-          : wire,
-  ),
+  wires: rig.wires.map((wire) => (wire.id === id ? withEnd(wire, at, to) : wire)),
 })
+
+const withEnd = (wire: Wire, at: TerminalRef, to: TerminalRef): Wire =>
+  wire.from === at ? { ...wire, from: to } : { ...wire, to: wire.to === at ? to : wire.to }
+
+/** One of two terminals becomes the other; every other one stays. */
+export function exchanged(ref: TerminalRef, a: TerminalRef, b: TerminalRef): TerminalRef {
+  if (ref === a) return b
+  return ref === b ? a : ref
+}
 
 /** Everything at one terminal goes to the other, and the other way round; only conductors of these wires if they are named. */
 export function swapTerminals(rig: Rig, a: TerminalRef, b: TerminalRef, only?: ReadonlySet<string>): Rig {
-  const swapped = (ref: TerminalRef) => (ref === a ? b : ref === b ? a : ref)
+  const swapped = (ref: TerminalRef) => exchanged(ref, a, b)
   return {
     ...rig,
     wires: rig.wires.map((wire) =>
@@ -48,12 +49,10 @@ export function swapTerminals(rig: Rig, a: TerminalRef, b: TerminalRef, only?: R
 
 /** The device the other way round: what came in goes out. */
 export function reverseDevice(rig: Rig, device: DevicePart): Rig {
-  const turned = (ref: TerminalRef) =>
-    !ref.startsWith(`${device.id}.`)
-      ? ref
-      : ref.endsWith(' in')
-        ? ref.replace(/ in$/, ' out')
-        : ref.replace(/ out$/, ' in')
+  const turned = (ref: TerminalRef) => {
+    if (!ref.startsWith(`${device.id}.`)) return ref
+    return ref.endsWith(' in') ? ref.replace(/ in$/, ' out') : ref.replace(/ out$/, ' in')
+  }
   return {
     ...rig,
     wires: rig.wires.map((wire) => ({ ...wire, from: turned(wire.from), to: turned(wire.to) })),

@@ -31,8 +31,10 @@ export interface Fault {
 export type Conductor = 'line' | 'neutral' | 'earth'
 
 /** What a conductor of a sound rig serves as, by its colour. */
-export const conductorOf = ({ colour }: Pick<Wire, 'colour'>): Conductor =>
-  colour === 'green-and-yellow' ? 'earth' : colour === 'blue' ? 'neutral' : 'line'
+export function conductorOf({ colour }: Pick<Wire, 'colour'>): Conductor {
+  if (colour === 'green-and-yellow') return 'earth'
+  return colour === 'blue' ? 'neutral' : 'line'
+}
 
 /** Conductors of final circuits and feeds, which lie in a run. */
 export const circuitWires = (rig: Rig, conductor?: Conductor): Wire[] =>

@@ -1,6 +1,6 @@
 import type { Bar, DevicePart, Rig, TerminalRef, Wire } from '../model/rig'
 import { partIdOf } from '../model/terminals'
-import { moveEnd, withWire, withoutWire, freshId } from './edit'
+import { exchanged, moveEnd, withWire, withoutWire, freshId } from './edit'
 import { boardEnd, circuitOf, circuitWires, conductorOf, type FaultKind } from './fault'
 
 /** A terminal of this bar that no conductor is in. */
@@ -130,8 +130,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
         .filter(({ poles }) => poles.includes('L3'))
         .map(({ id }) => ({ key: id, at: [id] })),
     apply: (rig, { key }) => {
-      const swap = (ref: TerminalRef) =>
-        ref === `${key}.L1 out` ? `${key}.L2 out` : ref === `${key}.L2 out` ? `${key}.L1 out` : ref
+      const swap = (ref: TerminalRef) => exchanged(ref, `${key}.L1 out`, `${key}.L2 out`)
       return {
         ...rig,
         wires: rig.wires.map((wire) => ({ ...wire, from: swap(wire.from), to: swap(wire.to) })),

@@ -26,4 +26,10 @@ export type BodyEffect = 'unfelt' | 'felt' | 'letGo' | 'danger'
 
 /** What a current through the body does when it flows for long: felt from 0.5 mA, no letting go from 10 mA, heart in danger from 30 mA. IEC 60479-1 zones AC-1 to AC-4, from memory. */
 export const bodyEffect = (ampere: number): BodyEffect =>
-  ampere < 0.5e-3 ? 'unfelt' : ampere < 10e-3 ? 'felt' : ampere < 30e-3 ? 'letGo' : 'danger'
+  EFFECT_BELOW_A.find(([below]) => ampere < below)?.[1] ?? 'danger'
+
+const EFFECT_BELOW_A: readonly (readonly [number, BodyEffect])[] = [
+  [0.5e-3, 'unfelt'],
+  [10e-3, 'felt'],
+  [30e-3, 'letGo'],
+]

@@ -36,6 +36,12 @@ function between(
   return t0 * (multiple / m0) ** (Math.log(t1 / t0) / Math.log(m1 / m0))
 }
 
+/** Of the bimetal: from an hour at one multiple to `sharpS` at 2.55 In, then with the square of the current, s. */
+const warmS = (multiple: number, [from, sharpS]: readonly [number, number]): number =>
+  multiple <= THERMAL.sharp
+    ? between([from, HOUR_S], [THERMAL.sharp, sharpS], multiple)
+    : sharpS * (THERMAL.sharp / multiple) ** 2
+
 /** Time in which a device opens at this current, A effective. */
 export function openingBand(device: Device, ratingA: number, currentA: number): TimeBand {
   const { fuse } = DEVICES[device.family]
@@ -43,26 +49,14 @@ export function openingBand(device: Device, ratingA: number, currentA: number): 
   const multiple = currentA / ratingA
   if (multiple < THERMAL.holds) return NEVER
   const [magneticLow, magneticHigh] = MAGNETIC_BAND[device.curve!]
-  const sharpS = THERMAL.sharpLatestS(ratingA)
-  const warmEarliestS =
-    multiple <= THERMAL.sharp
-      ? between([THERMAL.holds, HOUR_S], [THERMAL.sharp, THERMAL.sharpEarliestS], multiple)
-      : THERMAL.sharpEarliestS * (THERMAL.sharp / multiple) ** 2
+  const warmEarliestS = warmS(multiple, [THERMAL.holds, THERMAL.sharpEarliestS])
   const warmLatestS =
-    multiple < THERMAL.trips
-      ? Infinity
-      : multiple <= THERMAL.sharp
-        ? between([THERMAL.trips, HOUR_S], [THERMAL.sharp, sharpS], multiple)
-        : sharpS * (THERMAL.sharp / multiple) ** 2
+    multiple < THERMAL.trips ? Infinity : warmS(multiple, [THERMAL.trips, THERMAL.sharpLatestS(ratingA)])
   const earliestS = multiple >= magneticLow ? QUICKEST_S : Math.max(QUICKEST_S, warmEarliestS)
   const latestS = multiple >= magneticHigh ? INSTANTANEOUS_S : warmLatestS
   // A device in the middle acts magnetically from the geometric middle of its band; below 1.45 In it takes hours, if ever.
-  const usualS =
-    multiple >= Math.sqrt(magneticLow * magneticHigh)
-      ? QUICKEST_S
-      : latestS === Infinity
-        ? Infinity
-        : Math.sqrt(Math.max(QUICKEST_S, warmEarliestS) * warmLatestS)
+  const isMagnetic = multiple >= Math.sqrt(magneticLow * magneticHigh)
+  const usualS = isMagnetic ? QUICKEST_S : Math.sqrt(Math.max(QUICKEST_S, warmEarliestS) * warmLatestS)
   return { earliestS, latestS, usualS }
 }
 

@@ -17,7 +17,8 @@ const DELAYED_LEAST_S = [0.13, 0.06, 0.05]
 /** A general device needs about this long, s, at 1, 2 and 5 times IΔn; common practice, no source. */
 const GENERAL_USUAL_S = [0.028, 0.022, 0.016]
 
-const columnOf = (multiple: number): number => (multiple >= 5 ? 2 : multiple >= 2 ? 1 : 0)
+/** Of the columns at 1, 2 and 5 times IΔn. */
+const columnOf = (multiple: number): number => [2, 5].filter((from) => multiple >= from).length
 
 /** Does the device see a fault current of this kind? */
 export const seesDc = (type: RcdType, dc: DcContent): boolean =>

@@ -30,8 +30,10 @@ export const voltDropLimitV = (task: Task): number =>
  * halves of a ring share the current over half the way each.
  */
 export function dropShare(task: Task): number {
-  const spread = !task.isSpread ? 1 : task.topology === 'ring' ? 0.5 : (task.points + 1) / (2 * task.points)
-  return task.topology === 'ring' ? spread / 4 : spread
+  const isRing = task.topology === 'ring'
+  const whenSpread = isRing ? 0.5 : (task.points + 1) / (2 * task.points)
+  const spread = task.isSpread ? whenSpread : 1
+  return isRing ? spread / 4 : spread
 }
 
 /** Voltage drop at the furthest point, V, at the conductor's full temperature. */

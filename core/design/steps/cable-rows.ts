@@ -7,6 +7,8 @@ import { stopped, worked, type Derivation, type Neighbour, type StepValues } fro
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
+const LOADED = { 1: ', two loaded conductors', 3: ', three loaded conductors' } as const
+
 /** It = the tabulated rating of the conductor chosen, A. */
 export const tabulatedCurrent: CircuitStep = {
   key: 'it',
@@ -35,7 +37,7 @@ export const tabulatedCurrent: CircuitStep = {
               {
                 value: size.ratingA,
                 table,
-                entry: `method ${method}${phases === task.phases ? '' : phases === 3 ? ', three loaded conductors' : ', two loaded conductors'}`,
+                entry: `method ${method}${phases === task.phases ? '' : LOADED[phases]}`,
               },
             ]
           : []

@@ -57,7 +57,8 @@ export const conductorArea: CircuitStep = {
     if (task.existing) return refused('notTheExisting', { answer, existing: task.existing.lineMm2 })
     const sizes = sizesFor(task)
     const step = sizes.indexOf(size) - sizes.indexOf(smallestSize(task, chosenNeeds(values)).size!)
-    return accepted(step === 0 ? undefined : step === 1 ? 'oneSizeUp' : 'soundNotEconomical')
+    if (step === 0) return accepted(undefined)
+    return accepted(step === 1 ? 'oneSizeUp' : 'soundNotEconomical')
   },
 }
 

@@ -86,8 +86,15 @@ export const groupingFactor: CircuitStep = {
 }
 
 const MORE_THAN_MM = 500
-const insulationWords = (mm: number): string =>
-  mm === 0 ? 'none' : mm >= MORE_THAN_MM ? 'half a metre or more' : `${mm} mm`
+function insulationWords(mm: number): string {
+  if (mm === 0) return 'none'
+  return mm >= MORE_THAN_MM ? 'half a metre or more' : `${mm} mm`
+}
+
+function deviceFactorWords(value: number): string {
+  if (value === 1) return 'a breaker above ground'
+  return value === BURIED_FACTOR ? 'a cable in the ground' : 'a rewirable fuse'
+}
 
 /** Ci from the length of cable inside thermal insulation. Methods 100 to 103 have it in their column already. */
 export const insulationFactor: CircuitStep = {
@@ -134,16 +141,7 @@ export const deviceFactor: CircuitStep = {
   },
   neighbours: (task) =>
     [1, REWIRABLE_FACTOR, BURIED_FACTOR, REWIRABLE_FACTOR * BURIED_FACTOR]
-      .map((value) => ({
-        value,
-        table: 'Appendix 4, 5.1.1',
-        entry:
-          value === 1
-            ? 'a breaker above ground'
-            : value === BURIED_FACTOR
-              ? 'a cable in the ground'
-              : 'a rewirable fuse',
-      }))
+      .map((value) => ({ value, table: 'Appendix 4, 5.1.1', entry: deviceFactorWords(value) }))
       .filter(
         ({ value }) =>
           value !==

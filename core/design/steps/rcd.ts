@@ -86,8 +86,8 @@ export const residualDelay: CircuitStep = {
   needs: ['residual'],
   derive: (task, { residual }) => {
     const isDelayed = residual !== 0 && isRcdDelayed(task)
-    const why =
-      residual === 0 ? 'no RCD' : isDelayed ? 'other RCDs behind → delayed' : 'final circuit → general'
+    const behind = isDelayed ? 'other RCDs behind → delayed' : 'final circuit → general'
+    const why = residual === 0 ? 'no RCD' : behind
     return worked(isDelayed ? 1 : 0, 'delay by what stands behind', why, SOURCES.residualDelay)
   },
   accept: (task, { residual }) =>

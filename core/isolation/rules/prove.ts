@@ -73,7 +73,8 @@ export const PROVE_RULES: readonly Rule[] = [
     seriousness: () => 'critical',
     judge: ({ acts }) => {
       const wrong = acts.findIndex(({ proof }) => proof === 'same-circuit')
-      return wrong !== -1 ? BROKEN(wrong) : placeOf(acts, 'prove') === -1 ? OPEN : KEPT()
+      if (wrong !== -1) return BROKEN(wrong)
+      return placeOf(acts, 'prove') === -1 ? OPEN : KEPT()
     },
   },
   {
@@ -91,11 +92,10 @@ export const PROVE_RULES: readonly Rule[] = [
       )
       const right = tests.find(({ isRight }) => isRight)
       if (right) return KEPT(right.i)
-      return hands !== -1
-        ? BROKEN(hands)
-        : tests.length > 0 && acts.some(({ kind }, i) => kind === 'prove' && i > tests.at(-1)!.i)
-          ? BROKEN(tests[0]!.i)
-          : OPEN
+      if (hands !== -1) return BROKEN(hands)
+      const last = tests.at(-1)
+      const isProvedAfter = last && acts.some(({ kind }, i) => kind === 'prove' && i > last.i)
+      return isProvedAfter ? BROKEN(tests[0]!.i) : OPEN
     },
   },
   {
@@ -216,7 +216,8 @@ export const PROVE_RULES: readonly Rule[] = [
       const separated = placeOf(acts, 'separate')
       if (separated === -1) return IDLE
       const tape = placeOf(acts, 'tape', separated)
-      return tape !== -1 ? KEPT(tape) : placeOf(acts, 'cover', separated) === -1 ? OPEN : BROKEN(separated)
+      if (tape !== -1) return KEPT(tape)
+      return placeOf(acts, 'cover', separated) === -1 ? OPEN : BROKEN(separated)
     },
   },
 ]

@@ -26,11 +26,9 @@ export const RESTORE_RULES: readonly Rule[] = [
     seriousness: () => 'critical',
     judge: ({ acts }) => {
       const others = placeOf(acts, 'removeOthersLock')
-      return others !== -1
-        ? BROKEN(others)
-        : placeOf(acts, 'removeOwnLock') === -1
-          ? OPEN
-          : KEPT(placeOf(acts, 'removeOwnLock'))
+      if (others !== -1) return BROKEN(others)
+      const own = placeOf(acts, 'removeOwnLock')
+      return own === -1 ? OPEN : KEPT(own)
     },
   },
   {
@@ -73,13 +71,9 @@ export const RESTORE_RULES: readonly Rule[] = [
     judge: ({ acts }) => {
       const on = placeOf(acts, 'switchOn')
       const checked = placeOf(acts, 'checkFunction', on)
-      return on === -1
-        ? IDLE
-        : checked !== -1
-          ? KEPT(checked)
-          : placeOf(acts, 'handBack', on) !== -1
-            ? BROKEN(on)
-            : OPEN
+      if (on === -1) return IDLE
+      if (checked !== -1) return KEPT(checked)
+      return placeOf(acts, 'handBack', on) === -1 ? OPEN : BROKEN(on)
     },
   },
   {
@@ -90,7 +84,8 @@ export const RESTORE_RULES: readonly Rule[] = [
     judge: ({ acts, ever }, { needsPermit }) => {
       if (!needsPermit || placeOf([...ever, ...acts], 'permit') === -1) return IDLE
       const back = placeOf(acts, 'handBack')
-      return back !== -1 ? KEPT(back) : placeOf(acts, 'switchOn') === -1 ? IDLE : OPEN
+      if (back !== -1) return KEPT(back)
+      return placeOf(acts, 'switchOn') === -1 ? IDLE : OPEN
     },
   },
 ]

@@ -175,6 +175,7 @@ function checkFunction({ state, done }: Performing<unknown>): TrainerState {
   const { indicator } = state
   const shown = indicator ? showAt(state, indicator, testTerminals(state, pointOf(state)), true) : null
   const isBack = shown !== null && showsLive(shown)
-  const sight = shown === null ? 'works' : isBack ? 'supplyBack' : 'noSupplyHere'
+  const seen = isBack ? 'supplyBack' : 'noSupplyHere'
+  const sight = shown === null ? 'works' : seen
   return done({ kind: 'checkFunction' }, { shown }, [sees(sight)])
 }

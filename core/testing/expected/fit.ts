@@ -55,10 +55,17 @@ export function bandOf(
   }
 }
 
+/** More than any instrument shows, Ω. */
+const OPEN_OHM = 1e12
+
+function sizeOf(one: Outcome): number | undefined {
+  if (one.is === 'over') return OPEN_OHM
+  return one.is === 'value' ? one.value : undefined
+}
+
 /** Does this reading stray from the sound one in the same direction, if not as far? A resistance that has no fixed size does. */
 export function isSameDirection(observed: Outcome, predicted: Outcome, sound: Outcome): boolean {
-  const size = (one: Outcome) => (one.is === 'over' ? 1e12 : one.is === 'value' ? one.value : undefined)
-  const [seen, expected, base] = [size(observed), size(predicted), size(sound)]
+  const [seen, expected, base] = [observed, predicted, sound].map(sizeOf)
   if (seen === undefined || expected === undefined || base === undefined || expected === base) return false
   const isAway = Math.abs(seen - base) > 0.05 * base
   return Math.sign(seen - base) === Math.sign(expected - base) && isAway && observed.is === predicted.is

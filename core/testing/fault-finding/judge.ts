@@ -46,6 +46,9 @@ const WEIGHT: Readonly<Record<HuntRule, number>> = {
   restore: 0.5,
 }
 
+/** What of a weight counts. */
+const SHARE: Readonly<Partial<Record<HuntMark['state'], number>>> = { kept: 1, part: 0.5 }
+
 /** Marks a search for method and answer: dead before live, isolated before touched, halved where the circuit is long, proved after the repair. Common practice, no source. */
 export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntVerdict {
   const marks: HuntMark[] = [
@@ -57,10 +60,7 @@ export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly Hu
     proof(meant, faults, log),
     restore(log),
   ]
-  const mark = marks.reduce(
-    (sum, { rule, state }) => sum + WEIGHT[rule] * (state === 'kept' ? 1 : state === 'part' ? 0.5 : 0),
-    0,
-  )
+  const mark = marks.reduce((sum, { rule, state }) => sum + WEIGHT[rule] * (SHARE[state] ?? 0), 0)
   const isCritical = marks.some((one) => one.isCritical && one.state === 'broken')
   return {
     marks,

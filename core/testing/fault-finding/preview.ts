@@ -24,6 +24,14 @@ export interface PlantPreview {
 const ALIKE_SHARE = 0.3
 /** So many odd readings point at the place by themselves. */
 const EASY_READINGS = 3
+/** More causes than this left alike are hard to tell apart. */
+const FAIR_ALIKE = 2
+
+function difficultyOf(readings: number, alike: number): PlantPreview['difficulty'] {
+  if (readings === 0) return 'not by tests'
+  if (alike === 0 && readings >= EASY_READINGS) return 'easy'
+  return alike <= FAIR_ALIKE ? 'fair' : 'hard'
+}
 
 /** Computes the readings and behaviour that these faults give, and whether the tests tell them from other causes. Some tenths of a second. */
 export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview | undefined {
@@ -46,13 +54,6 @@ export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview
     candidates.filter(({ share }, i) => i !== at && share >= ALIKE_SHARE * best).length +
     (at >= 0 ? candidates[at]!.elsewhere.length : 0)
   const symptoms = symptomsOf(made.rig, meant)
-  const difficulty =
-    readings.length === 0
-      ? 'not by tests'
-      : alike === 0 && readings.length >= EASY_READINGS
-        ? 'easy'
-        : alike <= 2
-          ? 'fair'
-          : 'hard'
-  return { readings, symptoms, rank: readings.length === 0 || at < 0 ? null : at + 1, alike, difficulty }
+  const rank = readings.length === 0 || at < 0 ? null : at + 1
+  return { readings, symptoms, rank, alike, difficulty: difficultyOf(readings.length, alike) }
 }

@@ -125,7 +125,8 @@ interface Marking {
 
 function markOf({ test, reading, findings, bay, typed }: Marking): ReadingMark {
   const isWrong = findings.some(({ seriousness }) => seriousness !== 'note')
-  const verdict = reading.form === 'empty' ? 'missing' : isWrong ? ('wrong' as const) : ('right' as const)
+  const written = isWrong ? 'wrong' : 'right'
+  const verdict = reading.form === 'empty' ? 'missing' : written
   const expected = bay.expected.get(test.key)!
   return {
     reading: test.key,

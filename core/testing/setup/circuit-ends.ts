@@ -103,8 +103,9 @@ function findHomeEnds(rig: Rig, circuit: string): HomeEnds {
     const [a, b] = [parts.get(partIdOf(wire.from)), parts.get(partIdOf(wire.to))]
     const isAway = (part: Part | undefined) =>
       part !== undefined && part.board !== home && (part.circuit === circuit || wire.run === `${circuit}run`)
-    const end = isHome(a) && isAway(b) ? 'from' : isHome(b) && isAway(a) ? 'to' : null
-    if (end) found[ROLE_OF_COLOUR[wire.colour as keyof typeof ROLE_OF_COLOUR] ?? 'line'].push({ wire, end })
+    const own = found[ROLE_OF_COLOUR[wire.colour as keyof typeof ROLE_OF_COLOUR] ?? 'line']
+    if (isHome(a) && isAway(b)) own.push({ wire, end: 'from' })
+    else if (isHome(b) && isAway(a)) own.push({ wire, end: 'to' })
   }
   return found
 }
