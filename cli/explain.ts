@@ -1,6 +1,6 @@
 import type { InstallationDesign } from '#core/design/reference'
 import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
-import type { StepMark } from '#core/assessment/marking/mark-design'
+import type { StepMark } from '#core/assessment/marking/mark-step'
 import { sourceLine } from '#core/regulations/source'
 import type { Edition } from '#core/regulations/editions'
 import { constraintSentence } from '#words/constraints'

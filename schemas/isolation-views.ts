@@ -1,5 +1,5 @@
 import type { Place } from '#core/isolation/model/act'
-import type { Verdict } from '#core/isolation/judge'
+import type { IsolationVerdict } from '#core/isolation/judge'
 import type { ObservationFields } from '#core/isolation/observation'
 import type { IsolationPolicy, Level } from '#core/policies/isolation'
 import type { Shown } from '#core/isolation/trainer/state'
@@ -79,7 +79,7 @@ export interface RunView {
 }
 
 export interface Debrief {
-  readonly verdict: Verdict
+  readonly verdict: IsolationVerdict
   readonly sequence: readonly {
     readonly words: string
     readonly seconds: number
@@ -106,7 +106,11 @@ export interface ObservationDecision {
   readonly met: boolean
   readonly feedback: string
   readonly criteria: readonly { readonly code: string; readonly met: boolean }[]
-  readonly evidence: { readonly verdict: Verdict; readonly reason: string; readonly apprenticeSigned: string }
+  readonly evidence: {
+    readonly verdict: IsolationVerdict
+    readonly reason: string
+    readonly apprenticeSigned: string
+  }
 }
 
 export interface ObservationView {

@@ -4,7 +4,7 @@ import type { Exercise } from '#core/exercise/exercise'
 import type { Installation } from '#core/installation/installation'
 import type { ScopeNames } from '#words/findings/findings'
 import type { StepKey } from '#core/design/model/step-keys'
-import type { Verdict } from '#core/assessment/marking/mark-design'
+import type { StepVerdict } from '#core/assessment/marking/mark-step'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
 import type { Coverage } from '#core/assessment/outcomes/coverage'
 import type { Criterion, Unit } from '#core/assessment/outcomes/framework'
@@ -120,13 +120,13 @@ export interface GroupStep {
   readonly node: string
   readonly step: StepKey
   readonly scopeName: string
-  readonly verdicts: Readonly<Record<Verdict, number>>
+  readonly verdicts: Readonly<Record<StepVerdict, number>>
   /** Their values over the worked ones, for calculated steps: 1 is right. */
   readonly ratios: readonly {
     readonly name: string
     readonly attempt: number
     readonly ratio: number
-    readonly verdict: Verdict
+    readonly verdict: StepVerdict
   }[]
   readonly slips: readonly { readonly sentence: string; readonly count: number }[]
 }

@@ -1,6 +1,6 @@
 /* Records between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
-import { RECORD_KINDS, type RecordKind } from '#core/testing/records/test-record'
+import { RECORD_KINDS, type RecordKind } from '#core/testing/records/record-shape'
 import type { NamedRecord } from '#words/test-record'
 import type { Edition } from '#core/regulations/editions'
 import type { Readings } from '#core/testing/readings'

@@ -8,7 +8,7 @@ import type {
   RecordPartKey,
   RecordPhrase,
   TestRecord,
-} from '#core/testing/records/test-record'
+} from '#core/testing/records/record-shape'
 import { itemName, type ScopeNames } from './findings/findings'
 
 /** What the boxes of a record are called. */

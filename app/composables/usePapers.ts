@@ -1,4 +1,4 @@
-import type { RecordKind } from '#core/testing/records/test-record'
+import type { RecordKind } from '#core/testing/records/record-shape'
 import type { PapersView } from '#schemas/paper-views'
 import { isTypedIn, type DevicePlace } from '~/utils/device-copy'
 

@@ -1,5 +1,5 @@
 import { stepWords } from '#core/design/model/step-kinds'
-import type { StepMark } from '#core/assessment/marking/mark-design'
+import type { StepMark } from '#core/assessment/marking/mark-step'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { ReadingMark } from '#core/testing/judge/judge'

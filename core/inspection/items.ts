@@ -1,5 +1,5 @@
 import type { Seriousness } from '../findings/seriousness'
-import type { Rig, DevicePart } from '../bay/model/rig'
+import type { Bar, BoardFrame, DevicePart, Part, Rig } from '../bay/model/rig'
 import type { Policy } from '../policies/policy'
 
 /** How serious what was seen is. */
@@ -61,87 +61,111 @@ export interface InspectionItem {
 const USUAL_TORQUE_NM = 2
 const SWITCH_TORQUE_NM = 2.5
 
+interface Noted {
+  readonly group: ItemGroup
+  readonly what: InspectionItem['what']
+  readonly part: string
+  readonly id: string
+  readonly torqueNm?: number
+}
+
+const item = ({ group, what, part, id, torqueNm }: Noted): InspectionItem => ({
+  key: `${what}-${id}`,
+  group,
+  what,
+  part,
+  torqueNm: torqueNm ?? null,
+})
+
 /** The checklist of a bay, made from its parts: every terminal group, bar, blank, label and accessory. */
 export function inspectionItems(
   rig: Rig,
   policy: Pick<Policy, 'doubling' | 'dressing'> = {},
 ): InspectionItem[] {
-  const item = (
-    group: ItemGroup,
-    what: InspectionItem['what'],
-    part: string,
-    id = '',
-    torqueNm: number | null = null,
-  ): InspectionItem => ({ key: `${what}${id ? `-${id}` : ''}`, group, what, part, torqueNm })
   const devices = rig.parts.filter(
     (part): part is DevicePart => part.kind === 'device' && part.board !== null,
   )
-  const points = rig.parts.filter(
-    ({ kind }) => kind === 'socket' || kind === 'switch' || kind === 'lampholder' || kind === 'appliance',
-  )
   return [
-    ...rig.boards.flatMap(({ id, name, ways, blanks }) => [
-      item('enclosure', 'cover', name, id),
-      item('enclosure', 'ipTop', name, id),
-      item('enclosure', 'ipSides', name, id),
-      item('enclosure', 'grommets', name, id),
-      ...spareWays(rig, id, ways).map((way) =>
-        item(
-          'enclosure',
-          'blank',
-          `${name}, way ${way}${blanks.includes(way) ? '' : ' (open)'}`,
-          `${id}w${way}`,
-        ),
-      ),
-      item('labels', 'chart', name, id),
-      ...(devices.some((device) => device.board === id && device.residual)
-        ? [item('labels', 'notice', name, id)]
-        : []),
-    ]),
-    item('supply', 'tails', 'Intake', 'intake'),
-    item('supply', 'bonding', 'Main earthing terminal', 'met'),
-    ...rig.busbars.map(({ id, name }) => item('devices', 'busbar', name, id)),
-    ...devices.map((device) =>
-      item(
-        'devices',
-        'terminals',
-        device.name,
-        device.id,
-        device.role === 'main-switch' ? SWITCH_TORQUE_NM : USUAL_TORQUE_NM,
-      ),
-    ),
+    ...rig.boards.flatMap((board) => boardItems(rig, board, devices)),
+    item({ group: 'supply', what: 'tails', part: 'Intake', id: 'intake' }),
+    item({ group: 'supply', what: 'bonding', part: 'Main earthing terminal', id: 'met' }),
+    ...rig.busbars.map(({ id, name }) => item({ group: 'devices', what: 'busbar', part: name, id })),
+    ...devices.map(terminalsItem),
     ...devices
       .filter(({ role }) => role === 'way')
-      .map((device) => item('labels', 'label', device.name, device.id)),
-    ...rig.parts
-      .filter((part) => part.kind === 'bar')
-      .map((bar) =>
-        item(
-          'bars',
-          bar.kind === 'bar' && bar.serves === 'E' ? 'earthBar' : 'neutralBar',
-          bar.name,
-          bar.id,
-          USUAL_TORQUE_NM,
-        ),
-      ),
-    ...points.flatMap((point) => [
-      item('accessories', 'accessory', point.name, point.id),
-      item('accessories', 'accessoryTails', point.name, point.id),
-      ...(point.kind === 'appliance' ? [item('accessories', 'cordGrip', point.name, point.id)] : []),
-    ]),
-    item('conductors', 'sleeves', 'All', 'all'),
-    ...(rig.runs.some(({ made }) => made === 'steel' || made === 'plastic')
-      ? [item('conductors', 'drawn', 'All', 'all')]
-      : []),
-    ...(policy.doubling && policy.doubling !== 'either'
-      ? [item('conductors', 'doubling', 'All', 'all')]
-      : []),
-    ...(policy.dressing === 'marked' ? [item('conductors', 'dressing', 'All', 'all')] : []),
+      .map(({ id, name }) => item({ group: 'labels', what: 'label', part: name, id })),
+    ...rig.parts.flatMap((part) => (part.kind === 'bar' ? [barItem(part)] : [])),
+    ...rig.parts.flatMap(accessoryItems),
+    ...conductorItems(rig, policy),
   ]
 }
 
+/** Enclosure, chart and notice of a board. */
+function boardItems(rig: Rig, board: BoardFrame, devices: readonly DevicePart[]): InspectionItem[] {
+  const { id, name, blanks } = board
+  const enclosure = (['cover', 'ipTop', 'ipSides', 'grommets'] as const).map((what) =>
+    item({ group: 'enclosure', what, part: name, id }),
+  )
+  const spare = spareWays(rig, board).map((way) => {
+    const part = `${name}, way ${way}${blanks.includes(way) ? '' : ' (open)'}`
+    return item({ group: 'enclosure', what: 'blank', part, id: `${id}w${way}` })
+  })
+  const hasRcd = devices.some((device) => device.board === id && device.residual)
+  return [
+    ...enclosure,
+    ...spare,
+    item({ group: 'labels', what: 'chart', part: name, id }),
+    ...(hasRcd ? [item({ group: 'labels', what: 'notice', part: name, id })] : []),
+  ]
+}
+
+const terminalsItem = ({ id, name, role }: DevicePart): InspectionItem =>
+  item({
+    group: 'devices',
+    what: 'terminals',
+    part: name,
+    id,
+    torqueNm: role === 'main-switch' ? SWITCH_TORQUE_NM : USUAL_TORQUE_NM,
+  })
+
+const barItem = ({ id, name, serves }: Bar): InspectionItem =>
+  item({
+    group: 'bars',
+    what: serves === 'E' ? 'earthBar' : 'neutralBar',
+    part: name,
+    id,
+    torqueNm: USUAL_TORQUE_NM,
+  })
+
+const ACCESSORIES: readonly Part['kind'][] = ['socket', 'switch', 'lampholder', 'appliance']
+
+function accessoryItems({ id, name, kind }: Part): InspectionItem[] {
+  if (!ACCESSORIES.includes(kind)) return []
+  const kinds = [
+    'accessory',
+    'accessoryTails',
+    ...(kind === 'appliance' ? ['cordGrip' as const] : []),
+  ] as const
+  return kinds.map((what) => item({ group: 'accessories', what, part: name, id }))
+}
+
+/** What is looked at on all conductors together; some of it only where the centre asks. */
+function conductorItems(
+  rig: Rig,
+  { doubling, dressing }: Pick<Policy, 'doubling' | 'dressing'>,
+): InspectionItem[] {
+  const isDrawn = rig.runs.some(({ made }) => made === 'steel' || made === 'plastic')
+  const looked = [
+    'sleeves' as const,
+    ...(isDrawn ? ['drawn' as const] : []),
+    ...(doubling && doubling !== 'either' ? ['doubling' as const] : []),
+    ...(dressing === 'marked' ? ['dressing' as const] : []),
+  ]
+  return looked.map((what) => item({ group: 'conductors', what, part: 'All', id: 'all' }))
+}
+
 /** Ways of a board on which nothing stands. */
-function spareWays(rig: Rig, board: string, ways: number): number[] {
+function spareWays(rig: Rig, { id: board, ways }: BoardFrame): number[] {
   const taken = new Set(
     rig.parts.flatMap((part) =>
       part.kind === 'device' && part.board === board && part.way !== null ? [part.way] : [],

@@ -84,51 +84,70 @@ function boardProblems(installation: Installation, board: Board): StructureProbl
   return problems
 }
 
+/** Notes a problem of one circuit or board. */
+type Add = (
+  field: StructureProblem['field'],
+  code: StructureProblem['code'],
+  params?: StructureProblem['params'],
+) => void
+
 function circuitProblems(installation: Installation, circuit: Circuit): StructureProblem[] {
   const problems: StructureProblem[] = []
-  const add = (
-    field: StructureProblem['field'],
-    code: StructureProblem['code'],
-    params: StructureProblem['params'] = {},
-  ) => problems.push({ scope: circuit.id, field, code, params: { name: circuit.name, ...params } })
-  const board = installation.boards.find(({ id }) => id === circuit.board)
-  if (!board) add('board', 'noSuchBoard')
-  else {
-    if (circuit.phases > board.phases) add('phases', 'threePhaseOnOne', { board: board.name })
-    if (circuit.way > board.ways) add('way', 'wayBeyond', { ways: board.ways, board: board.name })
-    const taken = installation.circuits.find(
-      (other) =>
-        other !== circuit &&
-        other.board === board.id &&
-        other.way === circuit.way &&
-        sharesLine(board, other, circuit) &&
-        installation.circuits.indexOf(other) < installation.circuits.indexOf(circuit),
-    )
-    if (taken) add('way', 'wayTaken', { way: circuit.way, other: taken.name })
-  }
-  const feeds = boardFedBy(installation, circuit.id)
-  if (circuit.use === 'distribution' && !feeds) add('use', 'feedsNothing')
-  if ((circuit.load.basis === 'board') !== (circuit.use === 'distribution')) add('basis', 'boardLoadOnly')
-  if (circuit.topology === 'ring' && circuit.phases === 3) add('topology', 'ringOfThree')
-  if (circuit.topology === 'ring' && circuit.use !== 'sockets') add('topology', 'ringNotSockets')
-  if (circuit.topology !== 'ring' && circuit.spurM > 0) add('spur', 'spurWithoutRing')
-  if (circuit.topology !== 'ring' && circuit.spurs > 0) add('spurs', 'spursWithoutRing')
-  // The points count those on spurs too.
-  if (circuit.topology === 'ring' && circuit.spurs > circuit.points - circuit.spurs)
-    add('spurs', 'tooManySpurs', { most: Math.floor(circuit.points / 2) })
-  if (circuit.topology === 'ring' && circuit.spurs > 0 && circuit.spurM === 0)
-    add('spur', 'spurWithoutLength')
-  const isFuse = DEVICES[circuit.device.family].fuse !== null
-  if (isFuse && circuit.device.curve !== null) add('curve', 'fuseHasCurve')
-  if (!isFuse && circuit.device.curve === null) add('curve', 'curveMissing')
-  if (hasRcd(circuit.device.family) && circuit.residualA === null) add('residual', 'residualMissing')
-  if (circuit.load.basis === 'lamps' && circuit.phases === 3) add('basis', 'motorLamps')
-  const { existing } = circuit
-  if (existing && !DEVICES[circuit.device.family].ratingsA.includes(existing.ratingA))
-    add('existingRating', 'existingRating', { ratings: DEVICES[circuit.device.family].ratingsA.join(', ') })
-  if (existing && !sizeOf(circuit.cable.kind, circuit.cable.method, circuit.phases, existing.lineMm2))
-    add('existingArea', 'existingArea')
+  const add: Add = (field, code, params = {}) =>
+    problems.push({ scope: circuit.id, field, code, params: { name: circuit.name, ...params } })
+  checkPlace(installation, circuit, add)
+  checkUse(installation, circuit, add)
+  checkRing(circuit, add)
+  checkDevice(circuit, add)
+  checkExisting(circuit, add)
   return problems
+}
+
+function checkPlace(installation: Installation, circuit: Circuit, add: Add): void {
+  const board = installation.boards.find(({ id }) => id === circuit.board)
+  if (!board) return add('board', 'noSuchBoard')
+  if (circuit.phases > board.phases) add('phases', 'threePhaseOnOne', { board: board.name })
+  if (circuit.way > board.ways) add('way', 'wayBeyond', { ways: board.ways, board: board.name })
+  const earlier = installation.circuits.slice(0, installation.circuits.indexOf(circuit))
+  const taken = earlier.find(
+    (other) => other.board === board.id && other.way === circuit.way && sharesLine(board, other, circuit),
+  )
+  if (taken) add('way', 'wayTaken', { way: circuit.way, other: taken.name })
+}
+
+function checkUse(installation: Installation, circuit: Circuit, add: Add): void {
+  const isFeed = circuit.use === 'distribution'
+  if (isFeed && !boardFedBy(installation, circuit.id)) add('use', 'feedsNothing')
+  if ((circuit.load.basis === 'board') !== isFeed) add('basis', 'boardLoadOnly')
+  if (circuit.load.basis === 'lamps' && circuit.phases === 3) add('basis', 'motorLamps')
+}
+
+function checkRing({ topology, phases, use, spurM, spurs, points }: Circuit, add: Add): void {
+  if (topology !== 'ring') {
+    if (spurM > 0) add('spur', 'spurWithoutRing')
+    if (spurs > 0) add('spurs', 'spursWithoutRing')
+    return
+  }
+  if (phases === 3) add('topology', 'ringOfThree')
+  if (use !== 'sockets') add('topology', 'ringNotSockets')
+  // The points count those on spurs too.
+  if (spurs > points - spurs) add('spurs', 'tooManySpurs', { most: Math.floor(points / 2) })
+  if (spurs > 0 && spurM === 0) add('spur', 'spurWithoutLength')
+}
+
+function checkDevice({ device: { family, curve }, residualA }: Circuit, add: Add): void {
+  const isFuse = DEVICES[family].fuse !== null
+  if (isFuse && curve !== null) add('curve', 'fuseHasCurve')
+  if (!isFuse && curve === null) add('curve', 'curveMissing')
+  if (hasRcd(family) && residualA === null) add('residual', 'residualMissing')
+}
+
+function checkExisting({ existing, device, cable, phases }: Circuit, add: Add): void {
+  if (!existing) return
+  const { ratingsA } = DEVICES[device.family]
+  if (!ratingsA.includes(existing.ratingA))
+    add('existingRating', 'existingRating', { ratings: ratingsA.join(', ') })
+  if (!sizeOf(cable.kind, cable.method, phases, existing.lineMm2)) add('existingArea', 'existingArea')
 }
 
 /** Two circuits on one way of a three-phase board stand side by side on different lines. */

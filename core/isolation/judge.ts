@@ -19,7 +19,7 @@ export interface JudgedRule {
   readonly at: number | null
 }
 
-export interface Verdict {
+export interface IsolationVerdict {
   /** Critical breaches first, then what is broken, kept, still open; what nothing called for is left out. */
   readonly rules: readonly JudgedRule[]
   readonly critical: readonly JudgedRule[]
@@ -59,7 +59,7 @@ function judgeRule(rule: Rule, passes: readonly Pass[], site: Site, isDone: bool
 }
 
 /** Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was left out. */
-export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean): Verdict {
+export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean): IsolationVerdict {
   const passes = passesOf(acts.filter(({ kind }) => kind !== 'stop'))
   const stopped = acts.findIndex(({ kind }) => kind === 'stop')
   const rules = RULES.flatMap((rule) => judgeRule(rule, passes, site, isDone))
@@ -83,6 +83,6 @@ export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean
     critical,
     score: total === 0 ? 0 : kept / total,
     met: isDone && broken.length === 0,
-    parts: Object.fromEntries(PARTS.map((part) => [part, partOf(part)])) as Verdict['parts'],
+    parts: Object.fromEntries(PARTS.map((part) => [part, partOf(part)])) as IsolationVerdict['parts'],
   }
 }

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { RecordKind } from '#core/testing/records/test-record'
+import type { RecordKind } from '#core/testing/records/record-shape'
 import type { SignedPaper } from '#schemas/paper-views'
 
 export interface PaperDraft {

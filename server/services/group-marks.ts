@@ -1,6 +1,6 @@
 import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { BOARD_CHAIN } from '#core/design/board-chain'
-import type { StepMark, Verdict } from '#core/assessment/marking/mark-design'
+import type { StepMark, StepVerdict } from '#core/assessment/marking/mark-step'
 import { findingSentence } from '#words/findings/findings'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
@@ -56,7 +56,7 @@ export function groupMarks({ repos }: Context, actor: Person, exerciseId: number
   }
 }
 
-function countVerdicts(marks: readonly StepMark[]): Readonly<Record<Verdict, number>> {
+function countVerdicts(marks: readonly StepMark[]): Readonly<Record<StepVerdict, number>> {
   const count = { right: 0, carried: 0, wrong: 0, missing: 0 }
   for (const { verdict } of marks) count[verdict] += 1
   return count

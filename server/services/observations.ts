@@ -1,4 +1,4 @@
-import { judgeIsolation, type Verdict } from '#core/isolation/judge'
+import { judgeIsolation, type IsolationVerdict } from '#core/isolation/judge'
 import {
   headOf,
   observedActs,
@@ -132,7 +132,7 @@ export async function decideObservation(
 function refuseDecision(
   { repos }: Context,
   { apprenticeId }: StoredObservation,
-  verdict: Verdict,
+  verdict: IsolationVerdict,
   { met, reason }: ObservationDecisionBody,
 ): void {
   if (met && verdict.critical.length > 0) throw new Problem('criticalStands')
@@ -148,7 +148,7 @@ function writeDecision(
   context: Context,
   actor: Person,
   { id, apprenticeId, fields }: StoredObservation,
-  verdict: Verdict,
+  verdict: IsolationVerdict,
   { met, feedback, reason, signedName, repeatOn }: ObservationDecisionBody,
 ): void {
   const { repos, now } = context
@@ -175,7 +175,7 @@ function writeDecision(
 /** Criteria that this isolation showed something of. */
 function decidedCriteria(
   context: Context,
-  verdict: Verdict,
+  verdict: IsolationVerdict,
   isMet: boolean,
 ): { readonly code: string; readonly met: boolean }[] {
   return isolationCriteria(context).flatMap(({ code, evidence }) => {

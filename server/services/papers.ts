@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
-import { testRecord, type RecordFacts, type RecordKind } from '#core/testing/records/test-record'
+import { testRecord } from '#core/testing/records/test-record'
+import type { RecordFacts, RecordKind } from '#core/testing/records/record-shape'
 import { namedRecord } from '#words/test-record'
 import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#schemas/paper-views'
 import type { Attempt } from '../repos/attempts'

@@ -251,18 +251,18 @@ describe('live', () => {
   })
   it('RCD: no trip at half, within 300 ms at once, within 40 ms at five times IΔn; the slower half-wave is slower', () => {
     const at = { at: 'c1p3.L', to: 'c1p3.E' }
-    expect(readTripTime(live(rig), at, 0.03, 0.5).isOver).toBe(true)
-    expect(readTripTime(live(rig), at, 0.03, 1)).toMatchObject({ trips: ['b1rcdA'] })
-    expect(readTripTime(live(rig), at, 0.03, 1).value).toBeLessThanOrEqual(0.3)
-    expect(readTripTime(live(rig), at, 0.03, 5).value).toBeLessThanOrEqual(0.04)
-    expect(readTripTime(live(rig), at, 0.03, 1, 180).value!).toBeGreaterThan(
-      readTripTime(live(rig), at, 0.03, 1, 0).value!,
-    )
+    expect(readTripTime(live(rig), at, { ratedA: 0.03, multiple: 0.5 }).isOver).toBe(true)
+    expect(readTripTime(live(rig), at, { ratedA: 0.03, multiple: 1 })).toMatchObject({ trips: ['b1rcdA'] })
+    expect(readTripTime(live(rig), at, { ratedA: 0.03, multiple: 1 }).value).toBeLessThanOrEqual(0.3)
+    expect(readTripTime(live(rig), at, { ratedA: 0.03, multiple: 5 }).value).toBeLessThanOrEqual(0.04)
+    expect(
+      readTripTime(live(rig), at, { ratedA: 0.03, multiple: 1, startDegrees: 180 }).value!,
+    ).toBeGreaterThan(readTripTime(live(rig), at, { ratedA: 0.03, multiple: 1, startDegrees: 0 }).value!)
   })
   it('nothing works without a supply', () => {
     for (const reading of [
       readLoop(dead(rig), { at: 'c1p1.L', to: 'c1p1.E' }, 'high-current'),
-      readTripTime(dead(rig), { at: 'c1p1.L', to: 'c1p1.E' }, 0.03, 1),
+      readTripTime(dead(rig), { at: 'c1p1.L', to: 'c1p1.E' }, { ratedA: 0.03, multiple: 1 }),
     ])
       expect(reading.hazards.map(({ code }) => code)).toEqual(['noSupply'])
   })

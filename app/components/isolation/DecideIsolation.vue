@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Verdict } from '#core/isolation/judge'
+import type { IsolationVerdict } from '#core/isolation/judge'
 import { PART_NAME, RULE_TEXT, questionsFor } from '#words/isolation'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 import type { ObservationView } from '#schemas/isolation-views'
 
 /** The proposal by part and criterion, questions worth asking now, the decision, both names. */
-const props = defineProps<{ view: ObservationView; verdict: Verdict; isBusy: boolean }>()
+const props = defineProps<{ view: ObservationView; verdict: IsolationVerdict; isBusy: boolean }>()
 const emit = defineEmits<{ decide: [body: Omit<ObservationDecisionBody, 'version'>]; back: [] }>()
 const WEEK_MS = 7 * 86_400_000
 const form = reactive({
@@ -20,7 +20,7 @@ const isCritical = computed(() => props.verdict.critical.length > 0)
 const isOtherwise = computed(() => form.met !== props.verdict.met)
 const questions = computed(() => questionsFor(props.verdict.rules))
 const verdictOf = (parts: readonly string[]) => {
-  const shown = parts.map((part) => props.verdict.parts[part as keyof Verdict['parts']])
+  const shown = parts.map((part) => props.verdict.parts[part as keyof IsolationVerdict['parts']])
   return shown.every((one) => one === 'not-shown')
     ? 'not shown'
     : !isCritical.value && shown.every((one) => one === 'met')

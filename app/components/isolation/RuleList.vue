@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Verdict } from '#core/isolation/judge'
+import type { IsolationVerdict } from '#core/isolation/judge'
 import { RULE_TEXT } from '#words/isolation'
 import { SERIOUSNESS_NAME } from '#words/seriousness'
 
 /** Every constraint that was called for: broken ones first, with why and what to do next time. */
-const props = defineProps<{ verdict: Verdict; showOpen?: boolean }>()
+const props = defineProps<{ verdict: IsolationVerdict; showOpen?: boolean }>()
 const broken = computed(() => props.verdict.rules.filter(({ state }) => state === 'broken'))
 const kept = computed(() => props.verdict.rules.filter(({ state }) => state === 'kept'))
 const open = computed(() =>

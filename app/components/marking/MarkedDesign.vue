@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
-import type { StepMark } from '#core/assessment/marking/mark-design'
+import type { StepMark } from '#core/assessment/marking/mark-step'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { ScopeNames } from '#words/findings/findings'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RecordKind } from '#core/testing/records/test-record'
+import type { RecordKind } from '#core/testing/records/record-shape'
 import { RCD_NOTICE } from '#words/test-record'
 
 /** Records of a tested board: schedule of results, minor works record, installation record, labels. Signed once they are complete. */

@@ -2,7 +2,7 @@ import { evidenceOf, type Criterion, type ItemKey } from '../outcomes/framework'
 import type { ReadingMark } from '../../testing/judge/judge'
 import type { Finding } from '../../findings/finding'
 import type { WorkMark } from '../../inspection/work-mark'
-import type { StepMark } from './mark-design'
+import type { StepMark } from './mark-step'
 
 /** An assessor's own judgement of one item, in place of the proposed one. */
 export interface Override {

@@ -1,16 +1,19 @@
 import { ZERO, add, magnitude, subtract } from '../network/complex'
 import { boardEnd } from '../faults/fault'
-import { display, type Reading } from './reading'
+import { display, type Reading, type Scale } from './reading'
 import { solveWith } from './measure'
 import type { Bench } from './setup'
 
-const RANGES = [
-  { end: 0.3999, step: 0.0001 },
-  { end: 3.999, step: 0.001 },
-  { end: 39.99, step: 0.01 },
-  { end: 399.9, step: 0.1 },
-]
-const ACCURACY = { relative: 0.02, digits: 5 }
+const SCALE: Scale = {
+  quantity: 'current',
+  ranges: [
+    { end: 0.3999, step: 0.0001 },
+    { end: 3.999, step: 0.001 },
+    { end: 39.99, step: 0.01 },
+    { end: 399.9, step: 0.1 },
+  ],
+  accuracy: { relative: 0.02, digits: 5 },
+}
 
 /** Clamp around these conductors together, A: one shows its current, line and neutral together what does not come back. */
 export function readClamp(bench: Bench, wires: readonly string[], error = 0): Reading {
@@ -22,5 +25,5 @@ export function readClamp(bench: Bench, wires: readonly string[], error = 0): Re
     const isOutward = boardEnd(bench.rig, wire)?.atBoard !== wire.to
     return isOutward ? add(sum, solved.ampere(id)) : subtract(sum, solved.ampere(id))
   }, ZERO)
-  return display('current', magnitude(total), RANGES, ACCURACY, error)
+  return display(SCALE, magnitude(total), error)
 }

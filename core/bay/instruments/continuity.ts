@@ -1,17 +1,20 @@
 import { magnitude, real } from '../network/complex'
-import { display, refused, type Hazard, type Reading } from './reading'
+import { display, refused, type Hazard, type Reading, type Scale } from './reading'
 import { solveWith, standingVolt, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
 /** Open-circuit voltage 4 to 24 V and at least 200 mA into a short; BS 7671 643.2 and BS EN 61557-4, from memory. */
 const OPEN_V = 5
 const INNER_OHM = 20
-const RANGES = [
-  { end: 19.99, step: 0.01 },
-  { end: 199.9, step: 0.1 },
-  { end: 1999, step: 1 },
-]
-const ACCURACY = { relative: 0.02, digits: 2 }
+const SCALE: Scale = {
+  quantity: 'resistance',
+  ranges: [
+    { end: 19.99, step: 0.01 },
+    { end: 199.9, step: 0.1 },
+    { end: 1999, step: 1 },
+  ],
+  accuracy: { relative: 0.02, digits: 2 },
+}
 /** The instrument warns and refuses above this between its leads, V. */
 const LIVE_V = 5
 /** A pair of leads in ordinary order, Ω. */
@@ -47,5 +50,5 @@ export function readContinuity(bench: Bench, probes: Probes, leads: Leads = NULL
     current === 0 ? Infinity : voltBetween(bench, solved, probes) / current + leads.ohm - leads.nulledOhm
   const notNulled: Hazard[] =
     leads.ohm - leads.nulledOhm > NULLED_OHM ? [{ code: 'leads', params: { ohm: leads.ohm } }] : []
-  return display('resistance', measured, RANGES, ACCURACY, error, notNulled)
+  return display(SCALE, measured, error, notNulled)
 }

@@ -1,6 +1,6 @@
 import { magnitude, real } from '../network/complex'
 import { isElectronic } from '../model/loads'
-import { display, refused, type Hazard, type Reading } from './reading'
+import { display, refused, type Hazard, type Reading, type Scale } from './reading'
 import { solveWith, standingVolt, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
@@ -10,12 +10,15 @@ export type TestVolt = (typeof TEST_VOLTS)[number]
 /** At least the nominal voltage at 1 mA; BS EN 61557-2, from memory. The source sags by this share at 1 mA. */
 const SAG = 0.05
 const TEST_A = 1e-3
-const RANGES = [
-  { end: 9.99e6, step: 0.01e6 },
-  { end: 99.9e6, step: 0.1e6 },
-  { end: 999e6, step: 1e6 },
-]
-const ACCURACY = { relative: 0.03, digits: 2 }
+const INSULATION_SCALE: Scale = {
+  quantity: 'insulation',
+  ranges: [
+    { end: 9.99e6, step: 0.01e6 },
+    { end: 99.9e6, step: 0.1e6 },
+    { end: 999e6, step: 1e6 },
+  ],
+  accuracy: { relative: 0.03, digits: 2 },
+}
 const LIVE_V = 25
 /** Electronics for 230 V suffer above the peak of a high mains, V. */
 const ELECTRONICS_V = 230 * 1.1 * Math.SQRT2
@@ -51,10 +54,8 @@ export function readInsulation(bench: Bench, probes: Probes, testV: TestVolt = 5
       : []
   })
   return display(
-    'insulation',
+    INSULATION_SCALE,
     current === 0 ? Infinity : voltBetween(bench, solved, probes) / current,
-    RANGES,
-    ACCURACY,
     error,
     stressed,
   )

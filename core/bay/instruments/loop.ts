@@ -2,7 +2,7 @@ import { magnitude, real, subtract, type Complex } from '../network/complex'
 import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { indexParts, nodeOf } from '../model/terminals'
-import { display, refused, type Hazard, type Reading } from './reading'
+import { display, refused, type Hazard, type Reading, type Scale } from './reading'
 import { solveWith, type Probes } from './measure'
 import type { Bench } from './setup'
 
@@ -12,17 +12,25 @@ const LOW_A = 0.015
 /** How long the test current flows, s. */
 const HIGH_S = 0.04
 const LEAST_V = 180
-const RANGES = [
-  { end: 19.99, step: 0.01 },
-  { end: 199.9, step: 0.1 },
-  { end: 1999, step: 1 },
-]
-const FAULT_RANGES = [
-  { end: 999, step: 1 },
-  { end: 9990, step: 10 },
-  { end: 20_000, step: 100 },
-]
 const ACCURACY = { relative: 0.05, digits: 5 }
+const OHMS: Scale = {
+  quantity: 'resistance',
+  accuracy: ACCURACY,
+  ranges: [
+    { end: 19.99, step: 0.01 },
+    { end: 199.9, step: 0.1 },
+    { end: 1999, step: 1 },
+  ],
+}
+const AMPERES: Scale = {
+  quantity: 'faultCurrent',
+  accuracy: ACCURACY,
+  ranges: [
+    { end: 999, step: 1 },
+    { end: 9990, step: 10 },
+    { end: 20_000, step: 100 },
+  ],
+}
 
 export type LoopTest = 'high-current' | 'no-trip'
 
@@ -61,7 +69,7 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
 /** Loop impedance between line and earth, or line and neutral, of a live circuit. */
 export function readLoop(bench: Bench, probes: Probes, test: LoopTest, error = 0): Reading {
   const loop = loopOf(bench, probes, test)
-  return 'quantity' in loop ? loop : display('resistance', loop.ohm, RANGES, ACCURACY, error, loop.hazards)
+  return 'quantity' in loop ? loop : display(OHMS, loop.ohm, error, loop.hazards)
 }
 
 /** Prospective fault current, A: voltage over loop impedance. */
@@ -69,5 +77,5 @@ export function readFaultCurrent(bench: Bench, probes: Probes, test: LoopTest, e
   const loop = loopOf(bench, probes, test)
   return 'quantity' in loop
     ? { ...loop, quantity: 'faultCurrent' }
-    : display('faultCurrent', loop.volt / loop.ohm, FAULT_RANGES, ACCURACY, error, loop.hazards)
+    : display(AMPERES, loop.volt / loop.ohm, error, loop.hazards)
 }

@@ -3,7 +3,7 @@ import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { TOUCH_LIMIT_V } from '../../regulations/supply'
 import { indexParts, nodeOf } from '../model/terminals'
-import { display, refused, type Reading } from './reading'
+import { display, refused, type Reading, type Scale } from './reading'
 import { solveWith, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
@@ -12,17 +12,28 @@ export type RcdMultiple = (typeof RCD_MULTIPLES)[number]
 
 /** The longest that a test runs, s, at half, once and five times IΔn. */
 const LONGEST_S: Readonly<Record<RcdMultiple, number>> = { 0.5: 1.999, 1: 0.5, 5: 0.15 }
-const ACCURACY = { relative: 0.02, digits: 2 }
+const scaleOf = (multiple: RcdMultiple): Scale => ({
+  quantity: 'time',
+  ranges: [{ end: LONGEST_S[multiple], step: 0.001 }],
+  accuracy: { relative: 0.02, digits: 2 },
+})
 /** On the other half-wave a device waits for the next one; common practice, no source. */
 const OTHER_HALF_S = 0.005
+
+/** How the tester is set. */
+export interface RcdTest {
+  /** IΔn that is chosen, A. */
+  readonly ratedA: number
+  readonly multiple: RcdMultiple
+  /** The half-wave on which it starts. */
+  readonly startDegrees?: 0 | 180
+}
 
 /** Trip time of the quickest RCD in front of this point, s. Starting on either half-wave. */
 export function readTripTime(
   bench: Bench,
   probes: Probes,
-  ratedA: number,
-  multiple: RcdMultiple,
-  startDegrees: 0 | 180 = 0,
+  { ratedA, multiple, startDegrees = 0 }: RcdTest,
   error = 0,
 ): Reading & { readonly trips: readonly string[] } {
   const parts = indexParts(bench.rig)
@@ -48,7 +59,7 @@ export function readTripTime(
     return band ? [{ part: part.id, s: band.usualS + (startDegrees === 180 ? OTHER_HALF_S : 0) }] : []
   })
   const quickest = Math.min(...times.map(({ s }) => s), Infinity)
-  const reading = display('time', quickest, [{ end: LONGEST_S[multiple], step: 0.001 }], ACCURACY, error)
+  const reading = display(scaleOf(multiple), quickest, error)
   return {
     ...reading,
     trips: reading.isOver ? [] : times.filter(({ s }) => s === quickest).map(({ part }) => part),

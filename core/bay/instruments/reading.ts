@@ -49,12 +49,17 @@ export const refused = (quantity: QuantityKey, code: HazardCode, params: Hazard[
   hazards: [{ code, params }],
 })
 
+/** An instrument's scale: what it measures, its ranges, how exact it is. */
+export interface Scale {
+  readonly quantity: QuantityKey
+  readonly ranges: readonly Range[]
+  readonly accuracy: Accuracy
+}
+
 /** A measured value as it is displayed: with the instrument's own error (−1 to 1 of its accuracy), rounded, or off the range. */
 export function display(
-  quantity: QuantityKey,
+  { quantity, ranges, accuracy }: Scale,
   measured: number,
-  ranges: readonly Range[],
-  accuracy: Accuracy,
   error: number,
   hazards: readonly Hazard[] = [],
 ): Reading {

@@ -77,7 +77,7 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
     case 'clamp':
       return told(readClamp(bench, at))
     case 'rcd': {
-      const reading = readTripTime(bench, probes, ratedA, multiple)
+      const reading = readTripTime(bench, probes, { ratedA, multiple })
       return shown({ is: 'reading', reading }, reading.trips)
     }
     case 'indicator':

@@ -1,6 +1,6 @@
 import { angleDegrees, magnitude, real, subtract, type Complex } from '../network/complex'
 import { nodeOf, indexParts } from '../model/terminals'
-import { display, type Reading } from './reading'
+import { display, type Reading, type Scale } from './reading'
 import { solveWith, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
@@ -11,11 +11,14 @@ const INDICATOR_OHM = 100e3
 export const INDICATOR_STEPS_V: readonly number[] = [12, 24, 50, 120, 230, 400]
 /** A lamp lights from this share of its figure; common practice, no source. */
 const LIGHTS_FROM = 0.85
-const RANGES = [
-  { end: 99.9, step: 0.1 },
-  { end: 699, step: 1 },
-]
-const ACCURACY = { relative: 0.02, digits: 2 }
+const SCALE: Scale = {
+  quantity: 'voltage',
+  ranges: [
+    { end: 99.9, step: 0.1 },
+    { end: 699, step: 1 },
+  ],
+  accuracy: { relative: 0.02, digits: 2 },
+}
 /** Between two lines of a sound supply, V; below half of it something is missing. */
 const LEAST_LINE_V = 200
 
@@ -33,7 +36,7 @@ function between(bench: Bench, probes: Probes, ohm: number): number {
 
 /** Voltmeter of 1 MΩ. */
 export const readVoltage = (bench: Bench, probes: Probes, error = 0): Reading =>
-  display('voltage', between(bench, probes, METER_OHM), RANGES, ACCURACY, error)
+  display(SCALE, between(bench, probes, METER_OHM), error)
 
 /** The highest lamp of a two-pole voltage indicator that lights, V; 0 for none. One that does not work lights nothing, which is why it is proved before and after. */
 export function readIndicator(bench: Bench, probes: Probes, isWorking = true): number {

@@ -28,64 +28,25 @@ export interface Plan {
 export function planFor(elements: readonly Element[]): Plan {
   const names = [...new Set([EARTH, ...elements.flatMap(({ from, to }) => [from, to])])]
   const place = new Map(names.map((name, i) => [name, i]))
-  const joined: Map<number, number>[] = names.map(() => new Map())
-  let edgeCount = 0
-  const edgeBetween = (a: number, b: number): number => {
-    const known = joined[a]!.get(b)
-    if (known !== undefined) return known
-    joined[a]!.set(b, edgeCount)
-    joined[b]!.set(a, edgeCount)
-    return edgeCount++
-  }
+  const graph = new JointGraph(names.length)
   const edgeOf = Int32Array.from(elements, ({ kind, from, to }) =>
-    kind === 'injection' || from === to ? -1 : edgeBetween(place.get(from)!, place.get(to)!),
+    kind === 'injection' || from === to ? -1 : graph.edgeBetween(place.get(from)!, place.get(to)!),
   )
-
-  const order: number[] = []
-  const steps: {
-    readonly around: readonly (readonly [number, number])[]
-    readonly pairs: readonly number[]
-  }[] = []
-  const left = new Set(names.map((_, i) => i).slice(1))
-  const byDegree: Set<number>[] = []
-  const file = (node: number) => (byDegree[joined[node]!.size] ??= new Set()).add(node)
-  left.forEach(file)
-  while (left.size > 0) {
-    const node = byDegree
-      .find((nodes) => nodes && nodes.size > 0)!
-      .values()
-      .next().value as number
-    const around = [...joined[node]!]
-    byDegree[around.length]!.delete(node)
-    for (const [other] of around) if (other !== 0) byDegree[joined[other]!.size]!.delete(other)
-    const pairs: number[] = []
-    for (let i = 0; i < around.length; i += 1)
-      for (let j = i + 1; j < around.length; j += 1) pairs.push(edgeBetween(around[i]![0], around[j]![0]))
-    for (const [other] of around) {
-      joined[other]!.delete(node)
-      if (other !== 0) file(other)
-    }
-    left.delete(node)
-    order.push(node)
-    steps.push({ around, pairs })
-  }
+  const { order, steps } = orderOf(graph)
   const rank = new Int32Array(names.length)
   order.forEach((node, i) => (rank[node] = i))
   rank[0] = order.length
   const nodes = [...order.map((node) => names[node]!), EARTH]
+  const neighbours = steps.map(({ around }) => around.map(([other]) => rank[other]!))
   return {
     nodes,
     edgeOf,
-    edgeCount,
+    edgeCount: graph.edgeCount,
     doubled: doubledName(elements),
     from: Int32Array.from(elements, ({ from }) => rank[place.get(from)!]!),
     to: Int32Array.from(elements, ({ to }) => rank[place.get(to)!]!),
     indexOf: new Map(nodes.map((name, i) => [name, i])),
-    ...flatten(
-      steps.map(({ around }) => around.map(([other]) => rank[other]!)),
-      'start',
-      'neighbour',
-    ),
+    ...flatten(neighbours, 'start', 'neighbour'),
     edge: Int32Array.from(steps.flatMap(({ around }) => around.map(([, edge]) => edge))),
     ...flatten(
       steps.map(({ pairs }) => pairs),
@@ -93,6 +54,64 @@ export function planFor(elements: readonly Element[]): Plan {
       'pair',
     ),
   }
+}
+
+/** Which nodes are joined, and by which edge. Node 0 is earth. */
+class JointGraph {
+  readonly joined: Map<number, number>[]
+  edgeCount = 0
+
+  constructor(count: number) {
+    this.joined = Array.from({ length: count }, () => new Map())
+  }
+
+  edgeBetween(a: number, b: number): number {
+    const known = this.joined[a]!.get(b)
+    if (known !== undefined) return known
+    this.joined[a]!.set(b, this.edgeCount)
+    this.joined[b]!.set(a, this.edgeCount)
+    return this.edgeCount++
+  }
+}
+
+/** The first node of the lowest degree. */
+function firstOf(byDegree: readonly Set<number>[]): number {
+  for (const nodes of byDegree) for (const node of nodes ?? []) return node
+  throw new Error('every node has been taken out')
+}
+
+/** A node taken out: its neighbours with their edges, and the edges that this leaves between each two of them. */
+interface TakenOut {
+  readonly around: readonly (readonly [node: number, edge: number])[]
+  readonly pairs: readonly number[]
+}
+
+function orderOf(graph: JointGraph): {
+  readonly order: readonly number[]
+  readonly steps: readonly TakenOut[]
+} {
+  const { joined } = graph
+  const order: number[] = []
+  const steps: TakenOut[] = []
+  const byDegree: Set<number>[] = []
+  const file = (node: number) => (byDegree[joined[node]!.size] ??= new Set()).add(node)
+  for (let node = 1; node < joined.length; node += 1) file(node)
+  while (order.length < joined.length - 1) {
+    const node = firstOf(byDegree)
+    const around = [...joined[node]!]
+    byDegree[around.length]!.delete(node)
+    for (const [other] of around) if (other !== 0) byDegree[joined[other]!.size]!.delete(other)
+    const pairs = around.flatMap(([one], i) =>
+      around.slice(i + 1).map(([other]) => graph.edgeBetween(one, other)),
+    )
+    for (const [other] of around) {
+      joined[other]!.delete(node)
+      if (other !== 0) file(other)
+    }
+    order.push(node)
+    steps.push({ around, pairs })
+  }
+  return { order, steps }
 }
 
 function doubledName(elements: readonly Element[]): string | null {

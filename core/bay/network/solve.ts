@@ -4,6 +4,7 @@ import { floatingNodes } from './floating'
 import { isSteady, ohmAt } from './laws'
 import type { Element, Network } from './network'
 import { planFor, type Plan } from './plan'
+import { currentsOf } from './currents'
 import { copyOf, stamp, stampElement, type Stamped } from './stamp'
 import { BALANCE_A, BALANCE_RELATIVE, MOST_ROUNDS } from './tolerances'
 
@@ -87,47 +88,16 @@ function wrongElement(elements: readonly Element[]): Unsolved | undefined {
 function told(
   elements: readonly Element[],
   plan: Plan,
-  { elementRe, elementIm }: Stamped,
-  { vRe, vIm, hasAdrift }: Voltages,
+  stamped: Stamped,
+  voltages: Voltages,
 ): Solved | Unsolved {
-  const { nodes, indexOf, from, to } = plan
-  const iRe = new Float64Array(elements.length)
-  const iIm = new Float64Array(elements.length)
-  const [leftRe, leftIm] = [new Float64Array(nodes.length), new Float64Array(nodes.length)]
-  let largest = 0
-  for (let i = 0; i < elements.length; i += 1) {
-    const element = elements[i]!
-    const a = from[i]!
-    const b = to[i]!
-    let re: number
-    let im: number
-    if (element.kind === 'injection') {
-      re = element.ampere.re
-      im = element.ampere.im
-    } else {
-      const isSource = element.kind === 'source'
-      const acrossRe = vRe[a]! - vRe[b]! + (isSource ? element.volt.re : 0)
-      const acrossIm = vIm[a]! - vIm[b]! + (isSource ? element.volt.im : 0)
-      re = acrossRe * elementRe[i]! - acrossIm * elementIm[i]!
-      im = acrossRe * elementIm[i]! + acrossIm * elementRe[i]!
-    }
-    iRe[i] = re
-    iIm[i] = im
-    largest = Math.max(largest, Math.abs(re), Math.abs(im))
-    leftRe[a]! -= re
-    leftIm[a]! -= im
-    leftRe[b]! += re
-    leftIm[b]! += im
-  }
-  let residualA = 0
-  // Earth, the last node, closes every balance by itself.
-  for (let k = 0; k < nodes.length - 1; k += 1) {
-    if (!Number.isFinite(vRe[k]! + vIm[k]!)) return { ok: false, reason: 'notANumber', name: nodes[k]! }
-    residualA = Math.max(residualA, leftRe[k]! * leftRe[k]! + leftIm[k]! * leftIm[k]!)
-  }
-  residualA = Math.sqrt(residualA)
+  const { nodes, indexOf } = plan
+  const { vRe, vIm, hasAdrift } = voltages
+  const adrift = nodes.findIndex((_, k) => !Number.isFinite(vRe[k]! + vIm[k]!))
+  if (adrift >= 0) return { ok: false, reason: 'notANumber', name: nodes[adrift]! }
+  const { iRe, iIm, residualA, largestA } = currentsOf(elements, plan, stamped, voltages)
   // Only a current driven into a part that has no way out can leave this much over.
-  if (residualA > BALANCE_A + BALANCE_RELATIVE * largest)
+  if (residualA > BALANCE_A + BALANCE_RELATIVE * largestA)
     return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
   // Spare terminals float in every bay; few ask which.
   let floating: ReadonlySet<string> | undefined

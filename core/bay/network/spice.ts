@@ -1,5 +1,5 @@
-import { angleDegrees, magnitude } from './complex'
-import { solve } from './solve'
+import { angleDegrees, magnitude, type Complex } from './complex'
+import { solve, type Solved } from './solve'
 import { EARTH, type Element, type Network } from './network'
 
 /** Joins a floating part to earth in the listing, Ω, since a simulator wants every node referred. */
@@ -23,68 +23,72 @@ export interface SpiceListing {
 export function spiceListing(network: Network, title: string): SpiceListing | undefined {
   const solved = solve(network)
   if (!solved.ok) return undefined
+  const { hertz } = network
   const closed = network.elements.filter((element) => element.kind === 'injection' || !element.isOpen)
   const names = [...new Set(closed.flatMap(({ from, to }) => [from, to]))]
   const nodes = new Map(names.map((name, i) => [name, name === EARTH ? '0' : `n${i + 1}`]))
   const node = (name: string) => nodes.get(name)!
-  const ammeters = new Map<string, string>()
-  const lines: string[] = []
-  closed.forEach((element, i) => {
-    const k = i + 1
-    lines.push(`* ${element.name}: ${element.from} to ${element.to}`)
-    if (element.kind === 'injection') {
-      lines.push(`I${k} ${node(element.from)} ${node(element.to)} ${drive(network.hertz, element.ampere)}`)
-      return
-    }
-    ammeters.set(element.name, `vm${k}`)
-    lines.push(`VM${k} ${node(element.from)} m${k} ${network.hertz === 0 ? 'DC 0' : 'DC 0 AC 0'}`)
-    let at = `m${k}`
-    if (element.kind === 'source') {
-      lines.push(`VE${k} e${k} ${at} ${drive(network.hertz, element.volt)}`)
-      at = `e${k}`
-    }
-    lines.push(...impedance(k, at, node(element.to), ohmOf(element, solved), network.hertz))
-  })
-  const islands = referenceNodes(solved.floating, closed)
-  islands.forEach((name, i) =>
-    lines.push(
-      `* ${name} has no path to earth: the listing gives it one, which carries nothing`,
-      `RF${i + 1} ${node(name)} 0 ${REFERENCE_OHM}`,
-    ),
+  const ammeters = new Map(
+    closed.flatMap(({ kind, name }, i) => (kind === 'injection' ? [] : [[name, `vm${i + 1}`] as const])),
   )
-  const analysis = network.hertz === 0 ? 'op' : `ac lin 1 ${network.hertz} ${network.hertz}`
+  const lines = closed.flatMap((element, i) => elementLines({ element, k: i + 1, hertz, node, solved }))
+  const references = referenceNodes(solved.floating, closed).flatMap((name, i) => [
+    `* ${name} has no path to earth: the listing gives it one, which carries nothing`,
+    `RF${i + 1} ${node(name)} 0 ${REFERENCE_OHM}`,
+  ])
   const wanted = [
     ...names.filter((name) => name !== EARTH).map((name) => `v(${node(name)})`),
     ...[...ammeters.values()].map((name) => `i(${name})`),
   ]
-  return {
-    text: [
-      `${title} · training record, not an installation in service`,
-      ...lines,
-      '.options reltol=1e-9 abstol=1e-15 vntol=1e-12',
-      '.control',
-      'set numdgt=15',
-      analysis,
-      ...wanted.map((what) => `print ${what}`),
-      '.endc',
-      '.end',
-      '',
-    ].join('\n'),
-    nodes,
-    ammeters,
-  }
+  return { text: listing(title, [...lines, ...references], hertz, wanted), nodes, ammeters }
 }
 
-function drive(hertz: number, value: { re: number; im: number }): string {
+interface ListedElement {
+  readonly element: Element
+  /** Its number in the listing. */
+  readonly k: number
+  readonly hertz: number
+  readonly node: (name: string) => string
+  readonly solved: Solved
+}
+
+/** An element with its ammeter in front; a source has its voltage between the two. */
+function elementLines({ element, k, hertz, node, solved }: ListedElement): string[] {
+  const [from, to] = [node(element.from), node(element.to)]
+  const about = `* ${element.name}: ${element.from} to ${element.to}`
+  if (element.kind === 'injection') return [about, `I${k} ${from} ${to} ${drive(hertz, element.ampere)}`]
+  const isSource = element.kind === 'source'
+  return [
+    about,
+    `VM${k} ${from} m${k} ${hertz === 0 ? 'DC 0' : 'DC 0 AC 0'}`,
+    ...(isSource ? [`VE${k} e${k} m${k} ${drive(hertz, element.volt)}`] : []),
+    ...impedance(k, [isSource ? `e${k}` : `m${k}`, to], ohmOf(element, solved), hertz),
+  ]
+}
+
+const listing = (title: string, lines: readonly string[], hertz: number, wanted: readonly string[]): string =>
+  [
+    `${title} · training record, not an installation in service`,
+    ...lines,
+    '.options reltol=1e-9 abstol=1e-15 vntol=1e-12',
+    '.control',
+    'set numdgt=15',
+    hertz === 0 ? 'op' : `ac lin 1 ${hertz} ${hertz}`,
+    ...wanted.map((what) => `print ${what}`),
+    '.endc',
+    '.end',
+    '',
+  ].join('\n')
+
+function drive(hertz: number, value: Complex): string {
   return hertz === 0 ? `DC ${value.re}` : `DC 0 AC ${magnitude(value)} ${angleDegrees(value)}`
 }
 
 /** Resistance and reactance in series; of a zero share nothing is written. */
 function impedance(
   k: number,
-  from: string,
-  to: string,
-  { re, im }: { re: number; im: number },
+  [from, to]: readonly [string, string],
+  { re, im }: Complex,
   hertz: number,
 ): string[] {
   const reactance = hertz === 0 ? 0 : im
@@ -98,11 +102,8 @@ function impedance(
 /** What an element is at the operating point: its own figure, or where its law has settled. */
 function ohmOf(
   element: Exclude<Element, { kind: 'injection' }>,
-  solved: {
-    volt: (node: string) => { re: number; im: number }
-    ampere: (name: string) => { re: number; im: number }
-  },
-) {
+  solved: Pick<Solved, 'volt' | 'ampere'>,
+): Complex {
   if (element.kind !== 'impedance' || !element.law) return element.ohm
   const current = solved.ampere(element.name)
   const square = current.re ** 2 + current.im ** 2

@@ -47,26 +47,43 @@ export interface AdditionAdvice {
   readonly residual: RcdAdvice
 }
 
+/** What each addition asks by itself. */
+const OF_ADDITION: Readonly<Record<Addition, (question: AdditionQuestion) => readonly Duty[]>> = {
+  'single-to-twin': ({ isSpurOfSpur }) => [isSpurOfSpur ? 'spur-of-spur' : 'spur-rule'],
+  'fused-spur': () => ['fused-connection'],
+  'points-on-ring': () => ['extend-ring'],
+  light: () => ['cpc-at-light'],
+  'shower-swap': () => ['own-circuit'],
+  'new-circuit': () => [],
+  'new-board': () => [],
+}
+
 /** "What does an addition require?": the duties that fall due when something is added to what is there. */
 export function adviseAddition(question: AdditionQuestion): AdditionAdvice {
   const { addition } = question
   const residual = adviseRcd(question)
-  const duties: { duty: Duty; mustComeFirst: boolean }[] = []
-  const add = (duty: Duty, mustComeFirst = false) => duties.push({ duty, mustComeFirst })
-  add('look-first', true)
-  if (!question.earthingAdequate) add('earthing-first', true)
-  if (addition !== 'new-circuit' && addition !== 'new-board') add('capacity', true)
-  if (addition === 'single-to-twin') add(question.isSpurOfSpur ? 'spur-of-spur' : 'spur-rule')
-  if (addition === 'fused-spur') add('fused-connection')
-  if (addition === 'points-on-ring') add('extend-ring')
-  if (addition === 'light') add('cpc-at-light')
-  if (addition === 'shower-swap') add('own-circuit')
-  if (question.location === 'bathroom') add('zones')
-  if (residual.neededA > 0) add(question.hasRcd ? 'residual-there' : 'residual')
-  if (addition === 'new-board') add('surge')
-  add('test')
-  if (residual.neededA > 0) add('label')
-  add(addition === 'new-circuit' || addition === 'new-board' ? 'record-full' : 'record-minor')
-  add('client-told')
+  const isNew = addition === 'new-circuit' || addition === 'new-board'
+  const needsRcd = residual.neededA > 0
+  const first: readonly Duty[] = [
+    'look-first',
+    ...when(!question.earthingAdequate, 'earthing-first'),
+    ...when(!isNew, 'capacity'),
+  ]
+  const then: readonly Duty[] = [
+    ...OF_ADDITION[addition](question),
+    ...when(question.location === 'bathroom', 'zones'),
+    ...when(needsRcd, question.hasRcd ? 'residual-there' : 'residual'),
+    ...when(addition === 'new-board', 'surge'),
+    'test',
+    ...when(needsRcd, 'label'),
+    isNew ? 'record-full' : 'record-minor',
+    'client-told',
+  ]
+  const duties = [
+    ...first.map((duty) => ({ duty, mustComeFirst: true })),
+    ...then.map((duty) => ({ duty, mustComeFirst: false })),
+  ]
   return { duties, residual }
 }
+
+const when = (isDue: boolean, duty: Duty): readonly Duty[] => (isDue ? [duty] : [])

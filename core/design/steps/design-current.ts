@@ -1,6 +1,6 @@
 import type { Load } from '../../installation/installation'
 import { DISCHARGE_FACTOR, cookerCurrentA } from '../../regulations/diversity'
-import { SOURCES } from '../../regulations/source'
+import { SOURCES, type Source } from '../../regulations/source'
 import { U0_V, nominalV, type Phases } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
 import { stopped, worked, type Derivation } from '../model/step'
@@ -19,55 +19,44 @@ export const designCurrent: CircuitStep = {
 function currentOf(load: Load, phases: Phases, demandA: number | null): Derivation {
   switch (load.basis) {
     case 'current':
-      if (!(load.currentA > 0)) return stopped('load', { value: load.currentA })
-      return worked(
-        load.currentA,
-        'Ib = load current',
-        `${formatNumber(load.currentA, 'current')} A`,
-        SOURCES.designCurrent,
-      )
+      return load.currentA > 0
+        ? asGiven(load.currentA, 'Ib = load current', SOURCES.designCurrent)
+        : stopped('load', { value: load.currentA })
     case 'power':
       return fromPower(load.powerW, [['cos φ', load.powerFactor]], phases)
-    case 'motor':
-      return fromPower(
-        load.powerW,
-        [
-          ['cos φ', load.powerFactor],
-          ['η', load.efficiency],
-        ],
-        phases,
-      )
-    case 'lamps': {
-      const watts = load.count * load.eachW * (load.isDischarge ? DISCHARGE_FACTOR : 1)
-      if (!(watts > 0)) return stopped('load', { value: watts })
-      const factor = load.isDischarge ? ` × ${DISCHARGE_FACTOR}` : ''
-      return worked(
-        watts / U0_V,
-        `Ib = lamps × W${factor} ÷ U0`,
-        `${load.count} × ${load.eachW}${factor} ÷ ${U0_V}`,
-        SOURCES.diversity,
-      )
+    case 'motor': {
+      const factors = [['cos φ', load.powerFactor] as const, ['η', load.efficiency] as const]
+      return fromPower(load.powerW, factors, phases)
     }
-    case 'cooker': {
-      const full = load.powerW / U0_V
-      if (!(full > 0)) return stopped('load', { value: load.powerW })
-      const socket = load.hasSocket ? ' + 5' : ''
-      return worked(
-        cookerCurrentA(full, load.hasSocket),
-        `Ib = 10 A + 30 % of the rest${load.hasSocket ? ' + 5 A for the socket' : ''}`,
-        `10 + 0.3 × (${load.powerW} ÷ ${U0_V} − 10)${socket}`,
-        SOURCES.diversity,
-      )
-    }
+    case 'lamps':
+      return fromLamps(load)
+    case 'cooker':
+      return fromCooker(load)
     case 'board':
-      if (demandA === null) return stopped('upstream')
-      return worked(
-        demandA,
-        'Ib = demand of the board it feeds',
-        `${formatNumber(demandA, 'current')} A`,
-        SOURCES.demand,
-      )
+      return demandA === null
+        ? stopped('upstream')
+        : asGiven(demandA, 'Ib = demand of the board it feeds', SOURCES.demand)
   }
+}
+
+const asGiven = (ampere: number, formula: string, source: Source): Derivation =>
+  worked(ampere, formula, `${formatNumber(ampere, 'current')} A`, source)
+
+function fromLamps({ count, eachW, isDischarge }: Extract<Load, { basis: 'lamps' }>): Derivation {
+  const watts = count * eachW * (isDischarge ? DISCHARGE_FACTOR : 1)
+  if (!(watts > 0)) return stopped('load', { value: watts })
+  const factor = isDischarge ? ` × ${DISCHARGE_FACTOR}` : ''
+  const working = `${count} × ${eachW}${factor} ÷ ${U0_V}`
+  return worked(watts / U0_V, `Ib = lamps × W${factor} ÷ U0`, working, SOURCES.diversity)
+}
+
+function fromCooker({ powerW, hasSocket }: Extract<Load, { basis: 'cooker' }>): Derivation {
+  const full = powerW / U0_V
+  if (!(full > 0)) return stopped('load', { value: powerW })
+  const [named, added] = hasSocket ? [' + 5 A for the socket', ' + 5'] : ['', '']
+  const formula = `Ib = 10 A + 30 % of the rest${named}`
+  const working = `10 + 0.3 × (${powerW} ÷ ${U0_V} − 10)${added}`
+  return worked(cookerCurrentA(full, hasSocket), formula, working, SOURCES.diversity)
 }
 
 /** The share of the load that is not heat divides, and three phases carry P ÷ (√3 × U). */

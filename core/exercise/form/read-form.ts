@@ -26,97 +26,126 @@ export interface ReadForm {
   readonly problems: Readonly<Record<string, FormProblem>>
 }
 
+type Problems = Record<string, FormProblem>
+
 /** Reads the form. Each box that cannot be read says why. */
 export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
-  const problems: Record<string, FormProblem> = {}
+  const problems: Problems = {}
   const head = readRow('', HEAD_BOXES, form, problems)
-  const boards = idsIn(form.boards).map((id) => readBoard(id, form, problems))
-  const circuits = idsIn(form.circuits).map((id) => readCircuit(id, form, problems))
-  if (circuits.length === 0) problems.circuits = { code: 'noCircuit' }
-
-  const isIntakeRead = [
-    'premises',
-    'consequence',
-    'arrangement',
-    'phases',
-    'ze',
-    'ipf',
-    'mainFuse',
-    'neutral',
-  ].every((field) => !(field in problems))
-  const readable = <T extends { readonly id: string }>(rows: readonly T[]) =>
-    rows.filter(({ id }) => !Object.keys(problems).some((key) => key.startsWith(`${id}.`)))
-  const installation: Installation | undefined = !isIntakeRead
-    ? undefined
-    : {
-        premises: head.premises as Installation['premises'],
-        consequence: head.consequence as Installation['consequence'],
-        intake: {
-          arrangement: head.arrangement as 'TN-S',
-          phases: Number(head.phases) as 1 | 3,
-          zeOhm: Number(head.ze),
-          ipfA: Number(head.ipf),
-          mainFuseA: Number(head.mainFuse),
-          neutralMm2: Number(head.neutral),
-        },
-        boards: readable(boards),
-        circuits: readable(circuits),
-      }
-  if (installation)
-    for (const problem of structureProblems(installation))
-      problems[`${problem.scope}.${problem.field}`] ??= { code: 'structure', problem }
-  const fitting = installation && {
-    ...installation,
-    boards: readable(installation.boards),
-    circuits: readable(installation.circuits),
-  }
-
-  const asks = {
-    circuits: idsIn(form.askCircuits).filter((id) => idsIn(form.circuits).includes(id)),
-    steps: steps(form.askSteps),
-  }
-  if (asks.circuits.length === 0) problems.askCircuits = { code: 'noneDesigned' }
-  if (asks.steps.length === 0) problems.askSteps = { code: 'noStep' }
-  const criteria = idsIn(form.criteria)
-  if (criteria.length === 0) problems.criteria = { code: 'noCriterion' }
+  const installation = readInstallation(form, head, problems)
+  const asked = readAsked(form, problems)
   if (head.code && !/^[A-Za-z0-9][A-Za-z0-9.-]*$/.test(String(head.code)))
     problems.code = { code: 'codeLetters' }
-  const tests = form.tests || null
-  if (tests !== null && tests !== WHOLE_BOARD && !idsIn(form.circuits).includes(tests))
-    problems.tests = { code: 'noSuchCircuit' }
-  const marks = readMarks(form.marks ?? '', problems)
-
   const isComplete = Object.keys(problems).length === 0
   return {
     problems,
-    installation: fitting,
+    installation: installation && onlyReadable(installation, problems),
     exercise:
-      !isComplete || !installation
-        ? undefined
-        : {
-            format: 'nakshi.exercise',
-            version: 2,
-            code: String(head.code),
-            title: String(head.title),
-            kind: head.kind as Exercise['kind'],
-            scenario: String(head.scenario),
-            minutes: Number(head.minutes),
-            edition: head.edition as Exercise['edition'],
-            installation,
-            tests,
-            asks,
-            marks,
-            critical: steps(form.critical),
-            policy,
-            variants: {
-              seed: Number(head.seed),
-              lengthSpread: Number(head.lengthSpread),
-              loadSpread: Number(head.loadSpread),
-            },
-            criteria,
-          },
+      isComplete && installation ? exerciseOf({ form, head, installation, asked, policy }) : undefined,
   }
 }
+
+type Head = Readonly<Record<keyof typeof HEAD_BOXES, string | number | null>>
+
+const INTAKE_BOXES = [
+  'premises',
+  'consequence',
+  'arrangement',
+  'phases',
+  'ze',
+  'ipf',
+  'mainFuse',
+  'neutral',
+] as const
+
+/** The installation as far as it can be read; undefined while something about the intake cannot. */
+function readInstallation(form: ExerciseForm, head: Head, problems: Problems): Installation | undefined {
+  const boards = idsIn(form.boards).map((id) => readBoard(id, form, problems))
+  const circuits = idsIn(form.circuits).map((id) => readCircuit(id, form, problems))
+  if (circuits.length === 0) problems.circuits = { code: 'noCircuit' }
+  if (INTAKE_BOXES.some((field) => field in problems)) return undefined
+  const installation: Installation = onlyReadable(
+    {
+      premises: head.premises as Installation['premises'],
+      consequence: head.consequence as Installation['consequence'],
+      intake: {
+        arrangement: head.arrangement as 'TN-S',
+        phases: Number(head.phases) as 1 | 3,
+        zeOhm: Number(head.ze),
+        ipfA: Number(head.ipf),
+        mainFuseA: Number(head.mainFuse),
+        neutralMm2: Number(head.neutral),
+      },
+      boards,
+      circuits,
+    },
+    problems,
+  )
+  for (const problem of structureProblems(installation))
+    problems[`${problem.scope}.${problem.field}`] ??= { code: 'structure', problem }
+  return installation
+}
+
+/** Without the rows in which a box cannot be read. */
+function onlyReadable(installation: Installation, problems: Problems): Installation {
+  const isRead = ({ id }: { readonly id: string }) =>
+    !Object.keys(problems).some((key) => key.startsWith(`${id}.`))
+  return {
+    ...installation,
+    boards: installation.boards.filter(isRead),
+    circuits: installation.circuits.filter(isRead),
+  }
+}
+
+type Asked = Pick<Exercise, 'asks' | 'tests' | 'marks' | 'criteria'>
+
+/** What is asked of the apprentice, and what it shows. */
+function readAsked(form: ExerciseForm, problems: Problems): Asked {
+  const circuits = idsIn(form.circuits)
+  const asks = {
+    circuits: idsIn(form.askCircuits).filter((id) => circuits.includes(id)),
+    steps: steps(form.askSteps),
+  }
+  const criteria = idsIn(form.criteria)
+  const tests = form.tests || null
+  if (asks.circuits.length === 0) problems.askCircuits = { code: 'noneDesigned' }
+  if (asks.steps.length === 0) problems.askSteps = { code: 'noStep' }
+  if (criteria.length === 0) problems.criteria = { code: 'noCriterion' }
+  if (tests !== null && tests !== WHOLE_BOARD && !circuits.includes(tests))
+    problems.tests = { code: 'noSuchCircuit' }
+  return { asks, tests, criteria, marks: readMarks(form.marks ?? '', problems) }
+}
+
+interface ReadParts {
+  readonly form: ExerciseForm
+  readonly head: Head
+  readonly installation: Installation
+  readonly asked: Asked
+  readonly policy: Policy
+}
+
+const exerciseOf = ({ form, head, installation, asked, policy }: ReadParts): Exercise => ({
+  format: 'nakshi.exercise',
+  version: 2,
+  code: String(head.code),
+  title: String(head.title),
+  kind: head.kind as Exercise['kind'],
+  scenario: String(head.scenario),
+  minutes: Number(head.minutes),
+  edition: head.edition as Exercise['edition'],
+  installation,
+  tests: asked.tests,
+  asks: asked.asks,
+  marks: asked.marks,
+  critical: steps(form.critical),
+  policy,
+  variants: {
+    seed: Number(head.seed),
+    lengthSpread: Number(head.lengthSpread),
+    loadSpread: Number(head.loadSpread),
+  },
+  criteria: asked.criteria,
+})
 
 const steps = (text: string | undefined): StepKey[] => STEP_KEYS.filter((key) => idsIn(text).includes(key))
 
@@ -124,7 +153,7 @@ function readRow<F extends string>(
   prefix: string,
   boxes: Readonly<Record<F, Box>>,
   form: ExerciseForm,
-  problems: Record<string, FormProblem>,
+  problems: Problems,
 ): Record<F, string | number | null> {
   return Object.fromEntries(
     (Object.entries(boxes) as [F, Box][]).map(([field, box]) => {
@@ -135,7 +164,7 @@ function readRow<F extends string>(
   ) as Record<F, string | number | null>
 }
 
-function readBoard(id: string, form: ExerciseForm, problems: Record<string, FormProblem>): Board {
+function readBoard(id: string, form: ExerciseForm, problems: Problems): Board {
   const row = readRow(`${id}.`, BOARD_BOXES, form, problems)
   return {
     id,
@@ -157,7 +186,7 @@ const LOAD_BOXES: readonly CircuitField[] = [
   'hasSocket',
 ]
 
-function readCircuit(id: string, form: ExerciseForm, problems: Record<string, FormProblem>): Circuit {
+function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circuit {
   const boxes = Object.fromEntries(
     Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
   ) as Record<CircuitField, Box>
@@ -203,7 +232,7 @@ function readExisting(
   id: string,
   rating: string | number | null,
   area: string | number | null,
-  problems: Record<string, FormProblem>,
+  problems: Problems,
 ): Existing | null {
   if (rating === null && area === null) return null
   if (rating === null || area === null)
@@ -212,7 +241,7 @@ function readExisting(
 }
 
 /** Marks are written as `zs=3 csa=2`. */
-function readMarks(text: string, problems: Record<string, FormProblem>): Exercise['marks'] {
+function readMarks(text: string, problems: Problems): Exercise['marks'] {
   const entries = idsIn(text).map((part) => part.split('='))
   const isRight = entries.every(
     ([step, mark]) =>

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import { judgeIsolation, type Verdict } from '../judge'
+import { judgeIsolation, type IsolationVerdict } from '../judge'
 import type { IsolationPolicy } from '../../policies/isolation'
 import type { Site } from '../model/rule'
 import { moveKey } from './move'
@@ -31,7 +31,7 @@ export const siteOf = ({ world }: TrainerState, policy: IsolationPolicy): Site =
   policy,
 })
 
-export const judgeRun = (state: TrainerState, policy: IsolationPolicy, isDone: boolean): Verdict =>
+export const judgeRun = (state: TrainerState, policy: IsolationPolicy, isDone: boolean): IsolationVerdict =>
   judgeIsolation(state.acts, siteOf(state, policy), isDone)
 
 /** What is owed next, for whoever wants a hint: the first constraint that is still open. */

@@ -1,5 +1,5 @@
 import type { Setup } from '../../bay/instruments/setup'
-import { display } from '../../bay/instruments/reading'
+import { display, type Scale } from '../../bay/instruments/reading'
 import { EARTH } from '../../bay/network/network'
 import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
@@ -11,13 +11,16 @@ import { OHMS, RESISTANCE, higherOrLower } from './shared'
 
 /** The part that stands for the electrode of a TT installation, and its terminal. */
 export const ELECTRODE = { part: 'electrode', terminal: 'electrode.E' } as const
-const RANGES = [
-  { end: 19.99, step: 0.01 },
-  { end: 199.9, step: 0.1 },
-  { end: 1999, step: 1 },
-]
-/** Of a three-terminal earth tester; common practice, no source. */
-const ACCURACY = { relative: 0.03, digits: 3 }
+/** Accuracy of a three-terminal earth tester: common practice, no source. */
+const SCALE: Scale = {
+  quantity: 'resistance',
+  ranges: [
+    { end: 19.99, step: 0.01 },
+    { end: 199.9, step: 0.1 },
+    { end: 1999, step: 1 },
+  ],
+  accuracy: { relative: 0.03, digits: 3 },
+}
 
 /** The earthing conductor from this terminal, and the end of it that comes off. */
 export function earthingFreed(rig: Rig, terminal: string): Setup['freed'] {
@@ -68,5 +71,5 @@ export const electrode: TestKind<'electrode'> = {
   },
   usualCause: higherOrLower,
   measure: ({ predicted, error }) =>
-    predicted?.is === 'value' ? display('resistance', predicted.value, RANGES, ACCURACY, error) : undefined,
+    predicted?.is === 'value' ? display(SCALE, predicted.value, error) : undefined,
 }

@@ -1,5 +1,5 @@
 import { readInsulation } from '../../bay/instruments/insulation'
-import { display } from '../../bay/instruments/reading'
+import { display, type Scale } from '../../bay/instruments/reading'
 import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
 import { deadBench, type PrepareOptions } from '../setup/bench-state'
@@ -103,6 +103,13 @@ export const irLN = pairOf('irLN', 'L–N', ['line', 'neutral'])
 export const irLE = pairOf('irLE', 'L–E', ['line', 'earth'])
 export const irNE = pairOf('irNE', 'N–E', ['neutral', 'earth'])
 
+/** Of the lowest of three pairs, written down as one figure. */
+const SCALE: Scale = {
+  quantity: 'insulation',
+  ranges: [{ end: INSULATION_END_OHM, step: 1e6 }],
+  accuracy: { relative: 0.03, digits: 2 },
+}
+
 /** Each pair of lines of a three-phase circuit; the lowest is written down. */
 const lowestOfLines = (pairs: readonly { readonly ohm: number }[]): Outcome =>
   upTo(Math.min(...pairs.map(({ ohm }) => ohm)), INSULATION_END_OHM)
@@ -129,12 +136,6 @@ export const irLL = insulation('irLL', 'L–L', {
   measure: ({ predicted, error }) => {
     if (predicted?.is !== 'value' && predicted?.is !== 'over') return undefined
     const ohm = predicted.is === 'over' ? Infinity : predicted.value
-    return display(
-      'insulation',
-      ohm,
-      [{ end: INSULATION_END_OHM, step: 1e6 }],
-      { relative: 0.03, digits: 2 },
-      error,
-    )
+    return display(SCALE, ohm, error)
   },
 })

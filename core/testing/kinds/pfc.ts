@@ -1,5 +1,5 @@
 import { readFaultCurrent } from '../../bay/instruments/loop'
-import { display } from '../../bay/instruments/reading'
+import { display, type Scale } from '../../bay/instruments/reading'
 import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
@@ -21,6 +21,12 @@ function highestFault(rig: Rig, _: BayTest, made: Prepared): Outcome {
   return ampere === 0
     ? { is: 'none' }
     : { is: 'value', value: ampere * (supply.phases === 3 ? THREE_PHASE : 1) }
+}
+
+const SCALE: Scale = {
+  quantity: 'faultCurrent',
+  ranges: [{ end: 20e3, step: 10 }],
+  accuracy: { relative: 0.05, digits: 5 },
 }
 
 /** Prospective fault current Ipf at the origin. */
@@ -54,13 +60,5 @@ export const pfc: TestKind<'pfc'> = {
   },
   usualCause: (isHigh) => (isHigh ? 'lowExternal' : 'highExternal'),
   measure: ({ predicted, error }) =>
-    predicted?.is === 'value'
-      ? display(
-          'faultCurrent',
-          predicted.value,
-          [{ end: 20e3, step: 10 }],
-          { relative: 0.05, digits: 5 },
-          error,
-        )
-      : undefined,
+    predicted?.is === 'value' ? display(SCALE, predicted.value, error) : undefined,
 }

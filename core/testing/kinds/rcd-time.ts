@@ -54,14 +54,16 @@ const rcdTime = <K extends string>(key: K, { multiple, expectation, ...own }: Ow
   prediction: {
     by: 'instrument',
     read: (rig, { circuit }, made) =>
-      outcomeOf(readTripTime(prepare(rig, made.state, made.setup), made, ratedA(rig, circuit), multiple)),
+      outcomeOf(
+        readTripTime(prepare(rig, made.state, made.setup), made, { ratedA: ratedA(rig, circuit), multiple }),
+      ),
   },
   expect: (facts) => ({ source: SOURCES.residualTime, reasons: ['standard'], ...expectation(facts) }),
   usualCause: () => 'tooFast',
   measure: ({ rig, test, bench, made, error }) => {
     // Both half-cycles, the longer one.
-    const both = ([0, 180] as const).map((start) =>
-      readTripTime(bench, made, ratedA(rig, test.circuit), multiple, start, error),
+    const both = ([0, 180] as const).map((startDegrees) =>
+      readTripTime(bench, made, { ratedA: ratedA(rig, test.circuit), multiple, startDegrees }, error),
     )
     return both.reduce((a, b) => ((b.value ?? 0) > (a.value ?? 0) ? b : a))
   },

@@ -13,42 +13,44 @@ export type StreamLine =
 
 export type StreamProblem = 'notALine' | 'tooLong' | 'badSheet' | 'badNull' | 'badRead'
 
+/** Characters of a line, and of a reading in it. */
 const LONGEST = 200
+const LONGEST_READING = 60
 const KEY = /^(?:[a-z][a-z0-9]{0,9}\.)?[a-zA-Z0-9]{1,12}(?:@[a-z][a-z0-9]{0,19})?$/
 
+type ReadLine =
+  { readonly ok: true; readonly line: StreamLine } | { readonly ok: false; readonly problem: StreamProblem }
+
+const read = (line: StreamLine | undefined, problem: StreamProblem): ReadLine =>
+  line ? { ok: true, line } : { ok: false, problem }
+
+/** By its first word, what the rest of a line says. */
+const READERS: Readonly<Record<string, (rest: readonly string[]) => ReadLine>> = {
+  SHEET: ([id, code = '']) => {
+    const attempt = Number(id)
+    const isSheet = Number.isInteger(attempt) && attempt > 0 && /^[0-9A-F]{6}$/i.test(code)
+    return read(isSheet ? { is: 'sheet', attempt, code: code.toUpperCase() } : undefined, 'badSheet')
+  },
+  INSTRUMENT: (rest) =>
+    read(rest.length > 0 ? { is: 'instrument', name: rest.join(' ') } : undefined, 'notALine'),
+  NULL: ([text = '']) => {
+    const ohm = Number(text.replace(',', '.'))
+    return read(text && Number.isFinite(ohm) && ohm >= 0 ? { is: 'null', ohm } : undefined, 'badNull')
+  },
+  READ: ([key = '', ...rest]) => {
+    const text = rest.join(' ')
+    const isReading = KEY.test(key) && text !== '' && text.length <= LONGEST_READING
+    return read(isReading ? { is: 'read', key, text } : undefined, 'badRead')
+  },
+  END: () => read({ is: 'end' }, 'notALine'),
+}
+
 /** Reads one line. Unknown words are told, so that a bridge can be put right. */
-export function readStreamLine(
-  line: string,
-):
-  { readonly ok: true; readonly line: StreamLine } | { readonly ok: false; readonly problem: StreamProblem } {
+export function readStreamLine(line: string): ReadLine {
   if (line.length > LONGEST) return { ok: false, problem: 'tooLong' }
   const [word = '', ...rest] = line.trim().split(/\s+/)
-  switch (word.toUpperCase()) {
-    case 'SHEET': {
-      const attempt = Number(rest[0])
-      return Number.isInteger(attempt) && attempt > 0 && /^[0-9A-F]{6}$/i.test(rest[1] ?? '')
-        ? { ok: true, line: { is: 'sheet', attempt, code: rest[1]!.toUpperCase() } }
-        : { ok: false, problem: 'badSheet' }
-    }
-    case 'INSTRUMENT':
-      return rest.length > 0
-        ? { ok: true, line: { is: 'instrument', name: rest.join(' ') } }
-        : { ok: false, problem: 'notALine' }
-    case 'NULL': {
-      const ohm = Number((rest[0] ?? '').replace(',', '.'))
-      return Number.isFinite(ohm) && ohm >= 0 && rest[0]
-        ? { ok: true, line: { is: 'null', ohm } }
-        : { ok: false, problem: 'badNull' }
-    }
-    case 'READ':
-      return KEY.test(rest[0] ?? '') && rest.length > 1 && rest.slice(1).join(' ').length <= 60
-        ? { ok: true, line: { is: 'read', key: rest[0]!, text: rest.slice(1).join(' ') } }
-        : { ok: false, problem: 'badRead' }
-    case 'END':
-      return { ok: true, line: { is: 'end' } }
-    default:
-      return { ok: false, problem: 'notALine' }
-  }
+  const reader = Object.hasOwn(READERS, word.toUpperCase()) ? READERS[word.toUpperCase()] : undefined
+  return reader ? reader(rest) : { ok: false, problem: 'notALine' }
 }
 
 export function streamLine(line: StreamLine): string {
