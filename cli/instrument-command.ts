@@ -2,7 +2,8 @@ import { createConnection } from 'node:net'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { scheduleOf, type ScheduleTest } from '#core/testing/plan/schedule'
 import { streamLine, type StreamLine } from '#core/testing/parse/stream'
-import { TESTER, testBay } from '#core/testing/tester'
+import { TESTER, testBay, type Shown } from '#core/testing/tester'
+import type { Rig } from '#core/bay/model/rig'
 import { writeReadingsCsv } from '#schemas/readings-csv'
 import { testWords } from '#words/testing'
 import { EXIT, UseError, readRig, type Output } from './input'
@@ -42,44 +43,9 @@ export function instrument(
 ): Output & { readonly sending?: Sending } {
   const meant = readRig(file)
   const built = readRig(file, options.fault)
-  const stage = options.stage ?? WHOLE_BOARD
-  if (!STAGES.includes(stage)) throw new UseError(`--stage is one of: ${STAGES.join(', ')}.`, EXIT.use)
-  const nulledOhm = number(options.nulled ?? '0.08', 'nulled')
-  const schedule = scheduleOf(meant, {
-    edition: '18-A2',
-    rcdTests: options.multiples ? 'all' : 'edition',
-  }).filter((test) => isWanted(test, stage, options.circuit) && (test.isAsked || !options.asked))
-  if (schedule.length === 0)
-    throw new UseError('No test of this bay is left with that stage and circuit.', EXIT.use)
-  const taken = [
-    ...testBay(built, schedule, {
-      leadsOhm: number(options.leads ?? String(TESTER.leadsOhm), 'leads'),
-      nulledOhm,
-      seed: number(options.seed ?? '1', 'seed'),
-    }),
-  ]
-  if (options.csv)
-    return {
-      json: writeReadingsCsv(
-        taken.map(({ test, shown }) => ({
-          key: test.key,
-          name: testWords(meant, test),
-          text: shown,
-          at: '',
-        })),
-      ),
-      code: EXIT.done,
-    }
-  const head: StreamLine[] = [
-    ...(options.sheet ? [sheetOf(options.sheet)] : []),
-    { is: 'instrument', name: options.name ?? 'Simulated tester' },
-    ...(nulledOhm > 0 ? [{ is: 'null', ohm: nulledOhm } as const] : []),
-  ]
-  const lines = [
-    ...head,
-    ...taken.map(({ test, shown }): StreamLine => ({ is: 'read', key: test.key, text: shown })),
-    { is: 'end' } as const,
-  ].map(streamLine)
+  const taken = takeReadings(meant, built, options)
+  if (options.csv) return { json: writeReadingsCsv(taken.map((one) => csvRow(meant, one))), code: EXIT.done }
+  const lines = streamOf(taken, options)
   if (!options.port) return { json: lines.join('\n'), code: EXIT.done }
   if (!options.sheet)
     throw new UseError('--port needs --sheet "NUMBER CODE", as the page of the schedule shows it.', EXIT.use)
@@ -88,6 +54,41 @@ export function instrument(
     code: EXIT.done,
     sending: { lines, port: number(options.port, 'port'), paceMs: number(options.pace ?? '150', 'pace') },
   }
+}
+
+const nulledOf = ({ nulled }: InstrumentOptions): number => number(nulled ?? '0.08', 'nulled')
+
+function takeReadings(meant: Rig, built: Rig, options: InstrumentOptions): readonly Shown[] {
+  const stage = options.stage ?? WHOLE_BOARD
+  if (!STAGES.includes(stage)) throw new UseError(`--stage is one of: ${STAGES.join(', ')}.`, EXIT.use)
+  const nulledOhm = nulledOf(options)
+  const rcdTests = options.multiples ? 'all' : 'edition'
+  const schedule = scheduleOf(meant, { edition: '18-A2', rcdTests }).filter(
+    (test) => isWanted(test, stage, options.circuit) && (test.isAsked || !options.asked),
+  )
+  if (schedule.length === 0)
+    throw new UseError('No test of this bay is left with that stage and circuit.', EXIT.use)
+  const leadsOhm = number(options.leads ?? String(TESTER.leadsOhm), 'leads')
+  return [...testBay(built, schedule, { leadsOhm, nulledOhm, seed: number(options.seed ?? '1', 'seed') })]
+}
+
+const csvRow = (meant: Rig, { test, shown }: Shown) => ({
+  key: test.key,
+  name: testWords(meant, test),
+  text: shown,
+  at: '',
+})
+
+function streamOf(taken: readonly Shown[], options: InstrumentOptions): readonly string[] {
+  const nulledOhm = nulledOf(options)
+  const lines: readonly StreamLine[] = [
+    ...(options.sheet ? [sheetOf(options.sheet)] : []),
+    { is: 'instrument', name: options.name ?? 'Simulated tester' },
+    ...(nulledOhm > 0 ? [{ is: 'null', ohm: nulledOhm } as const] : []),
+    ...taken.map(({ test, shown }): StreamLine => ({ is: 'read', key: test.key, text: shown })),
+    { is: 'end' },
+  ]
+  return lines.map(streamLine)
 }
 
 const isWanted = ({ isDead, circuit }: ScheduleTest, stage: string, only: string | undefined): boolean =>

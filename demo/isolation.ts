@@ -50,69 +50,110 @@ const tapped = (start: string, taps: readonly Tap[]): Record<string, string> =>
     ),
   )
 
-/** `at` gives the context so many minutes before the end of the demo's day. */
-export async function playIsolation(repos: Repos, at: (minutesAgo: number) => Context): Promise<void> {
-  const who = (number: string) => repos.people.byNumber(number)!
-  const assessor = who('S-301')
-  const observe = (
-    minutesAgo: number,
-    number: string,
-    bay: number,
-    circuit: string,
-    taps: readonly Tap[],
-  ) => {
-    const context = at(minutesAgo)
-    const head = {
-      'head.bay': String(bay),
-      'head.circuit': circuit,
-      'head.level': 'first',
-      'head.phases': '1',
-      'head.permit': 'no',
-      'head.serial': `VI-${10 + bay}`,
-      'head.proofDate': '2026-09-03',
-    }
-    const { id } = startObservation(context, assessor, { apprenticeId: who(number).id, fields: head })
-    const fields = { ...head, ...tapped(context.now, taps) }
-    saveObservation(context, assessor, id, { version: 1, fields })
-    return {
-      id,
-      decide: (met: boolean, feedback: string) =>
-        decideObservation(at(minutesAgo - 8), assessor, id, {
-          version: 2,
-          met,
-          feedback,
-          reason: '',
-          signedName: who(number).name,
-          pin: DEMO_PIN,
-          repeatOn: null,
-        }),
-    }
+interface Observed {
+  readonly minutesAgo: number
+  readonly number: string
+  readonly bay: number
+  readonly circuit: string
+  readonly taps: readonly Tap[]
+}
+
+/** The demo's centre, and the context so many minutes before the end of its day. */
+interface Stage {
+  readonly repos: Repos
+  readonly at: (minutesAgo: number) => Context
+}
+
+const who = ({ repos }: Stage, number: string) => repos.people.byNumber(number)!
+const ASSESSOR = 'S-301'
+
+/** An observation as it was tapped; returns its id. */
+function observe(stage: Stage, { minutesAgo, number, bay, circuit, taps }: Observed): number {
+  const context = stage.at(minutesAgo)
+  const assessor = who(stage, ASSESSOR)
+  const head = {
+    'head.bay': String(bay),
+    'head.circuit': circuit,
+    'head.level': 'first',
+    'head.phases': '1',
+    'head.permit': 'no',
+    'head.serial': `VI-${10 + bay}`,
+    'head.proofDate': '2026-09-03',
   }
-  await observe(80, 'T-401', 1, 'Pit sockets', [...BEFORE, ...SECURED, ...DEAD, ...REST]).decide(
-    true,
-    'Calm and complete; the notice hung before you turned round.',
-  )
-  await observe(60, 'T-405', 5, 'Bench sockets', [
-    ...BEFORE,
-    ...SECURED.filter((tap) => typeof tap === 'string' || tap.kind !== 'lock'),
-    ...DEAD,
-    'open',
-  ]).decide(false, 'Fit the lock-off device and your own padlock first. Everything else was there.')
-  observe(6, 'T-402', 2, 'Pit sockets', [...BEFORE, ...SECURED.slice(0, 3)])
-  putLock(at(5), assessor, {
-    personId: who('T-402').id,
-    bay: 2,
-    device: 'Way 1',
-    padlock: '14',
-    reason: 'Replacing a socket',
+  const { id } = startObservation(context, assessor, { apprenticeId: who(stage, number).id, fields: head })
+  saveObservation(context, assessor, id, { version: 1, fields: { ...head, ...tapped(context.now, taps) } })
+  return id
+}
+
+interface Said {
+  readonly met: boolean
+  readonly feedback: string
+}
+
+/** The same, decided some minutes later and signed by the apprentice. */
+const observeAndDecide = (stage: Stage, observed: Observed, { met, feedback }: Said) =>
+  decideObservation(stage.at(observed.minutesAgo - 8), who(stage, ASSESSOR), observe(stage, observed), {
+    version: 2,
+    met,
+    feedback,
+    reason: '',
+    signedName: who(stage, observed.number).name,
+    pin: DEMO_PIN,
+    repeatOn: null,
   })
-  const [from, until] = [at(30).now, new Date(Date.parse(at(30).now) + 2 * 3_600_000).toISOString()]
+
+const WITHOUT_LOCK = SECURED.filter((tap) => typeof tap === 'string' || tap.kind !== 'lock')
+
+/** Observations, a padlock and a permit of the demo's day. `at` gives the context so many minutes before its end. */
+export async function playIsolation(repos: Repos, at: Stage['at']): Promise<void> {
+  const stage = { repos, at }
+  await observeAndDecide(
+    stage,
+    {
+      minutesAgo: 80,
+      number: 'T-401',
+      bay: 1,
+      circuit: 'Pit sockets',
+      taps: [...BEFORE, ...SECURED, ...DEAD, ...REST],
+    },
+    { met: true, feedback: 'Calm and complete; the notice hung before you turned round.' },
+  )
+  await observeAndDecide(
+    stage,
+    {
+      minutesAgo: 60,
+      number: 'T-405',
+      bay: 5,
+      circuit: 'Bench sockets',
+      taps: [...BEFORE, ...WITHOUT_LOCK, ...DEAD, 'open'],
+    },
+    {
+      met: false,
+      feedback: 'Fit the lock-off device and your own padlock first. Everything else was there.',
+    },
+  )
+  observe(stage, {
+    minutesAgo: 6,
+    number: 'T-402',
+    bay: 2,
+    circuit: 'Pit sockets',
+    taps: [...BEFORE, ...SECURED.slice(0, 3)],
+  })
+  await lockAndPermit(stage, who(stage, 'T-402').id)
+}
+
+async function lockAndPermit(stage: Stage, holderId: number): Promise<void> {
+  const { at } = stage
+  const assessor = who(stage, ASSESSOR)
+  const lock = { personId: holderId, bay: 2, device: 'Way 1', padlock: '14', reason: 'Replacing a socket' }
+  putLock(at(5), assessor, lock)
+  const from = at(30).now
   await issuePermit(at(30), assessor, {
-    holderId: who('T-402').id,
+    holderId,
     bay: 2,
     scope: 'Socket in the charger room. The fans on way 2 must stay on.',
     fromAt: from,
-    untilAt: until,
+    untilAt: new Date(Date.parse(from) + 2 * 3_600_000).toISOString(),
     siteName: 'Oona Brack',
     pin: DEMO_PIN,
   })

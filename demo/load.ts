@@ -3,11 +3,13 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Database } from 'better-sqlite3'
-import { askedNodes, assignmentOf } from '#core/exercise/assignment'
+import { askedNodes, assignmentOf, type Assignment } from '#core/exercise/assignment'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import type { Readings } from '#core/testing/readings'
 import { presentKeys } from '#core/testing/upgrade'
+import type { WorkBody } from '#schemas/requests'
 import { openDatabase } from '../server/db/open'
+import type { Attempt } from '../server/repos/attempts'
 import { createRepos, type Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
 import type { Context } from '../server/services/context'
@@ -17,13 +19,9 @@ import { hashPassword } from '../server/services/passwords'
 import { addInstrument } from '../server/services/instruments'
 import { importRoster } from '../server/services/people'
 import { setUp } from '../server/services/sign-in'
-import {
-  askPermission,
-  decidePermission,
-  handInDesign,
-  handInReadings,
-  saveWork,
-} from '../server/services/work'
+import { askPermission, handInDesign, handInReadings } from '../server/services/hand-in'
+import { decidePermission } from '../server/services/permission'
+import { saveWork } from '../server/services/work-save'
 import { playIsolation } from './isolation'
 import { playWorkmanship } from './workmanship'
 import {
@@ -136,63 +134,107 @@ function keepInstruments(context: Context, actor: Person, now: Date): void {
 
 const who = (repos: Repos, number: string): Person => repos.people.byNumber(number)!
 
-function play(repos: Repos, chapter: Chapter, clock: ReturnType<typeof clockEndingAt>): void {
-  const actor = who(repos, chapter.number)
-  const assessor = who(repos, chapter.exercise === 'T-02' ? 'S-301' : 'I-201')
-  const exercise = repos.exercises.byCode(chapter.exercise)!
-  const attempts = repos.attempts.byExercise(exercise.id)
-  const { id, installation, bay } = attempts.find((attempt) => attempt.personId === actor.id)!
-  const assignment = assignmentOf(exercise.exercise, installation)
-  const context = (): Context => ({ repos, now: clock.at() })
-  const version = () => repos.attempts.byId(id)!.version
-  const reached = (stage: Chapter['upTo']) => ORDER.indexOf(chapter.upTo) >= ORDER.indexOf(stage)
+/** One apprentice's way through one exercise, with what it is made of. */
+interface Player {
+  readonly repos: Repos
+  readonly chapter: Chapter
+  readonly clock: ReturnType<typeof clockEndingAt>
+  readonly actor: Person
+  readonly assessor: Person
+  readonly attempt: Attempt
+  readonly assignment: Assignment
+  /** The sheet of the one they copied from. */
+  readonly copied: Assignment | undefined
+}
 
-  if (!reached('halfDesign')) return
+function playerOf(repos: Repos, chapter: Chapter, clock: Player['clock']): Player {
+  const actor = who(repos, chapter.number)
+  const { id, exercise } = repos.exercises.byCode(chapter.exercise)!
+  const attempts = repos.attempts.byExercise(id)
+  const attempt = attempts.find(({ personId }) => personId === actor.id)!
+  const other = attempts.find(({ personNumber }) => personNumber === chapter.copies)
+  return {
+    repos,
+    chapter,
+    clock,
+    actor,
+    assessor: who(repos, chapter.exercise === 'T-02' ? 'S-301' : 'I-201'),
+    attempt,
+    assignment: assignmentOf(exercise, attempt.installation),
+    copied: other && assignmentOf(exercise, other.installation),
+  }
+}
+
+const reached = ({ chapter }: Player, stage: Chapter['upTo']): boolean =>
+  ORDER.indexOf(chapter.upTo) >= ORDER.indexOf(stage)
+const contextOf = ({ repos, clock }: Player): Context => ({ repos, now: clock.at() })
+const versionOf = ({ repos, attempt }: Player): number => repos.attempts.byId(attempt.id)!.version
+
+function play(repos: Repos, chapter: Chapter, clock: Player['clock']): void {
+  const player = playerOf(repos, chapter, clock)
+  if (!reached(player, 'halfDesign')) return
+  const answers = playDesign(player)
+  if (!reached(player, 'halfDead') || player.assignment.tests === null) return
+  const readings = playDead(player, answers)
+  if (!reached(player, 'permission')) return
+  playLive(player, answers, readings)
+  if (!reached(player, 'decided')) return
+  decide(contextOf(player), player.assessor, player.attempt.id, 0)
+  if (reached(player, 'released')) release(contextOf(player), player.assessor, player.attempt.id)
+}
+
+/** Types the design, half of it or all, and hands it in. */
+function playDesign(player: Player): WorkBody['answers'] {
+  const { assignment, chapter, attempt, actor, clock } = player
   const answers = typedAnswers(assignment, chapter)
   const nodes = askedNodes(assignment)
-  const written = reached('dead')
-    ? nodes
-    : nodes.slice(0, Math.round(nodes.length * (0.2 + 0.08 * (bay % 6))))
-  saveWork(context(), actor, id, { version: version(), answers: pick(answers, written), readings: {} })
-  if (!reached('dead')) return
+  const half = nodes.slice(0, Math.round(nodes.length * (0.2 + 0.08 * (attempt.bay % 6))))
+  const written = reached(player, 'dead') ? nodes : half
+  const body = { version: versionOf(player), answers: pick(answers, written), readings: {} }
+  saveWork(contextOf(player), actor, attempt.id, body)
+  if (!reached(player, 'dead')) return answers
   clock.pass(2)
-  handInDesign(context(), actor, id, version())
-  if (assignment.tests === null) return
+  handInDesign(contextOf(player), actor, attempt.id, versionOf(player))
+  return answers
+}
 
-  const copied = chapter.copies && attempts.find((attempt) => attempt.personNumber === chapter.copies)!
-  const readings: Readings =
-    assignment.tests === WHOLE_BOARD
-      ? chapter.bay
-        ? boardReadings(assignment, bay, chapter.bay, reached('live'))
-        : {}
-      : {
-          ...typedReadings(copied ? assignmentOf(exercise.exercise, copied.installation) : assignment, bay),
-          ...presentKeys(chapter.readings ?? {}, assignment.installation, assignment.tests),
-        }
+function measuredBy(player: Player): Readings {
+  const { assignment, chapter, attempt, copied } = player
+  if (assignment.tests !== WHOLE_BOARD)
+    return {
+      ...typedReadings(copied ?? assignment, attempt.bay),
+      ...presentKeys(chapter.readings ?? {}, assignment.installation, assignment.tests),
+    }
+  return chapter.bay ? boardReadings(assignment, attempt.bay, chapter.bay, reached(player, 'live')) : {}
+}
+
+/** Types the dead readings, some of them or all. */
+function playDead(player: Player, answers: WorkBody['answers']): Readings {
+  const readings = measuredBy(player)
   const dead = Object.keys(readings).filter(isBeforeLive)
-  if (!reached('halfDead')) return
-  saveWork(context(), actor, id, {
-    version: version(),
+  const some = dead.slice(0, Math.max(2, Math.round(dead.length * 0.4)))
+  const written = reached(player, 'permission') ? dead : some
+  saveWork(contextOf(player), player.actor, player.attempt.id, {
+    version: versionOf(player),
     answers,
-    readings: pick(
-      readings,
-      reached('permission') ? dead : dead.slice(0, Math.max(2, Math.round(dead.length * 0.4))),
-    ),
+    readings: pick(readings, written),
   })
-  if (!reached('permission')) return
+  return readings
+}
+
+/** Asks for permission; gets it or a refusal; measures live and hands in. */
+function playLive(player: Player, answers: WorkBody['answers'], readings: Readings): void {
+  const { actor, assessor, attempt, chapter, clock } = player
   clock.pass(1)
-  askPermission(context(), actor, id, version())
+  askPermission(contextOf(player), actor, attempt.id, versionOf(player))
   if (chapter.upTo === 'refused')
-    return decidePermission(context(), assessor, id, false, REFUSALS[chapter.exercise as 'T-02'])
-  if (!reached('live')) return
+    decidePermission(contextOf(player), assessor, attempt.id, false, REFUSALS[chapter.exercise as 'T-02'])
+  if (!reached(player, 'live')) return
   clock.pass(1)
-  decidePermission(context(), assessor, id, true, '')
-  if (!reached('handedIn')) return
-  saveWork(context(), actor, id, { version: version(), answers, readings })
-  handInReadings(context(), actor, id, version())
-  if (!reached('decided')) return
-  decide(context(), assessor, id, 0)
-  if (reached('released')) release(context(), assessor, id)
+  decidePermission(contextOf(player), assessor, attempt.id, true, '')
+  if (!reached(player, 'handedIn')) return
+  saveWork(contextOf(player), actor, attempt.id, { version: versionOf(player), answers, readings })
+  handInReadings(contextOf(player), actor, attempt.id, versionOf(player))
 }
 
 const ORDER: readonly Chapter['upTo'][] = [

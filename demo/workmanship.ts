@@ -44,52 +44,50 @@ export const PIT_RUN: RunFields = {
   's5.length': '780',
 }
 
-/** Runs of the demo, and one that was measured: the bend’s saving had been forgotten. One bay that an assessor has gone over. */
+/** What was measured on it: the bend’s saving had been forgotten. */
+const PIT_RUN_MEASURED = {
+  s1: '+1',
+  b1: '✓',
+  s2: '+35',
+  b2: '✓',
+  w2: '✓',
+  h2: '+1',
+  t2: '−1',
+  s3: '0',
+  b3: '✓',
+  w3: '✓',
+  h3: '−1',
+  t3: '0',
+  s4: '+1',
+  b4: '✗',
+  w4: '✓',
+  s5: '+36',
+  b5: '✓',
+  w5: '✓',
+}
+
+/** Runs of the demo, and one that was measured. One bay that an assessor has gone over. */
 export function playWorkmanship(repos: Repos, at: (minutesAgo: number) => Context): void {
   const who = (number: string): Person => repos.people.byNumber(number)!
   const { id } = createRun(at(60 * 26), who('I-201'), PIT_RUN)
   const { id: measured } = startMeasurement(at(55), who('S-301'), id, who('T-408').id)
-  saveMeasurement(at(50), who('S-301'), measured, {
-    version: 1,
-    fields: {
-      s1: '+1',
-      b1: '✓',
-      s2: '+35',
-      b2: '✓',
-      w2: '✓',
-      h2: '+1',
-      t2: '−1',
-      s3: '0',
-      b3: '✓',
-      w3: '✓',
-      h3: '−1',
-      t3: '0',
-      s4: '+1',
-      b4: '✗',
-      w4: '✓',
-      s5: '+36',
-      b5: '✓',
-      w5: '✓',
-    },
-  })
+  saveMeasurement(at(50), who('S-301'), measured, { version: 1, fields: PIT_RUN_MEASURED })
   closeMeasurement(at(48), who('S-301'), measured, { version: 2, parts: {}, reason: '' })
-
   const bay = repos.attempts.byPerson(who('U-604').id)[0]!
-  const { items, version } = showInspection(at(30), who('S-301'), bay.id)
-  const torque = Object.fromEntries(
-    items
-      .filter(({ torqueNm }) => torqueNm !== null)
-      .map(({ key, torqueNm }) => [`torque.${key}`, String(torqueNm)]),
-  )
-  const [bar, label] = [
-    items.find(({ what }) => what === 'earthBar')!,
-    items.find(({ what }) => what === 'label')!,
-  ]
-  saveInspection(at(28), who('S-301'), bay.id, {
+  inspectBay(at, who('S-301'), bay.id)
+}
+
+/** Everything as it should be but a loose bar and a label. */
+function inspectBay(at: (minutesAgo: number) => Context, assessor: Person, attemptId: number): void {
+  const { items, version } = showInspection(at(30), assessor, attemptId)
+  const torqued = items.filter(({ torqueNm }) => torqueNm !== null)
+  const bar = items.find(({ what }) => what === 'earthBar')!
+  const label = items.find(({ what }) => what === 'label')!
+  saveInspection(at(28), assessor, attemptId, {
     version,
     fields: {
       ...Object.fromEntries(items.map(({ key }) => [`see.${key}`, 'ok'])),
-      ...torque,
+      ...Object.fromEntries(torqued.map(({ key, torqueNm }) => [`torque.${key}`, String(torqueNm)])),
       [`see.${bar.key}`]: 'potential',
       [`remark.${bar.key}`]: 'Loose',
       [`torque.${bar.key}`]: '1.2',

@@ -33,36 +33,60 @@ const TIME_NAMES = ['time', 'at', 'taken']
 
 /** Reads a table of readings: columns in any order, a unit in its own column or in the heading, as in `reading (kΩ)`. Tests that the schedule does not have are told by their line. */
 export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): ReadCsvReadings {
-  let table: ReturnType<typeof readCsv>
+  let table: Table
   try {
     table = readCsv(text)
   } catch {
     return { ok: false, problem: 'notCsv' }
   }
-  const column = (names: readonly string[]) =>
-    table.heading.find((name) => names.includes(name.replace(/\s*[([].*$/, '')))
-  const [key, value, unit, time] = [KEY_NAMES, VALUE_NAMES, UNIT_NAMES, TIME_NAMES].map(column)
-  if (!key || !value) return { ok: false, problem: 'heading' }
-  const headUnit = /[([]\s*([^)\]]+?)\s*[)\]]/.exec(table.titles[table.heading.indexOf(value)]!)?.[1] ?? ''
-  const readings: CsvReading[] = []
-  const problems: CsvReadingProblem[] = []
-  for (const { line, cells } of table.rows) {
-    const test = cells[key]!.trim()
-    const typed = cells[value]!.trim()
-    if (test === '' && typed === '') continue
-    const taken = (time ? cells[time] : '')?.trim() ?? ''
-    const at = taken === '' ? '' : new Date(taken)
-    if (!keys.has(test)) problems.push({ line, problem: test === '' ? 'noKey' : 'noSuchTest', cell: test })
-    else if (at !== '' && Number.isNaN(at.getTime())) problems.push({ line, problem: 'noTime', cell: taken })
-    else
-      readings.push({
-        line,
-        key: test,
-        text: withUnit(typed, (unit ? cells[unit] : headUnit)?.trim() ?? '', test),
-        at: at === '' ? '' : at.toISOString(),
-      })
+  const columns = columnsOf(table)
+  if (!columns) return { ok: false, problem: 'heading' }
+  const read = table.rows.flatMap(({ line, cells }) => readLine(line, cells, columns, keys))
+  return {
+    ok: true,
+    readings: read.filter((one) => 'key' in one),
+    problems: read.filter((one) => 'problem' in one),
   }
-  return { ok: true, readings, problems }
+}
+
+type Table = ReturnType<typeof readCsv>
+type Cells = Readonly<Record<string, string | undefined>>
+
+interface Columns {
+  readonly key: string
+  readonly value: string
+  readonly unit: string | undefined
+  readonly time: string | undefined
+  /** Of the heading: `reading (kΩ)`. */
+  readonly headUnit: string
+}
+
+function columnsOf({ heading, titles }: Table): Columns | undefined {
+  const column = (names: readonly string[]) =>
+    heading.find((name) => names.includes(name.replace(/\s*[([].*$/, '')))
+  const [key, value, unit, time] = [KEY_NAMES, VALUE_NAMES, UNIT_NAMES, TIME_NAMES].map(column)
+  if (!key || !value) return undefined
+  const headUnit = /[([]\s*([^)\]]+?)\s*[)\]]/.exec(titles[heading.indexOf(value)]!)?.[1] ?? ''
+  return { key, value, unit, time, headUnit }
+}
+
+const cellOf = (cells: Cells, column: string | undefined): string => (column && cells[column]?.trim()) || ''
+
+function readLine(
+  line: number,
+  cells: Cells,
+  columns: Columns,
+  keys: ReadonlySet<ReadingKey>,
+): (CsvReading | CsvReadingProblem)[] {
+  const [key, typed, taken] = [columns.key, columns.value, columns.time].map((name) =>
+    cellOf(cells, name),
+  ) as [string, string, string]
+  if (key === '' && typed === '') return []
+  if (!keys.has(key)) return [{ line, problem: key === '' ? 'noKey' : 'noSuchTest', cell: key }]
+  const at = taken === '' ? undefined : new Date(taken)
+  if (at && Number.isNaN(at.getTime())) return [{ line, problem: 'noTime', cell: taken }]
+  const unit = columns.unit ? cellOf(cells, columns.unit) : columns.headUnit
+  return [{ line, key, text: withUnit(typed, unit, key), at: at?.toISOString() ?? '' }]
 }
 
 /** A number gets the file's unit; a tick, `N/A` or a number that has one stays. */

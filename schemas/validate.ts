@@ -29,45 +29,31 @@ export function validate<S extends TSchema>(schema: S, value: unknown): Validate
   }
 }
 
-function problemOf(error: ErrorObject): SchemaProblem {
-  const field = error.instancePath.slice(1).replaceAll('/', '.')
-  const { params } = error
-  switch (error.keyword) {
-    case 'required':
-      return { field: join(field, params.missingProperty), message: 'is missing.' }
-    case 'additionalProperties':
-      return { field: join(field, params.additionalProperty), message: 'is not known here. Take it out.' }
-    case 'enum':
-      return {
-        field,
-        message: `must be one of: ${(params.allowedValues as unknown[]).map((v) => v ?? 'none').join(', ')}.`,
-      }
-    case 'const':
-      return { field, message: `must be ${JSON.stringify(params.allowedValue)}.` }
-    case 'exclusiveMinimum':
-      return { field, message: `must be more than ${params.limit}.` }
-    case 'minimum':
-      return { field, message: `must be ${params.limit} or more.` }
-    case 'maximum':
-      return { field, message: `must be ${params.limit} or less.` }
-    case 'minLength':
-      return {
-        field,
-        message: params.limit === 1 ? 'must not be empty.' : `needs at least ${params.limit} characters.`,
-      }
-    case 'maxLength':
-      return { field, message: `may have at most ${params.limit} characters.` }
-    case 'minItems':
-      return { field, message: `needs at least ${params.limit}.` }
-    case 'type':
-      return {
-        field,
-        message: `must be ${params.type === 'integer' ? 'a whole number' : `a ${params.type}`}.`,
-      }
-    case 'pattern':
-      return { field, message: 'has characters that are not allowed here, or is empty.' }
-    default:
-      return { field, message: `${error.message ?? 'is not right'}.` }
+type Params = ErrorObject['params']
+
+/** By what was not kept, what is wanted; a field of its own where the document's path does not name it. */
+const WANTED: Readonly<Record<string, (params: Params) => string>> = {
+  required: () => 'is missing.',
+  additionalProperties: () => 'is not known here. Take it out.',
+  enum: ({ allowedValues }) =>
+    `must be one of: ${(allowedValues as unknown[]).map((v) => v ?? 'none').join(', ')}.`,
+  const: ({ allowedValue }) => `must be ${JSON.stringify(allowedValue)}.`,
+  exclusiveMinimum: ({ limit }) => `must be more than ${limit}.`,
+  minimum: ({ limit }) => `must be ${limit} or more.`,
+  maximum: ({ limit }) => `must be ${limit} or less.`,
+  minLength: ({ limit }) => (limit === 1 ? 'must not be empty.' : `needs at least ${limit} characters.`),
+  maxLength: ({ limit }) => `may have at most ${limit} characters.`,
+  minItems: ({ limit }) => `needs at least ${limit}.`,
+  type: ({ type }) => `must be ${type === 'integer' ? 'a whole number' : `a ${type}`}.`,
+  pattern: () => 'has characters that are not allowed here, or is empty.',
+}
+
+function problemOf({ instancePath, keyword, params, message }: ErrorObject): SchemaProblem {
+  const path = instancePath.slice(1).replaceAll('/', '.')
+  const named: unknown = params.missingProperty ?? params.additionalProperty
+  return {
+    field: named === undefined ? path : join(path, String(named)),
+    message: WANTED[keyword]?.(params) ?? `${message ?? 'is not right'}.`,
   }
 }
 

@@ -1,6 +1,19 @@
+import type { Finding } from '#core/findings/finding'
 import { findingSentence, itemName, type ScopeNames } from './findings/findings'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
+
+interface FeedbackItem {
+  readonly key: ItemKey
+  readonly verdict: Marked['design' | 'readings' | 'work'][number]['verdict']
+  readonly findings: readonly Finding[]
+}
+
+const itemsOf = ({ design, readings, work }: Marked): FeedbackItem[] => [
+  ...design.map(({ node, ...mark }) => ({ key: `design.${node}` as ItemKey, ...mark })),
+  ...readings.map(({ reading, ...mark }) => ({ key: `reading.${reading}` as ItemKey, ...mark })),
+  ...work.map(({ group, ...mark }) => ({ key: `work.${group}` as ItemKey, ...mark })),
+]
 
 /** Feedback put together from findings: what is sound, what to look at again, what comes next. For an assessor to edit. */
 export function composeFeedback(
@@ -10,56 +23,53 @@ export function composeFeedback(
   scopes: ScopeNames = {},
 ): string {
   const nameOf = (key: ItemKey) => itemName(key, scopes)
-  const setRight = new Set(overrides.filter((o) => o.verdict === 'right').map((o) => o.item))
-  const items = [
-    ...marked.design.map((mark) => ({
-      key: `design.${mark.node}` as ItemKey,
-      verdict: mark.verdict,
-      findings: mark.findings,
-    })),
-    ...marked.readings.map((mark) => ({
-      key: `reading.${mark.reading}` as ItemKey,
-      verdict: mark.verdict,
-      findings: mark.findings,
-    })),
-    ...marked.work.map((mark) => ({
-      key: `work.${mark.group}` as ItemKey,
-      verdict: mark.verdict,
-      findings: mark.findings,
-    })),
+  const setRight = new Set(overrides.filter(({ verdict }) => verdict === 'right').map(({ item }) => item))
+  const items = itemsOf(marked)
+  const due = (verdict: string) => items.filter((item) => item.verdict === verdict && !setRight.has(item.key))
+  const [wrong, missing] = [due('wrong'), due('missing')]
+  const carried = items
+    .filter(({ verdict }) => verdict === 'carried')
+    .map(({ key }) => lowerFirst(nameOf(key)))
+  return [
+    ...(wrong.length + missing.length === 0 ? [allHolds(marked)] : soundReasoning(carried)),
+    ...wrong.map(({ key, findings }) => `${nameOf(key)}: ${wrongSentences(findings)}`),
+    ...overriddenToWrong(overrides, wrong).map(({ item, reason }) => `${nameOf(item)}: ${reason}`),
+    ...(missing.length > 0 ? [`Left empty: ${list(missing.map(({ key }) => nameOf(key)))}.`] : []),
+    ...whatComesNext(proposal),
+  ].join('\n\n')
+}
+
+const allHolds = ({ readings }: Marked): string =>
+  readings.length > 0
+    ? 'Every step and every reading holds. Your design and your readings agree with each other.'
+    : 'Every step of your design holds.'
+
+const soundReasoning = (carried: readonly string[]): string[] =>
+  carried.length > 0
+    ? [`Your reasoning is sound: ${carriedNames(carried)} correctly from your own earlier figure.`]
+    : []
+
+/** An override to wrong speaks for itself; a computed finding speaks through its sentence. */
+const wrongSentences = (findings: readonly Finding[]): string =>
+  findings
+    .filter(({ seriousness }) => seriousness !== 'note')
+    .map((finding) => findingSentence(finding))
+    .join(' ')
+
+const overriddenToWrong = (
+  overrides: readonly Override[],
+  wrong: readonly FeedbackItem[],
+): readonly Override[] =>
+  overrides.filter(({ item, verdict }) => verdict === 'wrong' && !wrong.some(({ key }) => key === item))
+
+function whatComesNext({ criteria, critical }: Proposal): string[] {
+  const open = criteria.filter(({ met }) => !met).map(({ code }) => code)
+  return [
+    ...(critical.length > 0
+      ? ['The point above about safety comes first: put it right before anything else.']
+      : []),
+    ...(open.length > 0 ? [`Still to show: ${list(open)}.`] : []),
   ]
-  const wrong = items.filter((item) => item.verdict === 'wrong' && !setRight.has(item.key))
-  const missing = items.filter((item) => item.verdict === 'missing' && !setRight.has(item.key))
-  const carried = items.filter((item) => item.verdict === 'carried')
-  const paragraphs: string[] = []
-  if (wrong.length + missing.length === 0)
-    paragraphs.push(
-      marked.readings.length > 0
-        ? 'Every step and every reading holds. Your design and your readings agree with each other.'
-        : 'Every step of your design holds.',
-    )
-  else if (carried.length > 0) {
-    paragraphs.push(
-      `Your reasoning is sound: ${carriedNames(carried.map((item) => lowerFirst(nameOf(item.key))))} correctly from your own earlier figure.`,
-    )
-  }
-  for (const item of wrong) {
-    // An override to wrong speaks for itself; a computed finding speaks through its sentence.
-    const sentences = item.findings
-      .filter((finding) => finding.seriousness !== 'note')
-      .map((finding) => findingSentence(finding))
-    paragraphs.push(`${nameOf(item.key)}: ${sentences.join(' ')}`)
-  }
-  for (const { item, verdict, reason } of overrides) {
-    if (verdict === 'wrong' && !wrong.some((other) => other.key === item))
-      paragraphs.push(`${nameOf(item)}: ${reason}`)
-  }
-  if (missing.length > 0) paragraphs.push(`Left empty: ${list(missing.map((item) => nameOf(item.key)))}.`)
-  const open = proposal.criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code)
-  if (proposal.critical.length > 0)
-    paragraphs.push('The point above about safety comes first: put it right before anything else.')
-  if (open.length > 0) paragraphs.push(`Still to show: ${list(open)}.`)
-  return paragraphs.join('\n\n')
 }
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)

@@ -1,4 +1,4 @@
-import type { Happening, TripCause } from '#core/bay/behaviour/happenings'
+import type { Action, Happening, TripCause } from '#core/bay/behaviour/happenings'
 import { formatCurrent, formatDuration } from '#core/units/format'
 import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 
@@ -13,51 +13,63 @@ const CAUSES: Readonly<Record<TripCause, (a: string, t: string, poles: string) =
 
 /** What happened, as a sentence. */
 export function happeningSentence(one: Happening, parts: PartIndex): string {
-  const name = (id: string) => parts.get(id)?.name ?? id
-  const isOneWay = (id: string) => {
-    const part = parts.get(id)
-    return part?.kind === 'switch' && part.action === 'one-way'
-  }
   switch (one.kind) {
-    case 'done': {
-      const { action } = one
-      switch (action.kind) {
-        case 'supply':
-          return `Supply ${action.on ? 'on' : 'off'}.`
-        case 'close':
-          return `${name(action.part)} switched ${action.on ? 'on' : 'off'}.`
-        case 'throw':
-          return `${name(action.part)} turned ${isOneWay(action.part) ? (action.on ? 'on' : 'off') : 'over'}.`
-        case 'use':
-          return `${parts.get(action.part)?.kind === 'socket' ? `Heater ${action.on ? 'plugged in at' : 'unplugged from'} ${name(action.part)}` : `${name(action.part)} ${action.on ? 'fitted or switched on' : 'taken out or switched off'}`}.`
-        case 'test':
-          return `Test button of ${name(action.part)} held.`
-        case 'fault':
-          return `${terminalWords(parts, action.leak.from)} touches ${terminalWords(parts, action.leak.to)} through ${action.leak.ohm < 1 ? 'next to nothing' : `${action.leak.ohm} Ω`}.`
-      }
-      return ''
-    }
-    case 'tripped':
-      return `${name(one.part)} opens: ${CAUSES[one.cause](
-        formatCurrent(one.ampere),
-        formatDuration(one.afterS),
-        Object.entries(one.poles)
-          .map(([pole, a]) => `${pole} ${formatCurrent(a)}`)
-          .join(', '),
-      )}.`
-    case 'failedToBreak':
-      return `${name(one.part)} is fed from the wrong end: its contacts part and the arc goes on at ${formatCurrent(one.ampere)}.`
-    case 'lit':
-      return `${name(one.part)} works, at ${one.volt.toFixed(0)} V.`
-    case 'dark':
-      return `${name(one.part)} is off.`
-    case 'overvoltage':
-      return `${name(one.part)} gets ${one.volt.toFixed(0)} V: too much for it.`
-    case 'ranUp':
-      return `${name(one.part)} has run up.`
+    case 'done':
+      return actionSentence(one.action, parts)
     case 'settled':
       return 'Nothing more happens.'
     case 'unsolved':
       return `This cannot be computed (${one.reason} at ${one.name}).`
+    default:
+      return `${parts.get(one.part)?.name ?? one.part} ${followsWords(one)}.`
+  }
+}
+
+/** What a part does or suffers. */
+function followsWords(one: Extract<Happening, { part: string }>): string {
+  switch (one.kind) {
+    case 'tripped':
+      return `opens: ${tripCause(one)}`
+    case 'failedToBreak':
+      return `is fed from the wrong end: its contacts part and the arc goes on at ${formatCurrent(one.ampere)}`
+    case 'lit':
+      return `works, at ${one.volt.toFixed(0)} V`
+    case 'dark':
+      return 'is off'
+    case 'overvoltage':
+      return `gets ${one.volt.toFixed(0)} V: too much for it`
+    case 'ranUp':
+      return 'has run up'
+  }
+}
+
+function tripCause({ cause, ampere, afterS, poles }: Extract<Happening, { kind: 'tripped' }>): string {
+  const each = Object.entries(poles).map(([pole, a]) => `${pole} ${formatCurrent(a)}`)
+  return CAUSES[cause](formatCurrent(ampere), formatDuration(afterS), each.join(', '))
+}
+
+const onOff = (isOn: boolean): string => (isOn ? 'on' : 'off')
+
+function actionSentence(action: Action, parts: PartIndex): string {
+  if (action.kind === 'supply') return `Supply ${onOff(action.on)}.`
+  if (action.kind === 'fault') {
+    const { from, to, ohm } = action.leak
+    const through = ohm < 1 ? 'next to nothing' : `${ohm} Ω`
+    return `${terminalWords(parts, from)} touches ${terminalWords(parts, to)} through ${through}.`
+  }
+  const part = parts.get(action.part)
+  const name = part?.name ?? action.part
+  switch (action.kind) {
+    case 'close':
+      return `${name} switched ${onOff(action.on)}.`
+    case 'throw': {
+      const isOneWay = part?.kind === 'switch' && part.action === 'one-way'
+      return `${name} turned ${isOneWay ? onOff(action.on) : 'over'}.`
+    }
+    case 'use':
+      if (part?.kind === 'socket') return `Heater ${action.on ? 'plugged in at' : 'unplugged from'} ${name}.`
+      return `${name} ${action.on ? 'fitted or switched on' : 'taken out or switched off'}.`
+    case 'test':
+      return `Test button of ${name} held.`
   }
 }

@@ -150,11 +150,9 @@ export const touchSentence = ({ openV, touchV, ampere, effect }: Touched, termin
     ? 'Every conductor was dead.'
     : `At ${terminal} stood ${openV.toFixed(0)} V. Through a body: ${touchV.toFixed(0)} V, ${(ampere * 1e3).toFixed(0)} mA, ${EFFECT[effect]}.`
 
-function didWords(
-  line: Extract<Line, { who: 'you' }>,
-  name: (part: string) => string,
-  point: string,
-): string {
+type Did = Extract<Line, { who: 'you' }>
+
+function didWords(line: Did, name: (part: string) => string, point: string): string {
   const { move } = line
   switch (move.do) {
     case 'walk':
@@ -163,29 +161,33 @@ function didWords(
       return ASKED[move.topic]
     case 'take':
       return `Takes the ${INDICATOR_NAME[move.indicator]} from the bag.`
-    case 'prove': {
-      const on = line.proof === 'self-test' ? '' : 'the '
-      return `Proves the ${INDICATOR_NAME[line.indicator!]} on ${on}${PROOF_NAME[line.proof!]}.`
-    }
+    case 'prove':
+      return `Proves the ${INDICATOR_NAME[line.indicator!]} on ${provedOn(line)}.`
     case 'test':
       return move.every ? 'Tests the point of work, every pair.' : 'Tests the point of work, one pair.'
-    case 'testDevice':
-      return `Tests what leaves ${name(move.device)}.`
-    case 'switch':
-      return `Switches ${name(move.device)} ${line.isOn ? 'on' : 'off'}.`
-    case 'lock':
-      return `Fits a lock-off device and own padlock to ${name(move.device)}.`
-    case 'unlock':
-      return `Removes own padlock from ${name(move.device)}.`
-    case 'notice':
-      return `Posts a caution notice at ${name(move.device)}: name, date, reason.`
-    case 'removeNotice':
-      return 'Removes the notice.'
     case 'open':
       return `Opens ${name(point)}.`
     default:
-      return DID[move.do]
+      return 'device' in move ? didAtDevice(move.do, name(move.device), line) : DID[move.do]
   }
+}
+
+const provedOn = ({ proof }: Did): string =>
+  proof === 'self-test' ? PROOF_NAME[proof] : `the ${PROOF_NAME[proof!]}`
+
+type AtDevice = Extract<Did['move'], { device: string }>['do']
+
+/** What was done to one device. */
+function didAtDevice(did: AtDevice, device: string, { isOn }: Did): string {
+  const words: Readonly<Record<AtDevice, string>> = {
+    testDevice: `Tests what leaves ${device}.`,
+    switch: `Switches ${device} ${isOn ? 'on' : 'off'}.`,
+    lock: `Fits a lock-off device and own padlock to ${device}.`,
+    unlock: `Removes own padlock from ${device}.`,
+    removeNotice: 'Removes the notice.',
+    notice: `Posts a caution notice at ${device}: name, date, reason.`,
+  }
+  return words[did]
 }
 
 /** A line of the story in words. */

@@ -73,37 +73,47 @@ const toAttempt = (row: Row, tests: TestsOf): Attempt => {
 /** The circuit that an exercise has tested; asked only of sheets from before one circuit was a schedule. */
 type TestsOf = (exerciseId: number) => string | null
 
-export function createAttemptsRepo(db: Database) {
-  const exercise = db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?')
-  const testsOf: TestsOf = (id) => (upgradeExercise(JSON.parse(exercise.get(id)!.document)) as Exercise).tests
-  const read = (row: Row) => toAttempt(row, testsOf)
-  const byId = db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`)
-  const all = db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`)
-  const byPerson = db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`)
-  const byExercise = db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`)
-  const insert = db.prepare(
+/** What somebody has typed, and when each reading came in. */
+interface Work {
+  readonly answers: Answers
+  readonly readings: Readings
+  readonly times: ReadingTimes
+}
+
+const statementsOf = (db: Database) => ({
+  exercise: db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?'),
+  byId: db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`),
+  all: db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`),
+  byPerson: db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`),
+  byExercise: db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`),
+  insert: db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
-  )
-  const saveWork = db.prepare(
+  ),
+  saveWork: db.prepare(
     'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
-  )
-  const setStage = db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?')
-  const expire = db.prepare('UPDATE attempt SET stage = ? WHERE id = ?')
-  const addEvent = db.prepare(
-    'INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)',
-  )
-  const events = db.prepare<[number], StageEvent>(
+  ),
+  setStage: db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?'),
+  expire: db.prepare('UPDATE attempt SET stage = ? WHERE id = ?'),
+  addEvent: db.prepare('INSERT INTO stage_event (attempt_id, act, by_id, at, note) VALUES (?, ?, ?, ?, ?)'),
+  events: db.prepare<[number], StageEvent>(
     'SELECT s.act, p.name AS by, s.at, s.note FROM stage_event s JOIN person p ON p.id = s.by_id WHERE s.attempt_id = ? ORDER BY s.id',
-  )
+  ),
+})
+
+export function createAttemptsRepo(db: Database) {
+  const sql = statementsOf(db)
+  const testsOf: TestsOf = (id) =>
+    (upgradeExercise(JSON.parse(sql.exercise.get(id)!.document)) as Exercise).tests
+  const read = (row: Row) => toAttempt(row, testsOf)
 
   return {
     byId: (id: number) => {
-      const row = byId.get(id)
+      const row = sql.byId.get(id)
       return row && read(row)
     },
-    all: () => all.all().map(read),
-    byPerson: (personId: number) => byPerson.all(personId).map(read),
-    byExercise: (exerciseId: number) => byExercise.all(exerciseId).map(read),
+    all: () => sql.all.all().map(read),
+    byPerson: (personId: number) => sql.byPerson.all(personId).map(read),
+    byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
     insert: (
       exerciseId: number,
       personId: number,
@@ -111,23 +121,17 @@ export function createAttemptsRepo(db: Database) {
       bay: number,
       installation: Installation,
     ): number =>
-      Number(insert.run(exerciseId, personId, index, bay, JSON.stringify(installation)).lastInsertRowid),
+      Number(sql.insert.run(exerciseId, personId, index, bay, JSON.stringify(installation)).lastInsertRowid),
     /** False when another device saved in between. */
-    saveWork: (
-      id: number,
-      version: number,
-      answers: Answers,
-      readings: Readings,
-      times: ReadingTimes,
-      now: string,
-    ): boolean =>
-      saveWork.run(JSON.stringify(answers), JSON.stringify(readings), JSON.stringify(times), now, id, version)
-        .changes === 1,
-    setStage: (id: number, stage: Stage) => void setStage.run(stage, id),
+    saveWork: (id: number, version: number, { answers, readings, times }: Work, now: string): boolean => {
+      const [a, r, t] = [answers, readings, times].map((part) => JSON.stringify(part))
+      return sql.saveWork.run(a, r, t, now, id, version).changes === 1
+    },
+    setStage: (id: number, stage: Stage) => void sql.setStage.run(stage, id),
     /** Time alone has passed: what stands on other screens is still what is kept. */
-    expire: (id: number, stage: Stage) => void expire.run(stage, id),
+    expire: (id: number, stage: Stage) => void sql.expire.run(stage, id),
     addEvent: (id: number, act: string, by: number, at: string, note: string) =>
-      void addEvent.run(id, act, by, at, note),
-    events: (id: number) => events.all(id),
+      void sql.addEvent.run(id, act, by, at, note),
+    events: (id: number) => sql.events.all(id),
   }
 }

@@ -52,35 +52,48 @@ const OCCASIONS = `
 type OccasionRow = Omit<PersonOccasion, 'met'> & { met: number }
 const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1 })
 
-export function createDecisionsRepo(db: Database) {
-  const draft = db.prepare<[number], { overrides: string; feedback: string | null; version: number }>(
+interface NewDecision {
+  readonly attemptId: number
+  readonly personId: number
+  readonly by: number
+  readonly at: string
+  readonly feedback: string
+  readonly evidence: DecisionEvidence
+}
+
+const statementsOf = (db: Database) => ({
+  draft: db.prepare<[number], { overrides: string; feedback: string | null; version: number }>(
     'SELECT overrides, feedback, version FROM marking_draft WHERE attempt_id = ?',
-  )
-  const insertDraft = db.prepare(
+  ),
+  insertDraft: db.prepare(
     'INSERT OR IGNORE INTO marking_draft (attempt_id, overrides, feedback, version) VALUES (?, ?, ?, 1)',
-  )
-  const updateDraft = db.prepare(
+  ),
+  updateDraft: db.prepare(
     'UPDATE marking_draft SET overrides = ?, feedback = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
-  )
-  const insert = db.prepare(
+  ),
+  insert: db.prepare(
     'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-  )
-  const insertOccasion = db.prepare(
+  ),
+  insertOccasion: db.prepare(
     'INSERT INTO occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
-  )
-  const latest = db.prepare<[number], DecisionRow>(
+  ),
+  latest: db.prepare<[number], DecisionRow>(
     'SELECT d.*, p.name AS by FROM decision d JOIN person p ON p.id = d.by_id WHERE d.attempt_id = ? ORDER BY d.id DESC LIMIT 1',
-  )
-  const released = db.prepare<[number], OccasionRow>(
+  ),
+  released: db.prepare<[number], OccasionRow>(
     `${OCCASIONS} AND o.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
-  )
-  const byCohort = db.prepare<[string], OccasionRow>(
+  ),
+  byCohort: db.prepare<[string], OccasionRow>(
     `${OCCASIONS} AND o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY d.id`,
-  )
+  ),
+})
+
+export function createDecisionsRepo(db: Database) {
+  const sql = statementsOf(db)
 
   return {
     draft: (attemptId: number): MarkingDraft => {
-      const row = draft.get(attemptId)
+      const row = sql.draft.get(attemptId)
       return row
         ? { ...row, overrides: upgradeOverrides(JSON.parse(row.overrides)) }
         : { overrides: [], feedback: null, version: 0 }
@@ -95,20 +108,13 @@ export function createDecisionsRepo(db: Database) {
       const text = JSON.stringify(overrides)
       const result =
         version === 0
-          ? insertDraft.run(attemptId, text, feedback)
-          : updateDraft.run(text, feedback, attemptId, version)
+          ? sql.insertDraft.run(attemptId, text, feedback)
+          : sql.updateDraft.run(text, feedback, attemptId, version)
       return result.changes === 1
     },
-    insert: (
-      attemptId: number,
-      personId: number,
-      by: number,
-      at: string,
-      feedback: string,
-      evidence: DecisionEvidence,
-    ): void => {
+    insert: ({ attemptId, personId, by, at, feedback, evidence }: NewDecision): void => {
       const { proposal } = evidence
-      const id = insert.run(
+      const id = sql.insert.run(
         attemptId,
         by,
         at,
@@ -119,14 +125,14 @@ export function createDecisionsRepo(db: Database) {
         JSON.stringify(evidence),
       ).lastInsertRowid
       for (const criterion of proposal.criteria)
-        insertOccasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
+        sql.insertOccasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
     },
     latest: (attemptId: number) => {
-      const row = latest.get(attemptId)
+      const row = sql.latest.get(attemptId)
       return row && toDecision(row)
     },
     /** What the person may see: occasions of released decisions. */
-    releasedOccasions: (personId: number) => released.all(personId).map(toOccasion),
-    cohortOccasions: (cohort: string) => byCohort.all(cohort).map(toOccasion),
+    releasedOccasions: (personId: number) => sql.released.all(personId).map(toOccasion),
+    cohortOccasions: (cohort: string) => sql.byCohort.all(cohort).map(toOccasion),
   }
 }

@@ -56,37 +56,39 @@ const toRound = (row: RoundRow): StoredRound => {
   }
 }
 
+const statementsOf = (db: Database) => ({
+  open: db.prepare('INSERT OR IGNORE INTO inspection (attempt_id) VALUES (?)'),
+  byAttempt: db.prepare<[number], InspectionRow>(
+    'SELECT fields, version, saved_at, saved_by FROM inspection WHERE attempt_id = ?',
+  ),
+  save: db.prepare(
+    'UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
+  ),
+  addPhoto: db.prepare('INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)'),
+  photo: db.prepare<[string], { bytes: Buffer; made_by: number }>(
+    'SELECT bytes, made_by FROM photo WHERE hash = ?',
+  ),
+  showsTo: db.prepare<[number, string]>(
+    'SELECT 1 FROM inspection i JOIN attempt a ON a.id = i.attempt_id WHERE a.person_id = ? AND instr(i.fields, ?) > 0',
+  ),
+  insertRound: db.prepare(
+    'INSERT INTO inspection_round (person_id, scene, seed, started_at) VALUES (?, ?, ?, ?)',
+  ),
+  round: db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE id = ?'),
+  rounds: db.prepare<[number], RoundRow>(
+    'SELECT * FROM inspection_round WHERE person_id = ? ORDER BY id DESC LIMIT 20',
+  ),
+  endRound: db.prepare(
+    'UPDATE inspection_round SET found = ?, score = ?, ended_at = ? WHERE id = ? AND ended_at IS NULL',
+  ),
+})
+
 /** Inspections of an attempt's work, their pictures, and rounds of the trainer. */
 export function createInspectionsRepo(db: Database) {
-  const open = db.prepare('INSERT OR IGNORE INTO inspection (attempt_id) VALUES (?)')
-  const byAttempt = db.prepare<[number], InspectionRow>(
-    'SELECT fields, version, saved_at, saved_by FROM inspection WHERE attempt_id = ?',
-  )
-  const save = db.prepare(
-    'UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
-  )
-  const addPhoto = db.prepare(
-    'INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)',
-  )
-  const photo = db.prepare<[string], { bytes: Buffer; made_by: number }>(
-    'SELECT bytes, made_by FROM photo WHERE hash = ?',
-  )
-  const showsTo = db.prepare<[number, string]>(
-    'SELECT 1 FROM inspection i JOIN attempt a ON a.id = i.attempt_id WHERE a.person_id = ? AND instr(i.fields, ?) > 0',
-  )
-  const insertRound = db.prepare(
-    'INSERT INTO inspection_round (person_id, scene, seed, started_at) VALUES (?, ?, ?, ?)',
-  )
-  const round = db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE id = ?')
-  const rounds = db.prepare<[number], RoundRow>(
-    'SELECT * FROM inspection_round WHERE person_id = ? ORDER BY id DESC LIMIT 20',
-  )
-  const endRound = db.prepare(
-    'UPDATE inspection_round SET found = ?, score = ?, ended_at = ? WHERE id = ? AND ended_at IS NULL',
-  )
+  const sql = statementsOf(db)
   return {
     byAttempt: (attemptId: number): StoredInspection | undefined => {
-      const row = byAttempt.get(attemptId)
+      const row = sql.byAttempt.get(attemptId)
       return row && toInspection(row)
     },
     /** Begins it with the first save. */
@@ -97,25 +99,25 @@ export function createInspectionsRepo(db: Database) {
       by: number,
       now: string,
     ): boolean => {
-      open.run(attemptId)
-      return save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1
+      sql.open.run(attemptId)
+      return sql.save.run(JSON.stringify(fields), now, by, attemptId, version).changes === 1
     },
     addPhoto: (hash: string, bytes: Buffer, by: number, now: string) =>
-      void addPhoto.run(hash, bytes, by, now),
+      void sql.addPhoto.run(hash, bytes, by, now),
     photo: (hash: string): { readonly bytes: Buffer; readonly madeBy: number } | undefined => {
-      const row = photo.get(hash)
+      const row = sql.photo.get(hash)
       return row && { bytes: row.bytes, madeBy: row.made_by }
     },
     /** Whether a picture stands in the inspection of somebody’s own work. */
-    showsWorkOf: (personId: number, hash: string): boolean => showsTo.get(personId, hash) !== undefined,
+    showsWorkOf: (personId: number, hash: string): boolean => sql.showsTo.get(personId, hash) !== undefined,
     startRound: (personId: number, scene: SceneCode, seed: number, now: string): number =>
-      Number(insertRound.run(personId, scene, seed, now).lastInsertRowid),
+      Number(sql.insertRound.run(personId, scene, seed, now).lastInsertRowid),
     round: (id: number): StoredRound | undefined => {
-      const row = round.get(id)
+      const row = sql.round.get(id)
       return row && toRound(row)
     },
-    roundsOf: (personId: number) => rounds.all(personId).map(toRound),
+    roundsOf: (personId: number) => sql.rounds.all(personId).map(toRound),
     endRound: (id: number, found: StoredRound['found'], score: RoundScore, now: string): boolean =>
-      endRound.run(JSON.stringify(found), JSON.stringify(score), now, id).changes === 1,
+      sql.endRound.run(JSON.stringify(found), JSON.stringify(score), now, id).changes === 1,
   }
 }

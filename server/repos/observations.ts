@@ -35,56 +35,57 @@ const OCCASIONS = `
 type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
 const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
 
-export function createObservationsRepo(db: Database) {
-  const byId = db.prepare<[number], Row>(`${OBSERVATION} WHERE o.id = ?`)
-  const recent = db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`)
-  const insert = db.prepare(
+const statementsOf = (db: Database) => ({
+  byId: db.prepare<[number], Row>(`${OBSERVATION} WHERE o.id = ?`),
+  recent: db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`),
+  insert: db.prepare(
     'INSERT INTO observation (apprentice_id, assessor_id, policy, fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
-  )
-  const save = db.prepare(
+  ),
+  save: db.prepare(
     "UPDATE observation SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'",
-  )
-  const close = db.prepare(
+  ),
+  close: db.prepare(
     "UPDATE observation SET state = 'decided', version = version + 1 WHERE id = ? AND state = 'running'",
-  )
-  const decide = db.prepare(
+  ),
+  decide: db.prepare(
     'INSERT INTO observation_decision (observation_id, by_id, at, met, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?)',
-  )
-  const occasion = db.prepare(
+  ),
+  occasion: db.prepare(
     'INSERT INTO observation_occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
-  )
-  const decision = db.prepare<
-    [number],
-    { by: string; at: string; met: number; feedback: string; evidence: string }
-  >(
+  ),
+  decision: db.prepare<[number], { by: string; at: string; met: number; feedback: string; evidence: string }>(
     'SELECT p.name AS by, d.at, d.met, d.feedback, d.evidence FROM observation_decision d JOIN person p ON p.id = d.by_id WHERE d.observation_id = ?',
-  )
-  const ofPerson = db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE c.person_id = ? ORDER BY c.id`)
-  const ofCohort = db.prepare<[string], OccasionRow>(
+  ),
+  ofPerson: db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE c.person_id = ? ORDER BY c.id`),
+  ofCohort: db.prepare<[string], OccasionRow>(
     `${OCCASIONS} WHERE c.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY c.id`,
-  )
-  const book = db.prepare(
+  ),
+  book: db.prepare(
     'INSERT INTO repeat_booking (person_id, observation_id, reason, planned_for, bay, made_by, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
-  )
-  const repeats = db.prepare<[], RepeatView>(
+  ),
+  repeats: db.prepare<[], RepeatView>(
     'SELECT r.id, r.person_id AS personId, p.name, r.reason, r.planned_for AS plannedFor, r.bay FROM repeat_booking r JOIN person p ON p.id = r.person_id WHERE r.settled_by IS NULL ORDER BY r.planned_for, r.id',
-  )
-  const settle = db.prepare(
+  ),
+  settle: db.prepare(
     'UPDATE repeat_booking SET settled_by = ? WHERE person_id = ? AND settled_by IS NULL AND observation_id <> ?',
-  )
+  ),
+})
+
+export function createObservationsRepo(db: Database) {
+  const sql = statementsOf(db)
 
   return {
     byId: (id: number) => {
-      const row = byId.get(id)
+      const row = sql.byId.get(id)
       return row && toObservation(row)
     },
-    recent: () => recent.all().map(toObservation),
+    recent: () => sql.recent.all().map(toObservation),
     insert: (
       one: Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>,
       now: string,
     ): number =>
       Number(
-        insert.run(
+        sql.insert.run(
           one.apprenticeId,
           one.assessorId,
           JSON.stringify(one.policy),
@@ -95,7 +96,7 @@ export function createObservationsRepo(db: Database) {
       ),
     /** False when another device saved in between, or it is decided. */
     save: (id: number, version: number, fields: ObservationFields, now: string): boolean =>
-      save.run(JSON.stringify(fields), now, id, version).changes === 1,
+      sql.save.run(JSON.stringify(fields), now, id, version).changes === 1,
     decide: (
       id: number,
       apprenticeId: number,
@@ -103,7 +104,7 @@ export function createObservationsRepo(db: Database) {
       at: string,
       made: Pick<ObservationDecision, 'met' | 'feedback' | 'evidence' | 'criteria'>,
     ): void => {
-      const decisionId = decide.run(
+      const decisionId = sql.decide.run(
         id,
         by,
         at,
@@ -111,17 +112,17 @@ export function createObservationsRepo(db: Database) {
         made.feedback,
         JSON.stringify({ ...made.evidence, criteria: made.criteria }),
       ).lastInsertRowid
-      for (const { code, met } of made.criteria) occasion.run(decisionId, apprenticeId, code, met ? 1 : 0)
-      close.run(id)
+      for (const { code, met } of made.criteria) sql.occasion.run(decisionId, apprenticeId, code, met ? 1 : 0)
+      sql.close.run(id)
     },
     decision: (id: number): ObservationDecision | undefined => {
-      const row = decision.get(id)
+      const row = sql.decision.get(id)
       if (!row) return undefined
       const { criteria, ...evidence } = JSON.parse(row.evidence)
       return { by: row.by, at: row.at, met: row.met === 1, feedback: row.feedback, criteria, evidence }
     },
-    occasionsOf: (personId: number) => ofPerson.all(personId).map(toOccasion),
-    occasionsOfCohort: (cohort: string) => ofCohort.all(cohort).map(toOccasion),
+    occasionsOf: (personId: number) => sql.ofPerson.all(personId).map(toOccasion),
+    occasionsOfCohort: (cohort: string) => sql.ofCohort.all(cohort).map(toOccasion),
     bookRepeat: (one: {
       personId: number
       observationId: number
@@ -130,9 +131,10 @@ export function createObservationsRepo(db: Database) {
       bay: number
       by: number
       at: string
-    }) => void book.run(one.personId, one.observationId, one.reason, one.plannedFor, one.bay, one.by, one.at),
-    openRepeats: () => repeats.all(),
+    }) =>
+      void sql.book.run(one.personId, one.observationId, one.reason, one.plannedFor, one.bay, one.by, one.at),
+    openRepeats: () => sql.repeats.all(),
     settleRepeats: (personId: number, observationId: number) =>
-      void settle.run(observationId, personId, observationId),
+      void sql.settle.run(observationId, personId, observationId),
   }
 }

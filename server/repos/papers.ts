@@ -8,6 +8,14 @@ export interface PaperDraft {
   readonly savedAt: string | null
 }
 
+/** A record as it is sealed: its content as text, and the hash of that text. */
+interface NewSignature {
+  readonly attemptId: number
+  readonly kind: RecordKind
+  readonly content: string
+  readonly hash: string
+}
+
 /** Before anything has been typed. */
 const NOT_BEGUN: PaperDraft = { fields: {}, version: 1, savedAt: null }
 
@@ -42,14 +50,8 @@ export function createPapersRepo(db: Database) {
       open.run(attemptId, kind)
       return save.run(JSON.stringify(fields), now, attemptId, kind, version).changes === 1
     },
-    sign: (
-      attemptId: number,
-      kind: RecordKind,
-      content: string,
-      hash: string,
-      by: number,
-      at: string,
-    ): number => Number(sign.run(attemptId, kind, content, hash, by, at).lastInsertRowid),
+    sign: ({ attemptId, kind, content, hash }: NewSignature, by: number, at: string): number =>
+      Number(sign.run(attemptId, kind, content, hash, by, at).lastInsertRowid),
     signed: (attemptId: number): SignedPaper[] =>
       signed.all(attemptId).map(({ content, ...rest }) => ({ ...rest, content: JSON.parse(content) })),
   }

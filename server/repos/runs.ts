@@ -36,74 +36,80 @@ const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({
   runFields: JSON.parse(row.runFields),
 })
 
+interface NewRunDecision extends Pick<MeasureCloseBody, 'parts' | 'reason'> {
+  readonly personId: number
+  readonly by: number
+  readonly at: string
+  readonly criteria: readonly { readonly code: string; readonly met: boolean }[]
+}
+
+const statementsOf = (db: Database) => ({
+  all: db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC`),
+  byId: db.prepare<[number], RunRow>(`${RUN} WHERE r.id = ?`),
+  insert: db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)'),
+  save: db.prepare(
+    'UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
+  ),
+  ofRun: db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.run_id = ? ORDER BY m.id DESC`),
+  measurement: db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.id = ?`),
+  insertMeasurement: db.prepare(
+    'INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)',
+  ),
+  saveMeasurement: db.prepare(
+    'UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL',
+  ),
+  close: db.prepare(
+    'UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL',
+  ),
+  decide: db.prepare(
+    'INSERT INTO run_decision (measurement_id, by_id, at, parts, reason) VALUES (?, ?, ?, ?, ?)',
+  ),
+  occasion: db.prepare(
+    'INSERT INTO run_occasion (measurement_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
+  ),
+  decision: db.prepare<[number], { by: string; at: string; parts: string; reason: string }>(
+    'SELECT p.name AS by, d.at, d.parts, d.reason FROM run_decision d JOIN person p ON p.id = d.by_id WHERE d.measurement_id = ?',
+  ),
+  ofOne: db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE o.person_id = ? ORDER BY o.id`),
+  ofCohort: db.prepare<[string], OccasionRow>(
+    `${OCCASIONS} WHERE o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY o.id`,
+  ),
+})
+
 /** Containment runs, and what was measured on them. */
 export function createRunsRepo(db: Database) {
-  const all = db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC`)
-  const byId = db.prepare<[number], RunRow>(`${RUN} WHERE r.id = ?`)
-  const insert = db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)')
-  const save = db.prepare(
-    'UPDATE containment_run SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
-  )
-  const ofRun = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.run_id = ? ORDER BY m.id DESC`)
-  const measurement = db.prepare<[number], MeasurementRow>(`${MEASURE} WHERE m.id = ?`)
-  const insertMeasurement = db.prepare(
-    'INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)',
-  )
-  const saveMeasurement = db.prepare(
-    'UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL',
-  )
-  const close = db.prepare(
-    'UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL',
-  )
-  const decide = db.prepare(
-    'INSERT INTO run_decision (measurement_id, by_id, at, parts, reason) VALUES (?, ?, ?, ?, ?)',
-  )
-  const occasion = db.prepare(
-    'INSERT INTO run_occasion (measurement_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
-  )
-  const decision = db.prepare<[number], { by: string; at: string; parts: string; reason: string }>(
-    'SELECT p.name AS by, d.at, d.parts, d.reason FROM run_decision d JOIN person p ON p.id = d.by_id WHERE d.measurement_id = ?',
-  )
-  const ofOne = db.prepare<[number], OccasionRow>(`${OCCASIONS} WHERE o.person_id = ? ORDER BY o.id`)
-  const ofCohort = db.prepare<[string], OccasionRow>(
-    `${OCCASIONS} WHERE o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY o.id`,
-  )
+  const sql = statementsOf(db)
   const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined =>
     row === undefined ? undefined : to(row)
   return {
-    all: () => all.all().map(toRun),
-    byId: (id: number) => one(byId.get(id), toRun),
+    all: () => sql.all.all().map(toRun),
+    byId: (id: number) => one(sql.byId.get(id), toRun),
     insert: (madeBy: number, fields: RunFields, now: string): number =>
-      Number(insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
+      Number(sql.insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
     save: (id: number, version: number, fields: RunFields, now: string): boolean =>
-      save.run(JSON.stringify(fields), now, id, version).changes === 1,
-    measurementsOf: (runId: number) => ofRun.all(runId).map(toMeasurement),
-    measurement: (id: number) => one(measurement.get(id), toMeasurement),
+      sql.save.run(JSON.stringify(fields), now, id, version).changes === 1,
+    measurementsOf: (runId: number) => sql.ofRun.all(runId).map(toMeasurement),
+    measurement: (id: number) => one(sql.measurement.get(id), toMeasurement),
     measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number =>
-      Number(insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid),
+      Number(
+        sql.insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid,
+      ),
     saveMeasurement: (
       id: number,
       version: number,
       fields: Readonly<Record<string, string>>,
       now: string,
-    ): boolean => saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
+    ): boolean => sql.saveMeasurement.run(JSON.stringify(fields), now, id, version).changes === 1,
     /** False when it has been closed before. */
-    close: (
-      id: number,
-      personId: number,
-      by: number,
-      now: string,
-      { parts, reason }: Pick<MeasureCloseBody, 'parts' | 'reason'>,
-      criteria: readonly { readonly code: string; readonly met: boolean }[],
-    ): boolean => {
-      if (close.run(now, id).changes !== 1) return false
-      decide.run(id, by, now, JSON.stringify(parts), reason)
-      for (const { code, met } of criteria) occasion.run(id, personId, code, met ? 1 : 0)
+    close: (id: number, { personId, by, at: now, parts, reason, criteria }: NewRunDecision): boolean => {
+      if (sql.close.run(now, id).changes !== 1) return false
+      sql.decide.run(id, by, now, JSON.stringify(parts), reason)
+      for (const { code, met } of criteria) sql.occasion.run(id, personId, code, met ? 1 : 0)
       return true
     },
     decision: (id: number): RunDecision | undefined =>
-      one(decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
-    occasionsOf: (personId: number) => ofOne.all(personId).map(toOccasion),
-    occasionsOfCohort: (cohort: string) => ofCohort.all(cohort).map(toOccasion),
+      one(sql.decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
+    occasionsOf: (personId: number) => sql.ofOne.all(personId).map(toOccasion),
+    occasionsOfCohort: (cohort: string) => sql.ofCohort.all(cohort).map(toOccasion),
   }
 }

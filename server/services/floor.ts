@@ -9,10 +9,11 @@ import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
-import { isWholeBoard } from './test-sheet'
+import { isWholeBoard, readingMarks } from './test-sheet'
 import { inspectionOf } from './inspections'
 import { processOf } from './schedules'
-import { eventsOf, inForce, progressOf, readingMarks } from './work'
+import { eventsOf, inForce } from './stages'
+import { progressOf } from './work'
 
 /** Who is where, and who waits for permission to energise, the longest waiting first. */
 export function showFloor(context: Context, actor: Person): FloorView {

@@ -3,7 +3,8 @@ import { readStreamLine, type StreamProblem } from '#core/testing/parse/stream'
 import type { Attempt } from '../repos/attempts'
 import { isDeadBox, sheetKeys, isWholeBoard, pairingCode } from './test-sheet'
 import type { Context } from './context'
-import { keepReadings, settled } from './work'
+import { keepReadings } from './work-save'
+import { settled } from './stages'
 
 const SENTENCES: Readonly<Record<StreamProblem, string>> = {
   notALine: 'unknown word; it is SHEET, INSTRUMENT, NULL, READ or END',

@@ -102,13 +102,9 @@ function storyOf({ scenario: code, seed, moves }: StoredRun): TrainerState {
 
 function viewOf(run: StoredRun): RunView {
   const state = storyOf(run)
-  const { world, rig, bay, place, shown } = state
+  const { world, rig, place, shown } = state
   const parts = indexParts(rig)
   const isDone = run.state === 'done'
-  const name = (id: string) => rig.parts.find((part) => part.id === id)?.name ?? id
-  const devices = rig.parts.filter(
-    (part): part is DevicePart => part.kind === 'device' && part.board !== null,
-  )
   const hint = !isDone && run.mode === 'guided' ? nextHint(state, run.policy) : null
   return {
     id: run.id,
@@ -118,7 +114,7 @@ function viewOf(run: StoredRun): RunView {
     state: run.state,
     place,
     job: world.job,
-    pointName: name(world.point),
+    pointName: nameIn(state)(world.point),
     indicator: state.indicator,
     lines: state.lines.map((line) => ({ who: line.who, text: lineWords(line, parts, world.point) })),
     shown: shown && {
@@ -126,30 +122,42 @@ function viewOf(run: StoredRun): RunView {
       pairs: shown.pairs,
       words: shown.says ? saysWords(shown.says) : null,
     },
-    moves: isDone
-      ? []
-      : movesAt(state).map((move) => ({
-          key: moveKey(move),
-          words: moveWords(move, name, (id) => bay.closed[id] ?? false),
-          group: groupOf(move),
-          device: 'device' in move ? move.device : null,
-        })),
-    devices:
-      place !== 'board'
-        ? []
-        : devices.map(({ id }) => ({
-            id,
-            name: name(id),
-            says: state.chartRead ? (world.chart[id] ?? null) : null,
-            isOn: bay.closed[id] ?? false,
-            isLocked: state.locks.includes(id),
-            hasNotice: state.notices.includes(id),
-          })),
+    moves: isDone ? [] : moveViews(state),
+    devices: place === 'board' ? deviceViews(state) : [],
     isOpen: state.isOpen,
     seconds: state.clockS,
     hint: hint ? { name: RULE_TEXT[hint]!.name, next: RULE_TEXT[hint]!.next } : null,
     debrief: isDone ? debriefOf(state, run) : null,
   }
+}
+
+const nameIn =
+  ({ rig }: TrainerState) =>
+  (id: string): string =>
+    rig.parts.find((part) => part.id === id)?.name ?? id
+
+const moveViews = (state: TrainerState): RunView['moves'] =>
+  movesAt(state).map((move) => ({
+    key: moveKey(move),
+    words: moveWords(move, nameIn(state), (id) => state.bay.closed[id] ?? false),
+    group: groupOf(move),
+    device: 'device' in move ? move.device : null,
+  }))
+
+/** What can be seen at the board: each device, what the chart says of it once it has been read, lock and notice. */
+function deviceViews(state: TrainerState): RunView['devices'] {
+  const { rig, chartRead, world, bay, locks, notices } = state
+  const devices = rig.parts.filter(
+    (part): part is DevicePart => part.kind === 'device' && part.board !== null,
+  )
+  return devices.map(({ id, name }) => ({
+    id,
+    name,
+    says: chartRead ? (world.chart[id] ?? null) : null,
+    isOn: bay.closed[id] ?? false,
+    isLocked: locks.includes(id),
+    hasNotice: notices.includes(id),
+  }))
 }
 
 function groupOf(move: Move): RunView['moves'][number]['group'] {

@@ -8,8 +8,7 @@ import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
 import { assignmentFor } from './assignment'
 import { workOf } from './inspections'
-import { bayOf } from './test-sheet'
-import { readingMarks } from './work'
+import { bayOf, readingMarks } from './test-sheet'
 
 /** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
 const MARKED = new WeakMap<

@@ -15,7 +15,7 @@ import { Problem } from './problem'
 import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
 import { saveIfCurrent } from './save-current'
-import { nextStage } from './work'
+import { nextStage } from './stages'
 
 const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
 
@@ -144,7 +144,14 @@ export function decide(context: Context, actor: Person, id: number, version: num
       const stage = nextStage(attempt, 'decide')
       const feedback = view.draft.feedback ?? view.suggestedFeedback
       const evidence = { marked: view.marked, overrides: view.draft.overrides, proposal: view.proposal }
-      repos.decisions.insert(id, attempt.personId, actor.id, now, feedback, evidence)
+      repos.decisions.insert({
+        attemptId: id,
+        personId: attempt.personId,
+        by: actor.id,
+        at: now,
+        feedback,
+        evidence,
+      })
       repos.attempts.setStage(id, stage)
       repos.attempts.addEvent(id, 'decide', actor.id, now, view.proposal.met ? 'met' : 'not yet')
       learnComments({ repos, now }, actor, view, feedback)

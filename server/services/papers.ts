@@ -114,7 +114,7 @@ export async function signPaper(
     }
     const text = JSON.stringify(content)
     const hash = createHash('sha256').update(text).digest('hex')
-    repos.papers.sign(attempt.id, kind, text, hash, actor.id, now)
+    repos.papers.sign({ attemptId: attempt.id, kind, content: text, hash }, actor.id, now)
     repos.audit.add(now, actor.id, 'paperSigned', `attempt ${attempt.id}, ${kind}`)
     return viewOf(context, attempt)
   })

@@ -216,7 +216,7 @@ export function closeMeasurement(
       const decided = decidedParts(stored, parts, reason)
       const criteria = runCriteria(runFramework(context), decided)
       const decision = { parts: decided, reason: reason.trim() }
-      if (!repos.runs.close(id, stored.personId, actor.id, now, decision, criteria))
+      if (!repos.runs.close(id, { personId: stored.personId, by: actor.id, at: now, ...decision, criteria }))
         throw new Problem('measurementClosed')
       repos.audit.add(now, actor.id, 'runMeasured', `measurement ${id}`)
     },

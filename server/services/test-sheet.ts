@@ -4,13 +4,13 @@ import { indexParts } from '#core/bay/model/terminals'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { DEVICES } from '#core/regulations/devices'
 import { bayUnderTest, type BayUnderTest } from '#core/testing/judge/bay-under-test'
-import { judgeReadings, type JudgedSheet } from '#core/testing/judge/judge'
+import { judgeReadings, type JudgedSheet, type ReadingMark } from '#core/testing/judge/judge'
 import { isDead } from '#core/testing/kinds/kinds'
 import { askedAsMeasured } from '#core/testing/plan/schedule'
 import type { OtherBay } from '#core/testing/relations/sheet'
 import { whyKey } from '#core/testing/readings'
 import type { BoardView, CircuitHead } from '#schemas/schedule-views'
-import { setupWords } from '#words/testing'
+import { setupWords } from '#words/test-setup'
 import type { Attempt } from '../repos/attempts'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
@@ -48,6 +48,13 @@ export function judgedSheet(context: Repos, attempt: Attempt, others: readonly O
   const bay = attempt.stage === 'design' ? undefined : bayOf(context, attempt)
   return bay ? judgeReadings(bay, attempt.readings, others) : { marks: [], relations: [] }
 }
+
+/** The readings of an attempt, judged; none where nothing is tested. */
+export const readingMarks = (
+  context: Pick<Context, 'repos'>,
+  attempt: Attempt,
+  others: readonly OtherBay[] = [],
+): readonly ReadingMark[] => judgedSheet(context, attempt, others).marks
 
 /** Everything that may stand on the sheet of this attempt: its tests, and what is written about them or about the sheet. */
 export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string> {

@@ -14,7 +14,8 @@ import type { Context } from '../../server/services/context'
 import { decide, markingPile, release, saveMarking, showMarking } from '../../server/services/marking'
 import { showFloor } from '../../server/services/floor'
 import { groupRecord, listCohorts } from '../../server/services/records'
-import { saveWork, showWork } from '../../server/services/work'
+import { saveWork } from '../../server/services/work-save'
+import { showWork } from '../../server/services/work'
 
 const FIXTURE = fileURLToPath(new URL('../fixtures/centre-2026-11.sqlite.gz', import.meta.url))
 const folder = mkdtempSync(join(tmpdir(), 'nakshi-earlier-'))

@@ -2,7 +2,10 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { PERMISSION_MINUTES, permissionUntil } from '#core/exercise/attempt/permission'
 import { showFloor } from '../../server/services/floor'
-import { handInReadings, saveWork, showWork, withdrawPermission } from '../../server/services/work'
+import { handInReadings } from '../../server/services/hand-in'
+import { saveWork } from '../../server/services/work-save'
+import { showWork } from '../../server/services/work'
+import { withdrawPermission } from '../../server/services/permission'
 import { NOW, aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
 

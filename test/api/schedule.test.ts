@@ -10,15 +10,8 @@ import { assignmentFor } from '../../server/services/assignment'
 import { bayToTest, pairingCode } from '../../server/services/test-sheet'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import {
-  endHunt,
-  huntHome,
-  plantHunt,
-  previewHunt,
-  showHunt,
-  startHunt,
-  stepHunt,
-} from '../../server/services/hunts'
+import { endHunt, huntHome, showHunt, stepHunt } from '../../server/services/fault-finding'
+import { plantHunt, previewHunt, startHunt } from '../../server/services/fault-finding-set'
 import {
   addInstrument,
   calibrate,
@@ -29,14 +22,10 @@ import { NEW_LINK, takeStreamLine } from '../../server/services/instrument-strea
 import { hashPassword } from '../../server/services/passwords'
 import { savePaper, showPapers, signPaper } from '../../server/services/papers'
 import { previewReadings, readingsForm, showSchedule } from '../../server/services/schedules'
-import {
-  askPermission,
-  decidePermission,
-  handInDesign,
-  handInReadings,
-  saveWork,
-  showWork,
-} from '../../server/services/work'
+import { askPermission, handInDesign, handInReadings } from '../../server/services/hand-in'
+import { decidePermission } from '../../server/services/permission'
+import { saveWork } from '../../server/services/work-save'
+import { showWork } from '../../server/services/work'
 import { NOW, aCentre, type Centre } from '../support/centre'
 import { splitBoard } from '../support/bay'
 import { refusal } from '../support/refusal'

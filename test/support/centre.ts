@@ -6,13 +6,9 @@ import { createRepos, type Repos } from '../../server/repos'
 import type { Person } from '../../server/repos/people'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import {
-  askPermission,
-  decidePermission,
-  handInDesign,
-  handInReadings,
-  saveWork,
-} from '../../server/services/work'
+import { askPermission, handInDesign, handInReadings } from '../../server/services/hand-in'
+import { decidePermission } from '../../server/services/permission'
+import { saveWork } from '../../server/services/work-save'
 import { assignmentFor } from '../../server/services/assignment'
 import { typedAnswers, typedReadings, type Chapter } from '../../demo/story'
 import { isDead, type ReadingKey } from '#core/testing/kinds/kinds'

@@ -1,6 +1,6 @@
 import { StopRequest } from '#schemas/requests'
 import { api } from '~~/server/http/api'
-import { withdrawPermission } from '~~/server/services/work'
+import { withdrawPermission } from '~~/server/services/permission'
 
 export default api(StopRequest, ({ context, actor, body }) =>
   withdrawPermission(context, actor, body.attemptId, body.reason),

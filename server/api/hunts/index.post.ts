@@ -1,5 +1,5 @@
 import { HuntStartRequest } from '#schemas/hunt-views'
 import { api } from '~~/server/http/api'
-import { startHunt } from '~~/server/services/hunts'
+import { startHunt } from '~~/server/services/fault-finding-set'
 
 export default api(HuntStartRequest, ({ context, actor, body }) => startHunt(context, actor, body))

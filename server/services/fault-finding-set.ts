@@ -1,0 +1,128 @@
+import { randomInt } from 'node:crypto'
+import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
+import { heavy } from '../heavy/pool'
+import { symptomSentences } from '#words/fault-finding'
+import { practiceBay } from '#core/bay/practice/bays'
+import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
+import { scheduleOf } from '#core/testing/plan/schedule'
+import { FAULT_TEXT, placeWords } from '#words/faults'
+import { outcomeWords, testWords } from '#words/testing'
+import type { PlantBay, PlantBody, PlantPreviewBody, PlantPreviewView } from '#schemas/hunt-views'
+import type { Person } from '../repos/people'
+import { allow, found } from './access'
+import type { Context } from './context'
+import { Problem } from './problem'
+
+import { FAULT_FINDING_RULES, faultFindingRig } from './fault-finding-bays'
+
+/** Faults that no test shows are no exercise; so many are tried. */
+const MOST_TRIES = 20
+
+/** A fault of the chosen aim, picked at random among those that a test shows. */
+export async function startHunt(
+  { repos, now }: Context,
+  actor: Person,
+  { bay, aim: aimCode }: { readonly bay: string; readonly aim: string },
+): Promise<{ readonly id: number }> {
+  allow(actor, 'hunt.practise')
+  const rig = faultFindingRig(bay)
+  const aim = found(AIMS.find(({ code }) => code === aimCode))
+  const faults = faultsFor(rig, aim)
+  for (let i = 0; i < MOST_TRIES; i += 1) {
+    const fault = faults[randomInt(faults.length)]!
+    const preview = await heavy('previewPlant', rig, [fault])
+    if (preview && preview.rank !== null)
+      return {
+        id: repos.hunts.insert({
+          personId: actor.id,
+          setBy: null,
+          madeAt: now,
+          place: 'virtual',
+          bay: null,
+          title: `${aim.name}: ${practiceBay(bay)!.title}`,
+          rig,
+          faults: [fault],
+        }),
+      }
+  }
+  throw new Problem('notFound')
+}
+
+/** Every fault that could be planted in a bay, by what it teaches. */
+export function plantBay(_: Context, actor: Person, code: string): PlantBay {
+  allow(actor, 'hunt.set')
+  const rig = faultFindingRig(code)
+  const at = new Map(possibleFaults(rig).map(({ kind, place }) => [`${kind.code} ${place.key}`, place.at]))
+  return {
+    code,
+    title: practiceBay(code)!.title,
+    aims: AIMS.map((aim) => ({
+      code: aim.code,
+      name: aim.name,
+      faults: faultsFor(rig, aim).map((fault) => ({
+        ...fault,
+        name: FAULT_TEXT[fault.code]!.name,
+        where: placeWords(rig, at.get(`${fault.code} ${fault.place}`)!),
+      })),
+    })),
+  }
+}
+
+export async function previewHunt(
+  _: Context,
+  actor: Person,
+  { bay, faults }: PlantPreviewBody,
+): Promise<PlantPreviewView> {
+  allow(actor, 'hunt.set')
+  const rig = faultFindingRig(bay)
+  const preview = await heavy('previewPlant', rig, faults)
+  if (!preview)
+    throw new Problem('notFound', {
+      sentence: 'One of these faults has no such place any more when the other one is there. Choose others.',
+    })
+  const tests = new Map(scheduleOf(rig, FAULT_FINDING_RULES).map((test) => [test.key, test]))
+  return {
+    ...preview,
+    symptoms: symptomSentences(rig, preview.symptoms),
+    readings: preview.readings.flatMap(({ test: key, sound, faulty }) => {
+      const test = tests.get(key)
+      return test
+        ? [
+            {
+              name: testWords(rig, test),
+              sound: outcomeWords(test.kind, sound),
+              faulty: outcomeWords(test.kind, faulty),
+            },
+          ]
+        : []
+    }),
+  }
+}
+
+/** Sets a search for these apprentices: in the virtual bay, or in a real one where somebody has put the faults in. */
+export function plantHunt(
+  { repos, now }: Context,
+  actor: Person,
+  { bay, faults, people, place, bayNumber }: PlantBody,
+): { readonly set: number } {
+  allow(actor, 'hunt.set')
+  const rig = faultFindingRig(bay)
+  if (!applyFaults(rig, faults).ok) throw new Problem('notFound')
+  return repos.transaction(() => {
+    for (const id of people) {
+      const person = found(repos.people.byId(id))
+      repos.hunts.insert({
+        personId: person.id,
+        setBy: actor.id,
+        madeAt: now,
+        place,
+        bay: place === 'bay' ? bayNumber : null,
+        title: practiceBay(bay)!.title,
+        rig,
+        faults,
+      })
+    }
+    repos.audit.add(now, actor.id, 'faultPlanted', `${people.length} apprentices, ${bay}`)
+    return { set: people.length }
+  })
+}

@@ -1,0 +1,114 @@
+import { AIMS } from '#core/testing/fault-finding/aims'
+import { stateAfter, type HuntStep } from '#core/testing/fault-finding/steps'
+import { symptomSentences } from '#words/fault-finding'
+import { symptomsOf } from '#core/testing/fault-finding/symptom'
+import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
+import type { Rig } from '#core/bay/model/rig'
+import { indexParts } from '#core/bay/model/terminals'
+import { scheduleOf } from '#core/testing/plan/schedule'
+import { FAULT_TEXT, placeWords } from '#words/faults'
+import { testWords, readingText } from '#words/testing'
+import type { FaultChoice, HuntView } from '#schemas/hunt-views'
+import type { Hunt } from '../repos/hunts'
+import type { Person } from '../repos/people'
+import { Problem } from './problem'
+
+import { FAULT_FINDING_RULES, testAt } from './fault-finding-bays'
+
+export function bayAsBuilt({ rig, faults }: Hunt): Rig {
+  const made = applyFaults(rig, faults)
+  if (!made.ok)
+    throw new Problem('runOver', {
+      sentence: 'This bay was made with an older catalogue and cannot be told again. Start another one.',
+    })
+  return made.rig
+}
+
+export function huntView(hunt: Hunt, actor: Person): HuntView {
+  const { id, version, title, personName: name, setBy, place, bay, rig, log, verdict } = hunt
+  const choices = choicesFor(rig)
+  const isDone = hunt.endedAt !== null
+  const { isIsolated, isRepaired } = stateAfter(log)
+  return {
+    id,
+    version,
+    title,
+    name,
+    setBy,
+    place,
+    bay,
+    isDone,
+    symptoms: symptomSentences(rig, symptomsOf(bayAsBuilt(hunt), rig)),
+    isIsolated,
+    isRepaired,
+    choices,
+    verdict,
+    secret: isDone || hunt.personId !== actor.id ? secretOf(hunt, choices) : null,
+    tests: testChoices(rig),
+    log: log.map((step, i) => ({
+      words: stepWords(rig, choices, step),
+      seconds: step.atS,
+      mark: verdict?.marks.find(({ at, state: is }) => at === i && is !== 'kept')?.rule ?? null,
+    })),
+  }
+}
+
+/** What had been planted, in words. */
+const secretOf = ({ faults }: Hunt, choices: readonly FaultChoice[]): string =>
+  faults
+    .map(({ code, place }) => {
+      const own = choices.find((one) => one.code === code)
+      const where = own?.places.find(({ key }) => key === place)?.words ?? place
+      return `${FAULT_TEXT[code]?.name ?? code}, ${where}`
+    })
+    .join('; ')
+
+/** Tests that can be asked for. */
+function testChoices(rig: Rig): HuntView['tests'] {
+  const parts = indexParts(rig)
+  return scheduleOf(rig, FAULT_FINDING_RULES).map(({ key, point, circuit, isDead: dead }) => ({
+    key,
+    name: readingText(key).name,
+    where: point ? (parts.get(point)?.name ?? point) : 'at the board',
+    circuit: circuitName(rig, circuit),
+    isDead: dead,
+  }))
+}
+
+const circuitName = (rig: Rig, circuit: string | null): string =>
+  circuit ? (rig.runs.find(({ id }) => id === `${circuit}run`)?.name ?? circuit) : 'Supply and bonding'
+
+function choicesFor(rig: Rig): FaultChoice[] {
+  const wanted = new Set(AIMS.flatMap(({ faults }) => faults))
+  const byCode = new Map<string, { key: string; words: string }[]>()
+  for (const { kind, place } of possibleFaults(rig))
+    if (wanted.has(kind.code))
+      byCode.set(kind.code, [
+        ...(byCode.get(kind.code) ?? []),
+        { key: place.key, words: placeWords(rig, place.at) },
+      ])
+  return [...byCode].map(([code, places]) => ({ code, name: FAULT_TEXT[code]!.name, places }))
+}
+
+function stepWords(rig: Rig, choices: readonly FaultChoice[], step: HuntStep): string {
+  switch (step.do) {
+    case 'look':
+      return 'Looked: nothing burnt, nothing hanging out, covers on'
+    case 'isolate':
+      return 'Isolated, locked off, proved dead'
+    case 'restore':
+      return 'Energised again'
+    case 'repair':
+      return 'Repaired what the conclusion names'
+    case 'think':
+      return `“${step.text}”`
+    case 'test': {
+      const test = testAt(rig, step.test)
+      return `${test ? testWords(rig, test) : step.test}: ${step.read}`
+    }
+    case 'conclude': {
+      const one = choices.find(({ code }) => code === step.code)
+      return `Concluded: ${one?.name ?? step.code}, ${one?.places.find(({ key }) => key === step.place)?.words ?? step.place}`
+    }
+  }
+}
