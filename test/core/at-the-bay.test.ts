@@ -30,8 +30,7 @@ const take = (
   state: BayState,
   instrument: InstrumentCode,
   at: readonly string[],
-  more: Partial<ReadingRequest> = {},
-  setup?: Setup,
+  { setup, ...more }: Partial<ReadingRequest> & { readonly setup?: Setup } = {},
 ) => {
   const request = { instrument, at, volt: 500, ratedA: 0.03, multiple: 1, ...more } as const
   const { display, trips } = takeReading(prepare(rig, state, setup), request)
@@ -67,13 +66,15 @@ describe('an instrument at a sound bay', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...INSTRUMENT_CODES),
-        fc.constantFrom(...refs),
-        fc.constantFrom(...refs),
-        fc.constantFrom(...refs),
+        fc.tuple(fc.constantFrom(...refs), fc.constantFrom(...refs), fc.constantFrom(...refs)),
         fc.boolean(),
         fc.constantFrom(...wires),
-        (instrument, a, b, c, isLive, wire) => {
-          const at = instrument === 'socket' ? ['c1p1'] : instrument === 'clamp' ? [wire] : [a, b, c]
+        (instrument, terminals, isLive, wire) => {
+          const places = new Map([
+            ['socket', ['c1p1']],
+            ['clamp', [wire]],
+          ])
+          const at = places.get(instrument) ?? terminals
           const { shown, sentences } = take(bay, isLive ? live : deadState(bay), instrument, at)
           expect(shown.length).toBeGreaterThan(0)
           expect([shown, ...sentences].join(' ')).not.toMatch(/NaN|undefined|Infinity|null/)

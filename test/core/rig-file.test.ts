@@ -1,4 +1,5 @@
 /* Rig files as people write them: what is wrong is told by the name of the terminal. And the commands that read them. */
+import type { Outcome } from '#core/testing/kinds/kind'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -30,6 +31,15 @@ const changed = (id: string, change: Partial<Wire>): Rig => ({
   wires: rig.wires.map((wire) => (wire.id === id ? { ...wire, ...change } : wire)),
 })
 const first = wireBetween(rig, 'b1w1.L out', 'c1p1.L')
+
+/** A reading as somebody writes it into a file. */
+function writtenDown(key: string, one: Outcome): string {
+  if (key.includes('polarity')) return '✓'
+  if (!('value' in one)) return ''
+  const unit = /[.]ir/.test(key) ? `${one.value / 1e6} MΩ` : one.value.toFixed(2)
+  const figure = key.includes('rcd') ? `${one.value * 1e3} ms` : unit
+  return `${one.is === 'over' ? '>' : ''}${figure}`
+}
 
 describe('what cannot be is explained by name', () => {
   const cases: readonly (readonly [string, Rig, RegExp])[] = [
@@ -172,16 +182,7 @@ describe('commands', () => {
   it('check and diagnose: a sheet of readings against the bay, its cause, and bad boxes by name', () => {
     const told = predictAll(withFault(rig, 'damp', 'c2p1'), testsOf(rig))
     const sheet = (readings: object) => fileOf({ format: 'nakshi.readings', version: 1, readings })
-    const typed = Object.fromEntries(
-      [...told].map(([key, one]) => [
-        key,
-        key.includes('polarity')
-          ? '✓'
-          : 'value' in one
-            ? `${one.is === 'over' ? '>' : ''}${key.includes('.ir') ? `${one.value / 1e6} MΩ` : key.includes('rcd') ? `${one.value * 1e3} ms` : one.value.toFixed(2)}`
-            : '',
-      ]),
-    )
+    const typed = Object.fromEntries([...told].map(([key, one]) => [key, writtenDown(key, one)]))
     expect(nakshi(['check', file, sheet(typed), '--explain'])).toMatchObject({
       code: 3,
       text: expect.stringMatching(/odd +insulation resistance L–E of Lighting +0\.\d+ MΩ/),
@@ -190,16 +191,7 @@ describe('commands', () => {
       /Damp accessory, line to earth, at Lamp 2\.1/,
     )
     const sound = Object.fromEntries(
-      [...predictAll(rig, testsOf(rig))].map(([key, one]) => [
-        key,
-        key.includes('polarity')
-          ? 'ok'
-          : 'value' in one && one.is === 'value' && !key.includes('.ir')
-            ? key.includes('rcd')
-              ? `${one.value * 1e3} ms`
-              : one.value.toFixed(2)
-            : '>999',
-      ]),
+      [...predictAll(rig, testsOf(rig))].map(([key, one]) => [key, writtenDown(key, one)]),
     )
     expect(nakshi(['diagnose', file, sheet(sound), '--explain'])).toEqual({
       code: 0,

@@ -44,8 +44,8 @@ interface Case {
 const crossConnected = (k: number): Case => {
   const [r1, r2, sockets] = [0.3, 0.3, 5]
   const legs = range(sockets + 1)
-  const at = (prefix: string, i: number) =>
-    i === 0 ? `${prefix}a` : i === sockets + 1 ? `${prefix}b` : `${prefix}${i}`
+  const names = ['a', ...range(sockets).map((i) => String(i + 1)), 'b']
+  const at = (prefix: string, i: number) => `${prefix}${names[i]}`
   return {
     name: `ring cross-connected, read at socket ${k}`,
     hertz: 0,

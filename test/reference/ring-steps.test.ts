@@ -37,7 +37,8 @@ function metres(of: Rig): { readonly at: ReadonlyMap<string, number>; readonly r
   let [place, sum] = ['', 0]
   for (let next = left.shift(); next;) {
     const [a, b] = [partOf(next.from), partOf(next.to)]
-    const to: string = place === '' ? (a.startsWith('c1p') ? a : b) : a === place ? b : a
+    const isFrom = place === '' ? !a.startsWith('c1p') : a === place
+    const to: string = isFrom ? b : a
     sum += next.lengthM
     if (to.startsWith('c1p')) at.set(to, sum)
     place = to

@@ -63,28 +63,40 @@ function secondOpinion(task: Task): Opinion | undefined {
     .sort((a, b) => a - b)
     .find((candidate) => candidate >= current)
   if (rating === undefined) return undefined
-  const needed = rating / CA[task.ambientC]! / CG[task.grouping.arrangement][task.grouping.circuits - 1]!
-  const isTT = task.supply.arrangement === 'TT'
-  const needsThirty = (task.use === 'sockets' && rating <= 32) || task.concealed
-  const residual = needsThirty
-    ? 30
-    : ([300, 100, 30].find((mA) => Math.round(50_000 / mA) > task.supply.zeOhm) ?? 30)
-  const limit = isTT ? Math.round(50_000 / residual) : ZS_B[rating]! * SHARE[task.device.curve!]
   for (const row of SHEET) {
-    const [csa, flatCpc, ohm, drop] = row as [number, number, number, number]
-    if (csa === 1 && task.use !== 'lighting') continue
-    if (row[COLUMN[`${task.cable.kind} ${task.cable.method}`]!]! < needed) continue
-    const volts = (drop * current * task.lengthM) / 1000
-    if (volts > (task.use === 'lighting' ? 6.9 : 11.5)) continue
-    const cpc = task.cable.kind === 'flat-twin-earth' ? (OHM.get(flatCpc) ?? 0) : ohm
-    const zs = task.supply.zeOhm + ((ohm + cpc) * task.lengthM * 1.2) / 1000
-    // The printed limit ends at a hundredth; what lies within that of it is nobody's mistake.
-    if (Math.abs(zs - limit) <= 0.011) throw new Ambiguous()
-    if (zs > limit) continue
-    if (neededCpc(task, rating, zs) > cpcArea(task, csa, flatCpc)) continue
-    return { rating, csa, drop: volts, zs }
+    const opinion = byRow(task, row, rating, current)
+    if (opinion) return opinion
   }
   return undefined
+}
+
+function limitOf(task: Task, rating: number): number {
+  if (task.supply.arrangement !== 'TT') return ZS_B[rating]! * SHARE[task.device.curve!]
+  const needsThirty = (task.use === 'sockets' && rating <= 32) || task.concealed
+  const wider = [300, 100, 30].find((mA) => Math.round(50_000 / mA) > task.supply.zeOhm) ?? 30
+  return Math.round(50_000 / (needsThirty ? 30 : wider))
+}
+
+/** One row of the spreadsheet, where it will do. */
+function byRow(
+  task: Task,
+  row: (typeof SHEET)[number],
+  rating: number,
+  current: number,
+): Opinion | undefined {
+  const [csa, flatCpc, ohm, drop] = row as [number, number, number, number]
+  const needed = rating / CA[task.ambientC]! / CG[task.grouping.arrangement][task.grouping.circuits - 1]!
+  if (csa === 1 && task.use !== 'lighting') return undefined
+  if (row[COLUMN[`${task.cable.kind} ${task.cable.method}`]!]! < needed) return undefined
+  const volts = (drop * current * task.lengthM) / 1000
+  if (volts > (task.use === 'lighting' ? 6.9 : 11.5)) return undefined
+  const cpc = task.cable.kind === 'flat-twin-earth' ? (OHM.get(flatCpc) ?? 0) : ohm
+  const zs = task.supply.zeOhm + ((ohm + cpc) * task.lengthM * 1.2) / 1000
+  const limit = limitOf(task, rating)
+  // The printed limit ends at a hundredth; what lies within that of it is nobody's mistake.
+  if (Math.abs(zs - limit) <= 0.011) throw new Ambiguous()
+  if (zs > limit || neededCpc(task, rating, zs) > cpcArea(task, csa, flatCpc)) return undefined
+  return { rating, csa, drop: volts, zs }
 }
 class Ambiguous extends Error {}
 
@@ -97,7 +109,7 @@ function neededCpc(task: Task, rating: number, zs: number): number {
   const trips = { B: 5, C: 10, D: 20 }[task.device.curve!] * rating
   if (amps < trips * 0.995) return 0
   if (amps > 3000) throw new Ambiguous()
-  const band = rating <= 16 ? 0 : rating <= 32 ? 1 : 2
+  const band = [16, 32].filter((most) => rating > most).length
   const class3 =
     { B: [15, 18, 21.6], C: [17, 20, 24], D: [Infinity, Infinity, Infinity] }[task.device.curve!][band]! *
     1000
