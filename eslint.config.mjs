@@ -57,6 +57,11 @@ export default tseslint.config(
     files: ['core/regulations/library/**', 'core/design/materials/**', 'core/containment/data/**', 'demo/**'],
     rules: { 'max-len': 'off', 'max-lines': 'off' },
   },
+  // A composable is a room: its state, and the functions on it, each of which keeps the limit by itself.
+  {
+    files: ['app/composables/**'],
+    rules: { 'max-lines-per-function': ['error', { max: 110, skipBlankLines: true, skipComments: true }] },
+  },
   // A specification is as long as what it specifies; its tables stay in one piece.
   {
     files: ['test/**'],

@@ -1,10 +1,11 @@
 import { tracePoint, type TracedPole } from '#core/bay/behaviour/trace-point'
-import { INSTRUMENTS, type Taken } from '#core/bay/instruments/take'
+import { INSTRUMENTS } from '#core/bay/instruments/take'
 import type { Colour, Part, TerminalRef } from '#core/bay/model/rig'
 import { partIdOf, terminalNameOf } from '#core/bay/model/terminals'
 import type { MeasureSettings } from '~/utils/measure-settings'
 import { partAct, type BayMode } from '~/texts/bay'
 import { stateOf } from '~/utils/part-state'
+import { warn } from '~/utils/warn'
 import type { useBayRun } from './useBayRun'
 import type { useBayWiring } from './useBayWiring'
 
@@ -20,22 +21,14 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const traced = shallowRef<readonly TracedPole[]>([])
   const shownPole = ref<string | null>(null)
 
-  const settings = ref<MeasureSettings>({
-    instrument: 'continuity',
-    volt: 500,
-    multiple: 1,
-    ratedA: 0.03,
-    linking: false,
-  })
-  const probes = ref<readonly string[]>([])
-  const { links, freed } = run
-  const taken = shallowRef<Taken | null>(null)
   const touching = ref(false)
   const touchOhm = ref(0.05)
   const pair = ref<readonly string[]>([])
 
-  const part = (id: string): Part | undefined => wiring.parts.value.get(id)
   const isLive = computed(() => run.state.value?.isSupplyOn ?? false)
+  const meter = useProbes(run, () => isLive.value)
+  const { settings, probes, taken } = meter
+  const part = (id: string): Part | undefined => wiring.parts.value.get(id)
   const marks = computed<ReadonlyMap<string, string>>(() => {
     if (start.value) return new Map([[start.value, 'start']])
     if (pair.value.length > 0) return new Map(pair.value.map((ref) => [ref, '·']))
@@ -43,16 +36,10 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
       ? new Map(probes.value.map((ref, i) => [ref, String(i + 1)]))
       : new Map()
   })
-  const pickedWires = computed<ReadonlySet<string>>(
-    () =>
-      new Set(
-        mode.value === 'measure' && settings.value.instrument === 'clamp'
-          ? probes.value
-          : pickedWire.value
-            ? [pickedWire.value]
-            : [],
-      ),
-  )
+  const pickedWires = computed<ReadonlySet<string>>(() => {
+    if (mode.value === 'measure' && settings.value.instrument === 'clamp') return new Set(probes.value)
+    return new Set(pickedWire.value ? [pickedWire.value] : [])
+  })
   const lifted = computed<ReadonlySet<string> | null>(() => {
     const path =
       mode.value === 'trace' ? traced.value.find(({ pole }) => pole === shownPole.value)?.steps : undefined
@@ -88,7 +75,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
       traced.value = wiring.rig.value ? tracePoint(wiring.rig.value, run.state.value!, one) : []
       shownPole.value = traced.value[0]?.pole ?? null
     }
-    if (mode.value === 'measure' && settings.value.instrument === 'socket' && one.kind === 'socket') probe(id)
+    if (mode.value === 'measure' && settings.value.instrument === 'socket' && one.kind === 'socket')
+      meter.probe(id)
   }
 
   function onTerminal(ref: TerminalRef): void {
@@ -96,7 +84,7 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     if (mode.value === 'connect') return connect(ref)
     if (mode.value === 'measure' && settings.value.linking) return link(ref)
     if (mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals')
-      return probe(ref)
+      return meter.probe(ref)
     onPart(partIdOf(ref))
   }
 
@@ -118,79 +106,31 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   }
 
   function onWire(id: string): void {
-    if (mode.value === 'measure' && settings.value.instrument === 'clamp') {
-      if (isClamped(id)) probes.value = probes.value.filter((one) => one !== id)
-      else probes.value = [...probes.value, id]
-      void measure()
-      return
-    }
+    if (mode.value === 'measure' && settings.value.instrument === 'clamp') return meter.clampOn(id)
     pickedWire.value = pickedWire.value === id ? null : id
   }
-  const isClamped = (id: string) => probes.value.includes(id)
 
-  function probe(ref: string): void {
-    const { count, on } = INSTRUMENTS[settings.value.instrument]
-    const kept = probes.value.length >= count ? [] : probes.value.filter((one) => one !== ref)
-    probes.value = [...kept, ref]
-    taken.value = null
-    if (probes.value.length === count || on === 'socket') void measure()
-  }
-  function link(ref: string): void {
+  /** The two terminals that a hand has named one after the other, once there are two. */
+  function pairWith(ref: TerminalRef): readonly [string, string] | undefined {
     pair.value = [...pair.value, ref]
-    if (pair.value.length < 2) return
+    if (pair.value.length < 2) return undefined
     const [a, b] = pair.value as [string, string]
     pair.value = []
-    settings.value = { ...settings.value, linking: false }
-    if (isLive.value)
-      return warn('A link on a live board would be a short circuit. Switch the supply off first.')
-    if (a !== b) links.value = [...links.value, [a, b]]
-    void measure()
+    return [a, b]
   }
-  function touch(ref: string): void {
-    pair.value = [...pair.value, ref]
-    if (pair.value.length < 2) return
-    const [a, b] = pair.value as [string, string]
-    pair.value = []
+  function link(ref: TerminalRef): void {
+    const both = pairWith(ref)
+    if (both) meter.link(...both)
+  }
+  function touch(ref: TerminalRef): void {
+    const both = pairWith(ref)
+    if (!both) return
     touching.value = false
-    if (a !== b) void run.touch(a, b, touchOhm.value)
-  }
-
-  async function measure(): Promise<void> {
-    const { instrument, volt, ratedA, multiple } = settings.value
-    const { count, on } = INSTRUMENTS[instrument]
-    if (probes.value.length === 0 || (on === 'terminals' && probes.value.length < count)) {
-      taken.value = null
-      return
-    }
-    taken.value = await run.measure({ instrument, at: probes.value, volt, ratedA, multiple })
+    if (both[0] !== both[1]) void run.touch(...both, touchOhm.value)
   }
   function set(next: Partial<MeasureSettings>): void {
-    const isOther =
-      next.instrument !== undefined &&
-      INSTRUMENTS[next.instrument].on !== INSTRUMENTS[settings.value.instrument].on
-    settings.value = { ...settings.value, ...next }
-    if (isOther || (next.instrument && probes.value.length > INSTRUMENTS[next.instrument].count))
-      probes.value = []
     pair.value = []
-    if (!next.linking) void measure()
-  }
-  function clear(): void {
-    probes.value = []
-    taken.value = null
-  }
-  const unlink = (i: number): void => {
-    links.value = links.value.filter((_, at) => at !== i)
-    void measure()
-  }
-  const refit = (i: number): void => {
-    freed.value = freed.value.filter((_, at) => at !== i)
-    void measure()
-  }
-  function free(wire: string, end: 'from' | 'to'): void {
-    if (isLive.value) return warn('The bay is live. Switch the supply off before an end is taken out.')
-    if (!freed.value.some((one) => one.wire === wire && one.end === end))
-      freed.value = [...freed.value, { wire, end }]
-    void measure()
+    meter.set(next)
   }
 
   /** Shows a difference on the drawing. */
@@ -212,8 +152,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     shownPole,
     settings,
     probes,
-    links,
-    freed,
+    links: run.links,
+    freed: run.freed,
     taken,
     touching,
     touchOhm,
@@ -227,15 +167,11 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     onTerminal,
     onWire,
     set,
-    clear,
-    unlink,
-    refit,
-    free,
+    clear: meter.clear,
+    unlink: meter.unlink,
+    refit: meter.refit,
+    free: meter.free,
     show,
     label,
   }
 }
-
-/** What may be plugged or fitted is a matter of hands; what may not be done is told and nothing changes. */
-const warn = (message: string): void =>
-  void ElMessage({ type: 'warning', message, duration: 6000, showClose: true, grouping: true })

@@ -1,139 +1,25 @@
-import { installationAdvice, type Advice } from '#core/design/advice'
-import { referenceDesign, type InstallationDesign, type ScopeDesign } from '#core/design/reference'
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
-import type { ExerciseForm, FormProblems } from '#core/exercise/form/fields'
-import { readForm } from '#core/exercise/form/read-form'
-import { NEW_CIRCUIT } from '#core/exercise/form/rows'
-import { prefixed, toForm } from '#core/exercise/form/to-form'
-import { ASK_SETS } from '#core/exercise/usual-asks'
-import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
-import type { Edition } from '#core/regulations/editions'
-import { formSentences } from '#words/form'
+import type { ExerciseForm } from '#core/exercise/form/fields'
+import { toForm } from '#core/exercise/form/to-form'
 import type { CentreView, StoredExercise } from '#schemas/views'
-
-/** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
-const BLANK: ExerciseForm = {
-  code: '',
-  title: '',
-  scenario: '',
-  kind: 'new-circuit',
-  minutes: '120',
-  edition: '18-A2',
-  premises: 'industrial',
-  consequence: 'none',
-  arrangement: 'TN-C-S',
-  phases: '1',
-  ze: '0.35',
-  ipf: '0.66 kA',
-  mainFuse: '100',
-  neutral: '25',
-  tests: 'c1',
-  askCircuits: 'c1',
-  askSteps: ASK_SETS.first.join(' '),
-  marks: '',
-  critical: '',
-  criteria: '',
-  seed: '1',
-  lengthSpread: '15 %',
-  loadSpread: '10 %',
-  boards: 'b1',
-  circuits: 'c1',
-  ...prefixed('b1', { name: 'Workshop board', phases: '1', ways: '6', fedBy: '', electrode: '' }),
-  ...prefixed('c1', NEW_CIRCUIT),
-}
-
-const MOST_UNDO = 200
-/** A hand that rests this long has finished its number. */
-const PAUSE_MS = 350
-
-/** Circuits and boards that came out as before stay the same objects: only what changed is drawn again. */
-function keepParts(old: InstallationDesign | null | undefined, next: InstallationDesign): InstallationDesign {
-  if (!old) return next
-  const same = <T extends ScopeDesign & { readonly task: unknown }>(
-    parts: readonly T[],
-    before: readonly T[],
-  ): T[] =>
-    parts.map((part) => {
-      const other = before.find(({ scope }) => scope === part.scope)
-      return other &&
-        JSON.stringify([other.task, other.stopped, other.values]) ===
-          JSON.stringify([part.task, part.stopped, part.values])
-        ? other
-        : part
-    })
-  return { ok: next.ok, circuits: same(next.circuits, old.circuits), boards: same(next.boards, old.boards) }
-}
 
 /** An exercise being written: the form, the design that follows from it as it is typed, and saving it against others. */
 export function useExerciseBuilder(id: number | null) {
   const { call } = useApi()
   const shared = useCentre()
-  const form = shallowRef<ExerciseForm>({ ...BLANK })
-  const undone: ExerciseForm[] = []
   const stored = shallowRef<StoredExercise | null>(null)
   const centre = shallowRef<CentreView | null>(null)
   const problem = ref<ApiProblem | null>(null)
-  const conflicts = ref<readonly Conflict[]>([])
   const isBusy = ref(false)
-  const base = shallowRef<ExerciseForm>({ ...BLANK })
-  const place = devicePlace('exercise', useSession().person!.id, id ?? 'new')
-  /** Typed here and kept on this device, but not saved. */
-  const isBack = ref(false)
+  const isReady = () => centre.value !== null
+  const kept = useKeptForm(devicePlace('exercise', useSession().person!.id, id ?? 'new'), isReady)
+  const { form, isChanged } = kept
 
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
   const policy = computed<Policy>(() =>
     stored.value?.state === 'set' ? stored.value.exercise.policy : (centre.value?.policies ?? DEFAULT_POLICY),
   )
-  const read = computed(() => {
-    const { problems, ...rest } = readForm(form.value, policy.value)
-    return { ...rest, problems: formSentences(problems) }
-  })
-  const design = computed<InstallationDesign | null>((old) => {
-    const { installation } = read.value
-    return centre.value && installation && installation.boards.length > 0
-      ? keepParts(
-          old,
-          referenceDesign(installation, {
-            edition: form.value.edition as Edition,
-            measuredZs: policy.value.measuredZs,
-            warmDrop: policy.value.warmDrop,
-          }),
-        )
-      : null
-  })
-  const advice = computed(() =>
-    design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : [],
-  )
-  /** While a number is half typed, words and derivation keep what they said: rows stay where they are under the hand. */
-  const isTyping = ref(false)
-  let pause: ReturnType<typeof setTimeout> | undefined
-  const said = computed<{
-    readonly problems: FormProblems
-    readonly design: InstallationDesign | null
-    readonly advice: readonly Advice[]
-  }>((old) =>
-    old && isTyping.value
-      ? old
-      : { problems: read.value.problems, design: design.value, advice: advice.value },
-  )
-  const readings = useExpectedReadings(() => {
-    const { tests, edition } = form.value
-    const installation = read.value.installation
-    const isCircuit = said.value.design?.circuits.some(({ scope }) => scope === tests)
-    return isCircuit && installation && !isTyping.value
-      ? { edition: edition as Edition, policy: policy.value, installation, tests: tests! }
-      : undefined
-  })
-  function noteTyping(): void {
-    isTyping.value = true
-    clearTimeout(pause)
-    pause = setTimeout(() => (isTyping.value = false), PAUSE_MS)
-  }
-  onScopeDispose(() => clearTimeout(pause))
-  const isChanged = computed(() => {
-    const [now, then] = [form.value, base.value]
-    return Object.keys({ ...now, ...then }).some((key) => now[key] !== then[key])
-  })
+  const typed = useDesignAsTyped({ form, policy, isReady })
 
   async function load(): Promise<void> {
     try {
@@ -142,16 +28,8 @@ export function useExerciseBuilder(id: number | null) {
         id === null ? null : call<StoredExercise>('GET', `exercises/${id}`),
       ])
       if (exercise) adopt(exercise)
-      else
-        form.value = {
-          ...form.value,
-          criteria:
-            place.framework?.units
-              .flatMap((unit) => unit.criteria.map((criterion) => criterion.code))
-              .join(' ') ?? '',
-        }
-      base.value = form.value
-      await layBack()
+      else kept.adopt({ ...form.value, criteria: everyCriterion(place) })
+      if (stored.value?.state !== 'set') await kept.layBack()
       // Only now is there something true to show.
       centre.value = place
       problem.value = null
@@ -160,80 +38,43 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  /** Lays what was typed here, and neither saved nor thrown away, over what the server has. */
-  async function layBack(): Promise<void> {
-    const kept = await place.read()
-    if (!kept || stored.value?.state === 'set') return
-    const merged = mergeFields(kept.base, kept.mine, { ...form.value })
-    form.value = merged.fields
-    conflicts.value = merged.conflicts
-    isBack.value = isChanged.value
-  }
-  watch([form, base], () => {
-    if (centre.value === null) return
-    if (isChanged.value) place.keep({ base: base.value, mine: form.value })
-    else void place.forget()
-  })
-  /** Throws away what was typed and not saved. */
-  function discard(): void {
-    form.value = base.value
-    isBack.value = false
-  }
-
   function adopt(exercise: StoredExercise): void {
     stored.value = exercise
-    form.value = toForm(exercise.exercise)
-    base.value = form.value
+    kept.adopt(toForm(exercise.exercise))
   }
 
-  /** Typing in one box is one step to take back; every change of rows is one. */
-  let typingIn: string | null = null
-  function step(next: ExerciseForm, key: string | null): void {
-    if (key === null || key !== typingIn) {
-      undone.push(form.value)
-      if (undone.length > MOST_UNDO) undone.shift()
-    }
-    typingIn = key
-    if (key === null) isTyping.value = false
-    else noteTyping()
-    form.value = next
+  function write(key: string, text: string): void {
+    typed.noteTyping()
+    kept.step({ ...form.value, [key]: text }, key)
   }
-  const write = (key: string, text: string): void => step({ ...form.value, [key]: text }, key)
-  const change = (next: ExerciseForm): void => step(next, null)
+  function change(next: ExerciseForm): void {
+    typed.isTyping.value = false
+    kept.step(next, null)
+  }
   function undo(): void {
-    const before = undone.pop()
-    typingIn = null
-    isTyping.value = false
-    if (before) form.value = before
+    typed.isTyping.value = false
+    kept.undo()
   }
 
   /** Saves; what somebody else saved in between is merged box by box, and only real conflicts are asked about. */
   async function save(): Promise<boolean> {
-    const { exercise } = read.value
+    const { exercise } = typed.read.value
     if (!exercise) return false
     return run(async () => {
-      if (stored.value === null) {
-        const created = await call<StoredExercise>('POST', 'exercises', exercise)
-        adopt(created)
-        await navigateTo(`/exercises/${created.id}`, { replace: true })
-      } else {
-        adopt(
-          await call<StoredExercise>('PUT', `exercises/${stored.value.id}`, {
-            version: stored.value.version,
-            exercise,
-          }),
-        )
+      const before = stored.value
+      if (before) {
+        const body = { version: before.version, exercise }
+        return adopt(await call<StoredExercise>('PUT', `exercises/${before.id}`, body))
       }
+      const created = await call<StoredExercise>('POST', 'exercises', exercise)
+      adopt(created)
+      await navigateTo(`/exercises/${created.id}`, { replace: true })
     })
   }
 
   function takeTheirs(theirs: StoredExercise): void {
-    const fields = toForm(theirs.exercise)
-    const merged = mergeFields(base.value, { ...form.value }, fields)
-    form.value = merged.fields
-    base.value = fields
+    kept.merge(toForm(theirs.exercise))
     stored.value = theirs
-    conflicts.value = merged.conflicts
     ElMessage({
       type: 'warning',
       message: `${theirs.updatedBy} saved this exercise in the meantime. Both changes are put together here; look once more and save.`,
@@ -244,19 +85,15 @@ export function useExerciseBuilder(id: number | null) {
 
   function choose(field: string, text: string): void {
     write(field, text)
-    conflicts.value = conflicts.value.filter((conflict) => conflict.field !== field)
+    kept.settle(field)
   }
 
   async function setFor(cohort: string): Promise<number | null> {
     if (isChanged.value && !(await save())) return null
     let given: number | null = null
     await run(async () => {
-      given = (
-        await call<{ given: number }>('POST', `exercises/${stored.value!.id}/set`, {
-          version: stored.value!.version,
-          cohort,
-        })
-      ).given
+      const { id: exercise, version } = stored.value!
+      ;({ given } = await call<{ given: number }>('POST', `exercises/${exercise}/set`, { version, cohort }))
       await load()
     })
     return given
@@ -277,6 +114,8 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
+  const { conflicts, isBack, discard } = kept
+  const { read, design, shown, readings } = typed
   return {
     form,
     stored,
@@ -290,7 +129,7 @@ export function useExerciseBuilder(id: number | null) {
     policy,
     read,
     design,
-    said,
+    shown,
     readings,
     load,
     write,
@@ -301,3 +140,7 @@ export function useExerciseBuilder(id: number | null) {
     setFor,
   }
 }
+
+/** A new exercise shows all of the framework until somebody chooses. */
+const everyCriterion = ({ framework }: CentreView): string =>
+  framework?.units.flatMap(({ criteria }) => criteria.map(({ code }) => code)).join(' ') ?? ''

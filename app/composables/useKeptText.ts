@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core'
-import { onScopeDispose, reactive, readonly, ref } from 'vue'
+import { onScopeDispose, reactive, readonly, ref, type Ref } from 'vue'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import type { ApiProblem } from '~/utils/api-problem'
 import type { DevicePlace, Fields } from '~/utils/device-copy'
@@ -32,8 +32,6 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
   const conflicts = ref<readonly Conflict[]>([])
   let base: Fields = {}
   let version = 0
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let sending: Promise<void> | undefined
 
   /** Starts from what the server has, with anything this device could not send laid over it. */
   async function start(server: Fields, serverVersion: number, at: string | null): Promise<void> {
@@ -87,19 +85,14 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     place.keep({ base, mine: fields })
   }
 
-  function later(ms: number): void {
-    clearTimeout(timer)
-    timer = setTimeout(() => void flush(), ms)
-  }
-
   /** Sends now and waits until it is done; afterwards `state` tells how it went. */
-  async function flush(): Promise<number> {
-    clearTimeout(timer)
-    await sending
-    if (state.value === 'saved' || state.value === 'conflict') return version
-    sending = deliver()
-    await sending
-    sending = undefined
+  const {
+    later,
+    flush: sendNow,
+    stop,
+  } = useDelivery(deliver, () => ['saved', 'conflict'].includes(state.value))
+  const flush = async (): Promise<number> => {
+    await sendNow()
     return version
   }
 
@@ -111,9 +104,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
       version = answer.version
       savedAt.value = answer.savedAt
       base = sent
-      const isCurrent = Object.keys({ ...fields, ...sent }).every(
-        (name) => (fields[name] ?? '') === (sent[name] ?? ''),
-      )
+      const isCurrent = isSameText(fields, sent)
       state.value = isCurrent ? 'saved' : 'editing'
       if (isCurrent) await place.forget()
       else {
@@ -153,15 +144,10 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     later(0)
   }
 
-  // Outside a page (a test, a worker) there is no network to come back and nothing to leave.
-  const page = typeof window === 'undefined' ? undefined : window
-  useEventListener(page, 'online', () => state.value === 'offline' && later(0))
-  useEventListener(page, 'beforeunload', (event) => {
-    if (state.value !== 'saved') event.preventDefault()
-  })
+  useLeaving(state, { retry: () => later(0) })
   onScopeDispose(() => {
     if (state.value === 'editing') void flush()
-    clearTimeout(timer)
+    stop()
   })
 
   return {
@@ -177,4 +163,37 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     flush,
     choose,
   }
+}
+
+const isSameText = (a: Fields, b: Fields): boolean =>
+  Object.keys({ ...a, ...b }).every((name) => (a[name] ?? '') === (b[name] ?? ''))
+
+/** One sending at a time, after a pause or at once; what is idle is not sent. */
+function useDelivery(deliver: () => Promise<void>, isIdle: () => boolean) {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let sending: Promise<void> | undefined
+  const stop = () => clearTimeout(timer)
+  const later = (ms: number): void => {
+    stop()
+    timer = setTimeout(() => void flush(), ms)
+  }
+  async function flush(): Promise<void> {
+    stop()
+    await sending
+    if (isIdle()) return
+    sending = deliver()
+    await sending
+    sending = undefined
+  }
+  return { later, flush, stop }
+}
+
+/** Tries again when the network is back, and warns whoever leaves with something unsent. */
+function useLeaving(state: Readonly<Ref<SaveState>>, { retry }: { readonly retry: () => void }): void {
+  // Outside a page (a test, a worker) there is no network to come back and nothing to leave.
+  const page = typeof window === 'undefined' ? undefined : window
+  useEventListener(page, 'online', () => state.value === 'offline' && retry())
+  useEventListener(page, 'beforeunload', (event) => {
+    if (state.value !== 'saved') event.preventDefault()
+  })
 }

@@ -8,16 +8,11 @@ export function useMarking(id: () => number) {
   const view = shallowRef<MarkingView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const isBusy = ref(false)
-  const feedback = ref('')
-  const feedbackState = ref<'saved' | 'editing' | 'saving'>('saved')
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const box = useFeedbackBox((text) => save(view.value!.draft.overrides, text))
 
   function take(next: MarkingView): void {
     view.value = next
-    if (feedbackState.value !== 'editing')
-      feedback.value =
-        next.draft.feedback ??
-        (next.attempt.stage === 'released' ? next.decision!.feedback : next.suggestedFeedback)
+    box.take(next)
   }
 
   async function load(): Promise<void> {
@@ -46,7 +41,7 @@ export function useMarking(id: () => number) {
     }
   }
 
-  const keptFeedback = () => (feedbackState.value === 'editing' ? feedback.value : view.value!.draft.feedback)
+  const keptFeedback = () => (box.state.value === 'editing' ? box.feedback.value : view.value!.draft.feedback)
 
   async function override(item: ItemKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> {
     const others = view.value!.draft.overrides.filter((o) => o.item !== item)
@@ -61,51 +56,23 @@ export function useMarking(id: () => number) {
       ),
     )
 
-  function writeFeedback(text: string): void {
-    feedback.value = text
-    feedbackState.value = 'editing'
-    clearTimeout(timer)
-    timer = setTimeout(() => void saveFeedback(), 900)
-  }
-
-  async function saveFeedback(): Promise<boolean> {
-    clearTimeout(timer)
-    if (feedbackState.value !== 'editing') return true
-    const text = feedback.value
-    feedbackState.value = 'saving'
-    try {
-      await save(view.value!.draft.overrides, text)
-      feedbackState.value = feedback.value === text ? 'saved' : 'editing'
-      return true
-    } catch {
-      // Stays in the box; the next change or the decision sends it again.
-      feedback.value = text
-      feedbackState.value = 'editing'
-      return false
-    }
-  }
-
-  /** Adds a sentence of the bank as a paragraph of its own. */
-  const addComment = (text: string): void =>
-    writeFeedback([feedback.value.trim(), text].filter(Boolean).join('\n\n'))
-
   /** Puts the assembled text back in place of the assessor's own. */
   const resetFeedback = () =>
     run(async () => {
-      feedbackState.value = 'saved'
+      box.giveUp()
       await save(view.value!.draft.overrides, null)
     })
 
   const decide = () =>
     run(async () => {
-      if (!(await saveFeedback())) return
+      if (!(await box.save())) return
       take(
         await call<MarkingView>('POST', `marking/${id()}/decision`, { version: view.value!.draft.version }),
       )
     })
   const release = () =>
     run(async () => {
-      if (!(await saveFeedback())) return
+      if (!(await box.save())) return
       take(await call<MarkingView>('POST', `marking/${id()}/release`))
     })
 
@@ -126,24 +93,23 @@ export function useMarking(id: () => number) {
   watch(
     id,
     () => {
-      feedbackState.value = 'saved'
+      box.giveUp()
       void load()
     },
     { immediate: true },
   )
-  onScopeDispose(() => void saveFeedback())
 
   return {
     view,
     problem,
     isBusy,
-    feedback,
-    feedbackState,
+    feedback: box.feedback,
+    feedbackState: box.state,
     load,
     override,
     clearOverride,
-    writeFeedback,
-    addComment,
+    writeFeedback: box.write,
+    addComment: box.add,
     resetFeedback,
     decide,
     release,

@@ -1,6 +1,5 @@
 /* What was measured on a run against its drawing, and the one cause behind several deviations. Tolerance, former and what each slip leaves: common practice, no source. */
 import { describe, expect, it } from 'vitest'
-import fc from 'fast-check'
 import { gainMm } from '#core/containment/bending'
 import { dimensionsOf, readEntry } from '#core/containment/dimensions'
 import { judgeRun } from '#core/containment/measure'

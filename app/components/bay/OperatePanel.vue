@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { BayState } from '#core/bay/behaviour/state'
 import type { Part } from '#core/bay/model/rig'
-import { MOST_LOAD_W, type RunLine } from '~/composables/useBayRun'
+import type { RunLine } from '~/composables/useBayStory'
+import { MOST_LOAD_W } from '~/composables/useTrialSetup'
 import { partAct } from '~/texts/bay'
 import { stateOf } from '~/utils/part-state'
 

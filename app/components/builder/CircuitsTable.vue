@@ -16,13 +16,13 @@ import { findingSentence } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 
-/** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `said` is what the words under the rows go by. */
+/** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `shown` is what the words under the rows go by. */
 const props = defineProps<{
   form: ExerciseForm
   rows: Readonly<Record<string, Readonly<Record<string, string>>>>
   problems: Readonly<Record<string, Readonly<Record<string, string>>>>
   design: InstallationDesign | null
-  said: {
+  shown: {
     readonly problems: FormProblems
     readonly design: InstallationDesign | null
     readonly advice: readonly Advice[]
@@ -66,7 +66,7 @@ const depth = (board: string): number => {
 
 const NONE: Readonly<Record<string, string>> = {}
 const ownProblems = (id: string) => props.problems[id] ?? NONE
-const saidProblems = computed(() => partsOf(props.said.problems))
+const shownProblems = computed(() => partsOf(props.shown.problems))
 /** What stands under a row: what is wrong in its cells, then why it cannot be worked, then advice. */
 interface Word {
   readonly text: string
@@ -74,11 +74,11 @@ interface Word {
 }
 function wordsFor(id: string): Word[] {
   const names: Record<string, string> = { ...CIRCUIT_NAME, ...(boards.value.includes(id) ? BOARD_NAME : {}) }
-  const cells = Object.entries(saidProblems.value[id] ?? NONE).map(([field, text]) => ({
+  const cells = Object.entries(shownProblems.value[id] ?? NONE).map(([field, text]) => ({
     text: `${names[field] ?? field}: ${text}`,
     isStop: true,
   }))
-  const { design, advice: all } = props.said
+  const { design, advice: all } = props.shown
   const stopped = [...(design?.circuits ?? []), ...(design?.boards ?? [])].find(
     ({ scope }) => scope === id,
   )?.stopped

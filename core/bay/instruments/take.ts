@@ -15,20 +15,23 @@ import {
   type SocketVerdict,
 } from './voltage'
 
-/** Every instrument, and what it is put to: so many terminals, a socket, or conductors. */
+/** Where each is put, with how many probes, and whether its display follows what happens; the others show one test and are started again. */
 export const INSTRUMENTS = {
-  continuity: { on: 'terminals', count: 2 },
-  insulation: { on: 'terminals', count: 2 },
-  voltage: { on: 'terminals', count: 2 },
-  indicator: { on: 'terminals', count: 2 },
-  loop: { on: 'terminals', count: 2 },
-  'loop-high': { on: 'terminals', count: 2 },
-  'fault-current': { on: 'terminals', count: 2 },
-  rcd: { on: 'terminals', count: 2 },
-  socket: { on: 'socket', count: 1 },
-  clamp: { on: 'wires', count: 8 },
-  rotation: { on: 'terminals', count: 3 },
-} as const satisfies Record<string, { on: 'terminals' | 'socket' | 'wires'; count: number }>
+  continuity: { on: 'terminals', count: 2, isContinuous: true },
+  insulation: { on: 'terminals', count: 2, isContinuous: true },
+  voltage: { on: 'terminals', count: 2, isContinuous: true },
+  indicator: { on: 'terminals', count: 2, isContinuous: true },
+  loop: { on: 'terminals', count: 2, isContinuous: false },
+  'loop-high': { on: 'terminals', count: 2, isContinuous: false },
+  'fault-current': { on: 'terminals', count: 2, isContinuous: false },
+  rcd: { on: 'terminals', count: 2, isContinuous: false },
+  socket: { on: 'socket', count: 1, isContinuous: true },
+  clamp: { on: 'wires', count: 8, isContinuous: true },
+  rotation: { on: 'terminals', count: 3, isContinuous: true },
+} as const satisfies Record<
+  string,
+  { on: 'terminals' | 'socket' | 'wires'; count: number; isContinuous: boolean }
+>
 
 export type InstrumentCode = keyof typeof INSTRUMENTS
 export const INSTRUMENT_CODES = Object.keys(INSTRUMENTS) as readonly InstrumentCode[]

@@ -24,7 +24,7 @@ const route = useRoute()
 const session = useSession()
 const id = route.params.id === 'new' ? null : Number(route.params.id)
 const builder = useExerciseBuilder(id)
-const { form, stored, centre, problem, read, design, said, readings, isBusy, isChanged } = builder
+const { form, stored, centre, problem, read, design, shown, readings, isBusy, isChanged } = builder
 const mayChange = computed(() => session.person?.role === 'instructor')
 const isSet = computed(() => stored.value?.state === 'set')
 const isLocked = computed(() => isSet.value || !mayChange.value)
@@ -41,8 +41,8 @@ const preview = useVariantPreview(
 
 const selectedDesign = computed(
   () =>
-    said.value.design?.circuits.find(({ scope }) => scope === selected.value) ??
-    said.value.design?.boards.find(({ scope }) => scope === selected.value),
+    shown.value.design?.circuits.find(({ scope }) => scope === selected.value) ??
+    shown.value.design?.boards.find(({ scope }) => scope === selected.value),
 )
 /** The form and its problems by row; rows that did not change stay the same objects, so that a keystroke draws one row again and not the page. */
 const rows = computed<Record<string, Record<string, string>>>((old) => partsOf(form.value, old))
@@ -81,7 +81,7 @@ const circuits = computed(() =>
 const intakeWords = computed<string[]>((old) =>
   keep(
     old,
-    said.value.advice
+    shown.value.advice
       .filter(({ scope }) => scope === 'intake')
       .map(({ finding }) => findingSentence(finding)),
   ),
@@ -125,7 +125,7 @@ const materials = computed(() =>
 )
 /** What keeps the exercise from being saved, in words, the head of the task first. */
 const open = computed(() =>
-  Object.entries(said.value.problems).map(([key, text]) => ({
+  Object.entries(shown.value.problems).map(([key, text]) => ({
     key,
     text: `${boxName(key, form.value)}: ${text}`,
   })),
@@ -240,7 +240,7 @@ useUnsavedGuard(
         :rows="rows"
         :problems="rowProblems"
         :design="design"
-        :said="said"
+        :shown="shown"
         :selected="selected"
         :locked="isLocked"
         @write="builder.write"

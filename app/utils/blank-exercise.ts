@@ -1,0 +1,35 @@
+import type { ExerciseForm } from '#core/exercise/form/fields'
+import { NEW_CIRCUIT } from '#core/exercise/form/rows'
+import { prefixed } from '#core/exercise/form/to-form'
+import { ASK_SETS } from '#core/exercise/usual-asks'
+
+/** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
+export const BLANK_EXERCISE: ExerciseForm = {
+  code: '',
+  title: '',
+  scenario: '',
+  kind: 'new-circuit',
+  minutes: '120',
+  edition: '18-A2',
+  premises: 'industrial',
+  consequence: 'none',
+  arrangement: 'TN-C-S',
+  phases: '1',
+  ze: '0.35',
+  ipf: '0.66 kA',
+  mainFuse: '100',
+  neutral: '25',
+  tests: 'c1',
+  askCircuits: 'c1',
+  askSteps: ASK_SETS.first.join(' '),
+  marks: '',
+  critical: '',
+  criteria: '',
+  seed: '1',
+  lengthSpread: '15 %',
+  loadSpread: '10 %',
+  boards: 'b1',
+  circuits: 'c1',
+  ...prefixed('b1', { name: 'Workshop board', phases: '1', ways: '6', fedBy: '', electrode: '' }),
+  ...prefixed('c1', NEW_CIRCUIT),
+}
