@@ -1,11 +1,6 @@
 <script setup lang="ts">
-import { parseReading } from '#core/testing/parse/parse-reading'
-import { isTick, kindOf, quantityOf } from '#core/testing/kinds/kinds'
-import { whyKey } from '#core/testing/readings'
-import { findingSentence } from '#words/findings/findings'
+import { kindOf } from '#core/testing/kinds/kinds'
 import { readingText } from '#words/testing'
-import { formatNumber, formatQuantity } from '#core/units/format'
-import { QUANTITIES } from '#core/units/quantity'
 import type { BoardView } from '#schemas/schedule-views'
 import { whereWords } from '~/texts/schedule'
 
@@ -21,27 +16,8 @@ const emit = defineEmits<{ write: [key: string, text: string] }>()
 
 const test = computed(() => props.tests.current.value!)
 const kind = computed(() => kindOf(test.value.key))
-const typed = computed(() => props.read(test.value.key))
-const parsed = computed(() => parseReading(typed.value, kind.value))
 const circuit = computed(() => props.board.circuits.find(({ id }) => id === test.value.circuit) ?? null)
-const quantity = computed(() => quantityOf(test.value.key))
-const unit = computed(() => QUANTITIES[quantity.value].unit)
-/** What stands on the display where running off the range is a good reading. */
-const ends = computed(() => {
-  const { entry } = kind.value
-  const isGood = entry.form === 'number' && (entry.over === 'rangeEnd' || entry.over === 'wanted')
-  return isGood && entry.end !== undefined ? [`>${formatNumber(entry.end, entry.quantity)}`] : []
-})
-const echo = computed(() => {
-  const { value } = parsed
-  if (value.form === 'unreadable') return findingSentence({ code: `unreadable.${value.problem}`, params: {} })
-  if (value.form === 'left') return 'Left out. Say why.'
-  return 'value' in value
-    ? `read as ${value.form === 'over' ? '> ' : ''}${formatQuantity(value.value, quantity.value)}`
-    : props.missing.includes(test.value.key)
-      ? 'still empty'
-      : ''
-})
+/** The hand goes from test to test; the box of the new one takes what is typed next. */
 const box = ref<{ focus: () => void }>()
 watch(
   () => test.value.key,
@@ -56,7 +32,6 @@ const groups = computed(() =>
     }))
     .filter(({ first }) => first),
 )
-const write = (text: string) => emit('write', test.value.key, text)
 </script>
 
 <template>
@@ -112,68 +87,15 @@ const write = (text: string) => emit('write', test.value.key, text)
         <p v-if="test.setup.caution" class="caution">{{ test.setup.caution }}</p>
       </section>
       <section class="hand">
-        <div v-if="isTick(test.key)" class="entry" role="group" :aria-label="readingText(test.key).name">
-          <button
-            v-for="mark in ['✓', '✗']"
-            :key="mark"
-            type="button"
-            class="big"
-            :disabled="locked"
-            :class="{ on: typed === mark, cross: mark === '✗' }"
-            :aria-pressed="typed === mark"
-            :aria-label="mark === '✓' ? 'Correct' : 'Not correct'"
-            @click="write(mark)"
-          >
-            {{ mark }}
-          </button>
-          <button type="button" class="small-end" :disabled="locked" @click="write('LIM')">LIM</button>
-        </div>
-        <div v-else class="entry">
-          <el-input
-            ref="box"
-            :model-value="typed"
-            class="value"
-            :disabled="locked"
-            :name="test.key"
-            :aria-label="`${readingText(test.key).name}, ${unit}`"
-            autocomplete="off"
-            spellcheck="false"
-            maxlength="60"
-            @update:model-value="write"
-            @keydown.enter.prevent="tests.step(1)"
-            ><template #suffix
-              ><span class="unit mono">{{ unit }}</span></template
-            ></el-input
-          >
-          <button
-            v-for="end in ends"
-            :key="end"
-            type="button"
-            class="small-end"
-            :disabled="locked"
-            @click="write(end)"
-          >
-            {{ end }}
-          </button>
-          <button type="button" class="small-end" :disabled="locked" @click="write('LIM')">LIM</button>
-        </div>
-        <p
-          class="echo"
-          :class="{ warn: parsed.form === 'unreadable' || parsed.form === 'left' }"
-          aria-live="polite"
-        >
-          {{ echo || ' ' }}
-        </p>
-        <el-input
-          v-if="parsed.form === 'left'"
-          :model-value="read(whyKey(test.key))"
-          :name="whyKey(test.key)"
-          :disabled="locked"
-          size="large"
-          maxlength="200"
-          placeholder="Why it could not be made"
-          aria-label="Reason"
-          @update:model-value="emit('write', whyKey(test.key), $event)"
+        <TestEntry
+          ref="box"
+          :key="test.key"
+          :test-key="test.key"
+          :read="read"
+          :locked="locked"
+          :is-missing="missing.includes(test.key)"
+          @write="(key, text) => emit('write', key, text)"
+          @next="tests.step(1)"
         />
         <div class="row turn">
           <el-button size="large" :disabled="tests.place.value <= 0" @click="tests.step(-1)">Back</el-button>
@@ -287,57 +209,6 @@ ul {
 }
 li {
   line-height: 1.45;
-}
-.entry {
-  display: flex;
-  gap: 10px;
-  align-items: stretch;
-  flex-wrap: wrap;
-}
-.value {
-  --el-component-size: 64px;
-  height: 64px;
-  flex: 1 1 200px;
-}
-.value :deep(input) {
-  font: 680 30px var(--mono);
-  height: 62px;
-}
-.unit {
-  font-size: 20px;
-  color: var(--soft);
-}
-.big,
-.small-end {
-  min-height: 64px;
-  min-width: 104px;
-  border: 1.5px solid var(--indigo);
-  border-radius: var(--ease);
-  background: transparent;
-  color: var(--indigo-text);
-  font: 680 28px var(--mono);
-  cursor: pointer;
-}
-.small-end {
-  font-size: 18px;
-  min-width: 84px;
-}
-.big.on {
-  background: var(--leaf);
-  border-color: var(--leaf);
-  color: var(--on-indigo);
-}
-.big.on.cross {
-  background: var(--madder);
-  border-color: var(--madder);
-}
-.echo {
-  min-height: 22px;
-  color: var(--soft);
-}
-.warn {
-  color: var(--madder-text);
-  font-weight: 600;
 }
 .turn {
   gap: 12px;

@@ -4,9 +4,7 @@ import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/
 import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
-import { EDITION_NAME } from '#core/regulations/editions'
 import { itemName } from '#words/findings/findings'
-import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 import { workStages } from '~/texts/work-stages'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
@@ -99,43 +97,14 @@ onMounted(sheet.load)
   <template v-else>
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
     <div class="work" :class="{ wide: isMeasuring }">
-      <aside v-if="!isMeasuring" class="given" tabindex="0" aria-label="Given">
-        <p class="bay-number">Bay {{ view.bay }} · {{ view.exercise.code }}</p>
-        <h1>{{ view.exercise.title }}</h1>
-        <details :open="current === 'task'">
-          <summary>The task</summary>
-          <p>{{ view.exercise.scenario }}</p>
-        </details>
-        <template v-if="circuit"
-          ><h2 v-if="scopes.length > 1">{{ circuit.name }}</h2>
-          <TaskFacts :facts="circuitFacts(circuit)"
-        /></template>
-        <template v-else-if="board"
-          ><h2>{{ board.name }}</h2>
-          <TaskFacts
-            :facts="[
-              {
-                name: 'Circuits',
-                value: String(installation.circuits.filter((one) => one.board === board!.id).length),
-              },
-              { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` },
-            ]"
-        /></template>
-        <details :open="scopes.length === 1 || !circuit">
-          <summary>The supply</summary>
-          <TaskFacts :facts="intakeFacts(installation)" />
-          <p v-if="board && board.electrodeOhm !== null" class="soft">
-            {{ board.name }} has its own electrode of {{ board.electrodeOhm }} Ω: a TT island.
-          </p>
-        </details>
-        <NuxtLink v-if="view.stage !== 'design'" :to="`/practice/bays/task-${view.id}`"
-          >Wire it in the virtual bay first</NuxtLink
-        >
-        <p class="soft small">
-          Your own figures. BS 7671, {{ EDITION_NAME[view.sheet.edition] }}. About
-          {{ view.exercise.minutes }} minutes, as a guide.
-        </p>
-      </aside>
+      <TaskGiven
+        v-if="!isMeasuring"
+        :view="view"
+        :scopes="scopes.length"
+        :circuit="circuit"
+        :board="board"
+        :is-open="current === 'task'"
+      />
       <section class="sheet" tabindex="0" aria-label="Worksheet">
         <template v-if="current === 'task' || current === 'design'">
           <div class="tools">
@@ -312,18 +281,6 @@ onMounted(sheet.load)
 .work.wide {
   grid-template-columns: minmax(0, 1fr);
 }
-.given {
-  padding: 18px 22px;
-  border-right: 1px solid var(--hem);
-  overflow: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-}
-.bay-number {
-  font-weight: 640;
-  color: var(--soft);
-}
 .sheet {
   background: var(--panel);
   padding: 12px 24px 0;
@@ -347,23 +304,9 @@ onMounted(sheet.load)
 .grow {
   flex: 1;
 }
-summary {
-  cursor: pointer;
-  font-weight: 620;
-  color: var(--indigo-text);
-  min-height: 32px;
-}
-details p {
-  line-height: 1.4;
-}
 @media (max-width: 900px) {
   .work {
     grid-template-columns: 1fr;
-  }
-  .given {
-    border-right: 0;
-    border-bottom: 1px solid var(--hem);
-    overflow: visible;
   }
   .sheet {
     overflow: visible;

@@ -1,10 +1,5 @@
 <script setup lang="ts">
-import type { StepKey } from '#core/design/model/step-keys'
-import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { idsIn } from '#core/exercise/form/fields'
-import { materialsOf } from '#core/design/materials/materials'
-import { toolsFor } from '#core/design/materials/tools'
-import { findingSentence } from '#words/findings/findings'
 import { boxName } from '~/texts/builder'
 
 definePageMeta({
@@ -31,98 +26,25 @@ const isLocked = computed(() => isSet.value || !mayChange.value)
 const tab = ref<(typeof TABS)[number][0]>('circuits')
 const selected = ref('c1')
 const setting = ref(false)
-const { data: cohorts } = mayChange.value ? useCohorts() : { data: ref<string[] | null>(null) }
-const cohort = ref('')
 const preview = useVariantPreview(
   () => read.value.exercise,
   () => tab.value === 'variants',
   VARIANTS_SHOWN,
 )
 
-const selectedDesign = computed(
-  () =>
-    shown.value.design?.circuits.find(({ scope }) => scope === selected.value) ??
-    shown.value.design?.boards.find(({ scope }) => scope === selected.value),
-)
-/** The form and its problems by row; rows that did not change stay the same objects, so that a keystroke draws one row again and not the page. */
-const rows = computed<Record<string, Record<string, string>>>((old) => partsOf(form.value, old))
-const rowProblems = computed<Record<string, Record<string, string>>>((old) =>
-  partsOf(read.value.problems, old),
-)
-const NO_PROBLEMS: Readonly<Record<string, string>> = {}
-const head = computed(() => rows.value['']!)
-const headProblems = computed(() => rowProblems.value[''] ?? NO_PROBLEMS)
-/** Columns of the table; the boxes beside it need none of them to be drawn again. */
-const TYPED_IN_TABLE = ['name', 'way', 'amount', 'length', 'ambient']
-const selectedRow = computed<Record<string, string>>((old) =>
-  keep(
-    old,
-    Object.fromEntries(
-      Object.entries(rows.value[selected.value] ?? {}).filter(([field]) => !TYPED_IN_TABLE.includes(field)),
-    ),
-  ),
-)
-const selectedProblems = computed(() => rowProblems.value[selected.value] ?? NO_PROBLEMS)
-const boardNames = computed<Record<string, string>>((old) =>
-  keep(
-    old,
-    Object.fromEntries(
-      idsIn(form.value.boards).map((board) => [board, form.value[`${board}.name`] ?? board]),
-    ),
-  ),
-)
-const boards = computed(() => Object.entries(boardNames.value).map(([board, name]) => ({ id: board, name })))
-const circuits = computed(() =>
-  idsIn(form.value.circuits).map((circuit) => ({
-    id: circuit,
-    name: form.value[`${circuit}.name`] ?? circuit,
-  })),
-)
-const intakeWords = computed<string[]>((old) =>
-  keep(
-    old,
-    shown.value.advice
-      .filter(({ scope }) => scope === 'intake')
-      .map(({ finding }) => findingSentence(finding)),
-  ),
-)
-const applying = computed(
-  () =>
-    new Set<StepKey>(
-      [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].flatMap(({ steps }) =>
-        steps.map(({ key }) => key),
-      ),
-    ),
-)
-const failed = computed(
-  () =>
-    new Set(
-      [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])]
-        .filter((part) => part.stopped)
-        .map(({ scope }) => scope),
-    ),
-)
-const figureOf = (scope: string, step: StepKey) =>
-  [...(design.value?.circuits ?? []), ...(design.value?.boards ?? [])].find((part) => part.scope === scope)
-    ?.values[step]
-const scopes = computed(() =>
-  Object.fromEntries([...boards.value, ...circuits.value].map((part) => [part.id, part.name])),
-)
-const built = computed(() =>
-  form.value.tests === WHOLE_BOARD
-    ? idsIn(form.value.circuits)
-    : form.value.tests
-      ? [form.value.tests]
-      : idsIn(form.value.askCircuits),
-)
-const materials = computed(() =>
-  design.value
-    ? {
-        materials: materialsOf(design.value, built.value),
-        ...toolsFor(design.value, built.value, form.value.tests !== ''),
-      }
-    : null,
-)
+const {
+  rows,
+  rowProblems,
+  head,
+  headProblems,
+  selectedRow,
+  selectedProblems,
+  boards,
+  circuits,
+  intakeWords,
+  scopes,
+} = useBuilderRows(builder, selected)
+const { selectedDesign, applying, failed, figureOf, materials } = useBuilderDesign(builder, selected)
 /** What keeps the exercise from being saved, in words, the head of the task first. */
 const open = computed(() =>
   Object.entries(shown.value.problems).map(([key, text]) => ({
@@ -130,8 +52,6 @@ const open = computed(() =>
     text: `${boxName(key, form.value)}: ${text}`,
   })),
 )
-const canSet = computed(() => Boolean(read.value.exercise && design.value?.ok))
-
 const saveWords = computed(() => {
   if (isSet.value) return 'set: locked'
   if (isChanged.value)
@@ -141,8 +61,8 @@ const saveWords = computed(() => {
   return stored.value ? `saved by ${stored.value.updatedBy}, ${dayTime(stored.value.updatedAt)}` : 'new'
 })
 
-async function setIt() {
-  const given = await builder.setFor(cohort.value)
+async function setIt(cohort: string) {
+  const given = await builder.setFor(cohort)
   if (given === null) return
   setting.value = false
   ElMessage({
@@ -173,37 +93,14 @@ useUnsavedGuard(
 <template>
   <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="builder.load" /></div>
   <div v-else class="builder">
-    <header class="bar">
-      <div>
-        <h1>
-          {{ form.title || 'New exercise' }} <span class="soft code">{{ form.code }}</span>
-        </h1>
-        <span class="small soft" role="status" data-testid="builder-state">{{ saveWords }}</span>
-        <span v-if="builder.isBack.value && isChanged" class="small" data-testid="typed-before">
-          Your typing from before is back; it was not saved.
-          <button type="button" class="plain-button" @click="builder.discard">Discard it</button>
-        </span>
-      </div>
-      <div class="row acts">
-        <template v-if="mayChange">
-          <el-button
-            v-if="!isSet"
-            type="primary"
-            :disabled="!read.exercise || (!isChanged && stored !== null)"
-            :loading="isBusy"
-            @click="builder.save"
-            >Save</el-button
-          >
-          <el-button v-if="stored" :disabled="!canSet" @click="setting = true">Set for a group…</el-button>
-        </template>
-        <NuxtLink v-if="stored" :to="`/exercises/${id}/sheets`"><el-button>Print</el-button></NuxtLink>
-        <el-button v-if="mayChange && stored" text @click="duplicate">Duplicate</el-button>
-        <a v-if="stored" :href="`/api/exercises/${id}/export`" download><el-button text>Export</el-button></a>
-        <a v-if="isSet" :href="`/api/exercises/${id}/results`" download
-          ><el-button text>Results</el-button></a
-        >
-      </div>
-    </header>
+    <BuilderHeader
+      :id="id"
+      :builder="builder"
+      :may-change="mayChange"
+      :state="saveWords"
+      @set="setting = true"
+      @duplicate="duplicate"
+    />
     <nav class="tabs" role="tablist" aria-label="Parts of the exercise">
       <button
         v-for="[key, name] in TABS"
@@ -317,21 +214,7 @@ useUnsavedGuard(
       title="Somebody else changed the same box"
       @choose="builder.choose"
     />
-    <el-dialog v-model="setting" title="Set for a group" width="440px">
-      <div class="stack">
-        <p>
-          Everybody in the group who does not have it yet gets a variant of their own and a bay number. After
-          that the exercise is locked.
-        </p>
-        <el-select v-model="cohort" placeholder="Choose a group" aria-label="Group" data-testid="set-cohort"
-          ><el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name"
-        /></el-select>
-        <div class="row">
-          <el-button type="primary" :disabled="!cohort" :loading="isBusy" @click="setIt">Set it</el-button>
-          <el-button @click="setting = false">Back</el-button>
-        </div>
-      </div>
-    </el-dialog>
+    <SetForGroup v-if="mayChange" v-model="setting" :is-busy="isBusy" @set="setIt" />
   </div>
 </template>
 
@@ -341,19 +224,6 @@ useUnsavedGuard(
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-.bar {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 16px;
-  flex-wrap: wrap;
-}
-.code {
-  font: 600 15px var(--mono);
-}
-.acts {
-  gap: 8px;
 }
 .tabs {
   display: flex;

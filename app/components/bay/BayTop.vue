@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import type { BayView } from '#schemas/bay-views'
+import { MODE_NAME, type BayMode } from '~/texts/bay'
+
+/** Over a bay: its name, what the hand does, whether it is saved, and what is done with all of it. */
+defineProps<{ view: BayView; mode: BayMode; autosave: ReturnType<typeof useKeptText>; isChecking: boolean }>()
+const emit = defineEmits<{
+  turn: [mode: BayMode]
+  check: []
+  more: [what: 'wired' | 'strip' | 'listing' | 'rig']
+}>()
+const MODES = Object.keys(MODE_NAME) as BayMode[]
+</script>
+
+<template>
+  <header class="top">
+    <NuxtLink to="/practice" class="back" aria-label="All bays">‹</NuxtLink>
+    <div class="title">
+      <h1>{{ view.title }}</h1>
+      <span class="soft small">{{ view.about }}</span>
+    </div>
+    <ChoiceRow
+      label="What the hand does"
+      :choices="MODES"
+      :chosen="mode"
+      :name-of="(one) => MODE_NAME[one]"
+      @choose="emit('turn', $event)"
+    />
+    <SaveWords
+      :state="autosave.state.value"
+      :saved-at="autosave.savedAt.value"
+      :message="autosave.message.value"
+    />
+    <el-dropdown trigger="click" @command="emit('more', $event)">
+      <el-button>More</el-button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item v-if="view.canBeWired" command="wired">Take it ready wired</el-dropdown-item>
+          <el-dropdown-item command="strip">Take every conductor out</el-dropdown-item>
+          <el-dropdown-item command="listing">Save the network (SPICE)</el-dropdown-item>
+          <el-dropdown-item command="rig">Save the bay as a file</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
+    <el-button type="primary" :loading="isChecking" @click="emit('check')">Check</el-button>
+  </header>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 8px 16px;
+  border-bottom: 1px solid var(--hem);
+  background: var(--panel);
+}
+.title {
+  flex: 1;
+  min-width: 0;
+}
+.title h1 {
+  font-size: 20px;
+}
+.back {
+  font-size: 32px;
+  line-height: 1;
+  text-decoration: none;
+  padding: 6px 12px;
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import type { InspectionView } from '#schemas/workmanship-views'
+
+type Planned = InspectionView['planned'][number]
+
+/** What the stores laid out, what was used, and what goes back. */
+const props = defineProps<{ planned: readonly Planned[]; minutes: number; field: (name: string) => string }>()
+const emit = defineEmits<{ write: [name: string, text: string] }>()
+
+/** As typed; undefined while the box is empty. */
+const usedOf = (key: string): number | undefined => {
+  const text = props.field(`used.${key}`)
+  return text === '' ? undefined : Number(text.replace(',', '.'))
+}
+function returned({ key, planned, unit }: Planned): string {
+  const used = usedOf(key)
+  return used === undefined ? '–' : `${Math.round((planned - used) * 10) / 10} ${unit}`
+}
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th>What</th>
+        <th class="num">planned</th>
+        <th class="num">used</th>
+        <th class="num">back to stores</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="one in planned" :key="one.key">
+        <th scope="row">{{ one.name }}</th>
+        <td class="num mono">{{ one.planned }} {{ one.unit }}</td>
+        <td class="num">
+          <input
+            :value="field(`used.${one.key}`)"
+            :name="`used.${one.key}`"
+            :aria-label="`Used: ${one.name}`"
+            maxlength="8"
+            @input="emit('write', `used.${one.key}`, ($event.target as HTMLInputElement).value)"
+          />
+        </td>
+        <td class="num mono" :class="{ bad: (usedOf(one.key) ?? 0) > one.planned }">
+          {{ returned(one) }}
+        </td>
+      </tr>
+      <tr>
+        <th scope="row">Time</th>
+        <td class="num mono">{{ minutes }} min</td>
+        <td class="num">
+          <input
+            :value="field('minutes.all')"
+            name="minutes.all"
+            aria-label="Minutes used"
+            maxlength="6"
+            @input="emit('write', 'minutes.all', ($event.target as HTMLInputElement).value)"
+          />
+        </td>
+        <td />
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  max-width: 760px;
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--hem);
+}
+.num {
+  text-align: right;
+}
+table input {
+  width: 90px;
+  min-height: 42px;
+  font: 620 17px var(--mono);
+  text-align: right;
+  border: 1px solid var(--hem-strong);
+  background: var(--raised);
+  color: var(--ink);
+  padding: 0 8px;
+}
+.bad {
+  color: var(--madder-text);
+}
+</style>

@@ -1,0 +1,34 @@
+import { saveFile } from '~/utils/save-file'
+import { warn } from '~/utils/warn'
+import type { useBayRun } from './useBayRun'
+import type { useBayTouch } from './useBayTouch'
+import type { useBayWiring } from './useBayWiring'
+
+interface Bay {
+  readonly key: string
+  readonly wiring: ReturnType<typeof useBayWiring>
+  readonly run: ReturnType<typeof useBayRun>
+  readonly touch: ReturnType<typeof useBayTouch>
+}
+
+/** What is done with a whole bay: wired at once, stripped, saved as a network or as a file. */
+export function useBayFiles({ key, wiring, run, touch }: Bay) {
+  async function takeWired(): Promise<void> {
+    touch.turn('connect')
+    await wiring.takeWired().catch(showProblem)
+  }
+  async function saveNetwork(): Promise<void> {
+    const text = await run.listing()
+    if (text === null) warn('This bay cannot be computed as it is wired, so there is no network to save.')
+    else saveFile(text, `${key}.cir`, 'text/plain')
+  }
+  const saveBay = (): void =>
+    saveFile(JSON.stringify(run.asTried.value, null, 1), `${key}.rig.json`, 'application/json')
+
+  const ACTS = { wired: takeWired, strip: wiring.strip, listing: saveNetwork, rig: saveBay }
+  return async (what: keyof typeof ACTS): Promise<void> => {
+    const changesWiring = what === 'wired' || what === 'strip'
+    if (changesWiring && touch.isLive.value) return warn('The bay is live. Switch the supply off first.')
+    await ACTS[what]()
+  }
+}
