@@ -57,10 +57,15 @@ export default tseslint.config(
     files: ['core/regulations/library/**', 'core/design/materials/**', 'core/containment/data/**', 'demo/**'],
     rules: { 'max-len': 'off', 'max-lines': 'off' },
   },
+  // A component carries its template and its style too.
+  {
+    files: ['**/*.vue'],
+    rules: { 'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }] },
+  },
   // A composable is a room: its state, and the functions on it, each of which keeps the limit by itself.
   {
     files: ['app/composables/**'],
-    rules: { 'max-lines-per-function': ['error', { max: 110, skipBlankLines: true, skipComments: true }] },
+    rules: { 'max-lines-per-function': ['error', { max: 130, skipBlankLines: true, skipComments: true }] },
   },
   // A specification is as long as what it specifies; its tables stay in one piece.
   {

@@ -67,9 +67,13 @@ function actionSentence(action: Action, parts: PartIndex): string {
       return `${name} turned ${isOneWay ? onOff(action.on) : 'over'}.`
     }
     case 'use':
-      if (part?.kind === 'socket') return `Heater ${action.on ? 'plugged in at' : 'unplugged from'} ${name}.`
-      return `${name} ${action.on ? 'fitted or switched on' : 'taken out or switched off'}.`
+      return part?.kind === 'socket' ? pluggedSentence(name, action.on) : fittedSentence(name, action.on)
     case 'test':
       return `Test button of ${name} held.`
   }
 }
+
+const pluggedSentence = (name: string, isIn: boolean): string =>
+  `Heater ${isIn ? 'plugged in at' : 'unplugged from'} ${name}.`
+const fittedSentence = (name: string, isIn: boolean): string =>
+  `${name} ${isIn ? 'fitted or switched on' : 'taken out or switched off'}.`

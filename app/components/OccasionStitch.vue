@@ -15,6 +15,11 @@ const words = computed(
     `${props.label ?? props.coverage.criterion.code}: ${props.coverage.met} of ${props.coverage.wanted} occasions${open.value ? ', one not yet' : ''}`,
 )
 const width = computed(() => props.coverage.wanted * props.step + 16)
+/** The thread of the next stitch, still in a loop. */
+const loopPath = (x: number): string => {
+  const s = props.step
+  return `M${x} 10c${s / 5} -12 ${s / 2} -12 ${0.3 * s} -3c${-s / 8} 5 2 6 ${s / 3} 3`
+}
 </script>
 
 <template>
@@ -31,11 +36,7 @@ const width = computed(() => props.coverage.wanted * props.step + 16)
         height="5"
         rx="2.5"
       />
-      <path
-        v-else-if="open && i === coverage.met + 1"
-        class="loop"
-        :d="`M${(i - 1) * step + 3} 10c${step / 5} -12 ${step / 2} -12 ${0.3 * step} -3c${-step / 8} 5 2 6 ${step / 3} 3`"
-      />
+      <path v-else-if="open && i === coverage.met + 1" class="loop" :d="loopPath((i - 1) * step + 3)" />
       <template v-else>
         <circle class="hole" :cx="(i - 1) * step + 5" cy="8.500" r="2.200" />
         <circle class="hole" :cx="(i - 0.3) * step" cy="8.500" r="2.200" />

@@ -29,27 +29,15 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const meter = useProbes(run, () => isLive.value)
   const { settings, probes, taken } = meter
   const part = (id: string): Part | undefined => wiring.parts.value.get(id)
-  const marks = computed<ReadonlyMap<string, string>>(() => {
-    if (start.value) return new Map([[start.value, 'start']])
-    if (pair.value.length > 0) return new Map(pair.value.map((ref) => [ref, '·']))
-    return mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals'
-      ? new Map(probes.value.map((ref, i) => [ref, String(i + 1)]))
-      : new Map()
-  })
-  const pickedWires = computed<ReadonlySet<string>>(() => {
-    if (mode.value === 'measure' && settings.value.instrument === 'clamp') return new Set(probes.value)
-    return new Set(pickedWire.value ? [pickedWire.value] : [])
-  })
-  const lifted = computed<ReadonlySet<string> | null>(() => {
-    const path =
-      mode.value === 'trace' ? traced.value.find(({ pole }) => pole === shownPole.value)?.steps : undefined
-    return path && pickedPart.value
-      ? new Set([
-          ...path.map(({ through }) => through),
-          ...path.flatMap(({ from, to }) => [partIdOf(from), partIdOf(to)]),
-          pickedPart.value,
-        ])
-      : null
+  const { marks, pickedWires, lifted } = useTouchMarks({
+    mode,
+    start,
+    pair,
+    pickedPart,
+    pickedWire,
+    traced,
+    shownPole,
+    meter,
   })
 
   function turn(next: BayMode): void {

@@ -19,13 +19,10 @@ async function permit() {
   remark.value = ''
 }
 const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) => stage === 'live').length)
-const headline = computed(() =>
-  requests.value.length === 0
-    ? 'Nobody asks to energise'
-    : requests.value.length === 1
-      ? 'One asks to energise'
-      : `${requests.value.length} ask to energise`,
-)
+const headline = computed(() => {
+  const { length } = requests.value
+  return ['Nobody asks to energise', 'One asks to energise'][length] ?? `${length} ask to energise`
+})
 </script>
 
 <template>

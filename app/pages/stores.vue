@@ -9,7 +9,11 @@ definePageMeta({ roles: ['technician', 'instructor'] })
 const { data, problem, refresh } = useServer<StoresExercise[]>(() => 'stores')
 
 const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) =>
-  `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${isDrawnIn(cable.kind) ? `, each of ${cable.phases === 3 ? 'three lines' : 'line'}, neutral and cpc` : cable.phases === 3 ? ', three phase' : ''}`
+  `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${coresWords(cable)}`
+function coresWords({ kind, phases }: Pick<StoresCable, 'kind' | 'phases'>): string {
+  if (isDrawnIn(kind)) return `, each of ${phases === 3 ? 'three lines' : 'line'}, neutral and cpc`
+  return phases === 3 ? ', three phase' : ''
+}
 function deviceTotals({ bays }: StoresExercise): [string, number][] {
   const totals = new Map<string, number>()
   for (const device of bays.filter(({ isDone }) => !isDone).flatMap(({ materials }) => materials.devices))

@@ -55,12 +55,8 @@ export const LIVE_INSTRUMENTS: readonly InstrumentCode[] = [
 
 /** What is printed on a device: `B32`, `30 mA`, `100 A`. */
 export function deviceMark({ overcurrent, ratingA, residual, plugFuseA }: DevicePart): readonly string[] {
-  const rating =
-    plugFuseA !== null
-      ? `fuse ${plugFuseA} A`
-      : overcurrent
-        ? `${overcurrent.curve ?? ''}${ratingA}${overcurrent.curve ? '' : ' A'}`
-        : `${ratingA} A`
+  const device = overcurrent?.curve ? `${overcurrent.curve}${ratingA}` : `${ratingA} A`
+  const rating = plugFuseA === null ? device : `fuse ${plugFuseA} A`
   return residual ? [rating, `${residual.ratedA * 1e3} mA`] : [rating]
 }
 

@@ -41,64 +41,82 @@ export function intakeFacts({
 }
 
 /** Everything that is given about one circuit, in the order in which it is needed. */
-export function circuitFacts(circuit: PublicCircuit): Fact[] {
-  const { load, grouping, device, cable } = circuit
-  const facts: (Fact | false)[] = [
-    {
-      name: 'Use',
-      value: `${USE_NAME[circuit.use]}${circuit.topology === 'ring' ? ', ring' : ''}${circuit.phases === 3 ? ', three phase' : ''}`,
-    },
-    ...loadFacts(load),
-    {
-      name: 'Points',
-      value: `${circuit.points}${circuit.isSpread && circuit.points > 1 ? ', spread evenly' : ''}`,
-    },
-    {
-      name: circuit.topology === 'ring' ? 'Length all the way round' : 'Length of run',
-      symbol: 'L',
-      value: formatQuantity(circuit.lengthM, 'length'),
-    },
-    circuit.spurs > 0 && {
-      name: 'Unfused spurs',
-      value: `${circuit.spurs}, the longest ${formatQuantity(circuit.spurM, 'length')}`,
-    },
-    circuit.fusedSpurs > 0 && { name: 'Fused spurs', value: `${circuit.fusedSpurs}, 13 A each` },
+export const circuitFacts = (circuit: PublicCircuit): Fact[] => [
+  { name: 'Use', value: useWords(circuit) },
+  ...loadFacts(circuit.load),
+  ...runFacts(circuit),
+  ...cableFacts(circuit),
+  ...placeFacts(circuit),
+  ...deviceFacts(circuit),
+]
+
+/** One fact, where it holds. */
+const when = (isSo: boolean, name: string, value: string): Fact[] => (isSo ? [{ name, value }] : [])
+
+const useWords = ({ use, topology, phases }: PublicCircuit): string =>
+  [USE_NAME[use], ...(topology === 'ring' ? ['ring'] : []), ...(phases === 3 ? ['three phase'] : [])].join(
+    ', ',
+  )
+
+const runFacts = ({
+  points,
+  isSpread,
+  topology,
+  lengthM,
+  spurs,
+  spurM,
+  fusedSpurs,
+}: PublicCircuit): Fact[] => [
+  { name: 'Points', value: `${points}${isSpread && points > 1 ? ', spread evenly' : ''}` },
+  {
+    name: topology === 'ring' ? 'Length all the way round' : 'Length of run',
+    symbol: 'L',
+    value: formatQuantity(lengthM, 'length'),
+  },
+  ...when(spurs > 0, 'Unfused spurs', `${spurs}, the longest ${formatQuantity(spurM, 'length')}`),
+  ...when(fusedSpurs > 0, 'Fused spurs', `${fusedSpurs}, 13 A each`),
+]
+
+function cableFacts({ cable, run, ambientC, grouping, insulationMm }: PublicCircuit): Fact[] {
+  const isInGround = isBuried(cable.method)
+  const arranged = isInGround ? 'touching' : GROUPING_NAME[grouping.arrangement]
+  const bends = `${run.bends} ${run.bends === 1 ? 'bend' : 'bends'}`
+  return [
     { name: 'Cable', value: CABLE_NAME[cable.kind] },
     { name: 'Method', value: METHOD_NAME[cable.method] },
-    isDrawnIn(cable.kind) && {
-      name: 'Between draw points',
-      value: `${circuit.run.betweenBoxesM} m, ${circuit.run.bends} ${circuit.run.bends === 1 ? 'bend' : 'bends'}`,
-    },
-    { name: isBuried(cable.method) ? 'Ground' : 'Ambient', value: `${circuit.ambientC} °C` },
+    ...when(isDrawnIn(cable.kind), 'Between draw points', `${run.betweenBoxesM} m, ${bends}`),
+    { name: isInGround ? 'Ground' : 'Ambient', value: `${ambientC} °C` },
     {
       name: 'Grouped circuits',
-      value:
-        grouping.circuits === 1
-          ? '1, alone'
-          : `${grouping.circuits}, ${isBuried(cable.method) ? 'touching' : GROUPING_NAME[grouping.arrangement]}`,
+      value: grouping.circuits === 1 ? '1, alone' : `${grouping.circuits}, ${arranged}`,
     },
-    circuit.insulationMm > 0 && {
-      name: 'In thermal insulation',
-      value: circuit.insulationMm >= 500 ? 'half a metre or more' : `${circuit.insulationMm} mm`,
-    },
-    {
-      name: 'Location',
-      value: `${LOCATION_NAME[circuit.location]}${circuit.concealed ? ', in a wall < 50 mm deep' : ''}`,
-    },
-    circuit.dc !== 'none' && {
-      name: 'Direct current from the load',
-      value: DC_NAME[circuit.dc].toLowerCase(),
-    },
-    {
-      name: 'Device',
-      value: `${DEVICES[device.family].standard}${device.curve ? ` type ${device.curve}` : ''}`,
-    },
-    circuit.existing !== null && {
-      name: 'There already',
-      value: `${circuit.existing.ratingA} A device, ${circuit.existing.lineMm2} mm² cable, ${circuit.residualA ? `${circuit.residualA * 1e3} mA RCD` : 'no RCD'}`,
-    },
+    ...when(
+      insulationMm > 0,
+      'In thermal insulation',
+      insulationMm >= 500 ? 'half a metre or more' : `${insulationMm} mm`,
+    ),
   ]
-  return facts.filter((fact) => fact !== false)
+}
+
+const placeFacts = ({ location, concealed, dc }: PublicCircuit): Fact[] => [
+  { name: 'Location', value: `${LOCATION_NAME[location]}${concealed ? ', in a wall < 50 mm deep' : ''}` },
+  ...when(dc !== 'none', 'Direct current from the load', DC_NAME[dc].toLowerCase()),
+]
+
+function deviceFacts({ device: { family, curve }, existing, residualA }: PublicCircuit): Fact[] {
+  const type = curve ? ` type ${curve}` : ''
+  const rcd = residualA ? `${residualA * 1e3} mA RCD` : 'no RCD'
+  return [
+    { name: 'Device', value: `${DEVICES[family].standard}${type}` },
+    ...(existing
+      ? [
+          {
+            name: 'There already',
+            value: `${existing.ratingA} A device, ${existing.lineMm2} mm² cable, ${rcd}`,
+          },
+        ]
+      : []),
+  ]
 }
 
 function loadFacts(load: PublicCircuit['load']): Fact[] {

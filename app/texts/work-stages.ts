@@ -9,54 +9,62 @@ const filled = (view: WorkView, keys: readonly string[]) =>
 /** The thread of an attempt as its apprentice sees it. */
 export function workStages(view: WorkView, answered: number, steps: number): ThreadStage[] {
   const { stage } = view
-  const state = (own: Stage): ThreadStage['state'] =>
-    stage === own ? 'now' : isBefore(stage, own) ? 'todo' : 'done'
-  const asked = view.board
-    ? view.board.tests.filter((test) => test.isAsked).map(({ key }) => key)
-    : view.readingKeys
-  const dead = asked.filter(isDead)
-  const live = asked.filter((key) => !isDead(key))
-  const permit = view.events.findLast((event) => event.act === 'permit')
-  const refusal = view.events.findLast((event) => event.act === 'refuse')
-  const wired: ThreadStage[] =
-    view.exercise.tests === null
-      ? []
-      : [
-          {
-            key: 'dead',
-            name: 'Dead tests',
-            state: state('dead'),
-            progress: dead.length ? filled(view, dead) / dead.length : 0,
-            note: stage === 'dead' ? (refusal ? 'put right, ask again' : 'you are here') : undefined,
-          },
-          {
-            key: 'permission',
-            name: 'Permission',
-            state: permit ? 'signed' : stage === 'permission' ? 'now' : 'shut',
-            note: permit ? permit.by : stage === 'permission' ? 'assessor told' : 'closed',
-          },
-          {
-            key: 'live',
-            name: 'Live tests',
-            state: state('live'),
-            progress: live.length ? filled(view, live) / live.length : 0,
-          },
-        ]
   return [
     { key: 'task', name: 'Task', note: view.exercise.code, state: 'done' },
     {
       key: 'design',
       name: 'Design',
       note: stage === 'design' ? `${answered} of ${steps}` : 'handed in',
-      state: state('design'),
+      state: stateOf(stage, 'design'),
       progress: answered / steps,
     },
-    ...wired,
+    ...(view.exercise.tests === null ? [] : testStages(view)),
     {
       key: 'decision',
       name: 'Decision',
-      state: stage === 'released' ? 'signed' : isBefore(stage, 'handedIn') ? 'todo' : 'now',
+      state: decisionState(stage),
       note: stage === 'released' ? view.decision?.by : undefined,
     },
   ]
+}
+
+function stateOf(stage: Stage, own: Stage): ThreadStage['state'] {
+  if (stage === own) return 'now'
+  return isBefore(stage, own) ? 'todo' : 'done'
+}
+
+function decisionState(stage: Stage): ThreadStage['state'] {
+  if (stage === 'released') return 'signed'
+  return isBefore(stage, 'handedIn') ? 'todo' : 'now'
+}
+
+/** Dead tests, permission, live tests. */
+function testStages(view: WorkView): ThreadStage[] {
+  const { stage, events, board, readingKeys } = view
+  const asked = board ? board.tests.filter((test) => test.isAsked).map(({ key }) => key) : readingKeys
+  const share = (keys: readonly string[]) => (keys.length ? filled(view, keys) / keys.length : 0)
+  const isRefused = events.some(({ act }) => act === 'refuse')
+  const hint = isRefused ? 'put right, ask again' : 'you are here'
+  return [
+    {
+      key: 'dead',
+      name: 'Dead tests',
+      state: stateOf(stage, 'dead'),
+      progress: share(asked.filter(isDead)),
+      note: stage === 'dead' ? hint : undefined,
+    },
+    { key: 'permission', name: 'Permission', ...permissionStage(view) },
+    {
+      key: 'live',
+      name: 'Live tests',
+      state: stateOf(stage, 'live'),
+      progress: share(asked.filter((key) => !isDead(key))),
+    },
+  ]
+}
+
+function permissionStage({ stage, events }: WorkView): Pick<ThreadStage, 'state' | 'note'> {
+  const permit = events.findLast(({ act }) => act === 'permit')
+  if (permit) return { state: 'signed', note: permit.by }
+  return stage === 'permission' ? { state: 'now', note: 'assessor told' } : { state: 'shut', note: 'closed' }
 }

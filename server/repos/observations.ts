@@ -35,6 +35,13 @@ const OCCASIONS = `
 type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
 const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
 
+type NewObservation = Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>
+
+interface NewDecision extends Pick<ObservationDecision, 'met' | 'feedback' | 'evidence' | 'criteria'> {
+  readonly by: number
+  readonly at: string
+}
+
 const statementsOf = (db: Database) => ({
   byId: db.prepare<[number], Row>(`${OBSERVATION} WHERE o.id = ?`),
   recent: db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`),
@@ -80,39 +87,18 @@ export function createObservationsRepo(db: Database) {
       return row && toObservation(row)
     },
     recent: () => sql.recent.all().map(toObservation),
-    insert: (
-      one: Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>,
-      now: string,
-    ): number =>
-      Number(
-        sql.insert.run(
-          one.apprenticeId,
-          one.assessorId,
-          JSON.stringify(one.policy),
-          JSON.stringify(one.fields),
-          now,
-          now,
-        ).lastInsertRowid,
-      ),
+    insert: ({ apprenticeId, assessorId, policy, fields }: NewObservation, now: string): number => {
+      const [rules, typed] = [policy, fields].map((part) => JSON.stringify(part))
+      return Number(sql.insert.run(apprenticeId, assessorId, rules, typed, now, now).lastInsertRowid)
+    },
     /** False when another device saved in between, or it is decided. */
     save: (id: number, version: number, fields: ObservationFields, now: string): boolean =>
       sql.save.run(JSON.stringify(fields), now, id, version).changes === 1,
-    decide: (
-      id: number,
-      apprenticeId: number,
-      by: number,
-      at: string,
-      made: Pick<ObservationDecision, 'met' | 'feedback' | 'evidence' | 'criteria'>,
-    ): void => {
-      const decisionId = sql.decide.run(
-        id,
-        by,
-        at,
-        made.met ? 1 : 0,
-        made.feedback,
-        JSON.stringify({ ...made.evidence, criteria: made.criteria }),
-      ).lastInsertRowid
-      for (const { code, met } of made.criteria) sql.occasion.run(decisionId, apprenticeId, code, met ? 1 : 0)
+    decide: (id: number, apprenticeId: number, { by, at, ...made }: NewDecision): void => {
+      const evidence = JSON.stringify({ ...made.evidence, criteria: made.criteria })
+      const met = made.met ? 1 : 0
+      const decisionId = sql.decide.run(id, by, at, met, made.feedback, evidence).lastInsertRowid
+      for (const one of made.criteria) sql.occasion.run(decisionId, apprenticeId, one.code, one.met ? 1 : 0)
       sql.close.run(id)
     },
     decision: (id: number): ObservationDecision | undefined => {

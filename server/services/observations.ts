@@ -152,7 +152,9 @@ function writeDecision(
   { met, feedback, reason, signedName, repeatOn }: ObservationDecisionBody,
 ): void {
   const { repos, now } = context
-  repos.observations.decide(id, apprenticeId, actor.id, now, {
+  repos.observations.decide(id, apprenticeId, {
+    by: actor.id,
+    at: now,
     met,
     feedback: feedback.trim(),
     criteria: decidedCriteria(context, verdict, met),

@@ -151,11 +151,10 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
         </ol>
       </template>
       <h2>
-        {{
-          advice.neededA > 0
-            ? `Yes: an RCD of at most ${formatQuantity(advice.neededA, 'residualCurrent')}, type ${advice.type} or better`
-            : 'No rule here asks for an RCD'
-        }}
+        <template v-if="advice.neededA > 0"
+          >Yes: an RCD of at most {{ formatQuantity(advice.neededA, 'residualCurrent') }}, type
+          {{ advice.type }} or better</template
+        ><template v-else>No rule here asks for an RCD</template>
       </h2>
       <ul class="reasons">
         <li v-for="need in advice.needs" :key="need.code">

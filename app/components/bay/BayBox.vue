@@ -28,11 +28,17 @@ const lines = computed(() =>
   isTall.value && name.value.length * CHAR_W > props.box.w - 6 ? name.value.split(' ') : [name.value],
 )
 const isOutside = computed(() => part.value.board === null && part.value.circuit === null)
-const lever = computed(() => (props.isTripped ? 0.5 : props.isOn ? 0 : 1))
-const says = computed(
-  () =>
-    `${part.value.name}${part.value.kind === 'device' || part.value.kind === 'switch' ? (props.isTripped ? ', tripped' : props.isOn ? ', on' : ', off') : props.isWorking ? ', works' : ''}`,
-)
+const lever = computed(() => {
+  if (props.isTripped) return 0.5
+  return props.isOn ? 0 : 1
+})
+/** What is to be seen of it, after its name. */
+const standing = computed(() => {
+  if (part.value.kind !== 'device' && part.value.kind !== 'switch') return props.isWorking ? ', works' : ''
+  if (props.isTripped) return ', tripped'
+  return props.isOn ? ', on' : ', off'
+})
+const says = computed(() => `${part.value.name}${standing.value}`)
 </script>
 
 <template>

@@ -40,6 +40,8 @@ const lineColour = (id: string) => {
   return COLOUR_VAR[LINE_COLOUR[terminalNameOf(tooth).split(' ')[0]!] ?? 'brown']
 }
 const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.has(id)
+const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
+  fields.value.get(board)?.blanks.includes(way) ?? false
 </script>
 
 <template>
@@ -68,7 +70,7 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
       class="slot"
       role="button"
       tabindex="0"
-      :aria-label="`Spare way ${slot.way}${fields.get(slot.board)?.blanks.includes(slot.way) ? ', blank fitted' : ', open'}`"
+      :aria-label="`Spare way ${slot.way}, ${isBlanked(slot) ? 'blank fitted' : 'open'}`"
       :data-slot="`${slot.board}.${slot.way}`"
       @click="emit('blank', slot.board, slot.way)"
       @keydown.enter="emit('blank', slot.board, slot.way)"

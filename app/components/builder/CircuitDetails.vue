@@ -6,6 +6,7 @@ import { CIRCUIT_NAME, CIRCUIT_UNIT } from '~/texts/builder'
 import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '~/texts/names'
 
 /** What the table has no column for: shape, factors, place, and what is there already. */
+const INSULATION_NAME: Readonly<Record<string, string>> = { 0: 'none', 500: '500 mm and more' }
 const props = defineProps<{
   id: string
   row: Readonly<Record<string, string>>
@@ -56,7 +57,7 @@ const boxes = computed<Box[]>(() => {
         field: 'insulation',
         options: ['0', '50', '100', '200', '400', '500'].map((value) => ({
           value,
-          label: value === '0' ? 'none' : value === '500' ? '500 mm and more' : `${value} mm`,
+          label: INSULATION_NAME[value] ?? `${value} mm`,
         })),
       },
       { field: 'betweenBoxes', isHidden: !isDrawnIn(props.row.cable as CableKind) },

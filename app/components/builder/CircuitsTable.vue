@@ -11,10 +11,6 @@ import {
   rowOf,
   type CircuitTemplate,
 } from '#core/exercise/form/rows'
-import { constraintSentence } from '#words/constraints'
-import { findingSentence } from '#words/findings/findings'
-import { STEP_TEXT } from '#words/steps'
-import { BOARD_NAME, CIRCUIT_NAME } from '~/texts/builder'
 
 /** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `shown` is what the words under the rows go by. */
 const props = defineProps<{
@@ -64,49 +60,10 @@ const depth = (board: string): number => {
     : 0
 }
 
-const NONE: Readonly<Record<string, string>> = {}
-const ownProblems = (id: string) => props.problems[id] ?? NONE
-const shownProblems = computed(() => partsOf(props.shown.problems))
-/** What stands under a row: what is wrong in its cells, then why it cannot be worked, then advice. */
-interface Word {
-  readonly text: string
-  readonly isStop: boolean
-}
-function wordsFor(id: string): Word[] {
-  const names: Record<string, string> = { ...CIRCUIT_NAME, ...(boards.value.includes(id) ? BOARD_NAME : {}) }
-  const cells = Object.entries(shownProblems.value[id] ?? NONE).map(([field, text]) => ({
-    text: `${names[field] ?? field}: ${text}`,
-    isStop: true,
-  }))
-  const { design, advice: all } = props.shown
-  const stopped = [...(design?.circuits ?? []), ...(design?.boards ?? [])].find(
-    ({ scope }) => scope === id,
-  )?.stopped
-  const stop =
-    stopped && cells.length === 0
-      ? [
-          {
-            text: `No solution at ${STEP_TEXT[stopped.at].name.toLowerCase()}. ${constraintSentence(stopped.constraint)}`,
-            isStop: true,
-          },
-        ]
-      : []
-  const advice =
-    cells.length + stop.length > 0
-      ? []
-      : all
-          .filter(({ scope }) => scope === id)
-          .map(({ finding }) => ({ text: findingSentence(finding), isStop: false }))
-  return [...cells, ...stop, ...advice]
-}
-
-const words = computed<Record<string, Word[]>>((old) =>
-  Object.fromEntries(
-    [...boards.value, ...idsIn(props.form.circuits)].map((id) => {
-      const own = wordsFor(id)
-      return [id, old?.[id] && JSON.stringify(old[id]) === JSON.stringify(own) ? old[id] : own]
-    }),
-  ),
+const ownProblems = (id: string) => props.problems[id] ?? {}
+const words = useRowWords(
+  () => props.form,
+  () => props.shown,
 )
 
 function focusCell(id: string, field: string) {
@@ -147,28 +104,13 @@ function move(id: string, field: string, by: number) {
   const other = all.value[all.value.indexOf(id) + by]
   if (other) focusCell(other, field)
 }
-function onKey(event: KeyboardEvent) {
-  const cell = (event.target as HTMLElement).dataset.cell
-  const [id, field] = (cell ?? '').split('.') as [string, string]
-  const isInput = event.target instanceof HTMLInputElement
-  const withCtrl = event.ctrlKey || event.metaKey
-  const act: Record<string, (() => void) | undefined> = {
-    ArrowDown: isInput || withCtrl ? () => move(id, field, 1) : undefined,
-    ArrowUp: isInput || withCtrl ? () => move(id, field, -1) : undefined,
-    Enter: withCtrl
-      ? () => add(props.form[`${id}.board`]!, 'Socket radial')
-      : isInput
-        ? () => move(id, field, 1)
-        : undefined,
-    d: withCtrl ? () => duplicate(id) : undefined,
-    Backspace: withCtrl && event.shiftKey ? () => remove(id) : undefined,
-    z: withCtrl ? () => emit('undo') : undefined,
-  }
-  const run = cell && !props.locked ? act[event.key] : undefined
-  if (!run) return
-  event.preventDefault()
-  run()
-}
+const onKey = useTableKeys(() => props.locked, {
+  move,
+  addAfter: (id) => add(props.form[`${id}.board`]!, 'Socket radial'),
+  duplicate,
+  remove,
+  undo: () => emit('undo'),
+})
 function onPaste(event: ClipboardEvent) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (props.locked || !text.includes('\t')) return

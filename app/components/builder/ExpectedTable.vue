@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ExpectedReading } from '#core/testing/expected/expected'
-import { quantityOf, kindOf } from '#core/testing/kinds/kinds'
+import { isTick, kindOf, quantityOf } from '#core/testing/kinds/kinds'
 import { readingText } from '#words/testing'
 import { formatNumber, formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
@@ -11,12 +11,12 @@ defineProps<{ readings: readonly ExpectedReading[] }>()
 const quantity = (reading: ExpectedReading) => quantityOf(reading.key)
 const scaled = (reading: ExpectedReading, value: number | undefined) =>
   value === undefined ? undefined : value * QUANTITIES[quantity(reading)].scale
-const band = (reading: ExpectedReading) =>
-  reading.key === 'polarity'
-    ? '✓'
-    : reading.high === undefined
-      ? `≥ ${formatQuantity(reading.low, quantity(reading))}`
-      : `${formatNumber(reading.low, quantity(reading))} – ${formatQuantity(reading.high, quantity(reading))}`
+function band(reading: ExpectedReading): string {
+  const { key, low, high } = reading
+  if (isTick(key)) return '✓'
+  if (high === undefined) return `≥ ${formatQuantity(low, quantity(reading))}`
+  return `${formatNumber(low, quantity(reading))} – ${formatQuantity(high, quantity(reading))}`
+}
 const limit = (reading: ExpectedReading) =>
   reading.limit
     ? `${reading.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(reading.limit.value, quantity(reading))}`

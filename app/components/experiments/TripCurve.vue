@@ -53,6 +53,10 @@ const TIMES = [
   [3600, '1 h'],
 ] as const
 const MULTIPLES = [1, 1.45, 2.55, 5, 10, 20]
+const fromTo = computed(() => `${words(here.value.earliestS)} to ${words(here.value.latestS)}`)
+const atLatest = computed(() =>
+  here.value.latestS === Infinity ? 'or not at all' : `${words(here.value.latestS)} at the latest`,
+)
 </script>
 
 <template>
@@ -60,7 +64,7 @@ const MULTIPLES = [1, 1.45, 2.55, 5, 10, 20]
     <svg
       :viewBox="`0 0 ${W} ${H}`"
       role="img"
-      :aria-label="`Opening time of ${device.curve ?? ''}${ratingA} at ${shown.toFixed(1)} A: ${words(here.earliestS)} to ${words(here.latestS)}`"
+      :aria-label="`Opening time of ${device.curve ?? ''}${ratingA} at ${shown.toFixed(1)} A: ${fromTo}`"
     >
       <g v-for="[s, name] in TIMES" :key="s">
         <line class="grid" :x1="LEFT" :x2="W - 12" :y1="at(s)" :y2="at(s)" />
@@ -92,7 +96,7 @@ const MULTIPLES = [1, 1.45, 2.55, 5, 10, 20]
         {{
           here.earliestS === Infinity
             ? 'not at all'
-            : `after ${words(here.earliestS)} at the earliest, ${here.latestS === Infinity ? 'or not at all' : `${words(here.latestS)} at the latest`}`
+            : `after ${words(here.earliestS)} at the earliest, ${atLatest}`
         }}
       </p>
     </figcaption>

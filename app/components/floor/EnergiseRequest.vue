@@ -31,6 +31,13 @@ const lowest = computed(() => {
 const polarityTyped = computed(
   () => marks.value.find((mark) => kindOf(mark.reading).key === polarity.key)?.typed || '–',
 )
+type Inspection = NonNullable<NonNullable<NonNullable<FloorPatch['request']>['board']>['inspection']>
+const inspectionWords = ({ looked, of, open, isSafeToTest }: Inspection): string =>
+  [
+    `${looked} of ${of}`,
+    ...(open ? [`${open} observed`] : []),
+    ...(isSafeToTest ? ['nothing seen against testing'] : []),
+  ].join(', ')
 </script>
 
 <template>
@@ -56,11 +63,7 @@ const polarityTyped = computed(
         <div>
           <dt>Inspection</dt>
           <dd>
-            {{
-              board.inspection
-                ? `${board.inspection.looked} of ${board.inspection.of}${board.inspection.open ? `, ${board.inspection.open} observed` : ''}${board.inspection.isSafeToTest ? ', nothing seen against testing' : ''}`
-                : 'not begun'
-            }}
+            {{ board.inspection ? inspectionWords(board.inspection) : 'not begun' }}
           </dd>
         </div>
         <div>

@@ -21,11 +21,8 @@ const isOtherwise = computed(() => form.met !== props.verdict.met)
 const questions = computed(() => questionsFor(props.verdict.rules))
 const verdictOf = (parts: readonly string[]) => {
   const shown = parts.map((part) => props.verdict.parts[part as keyof IsolationVerdict['parts']])
-  return shown.every((one) => one === 'not-shown')
-    ? 'not shown'
-    : !isCritical.value && shown.every((one) => one === 'met')
-      ? 'met'
-      : 'not yet'
+  if (shown.every((one) => one === 'not-shown')) return 'not shown'
+  return !isCritical.value && shown.every((one) => one === 'met') ? 'met' : 'not yet'
 }
 const next = computed(() =>
   props.verdict.rules

@@ -38,10 +38,7 @@ const PLACES = Object.entries(SPOTS) as [Place, (typeof SPOTS)[Place]][]
       </g>
       <g v-else-if="code === 'board'">
         <rect class="thing" :x="spot.x - 36" :y="spot.y - 36" width="72" height="44" rx="2" />
-        <path
-          class="thing"
-          :d="`M${spot.x - 22} ${spot.y - 24}v20M${spot.x - 8} ${spot.y - 24}v20M${spot.x + 8} ${spot.y - 24}v20M${spot.x + 22} ${spot.y - 24}v20`"
-        />
+        <path class="thing" :d="[-22, -8, 8, 22].map((dx) => `M${spot.x + dx} ${spot.y - 24}v20`).join('')" />
       </g>
       <g v-else-if="code === 'source'">
         <rect class="thing" :x="spot.x - 20" :y="spot.y - 34" width="40" height="40" rx="5" />

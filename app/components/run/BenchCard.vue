@@ -9,14 +9,13 @@ const props = defineProps<{ run: ContainmentRun; former: Former; tubes: readonly
 const WIDTH = 760
 const scaleOf = (tube: Tube) => WIDTH / tube.cutMm
 const mm = (value: number) => Math.round(value)
-const rollWords = (roll: number | null) =>
-  roll === null
-    ? 'first bend: mark a line along the tube'
-    : roll === 0
-      ? 'same plane, same way'
-      : roll === 180
-        ? 'turn the tube half round: same plane, other way'
-        : `turn the tube ${roll}° to the right`
+function rollWords(roll: number | null): string {
+  if (roll === null) return 'first bend: mark a line along the tube'
+  if (roll === 0) return 'same plane, same way'
+  return roll === 180
+    ? 'turn the tube half round: same plane, other way'
+    : `turn the tube ${roll}° to the right`
+}
 const gain = computed(() => gainMm(props.former, 90))
 </script>
 

@@ -51,11 +51,9 @@ const labels = computed(() =>
     const half = (text.length * FIGURE * LABEL_PX * scale.value) / 2
     const isUpright = Math.abs(end.y - before.y) > Math.abs(end.x - before.x)
     // What comes off the wall slants to the right: there is room to its left.
-    const [right, down] = isOff(i)
-      ? [-half - 12 * scale.value, 22 * scale.value]
-      : isUpright
-        ? [half + 14 * scale.value, 0]
-        : [0, -12 * scale.value]
+    const onWall = isUpright ? [half + 14 * scale.value, 0] : [0, -12 * scale.value]
+    const offWall = [-half - 12 * scale.value, 22 * scale.value]
+    const [right, down] = (isOff(i) ? offWall : onWall) as [number, number]
     const [left, most] = [view.value.x + half, view.value.x + view.value.width - half]
     const x = (end.x + before.x) / 2 + right
     return {

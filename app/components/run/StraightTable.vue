@@ -121,36 +121,14 @@ const ADD = [
         <tr v-if="text(id, 'detour')" class="detour">
           <td />
           <td colspan="6">
-            <div class="boxes">
-              <label
-                v-for="[field, name, usual] in [
-                  ['at', 'from the start', ''],
-                  ['height', 'height', ''],
-                  ['angle', 'angle °', '30'],
-                  ...(text(id, 'detour') === 'bridge' ? [['flat', 'on top', '100']] : []),
-                ] as [string, string, string][]"
-                :key="field"
-                :class="{ bad: problems[`${id}.${field}`] }"
-                ><span>{{ name }}</span
-                ><input
-                  :value="text(id, field, usual)"
-                  :disabled="locked"
-                  :aria-label="`Leg ${i + 1}, ${name}`"
-                  :name="`${id}.${field}`"
-                  @input="write(id, field, $event)"
-              /></label>
-              <label
-                ><span>towards</span
-                ><select
-                  :value="text(id, 'towards', 'out')"
-                  :disabled="locked"
-                  :name="`${id}.towards`"
-                  @change="write(id, 'towards', $event)"
-                >
-                  <option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option>
-                </select></label
-              >
-            </div>
+            <DetourBoxes
+              :id="id"
+              :leg="i + 1"
+              :fields="fields"
+              :problems="problems"
+              :locked="locked"
+              @write="(key, typed) => emit('write', key, typed)"
+            />
           </td>
         </tr>
         <tr v-for="sentence in said.get(i) ?? []" :key="sentence">
@@ -260,29 +238,7 @@ select:focus {
 .detour td {
   padding: 0 0 6px;
 }
-.detour .boxes {
-  display: flex;
-  gap: 4px 8px;
-  padding-left: 6px;
-}
-.detour label {
-  display: grid;
-  width: 84px;
-}
-.detour label:last-child {
-  width: 152px;
-}
-.detour span {
-  font-size: 12.5px;
-  color: var(--soft);
-}
-.detour input,
-.detour select {
-  border: 1px solid var(--hem-strong);
-  height: 34px;
-  background: var(--raised);
-}
-.said {
+.detour .said {
   color: var(--madder-text);
   font-size: 14px;
   padding: 2px 6px 6px;

@@ -19,7 +19,9 @@ const drawn = computed(() =>
     // The long side of the first cut lies on top; of the second on top, below, or, cut the other way across, not in this view.
     const isSeen = end && top && (end.longSide === top || end.longSide === OPPOSITE[top])
     const [a, c] = [0, slant(start)]
-    const [b, d] = !isSeen ? [0, 0] : end.longSide === top ? [0, slant(end)] : [slant(end), 0]
+    const far = slant(end)
+    const seen = end?.longSide === top ? [0, far] : [far, 0]
+    const [b, d] = (isSeen ? seen : [0, 0]) as [number, number]
     const centre = piece.cutMm - (start?.extraMm ?? 0) - (end?.extraMm ?? 0)
     return {
       piece,

@@ -7,8 +7,10 @@ const { data, problem, refresh } = useServer<InstrumentView[]>(() => 'instrument
 const today = new Date().toISOString().slice(0, 10)
 const soon = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10)
 const rows = computed(() => [...(data.value ?? [])].sort((a, b) => a.dueOn.localeCompare(b.dueOn)))
-const stateOf = ({ dueOn }: InstrumentView) =>
-  dueOn < today ? 'overdue' : dueOn < soon ? 'soon due' : 'in order'
+function stateOf({ dueOn }: InstrumentView): 'overdue' | 'soon due' | 'in order' {
+  if (dueOn < today) return 'overdue'
+  return dueOn < soon ? 'soon due' : 'in order'
+}
 
 const blank = () => ({ name: '', serial: '', kind: 'multifunction', doneOn: today, dueOn: '' })
 const form = reactive(blank())

@@ -30,12 +30,10 @@ const given = computed(() =>
   ),
 )
 const solved = computed(() => solveWheel(given.value))
-const shown = (key: WheelKey) =>
-  order.value.includes(key)
-    ? text[key]
-    : solved.value
-      ? formatNumber(solved.value.values[key], NAME[key].quantity)
-      : ''
+function shown(key: WheelKey): string {
+  if (order.value.includes(key)) return text[key]
+  return solved.value ? formatNumber(solved.value.values[key], NAME[key].quantity) : ''
+}
 </script>
 
 <template>

@@ -94,65 +94,20 @@ async function setOverride(verdict: 'right' | 'wrong', reason: string) {
 const takeComment = (n: number) =>
   document.querySelectorAll<HTMLButtonElement>('.bank ol button')[n - 1]?.click()
 
-const isHeld = () => !isOpen.value
-useShortcuts([
-  { keys: 'j', label: 'J', name: 'next line', run: () => move(1) },
-  { keys: 'k', label: 'K', name: 'line before', run: () => move(-1) },
-  { keys: 'w', label: 'W', name: 'next wrong or empty line', run: moveToFault },
-  { keys: 'ArrowRight', label: '→', name: 'next circuit or board', run: () => moveScope(1) },
-  { keys: 'ArrowLeft', label: '←', name: 'circuit or board before', run: () => moveScope(-1) },
-  {
-    keys: 'o',
-    label: 'O',
-    name: 'only what is not simply right',
-    run: () => (isOnlyOpen.value = !isOnlyOpen.value),
-  },
-  { keys: 'g', label: 'G', name: 'what was given', run: () => (showsGiven.value = !showsGiven.value) },
-  {
-    keys: 'e',
-    label: 'E',
-    name: 'change the mark of this line, with a reason',
-    run: () => (changing.value = selected.value || null),
-    isOff: isHeld,
-  },
-  {
-    keys: 'u',
-    label: 'U',
-    name: 'undo the change on this line',
-    run: () => selected.value && void desk.clearOverride(selected.value),
-    isOff: isHeld,
-  },
-  {
-    keys: 'f',
-    label: 'F',
-    name: 'edit the feedback',
-    run: () => document.querySelector<HTMLTextAreaElement>('[name=feedback]')?.focus(),
-    isOff: isHeld,
-  },
-  ...[1, 2, 3, 4, 5, 6, 7, 8].map((n) => ({
-    keys: String(n),
-    label: String(n),
-    name: `sentence ${n} of those used before`,
-    run: () => takeComment(n),
-    isOff: isHeld,
-  })),
-  { keys: 'd', label: 'D', name: 'decide as shown', run: () => void desk.decide(), isOff: isHeld },
-  {
-    keys: 'r',
-    label: 'R',
-    name: 'release to the apprentice',
-    run: () => void desk.release(),
-    isOff: () => view.value?.attempt.stage !== 'decided',
-  },
-  { keys: 'n', label: 'N', name: 'next sheet that waits', run: () => void next() },
-  { keys: '.', label: '.', name: 'next sheet of this exercise', run: () => void sideways(view.value?.next) },
-  {
-    keys: ',',
-    label: ',',
-    name: 'sheet of this exercise before',
-    run: () => void sideways(view.value?.previous),
-  },
-])
+useMarkingKeys({
+  desk,
+  isHeld: () => !isOpen.value,
+  move,
+  moveToFault,
+  moveScope,
+  toggleOpen: () => (isOnlyOpen.value = !isOnlyOpen.value),
+  toggleGiven: () => (showsGiven.value = !showsGiven.value),
+  change: () => (changing.value = selected.value || null),
+  selected: () => selected.value,
+  takeComment,
+  next,
+  sideways,
+})
 </script>
 
 <template>

@@ -37,7 +37,7 @@ function off(dimension: Dimension): number | null {
   const entry = readEntry(typed(dimension.key), dimension)
   return entry.is === 'off' ? Math.round(entry.offMm * 10) / 10 : null
 }
-const signed = (mm: number) => (mm > 0 ? `+${mm}` : mm < 0 ? `−${-mm}` : '0')
+const signed = (mm: number) => `${['−', '', '+'][Math.sign(mm) + 1]}${Math.abs(mm)}`
 /** The largest deviation is drawn about so far off, mm. */
 const SHOWN_MM = 130
 const exaggerated = computed(() => {

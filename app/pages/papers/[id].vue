@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { RecordKind } from '#core/testing/records/record-shape'
-import { RCD_NOTICE } from '#words/test-record'
 
 /** Records of a tested board: schedule of results, minor works record, installation record, labels. Signed once they are complete. */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
@@ -80,24 +79,7 @@ onMounted(papers.load)
           <p class="training">Training record</p>
         </header>
         <ResultsTable v-if="tab === 'results'" :view="view" :readings="view.readings" />
-        <div v-else-if="tab === 'stickers'" class="stickers">
-          <div class="sticker">
-            <b>Inspected and tested</b><span>Bay {{ view.attempt.bay }} · {{ view.attempt.title }}</span
-            ><span
-              >Next inspection by <b class="mono">{{ next }}</b></span
-            ><span class="soft">Training bay. The rules of the centre apply.</span>
-          </div>
-          <div class="sticker">
-            <b>Residual current devices</b
-            ><span
-              >Press each test button {{ RCD_NOTICE[view.attempt.edition] }}. The device must open at
-              once.</span
-            ><span>If it does not, tell the person in charge; do not use the circuit.</span>
-          </div>
-          <div v-for="circuit in view.circuits" :key="circuit.id" class="sticker small-one">
-            <b>{{ circuit.name }}</b><span class="mono">{{ circuit.device }}</span>
-          </div>
-        </div>
+        <RecordLabels v-else-if="tab === 'stickers'" :view="view" :next="next" />
         <template v-else-if="shown">
           <PaperForm
             :paper="shown.content.paper"
@@ -265,26 +247,6 @@ aside h2 {
   border-top: 1.5px solid var(--ink);
   padding-top: 8px;
   overflow-wrap: anywhere;
-}
-.stickers {
-  display: grid;
-  grid-template-columns: repeat(2, 1fr);
-  gap: 14px;
-}
-.sticker {
-  border: 2px solid var(--ink);
-  padding: 12px 16px;
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  min-height: 96px;
-  break-inside: avoid;
-}
-.sticker > b {
-  font-size: 18px;
-}
-.small-one {
-  min-height: 48px;
 }
 @media (max-width: 1000px) {
   .columns {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { MADE, SIZES, type ContainmentRun } from '#core/containment/containment-run'
 import type { PersonView } from '#schemas/views'
 
 /** A run of conduit: dimensions and drawing side by side, below what follows from them for the bench, the stores and the wall. */
@@ -19,10 +18,6 @@ const TABS = {
 } as const
 const isLocked = computed(() => view.value !== null && !view.value.mayChange)
 const text = (key: string, usual = '') => autosave.fields[key] ?? usual
-const write = (key: string, event: Event) =>
-  autosave.write(key, (event.target as HTMLInputElement | HTMLSelectElement).value)
-const sizes = computed(() => SIZES[text('made', 'conduit') as ContainmentRun['made']] ?? SIZES.conduit)
-const size = computed(() => (sizes.value.find(({ code }) => code === text('size')) ?? sizes.value[1]!).code)
 const print = () => window.print()
 const people = shallowRef<PersonView[]>([])
 const who = ref<number | null>(null)
@@ -55,68 +50,18 @@ onMounted(run.load)
   </div>
   <div v-else class="run">
     <h1 class="visually-hidden">{{ text('name') || 'Run' }}</h1>
-    <div class="head screen-only">
-      <input
-        class="name"
-        :value="text('name')"
-        :disabled="isLocked"
-        name="name"
-        aria-label="Name of the run"
-        maxlength="80"
-        @input="write('name', $event)"
-      />
-      <label
-        >made of<select
-          :value="text('material', 'pvc')"
-          :disabled="isLocked"
-          name="material"
-          @change="write('material', $event)"
-        >
-          <option value="pvc">PVC</option>
-          <option value="steel">steel</option>
-        </select></label
-      >
-      <label
-        >as<select
-          :value="text('made', 'conduit')"
-          :disabled="isLocked"
-          name="made"
-          @change="write('made', $event)"
-        >
-          <option v-for="one in MADE" :key="one" :value="one">{{ one }}</option>
-        </select></label
-      >
-      <label
-        >size<select :value="size" :disabled="isLocked" name="size" @change="write('size', $event)">
-          <option v-for="one in sizes" :key="one.code" :value="one.code">{{ one.words }}</option>
-        </select></label
-      >
-      <label
-        v-for="[key, name, usual] in [
-          ['bays', 'bays', '1'],
-          ['tolerance', '± mm', '2'],
-          ['pass', '% for met', '80'],
-          ['bends', 'bends', '2'],
-          ['span', 'span K', '20'],
-          ['areas', 'conductors mm²', ''],
-        ] as const"
-        :key="key"
-        :class="{ bad: run.read.value.problems[key], wide: key === 'areas' }"
-        :title="run.read.value.problems[key]"
-        >{{ name
-        }}<input
-          :value="text(key, usual)"
-          :disabled="isLocked"
-          :name="key"
-          :placeholder="key === 'areas' ? '6×2.5' : ''"
-          @input="write(key, $event)"
-      /></label>
-      <span class="grow" /><SaveWords
+    <RunHead
+      :fields="autosave.fields"
+      :problems="run.read.value.problems"
+      :locked="isLocked"
+      @write="autosave.write"
+    >
+      <SaveWords
         :state="autosave.state.value"
         :saved-at="autosave.savedAt.value"
         :message="autosave.message.value"
       />
-    </div>
+    </RunHead>
     <div class="work">
       <StraightTable
         class="screen-only"
@@ -247,40 +192,6 @@ onMounted(run.load)
   display: flex;
   flex-direction: column;
   gap: 12px;
-}
-.head {
-  display: flex;
-  gap: 10px;
-  align-items: end;
-  flex-wrap: wrap;
-}
-.head label {
-  display: grid;
-  font-size: 12.5px;
-  color: var(--soft);
-  width: 72px;
-}
-.head label:has(select) {
-  width: 94px;
-}
-.head label.wide {
-  width: 130px;
-}
-.head input,
-.head select {
-  height: 36px;
-  border: 1px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
-  font: 560 14.5px var(--font);
-  padding: 0 8px;
-  width: 100%;
-}
-.head .name {
-  width: 230px;
-  font: 700 19px var(--font);
-  height: 42px;
 }
 .bad input {
   border-color: var(--madder);

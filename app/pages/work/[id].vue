@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BookOpen, Calculator, Workflow } from '@lucide/vue'
 import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
 import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
@@ -107,28 +106,13 @@ onMounted(sheet.load)
       />
       <section class="sheet" tabindex="0" aria-label="Worksheet">
         <template v-if="current === 'task' || current === 'design'">
-          <div class="tools">
-            <ScopeTabs
-              v-if="scopes.length > 1"
-              :scopes="scopes"
-              :current="scope?.id ?? ''"
-              @pick="chosenScope = $event"
-            />
-            <span class="grow" />
-            <el-button v-if="scopes.length > 1" aria-label="Diagram" title="Diagram" @click="tool = 'diagram'"
-              ><Workflow :size="22"
-            /></el-button>
-            <el-button aria-label="Calculator" title="Calculator" @click="tool = 'laws'"
-              ><Calculator :size="22"
-            /></el-button>
-            <el-button
-              v-if="isLibraryOpen"
-              aria-label="Library"
-              title="Reference library"
-              @click="tool = 'library'"
-              ><BookOpen :size="22"
-            /></el-button>
-          </div>
+          <DesignTools
+            :scopes="scopes"
+            :current="scope?.id ?? ''"
+            :is-library-open="isLibraryOpen"
+            @pick="chosenScope = $event"
+            @open="tool = $event"
+          />
           <DesignSheet
             v-if="scope"
             :key="scope.id"
@@ -288,21 +272,6 @@ onMounted(sheet.load)
   display: flex;
   flex-direction: column;
   gap: 12px;
-}
-.tools {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-width: 0;
-}
-.tools > :first-child {
-  min-width: 0;
-}
-.tools :deep(.el-button) {
-  padding-inline: 14px;
-}
-.grow {
-  flex: 1;
 }
 @media (max-width: 900px) {
   .work {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { HUNT_TEXT, huntSentence } from '#words/fault-finding'
 import type { HuntStepBody, HuntView } from '#schemas/hunt-views'
 
 /** Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked at the end. */
@@ -91,24 +90,7 @@ const last = computed(() => view.value?.log.at(-1))
         <p class="secret" data-testid="secret">
           It was: <b>{{ view.secret }}</b>.
         </p>
-        <ul class="marks">
-          <li v-for="mark in view.verdict.marks" :key="mark.rule" :class="mark.state">
-            <b>{{ HUNT_TEXT[mark.rule].name }}</b><span
-              class="tag"
-              :class="mark.state === 'kept' ? 'met' : mark.isCritical ? 'stop' : 'waiting'"
-              >{{
-                mark.state === 'kept'
-                  ? 'kept'
-                  : mark.state === 'part'
-                    ? 'in part'
-                    : mark.isCritical
-                      ? 'critical'
-                      : 'not kept'
-              }}</span
-            >
-            <p>{{ huntSentence(mark) }}</p>
-          </li>
-        </ul>
+        <SearchMarks :marks="view.verdict.marks" />
         <NuxtLink to="/practice">Back to practice</NuxtLink>
       </template>
       <template v-else-if="isMine">
@@ -288,21 +270,6 @@ li {
 }
 .think :deep(.el-input) {
   flex: 1;
-}
-.marks {
-  list-style: none;
-  padding: 0;
-  display: grid;
-  gap: 10px;
-}
-.marks li {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 12px;
-  border-bottom: 1px solid var(--hem);
-}
-.marks p {
-  grid-column: 1 / 3;
 }
 .secret {
   font-size: 18px;

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { HuntMark } from '#core/testing/fault-finding/judge'
+import { HUNT_TEXT, huntSentence } from '#words/fault-finding'
+
+/** How a search was gone about, rule by rule. */
+defineProps<{ marks: readonly HuntMark[] }>()
+
+function standing({ state, isCritical }: HuntMark): { readonly tag: string; readonly words: string } {
+  if (state === 'kept') return { tag: 'met', words: 'kept' }
+  if (state === 'part') return { tag: isCritical ? 'stop' : 'waiting', words: 'in part' }
+  return isCritical ? { tag: 'stop', words: 'critical' } : { tag: 'waiting', words: 'not kept' }
+}
+</script>
+
+<template>
+  <ul class="marks">
+    <li v-for="mark in marks" :key="mark.rule" :class="mark.state">
+      <b>{{ HUNT_TEXT[mark.rule].name }}</b><span class="tag" :class="standing(mark).tag">{{
+        standing(mark).words
+      }}</span>
+      <p>{{ huntSentence(mark) }}</p>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.marks {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+.marks li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 12px;
+  border-bottom: 1px solid var(--hem);
+}
+.marks p {
+  grid-column: 1 / 3;
+}
+</style>
