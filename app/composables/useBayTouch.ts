@@ -23,7 +23,7 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
 
   const touching = ref(false)
   const touchOhm = ref(0.05)
-  const pair = ref<readonly string[]>([])
+  const { pair, pairWith } = useTerminalPair()
 
   const isLive = computed(() => run.state.value?.isSupplyOn ?? false)
   const meter = useProbes(run, () => isLive.value)
@@ -98,14 +98,6 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     pickedWire.value = pickedWire.value === id ? null : id
   }
 
-  /** The two terminals that a hand has named one after the other, once there are two. */
-  function pairWith(ref: TerminalRef): readonly [string, string] | undefined {
-    pair.value = [...pair.value, ref]
-    if (pair.value.length < 2) return undefined
-    const [a, b] = pair.value as [string, string]
-    pair.value = []
-    return [a, b]
-  }
   function link(ref: TerminalRef): void {
     const both = pairWith(ref)
     if (both) meter.link(...both)
@@ -162,4 +154,18 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     show,
     label,
   }
+}
+
+/** The two terminals that a hand names one after the other. */
+function useTerminalPair() {
+  const pair = ref<readonly string[]>([])
+  /** Both, once there are two; then the next pair begins. */
+  function pairWith(ref: TerminalRef): readonly [string, string] | undefined {
+    pair.value = [...pair.value, ref]
+    if (pair.value.length < 2) return undefined
+    const [a, b] = pair.value as [string, string]
+    pair.value = []
+    return [a, b]
+  }
+  return { pair, pairWith }
 }
