@@ -78,13 +78,10 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
 
   function connect(ref: TerminalRef): void {
     if (isLive.value) return warn('The bay is live. Switch the supply off before a conductor is moved.')
+    if (start.value === ref) return void (start.value = null)
     if (start.value === null) {
       start.value = ref
       pickedWire.value = null
-      return
-    }
-    if (start.value === ref) {
-      start.value = null
       return
     }
     const refusal = wiring.connect(start.value, ref, area.value, colour.value)
