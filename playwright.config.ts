@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'test/e2e',
   timeout: 90_000,
-  // Each has a centre of its own; two cores carry two. Nothing is tried again: what fails once is a fault to be found.
+  // Each has a centre of its own; two cores carry two. Nothing is tried again: what fails once is a fault to
+  // be found.
   workers: 2,
   retries: 0,
   // On a loaded machine of two cores an answer may take longer than on an idle one.

@@ -36,7 +36,10 @@ export interface Sending {
 
 const STAGES = ['dead', 'live', WHOLE_BOARD]
 
-/** The simulated multifunction tester at a bay: every test of the schedule, one line each; to the terminal, as CSV, or to the application's port. */
+/**
+ * The simulated multifunction tester at a bay: every test of the schedule, one line each; to the terminal, as
+ * CSV, or to the application's port.
+ */
 export function instrument(
   options: InstrumentOptions,
   file?: string,
@@ -101,7 +104,10 @@ function sheetOf(text: string): StreamLine {
   return { is: 'sheet', attempt: Number(attempt), code }
 }
 
-/** Sends line by line and reads each answer; ends at the first whole-sheet refusal, and counts single readings that were not taken. */
+/**
+ * Sends line by line and reads each answer; ends at the first whole-sheet refusal, and counts single readings
+ * that were not taken.
+ */
 export function send({
   lines,
   port,

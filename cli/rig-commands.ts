@@ -151,7 +151,10 @@ function terminal(bay: Rig, ref: string | undefined, option?: string): string {
   return ref
 }
 
-/** `5 throw c2p0`, `6 use c1p1 off`, `7 test b1rcdA`, `8 fault c1p1.L c1p1.E 0.05`, with terminals' blanks as underscores. */
+/**
+ * `5 throw c2p0`, `6 use c1p1 off`, `7 test b1rcdA`, `8 fault c1p1.L c1p1.E 0.05`, with terminals' blanks as
+ * underscores.
+ */
 function actionOf(text: string, bay: Rig): Action {
   const [at = '', kind = '', ...rest] = text.trim().split(/\s+/)
   const atS = number(at, 'do')

@@ -104,7 +104,10 @@ const observeAndDecide = (stage: Stage, observed: Observed, { met, feedback }: S
 
 const WITHOUT_LOCK = SECURED.filter((tap) => typeof tap === 'string' || tap.kind !== 'lock')
 
-/** Observations, a padlock and a permit of the demo's day. `at` gives the context so many minutes before its end. */
+/**
+ * Observations, a padlock and a permit of the demo's day. `at` gives the context so many minutes before its
+ * end.
+ */
 export async function playIsolation(repos: Repos, at: Stage['at']): Promise<void> {
   const stage = { repos, at }
   await observeAndDecide(

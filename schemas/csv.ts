@@ -1,7 +1,10 @@
 import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 
-/** A table read from CSV by its heading (lower-cased), with each row's line in the file; RFC 4180, comma or semicolon. */
+/**
+ * A table read from CSV by its heading (lower-cased), with each row's line in the file; RFC 4180, comma or
+ * semicolon.
+ */
 export interface CsvTable {
   readonly heading: readonly string[]
   /** The heading as it was written, where M and m differ. */

@@ -31,7 +31,10 @@ const VALUE_NAMES = ['reading', 'value', 'result']
 const UNIT_NAMES = ['unit', 'units']
 const TIME_NAMES = ['time', 'at', 'taken']
 
-/** Reads a table of readings: columns in any order, a unit in its own column or in the heading, as in `reading (kΩ)`. Tests that the schedule does not have are told by their line. */
+/**
+ * Reads a table of readings: columns in any order, a unit in its own column or in the heading, as in `reading
+ * (kΩ)`. Tests that the schedule does not have are told by their line.
+ */
 export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): ReadCsvReadings {
   let table: Table
   try {

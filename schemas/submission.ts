@@ -1,7 +1,10 @@
 import { Type } from '@sinclair/typebox'
 import { STEP_KEYS } from '#core/design/model/step-keys'
 
-/** What an apprentice wrote, as a file: answers as typed, by `c2.zs`; a sheet of one circuit may leave out `c1.`. */
+/**
+ * What an apprentice wrote, as a file: answers as typed, by `c2.zs`; a sheet of one circuit may leave out
+ * `c1.`.
+ */
 export const SubmissionSchema = Type.Object(
   {
     format: Type.Literal('nakshi.submission'),

@@ -113,7 +113,10 @@ export function slipWords(slip: Slip): { readonly name: string; readonly tell: s
   }
 }
 
-/** Where a fault is, from the names that its place gives: a conductor by its ends, a part or terminal by its name. */
+/**
+ * Where a fault is, from the names that its place gives: a conductor by its ends, a part or terminal by its
+ * name.
+ */
 export function placeWords(rig: Rig, at: readonly string[]): string {
   const parts = indexParts(rig)
   const name = at[0] ?? ''

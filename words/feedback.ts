@@ -15,7 +15,10 @@ const itemsOf = ({ design, readings, work }: Marked): FeedbackItem[] => [
   ...work.map(({ group, ...mark }) => ({ key: `work.${group}` as ItemKey, ...mark })),
 ]
 
-/** Feedback put together from findings: what is sound, what to look at again, what comes next. For an assessor to edit. */
+/**
+ * Feedback put together from findings: what is sound, what to look at again, what comes next. For an assessor
+ * to edit.
+ */
 export function composeFeedback(
   marked: Marked,
   overrides: readonly Override[],

@@ -1,7 +1,10 @@
 import type { IsolationPolicy } from '#core/policies/isolation'
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
 
-/** One question of a policy of type P on which schools differ, with the answers a centre chooses between; the default says why. */
+/**
+ * One question of a policy of type P on which schools differ, with the answers a centre chooses between; the
+ * default says why.
+ */
 export interface Choice<P, K extends keyof P = keyof P> {
   readonly key: K
   readonly name: string

@@ -1,4 +1,7 @@
-/** The trade's vocabulary: what a quantity or thing is called. Screens, findings and documents take their labels from here; a new label of a term is a line here. */
+/**
+ * The trade's vocabulary: what a quantity or thing is called. Screens, findings and documents take their
+ * labels from here; a new label of a term is a line here.
+ */
 export const TERMS = {
   designCurrent: 'Design current',
   startingCurrent: 'Starting current',

@@ -34,7 +34,10 @@ export interface SetupWords {
 
 const LIVE_CAUTION = 'Supervised live work: permission given, covers on, fused leads, people informed.'
 
-/** The set-up of one test: computed from how the test is made in the model of the bay, so that words and readings belong together. */
+/**
+ * The set-up of one test: computed from how the test is made in the model of the bay, so that words and
+ * readings belong together.
+ */
 export function setupWords(rig: Rig, test: ScheduleTest): SetupWords {
   const parts = indexParts(rig)
   const made = prepareTest(rig, test)

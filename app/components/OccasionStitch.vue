@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { Coverage } from '#core/assessment/outcomes/coverage'
 
-/** A criterion as stitches: one sewn for each occasion met, two holes for each to come, a knot when complete, a loop where not yet. */
+/**
+ * A criterion as stitches: one sewn for each occasion met, two holes for each to come, a knot when complete,
+ * a loop where not yet.
+ */
 const props = withDefaults(defineProps<{ coverage: Coverage; label?: string; step?: number }>(), {
   label: undefined,
   step: 30,

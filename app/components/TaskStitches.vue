@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { STAGES, type Stage } from '#core/exercise/attempt/stages'
 
-/** An attempt's way from design to decision as six stitches; the one in hand half sewn, a shut gate ringed in madder. */
+/**
+ * An attempt's way from design to decision as six stitches; the one in hand half sewn, a shut gate ringed in
+ * madder.
+ */
 const props = defineProps<{ stage: Stage; share?: number }>()
 const WORDS = ['design', 'dead tests', 'permission', 'live tests', 'marking', 'decision']
 const at = computed(() => STAGES.indexOf(props.stage))

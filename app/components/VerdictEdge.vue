@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The stitch at a row's edge: unbroken for right, long dashes for carried, dots for wrong, empty holes for missing. */
+/**
+ * The stitch at a row's edge: unbroken for right, long dashes for carried, dots for wrong, empty holes for
+ * missing.
+ */
 defineProps<{ verdict: 'right' | 'carried' | 'wrong' | 'missing' }>()
 </script>
 

@@ -28,7 +28,10 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
   )
 }
 
-/** Calls the server. A session that has ended asks for a sign-in on top of the page and then goes on with the same call. */
+/**
+ * Calls the server. A session that has ended asks for a sign-in on top of the page and then goes on with the
+ * same call.
+ */
 export function useApi() {
   const session = useSession()
 

@@ -11,7 +11,10 @@ interface Given {
   readonly write: (key: string, text: string) => void
 }
 
-/** The schedule of one stage: rows and columns for the desk, a line of tests for the bay, and how far both are filled. */
+/**
+ * The schedule of one stage: rows and columns for the desk, a line of tests for the bay, and how far both are
+ * filled.
+ */
 export function useBoardTests(given: () => Given) {
   const tests = computed(() => given().board.tests.filter(({ isDead }) => isDead === given().isDead))
   const asked = computed(() => tests.value.filter(({ isAsked }) => isAsked))

@@ -10,7 +10,10 @@ const NO_PROBLEMS: Readonly<Record<string, string>> = {}
 /** Columns of the table; the boxes beside it need none of them to be drawn again. */
 const TYPED_IN_TABLE = ['name', 'way', 'amount', 'length', 'ambient']
 
-/** The form of a builder by rows; rows that did not change stay the same objects, so that a keystroke draws one row again and not the page. */
+/**
+ * The form of a builder by rows; rows that did not change stay the same objects, so that a keystroke draws
+ * one row again and not the page.
+ */
 export function useBuilderRows(
   { form, read, shown }: ReturnType<typeof useExerciseBuilder>,
   selected: Readonly<Ref<string>>,

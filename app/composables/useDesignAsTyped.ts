@@ -58,7 +58,10 @@ export function useDesignAsTyped({ form, policy, isReady }: Typed) {
     design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : [],
   )
 
-  /** While a number is half typed, words and derivation keep what they said: rows stay where they are under the hand. */
+  /**
+   * While a number is half typed, words and derivation keep what they said: rows stay where they are under
+   * the hand.
+   */
   const isTyping = ref(false)
   let pause: ReturnType<typeof setTimeout> | undefined
   function noteTyping(): void {

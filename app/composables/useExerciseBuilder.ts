@@ -3,7 +3,10 @@ import type { ExerciseForm } from '#core/exercise/form/fields'
 import { toForm } from '#core/exercise/form/to-form'
 import type { CentreView, StoredExercise } from '#schemas/views'
 
-/** An exercise being written: the form, the design that follows from it as it is typed, and saving it against others. */
+/**
+ * An exercise being written: the form, the design that follows from it as it is typed, and saving it against
+ * others.
+ */
 export function useExerciseBuilder(id: number | null) {
   const { call } = useApi()
   const shared = useCentre()

@@ -3,7 +3,10 @@ import type { ExpectedReading } from '#core/testing/expected/expected'
 
 type Asked = Pick<Assignment, 'edition' | 'policy' | 'installation' | 'tests'>
 
-/** What the tests of a circuit should show, computed from its bay in a worker; what is shown stays while nothing new is asked. */
+/**
+ * What the tests of a circuit should show, computed from its bay in a worker; what is shown stays while
+ * nothing new is asked.
+ */
 export function useExpectedReadings(asked: () => Asked | undefined) {
   const desk = useDeskWorker()
   const { answer, ask } = useLatest<Asked, ExpectedReading[]>((assignment) =>

@@ -1,7 +1,10 @@
 import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import type { FloorPatch } from '#schemas/views'
 
-/** What an apprentice with several tasks is shown by: what is live before what waits, work in hand before what is finished; among equals the later exercise. */
+/**
+ * What an apprentice with several tasks is shown by: what is live before what waits, work in hand before what
+ * is finished; among equals the later exercise.
+ */
 const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = {
   live: 3,
   permission: 2,
@@ -12,7 +15,10 @@ const urgency = ({ stage }: FloorPatch): number => URGENCY[stage] ?? 1
 
 const GROUP = 'nakshi.floor.group'
 
-/** The floor, kept fresh: one patch for each apprentice with the attempt they are on, and those who ask to energise. */
+/**
+ * The floor, kept fresh: one patch for each apprentice with the attempt they are on, and those who ask to
+ * energise.
+ */
 export function useFloor() {
   const { call } = useApi()
   const { data, problem, refresh } = useFloorView()

@@ -19,7 +19,10 @@ export interface KeptDocumentOptions<V> {
   readonly present?: (kept: Fields, view: V) => Fields
 }
 
-/** A document under one address of the server: read, kept on this device while it is typed, saved, merged with what others changed. */
+/**
+ * A document under one address of the server: read, kept on this device while it is typed, saved, merged with
+ * what others changed.
+ */
 export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: KeptDocumentOptions<V>) {
   const { call } = useApi()
   const view = shallowRef<V | null>(null) as ShallowRef<V | null>

@@ -49,7 +49,10 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     replace(server)
   }
 
-  /** Lays what the server has by now under what is typed here: what only the server changed appears, what both changed is asked about. */
+  /**
+   * Lays what the server has by now under what is typed here: what only the server changed appears, what both
+   * changed is asked about.
+   */
   function meet(server: Fields, serverVersion: number, at: string | null): void {
     // While something is on its way, its answer will tell.
     if (serverVersion <= version || state.value === 'saving' || state.value === 'conflict') return

@@ -5,7 +5,10 @@ const LEAST_MS = 600
 /** Without a stream it is looked every so often. */
 const POLL_MS = 4000
 
-/** Calls `look` whenever the server says that something has changed, within a second; by polling where the stream is cut. */
+/**
+ * Calls `look` whenever the server says that something has changed, within a second; by polling where the
+ * stream is cut.
+ */
 export function useNews(look: () => void) {
   const news = useNewsStream()
   const visibility = useDocumentVisibility()

@@ -8,7 +8,10 @@ import { ANSWERS } from '~/texts/observed-acts'
 
 const MOST_LIKELY = 4
 
-/** A real isolation being observed: taps kept on this device first, then on the server; nothing is lost when it sleeps. */
+/**
+ * A real isolation being observed: taps kept on this device first, then on the server; nothing is lost when
+ * it sleeps.
+ */
 export function useObservation(id: number) {
   const { call } = useApi()
   const session = useSession()

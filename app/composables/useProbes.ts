@@ -3,7 +3,10 @@ import type { MeasureSettings } from '~/utils/measure-settings'
 import { warn } from '~/utils/warn'
 import type { useBayRun } from './useBayRun'
 
-/** An instrument at a bay: how it is set, where its probes are, what is linked and taken out for it, what it shows. */
+/**
+ * An instrument at a bay: how it is set, where its probes are, what is linked and taken out for it, what it
+ * shows.
+ */
 export function useProbes(run: ReturnType<typeof useBayRun>, isLive: () => boolean) {
   const settings = ref<MeasureSettings>({
     instrument: 'continuity',
@@ -28,7 +31,8 @@ export function useProbes(run: ReturnType<typeof useBayRun>, isLive: () => boole
   }
   /** How the bay stood when the display was read. */
   let readAt = run.state.value
-  // A reading is always of now: the display follows what is switched; the result of a test that was made before is taken off.
+  // A reading is always of now: the display follows what is switched; the result of a test that was made
+  // before is taken off.
   watch(run.state, (now) => {
     if (now === readAt || taken.value === null) return
     if (INSTRUMENTS[settings.value.instrument].isContinuous) void measure()

@@ -17,7 +17,10 @@ interface Shown {
   readonly advice: readonly Advice[]
 }
 
-/** What stands under each row of the table: what is wrong in its cells, then why it cannot be worked, then advice. Rows whose words did not change keep their object. */
+/**
+ * What stands under each row of the table: what is wrong in its cells, then why it cannot be worked, then
+ * advice. Rows whose words did not change keep their object.
+ */
 export function useRowWords(form: () => ExerciseForm, shown: () => Shown) {
   const boards = computed(() => idsIn(form().boards))
   const problems = computed(() => partsOf(shown().problems))

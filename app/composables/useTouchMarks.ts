@@ -16,7 +16,10 @@ interface Touched {
   readonly meter: ReturnType<typeof useProbes>
 }
 
-/** What is marked on the drawing: terminals that are touched, conductors that are picked, the path that is lifted out. */
+/**
+ * What is marked on the drawing: terminals that are touched, conductors that are picked, the path that is
+ * lifted out.
+ */
 export function useTouchMarks(touched: Touched) {
   const { mode, start, pair, pickedPart, pickedWire, traced, shownPole, meter } = touched
   const marks = computed<ReadonlyMap<string, string>>(() => {

@@ -15,7 +15,10 @@ const loaded = (part: Part, watt: number | undefined): Part =>
     ? ({ ...part, load: { ...part.load, watt } as LoadKind } as Part)
     : part
 
-/** What a trial adds to the bay as wired: loads, touches, links and free ends. A link that is left in is there when the supply comes on. */
+/**
+ * What a trial adds to the bay as wired: loads, touches, links and free ends. A link that is left in is there
+ * when the supply comes on.
+ */
 export function useTrialSetup(rig: () => Rig | null, state: Readonly<Ref<BayState | null>>) {
   const leaks = shallowRef<readonly Leak[]>([])
   const loads = shallowRef<Loads>({})

@@ -18,7 +18,10 @@ export class WorkerFailure extends Error {
   }
 }
 
-/** A worker of this screen, started at the first call and ended with it. `create` is handed in so that the bundler sees its address. */
+/**
+ * A worker of this screen, started at the first call and ended with it. `create` is handed in so that the
+ * bundler sees its address.
+ */
 export function useWorker<T extends Offer>(create: () => Worker): WorkerCalls<T> {
   let running:
     | {

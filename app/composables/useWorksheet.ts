@@ -93,7 +93,8 @@ export function useWorksheet(id: number) {
     // An instrument, or a second tablet, writes into the same sheet.
     if (news.stage === stage) return meet(news)
     view.value = news
-    // A permission that was taken back locks the boxes; what was typed before it is on the server or in this device.
+    // A permission that was taken back locks the boxes; what was typed before it is on the server or in this
+    // device.
     if (stage === 'live') await autosave.flush()
     adopt(news)
   })

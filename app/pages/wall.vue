@@ -2,7 +2,10 @@
 import type { FloorPatch } from '#schemas/views'
 import { STAGE_WORDS } from '~/texts/stages'
 
-/** The workshop across the room: one large patch for each bay, those that wait and those that are live first. Nothing to tap. */
+/**
+ * The workshop across the room: one large patch for each bay, those that wait and those that are live first.
+ * Nothing to tap.
+ */
 definePageMeta({ layout: false, roles: ['instructor', 'assessor'] })
 const { data, problem, patches, cohort, cohorts, refresh } = useFloor()
 const FIRST: Readonly<Partial<Record<FloorPatch['stage'], number>>> = { live: 0, permission: 1 }

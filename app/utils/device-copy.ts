@@ -26,7 +26,10 @@ export function devicePlace(...document: readonly (string | number)[]): DevicePl
   }
 }
 
-/** Was this typing done in these boxes? All that was changed must be among them; the reason of a box counts as the box. */
+/**
+ * Was this typing done in these boxes? All that was changed must be among them; the reason of a box counts as
+ * the box.
+ */
 export function isTypedIn({ base, mine }: DeviceCopy, boxes: ReadonlySet<string>): boolean {
   const changed = Object.keys({ ...base, ...mine }).filter((key) => (base[key] ?? '') !== (mine[key] ?? ''))
   return changed.every((key) => boxes.has(key.replace(/^why\./, '')))

@@ -5,7 +5,10 @@ export function keep<T extends object>(old: T | undefined, next: T): T {
   return keys.length === Object.keys(old).length && keys.every((key) => old[key] === next[key]) ? old : next
 }
 
-/** A flat record such as `c1.length`, `c1.name`, `title` by the part before the point; keys without one stand under the empty name. Parts that did not change stay the same objects. */
+/**
+ * A flat record such as `c1.length`, `c1.name`, `title` by the part before the point; keys without one stand
+ * under the empty name. Parts that did not change stay the same objects.
+ */
 export function partsOf(
   flat: Readonly<Record<string, string>>,
   old: Readonly<Record<string, Record<string, string>>> = {},

@@ -13,7 +13,10 @@ const upgradeItem = <K extends string>(item: K): K =>
 export const upgradeOverrides = (overrides: readonly Override[]): Override[] =>
   overrides.map((override) => ({ ...override, item: upgradeItem(override.item) }))
 
-/** Signed marks stay as they are, with the circuit they were about; before there were inspections there was no work to mark. */
+/**
+ * Signed marks stay as they are, with the circuit they were about; before there were inspections there was no
+ * work to mark.
+ */
 export const upgradeMarked = (marked: Marked): Marked => ({
   ...marked,
   work: marked.work ?? [],

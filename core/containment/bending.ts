@@ -40,7 +40,10 @@ const LEAST_RADII = 2
 const MOST_RADII = 15
 const GAIN_PER_RADIUS = 2 - Math.PI / 2
 
-/** What the bench's former does, from one piece bent to a right angle. Centre line to centre line both legs together are longer than the tube by the gain. */
+/**
+ * What the bench's former does, from one piece bent to a right angle. Centre line to centre line both legs
+ * together are longer than the tube by the gain.
+ */
 export function calibrate({ lengthMm, markMm, markedLegMm, otherLegMm, outsideMm }: TestPiece): Calibration {
   const [a, b] = [markedLegMm - outsideMm / 2, otherLegMm - outsideMm / 2]
   const gain = a + b - lengthMm

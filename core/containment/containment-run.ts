@@ -4,7 +4,10 @@ import { CONDUITS_MM, TRUNKING } from '../regulations/containment'
 export const DIRECTIONS = ['right', 'left', 'up', 'down', 'out', 'back'] as const
 export type Direction = (typeof DIRECTIONS)[number]
 
-/** How a straight ends: a bend formed in the tube, a factory inspection elbow, a box to draw through, a coupler straight on, or the last box. */
+/**
+ * How a straight ends: a bend formed in the tube, a factory inspection elbow, a box to draw through, a
+ * coupler straight on, or the last box.
+ */
 export const JOINTS = ['bend', 'inspection', 'box', 'coupler', 'end'] as const
 export type Joint = (typeof JOINTS)[number]
 
@@ -92,7 +95,10 @@ const CONDUIT_STOCK_MM: Readonly<Record<RunMaterial, number>> = { pvc: 3000, ste
 const WIDE_STOCK_MM = 3000
 export const stockMm = ({ made, material }: Pick<ContainmentRun, 'made' | 'material'>): number =>
   made === 'conduit' ? CONDUIT_STOCK_MM[material] : WIDE_STOCK_MM
-/** What a tube goes into a box spout or coupler at each end, mm: a thread of steel, a socket of PVC; common practice, no source. */
+/**
+ * What a tube goes into a box spout or coupler at each end, mm: a thread of steel, a socket of PVC; common
+ * practice, no source.
+ */
 export const ENTRY_MM: Readonly<Record<RunMaterial, number>> = { pvc: 16, steel: 14 }
 /** Usual centre-line radii of springs and formers, in outside diameters; common practice, no source. */
 const USUAL_RADIUS: Readonly<Record<RunMaterial, number>> = { pvc: 3, steel: 4 }

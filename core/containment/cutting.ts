@@ -27,7 +27,10 @@ const EXACT_PIECES = 12
 /** Nodes of the exact search before it is given up for what it has. */
 const MOST_NODES = 200_000
 
-/** Pieces over stock lengths with the fewest bars. Exact for few pieces; for many, each bar is filled as full as can be, which the lower bound shows to be close. Ties go to the plan with the longest rest in one bar. */
+/**
+ * Pieces over stock lengths with the fewest bars. Exact for few pieces; for many, each bar is filled as full
+ * as can be, which the lower bound shows to be close. Ties go to the plan with the longest rest in one bar.
+ */
 export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KERF_MM): CuttingList {
   const tooLong = pieces.filter(({ lengthMm }) => lengthMm > stockMm)
   const sorted = pieces.filter(({ lengthMm }) => lengthMm <= stockMm).sort((a, b) => b.lengthMm - a.lengthMm)
@@ -55,7 +58,10 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
   }
 }
 
-/** Bound L2 of Martello and Toth, 1990, from memory: pieces that cannot share a bar, and what the rest needs at least. */
+/**
+ * Bound L2 of Martello and Toth, 1990, from memory: pieces that cannot share a bar, and what the rest needs
+ * at least.
+ */
 export function lowerBound(sizes: readonly number[], room: number): number {
   let best = Math.ceil(sizes.reduce((sum, size) => sum + size, 0) / room - 1e-9)
   for (const limit of new Set([0, ...sizes.filter((size) => size <= room / 2)])) {
@@ -116,7 +122,10 @@ function bestFill(items: readonly { readonly i: number; readonly size: number }[
   return chosen
 }
 
-/** Depth first: each piece into every bar it fits, a new bar last; bars that look alike once. Tells whether every plan was looked at. */
+/**
+ * Depth first: each piece into every bar it fits, a new bar last; bars that look alike once. Tells whether
+ * every plan was looked at.
+ */
 function exact(
   sizes: readonly number[],
   room: number,

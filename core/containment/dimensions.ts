@@ -11,7 +11,10 @@ export interface Dimension {
   readonly isVertical: boolean
 }
 
-/** What the drawing asks to be measured: every straight corner to corner, its bubble, which way each bend goes, height and travel of every detour. */
+/**
+ * What the drawing asks to be measured: every straight corner to corner, its bubble, which way each bend
+ * goes, height and travel of every detour.
+ */
 export function dimensionsOf(run: ContainmentRun): Dimension[] {
   return run.straights.flatMap(({ to, lengthMm, detour }, i): Dimension[] => {
     const isVertical = to === 'up' || to === 'down'
@@ -43,7 +46,10 @@ export type MeasuredEntry =
 
 const MARKS: Readonly<Record<string, 'tick' | 'cross'>> = { '✓': 'tick', '✗': 'cross' }
 
-/** Reads what was tapped or typed: `+3` and `−2` are off by so much, `1203` is what the tape says, ticks as they are. */
+/**
+ * Reads what was tapped or typed: `+3` and `−2` are off by so much, `1203` is what the tape says, ticks as
+ * they are.
+ */
 export function readEntry(
   text: string,
   { kind, nominalMm }: Pick<Dimension, 'kind' | 'nominalMm'>,

@@ -20,7 +20,10 @@ export function drawSections(
   return sections
 }
 
-/** How hard it pulls: each bend multiplies the pull by e^(μθ). Friction of new insulation in conduit about 0.4; common practice, no source. */
+/**
+ * How hard it pulls: each bend multiplies the pull by e^(μθ). Friction of new insulation in conduit about
+ * 0.4; common practice, no source.
+ */
 const FRICTION = 0.4
 /** Up to here a pull is easy, and fair; common practice, no source. */
 const EASY_FACTOR = 2

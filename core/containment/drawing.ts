@@ -24,7 +24,10 @@ export const project = ([x, y, z]: Vector): { readonly x: number; readonly y: nu
   y: -y + z * SLANT[1],
 })
 
-/** The drawing in millimetres of the wall. Deviations, where there are any, shift the corners before they are drawn. */
+/**
+ * The drawing in millimetres of the wall. Deviations, where there are any, shift the corners before they are
+ * drawn.
+ */
 export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly Vector[]): DrawnRun {
   const corners = cornersOf(run)
   const at = (i: number): Vector => shifted?.[i] ?? corners[i]!.at

@@ -17,7 +17,10 @@ import {
   type Straight,
 } from './containment-run'
 
-/** A run as it is typed: one flat record of text, `s2.length`, so that it is kept, merged and undone like everything else. */
+/**
+ * A run as it is typed: one flat record of text, `s2.length`, so that it is kept, merged and undone like
+ * everything else.
+ */
 export type RunFields = Readonly<Record<string, string>>
 
 export interface RunSheet extends RunLimits {

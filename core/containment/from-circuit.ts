@@ -5,7 +5,10 @@ import type { RunFields } from './form'
 export const isInContainment = ({ cable }: Pick<Circuit, 'cable'>): boolean =>
   cable.kind.includes('conduit') || cable.kind.includes('trunking')
 
-/** A first run along the route that an exercise gives: its length between boxes with its bends, up and along in turn. Whoever sets it out moves the corners. */
+/**
+ * A first run along the route that an exercise gives: its length between boxes with its bends, up and along
+ * in turn. Whoever sets it out moves the corners.
+ */
 export function runFromCircuit(
   code: string,
   { name, lengthM, run, cable }: Pick<Circuit, 'name' | 'lengthM' | 'run' | 'cable'>,

@@ -52,7 +52,10 @@ export function directionsOf(straights: readonly Straight[]): Vector[] {
   return made
 }
 
-/** Every corner from the first box to the last, mm, the first at the origin. A bridge comes back to its line, an offset does not. */
+/**
+ * Every corner from the first box to the last, mm, the first at the origin. A bridge comes back to its line,
+ * an offset does not.
+ */
 export function cornersOf({ straights }: Pick<ContainmentRun, 'straights'>): Corner[] {
   const directions = directionsOf(straights)
   const points: { at: Vector; straight: number; joint: Corner['joint'] }[] = [

@@ -19,11 +19,17 @@ function acrossMm({ sizeMm, depthMm }: Section, leg: Vector, next: Vector): numb
   return Math.abs(normal[2]) > Math.SQRT1_2 * lengthOf(normal) ? sizeMm : depthMm
 }
 
-/** How far past the corner the long side goes, mm: half of what is cut across times the tangent of half the turn. */
+/**
+ * How far past the corner the long side goes, mm: half of what is cut across times the tangent of half the
+ * turn.
+ */
 export const mitreExtraMm = (section: Section, leg: Vector, next: Vector, angleDeg: number): number =>
   (acrossMm(section, leg, next) / 2) * Math.tan(radians(angleDeg) / 2)
 
-/** The cut of the piece along `own` at the corner where the way turns between `leg` and `next`, in the order of the run; its long side is the outside of the turn. */
+/**
+ * The cut of the piece along `own` at the corner where the way turns between `leg` and `next`, in the order
+ * of the run; its long side is the outside of the turn.
+ */
 export function mitreOf(
   section: Section,
   leg: Vector,
@@ -31,7 +37,8 @@ export function mitreOf(
   angleDeg: number,
   own: 'before' | 'after',
 ): Mitre {
-  // Before the corner the outside is away from where it turns to; behind it, where the way before would have gone on.
+  // Before the corner the outside is away from where it turns to; behind it, where the way before would have
+  // gone on.
   const outside = own === 'before' ? nearestAxis(plus([0, 0, 0], next, -1), leg) : nearestAxis(leg, next)
   return { cutDeg: angleDeg / 2, extraMm: mitreExtraMm(section, leg, next, angleDeg), longSide: outside }
 }

@@ -5,9 +5,15 @@ import type { MeasuredMark } from './dimensions'
 export const RUN_PARTS = ['setOut', 'level'] as const
 export type RunPart = (typeof RUN_PARTS)[number]
 
-/** Share of what was taken that must be within tolerance, %; common practice, no source. A run may choose another one. */
+/**
+ * Share of what was taken that must be within tolerance, %; common practice, no source. A run may choose
+ * another one.
+ */
 export const PASS_PERCENT = 80
-/** Off by more than so many tolerances is a blunder, which no share of right ones makes good; common practice, no source. */
+/**
+ * Off by more than so many tolerances is a blunder, which no share of right ones makes good; common practice,
+ * no source.
+ */
 const BLUNDER_TOLERANCES = 5
 
 /** How closely a run is compared with its drawing. */
@@ -29,7 +35,10 @@ export interface PartVerdict {
 
 const partOf = ({ dimension }: MeasuredMark): RunPart => (dimension.kind === 'bubble' ? 'level' : 'setOut')
 
-/** What a measured run shows of each part. A bend that goes the wrong way and a blunder are no matter of tolerance: set out is then not met. */
+/**
+ * What a measured run shows of each part. A bend that goes the wrong way and a blunder are no matter of
+ * tolerance: set out is then not met.
+ */
 export function runVerdicts(
   { marks }: Pick<JudgedRun, 'marks'>,
   { passPercent, toleranceMm }: RunLimits,

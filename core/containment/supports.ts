@@ -2,7 +2,10 @@ import { tangentMm } from './bending'
 import { cornersOf, lengthOf, plus } from './geometry'
 import type { ContainmentRun, Former, RunMaterial } from './containment-run'
 
-/** Most between two saddles, mm, horizontal and vertical, by outside diameter up to; On-Site Guide Appendix D, Table D3, from memory. */
+/**
+ * Most between two saddles, mm, horizontal and vertical, by outside diameter up to; On-Site Guide Appendix D,
+ * Table D3, from memory.
+ */
 const SPACING: Readonly<
   Record<RunMaterial, readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[]>
 > = {

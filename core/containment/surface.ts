@@ -1,6 +1,9 @@
 /** Cables on surfaces and in the structure: clips, zones, holes. */
 
-/** Most between two clips, mm, horizontal and vertical, by overall diameter up to; On-Site Guide Appendix D, Table D1, from memory. */
+/**
+ * Most between two clips, mm, horizontal and vertical, by overall diameter up to; On-Site Guide Appendix D,
+ * Table D1, from memory.
+ */
 const CLIPS: readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[] = [
   [9, 250, 400],
   [15, 300, 400],
@@ -29,7 +32,11 @@ export interface Joist {
 }
 export type JoistProblem = 'holePlace' | 'holeSize' | 'notchPlace' | 'notchDepth' | 'tooClose' | 'shallow'
 
-/** A hole on the centre line of a joist: between a quarter and two fifths of the span from its support, up to a quarter of the depth; three diameters apart; 50 mm of wood above. On-Site Guide 7.3.1 and building regulations guidance, from memory. */
+/**
+ * A hole on the centre line of a joist: between a quarter and two fifths of the span from its support, up to
+ * a quarter of the depth; three diameters apart; 50 mm of wood above. On-Site Guide 7.3.1 and building
+ * regulations guidance, from memory.
+ */
 export function holeProblems(
   { spanMm, depthMm }: Joist,
   hole: { readonly fromSupportMm: number; readonly diameterMm: number; readonly toNextMm: number | null },

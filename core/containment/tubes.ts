@@ -15,7 +15,10 @@ export interface BendMark {
   readonly bendToDeg: number
   /** Which way the tube goes on, as one stands before the wall. */
   readonly towards: Direction
-  /** Turn of the tube about its own axis since the bend before, °: 0 the same plane and way, 180 the opposite way. */
+  /**
+   * Turn of the tube about its own axis since the bend before, °: 0 the same plane and way, 180 the opposite
+   * way.
+   */
   readonly rollDeg: number | null
   readonly straight: number
 }
@@ -32,7 +35,10 @@ export interface Tube {
   readonly straights: readonly number[]
 }
 
-/** The straight tubes that a run is made of, cut to length with marks for every bend. Bends save their gain; each end goes into its spout. Trunking and tray end at every corner: trunking mitred, tray made up. */
+/**
+ * The straight tubes that a run is made of, cut to length with marks for every bend. Bends save their gain;
+ * each end goes into its spout. Trunking and tray end at every corner: trunking mitred, tray made up.
+ */
 export function tubesOf(run: ContainmentRun, former: Former): Tube[] {
   const corners = cornersOf(run)
   if (run.made !== 'conduit') return corners.slice(1).map((_, i) => pieceBetween(run, corners, i))

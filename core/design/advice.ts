@@ -6,7 +6,10 @@ import { DECLARED_ZE_OHM, STABLE_ELECTRODE_OHM, U0_V } from '../regulations/supp
 import type { CircuitDesign, InstallationDesign } from './reference'
 import { selectivity } from './steps/selectivity'
 
-/** A 13 A socket radial is usually given more than this, so that one large plug does not trip it; common practice, no source. */
+/**
+ * A 13 A socket radial is usually given more than this, so that one large plug does not trip it; common
+ * practice, no source.
+ */
 const SMALL_FOR_SOCKETS_A = 16
 /** How far Ipf × Ze may lie from U0 where neutral and earth are one conductor. */
 const FAULT_CURRENT_SLACK = 0.3
@@ -16,7 +19,10 @@ const MOST_BENDS = 2
 /** On-Site Guide Appendix H: larger fixed loads do not belong on a ring; from memory. */
 const OWN_CIRCUIT_W = 2000
 
-/** What an instructor may want to look at again though it can be worked; by circuit, board, or the intake. Prevents nothing. */
+/**
+ * What an instructor may want to look at again though it can be worked; by circuit, board, or the intake.
+ * Prevents nothing.
+ */
 export interface Advice {
   readonly scope: string
   readonly finding: Finding

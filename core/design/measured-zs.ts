@@ -2,10 +2,16 @@ import { faultClearedByRcd, maximumZsOhm, sizeFor } from './limits/limits'
 import type { CircuitDesign } from './reference'
 import type { Task } from './model/task'
 
-/** Rule of thumb for a cold measurement; common practice (On-Site Guide Appendix B values are about 0.8 of Table 41.3). */
+/**
+ * Rule of thumb for a cold measurement; common practice (On-Site Guide Appendix B values are about 0.8 of
+ * Table 41.3).
+ */
 const COLD_FRACTION = 0.8
 
-/** How the limit of a measured Zs comes about: by the RCD, by four fifths of the table, or by correcting the conductors. */
+/**
+ * How the limit of a measured Zs comes about: by the RCD, by four fifths of the table, or by correcting the
+ * conductors.
+ */
 export type ZsLimitRule = 'rcd' | 'eightyPercent' | 'corrected'
 
 export function zsLimitRule(task: Task): ZsLimitRule {
@@ -13,7 +19,10 @@ export function zsLimitRule(task: Task): ZsLimitRule {
   return task.measuredZs === 'eighty-percent' ? 'eightyPercent' : 'corrected'
 }
 
-/** What a measured Zs is compared with, Ω, by the policy of the centre; undefined for a circuit without a design. An RCD's limit needs no cold correction. */
+/**
+ * What a measured Zs is compared with, Ω, by the policy of the centre; undefined for a circuit without a
+ * design. An RCD's limit needs no cold correction.
+ */
 export function measuredZsLimitOhm({ task, values }: CircuitDesign): number | undefined {
   const { in: ratingA, csa, residual = 0 } = values
   if (ratingA === undefined || csa === undefined) return undefined

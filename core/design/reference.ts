@@ -39,7 +39,10 @@ export interface BoardDesign extends ScopeDesign {
   readonly task: BoardTask
 }
 
-/** What decided the conductor: the smallest made, its current, its voltage drop, the fault loop, or the cpc's heat. */
+/**
+ * What decided the conductor: the smallest made, its current, its voltage drop, the fault loop, or the cpc's
+ * heat.
+ */
 export type Governs = SizeFailure
 
 /** The whole installation worked through. What cannot be worked names its constraint; the rest goes on. */
@@ -50,7 +53,10 @@ export interface InstallationDesign {
   readonly boards: readonly BoardDesign[]
 }
 
-/** Works every step of every circuit and board, each from the values of those before it. Pure; about a tenth of a millisecond a circuit. */
+/**
+ * Works every step of every circuit and board, each from the values of those before it. Pure; about a tenth
+ * of a millisecond a circuit.
+ */
 export function referenceDesign(installation: Installation, rules: DesignRules): InstallationDesign {
   const circuits = new Map<string, CircuitDesign>()
   const boards = new Map<string, BoardDesign>()

@@ -71,7 +71,10 @@ export function publicInstallation(installation: Installation): PublicInstallati
   }
 }
 
-/** Is this step of this circuit or board written down? Boards are asked with any of their steps, circuits only when they are designed. */
+/**
+ * Is this step of this circuit or board written down? Boards are asked with any of their steps, circuits only
+ * when they are designed.
+ */
 export const isAsked = (
   { asks, installation }: Pick<Sheet, 'asks' | 'installation'>,
   scope: string,

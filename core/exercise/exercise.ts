@@ -30,7 +30,10 @@ export interface Exercise {
   readonly minutes: number
   readonly edition: Edition
   readonly installation: Installation
-  /** The circuit that is wired and tested at the bay, or `WHOLE_BOARD`; null where the design alone is handed in. */
+  /**
+   * The circuit that is wired and tested at the bay, or `WHOLE_BOARD`; null where the design alone is handed
+   * in.
+   */
   readonly tests: string | null
   readonly asks: Asks
   /** Marks of a step where they differ from the usual ones, 0 to 10. */

@@ -31,7 +31,10 @@ export interface SingleLine {
   readonly height: number
 }
 
-/** Lays the installation out from the origin down: each board with its circuits, the boards behind it further in. Rows are 1 apart. */
+/**
+ * Lays the installation out from the origin down: each board with its circuits, the boards behind it further
+ * in. Rows are 1 apart.
+ */
 export function layOut(installation: PublicInstallation): SingleLine {
   const whole = installation as Installation
   const rows: DrawnRow[] = []

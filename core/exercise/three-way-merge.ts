@@ -13,7 +13,10 @@ export interface Merged {
 
 type Fields = Readonly<Record<string, string | undefined>>
 
-/** Three-way merge by field: a change of one side stands, the same change of both stands, two different ones conflict. */
+/**
+ * Three-way merge by field: a change of one side stands, the same change of both stands, two different ones
+ * conflict.
+ */
 export function mergeFields(base: Fields, mine: Fields, theirs: Fields): Merged {
   const fields: Record<string, string> = {}
   const conflicts: Conflict[] = []

@@ -16,7 +16,10 @@ export interface Variant {
 export interface Difficulty {
   /** By circuit. */
   readonly governs: Readonly<Record<string, Governs>>
-  /** Steps that change the value: power factor, ambient, grouping, a device above the load, a limit beyond current. */
+  /**
+   * Steps that change the value: power factor, ambient, grouping, a device above the load, a limit beyond
+   * current.
+   */
   readonly score: number
 }
 

@@ -1,6 +1,9 @@
 import { GRADES, type Grade, type InspectionItem } from './items'
 
-/** An inspection as it is kept: `see.cover-b1` is ok or a grade, `remark.…`, `torque.…`, `photo.…` hashes with blanks between. */
+/**
+ * An inspection as it is kept: `see.cover-b1` is ok or a grade, `remark.…`, `torque.…`, `photo.…` hashes with
+ * blanks between.
+ */
 export type InspectionFields = Readonly<Record<string, string>>
 
 export interface Observation {

@@ -60,7 +60,10 @@ export interface Scene {
   readonly questions: readonly Question[]
 }
 
-/** How serious each look is; schools differ by a step here and there, which `alsoRight` allows. Common practice, no source. */
+/**
+ * How serious each look is; schools differ by a step here and there, which `alsoRight` allows. Common
+ * practice, no source.
+ */
 const GRADE_OF: Readonly<Record<string, readonly [Grade, ...Grade[]]>> = {
   'way gap': ['danger'],
   'device copper': ['potential', 'danger'],

@@ -52,7 +52,10 @@ export interface StructureProblem {
   readonly params: Readonly<Record<string, string | number>>
 }
 
-/** Everything about the structure that stands in the way of a design; empty when boards and circuits fit together. */
+/**
+ * Everything about the structure that stands in the way of a design; empty when boards and circuits fit
+ * together.
+ */
 export function structureProblems(installation: Installation): StructureProblem[] {
   return [
     ...installation.boards.flatMap((board) => boardProblems(installation, board)),

@@ -110,7 +110,10 @@ export interface Circuit extends CircuitFacts {
   readonly line: Line
 }
 
-/** One practical installation as data: supply, boards, circuits. Everything that is designed is a function of it. */
+/**
+ * One practical installation as data: supply, boards, circuits. Everything that is designed is a function of
+ * it.
+ */
 export interface Installation {
   readonly premises: Premises
   readonly consequence: Consequence

@@ -33,7 +33,10 @@ export interface IsolationVerdict {
 const WEIGHT: Readonly<Record<Seriousness, number>> = { critical: 5, fault: 3, note: 1 }
 const STATE_RANK: Readonly<Record<RuleState, number>> = { broken: 0, open: 1, kept: 2, idle: 3 }
 
-/** Passes: whoever finds the wrong circuit starts again, and is judged on the last pass; critical breaches of earlier ones stay. */
+/**
+ * Passes: whoever finds the wrong circuit starts again, and is judged on the last pass; critical breaches of
+ * earlier ones stay.
+ */
 function passesOf(acts: readonly Act[]): Pass[] {
   const starts = [0, ...acts.flatMap(({ kind }, i) => (kind === 'restart' ? [i + 1] : []))]
   return starts.map((from, k) => ({
@@ -58,7 +61,10 @@ function judgeRule(rule: Rule, passes: readonly Pass[], site: Site, isDone: bool
   return [{ code: rule.code, part: rule.part, seriousness, state, at }]
 }
 
-/** Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was left out. */
+/**
+ * Judges a sequence against every constraint. `isDone`: nothing more will follow, so what is still open was
+ * left out.
+ */
 export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean): IsolationVerdict {
   const passes = passesOf(acts.filter(({ kind }) => kind !== 'stop'))
   const stopped = acts.findIndex(({ kind }) => kind === 'stop')

@@ -1,7 +1,10 @@
 import { ACT_KINDS, INDICATORS, PLACES, PROOFS, type Act } from './model/act'
 import { LEVELS, type Level } from '../policies/isolation'
 
-/** An isolation as an assessor taps it, as flat text: `act.<time>` → the act, `undo.<time>`, `remark.<time>`, and what was known before. */
+/**
+ * An isolation as an assessor taps it, as flat text: `act.<time>` → the act, `undo.<time>`, `remark.<time>`,
+ * and what was known before.
+ */
 export type ObservationFields = Readonly<Record<string, string>>
 
 /** One tapped act, with when it was, what was remarked, and whether it was taken back. */

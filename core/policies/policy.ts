@@ -3,7 +3,10 @@ export type MeasuredZsPolicy = 'eighty-percent' | 'corrected'
 /** Voltage drop with the conductor at its full temperature, or at the one that this load brings it to. */
 export type WarmDropPolicy = 'tabulated' | 'corrected'
 
-/** Where schools differ: how designs are worked and judged. A centre sets it; an exercise keeps what was in force when it was set. */
+/**
+ * Where schools differ: how designs are worked and judged. A centre sets it; an exercise keeps what was in
+ * force when it was set.
+ */
 export interface Policy {
   readonly measuredZs: MeasuredZsPolicy
   readonly warmDrop: WarmDropPolicy
@@ -13,7 +16,10 @@ export interface Policy {
   readonly rounding: number
   /** May the reference library be opened from a worksheet? */
   readonly library: 'open' | 'closed'
-  /** Which residual tests a schedule asks for: what the edition says, or also half and five times IΔn. Left out: by the edition. */
+  /**
+   * Which residual tests a schedule asks for: what the edition says, or also half and five times IΔn. Left
+   * out: by the edition.
+   */
   readonly residualTests?: RcdTests
   /** Single conductors in a terminal: either way, doubled over, or single. Left out: either way. */
   readonly doubling?: Doubling

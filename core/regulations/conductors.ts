@@ -16,7 +16,10 @@ export const COPPER_PER_DEGREE = 0.004
 /** The same of galvanised steel wire. */
 const STEEL_PER_DEGREE = 0.0045
 
-/** From 20 °C to the given conductor temperature; 1.20 at 70 °C, 1.28 at 90 °C. On-Site Guide Table I3, from memory. */
+/**
+ * From 20 °C to the given conductor temperature; 1.20 at 70 °C, 1.28 at 90 °C. On-Site Guide Table I3, from
+ * memory.
+ */
 export const copperMultiplier = (conductorC: number): number => 1 + COPPER_PER_DEGREE * (conductorC - 20)
 
 /** Armour runs about 10 °C below the conductors; guidance, from memory. */

@@ -5,7 +5,10 @@ export type ConduitMm = (typeof CONDUITS_MM)[number]
 /** A straight run up to this length has terms and factors of its own, m. */
 const SHORT_M = 3
 
-/** Cable terms of single conductors by area: a short straight run, and any other; stranded from 4 mm². OSG Tables E1 and E3, from memory. */
+/**
+ * Cable terms of single conductors by area: a short straight run, and any other; stranded from 4 mm². OSG
+ * Tables E1 and E3, from memory.
+ */
 const SHORT_TERM: Readonly<Record<number, number>> = {
   1: 22,
   1.5: 27,
@@ -27,7 +30,10 @@ const LONG_TERM: Readonly<Record<number, number>> = {
   25: 217,
 }
 const SHORT_FACTOR: Readonly<Record<ConduitMm, number>> = { 16: 290, 20: 460, 25: 800, 32: 1400 }
-/** 10 000 ÷ factor grows in a straight line with length: intercept and growth per metre, read back from OSG Table E4, from memory. */
+/**
+ * 10 000 ÷ factor grows in a straight line with length: intercept and growth per metre, read back from OSG
+ * Table E4, from memory.
+ */
 const LONG_LINE: Readonly<Record<ConduitMm, readonly [number, number]>> = {
   16: [50, 1.66],
   20: [31, 1],
@@ -35,7 +41,10 @@ const LONG_LINE: Readonly<Record<ConduitMm, readonly [number, number]>> = {
   32: [10, 0.276],
 }
 
-/** Trunking sizes by rising factor; OSG Tables E5 (terms, thermoplastic) and E6 (factors at 45 % fill), from memory. */
+/**
+ * Trunking sizes by rising factor; OSG Tables E5 (terms, thermoplastic) and E6 (factors at 45 % fill), from
+ * memory.
+ */
 export const TRUNKING: readonly { readonly size: string; readonly factor: number }[] = [
   { size: '50 × 38', factor: 767 },
   { size: '50 × 50', factor: 1037 },

@@ -70,7 +70,10 @@ export const DEVICES: Readonly<Record<DeviceFamily, FamilyFacts>> = {
 /** Does the device have a RCD of its own? */
 export const hasRcd = (family: DeviceFamily): boolean => family === 'rcbo' || family === 'afdd'
 
-/** Magnetic trip band as multiples of In: never below the first, always at the second; BS EN 60898-1 Table 7, from memory. */
+/**
+ * Magnetic trip band as multiples of In: never below the first, always at the second; BS EN 60898-1 Table 7,
+ * from memory.
+ */
 export const MAGNETIC_BAND: Readonly<Record<Curve, readonly [number, number]>> = {
   B: [3, 5],
   C: [5, 10],

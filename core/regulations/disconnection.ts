@@ -5,7 +5,10 @@ import type { Arrangement, Use } from './supply'
 const FINAL_S = { TN: 0.4, TT: 0.2 }
 const DISTRIBUTION_S = { TN: 5, TT: 1 }
 
-/** A final circuit up to this rating must disconnect in the short time, A: by edition, more for sockets since 2018. From memory. */
+/**
+ * A final circuit up to this rating must disconnect in the short time, A: by edition, more for sockets since
+ * 2018. From memory.
+ */
 export const shortTimeLimitA = (edition: Edition, use: Use): number =>
   isFrom(edition, '18') && use === 'sockets' ? 63 : 32
 

@@ -4,7 +4,10 @@ export const PREMISES = ['dwelling', 'shared-residence', 'commercial', 'industri
 /** `shared-residence`: high-rise and multiple-occupation homes, student accommodation, care homes. */
 export type Premises = (typeof PREMISES)[number]
 
-/** Share of each circuit's current that is reckoned to the demand, the largest circuit first, the last share for all others. */
+/**
+ * Share of each circuit's current that is reckoned to the demand, the largest circuit first, the last share
+ * for all others.
+ */
 type Shares = readonly number[]
 
 const HOME: Readonly<Partial<Record<Use, Shares>>> = {
@@ -21,7 +24,10 @@ const BUSINESS: Readonly<Partial<Record<Use, Shares>>> = {
   motor: [1, 0.8, 0.6],
 }
 
-/** On-Site Guide Table A2, from memory; uses without a row count in full. An industrial building is taken as a business. */
+/**
+ * On-Site Guide Table A2, from memory; uses without a row count in full. An industrial building is taken as a
+ * business.
+ */
 export function diversityShares(premises: Premises, use: Use): Shares {
   const table = premises === 'dwelling' || premises === 'shared-residence' ? HOME : BUSINESS
   return table[use] ?? [1]
@@ -33,5 +39,8 @@ export function cookerCurrentA(fullA: number, hasSocket: boolean): number {
   return base + (hasSocket ? 5 : 0)
 }
 
-/** Discharge lamps are reckoned at this multiple of their watts where nothing is known; On-Site Guide Table A1, from memory. */
+/**
+ * Discharge lamps are reckoned at this multiple of their watts where nothing is known; On-Site Guide Table
+ * A1, from memory.
+ */
 export const DISCHARGE_FACTOR = 1.8

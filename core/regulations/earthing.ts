@@ -4,7 +4,10 @@ import type { Arrangement } from './supply'
 const SIZES_MM2 = [1, 1.5, 2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95]
 const nextSize = (areaMm2: number): number => SIZES_MM2.find((size) => size >= areaMm2) ?? SIZES_MM2.at(-1)!
 
-/** Consumer's tails by main fuse, A → mm²; distributors' common requirement, On-Site Guide Table 4.4, from memory. */
+/**
+ * Consumer's tails by main fuse, A → mm²; distributors' common requirement, On-Site Guide Table 4.4, from
+ * memory.
+ */
 export const TAILS_MM2: ReadonlyMap<number, number> = new Map([
   [60, 16],
   [63, 16],
@@ -26,7 +29,10 @@ export const PME_BONDING: readonly (readonly [neutralMm2: number, bondingMm2: nu
   [150, 35],
 ]
 
-/** Main protective bonding conductor, mm²: by the neutral with PME, else half the earthing conductor between 6 and 25; BS 7671 544.1.1. Undefined beyond the table. */
+/**
+ * Main protective bonding conductor, mm²: by the neutral with PME, else half the earthing conductor between 6
+ * and 25; BS 7671 544.1.1. Undefined beyond the table.
+ */
 export function bondingMm2(
   arrangement: Arrangement,
   neutralMm2: number,

@@ -18,7 +18,10 @@ export const EDITION_DOCUMENT: Readonly<Record<Edition, string>> = {
 export const isFrom = (edition: Edition, first: Edition): boolean =>
   EDITIONS.indexOf(edition) >= EDITIONS.indexOf(first)
 
-/** First day on which the edition was the one to design to; from memory. Before the first of them an older edition held. */
+/**
+ * First day on which the edition was the one to design to; from memory. Before the first of them an older
+ * edition held.
+ */
 export const EDITION_FROM: Readonly<Record<Edition, string>> = {
   '17-A3': '2015-07-01',
   '18': '2019-01-01',

@@ -52,7 +52,10 @@ export const GROUPING_FACTOR: Readonly<Record<GroupingArrangement, readonly numb
 /** Cg of cables laid touching in the ground; BS 7671 Table 4C2, from memory. */
 export const BURIED_GROUPING_FACTOR: readonly number[] = [1, 0.75, 0.65, 0.6, 0.55, 0.5]
 
-/** Ci by length of cable inside thermal insulation, mm; 500 stands for half a metre and more. BS 7671 523.9 and Table 52.2, from memory. */
+/**
+ * Ci by length of cable inside thermal insulation, mm; 500 stands for half a metre and more. BS 7671 523.9
+ * and Table 52.2, from memory.
+ */
 export const INSULATION_FACTOR: ReadonlyMap<number, number> = new Map([
   [0, 1],
   [50, 0.88],

@@ -70,7 +70,10 @@ const LINES = new Map(
 )
 const lineOf = (family: FuseFamily, ratingA: number): Line | undefined => LINES.get(family)!.get(ratingA)
 
-/** Current that melts the fuse within `timeS`, A; undefined for a rating that does not exist. Between and beyond the printed times by its line. */
+/**
+ * Current that melts the fuse within `timeS`, A; undefined for a rating that does not exist. Between and
+ * beyond the printed times by its line.
+ */
 export function fuseCurrentA(family: FuseFamily, ratingA: number, timeS: number): number | undefined {
   const line = lineOf(family, ratingA)
   return line && line.slowA * (SLOW_S / timeS) ** (1 / line.slope)

@@ -1,7 +1,10 @@
 import { INSTANTANEOUS_S } from './time-current'
 import type { Curve } from './devices'
 
-/** Let-through energy of energy limiting class 3, A²s, by rating up to 16, 32 and 63 A, at 3, 6 and 10 kA; BS EN 60898-1 Annex ZA, from memory. */
+/**
+ * Let-through energy of energy limiting class 3, A²s, by rating up to 16, 32 and 63 A, at 3, 6 and 10 kA; BS
+ * EN 60898-1 Annex ZA, from memory.
+ */
 const CLASS_3: Readonly<
   Record<'B' | 'C', readonly (readonly [ratingA: number, atFault: Readonly<Record<number, number>>])[]>
 > = {
@@ -33,7 +36,10 @@ export function letThroughA2s(curve: Curve, ratingA: number, faultA: number): nu
   return low + ((high - low) * (faultA - from)) / (to - from)
 }
 
-/** I²t that a conductor must stand at a fault that trips the magnetic part, A²s: the full tenth of a second, or what the breaker lets through if that is less. */
+/**
+ * I²t that a conductor must stand at a fault that trips the magnetic part, A²s: the full tenth of a second,
+ * or what the breaker lets through if that is less.
+ */
 export function breakerEnergyA2s(curve: Curve, ratingA: number, faultA: number): number {
   const whole = faultA ** 2 * INSTANTANEOUS_S
   return Math.min(whole, letThroughA2s(curve, ratingA, faultA) ?? whole)

@@ -15,7 +15,10 @@ export type RcdType = (typeof RCD_TYPES)[number]
 export const DC_CONTENTS = ['none', 'pulsating', 'mixed', 'smooth'] as const
 export type DcContent = (typeof DC_CONTENTS)[number]
 
-/** Least type that sees the fault current of this load. From Amendment 2, AC only where the load is known to have no DC part. */
+/**
+ * Least type that sees the fault current of this load. From Amendment 2, AC only where the load is known to
+ * have no DC part.
+ */
 export function neededRcdType(content: DcContent, edition: Edition, isKnownLoad: boolean): RcdType {
   const byContent = RCD_TYPES[DC_CONTENTS.indexOf(content)]!
   if (byContent !== 'AC' || !isFrom(edition, '18-A2')) return byContent

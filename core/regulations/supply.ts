@@ -29,7 +29,10 @@ export const nominalV = (phases: Phases): number => (phases === 3 ? U_V : U0_V)
 /** Half of the 5 % is left to the circuits behind a feed; common practice, no source. */
 const FEED_FRACTION = 0.025
 
-/** Allowed voltage drop from the origin of a public supply, as a fraction of the nominal voltage; BS 7671 Appendix 4, 6.4. */
+/**
+ * Allowed voltage drop from the origin of a public supply, as a fraction of the nominal voltage; BS 7671
+ * Appendix 4, 6.4.
+ */
 export function voltDropFraction(use: Use): number {
   if (use === 'lighting') return 0.03
   return use === 'distribution' ? FEED_FRACTION : 0.05

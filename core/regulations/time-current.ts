@@ -5,7 +5,10 @@ import { fuseTimeS } from './fuses'
 export const INSTANTANEOUS_S = 0.1
 /** Longest that a test of overload runs, s. */
 export const HOUR_S = 3600
-/** Upper ends of the thermal band: within an hour at 1.45 In, within a minute at 2.55 In; BS EN 60898-1 Table 7, from memory. */
+/**
+ * Upper ends of the thermal band: within an hour at 1.45 In, within a minute at 2.55 In; BS EN 60898-1 Table
+ * 7, from memory.
+ */
 const HOUR_MULTIPLE = 1.45
 const MINUTE_MULTIPLE = 2.55
 const MINUTE_S = 60

@@ -24,7 +24,10 @@ export interface Shown {
   readonly shown: string
 }
 
-/** A multifunction tester put to each of these tests of a bay as it is built, one after the other: what its display shows, as somebody would write it. Tests that cannot be made show nothing. */
+/**
+ * A multifunction tester put to each of these tests of a bay as it is built, one after the other: what its
+ * display shows, as somebody would write it. Tests that cannot be made show nothing.
+ */
 export function* testBay(
   built: Rig,
   schedule: readonly ScheduleTest[],

@@ -11,7 +11,10 @@ const AT_BOARD: readonly string[] = ['irLN', 'irLE', 'irNE']
 /** Is this the key of a reading on such a sheet? Ze has kept its own. */
 export const isFormerKey = (key: string): boolean => AT_FURTHEST.includes(key) || AT_BOARD.includes(key)
 
-/** The point that a sheet of one circuit was measured at: the end of a radial or spur, half way round a ring; of a feed the board behind it. */
+/**
+ * The point that a sheet of one circuit was measured at: the end of a radial or spur, half way round a ring;
+ * of a feed the board behind it.
+ */
 function furthestPoint(circuit: Circuit, { boards }: Installation): string {
   const fed = boards.find(({ fedBy }) => fedBy === circuit.id)
   if (fed) return `${fed.id}main`
@@ -19,7 +22,10 @@ function furthestPoint(circuit: Circuit, { boards }: Installation): string {
   return pointId(circuit.id, isPlainRing ? Math.floor(circuit.points / 2) + 1 : circuit.points)
 }
 
-/** The key in the schedule of the circuit that is tested; as it is where it is one already, or no circuit is known. */
+/**
+ * The key in the schedule of the circuit that is tested; as it is where it is one already, or no circuit is
+ * known.
+ */
 export function presentKey(key: string, installation: Installation, tests: string | null): string {
   const circuit = installation.circuits.find(({ id }) => id === tests)
   if (!circuit || !isFormerKey(key)) return key

@@ -4,7 +4,10 @@ import type { Database } from 'better-sqlite3'
 
 const FILE_NAME = /^\d{4}_[a-z0-9_]+\.sql$/
 
-/** Brings a database up to the newest migration. Refuses to go on when its history is not the beginning of the files'. */
+/**
+ * Brings a database up to the newest migration. Refuses to go on when its history is not the beginning of the
+ * files'.
+ */
 export function migrate(db: Database, folder: string): void {
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT')
   const files = readdirSync(folder)

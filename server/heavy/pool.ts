@@ -11,11 +11,17 @@ const MOST_THREADS = 1
 /** So many may wait; more than that is told to come back. */
 const MOST_WAITING = 60
 
-/** The built worker lies beside the built server; without it, as in tests and on the command line, the work is done in place. */
+/**
+ * The built worker lies beside the built server; without it, as in tests and on the command line, the work is
+ * done in place.
+ */
 const workerFile = join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
 let pool: Piscina | undefined
 
-/** Runs one of the heavy functions away from the server's thread. An error in it reaches the caller; a thread that dies is replaced. */
+/**
+ * Runs one of the heavy functions away from the server's thread. An error in it reaches the caller; a thread
+ * that dies is replaced.
+ */
 export async function heavy<N extends Name>(
   name: N,
   ...args: Parameters<Heavy[N]>

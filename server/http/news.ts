@@ -8,7 +8,10 @@ export interface News {
   readonly writers: readonly string[]
 }
 
-/** Tells every open stream that something has changed; what, they ask for themselves, each with their own rights. */
+/**
+ * Tells every open stream that something has changed; what, they ask for themselves, each with their own
+ * rights.
+ */
 const bus = new EventEmitter().setMaxListeners(0)
 /** Many tablets save at once: one piece of news for all of them. */
 const GATHER_MS = 150

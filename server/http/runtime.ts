@@ -28,7 +28,10 @@ export function sessionSecret(): string {
   return secret
 }
 
-/** The line-based port for instruments on this machine: a thousand above the web port unless it is told or turned off. */
+/**
+ * The line-based port for instruments on this machine: a thousand above the web port unless it is told or
+ * turned off.
+ */
 export function streamPort(): { readonly port: number; readonly secret: string } | undefined {
   const told = process.env.NAKSHI_INSTRUMENT_PORT
   if (told === 'off') return undefined

@@ -59,7 +59,10 @@ type Rule = (actor: Person, thing: Belonging) => boolean
 const isOwn: Rule = (actor, { ownerId }) => actor.id === ownerId
 const marks: Rule = (actor) => may(actor, 'attempt.mark')
 
-/** Who may open or change one thing, in one table; the action in front says which roles come as far. What somebody may not open is not there for them. */
+/**
+ * Who may open or change one thing, in one table; the action in front says which roles come as far. What
+ * somebody may not open is not there for them.
+ */
 const OBJECT_RULES = {
   /** A sheet at work, and the bay of its task. */
   'work.open': ['work.own', isOwn],
@@ -96,7 +99,10 @@ export function mayWith(actor: Person, action: ObjectAction, thing: Belonging): 
   return may(actor, role) && rule(actor, thing)
 }
 
-/** The thing, if this person may do this to it; to anybody else it is not there. A role that never may is refused as such. */
+/**
+ * The thing, if this person may do this to it; to anybody else it is not there. A role that never may is
+ * refused as such.
+ */
 export function open<T>(
   actor: Person,
   action: ObjectAction,

@@ -99,7 +99,10 @@ export async function previewHunt(
   }
 }
 
-/** Sets a search for these apprentices: in the virtual bay, or in a real one where somebody has put the faults in. */
+/**
+ * Sets a search for these apprentices: in the virtual bay, or in a real one where somebody has put the faults
+ * in.
+ */
 export function plantHunt(
   { repos, now }: Context,
   actor: Person,

@@ -46,7 +46,10 @@ const ownHunt = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): 
 export const showHunt = (context: Context, actor: Person, id: number): HuntView =>
   huntView(ownHunt(context, actor, id), actor)
 
-/** One step of the search. In the virtual bay the reading is computed here, so that the fault never leaves the server. */
+/**
+ * One step of the search. In the virtual bay the reading is computed here, so that the fault never leaves the
+ * server.
+ */
 export function stepHunt(
   context: Context,
   actor: Person,

@@ -29,7 +29,10 @@ export interface StreamAnswer {
   readonly isNews: boolean
 }
 
-/** Takes one line of an instrument. Nothing is written without the code of the sheet, nothing live without permission; every line is answered. */
+/**
+ * Takes one line of an instrument. Nothing is written without the code of the sheet, nothing live without
+ * permission; every line is answered.
+ */
 export function takeStreamLine(context: Context, link: StreamLink, text: string): StreamAnswer {
   const no = (reason: string): StreamAnswer => ({ link, says: `NO ${reason}`, isNews: false })
   const ok = (isNews = false, next = link): StreamAnswer => ({ link: next, says: 'OK', isNews })

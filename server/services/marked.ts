@@ -10,7 +10,10 @@ import { assignmentFor } from './assignment'
 import { workOf } from './inspections'
 import { bayOf, readingMarks } from './test-sheet'
 
-/** Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its sheets change. */
+/**
+ * Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its
+ * sheets change.
+ */
 const MARKED = new WeakMap<
   Context['repos'],
   LRUCache<number, { readonly version: string; readonly marked: Marked }>

@@ -95,7 +95,10 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   }
 }
 
-/** What was decided shows as it was decided; before a decision as it is marked now. Only an inspection may still change until it is released. */
+/**
+ * What was decided shows as it was decided; before a decision as it is marked now. Only an inspection may
+ * still change until it is released.
+ */
 function shownMarks(
   context: Pick<Context, 'repos'>,
   attempt: Attempt,
@@ -106,7 +109,10 @@ function shownMarks(
   return attempt.stage === 'released' ? marked : { ...marked, work: workOf(context, attempt) }
 }
 
-/** A draft with its overrides by the keys of the marks that they stand beside: those of an earlier decision, or the present ones. */
+/**
+ * A draft with its overrides by the keys of the marks that they stand beside: those of an earlier decision,
+ * or the present ones.
+ */
 function draftOf(context: Pick<Context, 'repos'>, attempt: Attempt, { readings }: Marked): MarkingDraft {
   const draft = context.repos.decisions.draft(attempt.id)
   const keys = new Set(readings.map(({ reading }) => `reading.${reading}`))

@@ -90,7 +90,10 @@ export const savePaper = (
     theirs: () => showPapers(context, actor, id),
   })
 
-/** Signs a record by name and PIN, if nothing is missing and nothing fails. What is signed is kept with a hash of its content. */
+/**
+ * Signs a record by name and PIN, if nothing is missing and nothing fails. What is signed is kept with a hash
+ * of its content.
+ */
 export async function signPaper(
   context: Context,
   actor: Person,

@@ -198,7 +198,10 @@ const runFramework = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
     : []
 }
 
-/** Closes it as decided by part; it goes to the record, the apprentice sees it, and nothing of it changes any more. */
+/**
+ * Closes it as decided by part; it goes to the record, the apprentice sees it, and nothing of it changes any
+ * more.
+ */
 export function closeMeasurement(
   context: Context,
   actor: Person,

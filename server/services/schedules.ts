@@ -14,7 +14,10 @@ import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet
 import type { Context } from './context'
 import { Problem } from './problem'
 
-/** The schedule of an attempt as its assessor sees it: readings, bands, findings, the bay to diagnose, and questions about the group. */
+/**
+ * The schedule of an attempt as its assessor sees it: readings, bands, findings, the bay to diagnose, and
+ * questions about the group.
+ */
 export function showSchedule(context: Context, actor: Person, attemptId: number): ScheduleView {
   allow(actor, 'attempt.mark')
   const { repos } = context
@@ -83,7 +86,10 @@ function othersOf(context: Context, attempt: Attempt): GroupSheet[] {
     .map((other) => sheetOf(context, other))
 }
 
-/** Looks through a file of readings for a sheet; nothing is written. Only tests that are open at this stage are taken. */
+/**
+ * Looks through a file of readings for a sheet; nothing is written. Only tests that are open at this stage
+ * are taken.
+ */
 export function previewReadings(
   context: Context,
   actor: Person,

@@ -75,7 +75,8 @@ export async function changePassword(
   if (current === password) throw new Problem('passwordSame')
   const hash = await hashPassword(password)
   return repos.transaction(() => {
-    // Somebody who changed or reset it meanwhile was first: the password that was proved is no longer the present one.
+    // Somebody who changed or reset it meanwhile was first: the password that was proved is no longer the
+    // present one.
     if (repos.people.byId(actor.id)!.passwordHash !== stored.passwordHash) throw new Problem('signInWrong')
     repos.people.setPassword(actor.id, hash, false)
     repos.audit.add(now, actor.id, 'passwordChanged', `person ${actor.id}`)

@@ -18,7 +18,10 @@ function isRunOut({ repos, now }: Pick<Context, 'repos' | 'now'>, attempt: Attem
 export const inForce = (context: Context, attempt: Attempt): Attempt =>
   isRunOut(context, attempt) ? { ...attempt, stage: nextStage(attempt, 'expire') } : attempt
 
-/** The same before something is done: that the permission has run out is written down. The caller holds a transaction. */
+/**
+ * The same before something is done: that the permission has run out is written down. The caller holds a
+ * transaction.
+ */
 export function settled(context: Context, attempt: Attempt): Attempt {
   if (!isRunOut(context, attempt)) return attempt
   const { repos, now } = context

@@ -7,7 +7,10 @@ import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
 
-/** What each bay of an exercise needs laid out, and the whole session's cable on its drums. Worked from each variant. */
+/**
+ * What each bay of an exercise needs laid out, and the whole session's cable on its drums. Worked from each
+ * variant.
+ */
 export function showStores({ repos }: Context, actor: Person): StoresExercise[] {
   allow(actor, 'stores.see')
   return repos.exercises

@@ -56,7 +56,10 @@ export const readingMarks = (
   others: readonly OtherBay[] = [],
 ): readonly ReadingMark[] => judgedSheet(context, attempt, others).marks
 
-/** Everything that may stand on the sheet of this attempt: its tests, and what is written about them or about the sheet. */
+/**
+ * Everything that may stand on the sheet of this attempt: its tests, and what is written about them or about
+ * the sheet.
+ */
 export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string> {
   const tests = (bayOf(context, attempt)?.schedule ?? []).filter(
     ({ isAsked }) => isAsked || isWholeBoard(context, attempt),
@@ -78,7 +81,10 @@ export const askedKeys = (context: Repos, attempt: Attempt, dead: boolean): stri
     .filter((test) => test.isAsked && test.isDead === dead)
     .map(({ key }) => key)
 
-/** A code that stands on the page of an attempt, so that an instrument's bridge writes into the right sheet and no other. */
+/**
+ * A code that stands on the page of an attempt, so that an instrument's bridge writes into the right sheet
+ * and no other.
+ */
 export const pairingCode = (secret: string, attemptId: number): string =>
   createHmac('sha256', secret).update(`stream ${attemptId}`).digest('hex').slice(0, 6).toUpperCase()
 

@@ -25,7 +25,10 @@ export const saveWork = (context: Context, actor: Person, id: number, body: Work
     theirs: (attempt) => forApprentice(context, attempt),
   })
 
-/** Writes a sheet as it now stands, if nothing on it is locked at this stage, and when each reading came in. The caller has checked whose it is, and holds a transaction. */
+/**
+ * Writes a sheet as it now stands, if nothing on it is locked at this stage, and when each reading came in.
+ * The caller has checked whose it is, and holds a transaction.
+ */
 export function keepReadings(
   context: Context,
   attempt: Attempt,

@@ -270,7 +270,8 @@ describe('records', () => {
       'Labels, charts and notices',
     )
   })
-  // BS 7671:2018 Appendix 6, minor works form, from memory of its parts 1 to 5: description, earthing, circuit, results, declaration.
+  // BS 7671:2018 Appendix 6, minor works form, from memory of its parts 1 to 5: description, earthing,
+  // circuit, results, declaration.
   it('ask for everything that the model form asks for; one box left empty is named, and only that one', async () => {
     await tested()
     let at = 1

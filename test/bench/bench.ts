@@ -134,7 +134,8 @@ report(
   LIMITS.energiseMs,
 )
 
-// Every single cause of a whole sheet of six circuits with one odd reading, the long lead still in its bag; wanted: 300 ms.
+// Every single cause of a whole sheet of six circuits with one odd reading, the long lead still in its bag;
+// wanted: 300 ms.
 const sixBay = buildRig(six.installation, designOf(six), 'bench')!
 const sheet = new Map([
   ...predictAll(
@@ -224,7 +225,10 @@ async function scriptSize(base: string, signIn?: string): Promise<number> {
   return [...scripts.values()].reduce((sum, size) => sum + size, 0) / 1024
 }
 
-/** Longest frame while a length is typed in the builder's table, ms: the time between two animation frames at the 95th percentile. */
+/**
+ * Longest frame while a length is typed in the builder's table, ms: the time between two animation frames at
+ * the 95th percentile.
+ */
 async function framesWhileTyping(base: string): Promise<number> {
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -134,7 +134,8 @@ describe('what is live', () => {
     }
     const before = liveTerminals(borrowed, state)
     expect(before.some((ref) => ref.startsWith('c1p1.'))).toBe(false)
-    // Its neutral taken out of the bar, as somebody would who works on the first circuit: now the other lamp’s current has no way home.
+    // Its neutral taken out of the bar, as somebody would who works on the first circuit: now the other
+    // lamp’s current has no way home.
     const home = borrowed.wires.find(
       ({ from, to }) => [from, to].some((ref) => ref.startsWith('b1n')) && [from, to].includes('c1p1.N'),
     )!

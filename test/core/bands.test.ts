@@ -52,7 +52,8 @@ test('Zs stays Ze + (R1 + R2), and what the loop leaves after Ze is the limit of
         const readings = expectedAt(task)
         fc.pre(readings !== undefined)
         const [r1r2, zs] = [readings!.get('r1r2')!, readings!.get('zs')!]
-        // Tails, earthing conductor and the device's own contacts lie between: a small breaker has some tens of milliohms.
+        // Tails, earthing conductor and the device's own contacts lie between: a small breaker has some tens
+        // of milliohms.
         const tailsOhm = zs.value! - r1r2.value! - task.supply.zeOhm
         // The bonded pipe, 20 Ω to earth, lies beside the earth of the supply: Ze² ÷ (Ze + 20) less.
         const { zeOhm, arrangement } = task.supply

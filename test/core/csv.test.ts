@@ -42,7 +42,8 @@ test('any table that is written reads back as it was (RFC 4180)', () => {
   })
   fc.assert(
     fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 5 }), (rows) => {
-      // A cell that itself begins with a quote and a formula sign is the one thing the guard cannot tell from its own.
+      // A cell that itself begins with a quote and a formula sign is the one thing the guard cannot tell from
+      // its own.
       fc.pre(
         rows.flat().every((text) => !/^'[=+\-@\t\r]/.test(text)) &&
           rows.every((row) => row.some((text) => text !== '')),

@@ -60,7 +60,10 @@ export async function fillSignIn(page: Page, number: string, password: string): 
   await page.getByRole('button', { name: 'Sign in' }).click()
 }
 
-/** Chooses an entry of a list box, as somebody does: opens it, taps the entry, and looks whether it stands there. */
+/**
+ * Chooses an entry of a list box, as somebody does: opens it, taps the entry, and looks whether it stands
+ * there.
+ */
 export async function choose(page: Page, box: string, option: string): Promise<void> {
   const entry = page.getByRole('option', { name: option, exact: true }).filter({ visible: true })
   await expect(async () => {

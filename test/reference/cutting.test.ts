@@ -14,7 +14,10 @@ const objective = (problem: string): number => {
 }
 const pieces = (lengths: readonly number[]) => lengths.map((lengthMm, i) => ({ name: `p${i}`, lengthMm }))
 
-/** The fewest bars: x_i_b, piece i in bar b; y_b, bar b is used. A piece may stand in no bar of a higher number than its own, since bars are alike. */
+/**
+ * The fewest bars: x_i_b, piece i in bar b; y_b, bar b is used. A piece may stand in no bar of a higher
+ * number than its own, since bars are alike.
+ */
 function fewestBars(lengths: readonly number[]): number {
   const all = lengths.map((_, i) => i)
   const may = (i: number, b: number) => b <= i

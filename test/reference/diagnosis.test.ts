@@ -179,7 +179,8 @@ describe('no false alarm', () => {
 })
 
 describe('the next measurement', () => {
-  // Common practice, no source: a break is found by halving, so three measurements find one of the seven cpcs of a ring of six sockets.
+  // Common practice, no source: a break is found by halving, so three measurements find one of the seven cpcs
+  // of a ring of six sockets.
   it.each(['c1p2', 'c1p3', 'c1p6'])(
     'halves a ring’s cpc that is open at %s, dead, until one place is left',
     (point) => {

@@ -6,7 +6,10 @@ import { expect, test } from 'vitest'
 import { dropShare } from '#core/design/limits/limits'
 import { aTask } from '../support/task'
 
-/** Largest drop of a chain of `segments` resistances of 1 Ω in all, fed at one end or at both, 1 A taken in all by the nodes given. */
+/**
+ * Largest drop of a chain of `segments` resistances of 1 Ω in all, fed at one end or at both, 1 A taken in
+ * all by the nodes given.
+ */
 function worstDrop(segments: number, taken: ReadonlyMap<number, number>, isFedAtBothEnds: boolean): number {
   const ohm = 1 / segments
   const drop = new Float64Array(segments + 1)

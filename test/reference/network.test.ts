@@ -40,7 +40,10 @@ interface Case {
   readonly formula?: readonly [string, number]
 }
 
-/** A ring of 1.5/1.0-like legs, 30 m all round, cross-connected line to cpc; 1 A driven in at socket k reads (r1 + r2)/4. */
+/**
+ * A ring of 1.5/1.0-like legs, 30 m all round, cross-connected line to cpc; 1 A driven in at socket k reads
+ * (r1 + r2)/4.
+ */
 const crossConnected = (k: number): Case => {
   const [r1, r2, sockets] = [0.3, 0.3, 5]
   const legs = range(sockets + 1)
@@ -321,7 +324,8 @@ describe('the solver and ngspice agree', () => {
       agree(solved.ampere(element), exported.get(`i(${ammeter})`)!, `I through ${element}, exported`)
   })
 
-  // On-Site Guide 10.3.2, from memory: after cross-connection each socket of a ring with equal legs reads (r1 + r2)/4.
+  // On-Site Guide 10.3.2, from memory: after cross-connection each socket of a ring with equal legs reads (r1
+  // + r2)/4.
   it.each([1, 3, 5])('a ring of 0.3 + 0.3 Ω reads 0.15 Ω at socket %i', (k) => {
     const solved = solve({ hertz: 0, elements: crossConnected(k).elements })
     if (!solved.ok) throw new Error(solved.name)

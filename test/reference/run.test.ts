@@ -20,7 +20,10 @@ import { FORMER, offset, run, straight } from '../support/run'
 
 const bridge: Detour = { kind: 'bridge', atMm: 300, heightMm: 50, angleDeg: 45, towards: 'out', flatMm: 120 }
 
-/** Length along a polyline whose corners are rounded to a radius, sampled point by point; knows nothing of tangents or gains. */
+/**
+ * Length along a polyline whose corners are rounded to a radius, sampled point by point; knows nothing of
+ * tangents or gains.
+ */
 function sampledLength(corners: readonly Vector[], radius: number): number {
   const points: Vector[] = [corners[0]!]
   for (let i = 1; i < corners.length - 1; i += 1) {

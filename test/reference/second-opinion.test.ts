@@ -9,7 +9,8 @@ import type { Task } from '#core/design/model/task'
 import { tasks } from '../support/arbitrary'
 import { worked } from '../support/task'
 
-// One line a size: csa, cpc of flat cable, mΩ/m of the size, mV/A/m, then ratings: flat C 100 101 102 103 A, conduit B A.
+// One line a size: csa, cpc of flat cable, mΩ/m of the size, mV/A/m, then ratings: flat C 100 101 102 103 A,
+// conduit B A.
 const SHEET = `
 1    1    18.10  44   16 13 10.5 13 8    11.5  13.5 11
 1.5  1    12.10  29   20 16 13   16 10   14.5  17.5 14.5
@@ -103,7 +104,10 @@ class Ambiguous extends Error {}
 const cpcArea = (task: Task, csa: number, flatCpc: number) =>
   task.cable.kind === 'flat-twin-earth' ? flatCpc : csa
 
-/** Adiabatic: I²t for a tenth of a second, or class 3 let-through at 3 kA in proportion (BS EN 60898-1 Annex ZA, from memory); k = 115. */
+/**
+ * Adiabatic: I²t for a tenth of a second, or class 3 let-through at 3 kA in proportion (BS EN 60898-1 Annex
+ * ZA, from memory); k = 115.
+ */
 function neededCpc(task: Task, rating: number, zs: number): number {
   const amps = 230 / zs
   const trips = { B: 5, C: 10, D: 20 }[task.device.curve!] * rating

@@ -87,7 +87,8 @@ test.each([
   expect(pairOhmPerM(size) * 1e3).toBeCloseTo(milliohm, 6)
 })
 
-// BS EN 60228 gives resistance by area with copper at 58 MS/m; strand lay and tinning allow up to some per cent more.
+// BS EN 60228 gives resistance by area with copper at 58 MS/m; strand lay and tinning allow up to some per
+// cent more.
 test('conductor resistances follow the resistivity of copper, 17.241 nΩm (IEC 60028)', () => {
   for (const [area, ohm] of Object.entries(COPPER_OHM_PER_M)) {
     const solid = 17.241e-9 / (Number(area) * 1e-6)
@@ -96,7 +97,8 @@ test('conductor resistances follow the resistivity of copper, 17.241 nΩm (IEC 6
   }
 })
 
-// The volt drop column is both conductors at operating temperature: 2 × r × (234.5 + θ) ÷ 254.5 (BS EN 60228), printed to two figures;
+// The volt drop column is both conductors at operating temperature: 2 × r × (234.5 + θ) ÷ 254.5 (BS EN
+// 60228), printed to two figures;
 // reactance adds a little from 25 mm² upward, and mineral conductors are made a little fuller.
 test('mV/A/m equals twice the hot conductor resistance to the printed figures; √3 ÷ 2 of it for three phases', () => {
   for (const cable of Object.values(CABLES)) {

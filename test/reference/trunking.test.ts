@@ -38,7 +38,10 @@ const trunking = (straights: readonly Straight[], parts: Partial<ContainmentRun>
 })
 
 type P = readonly [number, number]
-/** The corners of every piece of a flat run of this width: its two sides as lines beside the centre line, brought to meet at the corners, square at the ends. */
+/**
+ * The corners of every piece of a flat run of this width: its two sides as lines beside the centre line,
+ * brought to meet at the corners, square at the ends.
+ */
 function outlines(points: readonly P[], width: number): P[][] {
   const legs = points.slice(1).map((b, i) => {
     const a = points[i]!

@@ -102,7 +102,8 @@ test('expected readings of the first design: bands hold the value, limits come f
   const task = aTask()
   const readings = expectedByKind(task)
   const continuity = readings.get('r1r2')!
-  // Of the larger of both: 9 % for length (± 5 %), air (10 K, ± 4 %) and ohmmeter (± 2 %) together, and 0.03 Ω of digits.
+  // Of the larger of both: 9 % for length (± 5 %), air (10 K, ± 4 %) and ohmmeter (± 2 %) together, and 0.03
+  // Ω of digits.
   expect(continuity.low).toBeCloseTo((0.41496 - 0.03) / 1.09, 4)
   expect(continuity.high).toBeCloseTo((0.41496 + 0.03) / 0.91, 4)
   // Beside Ze and R1 + R2 the bay's own tails: 2 × 1.2 m of 25 mm² and 1.2 m of 16 mm² twice, about 0.007 Ω.
@@ -115,7 +116,8 @@ test('expected readings of the first design: bands hold the value, limits come f
 })
 
 test('the same run in every way of laying it: a hotter, more crowded route never takes a smaller conductor', () => {
-  // 20 A device, 2.5 mm² carries: C 27, 102 21, A 20, 101 17, 103 13.5 (Table 4D5). Ambient and grouping divide it further.
+  // 20 A device, 2.5 mm² carries: C 27, 102 21, A 20, 101 17, 103 13.5 (Table 4D5). Ambient and grouping
+  // divide it further.
   const laid = (method: 'C' | '102' | '101' | '103', ambientC: number, circuits: number) => {
     const design = workTask(
       aTask({

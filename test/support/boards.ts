@@ -34,7 +34,10 @@ const FINALS = (Object.keys(CIRCUIT_TEMPLATES) as (keyof typeof CIRCUIT_TEMPLATE
   .map(fromTemplate)
 const FEED: Circuit = { ...fromTemplate('Feed to a board'), use: 'distribution', load: { basis: 'board' } }
 
-/** Boards as a workshop sets them: a three-phase board with some of every kind of circuit, and a second board behind a feed, TN or TT. */
+/**
+ * Boards as a workshop sets them: a three-phase board with some of every kind of circuit, and a second board
+ * behind a feed, TN or TT.
+ */
 export const boards: fc.Arbitrary<Assignment> = fc
   .record({
     picks: fc.array(fc.nat(FINALS.length - 1), { minLength: 1, maxLength: 5 }),

@@ -4,7 +4,10 @@ import { predict, type Outcomes } from '#core/testing/expected/predict'
 import type { Outcome } from '#core/testing/kinds/kind'
 import type { Rig } from '#core/bay/model/rig'
 
-/** A whole sheet as a careful person would take it from this bay: instrument error, cut lengths and workshop air scattered as they are. */
+/**
+ * A whole sheet as a careful person would take it from this bay: instrument error, cut lengths and workshop
+ * air scattered as they are.
+ */
 export function measure(built: Rig, asMeant: Rig, seed: number): Outcomes {
   const random = randomNormal.source(randomLcg(seed / 1e6))(0, 1)
   const air = 1 + 0.012 * Math.max(-2, Math.min(2, random()))

@@ -7,7 +7,10 @@ import type { Colour, Rig, TerminalRef } from '#core/bay/model/rig'
 import { terminalNameOf } from '#core/bay/model/terminals'
 import { COLOUR_VAR } from '~/texts/bay'
 
-/** The bay as it is wired, from the model: boards and intake on the left, points on the right, conductors in their channels. */
+/**
+ * The bay as it is wired, from the model: boards and intake on the left, points on the right, conductors in
+ * their channels.
+ */
 const props = defineProps<{
   layout: BayLayout
   rig: Rig

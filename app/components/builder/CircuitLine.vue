@@ -4,7 +4,10 @@ import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
 import { formatNumber } from '#core/units/format'
 
-/** A circuit's own piece of the single-line diagram, in the row where it is typed: bar, device, cable, limits used. */
+/**
+ * A circuit's own piece of the single-line diagram, in the row where it is typed: bar, device, cable, limits
+ * used.
+ */
 const props = defineProps<{
   design: CircuitDesign | undefined
   depth: number

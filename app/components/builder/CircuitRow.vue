@@ -6,7 +6,10 @@ import { CIRCUIT_BOXES, type CircuitField } from '#core/exercise/form/fields'
 import { CIRCUIT_NAME } from '~/texts/builder'
 import { BASIS_NAME, CABLE_SHORT, FAMILY_SHORT, USE_SHORT } from '~/texts/names'
 
-/** One circuit in the table: what is typed on the left, what follows from it on the right, and any words under it. */
+/**
+ * One circuit in the table: what is typed on the left, what follows from it on the right, and any words under
+ * it.
+ */
 const props = defineProps<{
   id: string
   row: Readonly<Record<string, string>>

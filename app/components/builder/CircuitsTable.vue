@@ -12,7 +12,10 @@ import {
   type CircuitTemplate,
 } from '#core/exercise/form/rows'
 
-/** The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `shown` is what the words under the rows go by. */
+/**
+ * The boards and circuits of an exercise as one table, typed on the left and drawn on the right; `shown` is
+ * what the words under the rows go by.
+ */
 const props = defineProps<{
   form: ExerciseForm
   rows: Readonly<Record<string, Readonly<Record<string, string>>>>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** One cell of the circuits table: a bare box or list, so that a whole board can be typed without leaving the keyboard. */
+/**
+ * One cell of the circuits table: a bare box or list, so that a whole board can be typed without leaving the
+ * keyboard.
+ */
 const props = defineProps<{
   id: string
   field: string

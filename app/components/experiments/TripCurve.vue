@@ -4,7 +4,10 @@ import { openingBand } from '#core/bay/protection/band'
 import type { Device } from '#core/regulations/devices'
 import { formatDuration } from '#core/units/format'
 
-/** Opening time over current, log by log: the band of its kind, a device in the middle of it, and a point that can be moved. */
+/**
+ * Opening time over current, log by log: the band of its kind, a device in the middle of it, and a point that
+ * can be moved.
+ */
 const props = defineProps<{ device: Device; ratingA: number; currentA: number }>()
 const W = 620
 const H = 330

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A picture with rings where something is to be seen; a tap sets one, a tap on a ring takes it away. Kept as shares of the picture. */
+/**
+ * A picture with rings where something is to be seen; a tap sets one, a tap on a ring takes it away. Kept as
+ * shares of the picture.
+ */
 const props = defineProps<{ hash: string; spots: string; locked: boolean; name: string }>()
 const emit = defineEmits<{ mark: [spots: string]; remove: [] }>()
 const NEAR = 0.05

@@ -7,7 +7,10 @@ import type { ScopeNames } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 import { VERDICT_WORDS, becauseOf, overrideOf, theirs } from '~/texts/marks'
 
-/** Every design step of a sheet, circuit by circuit: what was written, what was worked, the verdict and its reason. */
+/**
+ * Every design step of a sheet, circuit by circuit: what was written, what was worked, the verdict and its
+ * reason.
+ */
 const props = defineProps<{
   marks: readonly StepMark[]
   overrides: readonly Override[]

@@ -4,7 +4,10 @@ import { routeOf } from '#core/containment/route'
 import { isInContainment } from '#core/containment/from-circuit'
 import type { StoredExercise } from '#schemas/views'
 
-/** Gives the route of a run to a circuit of a draft: length, the worst section between draw points, and how many circuits share it, which the design groups by. */
+/**
+ * Gives the route of a run to a circuit of a draft: length, the worst section between draw points, and how
+ * many circuits share it, which the design groups by.
+ */
 const props = defineProps<{ sheet: RunSheet }>()
 const { call } = useApi()
 const { data: exercises } = useExercises()

@@ -5,7 +5,10 @@ import type { RunSheet } from '#core/containment/form'
 import type { Pull } from '#core/containment/draw'
 import { PULL_NAME } from '#words/containment'
 
-/** What follows from a run beside its bends: draw points and pull, fill, supports, expansion; and cables that run on surfaces and through joists. */
+/**
+ * What follows from a run beside its bends: draw points and pull, fill, supports, expansion; and cables that
+ * run on surfaces and through joists.
+ */
 const props = defineProps<{
   sheet: RunSheet
   sections: readonly {

@@ -4,7 +4,10 @@ import { AXES, directionsOf, dot, type Vector } from '#core/containment/geometry
 import type { RunProblem } from '#core/containment/run-problem'
 import type { ContainmentRun, Former } from '#core/containment/containment-run'
 
-/** The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles, dimensions, problems. Measured corners are drawn over it. */
+/**
+ * The run on its wall: corners are dragged along their straight and snap to ten millimetres; saddles,
+ * dimensions, problems. Measured corners are drawn over it.
+ */
 const props = defineProps<{
   run: ContainmentRun
   former: Former

@@ -4,7 +4,10 @@ import type { Mitre } from '#core/containment/mitre'
 import type { Tube } from '#core/containment/tubes'
 import { DIRECTION_NAME } from '#words/containment'
 
-/** What lies on the bench while trunking is cut: each piece with its long and short side and the angle of every cut. */
+/**
+ * What lies on the bench while trunking is cut: each piece with its long and short side and the angle of
+ * every cut.
+ */
 const props = defineProps<{ run: ContainmentRun; pieces: readonly Tube[] }>()
 const WIDTH = 760
 const DEEP = 34
@@ -16,7 +19,8 @@ const drawn = computed(() =>
   props.pieces.map((piece) => {
     const [start, end] = piece.mitres
     const top = (start ?? end)?.longSide
-    // The long side of the first cut lies on top; of the second on top, below, or, cut the other way across, not in this view.
+    // The long side of the first cut lies on top; of the second on top, below, or, cut the other way across,
+    // not in this view.
     const isSeen = end && top && (end.longSide === top || end.longSide === OPPOSITE[top])
     const [a, c] = [0, slant(start)]
     const far = slant(end)

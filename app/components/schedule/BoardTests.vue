@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { BoardView } from '#schemas/schedule-views'
 
-/** The schedule of a whole board at one stage: at the bay one test after the other, at the desk as a grid; the same boxes. */
+/**
+ * The schedule of a whole board at one stage: at the bay one test after the other, at the desk as a grid; the
+ * same boxes.
+ */
 const props = defineProps<{
   board: BoardView
   attempt: number

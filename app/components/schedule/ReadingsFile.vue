@@ -2,7 +2,10 @@
 import { readingText } from '#words/testing'
 import type { ReadCsvReadings } from '#schemas/readings-csv'
 
-/** Brings readings in from a CSV file: shown first, with what is there already and what cannot be taken; nothing is written before somebody says so. */
+/**
+ * Brings readings in from a CSV file: shown first, with what is there already and what cannot be taken;
+ * nothing is written before somebody says so.
+ */
 const props = defineProps<{ open: boolean; attempt: number; read: (key: string) => string }>()
 const emit = defineEmits<{
   close: []

@@ -5,7 +5,10 @@ import { readingText } from '#words/testing'
 import { QUANTITIES } from '#core/units/quantity'
 import type { TestView } from '#schemas/schedule-views'
 
-/** The whole schedule of a stage at once, for the keyboard: a row for each circuit, its furthest point in front, its other points on request. */
+/**
+ * The whole schedule of a stage at once, for the keyboard: a row for each circuit, its furthest point in
+ * front, its other points on request.
+ */
 const props = defineProps<{
   tests: ReturnType<typeof useBoardTests>
   read: (key: string) => string

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { BoardView } from '#schemas/schedule-views'
 
-/** With which instrument, leads nulled or not, and from where readings come: by hand, from a file, from an instrument on this machine. */
+/**
+ * With which instrument, leads nulled or not, and from where readings come: by hand, from a file, from an
+ * instrument on this machine.
+ */
 const props = defineProps<{
   board: BoardView
   attempt: number

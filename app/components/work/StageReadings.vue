@@ -3,7 +3,10 @@ import { isDead } from '#core/testing/kinds/kinds'
 import { whyKey } from '#core/testing/readings'
 import type { WorkView } from '#schemas/views'
 
-/** The boxes for the readings of one stage: a schedule where a whole board is tested, else one row for each reading. */
+/**
+ * The boxes for the readings of one stage: a schedule where a whole board is tested, else one row for each
+ * reading.
+ */
 const props = defineProps<{
   view: WorkView
   stage: 'dead' | 'live'

@@ -2,7 +2,10 @@
 import { GRADES, ITEM_GROUPS, type InspectionItem } from '#core/inspection/items'
 import { GROUP_NAME } from '#words/inspection'
 
-/** Looking before testing: every terminal group, bar, blank, label and accessory of this bay, graded, with remarks, torque and pictures. */
+/**
+ * Looking before testing: every terminal group, bar, blank, label and accessory of this bay, graded, with
+ * remarks, torque and pictures.
+ */
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const inspection = useInspection(id)

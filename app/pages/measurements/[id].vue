@@ -7,7 +7,10 @@ import { runVerdicts } from '#core/containment/parts-met'
 import { DIRECTION_NAME, patternSentence } from '#words/containment'
 import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-views'
 
-/** Measuring a run at the bay: two taps for what is off, or what the tape says; drawn exaggerated, and told what one cause may be behind it. */
+/**
+ * Measuring a run at the bay: two taps for what is off, or what the tape says; drawn exaggerated, and told
+ * what one cause may be behind it.
+ */
 definePageMeta({ layout: 'bay', roles: ['instructor', 'assessor', 'apprentice'] })
 const id = Number(useRoute().params.id)
 const { call } = useApi()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { RecordKind } from '#core/testing/records/record-shape'
 
-/** Records of a tested board: schedule of results, minor works record, installation record, labels. Signed once they are complete. */
+/**
+ * Records of a tested board: schedule of results, minor works record, installation record, labels. Signed
+ * once they are complete.
+ */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const papers = usePapers(id)

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { HuntHome, PlantBay, PlantPreviewView } from '#schemas/hunt-views'
 
-/** Planting faults: chosen by what they teach, computed before anybody looks for them, set for apprentices in the virtual or a real bay. */
+/**
+ * Planting faults: chosen by what they teach, computed before anybody looks for them, set for apprentices in
+ * the virtual or a real bay.
+ */
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const { call } = useApi()
 const { data: home, problem, refresh } = useServer<HuntHome>(() => 'hunts')

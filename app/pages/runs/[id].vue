@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { PersonView } from '#schemas/views'
 
-/** A run of conduit: dimensions and drawing side by side, below what follows from them for the bench, the stores and the wall. */
+/**
+ * A run of conduit: dimensions and drawing side by side, below what follows from them for the bench, the
+ * stores and the wall.
+ */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor', 'technician'] })
 const id = Number(useRoute().params.id)
 const run = useRun(id)

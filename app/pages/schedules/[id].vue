@@ -4,7 +4,10 @@ import type { Finding } from '#core/findings/finding'
 import { findingSentence, itemName } from '#words/findings/findings'
 import type { ScheduleView } from '#schemas/schedule-views'
 
-/** A whole board as its assessor reads it: what stands out, every reading on its band, and what may be behind it. */
+/**
+ * A whole board as its assessor reads it: what stands out, every reading on its band, and what may be behind
+ * it.
+ */
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const { data: view, problem, refresh } = useServer<ScheduleView>(() => `schedules/${id}`)

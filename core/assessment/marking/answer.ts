@@ -2,7 +2,10 @@ import { STEP_KINDS } from '../../design/model/step-kinds'
 import type { NodeKey, StepKey } from '../../design/model/step-keys'
 import { parseQuantity, type ParsedQuantity } from '../../units/parse'
 
-/** Answers as typed, by circuit or board and step. Text is kept as it was typed; reading it is always repeated from the text. */
+/**
+ * Answers as typed, by circuit or board and step. Text is kept as it was typed; reading it is always repeated
+ * from the text.
+ */
 export type Answers = Readonly<Partial<Record<NodeKey, string>>>
 
 const NONE = /^(none|no|not needed|0)$/i

@@ -38,7 +38,10 @@ export interface StepMark {
   readonly outOf: number
 }
 
-/** Marks one answer: by the worked design, by the person's own figures, by what else is sound, else with the likely slip. */
+/**
+ * Marks one answer: by the worked design, by the person's own figures, by what else is sound, else with the
+ * likely slip.
+ */
 export function markStep<T extends Task | BoardTask>(
   step: Step<T>,
   place: MarkingPlace<T>,
@@ -171,7 +174,10 @@ function followsFrom<T extends Task | BoardTask>(
   return agrees(step, answer, nearest, rounding)
 }
 
-/** No protection where a rule asks for it, a fault that is not cleared, a device that cannot break the fault: engineering errors that end the argument. */
+/**
+ * No protection where a rule asks for it, a fault that is not cleared, a device that cannot break the fault:
+ * engineering errors that end the argument.
+ */
 const CRITICAL_ERRORS: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'residualMissing',
   'residualTooLarge',

@@ -3,7 +3,10 @@ import type { StepKey } from '../../design/model/step-keys'
 import type { Task } from '../../design/model/task'
 import type { Assignment } from '../../exercise/assignment'
 
-/** What somebody wrote so far in one circuit or board, SI, and how far rounding may have moved each calculated value. */
+/**
+ * What somebody wrote so far in one circuit or board, SI, and how far rounding may have moved each calculated
+ * value.
+ */
 export interface OwnFigures {
   readonly values: Partial<Record<StepKey, number>>
   readonly halfDigits: Partial<Record<StepKey, number>>

@@ -43,7 +43,10 @@ interface Item {
   readonly findings: readonly Finding[]
 }
 
-/** Adds up marks and criteria from proposed verdicts and overrides. An override removes what was critical about its item. */
+/**
+ * Adds up marks and criteria from proposed verdicts and overrides. An override removes what was critical
+ * about its item.
+ */
 export function propose(
   marked: Marked,
   criteria: readonly Criterion[],

@@ -17,7 +17,10 @@ export interface TypedNumber {
 export const isNear = (a: number, b: number, relative: number): boolean =>
   Math.abs(a - b) <= relative * Math.max(Math.abs(a), Math.abs(b))
 
-/** Does the typed answer agree with the expected value, given how the step's value comes about? `rounding` is the policy for calculated steps. */
+/**
+ * Does the typed answer agree with the expected value, given how the step's value comes about? `rounding` is
+ * the policy for calculated steps.
+ */
 export function agrees(
   step: Pick<Step<never>, 'kind' | 'tolerance'>,
   typed: TypedNumber,

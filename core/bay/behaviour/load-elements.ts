@@ -82,7 +82,10 @@ function loadItself(
   }
 }
 
-/** Running: the power at its power factor. Starting: so many times the current, mostly reactive. To direct current only the winding shows. */
+/**
+ * Running: the power at its power factor. Starting: so many times the current, mostly reactive. To direct
+ * current only the winding shows.
+ */
 function motorOhm(
   resistance: number,
   { powerFactor, startMultiple }: Extract<LoadKind, { kind: 'motor' }>,

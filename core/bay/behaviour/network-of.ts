@@ -30,7 +30,10 @@ export interface NetworkOptions {
 
 export const MAINS: NetworkOptions = { hertz: 50, conductorC: 20, add: [] }
 
-/** The bay as a network, every contact present and open where it is open, so that the same rig always has the same plan. Of a checked rig. */
+/**
+ * The bay as a network, every contact present and open where it is open, so that the same rig always has the
+ * same plan. Of a checked rig.
+ */
 export function networkOf(
   rig: Rig,
   state: BayState,

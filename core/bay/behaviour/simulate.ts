@@ -161,7 +161,10 @@ function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 's
   }
 }
 
-/** Notes loads that came on, went off or are harmed since the last solution, and motors that run up or have lost their voltage. */
+/**
+ * Notes loads that came on, went off or are harmed since the last solution, and motors that run up or have
+ * lost their voltage.
+ */
 function settleLoads(course: Course, solved: Solved): void {
   const { rig, state, ratedV, nowS: atS, before, happenings } = course
   const readings = new Map(watchLoads(rig, state, solved, ratedV).map((reading) => [reading.part, reading]))

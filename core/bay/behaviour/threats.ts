@@ -69,7 +69,10 @@ function plugFuseThreat({ plugFuseA }: DevicePart, ampere: number, { overcurrent
   return opensS < Infinity ? { cause: 'plugFuse', opensS, ampere } : undefined
 }
 
-/** Stated simplification: an arc is declared in the rig, and every arc of a bay is this device's if it carries the current. */
+/**
+ * Stated simplification: an arc is declared in the rig, and every arc of a bay is this device's if it carries
+ * the current.
+ */
 function arcThreat(rig: Rig, { detectsArcs }: DevicePart, ampere: number, solved: Solved): One {
   if (!detectsArcs) return undefined
   const arcs = rig.wires.filter(({ isArcing }) => isArcing).map(({ id }) => magnitude(solved.ampere(id)))

@@ -2,7 +2,10 @@ import type { DevicePart } from '../model/rig'
 import type { TripCause } from './happenings'
 import { CAUSES, type Threat } from './threats'
 
-/** From here on a latch has let go and the device opens, whatever the current does then: a share of its opening time. */
+/**
+ * From here on a latch has let go and the device opens, whatever the current does then: a share of its
+ * opening time.
+ */
 const COMMITTED = 0.5
 /** An hour stands for "does not open". */
 const LONGEST_S = 7200
@@ -27,7 +30,10 @@ export interface Due {
 export class TripProgress {
   readonly #known = new Map<string, Progress>()
 
-  /** What this device is due to open for under these threats, s from the start; what no longer threatens it is forgotten unless its latch has let go. */
+  /**
+   * What this device is due to open for under these threats, s from the start; what no longer threatens it is
+   * forgotten unless its latch has let go.
+   */
   meet(device: DevicePart, threats: readonly Threat[], nowS: number): Due[] {
     return CAUSES.flatMap((cause): Due[] => {
       const key = keyOf(device, cause)

@@ -7,7 +7,10 @@ import type { BayState } from './state'
 /** A load works down to this share of its voltage, and is harmed above that; common practice, no source. */
 const WORKS_FROM = 0.3
 const HARMED_FROM = 1.15
-/** A conductor is spoken of as live above this, V; BS 7671 upper limit of extra-low voltage to earth as touch limit. */
+/**
+ * A conductor is spoken of as live above this, V; BS 7671 upper limit of extra-low voltage to earth as touch
+ * limit.
+ */
 export const LIVE_V = 50
 
 export interface LoadReading {

@@ -13,7 +13,10 @@ const LINES: readonly Line[] = ['L1', 'L2', 'L3']
 /** Conductor to an electrode of a board's own. */
 const TO_ELECTRODE = { areaMm2: 16, lengthM: 3 } as const
 
-/** A board with main switch, residual sections, bars and the circuits behind it; returns what feeds the boards beyond. */
+/**
+ * A board with main switch, residual sections, bars and the circuits behind it; returns what feeds the boards
+ * beyond.
+ */
 export function buildBoard(
   draft: Draft,
   installation: Installation,

@@ -23,7 +23,10 @@ const LEAST_OHM = 1e-3
 const TAILS_M = 1.2
 /** A water pipe in the ground; common practice, no source. */
 const PIPE_OHM = 20
-/** Where the earth is an electrode, a bonded pipe that reached the ground would decide Zs: it comes in as plastic unless a task says otherwise, Ω. */
+/**
+ * Where the earth is an electrode, a bonded pipe that reached the ground would decide Zs: it comes in as
+ * plastic unless a task says otherwise, Ω.
+ */
 const PLASTIC_PIPE_OHM = 1e6
 /** Largest conductor that the bay's own terminals take, mm². */
 const LARGEST_MM2 = 35

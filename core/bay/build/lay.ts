@@ -10,7 +10,10 @@ export type LaidEnds = readonly [
   share?: number,
 ]
 
-/** Lays one leg: the circuit's conductors from terminal to terminal, over so many metres; `lineIndex` says which line. */
+/**
+ * Lays one leg: the circuit's conductors from terminal to terminal, over so many metres; `lineIndex` says
+ * which line.
+ */
 export type Lay = (ends: readonly LaidEnds[], lengthM: number, lineIndex?: number) => void
 
 /** A circuit while its points are being put in. */

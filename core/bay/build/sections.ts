@@ -16,7 +16,10 @@ export interface Section {
 }
 
 export interface Sections {
-  /** The section of a circuit that shares an RCD; undefined for one that stands on the main switch or brings its own. */
+  /**
+   * The section of a circuit that shares an RCD; undefined for one that stands on the main switch or brings
+   * its own.
+   */
   readonly sharedBy: (worked: WorkedCircuit) => Section | undefined
   /** The bar of the others; null where every circuit shares. */
   readonly plainBar: string | null

@@ -34,7 +34,10 @@ function colourDifference(want: Wire, is: Wire): Difference[] {
   ]
 }
 
-/** Green-and-yellow where it is not protective, or the other way round, can hurt; another line's colour is order. */
+/**
+ * Green-and-yellow where it is not protective, or the other way round, can hurt; another line's colour is
+ * order.
+ */
 function colourSeriousness(want: Wire, is: Wire): Seriousness {
   if ((is.colour === 'green-and-yellow') !== (want.colour === 'green-and-yellow')) return 'critical'
   return roleOf(is) === roleOf(want) ? 'note' : 'fault'

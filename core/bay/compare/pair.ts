@@ -52,7 +52,10 @@ function sharedEnd({ want, is }: Pair): string | undefined {
   return [want.a, want.b].find((end) => is.a === end || is.b === end)
 }
 
-/** The same part or a bar is likelier to be where a conductor was meant to go than some other place; below 0 they share no end. */
+/**
+ * The same part or a bar is likelier to be where a conductor was meant to go than some other place; below 0
+ * they share no end.
+ */
 function closeness({ want, is }: Pair, parts: PartIndex): number {
   const kept = sharedEnd({ want, is })
   if (kept === undefined) return -1

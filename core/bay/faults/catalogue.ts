@@ -8,7 +8,10 @@ import { SWAPPED_FAULTS } from './swapped'
 import { PLACE_FAULTS } from './wrong-place'
 import { THING_FAULTS } from './wrong-thing'
 
-/** Every fault that is made by changing the rig, group by group. Bench slips are settings of an instrument, not faults of a bay. */
+/**
+ * Every fault that is made by changing the rig, group by group. Bench slips are settings of an instrument,
+ * not faults of a bay.
+ */
 export const FAULT_KINDS: readonly FaultKind[] = [
   ...OPEN_FAULTS,
   ...RESISTANCE_FAULTS,
@@ -25,7 +28,10 @@ const BY_CODE = new Map(FAULT_KINDS.map((kind) => [kind.code, kind]))
 export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] =>
   FAULT_KINDS.flatMap((kind) => kind.places(rig).map((place) => ({ kind, place })))
 
-/** The rig with these faults, one after the other. A fault that has no such place in what is left is told by its code. */
+/**
+ * The rig with these faults, one after the other. A fault that has no such place in what is left is told by
+ * its code.
+ */
 export function applyFaults(
   rig: Rig,
   faults: readonly Fault[],

@@ -36,7 +36,10 @@ export function exchanged(ref: TerminalRef, a: TerminalRef, b: TerminalRef): Ter
   return ref === b ? a : ref
 }
 
-/** Everything at one terminal goes to the other, and the other way round; only conductors of these wires if they are named. */
+/**
+ * Everything at one terminal goes to the other, and the other way round; only conductors of these wires if
+ * they are named.
+ */
 export function swapTerminals(rig: Rig, a: TerminalRef, b: TerminalRef, only?: ReadonlySet<string>): Rig {
   const swapped = (ref: TerminalRef) => exchanged(ref, a, b)
   return {

@@ -31,7 +31,10 @@ function rings(rig: Rig): string[] {
 const startsOf = (rig: Rig, circuit: string) =>
   circuitWires(rig).filter((wire) => circuitOf(rig, wire) === circuit && boardEnd(rig, wire))
 
-/** Lines of a circuit with the neutrals beside them at its board, leg by leg; none where either has been left out or moved away. */
+/**
+ * Lines of a circuit with the neutrals beside them at its board, leg by leg; none where either has been left
+ * out or moved away.
+ */
 function legsAtBoard(rig: Rig, circuit: string): { readonly line: Wire; readonly neutral: Wire }[] {
   const starts = startsOf(rig, circuit)
   const neutrals = starts.filter((wire) => conductorOf(wire) === 'neutral')

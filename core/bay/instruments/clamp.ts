@@ -15,7 +15,10 @@ const SCALE: Scale = {
   accuracy: { relative: 0.02, digits: 5 },
 }
 
-/** Clamp around these conductors together, A: one shows its current, line and neutral together what does not come back. */
+/**
+ * Clamp around these conductors together, A: one shows its current, line and neutral together what does not
+ * come back.
+ */
 export function readClamp(bench: Bench, wires: readonly string[], error = 0): Reading {
   const solved = solveWith(bench, 50) ?? solveWith(bench, 0)
   const total = wires.reduce((sum, id) => {

@@ -3,7 +3,10 @@ import { display, refused, type Hazard, type Reading, type Scale } from './readi
 import { solveWith, standingVolt, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
-/** Open-circuit voltage 4 to 24 V and at least 200 mA into a short; BS 7671 643.2 and BS EN 61557-4, from memory. */
+/**
+ * Open-circuit voltage 4 to 24 V and at least 200 mA into a short; BS 7671 643.2 and BS EN 61557-4, from
+ * memory.
+ */
 const OPEN_V = 5
 const INNER_OHM = 20
 const SCALE: Scale = {

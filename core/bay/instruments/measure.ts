@@ -12,7 +12,10 @@ export interface Probes {
   readonly to: TerminalRef
 }
 
-/** The bay with the instrument in it, at mains frequency or for direct current; undefined if it cannot be solved. */
+/**
+ * The bay with the instrument in it, at mains frequency or for direct current; undefined if it cannot be
+ * solved.
+ */
 export function solveWith(
   { rig, state, conductorC, links }: Bench,
   hertz: number,

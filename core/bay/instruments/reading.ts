@@ -56,7 +56,10 @@ export interface Scale {
   readonly accuracy: Accuracy
 }
 
-/** A measured value as it is displayed: with the instrument's own error (−1 to 1 of its accuracy), rounded, or off the range. */
+/**
+ * A measured value as it is displayed: with the instrument's own error (−1 to 1 of its accuracy), rounded, or
+ * off the range.
+ */
 export function display(
   { quantity, ranges, accuracy }: Scale,
   measured: number,

@@ -15,7 +15,10 @@ import {
   type SocketVerdict,
 } from './voltage'
 
-/** Where each is put, with how many probes, and whether its display follows what happens; the others show one test and are started again. */
+/**
+ * Where each is put, with how many probes, and whether its display follows what happens; the others show one
+ * test and are started again.
+ */
 export const INSTRUMENTS = {
   continuity: { on: 'terminals', count: 2, isContinuous: true },
   insulation: { on: 'terminals', count: 2, isContinuous: true },
@@ -48,7 +51,10 @@ export interface ReadingRequest {
   readonly multiple: RcdMultiple
 }
 
-/** What stands on a display: a measured value, the highest lamp that lights, what a plug-in tester or a rotation indicator shows. */
+/**
+ * What stands on a display: a measured value, the highest lamp that lights, what a plug-in tester or a
+ * rotation indicator shows.
+ */
 export type Display =
   | { readonly is: 'reading'; readonly reading: Reading }
   | { readonly is: 'lamp'; readonly volt: number }

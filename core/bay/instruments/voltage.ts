@@ -38,7 +38,10 @@ function between(bench: Bench, probes: Probes, ohm: number): number {
 export const readVoltage = (bench: Bench, probes: Probes, error = 0): Reading =>
   display(SCALE, between(bench, probes, METER_OHM), error)
 
-/** The highest lamp of a two-pole voltage indicator that lights, V; 0 for none. One that does not work lights nothing, which is why it is proved before and after. */
+/**
+ * The highest lamp of a two-pole voltage indicator that lights, V; 0 for none. One that does not work lights
+ * nothing, which is why it is proved before and after.
+ */
 export function readIndicator(bench: Bench, probes: Probes, isWorking = true): number {
   if (!isWorking) return 0
   const volt = between(bench, probes, INDICATOR_OHM)
@@ -62,7 +65,10 @@ export function readRotation(bench: Bench, lines: readonly [string, string, stri
 export type SocketVerdict =
   'right' | 'noPower' | 'lineNeutralSwapped' | 'lineEarthSwapped' | 'noEarth' | 'noNeutral' | 'unclear'
 
-/** Plug-in tester of a socket: three lamps. It cannot see neutral and earth interchanged, nor the resistance of the earth. */
+/**
+ * Plug-in tester of a socket: three lamps. It cannot see neutral and earth interchanged, nor the resistance
+ * of the earth.
+ */
 export function readSocketTester(bench: Bench, socket: string): SocketVerdict {
   const isLit = (a: string, b: string) =>
     between(bench, { at: `${socket}.${a}`, to: `${socket}.${b}` }, INDICATOR_OHM) > LEAST_LINE_V * 0.5

@@ -46,7 +46,10 @@ function layOutBars(sheet: DrawingSheet, board: string, bars: readonly Part[], a
   return x
 }
 
-/** The side of a device that a terminal is on: ways are fed from below by the busbar, everything else from above. */
+/**
+ * The side of a device that a terminal is on: ways are fed from below by the busbar, everything else from
+ * above.
+ */
 const isBelow = (part: DevicePart, terminal: string): boolean => terminal.endsWith(' in') === isWay(part)
 
 function layOutDevices(

@@ -10,7 +10,8 @@ const MARGIN = 8
 /** Lays out boards and intake on the left, the circuits' points on the right. */
 export function layoutBay(rig: Rig): BayLayout {
   const sheet = new DrawingSheet()
-  // Upright strips: left of the boards for what goes from bar to device and from intake to board, and right of them, as wide as what leaves.
+  // Upright strips: left of the boards for what goes from bar to device and from intake to board, and right
+  // of them, as wide as what leaves.
   const left = { from: MARGIN, to: MARGIN + (4 + rig.boards.length * 4) * LANE }
   const boardsLeft = left.to + 14
   let [y, boardsRight] = [MARGIN, boardsLeft]

@@ -30,7 +30,10 @@ function takeLane(lanes: Lanes, most: number, from: number, to: number): number 
 
 const laneCount = ({ from, to }: Channel): number => Math.max(1, Math.floor((to - from) / LANE) - 1)
 
-/** Corner points of every conductor, from terminal to terminal: out of the terminal into its channel, along an upright strip where the channels differ, and back. Same conductors, same lanes. */
+/**
+ * Corner points of every conductor, from terminal to terminal: out of the terminal into its channel, along an
+ * upright strip where the channels differ, and back. Same conductors, same lanes.
+ */
 export function routeWires(
   layout: BayLayout,
   wires: readonly Pick<Wire, 'id' | 'from' | 'to'>[],

@@ -35,7 +35,10 @@ export interface RigProblem {
   readonly params: Readonly<Record<string, string | number>>
 }
 
-/** Everything that keeps a rig from being a bay; empty when it is one. An unsupplied board is told only where `isWired`, since one under construction has none. */
+/**
+ * Everything that keeps a rig from being a bay; empty when it is one. An unsupplied board is told only where
+ * `isWired`, since one under construction has none.
+ */
 export function rigProblems(
   rig: Rig,
   { isWired }: { readonly isWired: boolean } = { isWired: false },

@@ -1,7 +1,10 @@
 import type { DevicePart, Rig } from './rig'
 import { indexParts, partIdOf } from './terminals'
 
-/** The device with a RCD that a circuit's line comes through: its own, or the first one on the way to the supply. */
+/**
+ * The device with a RCD that a circuit's line comes through: its own, or the first one on the way to the
+ * supply.
+ */
 export function rcdBefore({ parts, wires, busbars }: Rig, circuit: string | null): DevicePart | undefined {
   const way = parts.find(
     (part): part is DevicePart => part.kind === 'device' && part.role === 'way' && part.circuit === circuit,

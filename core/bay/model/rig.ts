@@ -43,7 +43,10 @@ export interface Meter extends Common {
 
 export const DEVICE_ROLES = ['main-switch', 'residual', 'way', 'isolator', 'connection-unit'] as const
 
-/** Anything with poles that opens: switch, RCD, breaker, fuse, isolator, connection unit. Terminals `<pole> in`, `<pole> out`. */
+/**
+ * Anything with poles that opens: switch, RCD, breaker, fuse, isolator, connection unit. Terminals `<pole>
+ * in`, `<pole> out`.
+ */
 export interface DevicePart extends Common {
   readonly kind: 'device'
   readonly role: (typeof DEVICE_ROLES)[number]
@@ -132,7 +135,10 @@ export type Part =
   | Junction
   | Metalwork
 
-/** A comb that feeds the devices of a row. A tooth that is missing leaves its terminal out; a cut ends the bar behind that tooth. */
+/**
+ * A comb that feeds the devices of a row. A tooth that is missing leaves its terminal out; a cut ends the bar
+ * behind that tooth.
+ */
 export interface Busbar {
   readonly id: string
   readonly name: string

@@ -79,7 +79,10 @@ export function indexParts({ parts }: Pick<Rig, 'parts'>): PartIndex {
   return made
 }
 
-/** The electrical node of a terminal: a bar is one piece of copper, everything else has a node for each terminal. */
+/**
+ * The electrical node of a terminal: a bar is one piece of copper, everything else has a node for each
+ * terminal.
+ */
 export function nodeOf(parts: PartIndex, ref: TerminalRef): string {
   const id = partIdOf(ref)
   return parts.get(id)?.kind === 'bar' ? id : ref

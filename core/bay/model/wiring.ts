@@ -9,7 +9,10 @@ export interface Route {
   readonly run: string | null
 }
 
-/** What somebody has done to a bay, as flat text: `wire.<id>` → from|to|mm²|colour, `blank.<board>.<way>`, `label.<board>.<way>`. Empty text is taken back. */
+/**
+ * What somebody has done to a bay, as flat text: `wire.<id>` → from|to|mm²|colour, `blank.<board>.<way>`,
+ * `label.<board>.<way>`. Empty text is taken back.
+ */
 export type WiringFields = Readonly<Record<string, string>>
 
 /** Inside a board, m. */
@@ -32,7 +35,10 @@ export function routesOf(rig: Rig): Route[] {
   return [...routes.values()]
 }
 
-/** Length and run of a conductor between two terminals: straight where there is a route, else the shortest way round. */
+/**
+ * Length and run of a conductor between two terminals: straight where there is a route, else the shortest way
+ * round.
+ */
 export function wayBetween(
   parts: PartIndex,
   routes: readonly Route[],
@@ -100,7 +106,10 @@ export function wiringFields(rig: Rig): Record<string, string> {
 
 const isColour = (text: string | undefined): text is Colour => COLOURS.includes(text as Colour)
 
-/** The bay as it has been wired. Text that is no conductor is left out; whether what remains can be is for the check of the rig. */
+/**
+ * The bay as it has been wired. Text that is no conductor is left out; whether what remains can be is for the
+ * check of the rig.
+ */
 export function applyWiring(bare: Rig, routes: readonly Route[], fields: WiringFields): Rig {
   const parts = indexParts(bare)
   const wires = Object.entries(fields).flatMap(([name, text]): Wire[] => {

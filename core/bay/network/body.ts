@@ -1,4 +1,7 @@
-/** Total body impedance hand to hand or hand to foot, large dry contact, half the population below it: V → Ω. IEC 60479-1 Table 1, from memory. */
+/**
+ * Total body impedance hand to hand or hand to foot, large dry contact, half the population below it: V → Ω.
+ * IEC 60479-1 Table 1, from memory.
+ */
 const BODY_OHM: readonly (readonly [volt: number, ohm: number])[] = [
   [25, 3250],
   [50, 2500],
@@ -24,7 +27,10 @@ export function bodyOhm(touchV: number): number {
 
 export type BodyEffect = 'unfelt' | 'felt' | 'letGo' | 'danger'
 
-/** What a current through the body does when it flows for long: felt from 0.5 mA, no letting go from 10 mA, heart in danger from 30 mA. IEC 60479-1 zones AC-1 to AC-4, from memory. */
+/**
+ * What a current through the body does when it flows for long: felt from 0.5 mA, no letting go from 10 mA,
+ * heart in danger from 30 mA. IEC 60479-1 zones AC-1 to AC-4, from memory.
+ */
 export const bodyEffect = (ampere: number): BodyEffect =>
   EFFECT_BELOW_A.find(([below]) => ampere < below)?.[1] ?? 'danger'
 

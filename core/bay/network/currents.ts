@@ -13,7 +13,10 @@ export interface Currents {
   readonly largestA: number
 }
 
-/** Currents of all elements from the voltages of their nodes. Plain loops: this runs for every cause that a diagnosis tries. */
+/**
+ * Currents of all elements from the voltages of their nodes. Plain loops: this runs for every cause that a
+ * diagnosis tries.
+ */
 export function currentsOf(
   elements: readonly Element[],
   { nodes, from, to }: Plan,

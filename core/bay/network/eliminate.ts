@@ -72,7 +72,10 @@ function handOn({ yRe, yIm, jRe, jIm }: Stamped, plan: Plan, k: number, re: numb
   }
 }
 
-/** Back again: each node from its neighbours, the last one out first. An adrift node stands for zero in its part. */
+/**
+ * Back again: each node from its neighbours, the last one out first. An adrift node stands for zero in its
+ * part.
+ */
 function comeBack(
   { yRe, yIm, jRe, jIm }: Stamped,
   { nodes, start, neighbour, edge }: Plan,

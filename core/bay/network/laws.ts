@@ -9,14 +9,20 @@ const FILAMENT_POWER = 0.5
 const DRIVER_STARTS = 0.35
 /** What an electronic load shows an ohmmeter below that, Ω; common practice, no source. */
 const DRIVER_IDLE_OHM = 1.5e6
-/** A surge arrester below its clamping voltage, Ω; and what it carries at it, A, rising with this power of the voltage above. */
+/**
+ * A surge arrester below its clamping voltage, Ω; and what it carries at it, A, rising with this power of the
+ * voltage above.
+ */
 const ARRESTER_IDLE_OHM = 1e9
 const ARRESTER_A = 1e-3
 const ARRESTER_POWER = 9
 /** It begins to conduct at this share of its clamping voltage. */
 const ARRESTER_STARTS = 0.9
 
-/** Impedance of a load at this voltage across it, V effective; `before` is the last guess, which steep laws lean on. */
+/**
+ * Impedance of a load at this voltage across it, V effective; `before` is the last guess, which steep laws
+ * lean on.
+ */
 export function ohmAt(law: Law, volt: number, hertz: number, before: Complex): Complex {
   switch (law.kind) {
     case 'filament': {

@@ -8,12 +8,18 @@ export interface Plan {
   /** Nodes in order of elimination; earth is the last and stays. */
   readonly nodes: readonly string[]
   readonly indexOf: ReadonlyMap<string, number>
-  /** Of each element by its place in the list: its two nodes, and its edge; −1 for injections and for elements between a node and itself. */
+  /**
+   * Of each element by its place in the list: its two nodes, and its edge; −1 for injections and for elements
+   * between a node and itself.
+   */
   readonly from: Int32Array
   readonly to: Int32Array
   readonly edgeOf: Int32Array
   readonly edgeCount: number
-  /** Neighbours of node k when it is taken out are `neighbour[start[k]] … neighbour[start[k + 1] − 1]`, over these edges. */
+  /**
+   * Neighbours of node k when it is taken out are `neighbour[start[k]] … neighbour[start[k + 1] − 1]`, over
+   * these edges.
+   */
   readonly start: Int32Array
   readonly neighbour: Int32Array
   readonly edge: Int32Array
@@ -24,7 +30,10 @@ export interface Plan {
   readonly doubled: string | null
 }
 
-/** Works out the plan: always the node with the fewest neighbours next, which fills a tree-like bay hardly at all. */
+/**
+ * Works out the plan: always the node with the fewest neighbours next, which fills a tree-like bay hardly at
+ * all.
+ */
 export function planFor(elements: readonly Element[]): Plan {
   const names = [...new Set([EARTH, ...elements.flatMap(({ from, to }) => [from, to])])]
   const place = new Map(names.map((name, i) => [name, i]))

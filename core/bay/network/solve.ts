@@ -11,7 +11,10 @@ import { BALANCE_A, BALANCE_RELATIVE, MOST_ROUNDS } from './tolerances'
 /** What a network does: voltages against earth, V, and currents, A. */
 export interface Solved {
   readonly ok: true
-  /** Voltage of a node against earth, V; of a floating part against one node of its own. Zero for a node that is not there. */
+  /**
+   * Voltage of a node against earth, V; of a floating part against one node of its own. Zero for a node that
+   * is not there.
+   */
   readonly volt: (node: string) => Complex
   /** Current through an element from `from` to `to`, A. Zero for one that is not there. */
   readonly ampere: (element: string) => Complex

@@ -14,7 +14,10 @@ export interface Stamped {
   readonly jIm: Float64Array
 }
 
-/** Writes every element into the matrix, admittances on the edges, driving currents at its nodes; those in `later` are left out for now. */
+/**
+ * Writes every element into the matrix, admittances on the edges, driving currents at its nodes; those in
+ * `later` are left out for now.
+ */
 export function stamp(elements: readonly Element[], plan: Plan, later: readonly number[] = []): Stamped {
   const [edges, nodes, count] = [plan.edgeCount, plan.nodes.length, elements.length]
   const stamped: Stamped = {

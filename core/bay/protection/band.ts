@@ -14,7 +14,10 @@ export interface TimeBand {
 
 const NEVER: TimeBand = { earliestS: Infinity, latestS: Infinity, usualS: Infinity }
 
-/** Thermal limits of BS EN 60898-1 Table 7, from memory: none at 1.13 In, within the hour at 1.45 In, 1 to 60 (above 32 A: 120) s at 2.55 In. */
+/**
+ * Thermal limits of BS EN 60898-1 Table 7, from memory: none at 1.13 In, within the hour at 1.45 In, 1 to 60
+ * (above 32 A: 120) s at 2.55 In.
+ */
 export const THERMAL = {
   holds: 1.13,
   trips: 1.45,
@@ -24,7 +27,10 @@ export const THERMAL = {
 } as const
 /** A breaker's contacts part and its arc dies in about this, s; common practice, no source. */
 const QUICKEST_S = 0.01
-/** A fuse of the same rating melts this far to either side of its line in current, ±; BS 88 tolerance, from memory. */
+/**
+ * A fuse of the same rating melts this far to either side of its line in current, ±; BS 88 tolerance, from
+ * memory.
+ */
 const FUSE_SPREAD = 0.1
 
 /** Straight on logarithmic paper through two points (multiple, s). */
@@ -54,7 +60,8 @@ export function openingBand(device: Device, ratingA: number, currentA: number): 
     multiple < THERMAL.trips ? Infinity : warmS(multiple, [THERMAL.trips, THERMAL.sharpLatestS(ratingA)])
   const earliestS = multiple >= magneticLow ? QUICKEST_S : Math.max(QUICKEST_S, warmEarliestS)
   const latestS = multiple >= magneticHigh ? INSTANTANEOUS_S : warmLatestS
-  // A device in the middle acts magnetically from the geometric middle of its band; below 1.45 In it takes hours, if ever.
+  // A device in the middle acts magnetically from the geometric middle of its band; below 1.45 In it takes
+  // hours, if ever.
   const isMagnetic = multiple >= Math.sqrt(magneticLow * magneticHigh)
   const usualS = isMagnetic ? QUICKEST_S : Math.sqrt(Math.max(QUICKEST_S, warmEarliestS) * warmLatestS)
   return { earliestS, latestS, usualS }

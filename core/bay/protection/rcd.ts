@@ -9,7 +9,10 @@ export interface RcdFunction {
   readonly isDelayed: boolean
 }
 
-/** Must not trip below half of IΔn and must at IΔn; BS EN 61008-1 5.3.4, from memory. A device in the middle trips here. */
+/**
+ * Must not trip below half of IΔn and must at IΔn; BS EN 61008-1 5.3.4, from memory. A device in the middle
+ * trips here.
+ */
 export const USUAL_THRESHOLD = 0.75
 
 /** Shortest times that a delayed device waits, s, at 1, 2 and 5 times IΔn; BS EN 61008-1 Table 1, from memory. */
@@ -55,6 +58,9 @@ const ARC_S: readonly (readonly [ampere: number, s: number])[] = [
   [32, 0.12],
 ]
 
-/** Longest time in which an arc-fault device ends a series arc of this current, s; undefined below 2.5 A. A stated simplification: the arc is declared, not recognised. */
+/**
+ * Longest time in which an arc-fault device ends a series arc of this current, s; undefined below 2.5 A. A
+ * stated simplification: the arc is declared, not recognised.
+ */
 export const arcTimeS = (currentA: number): number | undefined =>
   ARC_S.findLast(([ampere]) => currentA >= ampere)?.[1]

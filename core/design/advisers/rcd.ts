@@ -30,7 +30,10 @@ export interface RcdAdvice {
   readonly isRecommended: boolean
 }
 
-/** "Do I need an RCD?": the rules that ask for one, what it must be, and the usual ways to provide it, the least trouble first. */
+/**
+ * "Do I need an RCD?": the rules that ask for one, what it must be, and the usual ways to provide it, the
+ * least trouble first.
+ */
 export function adviseRcd(question: RcdQuestion): RcdAdvice {
   const needs = rcdNeeds(question, question.ratingA)
   const neededA = needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))

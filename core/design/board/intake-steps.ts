@@ -11,7 +11,10 @@ const SWITCHES_A = [40, 63, 80, 100, 125]
 const COPPER_MM2 = [4, 6, 10, 16, 25, 35]
 const atOrigin = ({ isOrigin }: BoardTask): boolean => isOrigin
 
-/** Ie of the main switch: no less than the demand, nor than the device in front of it, which alone protects it from overload. */
+/**
+ * Ie of the main switch: no less than the demand, nor than the device in front of it, which alone protects it
+ * from overload.
+ */
 export const mainSwitch: BoardStep = {
   key: 'mainSwitch',
   ...STEP_KINDS.mainSwitch,

@@ -1,4 +1,7 @@
-/** The two laws an apprentice meets first, as a wheel of four quantities: any two give the other two. Direct current, or a load of power factor 1. */
+/**
+ * The two laws an apprentice meets first, as a wheel of four quantities: any two give the other two. Direct
+ * current, or a load of power factor 1.
+ */
 export const WHEEL = ['V', 'I', 'R', 'P'] as const
 export type WheelKey = (typeof WHEEL)[number]
 export type WheelValues = Readonly<Partial<Record<WheelKey, number>>>

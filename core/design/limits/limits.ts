@@ -15,7 +15,10 @@ export const sizesFor = (task: Task): readonly CableSize[] =>
 export const sizeFor = (task: Task, lineMm2: number): CableSize | undefined =>
   sizesFor(task).find((size) => size.lineMm2 === lineMm2)
 
-/** Smallest line conductor, mm²: BS 7671 Table 52.3 (lighting 1.0, power 1.5), and 433.1.204 for rings (2.5, mineral 1.5); from memory. */
+/**
+ * Smallest line conductor, mm²: BS 7671 Table 52.3 (lighting 1.0, power 1.5), and 433.1.204 for rings (2.5,
+ * mineral 1.5); from memory.
+ */
 export function minimumAreaMm2(task: Task): number {
   if (task.topology === 'ring') return task.cable.kind === 'mineral' ? 1.5 : 2.5
   return task.use === 'lighting' ? 1 : 1.5
@@ -40,7 +43,10 @@ export function dropShare(task: Task): number {
 export const voltDropV = (task: Task, size: CableSize, ib: number): number =>
   size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
 
-/** Metres of line and cpc in series that a fault at the furthest point meets: of a ring a quarter of its length, and the spur. */
+/**
+ * Metres of line and cpc in series that a fault at the furthest point meets: of a ring a quarter of its
+ * length, and the spur.
+ */
 export const loopMetres = (task: Task): number =>
   task.topology === 'ring' ? task.lengthM / 4 + task.spurM : task.lengthM
 
@@ -48,7 +54,10 @@ export const loopMetres = (task: Task): number =>
 export const hotZsOhm = (task: Task, size: CableSize): number =>
   task.supply.zeOhm + pairOhmPerM(size) * loopMetres(task) * size.hotMultiplier
 
-/** Does the RCD, not the overcurrent device, clear an earth fault here? In TT it does; in TN the overcurrent device alone must. */
+/**
+ * Does the RCD, not the overcurrent device, clear an earth fault here? In TT it does; in TN the overcurrent
+ * device alone must.
+ */
 export const faultClearedByRcd = (task: Task): boolean => task.supply.arrangement === 'TT'
 
 export const timeLimitS = (task: Task, ratingA: number): number =>

@@ -10,7 +10,10 @@ export interface Choice {
   readonly text: string
 }
 
-/** What a step is written in. Kept apart from how it is worked, so that a worksheet can be shown without the answers. */
+/**
+ * What a step is written in. Kept apart from how it is worked, so that a worksheet can be shown without the
+ * answers.
+ */
 export interface StepKind {
   readonly symbol: string
   readonly quantity: QuantityKey

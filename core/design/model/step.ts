@@ -51,7 +51,10 @@ export interface Worked {
   readonly working: string
   readonly source: Source
   readonly check?: Check
-  /** The value stands, but no task can be set on it; somebody who came here by a slip goes on with it all the same. */
+  /**
+   * The value stands, but no task can be set on it; somebody who came here by a slip goes on with it all the
+   * same.
+   */
   readonly constraint?: Constraint
 }
 
@@ -78,7 +81,10 @@ export interface Step<T> extends StepKind {
   readonly kind: 'calculated' | 'looked-up' | 'chosen'
   /** Earlier steps whose values this one is worked from. */
   readonly needs: readonly StepKey[]
-  /** Absent: the step is always there. Looks at what is given alone, so that a sheet shows the same boxes to everybody. */
+  /**
+   * Absent: the step is always there. Looks at what is given alone, so that a sheet shows the same boxes to
+   * everybody.
+   */
   readonly appliesTo?: (task: T) => boolean
   /** Works the step from the task and earlier values; every key in `needs` that applies to the task is present. */
   readonly derive: (task: T, values: StepValues) => Derivation

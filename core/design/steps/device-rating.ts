@@ -9,7 +9,10 @@ import type { CircuitStep } from './step-context'
 /** Ratings that a ring is protected by; BS 7671 433.1.204. */
 const RING_RATINGS_A = [30, 32]
 
-/** In = the smallest standard rating not below Ib that the starting current does not trip, A; of a ring 30 or 32 A. */
+/**
+ * In = the smallest standard rating not below Ib that the starting current does not trip, A; of a ring 30 or
+ * 32 A.
+ */
 export const deviceRating: CircuitStep = {
   key: 'in',
   ...STEP_KINDS.in,

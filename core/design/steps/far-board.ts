@@ -6,7 +6,10 @@ import { stopped, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
-/** Ipf at the board that a distribution circuit feeds, A, conductors cold: single phase there and back, three phase one way. */
+/**
+ * Ipf at the board that a distribution circuit feeds, A, conductors cold: single phase there and back, three
+ * phase one way.
+ */
 export const faultCurrentAtFarBoard: CircuitStep = {
   key: 'ipfEnd',
   ...STEP_KINDS.ipfEnd,

@@ -13,7 +13,10 @@ import type { CircuitStep } from './step-context'
 const PLUG_FUSE_A = 13
 /** The smallest breaker that lets a 13 A plug fuse go first; common practice, no source. */
 const ABOVE_PLUG_A = 20
-/** Ratio of ratings at which two fuses, or two thermal parts, open in order; BS 88 guidance (1.6 : 1), from memory. */
+/**
+ * Ratio of ratings at which two fuses, or two thermal parts, open in order; BS 88 guidance (1.6 : 1), from
+ * memory.
+ */
 const RATIO = 1.6
 /** A fuse melts before its total clearing energy; taken at a hundredth of a second. */
 const PRE_ARC_S = 0.01
@@ -23,7 +26,10 @@ export interface SelectivityVerdict {
   readonly why: string
 }
 
-/** Does the device nearest to a fault open alone: the plug fuse before this one, and this one before the device above? */
+/**
+ * Does the device nearest to a fault open alone: the plug fuse before this one, and this one before the
+ * device above?
+ */
 export function selectivity(task: Task, ratingA: number): SelectivityVerdict {
   if (task.use === 'sockets' && task.device.curve !== null && ratingA < ABOVE_PLUG_A) {
     return {

@@ -36,7 +36,10 @@ export const temperatureOfDrop: CircuitStep = {
   },
 }
 
-/** What stands for the shared current in the formula: a quarter for a ring, half and a little for loads along the way. */
+/**
+ * What stands for the shared current in the formula: a quarter for a ring, half and a little for loads along
+ * the way.
+ */
 function shareWords(task: Task): string {
   if (task.topology === 'ring') return task.isSpread ? ' ÷ 8' : ' ÷ 4'
   return task.isSpread && task.points > 1 ? ` × ${task.points + 1} ÷ ${2 * task.points}` : ''

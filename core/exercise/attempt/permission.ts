@@ -1,6 +1,9 @@
 import type { Act } from './stages'
 
-/** A permission to energise holds this long, minutes; common practice, no source: after that somebody looks again. */
+/**
+ * A permission to energise holds this long, minutes; common practice, no source: after that somebody looks
+ * again.
+ */
 export const PERMISSION_MINUTES = 120
 
 interface Event {

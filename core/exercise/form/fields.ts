@@ -115,7 +115,10 @@ export const CIRCUIT_BOXES = {
 } as const satisfies Record<string, Box>
 export type CircuitField = keyof typeof CIRCUIT_BOXES
 
-/** An exercise as it stands in the boxes: text as typed, by `title`, `b1.ways` or `c3.length`. Flat, so that two people's changes can be merged box by box. */
+/**
+ * An exercise as it stands in the boxes: text as typed, by `title`, `b1.ways` or `c3.length`. Flat, so that
+ * two people's changes can be merged box by box.
+ */
 export type ExerciseForm = Record<string, string>
 /** A sentence for every box that cannot be taken. */
 export type FormProblems = Readonly<Record<string, string>>

@@ -5,7 +5,10 @@ export type Place = (typeof PLACES)[number]
 export const INDICATORS = ['plug-in', 'two-pole', 'multimeter', 'non-contact'] as const
 export type Indicator = (typeof INDICATORS)[number]
 
-/** What an indicator is proved on: another live source, a proving unit, its own test button, or the very circuit. */
+/**
+ * What an indicator is proved on: another live source, a proving unit, its own test button, or the very
+ * circuit.
+ */
 export const PROOFS = ['known-source', 'proving-unit', 'self-test', 'same-circuit'] as const
 export type Proof = (typeof PROOFS)[number]
 

@@ -23,7 +23,10 @@ const deciding = (acts: readonly Act[], before = acts.length): number =>
       i < before && kind === 'testDead' && atPoint !== false && CAN_PROVE.has(indicator),
   )
 
-/** Good proof before, dead, good proof after, with the same indicator and no other test of proof failing between. */
+/**
+ * Good proof before, dead, good proof after, with the same indicator and no other test of proof failing
+ * between.
+ */
 function verifiedAt({ acts }: Pass, site: Site, before: number): number {
   for (let test = deciding(acts, before); test !== -1; test = deciding(acts, test)) {
     const first = acts.findLastIndex(

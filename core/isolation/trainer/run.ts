@@ -11,7 +11,10 @@ import { begin, type TrainerState } from './state'
 /** Seeds are whole numbers below this. */
 export const MOST_SEED = 1_000_000
 
-/** A run from its beginning: the same scenario, seed and moves give the same story. Undefined for a scenario that is not there or a move that cannot be made. */
+/**
+ * A run from its beginning: the same scenario, seed and moves give the same story. Undefined for a scenario
+ * that is not there or a move that cannot be made.
+ */
 export function replay(code: string, seed: number, moves: readonly string[]): TrainerState | undefined {
   const found = scenario(code)
   if (!found) return undefined

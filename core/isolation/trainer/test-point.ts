@@ -47,7 +47,10 @@ export function deviceEnds(state: TrainerState, device: string): readonly string
   return [...lines, ...firsts.map(({ id }) => `${id}.1`)]
 }
 
-/** What the indicator shows at these terminals as the bay stands; the first pair alone where somebody is content with one. */
+/**
+ * What the indicator shows at these terminals as the bay stands; the first pair alone where somebody is
+ * content with one.
+ */
 export function showAt(
   state: TrainerState,
   indicator: Indicator,

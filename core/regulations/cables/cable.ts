@@ -19,7 +19,10 @@ export type Method = (typeof METHODS)[number]
 /** One value for each size, for two loaded conductors (1) and for three (3). */
 export type BySize = Readonly<Partial<Record<Phases, readonly number[]>>>
 
-/** The protective conductor: its area and resistance by size, what heat does to it, and how hot a fault may make it. */
+/**
+ * The protective conductor: its area and resistance by size, what heat does to it, and how hot a fault may
+ * make it.
+ */
 export interface Protective {
   readonly made: 'copper' | 'armour' | 'sheath'
   /** By number of loaded conductors: three-phase armoured cables have a fourth core and more armour. */

@@ -19,7 +19,10 @@ const rule = (
   why: string,
 ): LibraryRule => ({ kind: 'rule', id, title, place, byEdition, why })
 
-/** Rules that a design rests on, in our own words and from memory: read the edition itself before you rely on one. */
+/**
+ * Rules that a design rests on, in our own words and from memory: read the edition itself before you rely on
+ * one.
+ */
 export const RULES: readonly LibraryRule[] = [
   rule(
     'co-ordination',

@@ -34,7 +34,10 @@ const SINGLES = 0.7
 /** So many causes between two words of progress. */
 const STRIDE = 20
 
-/** Ranks causes of a sheet of readings: every fault that the catalogue knows, slips at the bench and on paper, by how well the bay as it would then be reads. */
+/**
+ * Ranks causes of a sheet of readings: every fault that the catalogue knows, slips at the bench and on paper,
+ * by how well the bay as it would then be reads.
+ */
 export function diagnose(
   intended: Rig,
   observed: Outcomes,
@@ -95,7 +98,10 @@ function faultCandidates(
   })
 }
 
-/** First the readings to be explained: what explains none of them is no cause, and the rest need not be computed. */
+/**
+ * First the readings to be explained: what explains none of them is no cause, and the rest need not be
+ * computed.
+ */
 function faultCandidate(study: Study, one: FaultHypothesis, suspects: ReadonlySet<string>): Candidate[] {
   const touched = one.circuits ?? suspects
   const canTrip = one.kind.group === 'thing' || one.kind.group === 'place'

@@ -22,7 +22,10 @@ interface Cause {
   readonly share: number
 }
 
-/** Of the tests not made yet, the one whose outcome differs most among the candidates; a live one only where no dead one tells them apart. */
+/**
+ * Of the tests not made yet, the one whose outcome differs most among the candidates; a live one only where
+ * no dead one tells them apart.
+ */
 export function nextTest(
   intended: Rig,
   candidates: readonly Candidate[],

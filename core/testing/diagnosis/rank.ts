@@ -1,6 +1,9 @@
 import type { Candidate } from './study'
 
-/** Causes of one kind that fit the same readings equally well are one candidate with several places: nothing measured so far tells them apart. */
+/**
+ * Causes of one kind that fit the same readings equally well are one candidate with several places: nothing
+ * measured so far tells them apart.
+ */
 export function distinct(candidates: readonly Candidate[]): Candidate[] {
   const seen = new Map<string, Candidate>()
   for (const one of candidates) {

@@ -112,7 +112,10 @@ function paperSlips(study: Study): SlipHypothesis[] {
   })
 }
 
-/** What was meant when two figures beside each other changed places: of 0.74, 0.47 and 7.04. Two decimals, as a display has them. */
+/**
+ * What was meant when two figures beside each other changed places: of 0.74, 0.47 and 7.04. Two decimals, as
+ * a display has them.
+ */
 export function withFiguresSwapped(written: number): number[] {
   const figures = written.toFixed(2).replace('.', '')
   return [...figures].slice(1).flatMap((figure, i) => {

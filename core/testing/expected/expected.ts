@@ -25,7 +25,10 @@ export interface ExpectedReading {
 
 export type Expected = ReadonlyMap<string, ExpectedReading>
 
-/** What each test of a schedule should show at this bay, by key. Solves the sound bay once: some milliseconds a circuit. */
+/**
+ * What each test of a schedule should show at this bay, by key. Solves the sound bay once: some milliseconds
+ * a circuit.
+ */
 export function expectedReadings(
   rig: Rig,
   design: InstallationDesign,

@@ -63,7 +63,10 @@ function sizeOf(one: Outcome): number | undefined {
   return one.is === 'value' ? one.value : undefined
 }
 
-/** Does this reading stray from the sound one in the same direction, if not as far? A resistance that has no fixed size does. */
+/**
+ * Does this reading stray from the sound one in the same direction, if not as far? A resistance that has no
+ * fixed size does.
+ */
 export function isSameDirection(observed: Outcome, predicted: Outcome, sound: Outcome): boolean {
   const [seen, expected, base] = [observed, predicted, sound].map(sizeOf)
   if (seen === undefined || expected === undefined || base === undefined || expected === base) return false

@@ -61,7 +61,10 @@ function solveGroup(rig: Rig, group: readonly Ready[], outcomes: Map<string, Out
   }
 }
 
-/** Only what these circuits touch: their points, every board and the intake. The rest cannot change their readings much. */
+/**
+ * Only what these circuits touch: their points, every board and the intake. The rest cannot change their
+ * readings much.
+ */
 export function onlyCircuits(rig: Rig, circuits: ReadonlySet<string>): Rig {
   const isGone = ({ board, circuit }: Rig['parts'][number]) =>
     board === null && circuit !== null && !circuits.has(circuit)

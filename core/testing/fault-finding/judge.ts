@@ -49,7 +49,10 @@ const WEIGHT: Readonly<Record<HuntRule, number>> = {
 /** What of a weight counts. */
 const SHARE: Readonly<Partial<Record<HuntMark['state'], number>>> = { kept: 1, part: 0.5 }
 
-/** Marks a search for method and answer: dead before live, isolated before touched, halved where the circuit is long, proved after the repair. Common practice, no source. */
+/**
+ * Marks a search for method and answer: dead before live, isolated before touched, halved where the circuit
+ * is long, proved after the repair. Common practice, no source.
+ */
 export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntVerdict {
   const marks: HuntMark[] = [
     isolation(log),
@@ -138,7 +141,10 @@ function reasoned(log: readonly HuntStep[]): HuntMark {
     : { rule: 'reasoned', state: 'broken', isCritical: false, at: conclusion < 0 ? null : conclusion }
 }
 
-/** The fault itself, or one that no test of the bay tells from it. The right kind at another place is half of it. */
+/**
+ * The fault itself, or one that no test of the bay tells from it. The right kind at another place is half of
+ * it.
+ */
 function answer(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntMark {
   const at = log.findLastIndex((step) => step.do === 'conclude')
   const step = log[at]

@@ -33,7 +33,10 @@ function difficultyOf(readings: number, alike: number): PlantPreview['difficulty
   return alike <= FAIR_ALIKE ? 'fair' : 'hard'
 }
 
-/** Computes the readings and behaviour that these faults give, and whether the tests tell them from other causes. Some tenths of a second. */
+/**
+ * Computes the readings and behaviour that these faults give, and whether the tests tell them from other
+ * causes. Some tenths of a second.
+ */
 export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview | undefined {
   const made = applyFaults(meant, faults)
   if (!made.ok) return undefined

@@ -25,7 +25,10 @@ export interface NamedCause {
 /** Usual shifts of a decimal point. */
 const SHIFTS = [10, 100, 1000, 0.1, 0.01, 0.001]
 
-/** Why a reading outside its band is probably so: the first that fits, else what is usually behind such a reading. */
+/**
+ * Why a reading outside its band is probably so: the first that fits, else what is usually behind such a
+ * reading.
+ */
 export function bandCause(context: CauseContext, value: number): NamedCause {
   const { expected } = context
   const kind = kindOf(expected.key)

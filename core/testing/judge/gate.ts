@@ -2,7 +2,10 @@ import { isAboutForm } from '../../findings/finding'
 import { isDead } from '../kinds/kinds'
 import type { ReadingMark } from './judge'
 
-/** What stands between these dead tests and a permission: boxes left empty, and readings that cannot be used or are past a limit. */
+/**
+ * What stands between these dead tests and a permission: boxes left empty, and readings that cannot be used
+ * or are past a limit.
+ */
 export interface Gate {
   readonly missing: readonly string[]
   readonly beyond: readonly string[]

@@ -22,7 +22,10 @@ const TOO_CLOSE_SHARE = 0.03
 /** One end figure in so many of the readings, where ten are equally likely. */
 const FIGURE_SHARE = 0.6
 
-/** Copied or invented? Questions for the assessor, never more: readings that agree with a neighbour's where the bays differ, that lie too close to the calculated values, or that end alike. */
+/**
+ * Copied or invented? Questions for the assessor, never more: readings that agree with a neighbour's where
+ * the bays differ, that lie too close to the calculated values, or that end alike.
+ */
 export function groupQuestions(own: GroupSheet, others: readonly GroupSheet[]): Finding[] {
   const figures = numbersOf(own)
   return [...alike(figures, own, others), ...tooClose(figures, own), ...sameEnding(figures)]

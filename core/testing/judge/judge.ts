@@ -44,7 +44,10 @@ export interface JudgedBay {
   readonly arrangement: Arrangement
 }
 
-/** Judges a sheet, of one circuit or of a whole board: each reading by its form, limit and band, and all of them by their relations. Some microseconds a reading. */
+/**
+ * Judges a sheet, of one circuit or of a whole board: each reading by its form, limit and band, and all of
+ * them by their relations. Some microseconds a reading.
+ */
 export function judgeReadings(
   meant: JudgedBay,
   readings: Readings,

@@ -50,7 +50,10 @@ interface Own<K extends string> {
   }
 }
 
-/** The whole board in one reading: every circuit in parallel. Made to save time; a low one is split circuit by circuit. */
+/**
+ * The whole board in one reading: every circuit in parallel. Made to save time; a low one is split circuit by
+ * circuit.
+ */
 const boardInsulation = <K extends string>({ key, symbol, shows, probes }: Own<K>): TestKind<K> => ({
   key,
   symbol,

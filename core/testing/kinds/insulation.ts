@@ -61,7 +61,10 @@ const insulation = <K extends string>(
   ...own,
 })
 
-/** Between a pair of conductors of the circuit, its own neutral out of the bar so that the others are not in the reading. */
+/**
+ * Between a pair of conductors of the circuit, its own neutral out of the bar so that the others are not in
+ * the reading.
+ */
 function betweenPair(
   rig: Rig,
   { circuit }: BayTest,

@@ -93,7 +93,10 @@ export type Entry =
       readonly end?: number
     }
 
-/** What an instrument without error shows: a value, more than a range end, right or not, or nothing because it refuses. */
+/**
+ * What an instrument without error shows: a value, more than a range end, right or not, or nothing because it
+ * refuses.
+ */
 export type Outcome =
   | { readonly is: 'value'; readonly value: number }
   | { readonly is: 'over'; readonly value: number }
@@ -216,7 +219,10 @@ export type UsualCause =
 export const READING_EVIDENCE = ['r1r2', 'irLN', 'irLE', 'irNE', 'polarity', 'ze', 'zs', 'rcdTime'] as const
 export type ReadingEvidence = (typeof READING_EVIDENCE)[number]
 
-/** Everything that one kind of test is. A new test is a file with one of these, its line in kinds.ts, and its words. */
+/**
+ * Everything that one kind of test is. A new test is a file with one of these, its line in kinds.ts, and its
+ * words.
+ */
 export interface TestKind<K extends string = string> {
   readonly key: K
   /** As it stands over a column. */

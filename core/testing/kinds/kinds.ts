@@ -19,7 +19,10 @@ import { clamp, voltageDrop } from './under-load'
 import { ze } from './ze'
 import { zs } from './zs'
 
-/** Every kind of test, in the order of the work. A new one is its file, its line here, and its words in words/testing.ts. */
+/**
+ * Every kind of test, in the order of the work. A new one is its file, its line here, and its words in
+ * words/testing.ts.
+ */
 export const KINDS = [
   electrode,
   bonding,

@@ -30,7 +30,10 @@ const ratedA = (rig: Rig, circuit: string | null): number => rcdBefore(rig, circ
 const atLastPoint = ({ rcd, points }: CircuitPlan): readonly Place[] =>
   rcd && points.length > 0 ? [{ point: points.at(-1)!.id, isAsked: true }] : NOWHERE
 
-/** The 2022 edition verifies at IΔn alone; before, half and five times were usual too. BS 7671:2018+A2 643.8 and 643.7.1, from memory. */
+/**
+ * The 2022 edition verifies at IΔn alone; before, half and five times were usual too. BS 7671:2018+A2 643.8
+ * and 643.7.1, from memory.
+ */
 const needsMultiples = ({ rules }: CircuitPlan): boolean =>
   rules.rcdTests === 'all' || !isFrom(rules.edition, '18-A2')
 const whereMultiples = (plan: CircuitPlan): readonly Place[] =>

@@ -19,7 +19,10 @@ function byLeg(lines: readonly WireEnd[], others: readonly WireEnd[]): readonly 
   return isSwapped ? [b, a] : [a, b]
 }
 
-/** Each line end joined to the other conductor's end of the opposite leg. Undefined where a conductor has not both its ends at the board. */
+/**
+ * Each line end joined to the other conductor's end of the opposite leg. Undefined where a conductor has not
+ * both its ends at the board.
+ */
 function crossed(
   rig: Rig,
   { circuit, point }: BayTest,

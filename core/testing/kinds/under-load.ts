@@ -35,7 +35,10 @@ const underLoad = <K extends string>(key: K, { read, ...own }: Own): TestKind<K>
   measure: ({ rig, test, made, error }) => read(rig, test, made, error),
 })
 
-/** What is lost from the origin to the point. The same meter at both: what it is off falls out of the difference. */
+/**
+ * What is lost from the origin to the point. The same meter at both: what it is off falls out of the
+ * difference.
+ */
 const readDrop: Read = (rig, test, made, error = 0) => {
   const bench = prepare(rig, made.state, made.setup)
   const way = wayOf(rig, test.circuit!)!

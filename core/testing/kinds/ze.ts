@@ -7,7 +7,10 @@ import { ELECTRODE, earthingFreed } from './electrode'
 import { NOWHERE, ONCE, type TestKind } from './kind'
 import { OHMS, outcomeOf } from './shared'
 
-/** External earth fault loop impedance at the origin, the installation off and its earthing conductor disconnected. */
+/**
+ * External earth fault loop impedance at the origin, the installation off and its earthing conductor
+ * disconnected.
+ */
 export const ze: TestKind<'ze'> = {
   key: 'ze',
   symbol: 'Ze',

@@ -38,7 +38,10 @@ export function scheduleOf(rig: Rig, rules: ScheduleRules): ScheduleTest[] {
   ])
 }
 
-/** The schedule of one circuit: what a single circuit is asked for, with the supply's Ze. Everything else of the circuit helps to look closer. */
+/**
+ * The schedule of one circuit: what a single circuit is asked for, with the supply's Ze. Everything else of
+ * the circuit helps to look closer.
+ */
 export const circuitSchedule = (rig: Rig, rules: ScheduleRules, circuit: string): ScheduleTest[] =>
   scheduleOf(rig, rules)
     .filter((test) => test.circuit === circuit || (test.circuit === null && isBasic(test)))
@@ -47,7 +50,10 @@ export const circuitSchedule = (rig: Rig, rules: ScheduleRules, circuit: string)
 const BASIC: ReadonlySet<string> = new Set(KINDS.filter(({ isBasic: is }) => is).map(({ key }) => key))
 const isBasic = ({ kind }: BayTest): boolean => BASIC.has(kind)
 
-/** Every test that tells something about the wiring of this bay: the supply's, and of each circuit at each of its points. */
+/**
+ * Every test that tells something about the wiring of this bay: the supply's, and of each circuit at each of
+ * its points.
+ */
 export function testsOf(rig: Rig): BayTest[] {
   const supply = { ...planOf(rig, EVERY_RULE, ''), circuit: null }
   const tests = [
@@ -122,7 +128,10 @@ const isOnSpur = (rig: Rig, { id }: Part): boolean =>
   rig.wires.filter(({ from, to }) => [from, to].some((ref) => partIdOf(ref) === id && ref.endsWith('.L')))
     .length === 1
 
-/** The schedule as a sheet answers it: where an earlier one was asked half way round a ring and measured there, that stands for the spur. */
+/**
+ * The schedule as a sheet answers it: where an earlier one was asked half way round a ring and measured
+ * there, that stands for the spur.
+ */
 export function askedAsMeasured(
   schedule: readonly ScheduleTest[],
   isMeasured: (key: string) => boolean,

@@ -16,7 +16,10 @@ import type {
 type Fields = Readonly<Record<string, string>>
 const LEFT = /^(n\/?a|lim)\b/i
 
-/** Fills a record from what is known and what has been typed, and says what is missing or fails. BS 7671 Part 6, 644 and Appendix 6, from memory: the information asked for, in an arrangement of our own. */
+/**
+ * Fills a record from what is known and what has been typed, and says what is missing or fails. BS 7671 Part
+ * 6, 644 and Appendix 6, from memory: the information asked for, in an arrangement of our own.
+ */
 export function testRecord(kind: RecordKind, facts: RecordFacts, fields: Fields): TestRecord {
   const tested = [...new Set(facts.marks.flatMap(({ reading }) => circuitOfKey(reading) ?? []))]
   const chosen = kind === 'minor' ? [fields.circuit ?? ''].filter((id) => tested.includes(id)) : tested

@@ -33,7 +33,10 @@ const MEMBERS: Readonly<Record<string, readonly string[]>> = {
 /** Instruments and the weather between two readings, as a share of the higher. */
 const PARALLEL = { above: 1.25, below: 0.33 } as const
 
-/** A reading of the whole board is never above that of one of its circuits, and not far below all of them in parallel. */
+/**
+ * A reading of the whole board is never above that of one of its circuits, and not far below all of them in
+ * parallel.
+ */
 export const boardInsulation: SheetRule = (sheet) => {
   const family = takingPart(sheet, 'insulationFamily')
   return takingPart(sheet, 'insulationBoard').flatMap(({ key, kind }): Relation[] => {

@@ -7,7 +7,10 @@ import { expectedAt, numberAt, type Sheet } from './sheet'
 import type { ScheduleTest } from '../plan/schedule'
 import { takingPart, testAt, type Relation, type SheetRule } from './relation'
 
-/** Loop tester and ohmmeter may disagree by this much before a sum is questioned: 5 % and 5 digits of the loop tester, at Ze and at Zs, and 2 % of the ohmmeter; common practice, no source. */
+/**
+ * Loop tester and ohmmeter may disagree by this much before a sum is questioned: 5 % and 5 digits of the loop
+ * tester, at Ze and at Zs, and 2 % of the ohmmeter; common practice, no source.
+ */
 const SUM = { relative: 0.1, ohm: 0.1 } as const
 const ZE_OHM = 0.08
 /** Fault current and Ze, both with the loop tester's error. */
@@ -47,7 +50,10 @@ function isSumHere(sheet: Sheet, key: string, dead: string): boolean {
   return Math.abs(zs - external - r1AndR2) <= SUM.ohm
 }
 
-/** Fault current times Ze gives the voltage: at least, where line to neutral may be the stronger; about, where both are one conductor outside. */
+/**
+ * Fault current times Ze gives the voltage: at least, where line to neutral may be the stronger; about, where
+ * both are one conductor outside.
+ */
 export const faultCurrentFits: SheetRule = (sheet) => {
   const [external, current] = [numberAt(sheet, ze.key), numberAt(sheet, pfc.key)]
   const [expectedZe, expectedCurrent] = [expectedAt(sheet, ze.key), expectedAt(sheet, pfc.key)]

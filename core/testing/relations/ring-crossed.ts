@@ -17,7 +17,10 @@ interface Point {
   readonly share: number
 }
 
-/** Cross-connected, every socket of a ring reads about the same. Readings that climb from both ends to the middle say that each leg was joined with itself. Guidance Note 3, from memory. */
+/**
+ * Cross-connected, every socket of a ring reads about the same. Readings that climb from both ends to the
+ * middle say that each leg was joined with itself. Guidance Note 3, from memory.
+ */
 export const ringCrossed: SheetRule = (sheet) => {
   const tests = takingPart(sheet, 'ringCrossed')
   const kinds = [...new Set(tests.map(({ kind }) => kind))]

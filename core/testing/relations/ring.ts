@@ -18,7 +18,10 @@ interface RingEnds {
   readonly r2: number | undefined
 }
 
-/** r1 and rn agree, r2 follows from the areas, and no socket reads above a quarter of both ends unless it is on a spur. */
+/**
+ * r1 and rn agree, r2 follows from the areas, and no socket reads above a quarter of both ends unless it is
+ * on a spur.
+ */
 export const ringRelations: SheetRule = (sheet) =>
   circuitsOn(sheet).flatMap((circuit): Relation[] => {
     const ends = endsOf(sheet, circuit)

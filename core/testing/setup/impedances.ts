@@ -27,7 +27,10 @@ interface BenchAt {
 
 type Pair = readonly [string, string]
 
-/** Impedances between pairs of terminals of one set-up: one plan, and for each pair one ampere in at one side and out at the other. */
+/**
+ * Impedances between pairs of terminals of one set-up: one plan, and for each pair one ampere in at one side
+ * and out at the other.
+ */
 export function impedances({ rig, state, setup, hertz }: BenchAt, pairs: readonly Pair[]): PairReading[] {
   const bench = prepare(rig, state, setup)
   const parts = indexParts(bench.rig)

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { HuntStepBody, HuntView } from '#schemas/hunt-views'
 
-/** Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked at the end. */
+/**
+ * Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked
+ * at the end.
+ */
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
 const { call } = useApi()

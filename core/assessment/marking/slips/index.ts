@@ -13,7 +13,10 @@ import type { SlipContext, SlipRule } from './slip'
 import { unitPrefix } from './unit-prefix'
 import { withoutDiversity } from './without-diversity'
 
-/** Where two explain an answer equally well the earlier one is named: a moved decimal point explains almost anything. */
+/**
+ * Where two explain an answer equally well the earlier one is named: a moved decimal point explains almost
+ * anything.
+ */
 const SLIP_RULES: readonly SlipRule[] = [
   unitPrefix,
   powerAndVoltage,
@@ -29,7 +32,10 @@ const SLIP_RULES: readonly SlipRule[] = [
 /** Fits closer together than this are equally good: the answer was rounded. */
 const SAME_FIT = 1e-4
 
-/** The slip whose outcome lies nearest to the wrong answer, if one lies near enough. A picked answer has no slip in it. */
+/**
+ * The slip whose outcome lies nearest to the wrong answer, if one lies near enough. A picked answer has no
+ * slip in it.
+ */
 export function likelySlip<T extends Task | BoardTask>(
   answer: number,
   context: SlipContext<T>,

@@ -1,7 +1,10 @@
 import { fault, type Finding } from '../../../findings/finding'
 import { forCircuits } from './slip'
 
-/** A value per metre or per ampere that was not multiplied by what it needs; written in the small unit or the large one. */
+/**
+ * A value per metre or per ampere that was not multiplied by what it needs; written in the small unit or the
+ * large one.
+ */
 export const perMetre = forCircuits(({ step, task, values }) => {
   const lengthForgotten = fault('slip.lengthForgotten', { lengthM: task.lengthM })
   const eitherUnit = (value: number, finding: Finding) => [

@@ -4,7 +4,10 @@ import { forCircuits, type Slip } from './slip'
 
 const ROOT_3 = Math.sqrt(3)
 
-/** Ib worked without the power factor or efficiency, with one on the wrong side, without √3, or with the other voltage. */
+/**
+ * Ib worked without the power factor or efficiency, with one on the wrong side, without √3, or with the other
+ * voltage.
+ */
 export const powerAndVoltage = forCircuits(({ step, task: { load, phases } }) => {
   if (step.key !== 'ib' || (load.basis !== 'power' && load.basis !== 'motor')) return []
   const efficiency = load.basis === 'motor' ? load.efficiency : 1
