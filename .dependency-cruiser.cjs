@@ -10,7 +10,7 @@ const LAYERS = [
   'testing|isolation|inspection|containment',
   'assessment',
 ]
-const PURE_LIBRARIES = ['d3-random']
+const PURE_LIBRARIES = ['d3-path', 'd3-random']
 const only = (name, from, to, comment) => ({
   name,
   severity: 'error',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { path } from 'd3-path'
 import type { Coverage } from '#core/assessment/outcomes/coverage'
 
 /**
@@ -21,7 +22,11 @@ const width = computed(() => props.coverage.wanted * props.step + 16)
 /** The thread of the next stitch, still in a loop. */
 const loopPath = (x: number): string => {
   const s = props.step
-  return `M${x} 10c${s / 5} -12 ${s / 2} -12 ${0.3 * s} -3c${-s / 8} 5 2 6 ${s / 3} 3`
+  const thread = path()
+  thread.moveTo(x, 10)
+  thread.bezierCurveTo(x + s / 5, -2, x + s / 2, -2, x + 0.3 * s, 7)
+  thread.bezierCurveTo(x + 0.3 * s - s / 8, 12, x + 0.3 * s + 2, 13, x + 0.3 * s + s / 3, 10)
+  return String(thread)
 }
 </script>
 

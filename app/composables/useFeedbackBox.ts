@@ -1,3 +1,4 @@
+import { onScopeDispose, ref } from 'vue'
 import type { MarkingView } from '#schemas/marking-views'
 
 const PAUSE_MS = 900

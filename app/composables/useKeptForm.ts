@@ -1,3 +1,4 @@
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import { BLANK_EXERCISE } from '~/utils/blank-exercise'

@@ -1,13 +1,23 @@
-import { INSTRUMENTS, type Taken } from '#core/bay/instruments/take'
+import { ref, shallowRef, watch, type Ref } from 'vue'
+import type { Setup } from '#core/bay/instruments/setup'
+import { INSTRUMENTS, type ReadingRequest, type Taken } from '#core/bay/instruments/take'
 import type { MeasureSettings } from '~/utils/measure-settings'
 import { warn } from '~/utils/warn'
-import type { useBayRun } from './useBayRun'
+
+/** The bay that an instrument is put to. */
+interface MeasuredBay {
+  /** How everything stands; another object each time that something happens. */
+  readonly state: Readonly<Ref<unknown>>
+  readonly links: Ref<Setup['links']>
+  readonly freed: Ref<Setup['freed']>
+  readonly measure: (request: ReadingRequest) => Promise<Taken>
+}
 
 /**
  * An instrument at a bay: how it is set, where its probes are, what is linked and taken out for it, what it
  * shows.
  */
-export function useProbes(run: ReturnType<typeof useBayRun>, isLive: () => boolean) {
+export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   const settings = ref<MeasureSettings>({
     instrument: 'continuity',
     volt: 500,

@@ -1,3 +1,4 @@
+import { path } from 'd3-path'
 import { cornersOf, type Corner, type Vector } from './geometry'
 import { tangentMm } from './bending'
 import type { ContainmentRun, Former } from './containment-run'
@@ -32,13 +33,14 @@ export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly 
   const corners = cornersOf(run)
   const at = (i: number): Vector => shifted?.[i] ?? corners[i]!.at
   const points = corners.map((corner, i) => ({ ...project(at(i)), corner }))
-  let path = `M${points[0]!.x} ${points[0]!.y}`
+  const line = path()
+  line.moveTo(points[0]!.x, points[0]!.y)
   for (let i = 1; i < points.length; i += 1) {
     const [before, here, after] = [points[i - 1]!, points[i]!, points[i + 1]]
     // Only conduit is bent; trunking and tray meet at the corner.
     const isFormed = run.made === 'conduit' && (here.corner.joint === 'bend' || here.corner.joint === 'set')
     if (!after || !isFormed) {
-      path += `L${here.x} ${here.y}`
+      line.lineTo(here.x, here.y)
       continue
     }
     const share = (from: { x: number; y: number }, to: { x: number; y: number }, mm: number) => {
@@ -48,12 +50,13 @@ export function drawRun(run: ContainmentRun, former: Former, shifted?: readonly 
     }
     const tangent = tangentMm(former, here.corner.angleDeg)
     const [a, b] = [share(here, before, tangent), share(here, after, tangent)]
-    path += `L${a.x} ${a.y}Q${here.x} ${here.y} ${b.x} ${b.y}`
+    line.lineTo(a.x, a.y)
+    line.quadraticCurveTo(here.x, here.y, b.x, b.y)
   }
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
   const [left, top] = [Math.min(...xs) - MARGIN_MM, Math.min(...ys) - MARGIN_MM]
   return {
-    path,
+    path: String(line),
     corners: points,
     viewBox: {
       x: left,

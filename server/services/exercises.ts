@@ -13,6 +13,7 @@ import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { saveIfCurrent } from './save-current'
 
 export function listExercises({ repos }: Context, actor: Person): ExerciseListItem[] {
   allow(actor, 'exercise.see')
@@ -38,8 +39,7 @@ export function createExercise({ repos, now }: Context, actor: Person, exercise:
   allow(actor, 'exercise.change')
   return repos.transaction(() => {
     check(repos, exercise)
-    if (repos.exercises.byCode(exercise.code))
-      throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
+    refuseTakenCode({ repos }, exercise.code)
     const id = repos.exercises.insert(exercise, actor.id, now)
     repos.audit.add(now, actor.id, 'exerciseCreated', `exercise ${exercise.code}`)
     return repos.exercises.byId(id)!
@@ -48,24 +48,32 @@ export function createExercise({ repos, now }: Context, actor: Person, exercise:
 
 /** Saves a draft. When somebody else saved in between, refuses and hands over what they saved. */
 export function saveExercise(
-  { repos, now }: Context,
+  context: Context,
   actor: Person,
   id: number,
   version: number,
   exercise: Exercise,
 ): StoredExercise {
   allow(actor, 'exercise.change')
-  return repos.transaction(() => {
-    const stored = found(repos.exercises.byId(id))
-    if (stored.state === 'set') throw new Problem('exerciseIsSet')
-    check(repos, exercise)
-    const sameCode = repos.exercises.byCode(exercise.code)
-    if (sameCode && sameCode.id !== id)
-      throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
-    if (!repos.exercises.update(id, version, exercise, actor.id, now))
-      throw new Problem('stale', { extra: { theirs: repos.exercises.byId(id) } })
-    return repos.exercises.byId(id)!
+  const { repos, now } = context
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => repos.exercises.byId(id),
+    check: (stored) => {
+      if (stored.state === 'set') throw new Problem('exerciseIsSet')
+      check(repos, exercise)
+      refuseTakenCode(context, exercise.code, id)
+    },
+    write: () => repos.exercises.update(id, version, exercise, actor.id, now),
+    theirs: (stored) => stored,
   })
+  return repos.exercises.byId(id)!
+}
+
+function refuseTakenCode({ repos }: Pick<Context, 'repos'>, code: string, own?: number): void {
+  const other = repos.exercises.byCode(code)
+  if (other && other.id !== own)
+    throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
 }
 
 /** Reads an exchange file; refuses it whole, naming every part that cannot be taken. */
@@ -84,43 +92,52 @@ export function importExercise(context: Context, actor: Person, text: string): S
 
 /** Gives everybody in a group who does not have it yet their own variant of the exercise. */
 export function setExercise(
-  { repos, now }: Context,
+  context: Context,
   actor: Person,
   id: number,
   version: number,
   cohort: string,
 ): { readonly given: number } {
   allow(actor, 'exercise.change')
-  return repos.transaction(() => {
-    const stored = found(repos.exercises.byId(id))
-    if (stored.version !== version) throw new Problem('stale', { extra: { theirs: stored } })
-    // The policy in force is written into the exercise when it is first set, and holds for it from then on.
-    const exercise: Exercise =
-      stored.state === 'set' ? stored.exercise : { ...stored.exercise, policy: repos.centre.policies() }
-    const design = designOf(assignmentOf(exercise))
-    const stopped = [...design.circuits, ...design.boards].find((part) => part.stopped)
-    if (stopped)
-      throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
-    const people = repos.people.inCohort(cohort)
-    if (people.length === 0) throw new Problem('cohortEmpty')
-    const given = repos.attempts.byExercise(id)
-    const missing = people.filter((person) => !given.some((attempt) => attempt.personId === person.id))
-    if (missing.length === 0) throw new Problem('cohortDone')
-    const made = makeVariants(exercise, given.length + missing.length)
-    if (!made.ok) throw new Problem('variantsTooFew', { extra: { found: made.found, wanted: made.wanted } })
-    missing.forEach((person, i) => {
-      const variant = made.variants[given.length + i]!
-      repos.attempts.insert(id, person.id, variant.index, variant.index, variant.installation)
-    })
-    repos.exercises.markSet(id, exercise)
-    repos.audit.add(
-      now,
-      actor.id,
-      'exerciseSet',
-      `exercise ${exercise.code} for ${missing.length} in ${cohort}`,
-    )
-    return { given: missing.length }
+  const { repos, now } = context
+  let count = 0
+  saveIfCurrent(context, {
+    sent: version,
+    read: () => repos.exercises.byId(id),
+    write: (stored) => {
+      // The policy in force is written into the exercise when it is first set, and holds for it from then on.
+      const exercise: Exercise =
+        stored.state === 'set' ? stored.exercise : { ...stored.exercise, policy: repos.centre.policies() }
+      refuseUnsolvable(exercise)
+      count = giveVariants(context, id, exercise, cohort)
+      repos.exercises.markSet(id, exercise)
+      repos.audit.add(now, actor.id, 'exerciseSet', `exercise ${exercise.code} for ${count} in ${cohort}`)
+    },
+    theirs: (stored) => stored,
   })
+  return { given: count }
+}
+
+function refuseUnsolvable(exercise: Exercise): void {
+  const design = designOf(assignmentOf(exercise))
+  const stopped = [...design.circuits, ...design.boards].find((part) => part.stopped)
+  if (stopped) throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
+}
+
+/** Variants for those of a group who have none yet; how many. */
+function giveVariants({ repos }: Context, id: number, exercise: Exercise, cohort: string): number {
+  const people = repos.people.inCohort(cohort)
+  if (people.length === 0) throw new Problem('cohortEmpty')
+  const given = repos.attempts.byExercise(id)
+  const missing = people.filter((person) => !given.some((attempt) => attempt.personId === person.id))
+  if (missing.length === 0) throw new Problem('cohortDone')
+  const made = makeVariants(exercise, given.length + missing.length)
+  if (!made.ok) throw new Problem('variantsTooFew', { extra: { found: made.found, wanted: made.wanted } })
+  missing.forEach((person, i) => {
+    const { index, installation } = made.variants[given.length + i]!
+    repos.attempts.insert(id, person.id, index, index, installation)
+  })
+  return missing.length
 }
 
 /** Task sheets of everybody who has the exercise, for printing. */

@@ -84,7 +84,7 @@ describe.each(all)('the drawing of a bay: %s', (_, rig) => {
         points.every((point) => isIn(point, layout)),
         id,
       ).toBe(true)
-      expect(pathOf(points)).toMatch(/^M[\d.]+ [\d.]+(?:[LQ][\d. -]+)+$/)
+      expect(pathOf(points)).toMatch(/^M[\d.]+,[\d.]+(?:[LQ][\d.,-]+)+$/)
     }
   })
   it('stays where it is while somebody wires', () => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { path } from 'd3-path'
 import { layOut } from '#core/exercise/single-line'
 import type { PublicInstallation } from '#core/exercise/assignment'
 import { stepWords } from '#core/design/model/step-kinds'
@@ -28,6 +29,19 @@ const words = (scope: string, step: StepKey): string => {
 const y = (row: number) => row * ROW + ROW / 2
 const x = (depth: number) => 16 + depth * INDENT
 const END = WIDTH - 190
+/** From the end of the feeding circuit round to the switch of the board. */
+function feedPath(from: number, row: { readonly y: number; readonly depth: number }): string {
+  const feed = path()
+  const corners = [
+    [END + 12, y(from)],
+    [END + 12, y(row.y) - 18],
+    [x(row.depth), y(row.y) - 18],
+    [x(row.depth), y(row.y) - 13],
+  ] as const
+  feed.moveTo(END, y(from))
+  for (const corner of corners) feed.lineTo(...corner)
+  return String(feed)
+}
 </script>
 
 <template>
@@ -67,11 +81,7 @@ const END = WIDTH - 190
           :width="WIDTH - x(row.depth)"
           height="40"
         />
-        <path
-          v-if="row.fedFromY !== null"
-          class="feed"
-          :d="`M${END} ${y(row.fedFromY)}H${END + 12}V${y(row.y) - 18}H${x(row.depth)}V${y(row.y) - 13}`"
-        />
+        <path v-if="row.fedFromY !== null" class="feed" :d="feedPath(row.fedFromY, row)" />
         <rect class="box switch" :x="x(row.depth) - 8" :y="y(row.y) - 13" width="16" height="26" />
         <line
           class="bar thin"

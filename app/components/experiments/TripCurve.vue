@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { scaleLog } from 'd3-scale'
+import { area, line as curve } from 'd3-shape'
 import { openingBand } from '#core/bay/protection/band'
 import type { Device } from '#core/regulations/devices'
 import { formatDuration } from '#core/units/format'
@@ -32,16 +33,17 @@ const samples = computed(() =>
     return { current, ...openingBand(props.device, props.ratingA, current) }
   }),
 )
+type Sample = (typeof samples.value)[number]
+const xOf = ({ current }: Sample) => x.value(current)
 const line = (key: 'earliestS' | 'latestS' | 'usualS') =>
-  samples.value
-    .map((one, i) => `${i ? 'L' : 'M'}${x.value(one.current).toFixed(1)} ${at(one[key]).toFixed(1)}`)
-    .join('')
+  curve<Sample>(xOf, (one) => at(one[key]))(samples.value) ?? ''
 const band = computed(
   () =>
-    `${line('latestS')}${[...samples.value]
-      .reverse()
-      .map((one) => `L${x.value(one.current).toFixed(1)} ${at(one.earliestS).toFixed(1)}`)
-      .join('')}Z`,
+    area<Sample>(
+      xOf,
+      ({ earliestS }) => at(earliestS),
+      ({ latestS }) => at(latestS),
+    )(samples.value) ?? '',
 )
 const shown = computed(() => Math.min(most * props.ratingA, Math.max(least * props.ratingA, moved.value)))
 const here = computed(() => openingBand(props.device, props.ratingA, shown.value))

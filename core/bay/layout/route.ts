@@ -1,3 +1,4 @@
+import { path } from 'd3-path'
 import type { Wire } from '../model/rig'
 import { TERMINAL_R, type BayLayout, type Channel, type PlacedTerminal } from './placed'
 
@@ -94,18 +95,20 @@ const edge = ({ x, y }: PlacedTerminal, towards: number): Point => ({
 export function pathOf(points: readonly Point[]): string {
   const [first, ...rest] = points
   if (!first) return ''
-  let path = `M${first.x} ${first.y}`
+  const line = path()
+  line.moveTo(first.x, first.y)
   rest.forEach((corner, i) => {
     const [before, after] = [points[i]!, points[i + 2]]
     if (!after) {
-      path += `L${corner.x} ${corner.y}`
+      line.lineTo(corner.x, corner.y)
       return
     }
     const back = towards(corner, before)
     const on = towards(corner, after)
-    path += `L${back.x} ${back.y}Q${corner.x} ${corner.y} ${on.x} ${on.y}`
+    line.lineTo(back.x, back.y)
+    line.quadraticCurveTo(corner.x, corner.y, on.x, on.y)
   })
-  return path
+  return String(line)
 }
 
 function towards(corner: Point, other: Point): Point {
