@@ -80,7 +80,7 @@ const VIEWS: readonly View[] = [
     },
   ],
   [
-    'hunt',
+    'fault-finding',
     'T-404',
     '/practice',
     async (page) => {

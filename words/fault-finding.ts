@@ -2,11 +2,11 @@ import { indexParts } from '#core/bay/model/terminals'
 import type { Rig } from '#core/bay/model/rig'
 import type { Symptom } from '#core/testing/fault-finding/symptom'
 import { happeningSentence } from './happenings'
-import type { HuntMark, HuntRule } from '#core/testing/fault-finding/judge'
+import type { FaultFindingMark, FaultFindingRule } from '#core/testing/fault-finding/judge'
 
-export const HUNT_TEXT: Readonly<
+export const FAULT_FINDING_TEXT: Readonly<
   Record<
-    HuntRule,
+    FaultFindingRule,
     { readonly name: string; readonly kept: string; readonly part: string; readonly broken: string }
   >
 > = {
@@ -59,8 +59,8 @@ export const HUNT_TEXT: Readonly<
   },
 }
 
-export const huntSentence = ({ rule, state }: Pick<HuntMark, 'rule' | 'state'>): string =>
-  HUNT_TEXT[rule][state]
+export const faultFindingSentence = ({ rule, state }: Pick<FaultFindingMark, 'rule' | 'state'>): string =>
+  FAULT_FINDING_TEXT[rule][state]
 
 /** What was noticed, by the names of the bay. */
 export function symptomSentences(rig: Rig, symptoms: readonly Symptom[]): string[] {

@@ -6,8 +6,8 @@ import { createCentreRepo } from './centre'
 import { createCommentsRepo } from './comments'
 import { createDecisionsRepo } from './decisions'
 import { createIsolationRunsRepo } from './isolation-runs'
-import { createHuntsRepo } from './hunts'
-import { createPapersRepo } from './papers'
+import { createFaultFindingsRepo } from './fault-findings'
+import { createTestRecordsRepo } from './test-records'
 import { createInspectionsRepo } from './inspections'
 import { createRunsRepo } from './runs'
 import { createInstrumentsRepo } from './instruments'
@@ -31,8 +31,8 @@ export function createRepos(db: Database) {
     isolationRuns: createIsolationRunsRepo(db),
     observations: createObservationsRepo(db),
     locks: createLocksRepo(db),
-    hunts: createHuntsRepo(db),
-    papers: createPapersRepo(db),
+    faultFindings: createFaultFindingsRepo(db),
+    testRecords: createTestRecordsRepo(db),
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),

@@ -19,13 +19,13 @@ const ROLES_BY_ACTION = {
   'stores.see': ['technician', 'instructor'],
   'instruments.see': ['administrator', 'instructor', 'assessor', 'technician', 'apprentice'],
   'instruments.keep': ['technician', 'instructor'],
-  'paper.see': ['apprentice', 'instructor', 'assessor'],
+  'testRecord.see': ['apprentice', 'instructor', 'assessor'],
   'work.own': ['apprentice'],
   'bay.use': ['apprentice', 'instructor', 'assessor'],
   'run.use': ['apprentice', 'instructor', 'assessor', 'technician'],
   'inspection.use': ['apprentice', 'instructor', 'assessor'],
-  'hunt.practise': ['apprentice', 'instructor', 'assessor'],
-  'hunt.set': ['instructor', 'assessor'],
+  'faultFinding.practise': ['apprentice', 'instructor', 'assessor'],
+  'faultFinding.set': ['instructor', 'assessor'],
   'isolation.practise': ['apprentice', 'instructor', 'assessor'],
   'isolation.observe': ['instructor', 'assessor'],
   'register.see': ['instructor', 'assessor'],
@@ -67,7 +67,7 @@ const OBJECT_RULES = {
   /** A sheet at work, and the bay of its task. */
   'work.open': ['work.own', isOwn],
   /** The records and the inspection of somebody's work. */
-  'record.open': ['paper.see', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  'record.open': ['testRecord.see', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
   'inspection.open': ['inspection.use', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
   /** A round of the inspection trainer. */
   'round.open': ['inspection.use', isOwn],
@@ -77,8 +77,11 @@ const OBJECT_RULES = {
   ],
   'rehearsal.open': ['isolation.practise', isOwn],
   /** A fault-finding exercise: whoever looks for the fault, and those who set them. */
-  'faultFinding.open': ['hunt.practise', (actor, thing) => isOwn(actor, thing) || may(actor, 'hunt.set')],
-  'faultFinding.step': ['hunt.practise', isOwn],
+  'faultFinding.open': [
+    'faultFinding.practise',
+    (actor, thing) => isOwn(actor, thing) || may(actor, 'faultFinding.set'),
+  ],
+  'faultFinding.step': ['faultFinding.practise', isOwn],
   'run.open': [
     'run.use',
     (actor, thing) => isOwn(actor, thing) || marks(actor, thing) || thing.isOfStaff === true,

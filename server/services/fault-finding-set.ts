@@ -7,7 +7,7 @@ import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
 import { scheduleOf } from '#core/testing/plan/schedule'
 import { FAULT_TEXT, placeWords } from '#words/faults'
 import { outcomeWords, testWords } from '#words/testing'
-import type { PlantBay, PlantBody, PlantPreviewBody, PlantPreviewView } from '#schemas/hunt-views'
+import type { PlantBay, PlantBody, PlantPreviewBody, PlantPreviewView } from '#schemas/fault-finding-views'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
@@ -19,12 +19,12 @@ import { FAULT_FINDING_RULES, faultFindingRig } from './fault-finding-bays'
 const MOST_TRIES = 20
 
 /** A fault of the chosen aim, picked at random among those that a test shows. */
-export async function startHunt(
+export async function startFaultFinding(
   { repos, now }: Context,
   actor: Person,
   { bay, aim: aimCode }: { readonly bay: string; readonly aim: string },
 ): Promise<{ readonly id: number }> {
-  allow(actor, 'hunt.practise')
+  allow(actor, 'faultFinding.practise')
   const rig = faultFindingRig(bay)
   const aim = found(AIMS.find(({ code }) => code === aimCode))
   const faults = faultsFor(rig, aim)
@@ -33,7 +33,7 @@ export async function startHunt(
     const preview = await heavy('previewPlant', rig, [fault])
     if (preview && preview.rank !== null)
       return {
-        id: repos.hunts.insert({
+        id: repos.faultFindings.insert({
           personId: actor.id,
           setBy: null,
           madeAt: now,
@@ -50,7 +50,7 @@ export async function startHunt(
 
 /** Every fault that could be planted in a bay, by what it teaches. */
 export function plantBay(_: Context, actor: Person, code: string): PlantBay {
-  allow(actor, 'hunt.set')
+  allow(actor, 'faultFinding.set')
   const rig = faultFindingRig(code)
   const at = new Map(possibleFaults(rig).map(({ kind, place }) => [`${kind.code} ${place.key}`, place.at]))
   return {
@@ -68,12 +68,12 @@ export function plantBay(_: Context, actor: Person, code: string): PlantBay {
   }
 }
 
-export async function previewHunt(
+export async function previewFaultFinding(
   _: Context,
   actor: Person,
   { bay, faults }: PlantPreviewBody,
 ): Promise<PlantPreviewView> {
-  allow(actor, 'hunt.set')
+  allow(actor, 'faultFinding.set')
   const rig = faultFindingRig(bay)
   const preview = await heavy('previewPlant', rig, faults)
   if (!preview)
@@ -103,18 +103,18 @@ export async function previewHunt(
  * Sets a search for these apprentices: in the virtual bay, or in a real one where somebody has put the faults
  * in.
  */
-export function plantHunt(
+export function plantFaultFinding(
   { repos, now }: Context,
   actor: Person,
   { bay, faults, people, place, bayNumber }: PlantBody,
 ): { readonly set: number } {
-  allow(actor, 'hunt.set')
+  allow(actor, 'faultFinding.set')
   const rig = faultFindingRig(bay)
   if (!applyFaults(rig, faults).ok) throw new Problem('notFound')
   return repos.transaction(() => {
     for (const id of people) {
       const person = found(repos.people.byId(id))
-      repos.hunts.insert({
+      repos.faultFindings.insert({
         personId: person.id,
         setBy: actor.id,
         madeAt: now,

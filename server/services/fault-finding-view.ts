@@ -1,5 +1,5 @@
 import { AIMS } from '#core/testing/fault-finding/aims'
-import { stateAfter, type HuntStep } from '#core/testing/fault-finding/steps'
+import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
 import { symptomSentences } from '#words/fault-finding'
 import { symptomsOf } from '#core/testing/fault-finding/symptom'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
@@ -8,14 +8,14 @@ import { indexParts } from '#core/bay/model/terminals'
 import { scheduleOf } from '#core/testing/plan/schedule'
 import { FAULT_TEXT, placeWords } from '#words/faults'
 import { testWords, readingText } from '#words/testing'
-import type { FaultChoice, HuntView } from '#schemas/hunt-views'
-import type { Hunt } from '../repos/hunts'
+import type { FaultChoice, FaultFindingView } from '#schemas/fault-finding-views'
+import type { FaultFinding } from '../repos/fault-findings'
 import type { Person } from '../repos/people'
 import { Problem } from './problem'
 
 import { FAULT_FINDING_RULES, testAt } from './fault-finding-bays'
 
-export function bayAsBuilt({ rig, faults }: Hunt): Rig {
+export function bayAsBuilt({ rig, faults }: FaultFinding): Rig {
   const made = applyFaults(rig, faults)
   if (!made.ok)
     throw new Problem('runOver', {
@@ -24,10 +24,10 @@ export function bayAsBuilt({ rig, faults }: Hunt): Rig {
   return made.rig
 }
 
-export function huntView(hunt: Hunt, actor: Person): HuntView {
-  const { id, version, title, personName: name, setBy, place, bay, rig, log, verdict } = hunt
+export function faultFindingView(search: FaultFinding, actor: Person): FaultFindingView {
+  const { id, version, title, personName: name, setBy, place, bay, rig, log, verdict } = search
   const choices = choicesFor(rig)
-  const isDone = hunt.endedAt !== null
+  const isDone = search.endedAt !== null
   const { isIsolated, isRepaired } = stateAfter(log)
   return {
     id,
@@ -38,12 +38,12 @@ export function huntView(hunt: Hunt, actor: Person): HuntView {
     place,
     bay,
     isDone,
-    symptoms: symptomSentences(rig, symptomsOf(bayAsBuilt(hunt), rig)),
+    symptoms: symptomSentences(rig, symptomsOf(bayAsBuilt(search), rig)),
     isIsolated,
     isRepaired,
     choices,
     verdict,
-    secret: isDone || hunt.personId !== actor.id ? secretOf(hunt, choices) : null,
+    secret: isDone || search.personId !== actor.id ? secretOf(search, choices) : null,
     tests: testChoices(rig),
     log: log.map((step, i) => ({
       words: stepWords(rig, choices, step),
@@ -54,7 +54,7 @@ export function huntView(hunt: Hunt, actor: Person): HuntView {
 }
 
 /** What had been planted, in words. */
-const secretOf = ({ faults }: Hunt, choices: readonly FaultChoice[]): string =>
+const secretOf = ({ faults }: FaultFinding, choices: readonly FaultChoice[]): string =>
   faults
     .map(({ code, place }) => {
       const own = choices.find((one) => one.code === code)
@@ -64,7 +64,7 @@ const secretOf = ({ faults }: Hunt, choices: readonly FaultChoice[]): string =>
     .join('; ')
 
 /** Tests that can be asked for. */
-function testChoices(rig: Rig): HuntView['tests'] {
+function testChoices(rig: Rig): FaultFindingView['tests'] {
   const parts = indexParts(rig)
   return scheduleOf(rig, FAULT_FINDING_RULES).map(({ key, point, circuit, isDead: dead }) => ({
     key,
@@ -90,7 +90,7 @@ function choicesFor(rig: Rig): FaultChoice[] {
   return [...byCode].map(([code, places]) => ({ code, name: FAULT_TEXT[code]!.name, places }))
 }
 
-function stepWords(rig: Rig, choices: readonly FaultChoice[], step: HuntStep): string {
+function stepWords(rig: Rig, choices: readonly FaultChoice[], step: FaultFindingStep): string {
   switch (step.do) {
     case 'look':
       return 'Looked: nothing burnt, nothing hanging out, covers on'

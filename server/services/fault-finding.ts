@@ -1,11 +1,16 @@
 import { AIMS } from '#core/testing/fault-finding/aims'
-import { stateAfter, type HuntStep } from '#core/testing/fault-finding/steps'
-import { isAnswer, judgeHunt } from '#core/testing/fault-finding/judge'
+import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
+import { isAnswer, judgeFaultFinding } from '#core/testing/fault-finding/judge'
 import { PRACTICE_BAYS } from '#core/bay/practice/bays'
 import { isDead } from '#core/testing/kinds/kinds'
 import { TESTER, showTest } from '#core/testing/tester'
-import type { HuntHome, HuntListItem, HuntStepBody, HuntView } from '#schemas/hunt-views'
-import type { Hunt } from '../repos/hunts'
+import type {
+  FaultFindingHome,
+  FaultFindingListItem,
+  FaultFindingStepBody,
+  FaultFindingView,
+} from '#schemas/fault-finding-views'
+import type { FaultFinding } from '../repos/fault-findings'
 import type { Person } from '../repos/people'
 import { allow, may, mayWith, openOf } from './access'
 import { saveIfCurrent } from './save-current'
@@ -13,87 +18,92 @@ import type { Context } from './context'
 import { Problem } from './problem'
 
 import { FAULT_FINDING_BAYS, testAt } from './fault-finding-bays'
-import { bayAsBuilt, huntView } from './fault-finding-view'
+import { bayAsBuilt, faultFindingView } from './fault-finding-view'
 
-export function huntHome({ repos }: Context, actor: Person): HuntHome {
-  allow(actor, 'hunt.practise')
+export function faultFindingHome({ repos }: Context, actor: Person): FaultFindingHome {
+  allow(actor, 'faultFinding.practise')
   return {
     aims: AIMS.map(({ code, name }) => ({ code, name })),
     bays: PRACTICE_BAYS.filter(({ code }) => FAULT_FINDING_BAYS.includes(code)).map(({ code, title }) => ({
       code,
       title,
     })),
-    own: repos.hunts.byPerson(actor.id).map(listed),
-    set: may(actor, 'hunt.set') ? repos.hunts.allSet().map(listed) : [],
+    own: repos.faultFindings.byPerson(actor.id).map(listed),
+    set: may(actor, 'faultFinding.set') ? repos.faultFindings.allSet().map(listed) : [],
   }
 }
 
-const listed = (hunt: Hunt): HuntListItem => ({
-  id: hunt.id,
-  title: hunt.title,
-  name: hunt.personName,
-  setBy: hunt.setBy,
-  place: hunt.place,
-  bay: hunt.bay,
-  isDone: hunt.endedAt !== null,
-  madeAt: hunt.madeAt,
-  met: hunt.verdict?.met ?? null,
+const listed = (search: FaultFinding): FaultFindingListItem => ({
+  id: search.id,
+  title: search.title,
+  name: search.personName,
+  setBy: search.setBy,
+  place: search.place,
+  bay: search.bay,
+  isDone: search.endedAt !== null,
+  madeAt: search.madeAt,
+  met: search.verdict?.met ?? null,
 })
 
-const ownHunt = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): Hunt =>
-  openOf(actor, 'faultFinding.open', repos.hunts.byId(id))
+const ownFaultFinding = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): FaultFinding =>
+  openOf(actor, 'faultFinding.open', repos.faultFindings.byId(id))
 
-export const showHunt = (context: Context, actor: Person, id: number): HuntView =>
-  huntView(ownHunt(context, actor, id), actor)
+export const showFaultFinding = (context: Context, actor: Person, id: number): FaultFindingView =>
+  faultFindingView(ownFaultFinding(context, actor, id), actor)
 
 /**
  * One step of the search. In the virtual bay the reading is computed here, so that the fault never leaves the
  * server.
  */
-export function stepHunt(
+export function stepFaultFinding(
   context: Context,
   actor: Person,
   id: number,
-  { version, step }: HuntStepBody,
-): HuntView {
+  { version, step }: FaultFindingStepBody,
+): FaultFindingView {
   saveIfCurrent(context, {
     sent: version,
-    read: () => ownHunt(context, actor, id),
-    check: (hunt) => refuseStep(actor, hunt, step),
-    write: (hunt) => context.repos.hunts.saveLog(id, version, [...hunt.log, madeStep(context, hunt, step)]),
-    theirs: (hunt) => huntView(hunt, actor),
+    read: () => ownFaultFinding(context, actor, id),
+    check: (search) => refuseStep(actor, search, step),
+    write: (search) =>
+      context.repos.faultFindings.saveLog(id, version, [...search.log, madeStep(context, search, step)]),
+    theirs: (search) => faultFindingView(search, actor),
   })
-  return showHunt(context, actor, id)
+  return showFaultFinding(context, actor, id)
 }
 
-function refuseStep(actor: Person, hunt: Hunt, step: HuntStepBody['step']): void {
-  if (!mayWith(actor, 'faultFinding.step', { ownerId: hunt.personId })) throw new Problem('notAllowed')
-  if (hunt.endedAt !== null) throw new Problem('huntOver')
-  if (step.do === 'test' && !testAt(hunt.rig, step.test)) throw new Problem('moveNotHere')
+function refuseStep(actor: Person, search: FaultFinding, step: FaultFindingStepBody['step']): void {
+  if (!mayWith(actor, 'faultFinding.step', { ownerId: search.personId })) throw new Problem('notAllowed')
+  if (search.endedAt !== null) throw new Problem('huntOver')
+  if (step.do === 'test' && !testAt(search.rig, step.test)) throw new Problem('moveNotHere')
 }
 
-function madeStep({ now }: Context, hunt: Hunt, step: HuntStepBody['step']): HuntStep {
-  const atS = Math.max(0, Math.round((Date.parse(now) - Date.parse(hunt.madeAt)) / 1e3))
+function madeStep(
+  { now }: Context,
+  search: FaultFinding,
+  step: FaultFindingStepBody['step'],
+): FaultFindingStep {
+  const atS = Math.max(0, Math.round((Date.parse(now) - Date.parse(search.madeAt)) / 1e3))
   if (step.do !== 'test') return { ...step, atS }
-  return { ...step, read: hunt.place === 'virtual' ? readAt(hunt, step.test) : step.read, atS }
+  return { ...step, read: search.place === 'virtual' ? readAt(search, step.test) : step.read, atS }
 }
 
-export function endHunt(context: Context, actor: Person, id: number): HuntView {
-  const hunt = ownHunt(context, actor, id)
-  if (!mayWith(actor, 'faultFinding.step', { ownerId: hunt.personId })) throw new Problem('notAllowed')
-  context.repos.hunts.end(id, context.now, judgeHunt(hunt.rig, hunt.faults, hunt.log))
-  return showHunt(context, actor, id)
+export function endFaultFinding(context: Context, actor: Person, id: number): FaultFindingView {
+  const search = ownFaultFinding(context, actor, id)
+  if (!mayWith(actor, 'faultFinding.step', { ownerId: search.personId })) throw new Problem('notAllowed')
+  context.repos.faultFindings.end(id, context.now, judgeFaultFinding(search.rig, search.faults, search.log))
+  return showFaultFinding(context, actor, id)
 }
 
 /** What the tester shows: as the bay is, or as it is after a repair that hit the fault. */
-function readAt(hunt: Hunt, key: string): string {
-  const test = testAt(hunt.rig, key)
+function readAt(search: FaultFinding, key: string): string {
+  const test = testAt(search.rig, key)
   if (!test) throw new Problem('moveNotHere')
-  const { isIsolated, isRepaired, conclusion } = stateAfter(hunt.log)
+  const { isIsolated, isRepaired, conclusion } = stateAfter(search.log)
   if (isDead(key) && !isIsolated) return 'refused: live'
   if (!isDead(key) && isIsolated) return 'no supply'
-  const isRight = conclusion !== null && isAnswer(hunt.rig, hunt.faults, conclusion)
-  const built = isRepaired && isRight ? hunt.rig : bayAsBuilt(hunt)
-  const error = ((hunt.log.length * 37) % 13) / 13 - 0.5
+  const isRight = conclusion !== null && isAnswer(search.rig, search.faults, conclusion)
+  const built = isRepaired && isRight ? search.rig : bayAsBuilt(search)
+  const error = ((search.log.length * 37) % 13) / 13 - 0.5
   return showTest(built, test, { ...TESTER, conductorC: 20, error }) ?? 'no reading'
 }

@@ -4,8 +4,8 @@ import { stateAfter } from '#core/testing/fault-finding/steps'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { showFloor } from '../../server/services/floor'
 import { groupMarks } from '../../server/services/group-marks'
-import { endHunt, showHunt, stepHunt } from '../../server/services/fault-finding'
-import { plantBay, plantHunt, previewHunt } from '../../server/services/fault-finding-set'
+import { endFaultFinding, showFaultFinding, stepFaultFinding } from '../../server/services/fault-finding'
+import { plantBay, plantFaultFinding, previewFaultFinding } from '../../server/services/fault-finding-set'
 import { decide, markingPile, release, showMarking } from '../../server/services/marking'
 import { showStores } from '../../server/services/stores'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
@@ -119,26 +119,26 @@ describe('a search for a planted fault', () => {
     const fault = aims
       .find(({ code }) => code === 'open')!
       .faults.find(({ code, where }) => code === 'lineOpen' && where.includes('Lamp 2.3'))!
-    plantHunt(centre.context, centre.instructor, {
+    plantFaultFinding(centre.context, centre.instructor, {
       bay: 'ring',
       faults: [{ code: fault.code, place: fault.place }],
       people: [centre.apprentice.id],
       place: 'virtual',
       bayNumber: 1,
     })
-    return { fault, id: centre.repos.hunts.byPerson(centre.apprentice.id)[0]!.id }
+    return { fault, id: centre.repos.faultFindings.byPerson(centre.apprentice.id)[0]!.id }
   }
   it('is looked at, isolated, halved, concluded, repaired and proved: met, and only then told', () => {
     const { fault, id } = plant()
     const { context, apprentice } = centre
     let version = 1
-    const step = (what: Parameters<typeof stepHunt>[3]['step']) => {
-      const view = stepHunt(context, apprentice, id, { version, step: what })
+    const step = (what: Parameters<typeof stepFaultFinding>[3]['step']) => {
+      const view = stepFaultFinding(context, apprentice, id, { version, step: what })
       version = view.version
       return view
     }
     const read = (test: string) => step({ do: 'test', test, read: '' }).log.at(-1)!.words
-    expect(showHunt(context, apprentice, id).symptoms.join()).toContain('Does not work')
+    expect(showFaultFinding(context, apprentice, id).symptoms.join()).toContain('Does not work')
     step({ do: 'look' })
     step({ do: 'isolate' })
     expect(read('c2.zs@c2p5')).toContain('no supply')
@@ -153,22 +153,22 @@ describe('a search for a planted fault', () => {
     step({ do: 'conclude', code: fault.code, place: fault.place })
     step({ do: 'repair' })
     expect(read('c2.r1r2@c2p5')).toMatch(/: \d\.\d+ Ω/)
-    expect(showHunt(context, apprentice, id).secret).toBeNull()
+    expect(showFaultFinding(context, apprentice, id).secret).toBeNull()
     step({ do: 'restore' })
-    const over = endHunt(context, apprentice, id)
+    const over = endFaultFinding(context, apprentice, id)
     expect(over.verdict!.marks.filter(({ state }) => state === 'broken')).toEqual([])
     expect(over).toMatchObject({ isDone: true, verdict: { met: true } })
     expect(over.secret).toContain('Open circuit in line')
-    expect(stateAfter(centre.repos.hunts.byId(id)!.log)).toMatchObject({ isRepaired: true })
+    expect(stateAfter(centre.repos.faultFindings.byId(id)!.log)).toMatchObject({ isRepaired: true })
   })
   it('is stepped by the person it was set for alone: staff look, and change nothing', async () => {
     const { id } = plant()
     for (const other of [centre.instructor, centre.assessor, centre.other])
       await expect(
-        refusal(() => stepHunt(centre.context, other, id, { version: 1, step: { do: 'isolate' } })),
+        refusal(() => stepFaultFinding(centre.context, other, id, { version: 1, step: { do: 'isolate' } })),
         other.role,
       ).resolves.toMatch(/notFound|notAllowed/)
-    expect(centre.repos.hunts.byId(id)!.log).toEqual([])
+    expect(centre.repos.faultFindings.byId(id)!.log).toEqual([])
   })
   it('measuring a live circuit with a dead test is refused, and critical however right the answer is', () => {
     const { fault, id } = plant()
@@ -178,10 +178,10 @@ describe('a search for a planted fault', () => {
       { do: 'conclude', code: fault.code, place: fault.place },
     ] as const
     const views = log.map((step, i) =>
-      stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }),
+      stepFaultFinding(centre.context, centre.apprentice, id, { version: i + 1, step }),
     )
     expect(views[0]!.log[0]!.words).toContain('refused: live')
-    const { verdict } = endHunt(centre.context, centre.apprentice, id)
+    const { verdict } = endFaultFinding(centre.context, centre.apprentice, id)
     expect(verdict!.met).toBe(false)
     expect(verdict!.marks.find(({ rule }) => rule === 'isolation')).toMatchObject({ isCritical: true })
     expect(verdict!.marks.find(({ rule }) => rule === 'answer')).toMatchObject({ state: 'kept' })
@@ -199,10 +199,10 @@ describe('a search for a planted fault', () => {
       { do: 'test', test: 'c2.r1r2@c2p5', read: '' },
     ] as const
     const views = log.map((step, i) =>
-      stepHunt(centre.context, centre.apprentice, id, { version: i + 1, step }),
+      stepFaultFinding(centre.context, centre.apprentice, id, { version: i + 1, step }),
     )
     expect(views.at(-1)!.log.at(-1)!.words).toContain('>1999')
-    expect(endHunt(centre.context, centre.apprentice, id).verdict).toMatchObject({ met: false })
+    expect(endFaultFinding(centre.context, centre.apprentice, id).verdict).toMatchObject({ met: false })
   })
   it('two faults that cannot be in one bay together are told, not planted', async () => {
     const { aims } = plantBay(centre.context, centre.instructor, 'split')
@@ -217,11 +217,13 @@ describe('a search for a planted fault', () => {
       )!
     const both = [open, borrowed, open].map(({ code, place }) => ({ code, place }))
     expect(
-      await refusal(() => previewHunt(centre.context, centre.instructor, { bay: 'split', faults: both })),
+      await refusal(() =>
+        previewFaultFinding(centre.context, centre.instructor, { bay: 'split', faults: both }),
+      ),
     ).toBe('notFound')
     expect(
       await refusal(() =>
-        plantHunt(centre.context, centre.instructor, {
+        plantFaultFinding(centre.context, centre.instructor, {
           bay: 'split',
           faults: both,
           people: [centre.apprentice.id],
@@ -231,19 +233,19 @@ describe('a search for a planted fault', () => {
       ),
     ).toBe('notFound')
     expect(
-      previewPlant(centre.repos.hunts.byPerson(centre.apprentice.id)[0]?.rig ?? plantRig(), [
+      previewPlant(centre.repos.faultFindings.byPerson(centre.apprentice.id)[0]?.rig ?? plantRig(), [
         { code: open.code, place: open.place },
       ]),
     ).not.toBeNull()
   })
   const plantRig = () => {
-    plantHunt(centre.context, centre.instructor, {
+    plantFaultFinding(centre.context, centre.instructor, {
       bay: 'split',
       faults: [{ code: 'shortNE', place: 'c1p1' }],
       people: [centre.apprentice.id],
       place: 'virtual',
       bayNumber: 1,
     })
-    return centre.repos.hunts.byPerson(centre.apprentice.id)[0]!.rig
+    return centre.repos.faultFindings.byPerson(centre.apprentice.id)[0]!.rig
   }
 })

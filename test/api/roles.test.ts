@@ -6,10 +6,10 @@ import { isolationHome } from '../../server/services/isolation-runs'
 import { startObservation } from '../../server/services/observations'
 import { showRegister } from '../../server/services/register'
 import { DEFAULT_ISOLATION } from '#core/policies/isolation'
-import { huntHome } from '../../server/services/fault-finding'
+import { faultFindingHome } from '../../server/services/fault-finding'
 import { plantBay } from '../../server/services/fault-finding-set'
 import { addInstrument, listInstruments } from '../../server/services/instruments'
-import { showPapers } from '../../server/services/papers'
+import { showTestRecords } from '../../server/services/test-records'
 import { showSchedule } from '../../server/services/schedules'
 import { listRounds, showInspection } from '../../server/services/inspections'
 import { listRuns, startMeasurement } from '../../server/services/runs'
@@ -136,10 +136,14 @@ const USE_CASES: [string, Role[], Try][] = [
     (c, role) => door(() => showInspection(c.context, as(c, role), 1)),
   ],
   ['train inspecting', [...MARKERS, 'apprentice'], (c, role) => listRounds(c.context, as(c, role))],
-  ['look for faults', [...MARKERS, 'apprentice'], (c, role) => huntHome(c.context, as(c, role))],
+  ['look for faults', [...MARKERS, 'apprentice'], (c, role) => faultFindingHome(c.context, as(c, role))],
   ['plant faults', MARKERS, (c, role) => plantBay(c.context, as(c, role), 'split')],
   ['judge a schedule', MARKERS, (c, role) => door(() => showSchedule(c.context, as(c, role), 1))],
-  ['see records', [...MARKERS, 'apprentice'], (c, role) => door(() => showPapers(c.context, as(c, role), 1))],
+  [
+    'see records',
+    [...MARKERS, 'apprentice'],
+    (c, role) => door(() => showTestRecords(c.context, as(c, role), 1)),
+  ],
   ['see own tasks', ['apprentice'], (c, role) => listWork(c.context, as(c, role))],
   ['see own record', ['apprentice'], (c, role) => ownRecord(c.context, as(c, role))],
 ]

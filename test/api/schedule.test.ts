@@ -10,8 +10,17 @@ import { assignmentFor } from '../../server/services/assignment'
 import { bayToTest, pairingCode } from '../../server/services/test-sheet'
 import type { Context } from '../../server/services/context'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import { endHunt, huntHome, showHunt, stepHunt } from '../../server/services/fault-finding'
-import { plantHunt, previewHunt, startHunt } from '../../server/services/fault-finding-set'
+import {
+  endFaultFinding,
+  faultFindingHome,
+  showFaultFinding,
+  stepFaultFinding,
+} from '../../server/services/fault-finding'
+import {
+  plantFaultFinding,
+  previewFaultFinding,
+  startFaultFinding,
+} from '../../server/services/fault-finding-set'
 import {
   addInstrument,
   calibrate,
@@ -20,7 +29,7 @@ import {
 } from '../../server/services/instruments'
 import { NEW_LINK, takeStreamLine } from '../../server/services/instrument-stream'
 import { hashPassword } from '../../server/services/passwords'
-import { savePaper, showPapers, signPaper } from '../../server/services/papers'
+import { saveTestRecord, showTestRecords, signTestRecord } from '../../server/services/test-records'
 import { previewReadings, readingsForm, showSchedule } from '../../server/services/schedules'
 import { askPermission, handInDesign, handInReadings } from '../../server/services/hand-in'
 import { decidePermission } from '../../server/services/permission'
@@ -243,30 +252,30 @@ describe('records', () => {
     handInReadings(context, centre.apprentice, id, version())
   }
   const sign = (signature: Partial<{ name: string; pin: string; version: number }> = {}) =>
-    signPaper(context, centre.apprentice, id, {
+    signTestRecord(context, centre.apprentice, id, {
       kind: 'minor',
-      version: showPapers(context, centre.apprentice, id).papers.minor.version,
+      version: showTestRecords(context, centre.apprentice, id).papers.minor.version,
       name: centre.apprentice.name,
       pin: '2468',
       ...signature,
     })
 
   it('name what is missing, and take no signature before nothing is', async () => {
-    const { paper } = showPapers(context, centre.apprentice, id).papers.minor
+    const { paper } = showTestRecords(context, centre.apprentice, id).papers.minor
     expect(paper.missing).toEqual(
       expect.arrayContaining(['Client', 'Circuit', 'Live tests, handed in', 'Permission to energise by']),
     )
     expect(await refusal(() => sign())).toBe('paperIncomplete')
     await tested()
-    savePaper(context, centre.apprentice, id, {
+    saveTestRecord(context, centre.apprentice, id, {
       kind: 'minor',
       version: 1,
       fields: { ...fields, 'why.bondingGas': '' },
     })
-    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.missing).toEqual([
+    expect(showTestRecords(context, centre.apprentice, id).papers.minor.paper.missing).toEqual([
       'Reason for bonding of gas',
     ])
-    expect(showPapers(context, centre.apprentice, id).papers.installation.paper.missing).toContain(
+    expect(showTestRecords(context, centre.apprentice, id).papers.installation.paper.missing).toContain(
       'Labels, charts and notices',
     )
   })
@@ -276,12 +285,12 @@ describe('records', () => {
     await tested()
     let at = 1
     const missing = (own: Record<string, string>) => {
-      savePaper(context, centre.apprentice, id, { kind: 'minor', version: at++, fields: own })
-      return showPapers(context, centre.apprentice, id).papers.minor.paper.missing
+      saveTestRecord(context, centre.apprentice, id, { kind: 'minor', version: at++, fields: own })
+      return showTestRecords(context, centre.apprentice, id).papers.minor.paper.missing
     }
     expect(missing(fields)).toEqual([])
-    const asked = showPapers(context, centre.apprentice, id).papers.minor.paper.parts.flatMap(({ items }) =>
-      items.map(({ key }) => key),
+    const asked = showTestRecords(context, centre.apprentice, id).papers.minor.paper.parts.flatMap(
+      ({ items }) => items.map(({ key }) => key),
     )
     expect(asked).toEqual(
       expect.arrayContaining([
@@ -314,7 +323,7 @@ describe('records', () => {
   })
   it('signed by name and PIN, with a hash of the content, and never changed afterwards', async () => {
     await tested()
-    savePaper(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
+    saveTestRecord(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
     expect(await refusal(() => sign({ pin: '9999' }))).toBe('pinWrong')
     expect(await refusal(() => sign({ version: 1 }))).toBe('stale')
     const { signed } = await sign()
@@ -332,41 +341,41 @@ describe('records', () => {
     centre.db
       .prepare('UPDATE attempt SET readings = ? WHERE id = ?')
       .run(JSON.stringify({ ...attempt().readings, 'c1.irLE': '0.3 MΩ' }), id)
-    savePaper(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
-    expect(showPapers(context, centre.apprentice, id).papers.minor.paper.failing).toEqual([
+    saveTestRecord(context, centre.apprentice, id, { kind: 'minor', version: 1, fields })
+    expect(showTestRecords(context, centre.apprentice, id).papers.minor.paper.failing).toEqual([
       expect.stringContaining('Insulation resistance, L–E'),
     ])
     expect(await refusal(() => sign())).toBe('paperIncomplete')
   })
   it('belong to the one who tested and to those who mark', async () => {
-    expect(await refusal(() => showPapers(context, centre.other, id))).toBe('notFound')
-    expect(showPapers(context, centre.assessor, id).attempt.name).toBe(centre.apprentice.name)
+    expect(await refusal(() => showTestRecords(context, centre.other, id))).toBe('notFound')
+    expect(showTestRecords(context, centre.assessor, id).attempt.name).toBe(centre.apprentice.name)
   })
 })
 
 describe('planted faults', () => {
   it('never leave the server before the search is over', async () => {
-    const { id: hunt } = await startHunt(context, centre.apprentice, { bay: 'split', aim: 'open' })
-    const { faults } = centre.repos.hunts.byId(hunt)!
-    const view = showHunt(context, centre.apprentice, hunt)
+    const { id: hunt } = await startFaultFinding(context, centre.apprentice, { bay: 'split', aim: 'open' })
+    const { faults } = centre.repos.faultFindings.byId(hunt)!
+    const view = showFaultFinding(context, centre.apprentice, hunt)
     expect(view.secret).toBeNull()
     expect(JSON.stringify({ ...view, choices: [] })).not.toContain(faults[0]!.place)
     expect(
-      stepHunt(context, centre.apprentice, hunt, {
+      stepFaultFinding(context, centre.apprentice, hunt, {
         version: 1,
         step: { do: 'test', test: 'c2.r1r2@c2p2', read: '0.1' },
       }).log[0]!.words,
     ).toContain('refused: live')
     expect(
       await refusal(() =>
-        stepHunt(context, centre.apprentice, hunt, { version: 1, step: { do: 'isolate' } }),
+        stepFaultFinding(context, centre.apprentice, hunt, { version: 1, step: { do: 'isolate' } }),
       ),
     ).toBe('stale')
-    stepHunt(context, centre.apprentice, hunt, {
+    stepFaultFinding(context, centre.apprentice, hunt, {
       version: 2,
       step: { do: 'conclude', code: faults[0]!.code, place: faults[0]!.place },
     })
-    const over = endHunt(context, centre.apprentice, hunt)
+    const over = endFaultFinding(context, centre.apprentice, hunt)
     expect(over.secret).toBeTruthy()
     expect(over.verdict).toMatchObject({ met: false })
     expect(over.verdict!.marks.find(({ rule }) => rule === 'isolation')).toMatchObject({
@@ -374,15 +383,17 @@ describe('planted faults', () => {
       isCritical: true,
     })
     expect(
-      await refusal(() => stepHunt(context, centre.apprentice, hunt, { version: 4, step: { do: 'look' } })),
+      await refusal(() =>
+        stepFaultFinding(context, centre.apprentice, hunt, { version: 4, step: { do: 'look' } }),
+      ),
     ).toBe('huntOver')
   })
   it('are previewed and set by the staff; in a real bay the readings are typed', async () => {
     const faults = [{ code: 'shortNE', place: 'c1p1' }]
-    const preview = await previewHunt(context, centre.instructor, { bay: 'split', faults })
+    const preview = await previewFaultFinding(context, centre.instructor, { bay: 'split', faults })
     expect(preview.readings.map(({ name }) => name).join()).toContain('insulation resistance N–E')
     expect(
-      plantHunt(context, centre.instructor, {
+      plantFaultFinding(context, centre.instructor, {
         bay: 'split',
         faults,
         people: [centre.apprentice.id, centre.other.id],
@@ -390,14 +401,14 @@ describe('planted faults', () => {
         bayNumber: 4,
       }),
     ).toEqual({ set: 2 })
-    const [own] = huntHome(context, centre.apprentice).own
-    const view = stepHunt(context, centre.apprentice, own!.id, {
+    const [own] = faultFindingHome(context, centre.apprentice).own
+    const view = stepFaultFinding(context, centre.apprentice, own!.id, {
       version: 1,
       step: { do: 'test', test: 'c1.irNE', read: '0.02 MΩ' },
     })
     expect(view).toMatchObject({ bay: 4, setBy: centre.instructor.name })
     expect(view.log[0]!.words).toContain('0.02 MΩ')
-    expect(huntHome(context, centre.instructor).set).toHaveLength(2)
-    expect(huntHome(context, centre.apprentice).set).toEqual([])
+    expect(faultFindingHome(context, centre.instructor).set).toHaveLength(2)
+    expect(faultFindingHome(context, centre.apprentice).set).toEqual([])
   })
 })

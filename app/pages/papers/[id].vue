@@ -7,7 +7,7 @@ import type { RecordKind } from '#core/testing/records/record-shape'
  */
 definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
 const id = Number(useRoute().params.id)
-const papers = usePapers(id)
+const papers = useTestRecords(id)
 const { view } = papers
 const tab = ref<'results' | RecordKind | 'stickers'>('results')
 const TABS = {
@@ -84,7 +84,7 @@ onMounted(papers.load)
         <ResultsTable v-if="tab === 'results'" :view="view" :readings="view.readings" />
         <RecordLabels v-else-if="tab === 'stickers'" :view="view" :next="next" />
         <template v-else-if="shown">
-          <PaperForm
+          <RecordForm
             :paper="shown.content.paper"
             :circuits="view.circuits"
             :field="
@@ -106,7 +106,7 @@ onMounted(papers.load)
           </p>
         </template>
         <template v-else-if="paper">
-          <PaperForm
+          <RecordForm
             :paper="paper"
             :circuits="view.circuits"
             :field="papers.field"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { EXPERIMENTS } from '#words/experiments/experiments'
-import type { HuntHome } from '#schemas/hunt-views'
+import type { FaultFindingHome } from '#schemas/fault-finding-views'
 import type { IsolationHome } from '#schemas/isolation-views'
 import type { BayListItem, PredictionView } from '#schemas/bay-views'
 
@@ -8,7 +8,7 @@ definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] 
 
 const { data: bays, problem, refresh } = useServer<BayListItem[]>(() => 'bays')
 const { data: predictions } = useServer<PredictionView[]>(() => 'predictions')
-const { data: hunts } = useServer<HuntHome>(() => 'hunts')
+const { data: hunts } = useServer<FaultFindingHome>(() => 'hunts')
 const session = useSession()
 const { data: isolation } = useServer<IsolationHome>(() => 'isolation')
 const tries = (code: string) => predictions.value?.filter((one) => one.experiment === code).length ?? 0
@@ -43,7 +43,7 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
             ><span class="soft small">Find what is not satisfactory, before any test.</span></span
           ></NuxtLink
         >
-        <HuntList v-if="hunts" :home="hunts" :may-set="session.person?.role !== 'apprentice'" />
+        <FaultFindingList v-if="hunts" :home="hunts" :may-set="session.person?.role !== 'apprentice'" />
         <div v-else class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
       </section>
       <section aria-labelledby="bays">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HuntHome, PlantBay, PlantPreviewView } from '#schemas/hunt-views'
+import type { FaultFindingHome, PlantBay, PlantPreviewView } from '#schemas/fault-finding-views'
 
 /**
  * Planting faults: chosen by what they teach, computed before anybody looks for them, set for apprentices in
@@ -7,7 +7,7 @@ import type { HuntHome, PlantBay, PlantPreviewView } from '#schemas/hunt-views'
  */
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const { call } = useApi()
-const { data: home, problem, refresh } = useServer<HuntHome>(() => 'hunts')
+const { data: home, problem, refresh } = useServer<FaultFindingHome>(() => 'hunts')
 const { data: people } = usePeople()
 const bayCode = ref('ring')
 const { data: bay } = useServer<PlantBay>(() => `plants/${bayCode.value}`)

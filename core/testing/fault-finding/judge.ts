@@ -7,9 +7,9 @@ import { r1r2 } from '../kinds/r1r2'
 import { applyFaults } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
-import type { HuntStep } from './steps'
+import type { FaultFindingStep } from './steps'
 
-export const HUNT_RULES = [
+export const FAULT_FINDING_RULES = [
   'isolation',
   'leastDanger',
   'split',
@@ -18,10 +18,10 @@ export const HUNT_RULES = [
   'proof',
   'restore',
 ] as const
-export type HuntRule = (typeof HUNT_RULES)[number]
+export type FaultFindingRule = (typeof FAULT_FINDING_RULES)[number]
 
-export interface HuntMark {
-  readonly rule: HuntRule
+export interface FaultFindingMark {
+  readonly rule: FaultFindingRule
   readonly state: 'kept' | 'broken' | 'part'
   /** A critical breach outranks the answer. */
   readonly isCritical: boolean
@@ -29,14 +29,14 @@ export interface HuntMark {
   readonly at: number | null
 }
 
-export interface HuntVerdict {
-  readonly marks: readonly HuntMark[]
+export interface FaultFindingVerdict {
+  readonly marks: readonly FaultFindingMark[]
   readonly met: boolean
   /** 0 to 10. */
   readonly mark: number
 }
 
-const WEIGHT: Readonly<Record<HuntRule, number>> = {
+const WEIGHT: Readonly<Record<FaultFindingRule, number>> = {
   isolation: 2,
   leastDanger: 1,
   split: 1,
@@ -47,14 +47,18 @@ const WEIGHT: Readonly<Record<HuntRule, number>> = {
 }
 
 /** What of a weight counts. */
-const SHARE: Readonly<Partial<Record<HuntMark['state'], number>>> = { kept: 1, part: 0.5 }
+const SHARE: Readonly<Partial<Record<FaultFindingMark['state'], number>>> = { kept: 1, part: 0.5 }
 
 /**
  * Marks a search for method and answer: dead before live, isolated before touched, halved where the circuit
  * is long, proved after the repair. Common practice, no source.
  */
-export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntVerdict {
-  const marks: HuntMark[] = [
+export function judgeFaultFinding(
+  meant: Rig,
+  faults: readonly Fault[],
+  log: readonly FaultFindingStep[],
+): FaultFindingVerdict {
+  const marks: FaultFindingMark[] = [
     isolation(log),
     leastDanger(log),
     split(meant, log),
@@ -75,12 +79,22 @@ export function judgeHunt(meant: Rig, faults: readonly Fault[], log: readonly Hu
   }
 }
 
-const kept = (rule: HuntRule): HuntMark => ({ rule, state: 'kept', isCritical: false, at: null })
+const kept = (rule: FaultFindingRule): FaultFindingMark => ({
+  rule,
+  state: 'kept',
+  isCritical: false,
+  at: null,
+})
 /** Neither kept nor broken: there was no occasion. */
-const part = (rule: HuntRule): HuntMark => ({ rule, state: 'part', isCritical: false, at: null })
+const part = (rule: FaultFindingRule): FaultFindingMark => ({
+  rule,
+  state: 'part',
+  isCritical: false,
+  at: null,
+})
 
 /** Dead tests and the repair only while isolated. */
-function isolation(log: readonly HuntStep[]): HuntMark {
+function isolation(log: readonly FaultFindingStep[]): FaultFindingMark {
   let isIsolated = false
   for (const [at, step] of log.entries()) {
     if (step.do === 'isolate') isIsolated = true
@@ -94,7 +108,7 @@ function isolation(log: readonly HuntStep[]): HuntMark {
 }
 
 /** The first thing measured is measured dead, after looking. */
-function leastDanger(log: readonly HuntStep[]): HuntMark {
+function leastDanger(log: readonly FaultFindingStep[]): FaultFindingMark {
   const first = log.findIndex((step) => step.do === 'test')
   if (first < 0) return part('leastDanger')
   const hasLooked = log.slice(0, first).some((step) => step.do === 'look')
@@ -111,7 +125,7 @@ function leastDanger(log: readonly HuntStep[]): HuntMark {
 }
 
 /** On a circuit of five points and more, not one after the other from the end. */
-function split(meant: Rig, log: readonly HuntStep[]): HuntMark {
+function split(meant: Rig, log: readonly FaultFindingStep[]): FaultFindingMark {
   const points = new Map<string, string[]>()
   for (const { circuit, point, kind } of testsOf(meant))
     if (circuit && point && kind === r1r2.key) points.set(circuit, [...(points.get(circuit) ?? []), point])
@@ -131,7 +145,7 @@ function split(meant: Rig, log: readonly HuntStep[]): HuntMark {
   return log.some((step) => step.do === 'test') ? kept('split') : part('split')
 }
 
-function reasoned(log: readonly HuntStep[]): HuntMark {
+function reasoned(log: readonly FaultFindingStep[]): FaultFindingMark {
   const conclusion = log.findIndex((step) => step.do === 'conclude')
   const thoughts = log
     .slice(0, conclusion < 0 ? undefined : conclusion)
@@ -145,7 +159,7 @@ function reasoned(log: readonly HuntStep[]): HuntMark {
  * The fault itself, or one that no test of the bay tells from it. The right kind at another place is half of
  * it.
  */
-function answer(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntMark {
+function answer(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingStep[]): FaultFindingMark {
   const at = log.findLastIndex((step) => step.do === 'conclude')
   const step = log[at]
   if (step?.do !== 'conclude') return { rule: 'answer', state: 'broken', isCritical: false, at: null }
@@ -176,7 +190,7 @@ function readsAlike(meant: Rig, a: readonly Fault[], b: readonly Fault[]): boole
 }
 
 /** After the repair a test that had been odd is made again, and fits. */
-function proof(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): HuntMark {
+function proof(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingStep[]): FaultFindingMark {
   const repair = log.findLastIndex((step) => step.do === 'repair')
   const tests = testsOf(meant)
   const sound = predictAll(meant, tests)
@@ -206,7 +220,7 @@ function proof(meant: Rig, faults: readonly Fault[], log: readonly HuntStep[]): 
 }
 
 /** Energised again only after the proof. */
-function restore(log: readonly HuntStep[]): HuntMark {
+function restore(log: readonly FaultFindingStep[]): FaultFindingMark {
   const repair = log.findLastIndex((step) => step.do === 'repair')
   const at = log.findIndex((step, i) => i > repair && step.do === 'restore')
   if (repair < 0 || at < 0) return { rule: 'restore', state: 'part', isCritical: false, at: null }

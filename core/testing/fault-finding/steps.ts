@@ -1,5 +1,5 @@
 /** What somebody did while looking for a fault, in order. Seconds since the beginning. */
-export type HuntStep =
+export type FaultFindingStep =
   | { readonly do: 'look'; readonly atS: number }
   | { readonly do: 'isolate' | 'restore' | 'repair'; readonly atS: number }
   /** A test of the schedule, and what was read. */
@@ -7,15 +7,15 @@ export type HuntStep =
   | { readonly do: 'think'; readonly text: string; readonly atS: number }
   | { readonly do: 'conclude'; readonly code: string; readonly place: string; readonly atS: number }
 
-export interface HuntState {
+export interface FaultFindingState {
   readonly isIsolated: boolean
   readonly isRepaired: boolean
   readonly conclusion: { readonly code: string; readonly place: string } | null
 }
 
 /** Where a search stands. The circuit is found energised; a repair puts right what the conclusion names. */
-export function stateAfter(log: readonly HuntStep[]): HuntState {
-  let state: HuntState = { isIsolated: false, isRepaired: false, conclusion: null }
+export function stateAfter(log: readonly FaultFindingStep[]): FaultFindingState {
+  let state: FaultFindingState = { isIsolated: false, isRepaired: false, conclusion: null }
   for (const step of log) {
     if (step.do === 'isolate' || step.do === 'restore')
       state = { ...state, isIsolated: step.do === 'isolate' }

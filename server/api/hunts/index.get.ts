@@ -1,4 +1,4 @@
 import { api } from '~~/server/http/api'
-import { huntHome } from '~~/server/services/fault-finding'
+import { faultFindingHome } from '~~/server/services/fault-finding'
 
-export default api(undefined, ({ context, actor }) => huntHome(context, actor))
+export default api(undefined, ({ context, actor }) => faultFindingHome(context, actor))

@@ -1,5 +1,7 @@
-import { HuntStartRequest } from '#schemas/hunt-views'
+import { FaultFindingStartRequest } from '#schemas/fault-finding-views'
 import { api } from '~~/server/http/api'
-import { startHunt } from '~~/server/services/fault-finding-set'
+import { startFaultFinding } from '~~/server/services/fault-finding-set'
 
-export default api(HuntStartRequest, ({ context, actor, body }) => startHunt(context, actor, body))
+export default api(FaultFindingStartRequest, ({ context, actor, body }) =>
+  startFaultFinding(context, actor, body),
+)

@@ -1,5 +1,5 @@
-import { PlantRequest } from '#schemas/hunt-views'
+import { PlantRequest } from '#schemas/fault-finding-views'
 import { api } from '~~/server/http/api'
-import { plantHunt } from '~~/server/services/fault-finding-set'
+import { plantFaultFinding } from '~~/server/services/fault-finding-set'
 
-export default api(PlantRequest, ({ context, actor, body }) => plantHunt(context, actor, body))
+export default api(PlantRequest, ({ context, actor, body }) => plantFaultFinding(context, actor, body))

@@ -1,5 +1,7 @@
-import { PlantPreviewRequest } from '#schemas/hunt-views'
+import { PlantPreviewRequest } from '#schemas/fault-finding-views'
 import { api } from '~~/server/http/api'
-import { previewHunt } from '~~/server/services/fault-finding-set'
+import { previewFaultFinding } from '~~/server/services/fault-finding-set'
 
-export default api(PlantPreviewRequest, ({ context, actor, body }) => previewHunt(context, actor, body))
+export default api(PlantPreviewRequest, ({ context, actor, body }) =>
+  previewFaultFinding(context, actor, body),
+)

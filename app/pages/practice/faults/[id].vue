@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HuntStepBody, HuntView } from '#schemas/hunt-views'
+import type { FaultFindingStepBody, FaultFindingView } from '#schemas/fault-finding-views'
 
 /**
  * Looking for a planted fault: isolate, measure, think, conclude, repair, prove. Method and answer are marked
@@ -9,14 +9,14 @@ definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] 
 const id = Number(useRoute().params.id)
 const { call } = useApi()
 const session = useSession()
-const { data: view, problem, refresh } = useServer<HuntView>(() => `hunts/${id}`)
+const { data: view, problem, refresh } = useServer<FaultFindingView>(() => `hunts/${id}`)
 const isBusy = ref(false)
 const isMine = computed(() => view.value?.name === session.person?.name)
 
-async function step(what: HuntStepBody['step']): Promise<boolean> {
+async function step(what: FaultFindingStepBody['step']): Promise<boolean> {
   isBusy.value = true
   try {
-    view.value = await call<HuntView>('POST', `hunts/${id}/step`, {
+    view.value = await call<FaultFindingView>('POST', `hunts/${id}/step`, {
       version: view.value!.version,
       step: what,
     })
@@ -57,7 +57,7 @@ async function end() {
     { confirmButtonText: 'End it', cancelButtonText: 'Go on' },
   ).catch(() => false)
   if (!isSure) return
-  view.value = await call<HuntView>('POST', `hunts/${id}/end`).catch(
+  view.value = await call<FaultFindingView>('POST', `hunts/${id}/end`).catch(
     (error) => (showProblem(error), view.value),
   )
 }

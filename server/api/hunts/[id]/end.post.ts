@@ -1,4 +1,4 @@
 import { api, idOf } from '~~/server/http/api'
-import { endHunt } from '~~/server/services/fault-finding'
+import { endFaultFinding } from '~~/server/services/fault-finding'
 
-export default api(undefined, ({ context, actor, event }) => endHunt(context, actor, idOf(event)))
+export default api(undefined, ({ context, actor, event }) => endFaultFinding(context, actor, idOf(event)))

@@ -1,4 +1,4 @@
 import { api, idOf } from '~~/server/http/api'
-import { showHunt } from '~~/server/services/fault-finding'
+import { showFaultFinding } from '~~/server/services/fault-finding'
 
-export default api(undefined, ({ context, actor, event }) => showHunt(context, actor, idOf(event)))
+export default api(undefined, ({ context, actor, event }) => showFaultFinding(context, actor, idOf(event)))

@@ -1,7 +1,7 @@
-import { HuntStepRequest } from '#schemas/hunt-views'
+import { FaultFindingStepRequest } from '#schemas/fault-finding-views'
 import { api, idOf } from '~~/server/http/api'
-import { stepHunt } from '~~/server/services/fault-finding'
+import { stepFaultFinding } from '~~/server/services/fault-finding'
 
-export default api(HuntStepRequest, ({ context, actor, body, event }) =>
-  stepHunt(context, actor, idOf(event), body),
+export default api(FaultFindingStepRequest, ({ context, actor, body, event }) =>
+  stepFaultFinding(context, actor, idOf(event), body),
 )

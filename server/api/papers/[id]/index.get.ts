@@ -1,4 +1,4 @@
 import { api, idOf } from '~~/server/http/api'
-import { showPapers } from '~~/server/services/papers'
+import { showTestRecords } from '~~/server/services/test-records'
 
-export default api(undefined, ({ context, actor, event }) => showPapers(context, actor, idOf(event)))
+export default api(undefined, ({ context, actor, event }) => showTestRecords(context, actor, idOf(event)))

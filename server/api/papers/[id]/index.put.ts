@@ -1,7 +1,7 @@
-import { PaperSaveRequest } from '#schemas/paper-views'
+import { TestRecordSaveRequest } from '#schemas/test-record-views'
 import { api, idOf } from '~~/server/http/api'
-import { savePaper } from '~~/server/services/papers'
+import { saveTestRecord } from '~~/server/services/test-records'
 
-export default api(PaperSaveRequest, ({ context, actor, body, event }) =>
-  savePaper(context, actor, idOf(event), body),
+export default api(TestRecordSaveRequest, ({ context, actor, body, event }) =>
+  saveTestRecord(context, actor, idOf(event), body),
 )

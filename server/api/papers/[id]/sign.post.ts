@@ -1,8 +1,8 @@
-import { PaperSignRequest } from '#schemas/paper-views'
+import { TestRecordSignRequest } from '#schemas/test-record-views'
 import { api, idOf } from '~~/server/http/api'
 import { withTries } from '~~/server/http/tries'
-import { signPaper } from '~~/server/services/papers'
+import { signTestRecord } from '~~/server/services/test-records'
 
-export default api(PaperSignRequest, ({ context, actor, event, body }) =>
-  withTries(`paper ${idOf(event)}`, () => signPaper(context, actor, idOf(event), body)),
+export default api(TestRecordSignRequest, ({ context, actor, event, body }) =>
+  withTries(`paper ${idOf(event)}`, () => signTestRecord(context, actor, idOf(event), body)),
 )

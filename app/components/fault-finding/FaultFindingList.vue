@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { HuntHome } from '#schemas/hunt-views'
+import type { FaultFindingHome } from '#schemas/fault-finding-views'
 
 /** Faults to look for: those that were set, and practice by what one wants to learn. */
-const props = defineProps<{ home: HuntHome; maySet: boolean }>()
+const props = defineProps<{ home: FaultFindingHome; maySet: boolean }>()
 const { call } = useApi()
 const bay = ref('ring')
 async function start(aim: string) {

@@ -1,11 +1,11 @@
 /* Looking for faults: marked for method and answer. The order of working (look, isolate, dead before live, halve, prove after the repair) is common practice, no source. */
 import { describe, expect, it } from 'vitest'
 import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
-import type { HuntStep } from '#core/testing/fault-finding/steps'
-import { judgeHunt, type HuntRule } from '#core/testing/fault-finding/judge'
+import type { FaultFindingStep } from '#core/testing/fault-finding/steps'
+import { judgeFaultFinding, type FaultFindingRule } from '#core/testing/fault-finding/judge'
 import { symptomSentences } from '#words/fault-finding'
 import { previewPlant } from '#core/testing/fault-finding/preview'
-import { huntSentence } from '#words/fault-finding'
+import { faultFindingSentence } from '#words/fault-finding'
 import { practiceBay } from '#core/bay/practice/bays'
 import { aBay } from '../support/bay'
 
@@ -13,7 +13,8 @@ const rig = aBay()
 const fault = faultsFor(rig, AIMS[0]!).find(
   ({ code, place }) => code === 'lineOpen' && rig.wires.find(({ id }) => id === place)?.to === 'c2p2.L',
 )!
-const steps = (list: readonly object[]) => list.map((step, i) => ({ ...step, atS: i * 20 })) as HuntStep[]
+const steps = (list: readonly object[]) =>
+  list.map((step, i) => ({ ...step, atS: i * 20 })) as FaultFindingStep[]
 const test = (key: string, read: string) => ({ do: 'test', test: key, read }) as const
 const good = [
   { do: 'look' },
@@ -28,23 +29,23 @@ const good = [
 ] as const
 const states = (list: readonly object[]) =>
   Object.fromEntries(
-    judgeHunt(rig, [fault], steps(list)).marks.map(({ rule, state }) => [rule, state]),
-  ) as Record<HuntRule, string>
+    judgeFaultFinding(rig, [fault], steps(list)).marks.map(({ rule, state }) => [rule, state]),
+  ) as Record<FaultFindingRule, string>
 const without = (drop: (step: { readonly do: string; readonly test?: string }, i: number) => boolean) =>
   good.filter((step, i) => !drop(step as never, i))
 
 describe('a search', () => {
   it('looked, isolated, measured dead, reasoned, found, repaired, proved: met, ten of ten', () => {
-    const verdict = judgeHunt(rig, [fault], steps(good))
+    const verdict = judgeFaultFinding(rig, [fault], steps(good))
     expect(verdict).toMatchObject({ met: true, mark: 10 })
-    for (const mark of verdict.marks) expect(huntSentence(mark).length).toBeGreaterThan(10)
+    for (const mark of verdict.marks) expect(faultFindingSentence(mark).length).toBeGreaterThan(10)
   })
   it('each omission breaks its own rule', () => {
     expect(states(without((step) => step.do === 'isolate'))).toMatchObject({
       isolation: 'broken',
       answer: 'kept',
     })
-    expect(judgeHunt(rig, [fault], steps(without((step) => step.do === 'isolate'))).met).toBe(false)
+    expect(judgeFaultFinding(rig, [fault], steps(without((step) => step.do === 'isolate'))).met).toBe(false)
     expect(states(without((step) => step.do === 'think'))).toMatchObject({
       reasoned: 'broken',
       isolation: 'kept',
@@ -58,7 +59,7 @@ describe('a search', () => {
   })
   it('nothing done is nothing kept', () => {
     expect(Object.values(states([]))).not.toContain('kept')
-    expect(judgeHunt(rig, [fault], [])).toMatchObject({ met: false })
+    expect(judgeFaultFinding(rig, [fault], [])).toMatchObject({ met: false })
   })
   it('a live test first, the right kind at the wrong place, something else measured afterwards', () => {
     expect(states([test('c2.zs@c2p2', 'no reading'), ...good.slice(1)])).toMatchObject({
@@ -82,8 +83,8 @@ describe('a search', () => {
     const walk = ['c2p1', 'c2p2', 'c2p3', 'c2p4', 'c2p5'].map(
       (point) => ({ do: 'test', test: `c2.r1r2@${point}`, read: '0.5 Ω', atS: 0 }) as const,
     )
-    const split = (log: readonly HuntStep[]) =>
-      judgeHunt(ring, [fault], log).marks.find(({ rule }) => rule === 'split')!.state
+    const split = (log: readonly FaultFindingStep[]) =>
+      judgeFaultFinding(ring, [fault], log).marks.find(({ rule }) => rule === 'split')!.state
     expect(split(walk)).toBe('broken')
     expect(split([walk[2]!, walk[4]!, walk[3]!])).toBe('kept')
   })

@@ -1,13 +1,13 @@
 /* Fault finding between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
-import type { HuntVerdict } from '#core/testing/fault-finding/judge'
+import type { FaultFindingVerdict } from '#core/testing/fault-finding/judge'
 import type { PlantPreview } from '#core/testing/fault-finding/preview'
 
 const strict = { additionalProperties: false }
 const Code = Type.String({ pattern: '^[A-Za-z0-9]{1,40}$' })
 const FaultSchema = Type.Object({ code: Code, place: Type.String({ minLength: 1, maxLength: 80 }) }, strict)
 
-export const HuntStartRequest = Type.Object({ bay: Code, aim: Code }, strict)
+export const FaultFindingStartRequest = Type.Object({ bay: Code, aim: Code }, strict)
 export const PlantPreviewRequest = Type.Object(
   { bay: Code, faults: Type.Array(FaultSchema, { minItems: 1, maxItems: 3 }) },
   strict,
@@ -22,7 +22,7 @@ export const PlantRequest = Type.Object(
   },
   strict,
 )
-export const HuntStepRequest = Type.Object(
+export const FaultFindingStepRequest = Type.Object(
   {
     version: Type.Integer({ minimum: 1 }),
     step: Type.Union([
@@ -57,9 +57,9 @@ export const HuntStepRequest = Type.Object(
 
 export type PlantBody = Static<typeof PlantRequest>
 export type PlantPreviewBody = Static<typeof PlantPreviewRequest>
-export type HuntStepBody = Static<typeof HuntStepRequest>
+export type FaultFindingStepBody = Static<typeof FaultFindingStepRequest>
 
-export interface HuntListItem {
+export interface FaultFindingListItem {
   readonly id: number
   readonly title: string
   readonly name: string
@@ -71,12 +71,12 @@ export interface HuntListItem {
   readonly madeAt: string
 }
 
-export interface HuntHome {
+export interface FaultFindingHome {
   readonly aims: readonly { readonly code: string; readonly name: string }[]
   readonly bays: readonly { readonly code: string; readonly title: string }[]
-  readonly own: readonly HuntListItem[]
+  readonly own: readonly FaultFindingListItem[]
   /** For the staff: what was set, newest first. */
-  readonly set: readonly HuntListItem[]
+  readonly set: readonly FaultFindingListItem[]
 }
 
 /** A kind of fault and where this bay could have it. */
@@ -87,7 +87,7 @@ export interface FaultChoice {
 }
 
 /** What somebody who looks for a fault may see; the fault itself only when it is over. */
-export interface HuntView extends Omit<HuntListItem, 'met' | 'madeAt'> {
+export interface FaultFindingView extends Omit<FaultFindingListItem, 'met' | 'madeAt'> {
   readonly version: number
   readonly symptoms: readonly string[]
   readonly isIsolated: boolean
@@ -101,7 +101,7 @@ export interface HuntView extends Omit<HuntListItem, 'met' | 'madeAt'> {
   }[]
   readonly log: readonly { readonly words: string; readonly seconds: number; readonly mark: string | null }[]
   readonly choices: readonly FaultChoice[]
-  readonly verdict: HuntVerdict | null
+  readonly verdict: FaultFindingVerdict | null
   readonly secret: string | null
 }
 

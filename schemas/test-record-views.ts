@@ -9,7 +9,7 @@ import type { CircuitHead } from './schedule-views'
 const strict = { additionalProperties: false }
 const Kind = Type.Unsafe<RecordKind>({ enum: [...RECORD_KINDS] })
 
-export const PaperSaveRequest = Type.Object(
+export const TestRecordSaveRequest = Type.Object(
   {
     kind: Kind,
     version: Type.Integer({ minimum: 1 }),
@@ -21,7 +21,7 @@ export const PaperSaveRequest = Type.Object(
   },
   strict,
 )
-export const PaperSignRequest = Type.Object(
+export const TestRecordSignRequest = Type.Object(
   {
     kind: Kind,
     version: Type.Integer({ minimum: 1 }),
@@ -31,11 +31,11 @@ export const PaperSignRequest = Type.Object(
   strict,
 )
 
-export type PaperSaveBody = Static<typeof PaperSaveRequest>
-export type PaperSignBody = Static<typeof PaperSignRequest>
+export type TestRecordSaveBody = Static<typeof TestRecordSaveRequest>
+export type TestRecordSignBody = Static<typeof TestRecordSignRequest>
 
 /** A record as it was signed; never changed afterwards. */
-export interface SignedPaper {
+export interface SignedTestRecord {
   readonly id: number
   readonly kind: RecordKind
   /** SHA-256 of the content, in hexadecimal. */
@@ -49,10 +49,10 @@ export interface SignedContent {
   readonly paper: NamedRecord
   readonly readings: Readings
   readonly times: Readonly<Record<string, string>>
-  readonly attempt: PapersView['attempt']
+  readonly attempt: TestRecordsView['attempt']
 }
 
-export interface PapersView {
+export interface TestRecordsView {
   readonly attempt: {
     readonly id: number
     readonly name: string
@@ -80,5 +80,5 @@ export interface PapersView {
       }
     >
   >
-  readonly signed: readonly SignedPaper[]
+  readonly signed: readonly SignedTestRecord[]
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { HuntMark } from '#core/testing/fault-finding/judge'
-import { HUNT_TEXT, huntSentence } from '#words/fault-finding'
+import type { FaultFindingMark } from '#core/testing/fault-finding/judge'
+import { FAULT_FINDING_TEXT, faultFindingSentence } from '#words/fault-finding'
 
 /** How a search was gone about, rule by rule. */
-defineProps<{ marks: readonly HuntMark[] }>()
+defineProps<{ marks: readonly FaultFindingMark[] }>()
 
-function standing({ state, isCritical }: HuntMark): { readonly tag: string; readonly words: string } {
+function standing({ state, isCritical }: FaultFindingMark): { readonly tag: string; readonly words: string } {
   if (state === 'kept') return { tag: 'met', words: 'kept' }
   if (state === 'part') return { tag: isCritical ? 'stop' : 'waiting', words: 'in part' }
   return isCritical ? { tag: 'stop', words: 'critical' } : { tag: 'waiting', words: 'not kept' }
@@ -15,10 +15,10 @@ function standing({ state, isCritical }: HuntMark): { readonly tag: string; read
 <template>
   <ul class="marks">
     <li v-for="mark in marks" :key="mark.rule" :class="mark.state">
-      <b>{{ HUNT_TEXT[mark.rule].name }}</b><span class="tag" :class="standing(mark).tag">{{
+      <b>{{ FAULT_FINDING_TEXT[mark.rule].name }}</b><span class="tag" :class="standing(mark).tag">{{
         standing(mark).words
       }}</span>
-      <p>{{ huntSentence(mark) }}</p>
+      <p>{{ faultFindingSentence(mark) }}</p>
     </li>
   </ul>
 </template>

@@ -3,11 +3,11 @@ import { quantityOf, isTick, kindOf } from '#core/testing/kinds/kinds'
 import { whyKey, type Readings } from '#core/testing/readings'
 import { readingText } from '#words/testing'
 import { QUANTITIES } from '#core/units/quantity'
-import type { PapersView } from '#schemas/paper-views'
+import type { TestRecordsView } from '#schemas/test-record-views'
 import { DEAD_COLUMNS, LIVE_COLUMNS } from '~/texts/schedule'
 
 /** The schedule of circuits and results as it is printed: what was written, nothing else. */
-const props = defineProps<{ view: PapersView; readings: Readings; only?: readonly string[] }>()
+const props = defineProps<{ view: TestRecordsView; readings: Readings; only?: readonly string[] }>()
 const circuits = computed(() =>
   props.view.circuits.filter(({ id }) => !props.only || props.only.includes(id)),
 )

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { RCD_NOTICE } from '#words/test-record'
-import type { PapersView } from '#schemas/paper-views'
+import type { TestRecordsView } from '#schemas/test-record-views'
 
 /** Labels of a tested board: inspected and tested, the notice of the RCDs, one for each circuit. */
-defineProps<{ view: PapersView; next: string }>()
+defineProps<{ view: TestRecordsView; next: string }>()
 </script>
 
 <template>

@@ -1,16 +1,16 @@
 import type { RecordKind } from '#core/testing/records/record-shape'
-import type { PapersView } from '#schemas/paper-views'
+import type { TestRecordsView } from '#schemas/test-record-views'
 import { isTypedIn, type DevicePlace } from '~/utils/device-copy'
 
 /** Records of one attempt: each kind is kept and saved by itself; a signature closes a version. */
-export function usePapers(id: number) {
+export function useTestRecords(id: number) {
   const { call } = useApi()
   const session = useSession()
-  const view = shallowRef<PapersView | null>(null)
+  const view = shallowRef<TestRecordsView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const kind = ref<RecordKind>('minor')
 
-  const typedOf = (seen: PapersView, of: RecordKind) => {
+  const typedOf = (seen: TestRecordsView, of: RecordKind) => {
     const { fields, version, savedAt } = seen.papers[of]
     return { fields: { ...fields }, version, savedAt }
   }
@@ -38,11 +38,11 @@ export function usePapers(id: number) {
           fields,
         })
         // What is missing is worked out on the server.
-        view.value = await call<PapersView>('GET', `papers/${id}`)
+        view.value = await call<TestRecordsView>('GET', `papers/${id}`)
         return answer
       },
       theirs: (extra) => {
-        view.value = extra.theirs as PapersView
+        view.value = extra.theirs as TestRecordsView
         return typedOf(view.value, of)
       },
     })
@@ -54,7 +54,7 @@ export function usePapers(id: number) {
 
   async function load(): Promise<void> {
     try {
-      view.value = await call<PapersView>('GET', `papers/${id}`)
+      view.value = await call<TestRecordsView>('GET', `papers/${id}`)
       problem.value = null
       for (const of of Object.keys(texts) as RecordKind[]) {
         const { fields, version, savedAt } = typedOf(view.value, of)
@@ -69,7 +69,12 @@ export function usePapers(id: number) {
   async function sign(what: RecordKind, name: string, pin: string): Promise<boolean> {
     try {
       const version = await texts[what].flush()
-      view.value = await call<PapersView>('POST', `papers/${id}/sign`, { kind: what, version, name, pin })
+      view.value = await call<TestRecordsView>('POST', `papers/${id}/sign`, {
+        kind: what,
+        version,
+        name,
+        pin,
+      })
       return true
     } catch (error) {
       showProblem(error)

@@ -2,7 +2,12 @@ import { createHash } from 'node:crypto'
 import { testRecord } from '#core/testing/records/test-record'
 import type { RecordFacts, RecordKind } from '#core/testing/records/record-shape'
 import { namedRecord } from '#words/test-record'
-import type { PaperSaveBody, PaperSignBody, PapersView, SignedContent } from '#schemas/paper-views'
+import type {
+  TestRecordSaveBody,
+  TestRecordSignBody,
+  TestRecordsView,
+  SignedContent,
+} from '#schemas/test-record-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { openOf } from './access'
@@ -13,28 +18,28 @@ import { Problem } from './problem'
 import { checkSignature } from './signatures'
 
 /** The attempt, for the one who tested and for those who mark. */
-function paperAttempt(context: Context, actor: Person, id: number): Attempt {
+function recordedAttempt(context: Context, actor: Person, id: number): Attempt {
   const attempt = openOf(actor, 'record.open', context.repos.attempts.byId(id))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
   return attempt
 }
 
-export function showPapers(context: Context, actor: Person, id: number): PapersView {
-  return viewOf(context, paperAttempt(context, actor, id))
+export function showTestRecords(context: Context, actor: Person, id: number): TestRecordsView {
+  return viewOf(context, recordedAttempt(context, actor, id))
 }
 
-function viewOf(context: Context, attempt: Attempt): PapersView {
+function viewOf(context: Context, attempt: Attempt): TestRecordsView {
   const { repos } = context
   const facts = factsOf(context, attempt)
   const draft = (kind: RecordKind) => {
-    const stored = repos.papers.draft(attempt.id, kind)
+    const stored = repos.testRecords.draft(attempt.id, kind)
     return { ...stored, paper: namedRecord(testRecord(kind, facts, stored.fields), facts.names) }
   }
   return {
     attempt: headOf(context, attempt),
     circuits: circuitHeads(context, attempt),
     readings: attempt.readings,
-    signed: repos.papers.signed(attempt.id),
+    signed: repos.testRecords.signed(attempt.id),
     tests: bayToTest(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({
       key,
       kind,
@@ -45,7 +50,7 @@ function viewOf(context: Context, attempt: Attempt): PapersView {
   }
 }
 
-function headOf({ repos }: Context, attempt: Attempt): PapersView['attempt'] {
+function headOf({ repos }: Context, attempt: Attempt): TestRecordsView['attempt'] {
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   return {
     id: attempt.id,
@@ -77,35 +82,35 @@ function factsOf(context: Context, attempt: Attempt): RecordFacts {
 }
 
 /** Saves what was typed; when somebody else saved in between, refuses and hands over what they saved. */
-export const savePaper = (
+export const saveTestRecord = (
   context: Context,
   actor: Person,
   id: number,
-  { kind, version, fields }: PaperSaveBody,
+  { kind, version, fields }: TestRecordSaveBody,
 ): { readonly version: number; readonly savedAt: string } =>
   saveIfCurrent(context, {
     sent: version,
-    read: () => context.repos.papers.draft(paperAttempt(context, actor, id).id, kind),
-    write: () => context.repos.papers.save(id, kind, version, fields, context.now),
-    theirs: () => showPapers(context, actor, id),
+    read: () => context.repos.testRecords.draft(recordedAttempt(context, actor, id).id, kind),
+    write: () => context.repos.testRecords.save(id, kind, version, fields, context.now),
+    theirs: () => showTestRecords(context, actor, id),
   })
 
 /**
  * Signs a record by name and PIN, if nothing is missing and nothing fails. What is signed is kept with a hash
  * of its content.
  */
-export async function signPaper(
+export async function signTestRecord(
   context: Context,
   actor: Person,
   id: number,
-  { kind, version, name, pin }: PaperSignBody,
-): Promise<PapersView> {
+  { kind, version, name, pin }: TestRecordSignBody,
+): Promise<TestRecordsView> {
   const { repos, now } = context
-  refuseUnsignable(showPapers(context, actor, id), kind, version)
+  refuseUnsignable(showTestRecords(context, actor, id), kind, version)
   await checkSignature(context, actor.id, name, pin)
   // While the PIN was proved it may have changed: what is signed is looked at only now.
   return repos.transaction(() => {
-    const attempt = paperAttempt(context, actor, id)
+    const attempt = recordedAttempt(context, actor, id)
     const view = viewOf(context, attempt)
     refuseUnsignable(view, kind, version)
     const { paper } = view.papers[kind]
@@ -117,14 +122,14 @@ export async function signPaper(
     }
     const text = JSON.stringify(content)
     const hash = createHash('sha256').update(text).digest('hex')
-    repos.papers.sign({ attemptId: attempt.id, kind, content: text, hash }, actor.id, now)
+    repos.testRecords.sign({ attemptId: attempt.id, kind, content: text, hash }, actor.id, now)
     repos.audit.add(now, actor.id, 'paperSigned', `attempt ${attempt.id}, ${kind}`)
     return viewOf(context, attempt)
   })
 }
 
 /** Only what stood on the screen is signed, and only where nothing is missing and nothing fails. */
-function refuseUnsignable(view: PapersView, kind: RecordKind, version: number): void {
+function refuseUnsignable(view: TestRecordsView, kind: RecordKind, version: number): void {
   const { paper, version: stored } = view.papers[kind]
   if (stored !== version) throw new Problem('stale', { extra: { theirs: view } })
   const { missing, failing } = paper

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { HuntView } from '#schemas/hunt-views'
+import type { FaultFindingView } from '#schemas/fault-finding-views'
 
 /** The tests of one circuit: those at the board together, then a row for each kind with a button for each point. */
-const props = defineProps<{ tests: HuntView['tests']; isDead: boolean; isBusy: boolean }>()
+const props = defineProps<{ tests: FaultFindingView['tests']; isDead: boolean; isBusy: boolean }>()
 const emit = defineEmits<{ measure: [test: string] }>()
 
 const circuits = computed(() => [...new Set(props.tests.map(({ circuit }) => circuit))])

@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3'
-import type { HuntVerdict } from '#core/testing/fault-finding/judge'
-import type { HuntStep } from '#core/testing/fault-finding/steps'
+import type { FaultFindingVerdict } from '#core/testing/fault-finding/judge'
+import type { FaultFindingStep } from '#core/testing/fault-finding/steps'
 import type { Fault } from '#core/bay/faults/fault'
 import type { Rig } from '#core/bay/model/rig'
 
-export interface Hunt {
+export interface FaultFinding {
   readonly id: number
   readonly personId: number
   readonly personName: string
@@ -17,8 +17,8 @@ export interface Hunt {
   /** As it was meant. */
   readonly rig: Rig
   readonly faults: readonly Fault[]
-  readonly log: readonly HuntStep[]
-  readonly verdict: HuntVerdict | null
+  readonly log: readonly FaultFindingStep[]
+  readonly verdict: FaultFindingVerdict | null
   readonly endedAt: string | null
   readonly version: number
 }
@@ -42,7 +42,7 @@ interface Row {
 
 const SELECT =
   'SELECT h.*, p.name AS person, s.name AS setter FROM fault_hunt h JOIN person p ON p.id = h.person_id LEFT JOIN person s ON s.id = h.set_by'
-const toHunt = (row: Row): Hunt => ({
+const toFaultFinding = (row: Row): FaultFinding => ({
   id: row.id,
   personId: row.person_id,
   personName: row.person,
@@ -60,7 +60,7 @@ const toHunt = (row: Row): Hunt => ({
 })
 
 /** Searches for planted faults. */
-export function createHuntsRepo(db: Database) {
+export function createFaultFindingsRepo(db: Database) {
   const byId = db.prepare<[number], Row>(`${SELECT} WHERE h.id = ?`)
   const byPerson = db.prepare<[number], Row>(`${SELECT} WHERE h.person_id = ? ORDER BY h.id DESC LIMIT 30`)
   const set = db.prepare<[], Row>(`${SELECT} WHERE h.set_by IS NOT NULL ORDER BY h.id DESC LIMIT 60`)
@@ -76,31 +76,31 @@ export function createHuntsRepo(db: Database) {
   return {
     byId: (id: number) => {
       const row = byId.get(id)
-      return row && toHunt(row)
+      return row && toFaultFinding(row)
     },
-    byPerson: (personId: number) => byPerson.all(personId).map(toHunt),
-    allSet: () => set.all().map(toHunt),
+    byPerson: (personId: number) => byPerson.all(personId).map(toFaultFinding),
+    allSet: () => set.all().map(toFaultFinding),
     insert: (
-      hunt: Pick<Hunt, 'personId' | 'place' | 'bay' | 'title' | 'rig' | 'faults' | 'madeAt'> & {
+      search: Pick<FaultFinding, 'personId' | 'place' | 'bay' | 'title' | 'rig' | 'faults' | 'madeAt'> & {
         readonly setBy: number | null
       },
     ): number =>
       Number(
         insert.run(
-          hunt.personId,
-          hunt.setBy,
-          hunt.madeAt,
-          hunt.place,
-          hunt.bay,
-          hunt.title,
-          JSON.stringify(hunt.rig),
-          JSON.stringify(hunt.faults),
+          search.personId,
+          search.setBy,
+          search.madeAt,
+          search.place,
+          search.bay,
+          search.title,
+          JSON.stringify(search.rig),
+          JSON.stringify(search.faults),
         ).lastInsertRowid,
       ),
     /** False when another device went on in between, or it is over. */
-    saveLog: (id: number, version: number, log: readonly HuntStep[]): boolean =>
+    saveLog: (id: number, version: number, log: readonly FaultFindingStep[]): boolean =>
       saveLog.run(JSON.stringify(log), id, version).changes === 1,
-    end: (id: number, at: string, verdict: HuntVerdict): boolean =>
+    end: (id: number, at: string, verdict: FaultFindingVerdict): boolean =>
       end.run(at, JSON.stringify(verdict), id).changes === 1,
   }
 }
