@@ -204,4 +204,28 @@ export const ISOLATION_CHOICES: readonly Choice<IsolationPolicy>[] = [
     { value: 'advised', name: 'advised', reason: 'Default: the lock is what protects.' },
     { value: 'required', name: 'required', reason: 'For sites with several trades.' },
   ]),
+  choice('singlePair', 'A dead test between line and neutral alone is', [
+    {
+      value: 'critical',
+      name: 'a critical breach',
+      reason: 'Default: a borrowed neutral, an open neutral or a second supply shows only against earth.',
+    },
+    {
+      value: 'fault',
+      name: 'not enough, and put right',
+      reason: 'For boards where a double-pole device opens the neutral and nothing else supplies the point.',
+    },
+  ]),
+  choice('permitReturn', 'A permit to work is handed back', [
+    {
+      value: 'before',
+      name: 'before the supply is put back',
+      reason: 'Default: as long as somebody holds it, the supply stays off.',
+    },
+    {
+      value: 'after',
+      name: 'once the supply is back and the function checked',
+      reason: 'Where the permit covers the testing under supply as well.',
+    },
+  ]),
 ]

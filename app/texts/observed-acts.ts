@@ -31,8 +31,13 @@ export const VARIANTS: Readonly<Partial<Record<ActKind, readonly Variant[]>>> = 
     { name: 'shows nothing', act: { shows: false, place: 'point' }, isBad: true },
   ],
   switchOff: [
-    { name: 'its breaker', act: { place: 'board' } },
-    { name: 'main switch', act: { place: 'board', isMain: true } },
+    { name: 'its breaker', act: { place: 'board', device: 'its own' } },
+    { name: 'main switch', act: { place: 'board', isMain: true, device: 'its own' } },
+    { name: 'another breaker', act: { place: 'board', device: 'another one' }, isBad: true },
+  ],
+  lock: [
+    { name: 'on what was switched off', act: { place: 'board', device: 'its own' } },
+    { name: 'on another device', act: { place: 'board', device: 'another one' }, isBad: true },
   ],
   testDead: [
     { name: 'dead, every pair', act: { shows: false, pairs: 10, atPoint: true, place: 'point' } },
@@ -93,10 +98,13 @@ export const ANSWERS: Readonly<Record<string, ActKind>> = {
   provedBefore: 'prove',
   checkedLive: 'checkLive',
   locked: 'lock',
+  lockedRight: 'lock',
   keyKept: 'keepKey',
   noticed: 'notice',
   neutralMinded: 'warnNeutral',
   deadAtPoint: 'testDead',
+  morePairsThanOne: 'testDead',
+  oneIndicator: 'prove',
   provedAfter: 'prove',
   retested: 'testTerminals',
   separatedTested: 'testSeparated',
@@ -105,6 +113,7 @@ export const ANSWERS: Readonly<Record<string, ActKind>> = {
   toolsClear: 'clearTools',
   informedAgain: 'informAgain',
   noticeOff: 'removeNotice',
+  othersPutBack: 'removeOwnLock',
   functionChecked: 'checkFunction',
   permitBack: 'handBack',
 }

@@ -68,6 +68,7 @@ export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string
     pairs: typeof raw.pairs === 'number' ? raw.pairs : undefined,
     atPoint: truth(raw.atPoint),
     isMain: truth(raw.isMain),
+    device: typeof raw.device === 'string' && raw.device.trim() !== '' ? raw.device.trim() : undefined,
   }
 }
 

@@ -11,6 +11,10 @@ export interface IsolationPolicy {
   readonly pairs: 'three' | 'two'
   readonly retest: 'second' | 'everybody'
   readonly notice: 'advised' | 'required'
+  /** How a dead test between line and neutral alone is taken. */
+  readonly singlePair: 'critical' | 'fault'
+  /** When a permit is handed back. */
+  readonly permitReturn: 'before' | 'after'
 }
 
 export const DEFAULT_ISOLATION: IsolationPolicy = {
@@ -21,7 +25,17 @@ export const DEFAULT_ISOLATION: IsolationPolicy = {
   pairs: 'three',
   retest: 'second',
   notice: 'advised',
+  singlePair: 'critical',
+  permitReturn: 'before',
 }
+
+/** A stored policy with what was in force before its newer choices were there. */
+export const upgradeIsolationPolicy = (stored: Partial<IsolationPolicy>): IsolationPolicy => ({
+  ...DEFAULT_ISOLATION,
+  singlePair: 'fault',
+  permitReturn: 'after',
+  ...stored,
+})
 
 /** Pairs of conductors that prove a point dead: ten with three phases and neutral. */
 export function pairsWanted(phases: 1 | 3, policy: IsolationPolicy): number {

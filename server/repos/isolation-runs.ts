@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { IsolationPolicy } from '#core/policies/isolation'
+import { upgradeIsolationPolicy, type IsolationPolicy } from '#core/policies/isolation'
 import type { RunMode } from '#schemas/isolation-views'
 
 export interface StoredRun {
@@ -36,7 +36,7 @@ const toRun = (row: Row): StoredRun => ({
   scenario: row.scenario,
   seed: row.seed,
   mode: row.mode,
-  policy: JSON.parse(row.policy),
+  policy: upgradeIsolationPolicy(JSON.parse(row.policy)),
   moves: JSON.parse(row.moves),
   state: row.state,
   met: row.met === null ? null : row.met === 1,

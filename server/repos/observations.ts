@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3'
-import type { IsolationPolicy } from '#core/policies/isolation'
+import { upgradeIsolationPolicy, type IsolationPolicy } from '#core/policies/isolation'
 import type { ObservationFields } from '#core/isolation/observation'
 import type { ObservationDecision, RepeatView } from '#schemas/isolation-views'
 import type { PersonOccasion } from './decisions'
@@ -21,7 +21,7 @@ export interface StoredObservation {
 type Row = Omit<StoredObservation, 'policy' | 'fields'> & { policy: string; fields: string }
 const toObservation = (row: Row): StoredObservation => ({
   ...row,
-  policy: JSON.parse(row.policy),
+  policy: upgradeIsolationPolicy(JSON.parse(row.policy)),
   fields: JSON.parse(row.fields),
 })
 

@@ -8,7 +8,7 @@ import {
 } from '#core/isolation/observation'
 import type { Site } from '#core/isolation/model/rule'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
-import { RULE_TEXT } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 import type {
   ObservationBody,
   ObservationDecisionBody,

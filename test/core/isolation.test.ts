@@ -6,7 +6,7 @@ import { judgeIsolation, RULES } from '#core/isolation/judge'
 import { DEFAULT_ISOLATION } from '#core/policies/isolation'
 import { ISOLATION_CHOICES } from '#words/policies'
 import type { Site } from '#core/isolation/model/rule'
-import { RULE_TEXT } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 
 const site = (parts: Partial<Site> = {}): Site => ({
   needsPermit: false,
@@ -217,9 +217,14 @@ describe('critical breaches, each of them whatever else is right', () => {
   })
   it('a permit where the site asks for one, and only there', () => {
     expect(critical(told(...RIGHT), site({ needsPermit: true }))).toEqual(['permit'])
-    expect(broken(told('ask', 'permit', ...RIGHT.slice(1), 'handBack'), site({ needsPermit: true }))).toEqual(
-      [],
-    )
+    const permitted = ['ask', 'permit', ...RIGHT.slice(1)] as ActKind[]
+    const handedBackFirst = permitted.flatMap((kind) => (kind === 'switchOn' ? ['handBack', kind] : [kind]))
+    const byPermit = (permitReturn: 'before' | 'after') =>
+      site({ needsPermit: true, policy: { ...DEFAULT_ISOLATION, permitReturn } })
+    expect(broken(told(...(handedBackFirst as ActKind[])), byPermit('before'))).toEqual([])
+    expect(broken(told(...permitted, 'handBack'), byPermit('after'))).toEqual([])
+    // Kept while the supply is put back.
+    expect(critical(told(...permitted, 'handBack'), byPermit('before'))).toEqual(['permitBack'])
     expect(broken(told('ask', 'permit', ...RIGHT.slice(1)), site({ needsPermit: true }))).toEqual([
       'permitBack',
     ])

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { IsolationVerdict } from '#core/isolation/judge'
-import { PART_NAME, RULE_TEXT, questionsFor } from '#words/isolation'
+import { PART_NAME, questionsFor } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 import type { ObservationView } from '#schemas/isolation-views'
 

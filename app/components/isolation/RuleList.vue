@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { IsolationVerdict } from '#core/isolation/judge'
-import { RULE_TEXT } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 import { SERIOUSNESS_NAME } from '#words/seriousness'
 
 /** Every constraint that was called for: broken ones first, with why and what to do next time. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RULE_TEXT } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 import type { Debrief } from '#schemas/isolation-views'
 
 /** The own sequence on one line of stitches; a pulled loop where a constraint broke, and what hands met. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ACT_TEXT, INDICATOR_NAME, PROOF_NAME, RULE_TEXT } from '#words/isolation'
+import { ACT_TEXT, INDICATOR_NAME, PROOF_NAME } from '#words/isolation'
+import { RULE_TEXT } from '#words/isolation-rules'
 import type { ObservedAct } from '#core/isolation/observation'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 

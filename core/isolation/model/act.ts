@@ -66,4 +66,6 @@ export interface Act {
   readonly atPoint?: boolean
   /** Of `switchOff`: the main switch, not a way. */
   readonly isMain?: boolean
+  /** Which device was switched, locked, hung with a notice or freed again; left out where nobody put it down. */
+  readonly device?: string
 }

@@ -90,5 +90,27 @@ export function isAcceptedProof(proof: Proof | undefined, { policy, level }: Sit
   return policy.proof === 'either' || policy.proof === proof
 }
 
+/** `what` must come before this act; -1: that is still to come. */
+export function mustComeBefore(acts: readonly Act[], what: ActKind, due: number): Judged {
+  const done = placeOf(acts, what)
+  if (done !== -1 && (due === -1 || done < due)) return KEPT(done)
+  return due === -1 ? OPEN : BROKEN(due)
+}
+
+/** Where the supply of the work itself came back: the first switching on behind the last act at the point or its lock. */
+export function backOn(acts: readonly Act[]): number {
+  const last = acts.findLastIndex(({ kind }) =>
+    ['open', 'touch', 'separate', 'cover', 'testTerminals', 'testSeparated', 'removeOwnLock'].includes(kind),
+  )
+  return placeOf(acts, 'switchOn', Math.max(0, last))
+}
+
+/** The device that stands for the work: the last one that was switched off before hands went in. */
+export function switchedOff(acts: readonly Act[]): string | undefined {
+  const hands = handsIn(acts)
+  const before = hands === -1 ? acts : acts.slice(0, hands)
+  return before.findLast(({ kind }) => kind === 'switchOff')?.device
+}
+
 /** The first moment at which hands are where current could be. */
 export const handsIn = (acts: readonly Act[]): number => placeOf(acts, ['open', 'touch'])

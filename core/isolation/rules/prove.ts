@@ -10,44 +10,40 @@ import {
   lastOf,
   mustFollow,
   placeOf,
+  type Judged,
   type Pass,
   type Rule,
   type Site,
 } from '../model/rule'
+import { CAN_PROVE, decidingTest, isSameIndicator, proofsAround, verifiedAt } from './verified'
 
-/** Tests that decide: at the point of work, with an indicator that can prove anything. */
-const CAN_PROVE = new Set(['two-pole', 'plug-in', undefined])
-const deciding = (acts: readonly Act[], before = acts.length): number =>
-  acts.findLastIndex(
-    ({ kind, atPoint, indicator }, i) =>
-      i < before && kind === 'testDead' && atPoint !== false && CAN_PROVE.has(indicator),
+/** Before the first test for dead the indicator was seen to work; what was proved in an earlier pass still holds. */
+function provedBeforeFirst({ acts, ever }: Pass, site: Site): Judged {
+  const test = placeOf(acts, 'testDead')
+  const all = [...ever, ...acts]
+  const end = test === -1 ? all.length : ever.length + test
+  const taken = lastOf(all, 'take', end)
+  const isProof = ({ kind, proof, shows }: Act) =>
+    kind === 'prove' && shows === true && isAcceptedProof(proof, site)
+  const proof = all.findLastIndex(
+    (act, i) => i < end && i > taken && isProof(act) && (test === -1 || isSameIndicator(act, acts[test]!)),
   )
+  if (proof !== -1) return KEPT(proof >= ever.length ? proof - ever.length : undefined)
+  return test === -1 ? OPEN : BROKEN(test)
+}
 
-/**
- * Good proof before, dead, good proof after, with the same indicator and no other test of proof failing
- * between.
- */
-function verifiedAt({ acts }: Pass, site: Site, before: number): number {
-  for (let test = deciding(acts, before); test !== -1; test = deciding(acts, test)) {
-    const first = acts.findLastIndex(
-      ({ kind, proof, shows }, i) =>
-        i < test && kind === 'prove' && shows === true && isAcceptedProof(proof, site),
-    )
-    const after = acts.findIndex(
-      ({ kind, proof }, i) => i > test && i < before && kind === 'prove' && isAcceptedProof(proof, site),
-    )
-    if (
-      first === -1 ||
-      after === -1 ||
-      acts[test]!.shows ||
-      !acts[after]!.shows ||
-      acts[first]!.indicator !== acts[after]!.indicator
-    )
-      continue
-    if (acts.slice(first, test).some(({ kind }) => kind === 'take')) continue
-    return after
-  }
-  return -1
+/** What was forgotten can be put right until hands go in: kept once it is, open while there is time; nothing once it is too late. */
+function putRight(pass: Pass, site: Site): Judged | undefined {
+  const hands = handsIn(pass.acts)
+  const verified = verifiedAt(pass, site, hands === -1 ? pass.acts.length : hands)
+  if (verified !== -1) return KEPT(verified)
+  return hands === -1 ? OPEN : undefined
+}
+
+/** The test that decides before hands go in: its pairs count, and not those of another one. */
+function pairsTest(acts: readonly Act[]): number {
+  const hands = handsIn(acts)
+  return decidingTest(acts, hands === -1 ? acts.length : hands)
 }
 
 export const PROVE_RULES: readonly Rule[] = [
@@ -56,17 +52,40 @@ export const PROVE_RULES: readonly Rule[] = [
     part: 'prove',
     isOwed: true,
     seriousness: () => 'critical',
-    judge: ({ acts, ever }, site) => {
-      const test = placeOf(acts, 'testDead')
-      const all = [...ever, ...acts]
-      const end = test === -1 ? all.length : ever.length + test
-      const taken = lastOf(all, 'take', end)
-      const proof = all.findLastIndex(
-        ({ kind, proof: on, shows }, i) =>
-          i < end && i > taken && kind === 'prove' && shows === true && isAcceptedProof(on, site),
-      )
-      if (proof !== -1) return KEPT(proof >= ever.length ? proof - ever.length : undefined)
-      return test === -1 ? OPEN : BROKEN(test)
+    judge: (pass, site) => {
+      const { state, at } = provedBeforeFirst(pass, site)
+      if (state !== 'broken') return { state, at }
+      // Proof, test and proof again before hands go in put it right.
+      return putRight(pass, site) ?? { state, at }
+    },
+  },
+  {
+    code: 'provedFirst',
+    part: 'prove',
+    isOwed: false,
+    seriousness: () => 'note',
+    judge: (pass, site) => {
+      const judged = provedBeforeFirst(pass, site)
+      return judged.state === 'broken' && putRight(pass, site)?.state === 'kept' ? judged : IDLE
+    },
+  },
+  {
+    code: 'oneIndicator',
+    part: 'prove',
+    isOwed: false,
+    seriousness: () => 'critical',
+    judge: (pass, site) => {
+      const { acts } = pass
+      const hands = handsIn(acts)
+      const until = hands === -1 ? acts.length : hands
+      const verified = verifiedAt(pass, site, until)
+      if (verified !== -1) return KEPT(verified)
+      const test = decidingTest(acts, until)
+      if (test === -1) return OPEN
+      const { first, after } = proofsAround(acts, test, site, until)
+      const others = [first, after].filter((i) => i !== -1 && !isSameIndicator(acts[i]!, acts[test]!))
+      if (others.length === 0) return OPEN
+      return hands === -1 ? OPEN : BROKEN(others[0]! < test ? test : others[0])
     },
   },
   {
@@ -74,10 +93,10 @@ export const PROVE_RULES: readonly Rule[] = [
     part: 'prove',
     isOwed: false,
     seriousness: () => 'critical',
-    judge: ({ acts }) => {
-      const wrong = acts.findIndex(({ proof }) => proof === 'same-circuit')
-      if (wrong !== -1) return BROKEN(wrong)
-      return placeOf(acts, 'prove') === -1 ? OPEN : KEPT()
+    judge: (pass, site) => {
+      const wrong = pass.acts.findIndex(({ proof }) => proof === 'same-circuit')
+      if (wrong === -1) return placeOf(pass.acts, 'prove') === -1 ? OPEN : KEPT()
+      return putRight(pass, site) ?? BROKEN(wrong)
     },
   },
   {
@@ -107,15 +126,25 @@ export const PROVE_RULES: readonly Rule[] = [
     isOwed: false,
     seriousness: () => 'fault',
     judge: ({ acts }, site) => {
-      const test = deciding(acts)
+      const test = pairsTest(acts)
       if (test === -1) return OPEN
-      // A plug-in indicator looks at every pair of a socket by itself.
-      if (acts[test]!.indicator === 'plug-in' || acts[test]!.shows) return IDLE
-      const pairs = acts.reduce(
-        (most, { kind, pairs: count }) => (kind === 'testDead' ? Math.max(most, count ?? 0) : most),
-        0,
-      )
+      const { indicator, shows, pairs = 0 } = acts[test]!
+      // A plug-in indicator looks at every pair of a socket by itself; one pair alone has a rule of its own.
+      if (indicator === 'plug-in' || shows || pairs === 1) return IDLE
       return pairs >= pairsWanted(site.phases, site.policy) ? KEPT(test) : BROKEN(test)
+    },
+  },
+  {
+    code: 'morePairsThanOne',
+    part: 'prove',
+    isOwed: false,
+    seriousness: ({ policy }) => policy.singlePair,
+    judge: ({ acts }) => {
+      const test = pairsTest(acts)
+      if (test === -1) return OPEN
+      const { indicator, shows, pairs } = acts[test]!
+      if (indicator === 'plug-in' || shows || pairs !== 1) return IDLE
+      return handsIn(acts) === -1 ? OPEN : BROKEN(test)
     },
   },
   {
@@ -127,7 +156,7 @@ export const PROVE_RULES: readonly Rule[] = [
       const { acts } = pass
       const hands = handsIn(acts)
       const until = hands === -1 ? acts.length : hands
-      const test = deciding(acts, until)
+      const test = decidingTest(acts, until)
       if (test === -1) return OPEN
       if (acts[test]!.shows) return IDLE
       const after = acts.findIndex(
@@ -143,15 +172,14 @@ export const PROVE_RULES: readonly Rule[] = [
     isOwed: false,
     seriousness: () => 'critical',
     judge: ({ acts }, site) => {
-      const test = deciding(acts)
+      const test = decidingTest(acts)
       const failed = acts.findIndex(
         ({ kind, shows }, i) => i > test && test !== -1 && kind === 'prove' && shows === false,
       )
       if (failed === -1) return IDLE
       const hands = placeOf(acts, ['open', 'touch'], failed)
       if (hands === -1) return KEPT(failed)
-      return verifiedAt({ acts: acts.slice(failed + 1), ever: [], offset: 0 }, site, hands - failed - 1) ===
-        -1
+      return verifiedAt({ acts: acts.slice(failed + 1) }, site, hands - failed - 1) === -1
         ? BROKEN(hands)
         : KEPT(failed)
     },

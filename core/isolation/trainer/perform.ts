@@ -80,18 +80,20 @@ const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
   test: testPoint,
   testDevice,
   switch: switchDevice,
-  lock: ({ state, move, done }) => done({ kind: 'lock' }, { locks: [...state.locks, move.device] }),
+  lock: ({ state, move, done }) =>
+    done({ kind: 'lock', device: move.device }, { locks: [...state.locks, move.device] }),
   unlock: ({ state, move, done }) =>
     done(
-      { kind: 'removeOwnLock' },
+      { kind: 'removeOwnLock', device: move.device },
       { locks: without(state.locks, move.device) },
       state.hasOthersLock ? [sees('otherPadlock')] : [],
     ),
   keepKey: tells('keepKey'),
   leaveKey: tells('leaveKey'),
-  notice: ({ state, move, done }) => done({ kind: 'notice' }, { notices: [...state.notices, move.device] }),
+  notice: ({ state, move, done }) =>
+    done({ kind: 'notice', device: move.device }, { notices: [...state.notices, move.device] }),
   removeNotice: ({ state, move, done }) =>
-    done({ kind: 'removeNotice' }, { notices: without(state.notices, move.device) }),
+    done({ kind: 'removeNotice', device: move.device }, { notices: without(state.notices, move.device) }),
   waitForOther: changes('informAgain', { hasOthersLock: false }, [replies('lockOff')]),
   cutOthersLock: changes('removeOthersLock', { hasOthersLock: false }),
   open: ({ done }) => surpriseAfterOpening(done({ kind: 'open' }, { isOpen: true })),
@@ -157,7 +159,9 @@ function switchDevice({ state, move: { device }, done }: Performing<MoveOf<'swit
   )
   const { bay, seen } = follow(state.rig, state.bay, [{ atS: 0, kind: 'close', part: device, on: isOn }])
   const hasSwitchedOff = isOn ? state.hasSwitchedOff : true
-  return done({ kind: isOn ? 'switchOn' : 'switchOff', isMain }, { bay, hasSwitchedOff }, seen, { isOn })
+  return done({ kind: isOn ? 'switchOn' : 'switchOff', isMain, device }, { bay, hasSwitchedOff }, seen, {
+    isOn,
+  })
 }
 
 /** Hands on every conductor: what each of them would do to whoever touches it. */
