@@ -24,6 +24,10 @@ const TOLD: Readonly<Record<DifferenceCode, Told>> = {
     says: `${CONDUCTOR[role!]} conductor between ${at(0)} and ${at(1)} is missing.`,
     means: MISSING_MEANS[role!],
   }),
+  unfinished: ({ params }) => ({
+    says: `${params.circuit} is not finished: none of its conductors is there yet.`,
+    means: 'Nothing of it is judged before it is wired.',
+  }),
   extra: (_, at) => ({
     says: `A conductor too many joins ${at(0)} and ${at(1)}.`,
     means: 'It makes a second path; readings around it no longer fit.',
@@ -35,6 +39,15 @@ const TOLD: Readonly<Record<DifferenceCode, Told>> = {
   otherTerminal: (_, at) => ({
     says: `A conductor is at ${at(0)}; it belongs to ${at(1)}.`,
     means: 'What it feeds is supplied differently from what the chart says.',
+  }),
+  neutralFromOther: (_, at) => ({
+    says: `The neutral at ${at(1)} comes from ${at(0)}, which is another circuit.`,
+    means:
+      'Every point works. With one of the two isolated its neutral still carries the other’s current, and a disconnected end is at line voltage; with RCDs each sees current that is not its own.',
+  }),
+  earthFromOther: (_, at) => ({
+    says: `The protective conductor at ${at(1)} comes from ${at(0)}, which is another circuit.`,
+    means: 'Work on the one circuit takes the earth from the other, and nothing shows it.',
   }),
   otherNeutralBar: (_, at) => ({
     says: `A neutral is at ${at(0)}; it belongs to ${at(1)}.`,

@@ -61,6 +61,7 @@ export interface ReadingParams {
     readonly areaMm2?: number
     readonly extra?: number
   }
+  'band.belowNewWork': { readonly key: string; readonly value: number; readonly low: number }
   'form.left': { readonly as: string; readonly why: string }
   'across.tooExact': { readonly value: number }
 }

@@ -134,7 +134,10 @@ export function checkBay({ repos }: Context, actor: Person, key: string): BayChe
   const asked = intended.wires.length - givenWires(intended).length
   const parts = indexParts(intended)
   const found = problems.length > 0 ? [] : compareRigs(intended, built)
-  const missing = found.filter(({ code }) => code === 'missing').length
+  const missing = found.reduce((sum, { code, params }) => {
+    if (code === 'missing') return sum + 1
+    return code === 'unfinished' ? sum + Number(params.count) : sum
+  }, 0)
   const moved = found.filter(
     ({ wire, code, seriousness }) =>
       wire !== null &&

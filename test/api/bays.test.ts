@@ -32,9 +32,9 @@ describe('the bay of a task', () => {
     const key = 'practice-split'
     const before = checkBay(centre.context, centre.apprentice, key)
     expect(before).toMatchObject({ made: 0, problems: [] })
-    expect(before.differences.filter(({ seriousness }) => seriousness === 'critical').length).toBe(
-      before.asked,
-    )
+    // Nothing has been begun: that is not finished, and no danger by itself.
+    expect(before.differences.filter(({ says }) => says.includes('is not finished')).length).toBe(2)
+    expect(before.differences.some(({ seriousness }) => seriousness === 'critical')).toBe(false)
     const { fields } = wiredBay(centre.context, centre.apprentice, key)
     saveBay(centre.context, centre.apprentice, key, { version: 0, fields })
     expect(checkBay(centre.context, centre.apprentice, key)).toMatchObject({

@@ -48,11 +48,43 @@ describe('equivalents are accepted', () => {
   })
 })
 
+describe('wrong, though every point works', () => {
+  /** The neutral or protective conductor of the last lamp taken from the nearest socket instead. */
+  const looped = (terminal: 'N' | 'E') => {
+    const wire = rig.wires.find(({ from, to }) => [from, to].includes(`c2p2.${terminal}`))!
+    const at = wire.from === `c2p2.${terminal}` ? wire.to : wire.from
+    return moveEnd(rig, wire.id, at, `c1p1.${terminal}`)
+  }
+  it('a neutral from another circuit, and from another RCD', () =>
+    expect(codes(looped('N'))).toContain('neutralFromOther critical'))
+  it('a protective conductor from another circuit', () =>
+    expect(codes(looped('E'))).toContain('earthFromOther critical'))
+})
+
+describe('what is not there yet', () => {
+  const without = (run: string) => ({ ...rig, wires: rig.wires.filter((wire) => wire.run !== run) })
+  it('a circuit that nobody has begun is not finished, told once, and not critical', () =>
+    expect(codes(without('c1run'))).toEqual(['unfinished fault']))
+  it('one conductor too few: critical only where the points work without it', () => {
+    const withoutWire = (a: string, b: string) => ({
+      ...rig,
+      wires: rig.wires.filter(({ id }) => id !== wireBetween(rig, a, b)),
+    })
+    expect(codes(withoutWire('c1p2.L', 'c1p3.L'))).toEqual(['missing fault'])
+    expect(codes(withoutWire('c1p2.E', 'c1p3.E'))).toEqual(['missing critical'])
+  })
+  it('an upsized conductor is a note', () => {
+    const id = wireBetween(rig, 'c1p2.L', 'c1p3.L')
+    const wires = rig.wires.map((wire) => (wire.id === id ? { ...wire, areaMm2: 4 } : wire))
+    expect(codes({ ...rig, wires })).toEqual(['thicker note'])
+  })
+})
+
 describe('each difference is named', () => {
   const cases: readonly (readonly [string, string, string])[] = [
     ['neutralOnOtherBar', `${wireBetween(rig, 'b1nB', 'c2p1')} b1nA`, 'otherNeutralBar fault'],
     ['neutralOnEarthBar', wireBetween(rig, 'b1nB', 'c2p1'), 'neutralOnEarthBar critical'],
-    ['lineOpen', wireBetween(rig, 'c1p2.L', 'c1p3.L'), 'missing critical'],
+    ['lineOpen', wireBetween(rig, 'c1p2.L', 'c1p3.L'), 'missing fault'],
     ['earthOpen', wireBetween(rig, 'b1e', 'c2p0.E'), 'missing critical'],
     ['polarityAtPoint', 'c1p3', 'lineNeutralSwapped critical'],
     ['neutralAndEarth', 'c1p3', 'neutralEarthSwapped critical'],

@@ -55,7 +55,7 @@ describe('each odd reading is named with its likeliest cause', () => {
     ['the next cable size drawn in', 'r1r2', '0.26', 'band.outside', /It fits 4 mm²/],
     ['insulation just below the minimum', 'irLE', '0.99', 'limit.passed', /below the limit of 1 MΩ/],
     ['insulation below the minimum', 'irLE', '0.6', 'limit.passed', /below the limit of 1 MΩ/],
-    ['insulation low for new work', 'irLE', '12', 'band.outside', /loads and electronics out/],
+    ['insulation low for new work', 'irLE', '12', 'band.belowNewWork', /above the minimum.*still connected/],
     ['“>” where no range ends', 'irLE', '>50', 'form.notARangeEnd', /end of the range/],
     ['a number for polarity', 'polarity', '0.4', 'form.tickWanted', /never a number/],
     ['polarity crossed', 'polarity', '✗', 'limit.polarity', /before anything is energised/],

@@ -63,13 +63,15 @@ export const READING_SENTENCES: SentencesOf<ReadingParams> = {
       : `${inOwnUnit(p.key, p.low)} or more`
     return `${inOwnUnit(p.key, p.value)} does not belong to this bay: ${range} was expected. ${BAND_CAUSE[p.cause](p)}`
   },
+  'band.belowNewWork': (p) =>
+    `${inOwnUnit(p.key, p.value)} is above the minimum; new, dry work reads ${inOwnUnit(p.key, p.low)} or more. Ask why: something still connected, damp, or an older length of cable.`,
   'form.left': (p) => `Left out (${p.as}): ${p.why}`,
   'across.tooExact': () => 'Equal to the calculated value to the last digit. Ask to see it measured.',
 }
 
 export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
   'across.zsBelowZe': (p) =>
-    `Zs of ${ohms(p.zs)} is below Ze of ${ohms(p.ze)}: a parallel earth path, or one of the two is off. Measure both again.`,
+    `Zs of ${ohms(p.zs)} is below Ze of ${ohms(p.ze)}. Is there a parallel earth path (bonded pipework, a structure, steel conduit), or was Ze measured with one still connected? Measure both again and say which.`,
   'across.zsFits': () =>
     'Zs fits this bay, though it does not fit the R1 + R2 written down: the dead reading is out of tolerance.',
   'across.zsBelowSum': (p) =>
@@ -77,7 +79,7 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
   'across.zsAboveSum': (p) =>
     `Zs is clearly above Ze + (R1 + R2) = ${ohms(p.sum)}: look for a termination that has come loose since the dead test.`,
   'across.insulationLow': (p) =>
-    `${formatQuantity(p.value, 'insulation')} is above the minimum but far below the others: a finding, not a pass.`,
+    `${formatQuantity(p.value, 'insulation')} is above the minimum but far below the others: it passes, and wants a reason. Split the circuit and measure each part.`,
   'across.boardAboveMember': (p) =>
     `${megohms(p.value)} for the whole board, though one circuit alone reads ${megohms(p.lowest)}: in parallel it cannot be more. A way was open, or one of the two was misread.`,
   'across.boardBelowMembers': (p) =>

@@ -1,6 +1,6 @@
 import { bySeriousness } from '../../findings/seriousness'
 import type { Rig, Wire } from '../model/rig'
-import { indexParts } from '../model/terminals'
+import { indexParts, partIdOf } from '../model/terminals'
 import { boardDifferences } from './boards'
 import { conductorDifferences } from './conductor'
 import { deviceDifferences } from './devices'
@@ -17,7 +17,11 @@ import { pairUp } from './pair'
 export function compareRigs(intended: Rig, built: Rig): Difference[] {
   const { missing, left, inPlace } = matched(intended, built)
   // Points joined in another order: every node still has what it had, and a ring is still one.
-  const isOrderAlone = missing.length > 0 && missing.length === left.length && sameJoints(intended, built)
+  const isOrderAlone =
+    missing.length > 0 &&
+    missing.length === left.length &&
+    !left.some((edge) => joinsCircuits(intended, edge)) &&
+    sameJoints(intended, built)
   return [
     ...inPlace.flatMap(([want, is]) => conductorDifferences(want, is)),
     ...(isOrderAlone ? [otherOrder(missing, left)] : misplaced(intended, missing, left)),
@@ -54,6 +58,13 @@ const otherOrder = (missing: readonly Edge[], left: readonly Edge[]): Difference
   params: { count: left.length },
 })
 
+/** A conductor from a point of one circuit to a point of another. */
+function joinsCircuits(rig: Rig, { wire }: Edge): boolean {
+  const parts = indexParts(rig)
+  const [a, b] = [wire.from, wire.to].map((ref) => parts.get(partIdOf(ref))?.circuit ?? null)
+  return a !== null && b !== null && a !== b
+}
+
 /** What is missing and what is left over belong together where they share an end. */
 function misplaced(intended: Rig, missing: readonly Edge[], left: readonly Edge[]): Difference[] {
   const parts = indexParts(intended)
@@ -64,16 +75,41 @@ function misplaced(intended: Rig, missing: readonly Edge[], left: readonly Edge[
       pairs.filter((one) => one.kind === 'moved'),
       parts,
     ),
-    ...pairs.flatMap((one): Difference[] => {
-      if (one.kind === 'moved') return []
-      return [one.kind === 'missing' ? missingDifference(one.want) : extraDifference(one.is, nets)]
-    }),
+    ...missingDifferences(
+      intended,
+      pairs.flatMap((one) => (one.kind === 'missing' ? [one.want] : [])),
+    ),
+    ...pairs.flatMap((one) => (one.kind === 'extra' ? [extraDifference(one.is, nets)] : [])),
   ]
 }
 
+/** Circuits of which nothing is there yet are told once; in the others each missing conductor by itself. */
+function missingDifferences(intended: Rig, missing: readonly Edge[]): Difference[] {
+  const runs = new Set(missing.flatMap(({ wire }) => wire.run ?? []))
+  const isUntouched = (run: string) =>
+    intended.wires.filter((wire) => wire.run === run).length ===
+    missing.filter(({ wire }) => wire.run === run).length
+  const untouched = new Set([...runs].filter(isUntouched))
+  return [
+    ...[...untouched].map((run): Difference => ({
+      code: 'unfinished',
+      seriousness: 'fault',
+      wire: null,
+      at: intended.wires.filter((wire) => wire.run === run).flatMap(({ from, to }) => [from, to]),
+      role: null,
+      params: {
+        circuit: intended.runs.find(({ id }) => id === run)?.name ?? run,
+        count: missing.filter(({ wire }) => wire.run === run).length,
+      },
+    })),
+    ...missing.filter(({ wire }) => !untouched.has(wire.run ?? '')).map(missingDifference),
+  ]
+}
+
+/** Without its protective conductor a circuit works and can kill; without line or neutral it is not finished. */
 const missingDifference = ({ wire }: Edge): Difference => ({
   code: 'missing',
-  seriousness: 'critical',
+  seriousness: roleOf(wire) === 'earth' ? 'critical' : 'fault',
   wire: null,
   at: [wire.from, wire.to],
   role: roleOf(wire),

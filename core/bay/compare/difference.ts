@@ -3,9 +3,12 @@ import type { TerminalRef } from '../model/rig'
 
 export const DIFFERENCE_CODES = [
   'missing',
+  'unfinished',
   'extra',
   'otherTerminal',
   'otherNeutralBar',
+  'neutralFromOther',
+  'earthFromOther',
   'neutralOnEarthBar',
   'earthOnNeutralBar',
   'lineNeutralSwapped',

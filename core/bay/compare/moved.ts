@@ -53,7 +53,8 @@ const refAt = (wire: Wire, node: string, parts: PartIndex): string =>
 
 function moveDifference(moved: Moved, parts: PartIndex): Difference {
   const { want, is, from, to } = moved
-  const [code, seriousness] = atBars(moved, parts) ?? atWays(moved, parts) ?? elsewhere(moved, parts)
+  const [code, seriousness] =
+    atBars(moved, parts) ?? atWays(moved, parts) ?? atOtherCircuit(moved, parts) ?? elsewhere(moved, parts)
   return {
     code,
     seriousness,
@@ -82,6 +83,15 @@ function atWays({ from, to }: Moved, parts: PartIndex): Judged | undefined {
   if (!isWay(meant) || !isWay(now)) return undefined
   const isOtherWay = meant.id !== now.id && terminalNameOf(to) === terminalNameOf(from)
   return [isOtherWay ? 'otherWay' : 'otherLine', 'fault']
+}
+
+/** Taken from a point of another circuit: every point works, and isolating the one leaves the conductor to the other. */
+function atOtherCircuit({ want, to, kept }: Moved, parts: PartIndex): Judged | undefined {
+  const [own, other] = [parts.get(partIdOf(`${kept}.`))?.circuit, parts.get(partIdOf(`${to}.`))?.circuit]
+  if (!own || !other || own === other) return undefined
+  const role = roleOf(want.wire)
+  if (role === 'neutral') return ['neutralFromOther', 'critical']
+  return role === 'earth' ? ['earthFromOther', 'critical'] : undefined
 }
 
 /** Earth at a line or neutral terminal, or the other way round, can put a case at line voltage. */

@@ -1,4 +1,4 @@
-import { fault } from '../../findings/finding'
+import { fault, note } from '../../findings/finding'
 import { MINIMUM_INSULATION_OHM, irLE, irLN, irNE } from '../kinds/insulation'
 import { irBoardE, irBoardLN } from '../kinds/insulation-board'
 import { atLeastAt, circuitsOn, numberAt } from './sheet'
@@ -7,7 +7,7 @@ import { takingPart, type Relation, type SheetRule } from './relation'
 /** A tenth of the rest is out of the family; common practice, no source. */
 const FAMILY = 10
 
-/** A reading far under the rest of its circuit, though above the minimum, is a finding and not a pass. */
+/** A reading far under the rest of its circuit passes above the minimum, and wants a reason. */
 export const insulationFamily: SheetRule = (sheet) => {
   const tests = takingPart(sheet, 'insulationFamily')
   return circuitsOn(sheet).flatMap((circuit): Relation[] => {
@@ -19,7 +19,7 @@ export const insulationFamily: SheetRule = (sheet) => {
       if (rest.length === 0 || rest.length < keys.length - 1) return []
       const lowest = Math.min(...rest)
       return value < lowest / FAMILY
-        ? [{ finding: fault('across.insulationLow', { value, lowest }), keys: [key] }]
+        ? [{ finding: note('across.insulationLow', { value, lowest }), keys: [key] }]
         : []
     })
   })
