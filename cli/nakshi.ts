@@ -16,6 +16,7 @@ import { SubmissionSchema } from '#schemas/submission'
 import { check, diagnoseSheet } from './diagnosis-commands'
 import { explainDesign, explainMarks } from './explain'
 import { EXIT, UseError, checked, readExercise, readJson, type Output } from './input'
+import { isolation } from './isolation-command'
 import { instrument, send, type InstrumentOptions, type Sending } from './instrument-command'
 import { faults, netlist, read, rig, simulateRig, type RigOptions } from './rig-commands'
 
@@ -29,6 +30,7 @@ nakshi read RIG.json --instrument I --at T --to T        what an instrument show
 nakshi netlist RIG.json [--hertz 0]                      the energised bay as a SPICE netlist
 nakshi check RIG.json READINGS.json                      every test of the bay: read, expected, whether it fits
 nakshi diagnose RIG.json READINGS.json                   causes that explain the sheet, ranked, and what to measure next
+nakshi isolation SEQUENCE.json [--explain]               a sequence of safe isolation judged: kept, broken, how serious, at which act
 nakshi instrument RIG.json [--stage dead|live]           a simulated tester's readings: as lines, as --csv, or to the application with --port and --sheet "12 7F3A9C";
                                                          --leads 0.19, --nulled 0, --seed, --circuit, --asked, --multiples, --name, --pace
 
@@ -115,6 +117,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   check,
   diagnose: diagnoseSheet,
   instrument,
+  isolation,
 }
 
 const OPTIONS = {

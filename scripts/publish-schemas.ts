@@ -2,6 +2,7 @@
 import { writeFileSync } from 'node:fs'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
+import { IsolationSequenceSchema } from '#schemas/isolation-sequence'
 import { ReadingsSchema } from '#schemas/readings'
 import { RigSchema } from '#schemas/rig'
 import { SubmissionSchema } from '#schemas/submission'
@@ -10,6 +11,7 @@ import { published } from '#schemas/published'
 for (const [name, schema] of [
   ['exercise', ExerciseSchema],
   ['framework', FrameworkSchema],
+  ['isolation', IsolationSequenceSchema],
   ['readings', ReadingsSchema],
   ['rig', RigSchema],
   ['submission', SubmissionSchema],

@@ -1,6 +1,12 @@
 /* Sequences of safe isolation written by hand, each with what a competent assessor would say and why.
    HSE GS 38 (proving an indicator before and after) and HSG85 (securing, permits), from memory; the rest common practice, no source. */
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { nakshi } from '../../cli/nakshi'
+import { IsolationSequenceSchema } from '#schemas/isolation-sequence'
+import { published } from '#schemas/published'
 import { judgeIsolation } from '#core/isolation/judge'
 import type { Act, ActKind } from '#core/isolation/model/act'
 import type { Site } from '#core/isolation/model/rule'
@@ -293,5 +299,47 @@ describe('the device is spoken of only where somebody put it down', () => {
     expect(
       judgeIsolation(sequence(...plain), SITE, true).rules.some(({ code }) => code === 'lockedRight'),
     ).toBe(false)
+  })
+})
+
+describe('nakshi isolation', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'isolation-'))
+  const fileOf = (value: object): string => {
+    const file = join(folder, 'sequence.json')
+    writeFileSync(file, JSON.stringify(value))
+    return file
+  }
+  const head = {
+    format: 'nakshi.isolation',
+    version: 1,
+    site: { needsPermit: false, phases: 1, level: 'second' },
+  }
+  const right = [...before, ...secured, dead(), prove(), ...worked, ...restored]
+
+  it('says what the screens say, with the act at which it was broken', () => {
+    expect(JSON.parse(nakshi(['isolation', fileOf({ ...head, acts: right })]).text)).toMatchObject({
+      met: true,
+    })
+    const wrong = [...before, off(), lock('w2'), key, notice(), neutral, dead(), prove(), ...worked]
+    const { text, code } = nakshi(['isolation', fileOf({ ...head, acts: wrong }), '--explain'])
+    expect(code).toBe(3)
+    expect(text).toMatch(
+      /broken +critical +The device that was switched off is the one that is locked \(act 8/,
+    )
+  })
+  it('takes the centre’s choices; what is not one of them is named', () => {
+    const one = [...before, ...secured, dead(1), prove(), ...worked, ...restored]
+    expect(nakshi(['isolation', fileOf({ ...head, acts: one })]).code).toBe(3)
+    expect(nakshi(['isolation', fileOf({ ...head, policy: { singlePair: 'fault' }, acts: one })]).code).toBe(
+      0,
+    )
+    const bad = nakshi(['isolation', fileOf({ ...head, acts: [{ kind: 'guess' }] })])
+    expect(bad.code).toBe(1)
+    expect(bad.text).toMatch(/acts\.0\.kind/)
+  })
+  it('the published schema is the one in force', () => {
+    expect(readFileSync('docs/formats/isolation.schema.json', 'utf8')).toBe(
+      published('nakshi.isolation.v1', IsolationSequenceSchema),
+    )
   })
 })
