@@ -1,6 +1,7 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
 import type { Task } from './model/task'
 import type { BoardTask } from './board/board-task'
+import { sizeNeeds } from './limits/counted-drop'
 import {
   hotZsOhm,
   maximumZsOhm,
@@ -114,7 +115,7 @@ function governing({
   circuit,
 }: Pick<CircuitDesign, 'task' | 'values' | 'stopped' | 'circuit'>): Governs {
   if (stopped || circuit.existing) return 'area'
-  return smallestSize(task, { itMin: values.itMin!, ib: values.ib!, in: values.in! }).ruledOutBy ?? 'area'
+  return smallestSize(task, sizeNeeds(values)).ruledOutBy ?? 'area'
 }
 
 /** How much of each limit the circuit uses, 0 to 1; what makes a task tight or ambiguous. */
@@ -130,7 +131,7 @@ export function limitUse({
     // A ring's rating and an existing device are given, so nobody chooses them.
     rating: task.topology === 'ring' || task.existing ? 0 : values.ib! / values.in!,
     capacity: values.itMin! / size.ratingA,
-    voltDrop: voltDropV(task, size, values.ib!) / voltDropLimitV(task),
+    voltDrop: voltDropV(task, size, sizeNeeds(values)) / voltDropLimitV(task),
     loop: hotZsOhm(task, size) / maximumZsOhm(task, values.in!, neededRcdA(task, values.in!)),
   }
 }

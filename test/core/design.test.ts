@@ -16,6 +16,8 @@ test('every step stands after the steps it needs', () => {
   )
 })
 
+const TEN_AMPERES = { ib: 10, in: 10, itMin: 10, ca: 1, cg: 1 }
+
 describe('for every circuit', () => {
   test('a design either satisfies every limit or names the constraint in a sentence', () => {
     fc.assert(
@@ -36,7 +38,9 @@ describe('for every circuit', () => {
       fc.property(tasks, fc.double({ min: 0.1, max: 40, noNaN: true }), (task, moreM) => {
         const longer = { ...task, lengthM: task.lengthM + moreM }
         for (const size of sizesOf(task.cable.kind, task.cable.method, task.phases)) {
-          expect(voltDropV(longer, size, 10)).toBeGreaterThanOrEqual(voltDropV(task, size, 10))
+          expect(voltDropV(longer, size, TEN_AMPERES)).toBeGreaterThanOrEqual(
+            voltDropV(task, size, TEN_AMPERES),
+          )
           expect(hotZsOhm(longer, size)).toBeGreaterThanOrEqual(hotZsOhm(task, size))
         }
       }),
@@ -49,7 +53,9 @@ describe('for every circuit', () => {
         const sizes = sizesOf(task.cable.kind, task.cable.method, task.phases)
         for (let i = 1; i < sizes.length; i += 1) {
           expect(hotZsOhm(task, sizes[i]!)).toBeLessThanOrEqual(hotZsOhm(task, sizes[i - 1]!))
-          expect(voltDropV(task, sizes[i]!, 10)).toBeLessThanOrEqual(voltDropV(task, sizes[i - 1]!, 10))
+          expect(voltDropV(task, sizes[i]!, TEN_AMPERES)).toBeLessThanOrEqual(
+            voltDropV(task, sizes[i - 1]!, TEN_AMPERES),
+          )
           expect(sizes[i]!.ratingA).toBeGreaterThan(sizes[i - 1]!.ratingA)
         }
       }),

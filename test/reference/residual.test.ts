@@ -23,7 +23,21 @@ describe('additional protection at 30 mA', () => {
   test.each<[string, Partial<Task>, number, number, string[]]>([
     ['a fixed appliance on the surface in a workshop: none', {}, 16, 0, []],
     ['socket-outlets up to 32 A: 411.3.3', { use: 'sockets' }, 32, 30, ['411.3.3']],
-    ['a 40 A circuit for one large outlet is above the rule', { use: 'sockets' }, 40, 0, []],
+    ['a 40 A circuit for one large outlet is above the rule', { use: 'sockets', points: 1 }, 40, 0, []],
+    [
+      'a 32 A ring of 13 A outlets under the 17th edition: the outlets count, 20 A or less',
+      { use: 'sockets', topology: 'ring', points: 8, edition: '17-A3' },
+      32,
+      30,
+      ['411.3.3'],
+    ],
+    [
+      'one outlet of 32 A under the 17th edition is above its 20 A',
+      { use: 'sockets', points: 1, edition: '17-A3' },
+      32,
+      0,
+      [],
+    ],
     [
       'lighting in a dwelling: 411.3.4, new with the 18th edition',
       { use: 'lighting', premises: 'dwelling' },

@@ -229,6 +229,18 @@ describe('other cables and ways of laying', () => {
       { csa: 2.5, ct: 0.8957, voltDrop: 10.1648 },
     ) // 18 × 12.609 × 50 ÷ 1000 × Ct
   })
+  test('the conductor is chosen with the drop as the centre counts it: corrected, a size below is enough', () => {
+    const long: Partial<Task> = {
+      ...PLAIN,
+      load: power(2900),
+      lengthM: 56,
+      device: { family: 'rcbo', curve: 'B' },
+    }
+    // 18 × 12.609 × 56 ÷ 1000 = 12.71 V > 11.5 V; × Ct 0.8957 = 11.38 V.
+    expectCircuit({ ...long, warmDrop: 'corrected' }, { csa: 2.5, ct: 0.8957, voltDrop: 11.3846 })
+    // 11 × 12.609 × 56 ÷ 1000.
+    expectCircuit({ ...long, warmDrop: 'tabulated' }, { csa: 4, voltDrop: 7.7671 })
+  })
 })
 
 describe('whole boards', () => {

@@ -4,6 +4,7 @@ import { deviceMaximumZsOhm } from '../../regulations/devices'
 import { disconnectionLimitS } from '../../regulations/disconnection'
 import { rcdMaximumZsOhm } from '../../regulations/rcd'
 import { U0_V, nominalV, voltDropFraction } from '../../regulations/supply'
+import { dropFactor, type SizeNeeds } from './counted-drop'
 import { faultEnergy } from './fault-energy'
 import { neededRcdA } from './rcd-needs'
 
@@ -39,9 +40,9 @@ export function dropShare(task: Task): number {
   return isRing ? spread / 4 : spread
 }
 
-/** Voltage drop at the furthest point, V, at the conductor's full temperature. */
-export const voltDropV = (task: Task, size: CableSize, ib: number): number =>
-  size.voltDropVPerAm * ib * task.lengthM * dropShare(task)
+/** Voltage drop at the furthest point, V: at the conductor's full temperature, or at the one that it has, as the centre counts it. */
+export const voltDropV = (task: Task, size: CableSize, needs: SizeNeeds): number =>
+  size.voltDropVPerAm * needs.ib * task.lengthM * dropShare(task) * dropFactor(task, size, needs)
 
 /**
  * Metres of line and cpc in series that a fault at the furthest point meets: of a ring a quarter of its
@@ -72,18 +73,13 @@ export function maximumZsOhm(task: Task, ratingA: number, residualA: number): nu
 /** Earth fault current at the furthest point, A. */
 export const faultCurrentA = (zsOhm: number): number => U0_V / zsOhm
 
-export interface SizeNeeds {
-  readonly itMin: number
-  readonly ib: number
-  readonly in: number
-}
 export type SizeFailure = 'area' | 'capacity' | 'voltDrop' | 'loop' | 'adiabatic'
 
 /** What one cable size fails first, or nothing: capacity, voltage drop, the fault loop, the cpc's own heat. */
 export function sizeFails(task: Task, size: CableSize, needs: SizeNeeds): SizeFailure | undefined {
   if (size.lineMm2 < minimumAreaMm2(task)) return 'area'
   if (size.ratingA < needs.itMin * (1 - 1e-9)) return 'capacity'
-  if (voltDropV(task, size, needs.ib) > voltDropLimitV(task)) return 'voltDrop'
+  if (voltDropV(task, size, needs) > voltDropLimitV(task)) return 'voltDrop'
   const residualA = neededRcdA(task, needs.in)
   const zs = hotZsOhm(task, size)
   if (zs > maximumZsOhm(task, needs.in, residualA)) return 'loop'

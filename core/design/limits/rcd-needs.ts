@@ -10,12 +10,27 @@ export interface RcdNeed {
 }
 
 /** What the rules look at; an adviser asks for the same. */
-export type RcdCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | 'concealed'> & {
-  readonly supply: Pick<Task['supply'], 'arrangement' | 'zeOhm'>
-}
+export type RcdCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | 'concealed'> &
+  Partial<Pick<Task, 'topology' | 'points'>> & {
+    readonly supply: Pick<Task['supply'], 'arrangement' | 'zeOhm'>
+  }
 
 /** A mobile appliance outdoors draws this much at most; BS 7671 411.3.3 (ii). */
 const MOBILE_LIMIT_A = 32
+
+/** Socket-outlets to BS 1363, A. */
+const USUAL_OUTLET_A = 13
+/** Above this a circuit has outlets of its own rating, A; common practice, no source. */
+const MOST_WITH_USUAL_A = 32
+
+/**
+ * Rating of the circuit's socket-outlets, A: the rules go by it and not by the circuit's device. 13 A on rings and where
+ * several share the circuit; a single outlet is rated as its device.
+ */
+function outletA({ topology, points }: RcdCase, ratingA: number): number {
+  if (ratingA > MOST_WITH_USUAL_A) return ratingA
+  return topology !== 'ring' && points === 1 ? ratingA : USUAL_OUTLET_A
+}
 
 /** Every rule of the edition (from memory) that asks for an RCD on this circuit. */
 export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
@@ -23,7 +38,8 @@ export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
   const needs: RcdNeed[] = []
   const additional = (code: RcdNeed['code'], regulation: string) =>
     needs.push({ code, regulation, maximumA: ADDITIONAL_A })
-  if (use === 'sockets' && ratingA <= SOCKET_LIMIT_A[edition]) additional('sockets', '411.3.3')
+  if (use === 'sockets' && outletA(circuit, ratingA) <= SOCKET_LIMIT_A[edition])
+    additional('sockets', '411.3.3')
   const isHome = circuit.premises === 'dwelling' || circuit.premises === 'shared-residence'
   if (use === 'lighting' && isHome && isFrom(edition, '18')) additional('dwellingLighting', '411.3.4')
   if (circuit.concealed) additional('concealed', '522.6.202')

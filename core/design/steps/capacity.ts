@@ -3,14 +3,9 @@ import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
 import { atLeast, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
+import { carriedA } from '../limits/counted-drop'
 import type { CircuitStep } from './step-context'
 
-/** A ring's cable need carry only this, A; BS 7671 433.1.204. */
-export const RING_CABLE_A = 20
-
-/** What the cable must carry once the factors have taken their share, A: In, or 20 A in each leg of a ring. */
-export const carriedA = (task: Task, ratingA: number): number =>
-  task.topology === 'ring' ? RING_CABLE_A : ratingA
 const carriedSymbol = (task: Task): string => (task.topology === 'ring' ? '20 A' : 'In')
 const carriedSource = (task: Task, usual: (typeof SOURCES)[keyof typeof SOURCES]) =>
   task.topology === 'ring' ? SOURCES.ringRating : usual

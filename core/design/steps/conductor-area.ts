@@ -16,6 +16,7 @@ import {
   voltDropV,
   type SizeFailure,
 } from '../limits/limits'
+import { dropFactor, sizeNeeds } from '../limits/counted-drop'
 import { faultEnergy } from '../limits/fault-energy'
 import { neededRcdA } from '../limits/rcd-needs'
 import { accepted, refused, stopped, worked, type Derivation, type StepValues } from '../model/step'
@@ -35,12 +36,12 @@ export const conductorArea: CircuitStep = {
   key: 'csa',
   ...STEP_KINDS.csa,
   kind: 'chosen',
-  needs: ['itMin', 'ib', 'in'],
+  needs: ['itMin', 'ib', 'in', 'ca', 'cg'],
   derive: (task, values) => {
     if (sizesFor(task).length === 0)
       return stopped('method', { kind: task.cable.kind, method: task.cable.method, phases: task.phases })
     if (task.existing) return existingSize(task, values, task.existing.lineMm2)
-    const { size, ruledOutBy } = smallestSize(task, chosenNeeds(values))
+    const { size, ruledOutBy } = smallestSize(task, sizeNeeds(values))
     if (!size) return tooMuchForTheLargest(task, values, ruledOutBy!)
     return worked(
       size.lineMm2,
@@ -52,18 +53,14 @@ export const conductorArea: CircuitStep = {
   accept: (task, values, answer) => {
     const size = sizeFor(task, answer)
     if (!size) return refused('notASize', { answer })
-    const fails = sizeFails(task, size, chosenNeeds(values))
+    const fails = sizeFails(task, size, sizeNeeds(values))
     if (fails) return refused(`size_${fails}`, failureParams(task, values, size))
     if (task.existing) return refused('notTheExisting', { answer, existing: task.existing.lineMm2 })
     const sizes = sizesFor(task)
-    const step = sizes.indexOf(size) - sizes.indexOf(smallestSize(task, chosenNeeds(values)).size!)
+    const step = sizes.indexOf(size) - sizes.indexOf(smallestSize(task, sizeNeeds(values)).size!)
     if (step === 0) return accepted(undefined)
     return accepted(step === 1 ? 'oneSizeUp' : 'soundNotEconomical')
   },
-}
-
-function chosenNeeds(values: StepValues) {
-  return { itMin: values.itMin!, ib: values.ib!, in: values.in! }
 }
 
 function sourceOf(task: Task, ruledOutBy: SizeFailure | undefined) {
@@ -85,7 +82,7 @@ function sourceOf(task: Task, ruledOutBy: SizeFailure | undefined) {
 function existingSize(task: Task, values: StepValues, lineMm2: number): Derivation {
   const size = sizeFor(task, lineMm2)
   if (!size) return stopped('area', { answer: lineMm2 })
-  const fails = sizeFails(task, size, chosenNeeds(values))
+  const fails = sizeFails(task, size, sizeNeeds(values))
   if (fails) return stopped('existingCable', { ...failureParams(task, values, size), fails })
   return worked(
     lineMm2,
@@ -104,7 +101,7 @@ function failureParams(task: Task, values: StepValues, size: CableSize): SizeFig
     itMin: values.itMin!,
     cpcMm2: size.cpcMm2,
     cpcMinMm2: faultEnergy(task, values.in!, residualA, faultCurrentA(zsOhm)).areaMm2(size.k),
-    voltDropV: voltDropV(task, size, values.ib!),
+    voltDropV: voltDropV(task, size, sizeNeeds(values)),
     voltDropLimitV: voltDropLimitV(task),
     zsOhm,
     zsMaxOhm: maximumZsOhm(task, values.in!, residualA),
@@ -119,7 +116,12 @@ function tooMuchForTheLargest(task: Task, values: StepValues, fails: SizeFailure
     if (voltDropLimitV(task) <= 0) return stopped('dropAbove', { dropAbove: task.dropAbove })
     return stopped('voltDrop', {
       ...params,
-      longestM: voltDropLimitV(task) / (largest.voltDropVPerAm * values.ib! * dropShare(task)),
+      longestM:
+        voltDropLimitV(task) /
+        (largest.voltDropVPerAm *
+          values.ib! *
+          dropShare(task) *
+          dropFactor(task, largest, sizeNeeds(values))),
     })
   }
   if (fails === 'loop') {

@@ -3,16 +3,11 @@ import { CABLES } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { nominalV, voltDropFraction } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
+import { COPPER_ORIGIN_C, TABLE_AMBIENT_C, carriedLoadA, temperatureFactor } from '../limits/counted-drop'
 import { dropShare } from '../limits/limits'
 import { atMost, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
-import { carriedA } from './capacity'
 import type { CircuitStep } from './step-context'
-
-/** Ambient temperature that the rating tables are made for, °C. */
-const TABLE_AMBIENT_C = 30
-/** Temperature below zero at which copper's resistance would vanish on the straight line, °C. */
-const COPPER_ORIGIN_C = 230
 
 /** Ct: the drop of a conductor that this load does not bring to its full temperature; BS 7671 Appendix 4, 6.1. */
 export const temperatureOfDrop: CircuitStep = {
@@ -24,11 +19,9 @@ export const temperatureOfDrop: CircuitStep = {
   derive: (task, values) => {
     const { ib, it, ca, cg } = values as Required<typeof values>
     const tp = CABLES[task.cable.kind].conductorC
-    const carried = task.topology === 'ring' ? ib * (carriedA(task, values.in!) / values.in!) : ib
-    const share = ca ** 2 * cg ** 2 - (carried / it) ** 2
-    const ct = Math.min(1, (COPPER_ORIGIN_C + tp - share * (tp - TABLE_AMBIENT_C)) / (COPPER_ORIGIN_C + tp))
+    const carried = carriedLoadA(task, ib, values.in!)
     return worked(
-      ct,
+      temperatureFactor(task, { ib, in: values.in!, it, ca, cg }),
       'Ct = (230 + tp − (Ca²Cg² − Ib² ÷ It²)(tp − 30)) ÷ (230 + tp)',
       `(${COPPER_ORIGIN_C + tp} − (${formatNumber(ca, 'factor')}² × ${formatNumber(cg, 'factor')}² − ${formatNumber(carried, 'current')}² ÷ ${formatNumber(it, 'current')}²) × ${tp - TABLE_AMBIENT_C}) ÷ ${COPPER_ORIGIN_C + tp}`,
       SOURCES.voltDropTemperature,

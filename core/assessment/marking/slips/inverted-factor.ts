@@ -1,4 +1,4 @@
-import { carriedA } from '../../../design/steps/capacity'
+import { carriedA } from '../../../design/limits/counted-drop'
 import { fault } from '../../../findings/finding'
 import { forCircuits, type Slip } from './slip'
 
