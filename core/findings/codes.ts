@@ -190,6 +190,7 @@ export interface AnswerParams {
   oneSizeUp: None
   moreThanAsked: None
   soundNotEconomical: None
+  wholeLoadAtFurthest: None
   doesNotFollow: { readonly own: number }
   notExplained: { readonly symbol: string }
 }

@@ -162,10 +162,11 @@ describe('advisers', () => {
     isAddition: true,
   }
   const ways = (parts: Partial<RcdQuestion>) => adviseRcd({ ...home, ...parts }).ways.map(({ way }) => way)
-  test('editions differ: a 32 A socket circuit and a light at home were free of it in 2015', () => {
-    expect(
-      (['17-A3', '18', '18-A2'] as const).map((edition) => adviseRcd({ ...home, edition }).neededA),
-    ).toEqual([0, 0.03, 0.03])
+  test('editions differ: one socket-outlet of 32 A and a light at home were free of it in 2015, 13 A outlets on 32 A were not', () => {
+    const needed = (parts: Partial<RcdQuestion>) =>
+      (['17-A3', '18', '18-A2'] as const).map((edition) => adviseRcd({ ...home, ...parts, edition }).neededA)
+    expect(needed({ points: 1 })).toEqual([0, 0.03, 0.03])
+    expect(needed({})).toEqual([0.03, 0.03, 0.03])
     expect(
       (['17-A3', '18'] as const).map(
         (edition) => adviseRcd({ ...home, edition, use: 'lighting', ratingA: 6 }).neededA,

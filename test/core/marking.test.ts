@@ -139,6 +139,15 @@ describe('choices', () => {
   })
 })
 
+test('a voltage drop with the whole load at the furthest point is right for its premise, and says what spreading does', () => {
+  const task = aTask({ isSpread: true, points: 4 })
+  // Four equal loads along the way count 5 ÷ 8 of all of them at the end.
+  const whole = solved(task)!.voltDrop! / (5 / 8)
+  const mark = wrongWith(task, 'voltDrop', String(Number(whole.toFixed(3))))
+  expect(mark).toMatchObject({ verdict: 'right', mark: mark.outOf })
+  expect(mark.findings.map(findingSentence).join()).toMatch(/whole load at the furthest point/)
+})
+
 test('a right value that cannot follow from the figures above it is right, with a question', () => {
   const task = aTask()
   const marks = markTask(task, { ...typed(solved(task)!), ib: '23' })

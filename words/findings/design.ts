@@ -50,6 +50,8 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
 export const ANSWER_SENTENCES: SentencesOf<AnswerParams> = {
   oneSizeUp: () => 'One size larger than the smallest that will do. It holds.',
   moreThanAsked: () => 'More than the rules ask for. It holds.',
+  wholeLoadAtFurthest: () =>
+    'Right with the whole load at the furthest point. Spread along the run the drop is less: the worked figure counts it so.',
   soundNotEconomical: () => 'Sound, not economical: a smaller one satisfies every rule.',
   doesNotFollow: () =>
     'The value is right but does not follow from the figures above it. Ask how it was found.',

@@ -73,7 +73,7 @@ export type Acceptance =
   | { readonly accepted: false; readonly finding: Finding }
 
 /** What is said beside an accepted answer. */
-export type AcceptanceNote = 'oneSizeUp' | 'moreThanAsked' | 'soundNotEconomical'
+export type AcceptanceNote = 'wholeLoadAtFurthest' | 'oneSizeUp' | 'moreThanAsked' | 'soundNotEconomical'
 
 /** One step of a design. `T` is what it is worked from: a circuit's task, or a board's. */
 export interface Step<T> extends StepKind {
@@ -89,8 +89,8 @@ export interface Step<T> extends StepKind {
   /** Works the step from the task and earlier values; every key in `needs` that applies to the task is present. */
   readonly derive: (task: T, values: StepValues) => Derivation
   readonly neighbours?: (task: T, values: StepValues) => Neighbour[]
-  /** For `chosen` steps: another answer that also satisfies the rules. */
-  readonly accept?: (task: T, values: StepValues, answer: number) => Acceptance
+  /** Another answer that also satisfies the rules, or is right for another premise; undefined where it has nothing to say. */
+  readonly accept?: (task: T, values: StepValues, answer: number) => Acceptance | undefined
   /** Accepted relative departure where the usual one does not fit, such as a time read off a curve. */
   readonly tolerance?: number
 }

@@ -5,7 +5,7 @@ import { nominalV, voltDropFraction } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
 import { COPPER_ORIGIN_C, TABLE_AMBIENT_C, carriedLoadA, temperatureFactor } from '../limits/counted-drop'
 import { dropShare } from '../limits/limits'
-import { atMost, worked } from '../model/step'
+import { accepted, atMost, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
@@ -38,6 +38,9 @@ function shareWords(task: Task): string {
   return task.isSpread && task.points > 1 ? ` × ${task.points + 1} ÷ ${2 * task.points}` : ''
 }
 
+/** An answer worked with the whole load at the end is recognised within this share. */
+const WHOLE_LOAD_SLACK = 0.01
+
 /** ΔU = mV/A/m × Ib × L ÷ 1000, V; shared in a ring and along a row of points. */
 export const voltageDrop: CircuitStep = {
   key: 'voltDrop',
@@ -51,6 +54,14 @@ export const voltageDrop: CircuitStep = {
       `${formatNumber(voltDropPerAm!, 'voltDropPerAmpMetre')} × ${formatNumber(ib!, 'current')} × ${task.lengthM} ÷ 1000${shareWords(task)}${ct === undefined ? '' : ` × ${formatNumber(ct, 'factor')}`}`,
       SOURCES.voltDropLimit,
     ),
+  // Many schools work with the whole load at the furthest point: more than there is, and right for its premise.
+  accept: (task, { voltDropPerAm, ib, ct }, answer) => {
+    if (!task.isSpread) return undefined
+    const atTheEnd = dropShare({ ...task, isSpread: false })
+    const whole = voltDropPerAm! * ib! * task.lengthM * atTheEnd * (ct ?? 1)
+    const isWhole = atTheEnd > dropShare(task) && Math.abs(answer / whole - 1) <= WHOLE_LOAD_SLACK
+    return isWhole ? accepted('wholeLoadAtFurthest') : undefined
+  },
 }
 
 /** The drop from the origin as a share of the nominal voltage. */
