@@ -7,6 +7,7 @@ import { DEFAULT_ISOLATION } from '#core/policies/isolation'
 import { ISOLATION_CHOICES } from '#words/policies'
 import type { Site } from '#core/isolation/model/rule'
 import { RULE_TEXT } from '#words/isolation-rules'
+import { ruleSource } from '#words/isolation-sources'
 
 const site = (parts: Partial<Site> = {}): Site => ({
   needsPermit: false,
@@ -331,5 +332,15 @@ describe('schools', () => {
       expect(options.every(({ reason }) => reason.length > 20)).toBe(true)
     }
     for (const { code } of RULES) expect(RULE_TEXT[code], code).toBeDefined()
+  })
+  it('every rule says what it rests on, and names the choice of the centre where schools differ', () => {
+    for (const { code } of RULES) expect(ruleSource(code), code).toBeDefined()
+    const named = ISOLATION_CHOICES.filter(({ name }) =>
+      RULES.some(({ code }) => ruleSource(code)!.includes(`“${name} …”`)),
+    )
+    // A self-test counts as a proof or not under the same rule as every other proof.
+    expect(ISOLATION_CHOICES.filter((one) => !named.includes(one)).map(({ key }) => key)).toEqual([
+      'selfTest',
+    ])
   })
 })

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { IsolationVerdict } from '#core/isolation/judge'
 import { RULE_TEXT } from '#words/isolation-rules'
+import { ruleSource } from '#words/isolation-sources'
 import { SERIOUSNESS_NAME } from '#words/seriousness'
 
-/** Every constraint that was called for: broken ones first, with why and what to do next time. */
+/** Every constraint that was called for: broken ones first, with why, what to do next time and what it rests on. */
 const props = defineProps<{ verdict: IsolationVerdict; showOpen?: boolean }>()
 const broken = computed(() => props.verdict.rules.filter(({ state }) => state === 'broken'))
 const kept = computed(() => props.verdict.rules.filter(({ state }) => state === 'kept'))
@@ -32,12 +33,13 @@ const open = computed(() =>
       </p>
       <p class="why">{{ RULE_TEXT[rule.code]?.why }}</p>
       <p class="next">{{ RULE_TEXT[rule.code]?.next }}</p>
+      <p class="soft small source">{{ ruleSource(rule.code) }}</p>
     </article>
     <p v-if="open.length" class="soft small">
       Still to come: {{ open.map(({ code }) => RULE_TEXT[code]?.name.toLowerCase()).join(' · ') }}
     </p>
     <ul v-if="kept.length" class="kept" aria-label="Kept">
-      <li v-for="rule in kept" :key="rule.code">
+      <li v-for="rule in kept" :key="rule.code" :title="ruleSource(rule.code)">
         <span class="dash" aria-hidden="true" />{{ RULE_TEXT[rule.code]?.name }}
       </li>
     </ul>
