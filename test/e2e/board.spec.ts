@@ -201,8 +201,13 @@ test('the library answers where a value comes from; the adviser follows edition 
   )
   await page.getByRole('link', { name: /Do I need an RCD/ }).click()
   await expect(page.getByTestId('advice')).toContainText('Yes: an RCD of at most 30 mA')
+  // A ring on 32 A has outlets of 13 A, which the 17th edition names too; a dwelling's lighting came with the 18th.
+  await choose(page, 'adviser-use', 'Lighting')
+  await expect(page.getByTestId('advice')).toContainText('Yes: an RCD of at most 30 mA')
   await choose(page, 'adviser-edition', '17th edition with Amendment 3')
   await expect(page.getByTestId('advice')).toContainText('No rule here asks for an RCD')
+  await choose(page, 'adviser-use', 'Socket-outlets')
+  await expect(page.getByTestId('advice')).toContainText('Yes: an RCD of at most 30 mA')
   await page.getByText('What does an addition require?').click()
   await expect(page.getByTestId('advice')).toContainText('Look before you add')
 
