@@ -60,7 +60,10 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   neutralAndEarth: { name: 'Neutral and cpc interchanged', tell: 'Open the accessory and inspect.' },
   switchInNeutral: { name: 'Switch in the neutral', tell: 'Test polarity with the switch open and closed.' },
   ringBridged: { name: 'Ring bridged', tell: 'Cross-connect and read every socket: steps show the bridge.' },
-  ringEndsMixed: { name: 'Crossed rings', tell: 'Ring through each pair of ends.' },
+  ringEndsMixed: {
+    name: 'Neutral and cpc of one ring leg interchanged at the board',
+    tell: 'Ring through each pair of ends.',
+  },
   ringOnTwoWays: { name: 'Ring fed from two ways', tell: 'Follow both ends at the board.' },
   neutralOnOtherBar: { name: 'Neutral on the other bar', tell: 'Follow the neutral to its bar.' },
   neutralOnEarthBar: { name: 'Neutral on the earth bar', tell: 'Follow the neutral to its bar.' },
@@ -110,6 +113,11 @@ export function slipWords(slip: Slip): { readonly name: string; readonly tell: s
       }
     case 'digits':
       return { name: 'Two digits swapped in one reading', tell: 'Measure it again.' }
+    case 'unlisted':
+      return {
+        name: 'None of these',
+        tell: 'Measure the readings out of tolerance again; then look at what the catalogue does not know.',
+      }
   }
 }
 

@@ -37,11 +37,11 @@ export function applyFaults(
   faults: readonly Fault[],
 ): { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly code: string } {
   let made = rig
-  for (const { code, place } of faults) {
+  for (const { code, place, size } of faults) {
     const kind = BY_CODE.get(code)
     const where = kind?.places(made).find(({ key }) => key === place)
     if (!kind || !where) return { ok: false, code }
-    made = kind.apply(made, where)
+    made = kind.apply(made, where, size)
   }
   return { ok: true, rig: made }
 }

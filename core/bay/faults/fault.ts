@@ -19,13 +19,16 @@ export interface FaultKind {
   /** How common it is beside the others of the catalogue, above 0; common practice, no source. */
   readonly prior: number
   readonly places: (rig: Rig) => Place[]
-  readonly apply: (rig: Rig, place: Place) => Rig
+  /** `size` multiplies what has no fixed size, a resistance or the conductance of a path; left out: 1. */
+  readonly apply: (rig: Rig, place: Place, size?: number) => Rig
 }
 
 /** A fault as it is planted: its code and the key of its place. */
 export interface Fault {
   readonly code: string
   readonly place: string
+  /** Beside the catalogue's own, where it has no fixed size; left out: 1. */
+  readonly size?: number
 }
 
 export type Conductor = 'line' | 'neutral' | 'earth'

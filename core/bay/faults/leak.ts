@@ -15,10 +15,10 @@ const leakAt = (code: string, between: 'LN' | 'LE' | 'NE', ohm: number, prior: n
     pointsOf(rig)
       .filter((part) => between === 'LE' || hasNeutral(part))
       .map((part) => ({ key: part.id, at: [part.id] })),
-  apply: (rig, { key }) => {
+  apply: (rig, { key }, size = 1) => {
     const part = pointsOf(rig).find(({ id }) => id === key)!
     const [from, to] = ends(part, between)
-    return withLeak(rig, { id: freshId(rig, 'leak'), from, to, ohm })
+    return withLeak(rig, { id: freshId(rig, 'leak'), from, to, ohm: ohm / size })
   },
 })
 

@@ -26,9 +26,10 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
         { key: `${wire.id} from`, at: [wire.from, wire.id] },
         { key: `${wire.id} to`, at: [wire.to, wire.id] },
       ]),
-    apply: (rig, { key }) => {
+    apply: (rig, { key }, size = 1) => {
       const [id, end] = key.split(' ') as [string, string]
-      return changeWire(rig, id, { looseOhm: end === 'from' ? [LOOSE_OHM, 0] : [0, LOOSE_OHM] })
+      const ohm = LOOSE_OHM * size
+      return changeWire(rig, id, { looseOhm: end === 'from' ? [ohm, 0] : [0, ohm] })
     },
   },
   {
@@ -62,9 +63,14 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
     group: 'resistance',
     prior: 2,
     places: runsOf,
-    apply: (rig, { key }) => ({
-      ...rig,
-      wires: rig.wires.map((wire) => (wire.run === key ? { ...wire, lengthM: wire.lengthM * DETOUR } : wire)),
-    }),
+    apply: (rig, { key }, size = 1) => {
+      const times = 1 + (DETOUR - 1) * size
+      return {
+        ...rig,
+        wires: rig.wires.map((wire) =>
+          wire.run === key ? { ...wire, lengthM: wire.lengthM * times } : wire,
+        ),
+      }
+    },
   },
 ]

@@ -5,10 +5,11 @@ import { kindOf } from '../kinds/kinds'
 import { rcd } from '../kinds/rcd-time'
 import { testsOf } from '../plan/schedule'
 import { faultHypotheses, type FaultHypothesis } from './fault-hypotheses'
-import { SOUND } from './hypothesis'
+import { SOUND, UNLISTED } from './hypothesis'
 import { nextTest, type NextTest } from './next-test'
 import { pairsOf } from './pairs'
 import { byCost, distinct, shared } from './rank'
+import { settle } from './settle'
 import { slipHypotheses } from './slips'
 import { explainsAny, score, studyOf, type Candidate, type Study } from './study'
 
@@ -45,25 +46,38 @@ export function diagnose(
 ): Diagnosis {
   const tests = testsOf(intended)
   const study = studyOf(intended, tests, observed)
-  const none = score(study, SOUND, study.sound)
-  if (study.odd.size === 0) return { candidates: shared([none]), odd: [], next: null }
+  if (study.odd.size === 0)
+    return { candidates: shared([score(study, SOUND, study.sound)]), odd: [], next: null }
 
   const suspects = suspectsOf(study, tests)
-  const singles = [
-    none,
-    ...faultCandidates(study, suspects, (share) => onProgress?.(SINGLES * share)),
+  const hypotheses = faultHypotheses(study.intended, suspects.circuits)
+  const ranked = [
+    ...faultCandidates(study, hypotheses, suspects, (share) => onProgress?.(SINGLES * share)),
     ...slipHypotheses(study).map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes)),
-  ].sort(byCost)
-  const best = singles[0]!
-  const isUnexplained = best.cost - best.hypothesis.priorCost > UNEXPLAINED
+  ]
+  const singles = settle(study, ranked, {
+    made: new Map(hypotheses.map((one) => [one.hypothesis, one])),
+    suspects: suspects.circuits,
+    wanted: SHOWN,
+  }).sort(byCost)
+  const best = singles[0]
+  const isUnexplained = !best || best.cost - best.hypothesis.priorCost > UNEXPLAINED
   const both =
     pairs && isUnexplained
       ? pairsOf(study, singles, (share) => onProgress?.(SINGLES + (1 - SINGLES) * share))
       : []
   onProgress?.(1)
-  const candidates = shared(distinct([...singles, ...both].sort(byCost)).slice(0, SHOWN))
+  // "None of these" has its share, and never leads while a reading is odd.
+  const causes = distinct([...singles, ...both].sort(byCost)).slice(0, SHOWN - 1)
+  const candidates = shared([...causes, unlisted(study)])
   const open = tests.filter(({ key }) => !observed.has(key))
   return { candidates, odd: [...study.odd], next: nextTest(intended, candidates, open, suspects.circuits) }
+}
+
+/** None of the causes: it explains no odd reading. */
+function unlisted(study: Study): Candidate {
+  const none = score(study, UNLISTED, study.sound)
+  return { ...none, fits: { ...none.fits, ...Object.fromEntries([...study.odd].map((key) => [key, false])) } }
 }
 
 /** Where causes are looked for. */
@@ -85,13 +99,13 @@ function suspectsOf({ measured, odd }: Study, tests: readonly BayTest[]): Suspec
 
 function faultCandidates(
   study: Study,
+  hypotheses: readonly FaultHypothesis[],
   { circuits }: Suspects,
   onProgress: (share: number) => void,
 ): Candidate[] {
   const oddTests = study.measured.filter(({ key }) => study.odd.has(key))
   // A few ohms in series are nothing beside megohms, and no reason for a cross.
   const canShowResistance = oddTests.some(({ kind }) => kindOf(kind).fit.by === 'amount')
-  const hypotheses = faultHypotheses(study.intended, circuits)
   return hypotheses.flatMap((one, i) => {
     if (i % STRIDE === 0) onProgress(i / hypotheses.length)
     return one.kind.group === 'resistance' && !canShowResistance ? [] : faultCandidate(study, one, circuits)
@@ -105,8 +119,10 @@ function faultCandidates(
 function faultCandidate(study: Study, one: FaultHypothesis, suspects: ReadonlySet<string>): Candidate[] {
   const touched = one.circuits ?? suspects
   const canTrip = one.kind.group === 'thing' || one.kind.group === 'place'
-  const isFelt = ({ circuit, kind }: BayTest) =>
-    (circuit === null ? one.circuits === null : touched.has(circuit)) && (kind !== rcd.key || canTrip)
+  // What opens or crosses a conductor stops an RCD test too; that is computed where the reading asks for it.
+  const isFelt = ({ key, circuit, kind }: BayTest) =>
+    (circuit === null ? one.circuits === null : touched.has(circuit)) &&
+    (kind !== rcd.key || canTrip || study.odd.has(key))
   const felt = study.measured.filter(isFelt)
   const bay = onlyCircuits(one.made, touched)
   const explained = predictAll(

@@ -1,5 +1,5 @@
 import { possibleFaults } from '../../bay/faults/catalogue'
-import { circuitOf, type FaultKind } from '../../bay/faults/fault'
+import { circuitOf, type FaultKind, type Place } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
 import { indexParts, partIdOf } from '../../bay/model/terminals'
 import { BASE_COST, type Hypothesis } from './hypothesis'
@@ -21,6 +21,7 @@ const LIKE_LOOSE = 'insulationUnderScrew'
 export interface FaultHypothesis {
   readonly hypothesis: Hypothesis
   readonly kind: FaultKind
+  readonly place: Place
   /** The bay as it would be. */
   readonly made: Rig
   /** Circuits that it changes; null where it changes something that all share. */
@@ -41,7 +42,7 @@ export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readon
       priorCost: BASE_COST + Math.log(COMMONEST / kind.prior),
       isScalable: kind.group === 'resistance' || kind.group === 'leak',
     }
-    return [{ hypothesis, kind, made, circuits: changed }]
+    return [{ hypothesis, kind, place, made, circuits: changed }]
   })
 }
 

@@ -6,6 +6,8 @@ export type Slip =
   | { readonly kind: 'lampsIn' | 'switchOff'; readonly circuit: string }
   | { readonly kind: 'decimal'; readonly test: string; readonly factor: number }
   | { readonly kind: 'digits'; readonly test: string }
+  /** None of those that are known: a reading taken wrongly, or something that the catalogue has not. */
+  | { readonly kind: 'unlisted' }
 
 /** Why a sheet reads as it does. */
 export interface Hypothesis {
@@ -19,7 +21,11 @@ export interface Hypothesis {
   readonly isScalable: boolean
 }
 
+/** Nothing wrong at the bay. */
 export const SOUND: Hypothesis = { faults: [], slip: null, at: [], priorCost: 0, isScalable: false }
+
+/** What the sound bay leaves unexplained is told as “none of these”. */
+export const UNLISTED: Hypothesis = { ...SOUND, slip: { kind: 'unlisted' } }
 
 /** Every cause costs at least this, so that a sound bay with scatter stays sound. */
 export const BASE_COST = 2.5

@@ -2,7 +2,7 @@ import { applyFaults } from '../../bay/faults/catalogue'
 import { cost } from '../expected/fit'
 import { predictAll, type Outcomes } from '../expected/predict'
 import type { Outcome } from '../kinds/kind'
-import { SOUND, type Hypothesis } from './hypothesis'
+import type { Hypothesis } from './hypothesis'
 import { distinct } from './rank'
 import { score, type Candidate, type Study } from './study'
 
@@ -43,7 +43,7 @@ export function pairsOf(
 function chooseSingles({ sound }: Study, singles: readonly Candidate[]): Single[] {
   const gain = ({ fits, hypothesis }: Candidate) =>
     Object.values(fits).filter(Boolean).length - hypothesis.priorCost / 10
-  return distinct(singles.filter(({ hypothesis }) => hypothesis !== SOUND))
+  return distinct(singles)
     .sort((a, b) => gain(b) - gain(a))
     .slice(0, PAIRED)
     .map((candidate) => ({ candidate, changed: changedBy(candidate, sound) }))

@@ -12,7 +12,7 @@ export interface Study {
   /** Tests that were made. */
   readonly measured: readonly BayTest[]
   readonly sound: Outcomes
-  /** Readings that a sound bay does not explain. */
+  /** Readings outside the band of a sound bay: the band that the judge goes by. */
   readonly odd: ReadonlySet<string>
 }
 
@@ -38,7 +38,7 @@ export function studyOf(intended: Rig, tests: readonly BayTest[], observed: Outc
   const measured = tests.filter(({ key }) => observed.has(key))
   const sound = predictAll(intended, measured)
   const isOdd = ({ key, kind }: BayTest) =>
-    sound.has(key) && cost(kind, observed.get(key)!, sound.get(key)!) > FITS
+    sound.has(key) && cost(kind, observed.get(key)!, sound.get(key)!) > 0
   return { intended, observed, measured, sound, odd: new Set(measured.filter(isOdd).map(({ key }) => key)) }
 }
 
