@@ -32,8 +32,9 @@ function movedReading(study: Study, outcomes: ReadonlyMap<string, Outcome>, key:
   if (by !== 'amount' && by !== 'decades') return []
   const isConductance = by === 'decades'
   const scaled = (one: Outcome | undefined) => {
-    if (one?.is !== 'value' && one?.is !== 'over') return undefined
-    return isConductance ? 1 / Math.max(1, one.value) : one.is === 'value' ? one.value : undefined
+    if (isConductance)
+      return one?.is === 'value' || one?.is === 'over' ? 1 / Math.max(1, one.value) : undefined
+    return one?.is === 'value' ? one.value : undefined
   }
   const [seen, base, own] = [study.observed, study.sound, outcomes].map((map) => scaled(map.get(key)))
   if (seen === undefined || base === undefined || own === undefined) return []
