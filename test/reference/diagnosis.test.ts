@@ -182,6 +182,17 @@ describe('a cause has one size', () => {
     const joints = candidates.filter(({ hypothesis }) => hypothesis.faults[0]?.code === 'loose')
     for (const { fits } of joints) expect(Object.keys(extra).every((key) => fits[key])).toBe(false)
   })
+  it('no cause leaves its range of sizes: thirty times either way, however often it is solved again', () => {
+    const [place, key] = ['c1p2', 'c1.irLE']
+    expect(places('damp', place)).not.toHaveLength(0)
+    // 40 Ω between line and cpc: a trapped conductor, far too little for damp (200 kΩ in the catalogue).
+    const sheet = new Map<string, Outcome>([...measure(bay, bay, 12), [key, { is: 'value', value: 40 }]])
+    const { candidates } = diagnose(bay, sheet, { pairs: false })
+    const sizes = candidates.flatMap(({ hypothesis }) => hypothesis.faults.flatMap(({ size }) => size ?? []))
+    expect(sizes.length).toBeGreaterThan(0)
+    expect(Math.max(...sizes)).toBeLessThanOrEqual(30)
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual(1 / 30)
+  })
   it('a short reads zero and is not called a damp path', () => {
     const { kind, place } = places('shortLE', 'c1p2')[0]!
     expect(codes(measure(kind.apply(bay, place), bay, 6))[0]).toBe('shortLE')

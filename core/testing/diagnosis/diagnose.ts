@@ -68,7 +68,8 @@ export function diagnose(
       : []
   onProgress?.(1)
   // "None of these" has its share, and never leads while a reading is odd.
-  const causes = distinct([...singles, ...both].sort(byCost)).slice(0, SHOWN - 1)
+  const judged = singles.filter(({ hypothesis }) => !hypothesis.isScalable)
+  const causes = distinct([...judged, ...both].sort(byCost)).slice(0, SHOWN - 1)
   const candidates = shared([...causes, unlisted(study)])
   const open = tests.filter(({ key }) => !observed.has(key))
   return { candidates, odd: [...study.odd], next: nextTest(intended, candidates, open, suspects.circuits) }

@@ -2,8 +2,8 @@ import { onlyCircuits, predictAll } from '../expected/predict'
 import type { FaultHypothesis } from './fault-hypotheses'
 import type { Hypothesis } from './hypothesis'
 import { byCost, distinct } from './rank'
-import { fittingSize } from './sized'
-import { explainsAny, score, type Candidate, type Study } from './study'
+import { fittingSize, withinSizes } from './sized'
+import { bringsNearer, score, type Candidate, type Study } from './study'
 
 /** Sizes this near each other read alike: a tenth, as a logarithm. */
 const SAME_SIZE = 0.1
@@ -21,7 +21,7 @@ export interface Settling {
 }
 
 /**
- * Causes without a size of their own were ranked as if any size explained any reading: at most too good. The
+ * Causes without a size of their own were ranked as if any size explained any reading, which flatters them. The
  * best of them are solved again, each at the one size that explains the sheet best, until those in front are
  * all judged by what they really read.
  */
@@ -61,10 +61,12 @@ function atItsSize(study: Study, { one, from, circuits }: Unsized): Candidate | 
   for (let round = 0; round <= ROUNDS; round += 1) {
     const faults = own.faults.map((fault) => ({ ...fault, size }))
     const made = score(study, { ...own, faults }, outcomes)
-    if (explainsAny(study, outcomes) && made.cost < (best?.cost ?? Infinity)) best = made
+    if (bringsNearer(study, outcomes) && made.cost < (best?.cost ?? Infinity)) best = made
     const times = fittingSize(study, outcomes)
-    if (times === undefined || Math.abs(Math.log(times)) < SAME_SIZE) break
-    size *= times
+    if (times === undefined) break
+    const next = withinSizes(size * times)
+    if (Math.abs(Math.log(next / size)) < SAME_SIZE) break
+    size = next
     const bay = onlyCircuits(from.kind.apply(study.intended, from.place, size), circuits)
     outcomes = new Map([...study.sound, ...predictAll(bay, felt)])
   }

@@ -5,6 +5,7 @@ import type { Study } from './study'
 
 /** No cause is made smaller or larger than this beside the catalogue's own size. */
 const MOST_TIMES = 30
+export const withinSizes = (size: number): number => Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, size))
 
 /**
  * How many times its own size a cause must have so that it explains the odd readings best: one size for every
@@ -15,7 +16,7 @@ export function fittingSize(study: Study, outcomes: ReadonlyMap<string, Outcome>
   const moved = study.measured.flatMap(({ key, kind }) => movedReading(study, outcomes, key, kind))
   const sizes = moved.flatMap(({ key, seen, base, own }) => {
     const size = (seen - base) / (own - base)
-    return study.odd.has(key) && size > 0 ? [Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, size))] : []
+    return study.odd.has(key) && size > 0 ? [withinSizes(size)] : []
   })
   const left = (size: number) =>
     moved.reduce((sum, { kind, seen, base, own, isConductance }) => {

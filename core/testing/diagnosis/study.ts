@@ -62,7 +62,19 @@ export function score(
   return { hypothesis, cost: sum, share: 0, fits, outcomes, elsewhere: [] }
 }
 
-/** Do these outcomes bring any odd reading nearer? */
+/** Do these outcomes bring any odd reading nearer, at the size that they have? */
+export const bringsNearer = ({ observed, measured, sound, odd }: Study, outcomes: Outcomes): boolean =>
+  measured.some(({ key, kind }) => {
+    const [seen, expected, base] = [observed.get(key)!, outcomes.get(key), sound.get(key)]
+    return (
+      odd.has(key) &&
+      expected !== undefined &&
+      base !== undefined &&
+      cost(kind, seen, expected) < cost(kind, seen, base)
+    )
+  })
+
+/** Do these outcomes bring any odd reading nearer, or move it the way it strayed? */
 export const explainsAny = ({ observed, measured, sound, odd }: Study, outcomes: Outcomes): boolean =>
   measured.some(({ key, kind }) => {
     const expected = outcomes.get(key)
