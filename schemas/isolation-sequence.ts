@@ -23,7 +23,10 @@ const ActSchema = Type.Object(
   strict,
 )
 
-/** An isolation as it was done, with what was known of the place. Choices of the policy that are left out are the default. */
+/**
+ * An isolation as it was done, with what was known of the place. Choices of the policy that are left out are
+ * the default.
+ */
 export const IsolationSequenceSchema = Type.Object(
   {
     format: Type.Literal('nakshi.isolation'),

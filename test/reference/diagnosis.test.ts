@@ -235,7 +235,8 @@ describe('no false alarm', () => {
     expect(clean).toBeGreaterThanOrEqual(97)
   })
   // Electrodes in soil read from some tens of ohms to some hundreds; 200 Ω is where a reading is called unstable
-  // (BS 7671 note to Table 41.5, from memory). Common practice, no source, that Zs then is Ze within a per cent or two.
+  // (BS 7671 note to Table 41.5, from memory). Common practice, no source, that Zs then is Ze within a per
+  // cent or two.
   it.each([21, 70, 180])('a healthy TT bay with an electrode of %s Ω has nothing odd', (zeOhm) => {
     const { intake } = anInstallation({})
     const tt = aBay({ intake: { ...intake, arrangement: 'TT', zeOhm } })

@@ -85,7 +85,10 @@ function atWays({ from, to }: Moved, parts: PartIndex): Judged | undefined {
   return [isOtherWay ? 'otherWay' : 'otherLine', 'fault']
 }
 
-/** Taken from a point of another circuit: every point works, and isolating the one leaves the conductor to the other. */
+/**
+ * Taken from a point of another circuit: every point works, and isolating the one leaves the conductor to the
+ * other.
+ */
 function atOtherCircuit({ want, to, kept }: Moved, parts: PartIndex): Judged | undefined {
   const [own, other] = [parts.get(partIdOf(`${kept}.`))?.circuit, parts.get(partIdOf(`${to}.`))?.circuit]
   if (!own || !other || own === other) return undefined

@@ -29,7 +29,10 @@ export function temperatureFactor(
   return Math.min(1, (whole - share * (tp - TABLE_AMBIENT_C)) / whole)
 }
 
-/** What a conductor is chosen by. The factors count where the centre corrects the voltage drop for its temperature. */
+/**
+ * What a conductor is chosen by. The factors count where the centre corrects the voltage drop for its
+ * temperature.
+ */
 export interface SizeNeeds {
   readonly itMin: number
   readonly ib: number

@@ -40,7 +40,10 @@ export function dropShare(task: Task): number {
   return isRing ? spread / 4 : spread
 }
 
-/** Voltage drop at the furthest point, V: at the conductor's full temperature, or at the one that it has, as the centre counts it. */
+/**
+ * Voltage drop at the furthest point, V: at the conductor's full temperature, or at the one that it has, as
+ * the centre counts it.
+ */
 export const voltDropV = (task: Task, size: CableSize, needs: SizeNeeds): number =>
   size.voltDropVPerAm * needs.ib * task.lengthM * dropShare(task) * dropFactor(task, size, needs)
 

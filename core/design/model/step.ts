@@ -89,7 +89,10 @@ export interface Step<T> extends StepKind {
   /** Works the step from the task and earlier values; every key in `needs` that applies to the task is present. */
   readonly derive: (task: T, values: StepValues) => Derivation
   readonly neighbours?: (task: T, values: StepValues) => Neighbour[]
-  /** Another answer that also satisfies the rules, or is right for another premise; undefined where it has nothing to say. */
+  /**
+   * Another answer that also satisfies the rules, or is right for another premise; undefined where it has
+   * nothing to say.
+   */
   readonly accept?: (task: T, values: StepValues, answer: number) => Acceptance | undefined
   /** Accepted relative departure where the usual one does not fit, such as a time read off a curve. */
   readonly tolerance?: number

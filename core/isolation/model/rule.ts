@@ -97,7 +97,10 @@ export function mustComeBefore(acts: readonly Act[], what: ActKind, due: number)
   return due === -1 ? OPEN : BROKEN(due)
 }
 
-/** Where the supply of the work itself came back: the first switching on behind the last act at the point or its lock. */
+/**
+ * Where the supply of the work itself came back: the first switching on behind the last act at the point or
+ * its lock.
+ */
 export function backOn(acts: readonly Act[]): number {
   const last = acts.findLastIndex(({ kind }) =>
     ['open', 'touch', 'separate', 'cover', 'testTerminals', 'testSeparated', 'removeOwnLock'].includes(kind),

@@ -17,7 +17,10 @@ import {
 } from '../model/rule'
 import { CAN_PROVE, decidingTest, isSameIndicator, proofsAround, verifiedAt } from './verified'
 
-/** Before the first test for dead the indicator was seen to work; what was proved in an earlier pass still holds. */
+/**
+ * Before the first test for dead the indicator was seen to work; what was proved in an earlier pass still
+ * holds.
+ */
 function provedBeforeFirst({ acts, ever }: Pass, site: Site): Judged {
   const test = placeOf(acts, 'testDead')
   const all = [...ever, ...acts]
@@ -32,7 +35,10 @@ function provedBeforeFirst({ acts, ever }: Pass, site: Site): Judged {
   return test === -1 ? OPEN : BROKEN(test)
 }
 
-/** What was forgotten can be put right until hands go in: kept once it is, open while there is time; nothing once it is too late. */
+/**
+ * What was forgotten can be put right until hands go in: kept once it is, open while there is time; nothing
+ * once it is too late.
+ */
 function putRight(pass: Pass, site: Site): Judged | undefined {
   const hands = handsIn(pass.acts)
   const verified = verifiedAt(pass, site, hands === -1 ? pass.acts.length : hands)

@@ -21,7 +21,10 @@ const onceRestoring =
       ? OPEN
       : judge(pass)
 
-/** Nothing is energised while it is open: a cover taken off is on again before the supply of the work comes back. */
+/**
+ * Nothing is energised while it is open: a cover taken off is on again before the supply of the work comes
+ * back.
+ */
 function coveredWhenOn({ acts, ever }: Pass): Judged {
   if (placeOf([...ever, ...acts], 'open') === -1) return IDLE
   const device = switchedOff(acts)

@@ -4,7 +4,10 @@ import { isAcceptedProof, type Pass, type Site } from '../model/rule'
 /** Indicators that can prove a point dead. */
 export const CAN_PROVE = new Set<Act['indicator']>(['two-pole', 'plug-in', undefined])
 
-/** The last test that decides: at the point of work, with an indicator that can prove anything; -1 where there is none. */
+/**
+ * The last test that decides: at the point of work, with an indicator that can prove anything; -1 where there
+ * is none.
+ */
 export const decidingTest = (acts: readonly Act[], before = acts.length): number =>
   acts.findLastIndex(
     ({ kind, atPoint, indicator }, i) =>
