@@ -3,9 +3,11 @@ import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 import type { Line, Reply, Sight } from '#core/isolation/trainer/line'
 import type { Move } from '#core/isolation/trainer/move'
 import type { Says } from '#core/isolation/trainer/state'
+import type { Topic } from '#core/isolation/trainer/world'
 import { happeningSentence } from './happenings'
 import { SOCKET_WORDS } from './instruments'
 import { INDICATOR_NAME, PROOF_NAME } from './isolation'
+import type { Script } from './scenarios'
 
 const WALK = {
   customer: 'Go to the duty holder',
@@ -190,11 +192,16 @@ function didAtDevice(did: AtDevice, device: string, { isOn }: Did): string {
   return words[did]
 }
 
+function scriptWords(script: Script, part: 'job' | 'shout' | Topic): string {
+  if (part === 'job') return script.job
+  return part === 'shout' ? (script.shout ?? '') : script.answers[part]
+}
+
 /** A line of the story in words. */
-export function lineWords(line: Line, parts: PartIndex, point: string): string {
+export function lineWords(line: Line, parts: PartIndex, point: string, script: Script): string {
   const name = (id: string) => parts.get(id)?.name ?? id
   if (line.who === 'you') return didWords(line, name, point)
-  if ('text' in line) return line.text
+  if ('script' in line) return scriptWords(script, line.script)
   if ('reply' in line) return REPLIES[line.reply]
   if ('sight' in line) return SIGHTS[line.sight]
   if ('touched' in line) return touchSentence(line.touched, terminalWords(parts, line.touched.terminal))

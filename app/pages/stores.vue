@@ -2,7 +2,7 @@
 import { deviceWords } from '#core/design/materials/materials'
 import { isDrawnIn } from '#core/regulations/cables/sizes'
 import type { StoresCable, StoresExercise } from '#schemas/views'
-import { CABLE_NAME } from '~/texts/names'
+import { CABLE_NAME } from '#words/names'
 import { PART_NAME } from '~/texts/parts'
 
 definePageMeta({ roles: ['technician', 'instructor'] })

@@ -12,7 +12,7 @@ import {
   METHOD_NAME,
   PREMISES_NAME,
   USE_NAME,
-} from './names'
+} from '#words/names'
 
 /** One line of a task sheet. */
 export interface Fact {

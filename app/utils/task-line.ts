@@ -1,7 +1,7 @@
 import { amountOf } from '#core/exercise/form/to-form'
 import type { PublicCircuit } from '#core/exercise/assignment'
 import { formatQuantity } from '#core/units/format'
-import { CABLE_NAME, FAMILY_NAME } from '~/texts/names'
+import { CABLE_NAME, FAMILY_NAME } from '#words/names'
 
 /** A circuit on one line, for the head of a table. */
 export function circuitLine(circuit: PublicCircuit): string {

@@ -1,3 +1,4 @@
+import { PRACTICE_BAY_TEXT } from '#words/practice'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
 import { buildRig } from '#core/bay/build/build'
@@ -32,7 +33,7 @@ function sourceOf({ repos }: Pick<Context, 'repos'>, actor: Person, key: string)
   if (kind === 'practice') {
     const bay = practiceBay(id)
     if (!bay) throw new Problem('notFound')
-    return { title: bay.title, about: bay.about, intended: bay.rig(), canBeWired: true }
+    return { ...PRACTICE_BAY_TEXT[bay.code], intended: bay.rig(), canBeWired: true }
   }
   if (kind !== 'task') throw new Problem('notFound')
   const attempt = ownAttempt(actor, repos.attempts.byId(Number(id)))
@@ -70,7 +71,12 @@ export function listBays({ repos }: Context, actor: Person): BayListItem[] {
             const { exercise } = repos.exercises.byId(attempt.exerciseId)!
             return item(`task-${attempt.id}`, exercise.title, `${exercise.code}, bay ${attempt.bay}`)
           })
-  return [...tasks, ...PRACTICE_BAYS.map(({ code, title, about }) => item(`practice-${code}`, title, about))]
+  return [
+    ...tasks,
+    ...PRACTICE_BAYS.map(({ code }) =>
+      item(`practice-${code}`, PRACTICE_BAY_TEXT[code].title, PRACTICE_BAY_TEXT[code].about),
+    ),
+  ]
 }
 
 export function showBay(context: Context, actor: Person, key: string): BayView {

@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
 import { heavy } from '../heavy/pool'
+import { AIM_NAME, PRACTICE_BAY_TEXT } from '#words/practice'
 import { symptomSentences } from '#words/fault-finding'
 import { practiceBay } from '#core/bay/practice/bays'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
@@ -39,7 +40,7 @@ export async function startFaultFinding(
           madeAt: now,
           place: 'virtual',
           bay: null,
-          title: `${aim.name}: ${practiceBay(bay)!.title}`,
+          title: `${AIM_NAME[aim.code]}: ${PRACTICE_BAY_TEXT[practiceBay(bay)!.code].title}`,
           rig,
           faults: [fault],
         }),
@@ -55,10 +56,10 @@ export function plantBay(_: Context, actor: Person, code: string): PlantBay {
   const at = new Map(possibleFaults(rig).map(({ kind, place }) => [`${kind.code} ${place.key}`, place.at]))
   return {
     code,
-    title: practiceBay(code)!.title,
+    title: PRACTICE_BAY_TEXT[practiceBay(code)!.code].title,
     aims: AIMS.map((aim) => ({
       code: aim.code,
-      name: aim.name,
+      name: AIM_NAME[aim.code],
       faults: faultsFor(rig, aim).map((fault) => ({
         ...fault,
         name: FAULT_TEXT[fault.code]!.name,
@@ -120,7 +121,7 @@ export function plantFaultFinding(
         madeAt: now,
         place,
         bay: place === 'bay' ? bayNumber : null,
-        title: practiceBay(bay)!.title,
+        title: PRACTICE_BAY_TEXT[practiceBay(bay)!.code].title,
         rig,
         faults,
       })

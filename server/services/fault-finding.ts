@@ -1,3 +1,4 @@
+import { AIM_NAME, PRACTICE_BAY_TEXT } from '#words/practice'
 import { AIMS } from '#core/testing/fault-finding/aims'
 import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
 import { isAnswer, judgeFaultFinding } from '#core/testing/fault-finding/judge'
@@ -23,10 +24,10 @@ import { bayAsBuilt, faultFindingView } from './fault-finding-view'
 export function faultFindingHome({ repos }: Context, actor: Person): FaultFindingHome {
   allow(actor, 'faultFinding.practise')
   return {
-    aims: AIMS.map(({ code, name }) => ({ code, name })),
-    bays: PRACTICE_BAYS.filter(({ code }) => FAULT_FINDING_BAYS.includes(code)).map(({ code, title }) => ({
+    aims: AIMS.map(({ code }) => ({ code, name: AIM_NAME[code] })),
+    bays: PRACTICE_BAYS.filter(({ code }) => FAULT_FINDING_BAYS.includes(code)).map(({ code }) => ({
       code,
-      title,
+      title: PRACTICE_BAY_TEXT[code].title,
     })),
     own: repos.faultFindings.byPerson(actor.id).map(listed),
     set: may(actor, 'faultFinding.set') ? repos.faultFindings.allSet().map(listed) : [],

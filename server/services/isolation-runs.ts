@@ -3,11 +3,12 @@ import type { DevicePart } from '#core/bay/model/rig'
 import { moveKey, type Move } from '#core/isolation/trainer/move'
 import { movesAt } from '#core/isolation/trainer/moves-at'
 import { MOST_SEED, judgeRun, nextHint, replay } from '#core/isolation/trainer/run'
-import { SCENARIOS, scenario } from '#core/isolation/trainer/scenarios/scenarios'
+import { SCENARIO_CODES, isScenario, levelOf } from '#core/isolation/trainer/scenarios/scenarios'
 import type { TrainerState } from '#core/isolation/trainer/state'
 import { indexParts, terminalWords } from '#core/bay/model/terminals'
 import { ACT_TEXT } from '#words/isolation'
 import { RULE_TEXT } from '#words/isolation-rules'
+import { scriptOf, scenarioTitle } from '#words/scenarios'
 import { lineWords, moveWords, saysWords, touchSentence } from '#words/trainer'
 import type { StartRunBody } from '#schemas/isolation-requests'
 import type { Debrief, IsolationHome, RunView } from '#schemas/isolation-views'
@@ -25,10 +26,10 @@ export function isolationHome({ repos }: Context, actor: Person): IsolationHome 
   return {
     repeats: repos.observations.openRepeats().filter(({ personId }) => personId === actor.id),
     locks: repos.locks.openOf(actor.id),
-    scenarios: SCENARIOS.map(({ code, title, level }) => ({
+    scenarios: SCENARIO_CODES.map((code) => ({
       code,
-      title,
-      level,
+      title: scenarioTitle(code),
+      level: levelOf(code),
       tries: runs.filter((run) => run.scenario === code).length,
       hasMet: runs.some((run) => run.scenario === code && run.met),
     })),
@@ -36,7 +37,7 @@ export function isolationHome({ repos }: Context, actor: Person): IsolationHome 
       .slice(0, 12)
       .map(({ id, scenario: code, mode, state, met, startedAt }) => ({
         id,
-        title: scenario(code)?.title ?? code,
+        title: scenarioTitle(code),
         mode,
         state,
         met,
@@ -51,7 +52,7 @@ export function startRun(
   { scenario: code, mode }: StartRunBody,
 ): { readonly id: number } {
   allow(actor, 'isolation.practise')
-  if (!scenario(code)) throw new Problem('notFound')
+  if (!isScenario(code)) throw new Problem('notFound')
   return {
     id: repos.isolationRuns.insert({
       personId: actor.id,
@@ -105,19 +106,20 @@ function viewOf(run: StoredRun): RunView {
   const state = storyOf(run)
   const { world, rig, place, shown } = state
   const parts = indexParts(rig)
+  const script = scriptOf(run.scenario)!
   const isDone = run.state === 'done'
   const hint = !isDone && run.mode === 'guided' ? nextHint(state, run.policy) : null
   return {
     id: run.id,
     version: run.version,
-    title: scenario(run.scenario)!.title,
+    title: script.title,
     mode: run.mode,
     state: run.state,
     place,
-    job: world.job,
+    job: script.job,
     pointName: nameIn(state)(world.point),
     indicator: state.indicator,
-    lines: state.lines.map((line) => ({ who: line.who, text: lineWords(line, parts, world.point) })),
+    lines: state.lines.map((line) => ({ who: line.who, text: lineWords(line, parts, world.point, script) })),
     shown: shown && {
       indicator: shown.indicator,
       pairs: shown.pairs,
@@ -178,7 +180,7 @@ function debriefOf(state: TrainerState, run: StoredRun): Debrief {
   const parts = indexParts(state.rig)
   return {
     verdict,
-    secret: state.world.secret,
+    secret: scriptOf(run.scenario)!.secret,
     sequence: state.acts.map((act, i) => {
       const touch = state.touches.find((one) => one.act === i)?.touched
       return {

@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { actField } from '#core/isolation/observation'
 import type { Act, ActKind } from '#core/isolation/model/act'
-import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
+import { SCENARIO_CODES } from '#core/isolation/trainer/scenarios/scenarios'
 import { endRun, isolationHome, moveRun, showRun, startRun } from '../../server/services/isolation-runs'
 import {
   decideObservation,
@@ -36,7 +36,7 @@ beforeEach(async () => {
 describe('a rehearsal', () => {
   test('shows what can be seen and keeps the secret until it is over', async () => {
     const { context, apprentice, other } = centre
-    for (const { code } of SCENARIOS) {
+    for (const code of SCENARIO_CODES) {
       const { id } = startRun(context, apprentice, { scenario: code, mode: 'assessment' })
       const view = JSON.stringify(showRun(context, apprentice, id))
       expect(view).not.toMatch(/"secret":"|"surprises"|"closed"|"rig"/)

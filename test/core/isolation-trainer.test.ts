@@ -5,9 +5,10 @@ import { DEFAULT_ISOLATION } from '#core/policies/isolation'
 import { judgeRun, replay } from '#core/isolation/trainer/run'
 import { moveKey, type Move } from '#core/isolation/trainer/move'
 import { movesAt } from '#core/isolation/trainer/moves-at'
-import { SCENARIOS } from '#core/isolation/trainer/scenarios/scenarios'
+import { SCENARIO_CODES, makeWorld } from '#core/isolation/trainer/scenarios/scenarios'
 import { rigProblems } from '#core/bay/model/check'
 import { indexParts } from '#core/bay/model/terminals'
+import { scriptOf } from '#words/scenarios'
 import { lineWords } from '#words/trainer'
 import { aBay } from '../support/bay'
 import { workingState } from '#core/bay/behaviour/state'
@@ -53,17 +54,19 @@ function play(code: string, ...moves: readonly (Move | readonly Move[])[]) {
   return {
     state,
     verdict: judgeRun(state, DEFAULT_ISOLATION, true),
-    text: state.lines.map((line) => lineWords(line, indexParts(state.rig), state.world.point)).join('\n'),
+    text: state.lines
+      .map((line) => lineWords(line, indexParts(state.rig), state.world.point, scriptOf(code)!))
+      .join('\n'),
   }
 }
 const critical = ({ verdict }: ReturnType<typeof play>) => verdict.critical.map(({ code }) => code)
 const DANGER = /dangerous to life/
 
 describe('scenarios', () => {
-  it.each(SCENARIOS.map((one) => [one.code, one] as const))(
+  it.each(SCENARIO_CODES)(
     '%s is a bay that can be, begins live, and is the same for the same seed',
-    (code, { make }) => {
-      const world = make(() => 0.5)
+    (code) => {
+      const world = makeWorld(code, () => 0.5)
       expect(rigProblems(world.rig, { isWired: true })).toEqual([])
       expect(replay(code, 7, keys(first()))).toEqual(replay(code, 7, keys(first())))
       expect(

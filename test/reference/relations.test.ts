@@ -12,7 +12,7 @@ import { AMBIENT_FACTOR, GROUND_FACTOR, GROUPING_FACTOR } from '#core/regulation
 import { FUSE_LOOP_OHM, fuseCurrentA, fuseTimeS, type FuseFamily } from '#core/regulations/fuses'
 import { breakerEnergyA2s } from '#core/regulations/let-through'
 import { neededRcdType, rcdTimeS } from '#core/regulations/rcd'
-import { searchLibrary } from '#core/regulations/library/search'
+import { searchLibrary } from '#words/library/search'
 import { openingTimeS } from '#core/regulations/time-current'
 
 test('ratings rise with the area, fall with a third loaded conductor, and follow the order of cooling', () => {

@@ -7,7 +7,7 @@ import type { DcContent } from '#core/regulations/rcd'
 import type { Arrangement, Use } from '#core/regulations/supply'
 import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
 import { formatQuantity } from '#core/units/format'
-import { DC_NAME, LOCATION_NAME, PREMISES_NAME, USE_NAME } from '~/texts/names'
+import { DC_NAME, LOCATION_NAME, PREMISES_NAME, USE_NAME } from '#words/names'
 
 /** Both advisers on one set of questions: the addition asks a few more and answers with duties as well. */
 const props = defineProps<{ isAddition: boolean }>()

@@ -3,7 +3,7 @@ import { isDrawnIn } from '#core/regulations/cables/sizes'
 import type { CableKind } from '#core/regulations/cables/cable'
 import type { CircuitField } from '#core/exercise/form/fields'
 import { CIRCUIT_NAME, CIRCUIT_UNIT } from '~/texts/builder'
-import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '~/texts/names'
+import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '#words/names'
 
 /** What the table has no column for: shape, factors, place, and what is there already. */
 const INSULATION_NAME: Readonly<Record<string, string>> = { 0: 'none', 500: '500 mm and more' }

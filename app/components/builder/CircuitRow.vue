@@ -4,7 +4,7 @@ import type { CableKind } from '#core/regulations/cables/cable'
 import type { CircuitDesign } from '#core/design/reference'
 import { CIRCUIT_BOXES, type CircuitField } from '#core/exercise/form/fields'
 import { CIRCUIT_NAME } from '~/texts/builder'
-import { BASIS_NAME, CABLE_SHORT, FAMILY_SHORT, USE_SHORT } from '~/texts/names'
+import { BASIS_NAME, CABLE_SHORT, FAMILY_SHORT, USE_SHORT } from '#words/names'
 
 /**
  * One circuit in the table: what is typed on the left, what follows from it on the right, and any words under

@@ -2,7 +2,7 @@
 import type { FormProblems, HeadField } from '#core/exercise/form/fields'
 import { EDITIONS, EDITION_NAME } from '#core/regulations/editions'
 import { HEAD_NAME } from '~/texts/builder'
-import { CONSEQUENCE_NAME, PREMISES_NAME } from '~/texts/names'
+import { CONSEQUENCE_NAME, PREMISES_NAME } from '#words/names'
 
 /** Supply and building on one line above the boards. */
 defineProps<{

@@ -2,7 +2,7 @@
 import { deviceWords, type Materials } from '#core/design/materials/materials'
 import type { ScopeNames } from '#words/findings/findings'
 import { PART_NAME } from '~/texts/parts'
-import { CABLE_NAME } from '~/texts/names'
+import { CABLE_NAME } from '#words/names'
 
 /** What one bay needs: cable, devices, parts, circuit by circuit. */
 defineProps<{

@@ -9,7 +9,7 @@ import { usualMark } from '#core/assessment/marking/rubric'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { STEP_TEXT } from '#words/steps'
 import { ASK_SET_NAME, HEAD_NAME } from '~/texts/builder'
-import { KIND_NAME } from '~/texts/names'
+import { KIND_NAME } from '#words/names'
 import { policyWords } from '#words/policies'
 
 /** What is asked and how it is judged: story, steps with marks, what is handed in, which criteria it evidences. */

@@ -4,7 +4,7 @@ import { layOut } from '#core/exercise/single-line'
 import type { PublicInstallation } from '#core/exercise/assignment'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
-import { CABLE_SHORT, USE_SHORT } from '~/texts/names'
+import { CABLE_SHORT, USE_SHORT } from '#words/names'
 
 /**
  * The installation as one line a circuit: bar, device, cable, load. Values are written in where they are given: worked ones

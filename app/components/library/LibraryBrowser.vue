@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { EDITIONS, EDITION_NAME, type Edition } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
-import { LIBRARY, searchLibrary } from '#core/regulations/library/search'
-import type { LibraryEntry } from '#core/regulations/library/entry'
+import { LIBRARY, searchLibrary } from '#words/library/search'
+import type { LibraryEntry } from '#words/library/entry'
 
 /** Tables and rules to search and read; a number finds where it stands and how it comes about. */
 const props = defineProps<{ edition?: Edition; compact?: boolean; ask?: string }>()

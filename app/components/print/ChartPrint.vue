@@ -3,7 +3,7 @@ import { designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
-import { CABLE_NAME } from '~/texts/names'
+import { CABLE_NAME } from '#words/names'
 import { isFrom } from '#core/regulations/editions'
 
 /** The chart beside each board and the labels on it. */

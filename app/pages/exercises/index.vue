@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { TaskKind } from '#core/exercise/exercise'
 import type { ExerciseListItem, StoredExercise } from '#schemas/views'
-import { KIND_NAME } from '~/texts/names'
+import { KIND_NAME } from '#words/names'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })
 const session = useSession()

@@ -2,11 +2,9 @@ import type { Rig } from '../model/rig'
 import { batteryBoard, threeSwitches } from './hand-made'
 import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } from './installations'
 
-/** A bay to practise on, belonging to no exercise. */
+/** A bay to practise on, belonging to no exercise; named in words/practice.ts. */
 export interface PracticeBay {
   readonly code: string
-  readonly title: string
-  readonly about: string
   readonly rig: () => Rig
 }
 
@@ -22,17 +20,10 @@ const lamp = (line: 'L1' | 'L2' | 'L3', way: number, eachW: number) =>
     load: { basis: 'lamps', count: 1, eachW, isDischarge: false },
   })
 
-export const PRACTICE_BAYS: readonly PracticeBay[] = [
-  {
-    code: 'split',
-    title: 'Split board: sockets and pit lighting',
-    about: 'Two RCDs, each with a neutral bar of its own.',
-    rig: () => practiceRig('Split board', practiceInstallation([sockets(), lights()])),
-  },
+const BAYS = [
+  { code: 'split', rig: () => practiceRig('Split board', practiceInstallation([sockets(), lights()])) },
   {
     code: 'heaters',
-    title: 'Split board with heaters',
-    about: 'Two socket circuits share one RCD, the lighting has the other.',
     rig: () =>
       practiceRig(
         'Split board with heaters',
@@ -41,8 +32,6 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'ring',
-    title: 'Ring of six sockets and five lamps',
-    about: 'Large enough to look for faults: halving pays.',
     rig: () =>
       practiceRig(
         'Ring and lamps',
@@ -63,8 +52,6 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'own',
-    title: 'Board of RCBOs',
-    about: 'Every circuit has its own RCD.',
     rig: () =>
       practiceRig(
         'Board of RCBOs',
@@ -77,8 +64,6 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'plain',
-    title: 'Two lighting circuits without RCD',
-    about: 'An older board, to see what a borrowed neutral does where nothing trips.',
     rig: () =>
       practiceRig(
         'Two lighting circuits',
@@ -88,16 +73,9 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
         ]),
       ),
   },
-  {
-    code: 'switches',
-    title: 'One lamp from three switches',
-    about: 'Two-way, intermediate, two-way.',
-    rig: threeSwitches,
-  },
+  { code: 'switches', rig: threeSwitches },
   {
     code: 'three',
-    title: 'Three-phase board with unequal lamps',
-    about: 'One lamp on each line, and one neutral for all.',
     rig: () =>
       practiceRig(
         'Three-phase board',
@@ -109,8 +87,6 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
   },
   {
     code: 'motor',
-    title: 'Three-phase motor',
-    about: 'A wheel lathe behind its isolator.',
     rig: () =>
       practiceRig(
         'Three-phase motor',
@@ -133,13 +109,11 @@ export const PRACTICE_BAYS: readonly PracticeBay[] = [
         ),
       ),
   },
-  {
-    code: 'battery',
-    title: 'Battery board, direct current',
-    about: 'A two-pole breaker whose poles are marked +.',
-    rig: batteryBoard,
-  },
-]
+  { code: 'battery', rig: batteryBoard },
+] as const satisfies readonly PracticeBay[]
 
-export const practiceBay = (code: string): PracticeBay | undefined =>
+export type PracticeBayCode = (typeof BAYS)[number]['code']
+export const PRACTICE_BAYS: readonly (PracticeBay & { readonly code: PracticeBayCode })[] = BAYS
+
+export const practiceBay = (code: string): (typeof PRACTICE_BAYS)[number] | undefined =>
   PRACTICE_BAYS.find((bay) => bay.code === code)

@@ -2,6 +2,7 @@ import type { Happening } from '../../bay/behaviour/happenings'
 import type { Touched } from '../../bay/behaviour/touch'
 import type { Indicator, Proof } from '../model/act'
 import type { Move } from './move'
+import type { Topic } from './world'
 
 /** What somebody answers, beside what the scenario itself has them say. */
 export type Reply = 'willTell' | 'permitGiven' | 'permitClosed' | 'good' | 'lockOff'
@@ -20,13 +21,13 @@ export type Line =
       readonly indicator?: Indicator
       readonly proof?: Proof
     }
-  /** Written in the scenario: the job, an answer, a shout. */
-  | { readonly who: 'say'; readonly text: string }
+  /** Scripted in the scenario: the job, an answer, a shout. */
+  | { readonly who: 'say'; readonly script: 'job' | 'shout' | Topic }
   | { readonly who: 'say'; readonly reply: Reply }
   | { readonly who: 'see'; readonly sight: Sight }
   | { readonly who: 'see'; readonly touched: Touched }
   | { readonly who: 'see'; readonly happening: Happening }
 
-export const saysText = (text: string): Line => ({ who: 'say', text })
+export const saysScript = (script: 'job' | 'shout' | Topic): Line => ({ who: 'say', script })
 export const replies = (reply: Reply): Line => ({ who: 'say', reply })
 export const sees = (sight: Sight): Line => ({ who: 'see', sight })

@@ -3,7 +3,7 @@ import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
 import type { Act, Proof } from '../model/act'
 import { follow } from './follow'
-import { replies, saysText, sees, type Line } from './line'
+import { replies, saysScript, sees, type Line } from './line'
 import type { Move, MoveOf } from './move'
 import type { TrainerState } from './state'
 import { surprise, surpriseAfterOpening } from './surprise'
@@ -67,7 +67,7 @@ const without = (all: readonly string[], one: string) => all.filter((other) => o
 
 const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
   walk: ({ state, move }) => ({ ...state, place: move.to, shown: null, clockS: state.clockS + WALK_S }),
-  ask: ({ state, move, done }) => done({ kind: 'ask' }, {}, [saysText(state.world.answers[move.topic])]),
+  ask: ({ move, done }) => done({ kind: 'ask' }, {}, [saysScript(move.topic)]),
   inform: tells('inform', [replies('willTell')]),
   permit: changes('permit', { hasPermit: true }, [replies('permitGiven')]),
   handBack: changes('handBack', { hasPermit: false }, [replies('permitClosed')]),

@@ -5,7 +5,7 @@ import type { Site } from '../model/rule'
 import { moveKey } from './move'
 import { movesAt } from './moves-at'
 import { perform } from './perform'
-import { scenario } from './scenarios/scenarios'
+import { isScenario, makeWorld } from './scenarios/scenarios'
 import { begin, type TrainerState } from './state'
 
 /** Seeds are whole numbers below this. */
@@ -16,9 +16,8 @@ export const MOST_SEED = 1_000_000
  * that is not there or a move that cannot be made.
  */
 export function replay(code: string, seed: number, moves: readonly string[]): TrainerState | undefined {
-  const found = scenario(code)
-  if (!found) return undefined
-  let state = begin(found.make(randomLcg(seed / MOST_SEED)))
+  if (!isScenario(code)) return undefined
+  let state = begin(makeWorld(code, randomLcg(seed / MOST_SEED)))
   for (const key of moves) {
     const move = movesAt(state).find((one) => moveKey(one) === key)
     if (!move) return undefined

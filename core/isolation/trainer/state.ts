@@ -3,7 +3,7 @@ import type { BayState } from '../../bay/behaviour/state'
 import type { Touched } from '../../bay/behaviour/touch'
 import type { Rig } from '../../bay/model/rig'
 import type { Act, Indicator, Place } from '../model/act'
-import { saysText, type Line } from './line'
+import { saysScript, type Line } from './line'
 import type { World } from './world'
 
 /** What an indicator without pairs shows: as a socket tester, lit at something else, or a glow. */
@@ -61,7 +61,7 @@ export function begin(world: World): TrainerState {
     hasPermit: false,
     hasSwitchedOff: false,
     acts: [],
-    lines: [saysText(world.job)],
+    lines: [saysScript('job')],
     shown: null,
     touches: [],
     clockS: 0,

@@ -1,5 +1,5 @@
 import { follow } from './follow'
-import { saysText, sees } from './line'
+import { saysScript, sees } from './line'
 import type { Move } from './move'
 import type { TrainerState } from './state'
 import type { Surprise } from './world'
@@ -62,5 +62,5 @@ export function surpriseAfterOpening(state: TrainerState): TrainerState {
   const found = state.world.surprises.find(({ kind }) => kind === 'switchedOn')
   if (!found || found.kind !== 'switchedOn') return state
   const { bay } = follow(state.rig, state.bay, [{ atS: 0, kind: 'throw', part: found.part, on: true }])
-  return { ...state, bay, lines: [...state.lines, saysText(found.says)] }
+  return { ...state, bay, lines: [...state.lines, saysScript('shout')] }
 }

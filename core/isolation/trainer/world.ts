@@ -13,13 +13,13 @@ export type Surprise =
   /** Somebody switches it on again as soon as the board is left unsecured. */
   | { readonly kind: 'reset' }
   /** Somebody turns a switch after the accessory has been opened. */
-  | { readonly kind: 'switchedOn'; readonly part: string; readonly says: string }
+  | { readonly kind: 'switchedOn'; readonly part: string }
   /** Neutral and earth touch when they are parted and not taped. */
   | { readonly kind: 'neutralTouchesEarth' }
   /** Somebody else has a padlock on the same hasp. */
   | { readonly kind: 'secondLock'; readonly device: string }
 
-/** A place to rehearse an isolation: the bay, the job, what people say and what is written. */
+/** A place to rehearse an isolation: the bay, the point and what is written; the spoken words are in words/scenarios.ts. */
 export interface World {
   readonly rig: Rig
   readonly state: BayState
@@ -28,11 +28,7 @@ export interface World {
   readonly needsPermit: boolean
   /** The accessory that is worked on. */
   readonly point: string
-  readonly job: string
   /** Written at each device of the board, by part. */
   readonly chart: Readonly<Record<string, string>>
-  readonly answers: Readonly<Record<Topic, string>>
   readonly surprises: readonly Surprise[]
-  /** Told in the debrief, never before. */
-  readonly secret: string
 }

@@ -2,22 +2,18 @@ import { possibleFaults } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
 
-/** What somebody is to learn by looking for a fault. */
+export type AimCode = 'open' | 'leak' | 'swapped' | 'board'
+
+/** What somebody is to learn by looking for a fault; named in words/practice.ts. */
 export interface Aim {
-  readonly code: string
-  readonly name: string
+  readonly code: AimCode
   readonly faults: readonly string[]
 }
 
 export const AIMS: readonly Aim[] = [
-  {
-    code: 'open',
-    name: 'Broken and loose conductors',
-    faults: ['lineOpen', 'neutralOpen', 'earthOpen', 'loose'],
-  },
+  { code: 'open', faults: ['lineOpen', 'neutralOpen', 'earthOpen', 'loose'] },
   {
     code: 'leak',
-    name: 'Shorts, damp and damaged insulation',
     faults: [
       'shortLE',
       'shortNE',
@@ -31,12 +27,10 @@ export const AIMS: readonly Aim[] = [
   },
   {
     code: 'swapped',
-    name: 'Reversed polarity and crossed conductors',
     faults: ['polarityAtPoint', 'polarityAtBoard', 'neutralAndEarth', 'lineAndEarth', 'switchInNeutral'],
   },
   {
     code: 'board',
-    name: 'Neutrals, bars and devices in the board',
     faults: [
       'neutralOnOtherBar',
       'borrowedNeutral',

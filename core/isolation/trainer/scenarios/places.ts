@@ -76,22 +76,8 @@ export function trueChart(rig: Rig): Record<string, string> {
   )
 }
 
-/** A world with everything usual filled in: energised, lights on, first level, no permit. */
-export function worldOf(parts: Pick<World, 'rig' | 'point' | 'job' | 'secret'> & Partial<World>): World {
+/** A world with everything usual filled in: energised, lights on, single phase, no permit. */
+export function worldOf(parts: Pick<World, 'rig' | 'point'> & Partial<World>): Omit<World, 'level'> {
   const state = workingState(parts.rig)
-  return {
-    state,
-    level: 'first',
-    phases: 1,
-    needsPermit: false,
-    chart: trueChart(parts.rig),
-    surprises: [],
-    answers: {
-      what: 'The one with the cracked plate. I marked it with tape.',
-      where: 'I never touch that board. It should be written on it.',
-      else: 'Nothing that I know of. Go ahead.',
-      permit: 'No, we have no permits here. Just tell me.',
-    },
-    ...parts,
-  }
+  return { state, phases: 1, needsPermit: false, chart: trueChart(parts.rig), surprises: [], ...parts }
 }

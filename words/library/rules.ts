@@ -1,4 +1,4 @@
-import type { Edition } from '../editions'
+import type { Edition } from '#core/regulations/editions'
 import type { LibraryRule } from './entry'
 
 const same = (text: string): LibraryRule['byEdition'] => ({ '17-A3': text, '18': text, '18-A2': text })

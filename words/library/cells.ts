@@ -1,5 +1,5 @@
-import { formatNumber } from '../../units/format'
-import type { QuantityKey } from '../../units/quantity'
+import { formatNumber } from '#core/units/format'
+import type { QuantityKey } from '#core/units/quantity'
 import type { Cell } from './entry'
 
 const GAP: Cell = { text: '–' }

@@ -1,7 +1,7 @@
-import { METHODS } from '../cables/cable'
-import { CABLES } from '../cables/sizes'
-import { COPPER_OHM_PER_M } from '../conductors'
-import type { Phases } from '../supply'
+import { METHODS } from '#core/regulations/cables/cable'
+import { CABLES } from '#core/regulations/cables/sizes'
+import { COPPER_OHM_PER_M } from '#core/regulations/conductors'
+import type { Phases } from '#core/regulations/supply'
 import { cell, plain } from './cells'
 import type { LibraryTable } from './entry'
 

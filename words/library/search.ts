@@ -1,5 +1,5 @@
-import { EDITIONS } from '../editions'
-import { shortSource } from '../source'
+import { EDITIONS } from '#core/regulations/editions'
+import { shortSource } from '#core/regulations/source'
 import type { Cell, LibraryEntry, LibraryTable } from './entry'
 import { RULES } from './rules'
 import { TABLES } from './tables'

@@ -1,8 +1,8 @@
-import { CURVES, DEVICES, MAGNETIC_BAND, breakerMaximumZsOhm } from '../devices'
-import { FUSE_LOOP_OHM, type FuseFamily } from '../fuses'
-import { RCD_RATINGS_A, rcdMaximumZsOhm } from '../rcd'
-import { SOURCES } from '../source'
-import { C_MIN, TOUCH_LIMIT_V, U0_V } from '../supply'
+import { CURVES, DEVICES, MAGNETIC_BAND, breakerMaximumZsOhm } from '#core/regulations/devices'
+import { FUSE_LOOP_OHM, type FuseFamily } from '#core/regulations/fuses'
+import { RCD_RATINGS_A, rcdMaximumZsOhm } from '#core/regulations/rcd'
+import { SOURCES } from '#core/regulations/source'
+import { C_MIN, TOUCH_LIMIT_V, U0_V } from '#core/regulations/supply'
 import { cell, plain } from './cells'
 import type { LibraryTable } from './entry'
 

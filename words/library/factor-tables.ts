@@ -4,8 +4,8 @@ import {
   GROUND_FACTOR,
   GROUPING_FACTOR,
   INSULATION_FACTOR,
-} from '../factors'
-import { SOURCES } from '../source'
+} from '#core/regulations/factors'
+import { SOURCES } from '#core/regulations/source'
 import { cell } from './cells'
 import type { LibraryTable } from './entry'
 

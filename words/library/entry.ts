@@ -1,5 +1,5 @@
-import type { Edition } from '../editions'
-import type { Source } from '../source'
+import type { Edition } from '#core/regulations/editions'
+import type { Source } from '#core/regulations/source'
 
 /** One value of a table, and how it comes about where there is a relation behind it. */
 export interface Cell {

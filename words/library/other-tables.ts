@@ -1,7 +1,7 @@
-import { COPPER_OHM_PER_M } from '../conductors'
-import { CONDUITS_MM, TRUNKING, conduitFactor } from '../containment'
-import { PME_BONDING, TAILS_MM2 } from '../earthing'
-import { SOURCES } from '../source'
+import { COPPER_OHM_PER_M } from '#core/regulations/conductors'
+import { CONDUITS_MM, TRUNKING, conduitFactor } from '#core/regulations/containment'
+import { PME_BONDING, TAILS_MM2 } from '#core/regulations/earthing'
+import { SOURCES } from '#core/regulations/source'
 import { cell, plain } from './cells'
 import type { LibraryTable } from './entry'
 
