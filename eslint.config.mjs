@@ -12,6 +12,7 @@ export default tseslint.config(
     rules: {
       'no-console': ['error', { allow: ['error', 'warn'] }],
       'vue/multi-word-component-names': 'off',
+      'vue/no-template-shadow': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }],
       'max-lines-per-function': ['error', { max: 50, skipBlankLines: true, skipComments: true }],

@@ -30,10 +30,10 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
   const { outcomes, problems } = sheetOf(readingsFile, tests)
   const expected = predictAll(rig, tests)
   const rows = tests.flatMap((test) => {
-    const told = expected.get(test.key)
+    const outcome = expected.get(test.key)
     const seen = outcomes.get(test.key)
-    if (!told) return []
-    const isOdd = seen !== undefined && cost(test.kind, seen, told) > FITS
+    if (!outcome) return []
+    const isOdd = seen !== undefined && cost(test.kind, seen, outcome) > FITS
     const read = isOdd ? 'odd' : 'fits'
     const verdict = seen ? read : 'missing'
     return [
@@ -41,18 +41,18 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
         test: test.key,
         verdict,
         read: seen ? outcomeWords(test.kind, seen) : null,
-        expected: outcomeWords(test.kind, told),
-        band: bandOf(test.kind, told) ?? null,
+        expected: outcomeWords(test.kind, outcome),
+        band: bandOf(test.kind, outcome) ?? null,
       },
     ]
   })
   const lines = [
     ...rows.map(
-      ({ test, verdict, read, expected: told }) =>
+      ({ test, verdict, read, expected: due }) =>
         `${verdict.padEnd(8)} ${testWords(
           rig,
           tests.find(({ key }) => key === test)!,
-        ).padEnd(46)} ${(read ?? '–').padStart(12)}   expected ${told}`,
+        ).padEnd(46)} ${(read ?? '–').padStart(12)}   expected ${due}`,
     ),
     ...problems.map(({ key, problem }) => `${key} ${PROBLEM_WORDS[problem]}`),
   ]
@@ -71,10 +71,10 @@ export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string
   const tests = testsOf(rig)
   const { outcomes, problems } = sheetOf(readingsFile, tests)
   const { candidates, odd, next } = diagnose(rig, outcomes)
-  const told = candidates.map((one) => ({
-    ...causeWords(rig, one),
-    share: one.share,
-    doesNotFit: Object.entries(one.fits)
+  const shown = candidates.map((shown) => ({
+    ...causeWords(rig, shown),
+    share: shown.share,
+    doesNotFit: Object.entries(shown.fits)
       .filter(([, fits]) => !fits)
       .map(([key]) => key),
   }))
@@ -84,7 +84,7 @@ export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string
       ? ['Every reading fits the bay as it was meant.']
       : [
           `Odd: ${odd.join(', ')}`,
-          ...told.map(
+          ...shown.map(
             ({ cause, where, tell, share, doesNotFit }) =>
               `${`${Math.round(share * 100)} %`.padStart(5)}  ${cause}${where ? `, ${where}` : ''}. ${tell}${doesNotFit.length ? ` Leaves open: ${doesNotFit.join(', ')}.` : ''}`,
           ),
@@ -92,7 +92,7 @@ export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string
           'Shares are among the causes that the catalogue knows; none of them is certain.',
         ]
   return {
-    json: { odd, candidates: told, next: next ? { test: next.test.key, words: proposal } : null, problems },
+    json: { odd, candidates: shown, next: next ? { test: next.test.key, words: proposal } : null, problems },
     explained: lines.join('\n'),
     code: odd.length === 0 ? EXIT.done : EXIT.engineering,
   }

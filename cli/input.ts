@@ -72,17 +72,17 @@ export function readRig(file: string | undefined, faults: readonly string[] = []
     throw new UseError(
       `${file} is not a bay:\n${problems.map((problem) => `  ${rigSentence(problem)}`).join('\n')}`,
     )
-  const made = applyFaults(
+  const faulted = applyFaults(
     rig,
     faults.map((text) => ({
       code: text.slice(0, text.indexOf(':')),
       place: text.slice(text.indexOf(':') + 1),
     })),
   )
-  if (!made.ok)
+  if (!faulted.ok)
     throw new UseError(
-      `The fault ${made.code} has no such place in ${file}; nakshi faults lists them.`,
+      `The fault ${faulted.code} has no such place in ${file}; nakshi faults lists them.`,
       EXIT.use,
     )
-  return made.rig
+  return faulted.rig
 }

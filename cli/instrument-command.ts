@@ -47,7 +47,8 @@ export function instrument(
   const meant = readRig(file)
   const built = readRig(file, options.fault)
   const taken = takeReadings(meant, built, options)
-  if (options.csv) return { json: writeReadingsCsv(taken.map((one) => csvRow(meant, one))), code: EXIT.done }
+  if (options.csv)
+    return { json: writeReadingsCsv(taken.map((shown) => csvRow(meant, shown))), code: EXIT.done }
   const lines = streamOf(taken, options)
   if (!options.port) return { json: lines.join('\n'), code: EXIT.done }
   if (!options.sheet)

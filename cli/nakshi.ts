@@ -66,13 +66,13 @@ function expectedOfCircuit(exercise: Exercise) {
 
 function variants(file?: string, count = '12'): Output {
   if (!/^\d{1,3}$/.test(count)) throw new UseError(`COUNT is a whole number, not “${count}”.`, EXIT.use)
-  const made = makeVariants(readExercise(file), Number(count))
-  if (!made.ok)
+  const variantsResult = makeVariants(readExercise(file), Number(count))
+  if (!variantsResult.ok)
     throw new UseError(
-      `Only ${made.found} of ${made.wanted} variants were found (${made.reason}).`,
+      `Only ${variantsResult.found} of ${variantsResult.wanted} variants were found (${variantsResult.reason}).`,
       EXIT.engineering,
     )
-  return { json: made.variants, code: EXIT.done }
+  return { json: variantsResult.variants, code: EXIT.done }
 }
 
 function mark(file?: string, submissionFile?: string): Output {
@@ -175,8 +175,8 @@ export function nakshi(argv: readonly string[]): {
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  const made = nakshi(process.argv.slice(2))
-  const { text, code } = made.sending ? await send(made.sending) : made
+  const result = nakshi(process.argv.slice(2))
+  const { text, code } = result.sending ? await send(result.sending) : result
   process.stdout.write(`${text}\n`)
   process.exitCode = code
 }

@@ -39,13 +39,13 @@ export interface RigOptions {
 
 export function rig(_: RigOptions, file?: string): Output {
   const exercise = readExercise(file)
-  const made = buildRig(exercise.installation, designOf(assignmentOf(exercise)), exercise.title)
-  if (!made)
+  const built = buildRig(exercise.installation, designOf(assignmentOf(exercise)), exercise.title)
+  if (!built)
     throw new UseError(
       'The exercise has no solution, so there is nothing to build; see nakshi design.',
       EXIT.engineering,
     )
-  return { json: made, code: EXIT.done }
+  return { json: built, code: EXIT.done }
 }
 
 export function faults(_: RigOptions, file?: string): Output {
@@ -67,7 +67,9 @@ export function simulateRig(options: RigOptions, file?: string): Output {
   return {
     json: { happenings, state },
     explained: happenings
-      .map((one) => `${formatDuration(one.atS).padStart(8)}  ${happeningSentence(one, parts)}`)
+      .map(
+        (happening) => `${formatDuration(happening.atS).padStart(8)}  ${happeningSentence(happening, parts)}`,
+      )
       .join('\n'),
     code: EXIT.done,
   }

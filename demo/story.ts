@@ -104,15 +104,15 @@ export function boardReadings(
   isWithLive: boolean,
 ): Readings {
   const rig = buildRig(assignment.installation, designOf(assignment), 'bay')
-  const made = rig && applyFaults(rig, faults)
-  if (!rig || !made?.ok) throw new Error('The demo has a bay that cannot be built')
+  const faulted = rig && applyFaults(rig, faults)
+  if (!rig || !faulted?.ok) throw new Error('The demo has a bay that cannot be built')
   const schedule = scheduleOf(rig, {
     edition: assignment.edition,
     rcdTests: assignment.policy.residualTests ?? 'edition',
   })
   const taken = [
     ...testBay(
-      made.rig,
+      faulted.rig,
       schedule.filter(({ isDead: dead, kind }) => kind !== 'r2Long' && (dead || isWithLive)),
       { ...TESTER, nulledOhm, leadsOhm: nulledOhm === 0 ? 0.19 : TESTER.leadsOhm, seed: bay },
     ),

@@ -47,8 +47,8 @@ export function readReadingsCsv(text: string, keys: ReadonlySet<ReadingKey>): Re
   const read = table.rows.flatMap(({ line, cells }) => readLine(line, cells, columns, keys))
   return {
     ok: true,
-    readings: read.filter((one) => 'key' in one),
-    problems: read.filter((one) => 'problem' in one),
+    readings: read.filter((candidate) => 'key' in candidate),
+    problems: read.filter((candidate) => 'problem' in candidate),
   }
 }
 

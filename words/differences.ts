@@ -2,7 +2,7 @@ import type { Difference, DifferenceCode } from '#core/bay/compare/difference'
 import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 
 type Words = { readonly says: string; readonly means: string }
-type Told = (one: Difference, at: (i: number) => string) => Words
+type Told = (difference: Difference, at: (i: number) => string) => Words
 
 const CONDUCTOR = {
   line: 'Line',
@@ -126,9 +126,9 @@ const TOLD: Readonly<Record<DifferenceCode, Told>> = {
 }
 
 /** A difference in words: what is so, and what follows from it. */
-export function differenceWords(one: Difference, parts: PartIndex): Words {
-  return TOLD[one.code](one, (i) => {
-    const ref = one.at[i] ?? one.at[0]!
+export function differenceWords(difference: Difference, parts: PartIndex): Words {
+  return TOLD[difference.code](difference, (i) => {
+    const ref = difference.at[i] ?? difference.at[0]!
     return ref.includes('.') ? terminalWords(parts, ref) : (parts.get(ref)?.name ?? ref)
   })
 }

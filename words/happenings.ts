@@ -12,32 +12,32 @@ const CAUSES: Readonly<Record<TripCause, (a: string, t: string, poles: string) =
 }
 
 /** What happened, as a sentence. */
-export function happeningSentence(one: Happening, parts: PartIndex): string {
-  switch (one.kind) {
+export function happeningSentence(happening: Happening, parts: PartIndex): string {
+  switch (happening.kind) {
     case 'done':
-      return actionSentence(one.action, parts)
+      return actionSentence(happening.action, parts)
     case 'settled':
       return 'Nothing more happens.'
     case 'unsolved':
-      return `This cannot be computed (${one.reason} at ${one.name}).`
+      return `This cannot be computed (${happening.reason} at ${happening.name}).`
     default:
-      return `${parts.get(one.part)?.name ?? one.part} ${followsWords(one)}.`
+      return `${parts.get(happening.part)?.name ?? happening.part} ${followsWords(happening)}.`
   }
 }
 
 /** What a part does or suffers. */
-function followsWords(one: Extract<Happening, { part: string }>): string {
-  switch (one.kind) {
+function followsWords(entry: Extract<Happening, { part: string }>): string {
+  switch (entry.kind) {
     case 'tripped':
-      return `opens: ${tripCause(one)}`
+      return `opens: ${tripCause(entry)}`
     case 'failedToBreak':
-      return `is fed from the wrong end: its contacts part and the arc goes on at ${formatCurrent(one.ampere)}`
+      return `is fed from the wrong end: its contacts part and the arc goes on at ${formatCurrent(entry.ampere)}`
     case 'lit':
-      return `works, at ${one.volt.toFixed(0)} V`
+      return `works, at ${entry.volt.toFixed(0)} V`
     case 'dark':
       return 'is off'
     case 'overvoltage':
-      return `gets ${one.volt.toFixed(0)} V: too much for it`
+      return `gets ${entry.volt.toFixed(0)} V: too much for it`
     case 'ranUp':
       return 'has run up'
   }

@@ -40,13 +40,13 @@ const LIVE_CAUTION = 'Supervised live work: permission given, covers on, fused l
  */
 export function setupWords(rig: Rig, test: ScheduleTest): SetupWords {
   const parts = indexParts(rig)
-  const made = prepareTest(rig, test)
+  const prepared = prepareTest(rig, test)
   const terminal = (ref: TerminalRef) => nameOf(rig, parts, ref)
   const { instrument, probes = (at: string, to: string) => `${at} – ${to}` } = readingText(test.key)
-  const { setup } = made ?? { setup: { links: [], freed: [] } }
+  const { setup } = prepared ?? { setup: { links: [], freed: [] } }
   return {
     instrument,
-    probes: made ? probes(terminal(made.at), terminal(made.to)) : 'Cannot be made at this bay',
+    probes: prepared ? probes(terminal(prepared.at), terminal(prepared.to)) : 'Cannot be made at this bay',
     ready: [
       ...kindOf(test.kind).conditions.map((condition) => CONDITION[condition]),
       ...setup.freed.map(({ wire, end }) => `Disconnect: ${terminal(`free-${wire}-${end}.S`)}`),

@@ -32,7 +32,7 @@ const isReady = computed(() => !isApprentice.value || work.value !== null)
     </p>
     <LibraryBrowser
       v-else
-      :edition="EDITIONS.find((one) => one === edition)"
+      :edition="EDITIONS.find((candidate) => candidate === edition)"
       :ask="typeof ask === 'string' ? ask : ''"
     />
   </div>

@@ -88,7 +88,7 @@ export const sizeOf = ({
   sizeMm,
   depthMm,
 }: Pick<ContainmentRun, 'made' | 'sizeMm' | 'depthMm'>): RunSize =>
-  SIZES[made].find((one) => one.sizeMm === sizeMm && one.depthMm === depthMm) ?? SIZES[made][1]!
+  SIZES[made].find((runSize) => runSize.sizeMm === sizeMm && runSize.depthMm === depthMm) ?? SIZES[made][1]!
 
 /** Lengths that tubes are sold in, mm; trunking and tray alike in both materials. Common practice, no source. */
 const CONDUIT_STOCK_MM: Readonly<Record<RunMaterial, number>> = { pvc: 3000, steel: 3750 }

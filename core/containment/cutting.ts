@@ -44,9 +44,9 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
       ? exact(sizes, room, first)
       : { plan: first, isWhole: false }
   const bars = plan
-    .map((own) => {
-      const used = own.reduce((sum, i) => sum + sizes[i]!, 0)
-      return { pieces: own.map((i) => sorted[i]!), leftMm: Math.max(0, room - used) }
+    .map((length) => {
+      const used = length.reduce((sum, i) => sum + sizes[i]!, 0)
+      return { pieces: length.map((i) => sorted[i]!), leftMm: Math.max(0, room - used) }
     })
     .sort((a, b) => a.leftMm - b.leftMm)
   return {

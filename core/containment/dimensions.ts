@@ -18,7 +18,7 @@ export interface Dimension {
 export function dimensionsOf(run: ContainmentRun): Dimension[] {
   return run.straights.flatMap(({ to, lengthMm, detour }, i): Dimension[] => {
     const isVertical = to === 'up' || to === 'down'
-    const one = (key: string, kind: Dimension['kind'], nominalMm = 0): Dimension => ({
+    const dimension = (key: string, kind: Dimension['kind'], nominalMm = 0): Dimension => ({
       key: `${key}${i + 1}`,
       kind,
       straight: i,
@@ -26,13 +26,13 @@ export function dimensionsOf(run: ContainmentRun): Dimension[] {
       isVertical,
     })
     return [
-      one('s', 'length', lengthMm),
-      one('b', 'bubble'),
-      ...(i > 0 ? [one('w', 'way')] : []),
+      dimension('s', 'length', lengthMm),
+      dimension('b', 'bubble'),
+      ...(i > 0 ? [dimension('w', 'way')] : []),
       ...(detour
         ? [
-            one('h', 'height', detour.heightMm),
-            one('t', 'travel', detour.heightMm / Math.tan((detour.angleDeg * Math.PI) / 180)),
+            dimension('h', 'height', detour.heightMm),
+            dimension('t', 'travel', detour.heightMm / Math.tan((detour.angleDeg * Math.PI) / 180)),
           ]
         : []),
     ]

@@ -95,16 +95,16 @@ function readDrawing(boxes: Boxes, fields: RunFields): ContainmentRun {
   const ids = straightIds(fields)
   if (ids.length === 0) boxes.problems.order = 'Add a first straight.'
   const material = boxes.choice<RunMaterial>('material', MATERIALS, 'pvc')
-  const made = boxes.choice('made', MADE, 'conduit')
-  const { sizeMm, depthMm } = SIZES[made].find(({ code }) => code === fields.size) ?? SIZES[made][1]!
+  const system = boxes.choice('made', MADE, 'conduit')
+  const { sizeMm, depthMm } = SIZES[system].find(({ code }) => code === fields.size) ?? SIZES[system][1]!
   const straights = ids.map((id, i) =>
     readStraight(boxes, id, { isFirst: i === 0, isLast: i === ids.length - 1 }),
   )
-  return { name: (fields.name ?? '').trim() || 'Run', made, material, sizeMm, depthMm, straights }
+  return { name: (fields.name ?? '').trim() || 'Run', made: system, material, sizeMm, depthMm, straights }
 }
 
 /** Joints between two straights. */
-const BETWEEN = JOINTS.filter((one) => one !== 'end')
+const BETWEEN = JOINTS.filter((candidate) => candidate !== 'end')
 
 function readStraight(
   boxes: Boxes,
@@ -162,6 +162,6 @@ export function addStraight(fields: RunFields, to: Direction): RunFields {
 export const removeStraight = (fields: RunFields, id: string): RunFields => ({
   ...Object.fromEntries(Object.entries(fields).filter(([key]) => !key.startsWith(`${id}.`))),
   order: straightIds(fields)
-    .filter((one) => one !== id)
+    .filter((straightId) => straightId !== id)
     .join(' '),
 })

@@ -39,17 +39,17 @@ export interface Corner {
 
 /** Direction of each straight: its axis, or the set's angle from the one before towards that axis. */
 export function directionsOf(straights: readonly Straight[]): Vector[] {
-  const made: Vector[] = []
+  const points: Vector[] = []
   straights.forEach(({ to, setDeg }, i) => {
-    const before = made[i - 1]
+    const before = points[i - 1]
     const axis = AXES[to]
-    made.push(
+    points.push(
       !before || setDeg >= 90 || Math.abs(dot(before, axis)) > 0.999
         ? axis
         : unit(plus(plus([0, 0, 0], before, Math.cos(radians(setDeg))), axis, Math.sin(radians(setDeg)))),
     )
   })
-  return made
+  return points
 }
 
 /**

@@ -53,7 +53,7 @@ interface TightLeg {
 function tight({ run, corners, i, least, leg }: TightLeg): RunProblem {
   const { straight } = corners[i]!
   const { detour, lengthMm } = run.straights[straight]!
-  const isSet = (one: Corner) => one.joint === 'set' && one.straight === straight
+  const isSet = (corner: Corner) => corner.joint === 'set' && corner.straight === straight
   if (!detour || !isSet(corners[i]!) || !isSet(corners[i - 1]!))
     return runProblem(straight, 'short', lengthMm + least - leg)
   const sets = corners.slice(0, i).filter(isSet).length
@@ -64,8 +64,8 @@ function tight({ run, corners, i, least, leg }: TightLeg): RunProblem {
 
 /** An earlier leg comes nearer than the tube is thick. */
 function isCrossed({ sizeMm }: ContainmentRun, corners: readonly Corner[], i: number): boolean {
-  const own = [corners[i - 1]!.at, corners[i]!.at] as const
+  const leg = [corners[i - 1]!.at, corners[i]!.at] as const
   return corners
     .slice(1, Math.max(1, i - 1))
-    .some((corner, k) => distanceBetween([corners[k]!.at, corner.at], own) < sizeMm)
+    .some((corner, k) => distanceBetween([corners[k]!.at, corner.at], leg) < sizeMm)
 }

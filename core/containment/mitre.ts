@@ -35,10 +35,10 @@ export function mitreOf(
   leg: Vector,
   next: Vector,
   angleDeg: number,
-  own: 'before' | 'after',
+  side: 'before' | 'after',
 ): Mitre {
   // Before the corner the outside is away from where it turns to; behind it, where the way before would have
   // gone on.
-  const outside = own === 'before' ? nearestAxis(plus([0, 0, 0], next, -1), leg) : nearestAxis(leg, next)
+  const outside = side === 'before' ? nearestAxis(plus([0, 0, 0], next, -1), leg) : nearestAxis(leg, next)
   return { cutDeg: angleDeg / 2, extraMm: mitreExtraMm(section, leg, next, angleDeg), longSide: outside }
 }

@@ -44,10 +44,10 @@ export function runVerdicts(
   { passPercent, toleranceMm }: RunLimits,
 ): PartVerdict[] {
   return RUN_PARTS.map((part) => {
-    const own = marks.filter((mark) => partOf(mark) === part)
-    const taken = own.filter(({ isRight }) => isRight !== null).length
-    const right = own.filter(({ isRight }) => isRight).length
-    const isBlunder = own.some(
+    const measuredMarks = marks.filter((mark) => partOf(mark) === part)
+    const taken = measuredMarks.filter(({ isRight }) => isRight !== null).length
+    const right = measuredMarks.filter(({ isRight }) => isRight).length
+    const isBlunder = measuredMarks.some(
       ({ dimension, entry, isRight }) =>
         (dimension.kind === 'way' && isRight === false) ||
         (entry.is === 'off' && Math.abs(entry.offMm) > BLUNDER_TOLERANCES * toleranceMm),
@@ -56,8 +56,9 @@ export function runVerdicts(
       part,
       right,
       taken,
-      of: own.length,
-      isMet: taken < own.length ? null : !isBlunder && 100 * right >= passPercent * own.length,
+      of: measuredMarks.length,
+      isMet:
+        taken < measuredMarks.length ? null : !isBlunder && 100 * right >= passPercent * measuredMarks.length,
     }
   })
 }

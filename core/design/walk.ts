@@ -56,14 +56,14 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
   // Inward: what each circuit takes, and what that makes its board take.
   for (const board of [...boards].reverse()) {
     const brought = circuitsOf(installation, board.id).map((circuit): Contribution => {
-      const own = worker.circuit(
+      const circuitValues = worker.circuit(
         circuit,
         taskOf(installation, rules, circuit, origin, demandBehind(circuit)),
         LOAD_STEPS,
         {},
       )
-      values.set(circuit.id, own)
-      const currentA = (circuit.use === 'sockets' ? own.in : own.ib) ?? 0
+      values.set(circuit.id, circuitValues)
+      const currentA = (circuit.use === 'sockets' ? circuitValues.in : circuitValues.ib) ?? 0
       return { circuit: circuit.id, use: circuit.use, currentA, phases: circuit.phases, line: circuit.line }
     })
     contributions.set(board.id, brought)
@@ -80,14 +80,14 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
     const task = boardTaskOf(installation, rules, board, given, contributions.get(board.id)!)
     values.set(board.id, worker.board(board, task, SWITCH_STEPS, values.get(board.id)!))
     for (const circuit of circuitsOf(installation, board.id)) {
-      const own = worker.circuit(
+      const circuitValues = worker.circuit(
         circuit,
         taskOf(installation, rules, circuit, given, demandBehind(circuit)),
         CABLE_STEPS,
         values.get(circuit.id)!,
       )
       const next = boardFedBy(installation, circuit.id)
-      if (next) here.set(next.id, beyond(next, circuit, own, given))
+      if (next) here.set(next.id, beyond(next, circuit, circuitValues, given))
     }
   }
 }
@@ -162,15 +162,15 @@ function boardTaskOf(
 }
 
 /** The supply as it arrives at the far board. A TT island keeps its own electrode and loses the supply's earth. */
-function beyond(board: Board, circuit: Circuit, own: StepValues, given: Here): Here {
+function beyond(board: Board, circuit: Circuit, circuitValues: StepValues, given: Here): Here {
   const isIsland = board.electrodeOhm !== null
   return {
     supply: {
       arrangement: isIsland ? 'TT' : given.supply.arrangement,
-      zeOhm: isIsland ? board.electrodeOhm : (own.zs ?? given.supply.zeOhm),
-      ipfA: own.ipfEnd ?? given.supply.ipfA,
+      zeOhm: isIsland ? board.electrodeOhm : (circuitValues.zs ?? given.supply.zeOhm),
+      ipfA: circuitValues.ipfEnd ?? given.supply.ipfA,
     },
-    dropAbove: own.voltDropTotal ?? given.dropAbove,
-    above: { ...circuit.device, ratingA: own.in ?? given.above.ratingA },
+    dropAbove: circuitValues.voltDropTotal ?? given.dropAbove,
+    above: { ...circuit.device, ratingA: circuitValues.in ?? given.above.ratingA },
   }
 }

@@ -88,10 +88,10 @@ export function askedNodes(sheet: Sheet): NodeKey[] {
   const { installation } = sheet
   const byScope = new Map<string, NodeKey[]>()
   function note<T>(scope: string, task: T, steps: readonly Step<T>[]): StepValues {
-    const own = steps
+    const asked = steps
       .filter((step) => isAsked(sheet, scope, step.key) && (step.appliesTo?.(task) ?? true))
       .map((step) => nodeKey(scope, step.key))
-    byScope.set(scope, [...(byScope.get(scope) ?? []), ...own])
+    byScope.set(scope, [...(byScope.get(scope) ?? []), ...asked])
     return {}
   }
   walkInstallation(installation as Installation, rulesOf(sheet), {

@@ -115,8 +115,14 @@ function isFitting(
   base: Difficulty,
   others: readonly Circuit[],
 ): boolean {
-  const own = design.circuits.find(({ scope }) => scope === circuit.id)
-  if (!own || own.stopped || isAmbiguous(own) || own.governs !== base.governs[circuit.id]) return false
+  const circuitDesign = design.circuits.find(({ scope }) => scope === circuit.id)
+  if (
+    !circuitDesign ||
+    circuitDesign.stopped ||
+    isAmbiguous(circuitDesign) ||
+    circuitDesign.governs !== base.governs[circuit.id]
+  )
+    return false
   return !others.some((other) => isSame(other, circuit))
 }
 

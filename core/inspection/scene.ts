@@ -244,9 +244,9 @@ export function scoreRound(
   }
   const on = marked.filter(({ spot }) => byDefect.has(spot))
   const found = on.filter(isRight).map(({ spot }) => spot)
-  const wronglyGraded = on.filter((one) => !isRight(one)).map(({ spot }) => spot)
+  const wronglyGraded = on.filter((foundSpot) => !isRight(foundSpot)).map(({ spot }) => spot)
   const missed = defects
-    .filter(({ spot }) => !marked.some((one) => one.spot === spot))
+    .filter(({ spot }) => !marked.some((foundSpot) => foundSpot.spot === spot))
     .map(({ spot }) => spot)
   const wrong = marked.filter(({ spot }) => !byDefect.has(spot)).map(({ spot }) => spot)
   const wrongAnswers = questions.filter(({ key, answer }) => answers[key] !== answer).map(({ key }) => key)

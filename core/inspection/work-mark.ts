@@ -19,14 +19,14 @@ export function workMarks(
   conclusion: Pick<Conclusion, 'observations' | 'open'>,
 ): WorkMark[] {
   return ITEM_GROUPS.flatMap((group): WorkMark[] => {
-    const own = items.filter((item) => item.group === group)
-    if (own.length === 0 || conclusion.open.some((item) => item.group === group)) return []
+    const inGroup = items.filter((item) => item.group === group)
+    if (inGroup.length === 0 || conclusion.open.some((item) => item.group === group)) return []
     const findings = conclusion.observations.filter(({ item }) => item.group === group).map(findingOf)
     const isRight = findings.every(({ seriousness }) => seriousness === 'note')
     return [
       {
         group,
-        looked: own.length,
+        looked: inGroup.length,
         mark: isRight ? 1 : 0,
         outOf: 1,
         verdict: isRight ? 'right' : 'wrong',

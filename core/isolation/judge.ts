@@ -80,9 +80,9 @@ export function judgeIsolation(acts: readonly Act[], site: Site, isDone: boolean
   const broken = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness !== 'note')
   const critical = rules.filter(({ state, seriousness }) => state === 'broken' && seriousness === 'critical')
   const partOf = (part: IsolationPart) => {
-    const own = rules.filter((one) => one.part === part && one.state !== 'open')
-    if (broken.some((one) => one.part === part)) return 'not-yet'
-    return own.some(({ state }) => state === 'kept') ? 'met' : 'not-shown'
+    const judgedRules = rules.filter((rule) => rule.part === part && rule.state !== 'open')
+    if (broken.some((judgedRule) => judgedRule.part === part)) return 'not-yet'
+    return judgedRules.some(({ state }) => state === 'kept') ? 'met' : 'not-shown'
   }
   return {
     rules,

@@ -45,7 +45,7 @@ export const actField = (act: Omit<Act, 'atS'>, atIso: string): readonly [key: s
 ]
 
 const oneOf = <T extends string>(all: readonly T[], value: unknown): T | undefined =>
-  all.find((one) => one === value)
+  all.find((candidate) => candidate === value)
 
 /** One field read as an act; undefined for text that is none. */
 export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string }) | undefined {

@@ -55,15 +55,15 @@ export function showTest(
   test: ScheduleTest,
   { conductorC, ...tester }: DayOfTest,
 ): string | undefined {
-  const made = prepareTest(rig, test)
-  if (!made) return undefined
-  const bench = { ...prepare(rig, made.state, made.setup), conductorC }
+  const prepared = prepareTest(rig, test)
+  if (!prepared) return undefined
+  const bench = { ...prepare(rig, prepared.state, prepared.setup), conductorC }
   const measured = kindOf(test.kind).measure({
     ...tester,
     rig,
     test,
     bench,
-    made,
+    prepared,
     get predicted() {
       return predict(rig, test)
     },

@@ -24,7 +24,7 @@ const toBay = ({ fields, checks, version, saved_at }: Row): StoredBay => ({
 })
 
 export function createBaysRepo(db: Database) {
-  const one = db.prepare<[number, string], Row>(
+  const byKey = db.prepare<[number, string], Row>(
     'SELECT key, fields, checks, version, saved_at FROM bay WHERE person_id = ? AND key = ?',
   )
   const all = db.prepare<[number], Row>(
@@ -40,7 +40,7 @@ export function createBaysRepo(db: Database) {
 
   return {
     of: (personId: number, key: string) => {
-      const row = one.get(personId, key)
+      const row = byKey.get(personId, key)
       return row && toBay(row)
     },
     all: (personId: number): ReadonlyMap<string, StoredBay> =>

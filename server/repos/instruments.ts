@@ -14,7 +14,8 @@ export function createInstrumentsRepo(db: Database) {
   )
   return {
     all: () => all.all(),
-    byName: (name: string) => all.all().find((one) => one.name.toLowerCase() === name.trim().toLowerCase()),
+    byName: (name: string) =>
+      all.all().find((instrument) => instrument.name.toLowerCase() === name.trim().toLowerCase()),
     insert: (name: string, serial: string, kind: string): number =>
       Number(insert.run(name, serial, kind).lastInsertRowid),
     retire: (id: number): boolean => retire.run(id).changes === 1,

@@ -50,7 +50,7 @@ export function createLocksRepo(db: Database) {
     permits: () => sql.permits.all(),
     permit: (id: number) => sql.permit.get(id),
     issue: (
-      made: {
+      removal: {
         holderId: number
         bay: number
         scope: string
@@ -62,8 +62,16 @@ export function createLocksRepo(db: Database) {
       at: string,
     ): number =>
       Number(
-        sql.issue.run(made.holderId, made.bay, made.scope, made.fromAt, made.untilAt, by, at, made.siteName)
-          .lastInsertRowid,
+        sql.issue.run(
+          removal.holderId,
+          removal.bay,
+          removal.scope,
+          removal.fromAt,
+          removal.untilAt,
+          by,
+          at,
+          removal.siteName,
+        ).lastInsertRowid,
       ),
     giveBack: (id: number, by: number, at: string): boolean => sql.giveBack.run(at, by, id).changes === 1,
     pinHash: (personId: number) => sql.pin.get(personId)?.pin_hash,

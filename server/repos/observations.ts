@@ -78,6 +78,17 @@ const statementsOf = (db: Database) => ({
   ),
 })
 
+/** A repeat that was agreed on, with its reason, day and bay. */
+interface NewRepeat {
+  readonly personId: number
+  readonly observationId: number
+  readonly reason: string
+  readonly plannedFor: string
+  readonly bay: number
+  readonly by: number
+  readonly at: string
+}
+
 export function createObservationsRepo(db: Database) {
   const sql = statementsOf(db)
 
@@ -98,7 +109,8 @@ export function createObservationsRepo(db: Database) {
       const evidence = JSON.stringify({ ...made.evidence, criteria: made.criteria })
       const met = made.met ? 1 : 0
       const decisionId = sql.decide.run(id, by, at, met, made.feedback, evidence).lastInsertRowid
-      for (const one of made.criteria) sql.occasion.run(decisionId, apprenticeId, one.code, one.met ? 1 : 0)
+      for (const criterion of made.criteria)
+        sql.occasion.run(decisionId, apprenticeId, criterion.code, criterion.met ? 1 : 0)
       sql.close.run(id)
     },
     decision: (id: number): ObservationDecision | undefined => {
@@ -109,16 +121,10 @@ export function createObservationsRepo(db: Database) {
     },
     occasionsOf: (personId: number) => sql.ofPerson.all(personId).map(toOccasion),
     occasionsOfCohort: (cohort: string) => sql.ofCohort.all(cohort).map(toOccasion),
-    bookRepeat: (one: {
-      personId: number
-      observationId: number
-      reason: string
-      plannedFor: string
-      bay: number
-      by: number
-      at: string
-    }) =>
-      void sql.book.run(one.personId, one.observationId, one.reason, one.plannedFor, one.bay, one.by, one.at),
+    bookRepeat: (repeat: NewRepeat) => {
+      const { personId, observationId, reason, plannedFor, bay, by, at } = repeat
+      sql.book.run(personId, observationId, reason, plannedFor, bay, by, at)
+    },
     openRepeats: () => sql.repeats.all(),
     settleRepeats: (personId: number, observationId: number) =>
       void sql.settle.run(observationId, personId, observationId),

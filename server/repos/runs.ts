@@ -79,17 +79,17 @@ const statementsOf = (db: Database) => ({
 /** Containment runs, and what was measured on them. */
 export function createRunsRepo(db: Database) {
   const sql = statementsOf(db)
-  const one = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined =>
+  const mapped = <R, T>(row: R | undefined, to: (row: R) => T): T | undefined =>
     row === undefined ? undefined : to(row)
   return {
     all: () => sql.all.all().map(toRun),
-    byId: (id: number) => one(sql.byId.get(id), toRun),
+    byId: (id: number) => mapped(sql.byId.get(id), toRun),
     insert: (madeBy: number, fields: RunFields, now: string): number =>
       Number(sql.insert.run(madeBy, JSON.stringify(fields), now).lastInsertRowid),
     save: (id: number, version: number, fields: RunFields, now: string): boolean =>
       sql.save.run(JSON.stringify(fields), now, id, version).changes === 1,
     measurementsOf: (runId: number) => sql.ofRun.all(runId).map(toMeasurement),
-    measurement: (id: number) => one(sql.measurement.get(id), toMeasurement),
+    measurement: (id: number) => mapped(sql.measurement.get(id), toMeasurement),
     measure: (runId: number, personId: number, assessorId: number, runFields: RunFields): number =>
       Number(
         sql.insertMeasurement.run(runId, personId, assessorId, JSON.stringify(runFields)).lastInsertRowid,
@@ -108,7 +108,7 @@ export function createRunsRepo(db: Database) {
       return true
     },
     decision: (id: number): RunDecision | undefined =>
-      one(sql.decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
+      mapped(sql.decision.get(id), (row) => ({ ...row, parts: JSON.parse(row.parts) })),
     occasionsOf: (personId: number) => sql.ofOne.all(personId).map(toOccasion),
     occasionsOfCohort: (cohort: string) => sql.ofCohort.all(cohort).map(toOccasion),
   }

@@ -157,11 +157,11 @@ export function checkBay({ repos }: Context, actor: Person, key: string): BayChe
     problems,
     asked,
     made: problems.length > 0 ? 0 : Math.max(0, asked - missing - moved),
-    differences: found.map((one) => ({
-      seriousness: one.seriousness,
-      ...differenceWords(one, parts),
-      wire: one.wire,
-      at: one.at,
+    differences: found.map((difference) => ({
+      seriousness: difference.seriousness,
+      ...differenceWords(difference, parts),
+      wire: difference.wire,
+      at: difference.at,
     })),
   }
 }

@@ -70,9 +70,9 @@ export function saveExercise(
   return repos.exercises.byId(id)!
 }
 
-function refuseTakenCode({ repos }: Pick<Context, 'repos'>, code: string, own?: number): void {
+function refuseTakenCode({ repos }: Pick<Context, 'repos'>, code: string, exceptId?: number): void {
   const other = repos.exercises.byCode(code)
-  if (other && other.id !== own)
+  if (other && other.id !== exceptId)
     throw new Problem('exerciseCodeTaken', { fields: [{ field: 'code', message: 'is taken.' }] })
 }
 
@@ -131,10 +131,13 @@ function giveVariants({ repos }: Context, id: number, exercise: Exercise, cohort
   const given = repos.attempts.byExercise(id)
   const missing = people.filter((person) => !given.some((attempt) => attempt.personId === person.id))
   if (missing.length === 0) throw new Problem('cohortDone')
-  const made = makeVariants(exercise, given.length + missing.length)
-  if (!made.ok) throw new Problem('variantsTooFew', { extra: { found: made.found, wanted: made.wanted } })
+  const variantsResult = makeVariants(exercise, given.length + missing.length)
+  if (!variantsResult.ok)
+    throw new Problem('variantsTooFew', {
+      extra: { found: variantsResult.found, wanted: variantsResult.wanted },
+    })
   missing.forEach((person, i) => {
-    const { index, installation } = made.variants[given.length + i]!
+    const { index, installation } = variantsResult.variants[given.length + i]!
     repos.attempts.insert(id, person.id, index, index, installation)
   })
   return missing.length

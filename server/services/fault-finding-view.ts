@@ -16,12 +16,12 @@ import { Problem } from './problem'
 import { FAULT_FINDING_RULES, testAt } from './fault-finding-bays'
 
 export function bayAsBuilt({ rig, faults }: FaultFinding): Rig {
-  const made = applyFaults(rig, faults)
-  if (!made.ok)
+  const faulted = applyFaults(rig, faults)
+  if (!faulted.ok)
     throw new Problem('runOver', {
       sentence: 'This bay was made with an older catalogue and cannot be told again. Start another one.',
     })
-  return made.rig
+  return faulted.rig
 }
 
 export function faultFindingView(search: FaultFinding, actor: Person): FaultFindingView {
@@ -57,8 +57,8 @@ export function faultFindingView(search: FaultFinding, actor: Person): FaultFind
 const secretOf = ({ faults }: FaultFinding, choices: readonly FaultChoice[]): string =>
   faults
     .map(({ code, place }) => {
-      const own = choices.find((one) => one.code === code)
-      const where = own?.places.find(({ key }) => key === place)?.words ?? place
+      const faultChoice = choices.find((faultChoice) => faultChoice.code === code)
+      const where = faultChoice?.places.find(({ key }) => key === place)?.words ?? place
       return `${FAULT_TEXT[code]?.name ?? code}, ${where}`
     })
     .join('; ')
@@ -107,8 +107,8 @@ function stepWords(rig: Rig, choices: readonly FaultChoice[], step: FaultFinding
       return `${test ? testWords(rig, test) : step.test}: ${step.read}`
     }
     case 'conclude': {
-      const one = choices.find(({ code }) => code === step.code)
-      return `Concluded: ${one?.name ?? step.code}, ${one?.places.find(({ key }) => key === step.place)?.words ?? step.place}`
+      const faultChoice = choices.find(({ code }) => code === step.code)
+      return `Concluded: ${faultChoice?.name ?? step.code}, ${faultChoice?.places.find(({ key }) => key === step.place)?.words ?? step.place}`
     }
   }
 }

@@ -58,9 +58,14 @@ function deadSheet(context: Context, attempt: Attempt) {
 }
 
 function inspectionWords(context: Context, attempt: Attempt): BoardRequestView['inspection'] {
-  const said = inspectionOf(context, attempt)
-  return said
-    ? { looked: said.looked, of: said.of, open: said.observations.length, isSafeToTest: said.isSafeToTest }
+  const conclusion = inspectionOf(context, attempt)
+  return conclusion
+    ? {
+        looked: conclusion.looked,
+        of: conclusion.of,
+        open: conclusion.observations.length,
+        isSafeToTest: conclusion.isSafeToTest,
+      }
     : null
 }
 

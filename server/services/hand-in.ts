@@ -20,9 +20,9 @@ export function handInDesign(context: Context, actor: Person, id: number, versio
   const attempt = context.repos.attempts.byId(id)
   const isWired = attempt !== undefined && assignmentFor(context, attempt).tests !== null
   const what = isWired ? 'handInDesign' : 'handInAlone'
-  const check = (own: Attempt) => {
-    const missing = askedNodes(assignmentFor(context, own)).filter(
-      (node) => !readAnswer(stepOf(node), own.answers[node] ?? '').ok,
+  const check = (current: Attempt) => {
+    const missing = askedNodes(assignmentFor(context, current)).filter(
+      (node) => !readAnswer(stepOf(node), current.answers[node] ?? '').ok,
     )
     if (missing.length > 0) throw new Problem('answersMissing', { extra: { missing } })
   }

@@ -195,7 +195,7 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
             marked: [...round.found.spots],
             defects: scene.defects.map(({ spot, kind, look, grade }) => ({
               spot,
-              name: scene.spots.find((one) => one.id === spot)!.name,
+              name: scene.spots.find((candidate) => candidate.id === spot)!.name,
               words: DEFECT_TEXT[`${kind} ${look}`]!,
               grade,
             })),
@@ -218,7 +218,7 @@ export function endRound(
   const scene = sceneOf(round.scene, round.seed)
   const known = new Set(scene.spots.map((spot) => spot.id))
   const once = [
-    ...new Map(spots.filter(({ spot }) => known.has(spot)).map((one) => [one.spot, one])).values(),
+    ...new Map(spots.filter(({ spot }) => known.has(spot)).map((spot) => [spot.spot, spot])).values(),
   ]
   if (
     !context.repos.inspections.endRound(

@@ -44,7 +44,7 @@ export function calibrate(
   allow(actor, 'instruments.keep')
   refuseDates(doneOn, dueOn)
   return repos.transaction(() => {
-    const { name } = found(repos.instruments.all().find((one) => one.id === id))
+    const { name } = found(repos.instruments.all().find((instrument) => instrument.id === id))
     repos.instruments.calibrate(id, doneOn, dueOn, actor.id, now)
     repos.audit.add(now, actor.id, 'instrumentCalibrated', name)
     return repos.instruments.all()
@@ -59,7 +59,7 @@ export function retireInstrument(
 ): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
   return repos.transaction(() => {
-    const { name } = found(repos.instruments.all().find((one) => one.id === id))
+    const { name } = found(repos.instruments.all().find((instrument) => instrument.id === id))
     repos.instruments.retire(id)
     repos.audit.add(now, actor.id, 'instrumentRetired', name)
     return repos.instruments.all()

@@ -182,7 +182,7 @@ function debriefOf(state: TrainerState, run: StoredRun): Debrief {
     verdict,
     secret: scriptOf(run.scenario)!.secret,
     sequence: state.acts.map((act, i) => {
-      const touch = state.touches.find((one) => one.act === i)?.touched
+      const touch = state.touches.find((candidate) => candidate.act === i)?.touched
       return {
         words:
           act.shows === undefined

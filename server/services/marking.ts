@@ -118,7 +118,10 @@ function draftOf(context: Pick<Context, 'repos'>, attempt: Attempt, { readings }
   const keys = new Set(readings.map(({ reading }) => `reading.${reading}`))
   const { tests } = assignmentFor(context, attempt)
   const present = (item: ItemKey) => (keys.has(item) ? item : presentItem(item, attempt.installation, tests))
-  return { ...draft, overrides: draft.overrides.map((one) => ({ ...one, item: present(one.item) })) }
+  return {
+    ...draft,
+    overrides: draft.overrides.map((override) => ({ ...override, item: present(override.item) })),
+  }
 }
 
 export function saveMarking(context: Context, actor: Person, id: number, body: MarkingBody): MarkingView {

@@ -25,17 +25,17 @@ import { checkSignature } from './signatures'
 
 export function listObservations({ repos }: Context, actor: Person): ObservationItem[] {
   allow(actor, 'isolation.observe')
-  return repos.observations.recent().map((one) => {
-    const head = headOf(one.fields)
+  return repos.observations.recent().map((observation) => {
+    const head = headOf(observation.fields)
     return {
-      id: one.id,
-      apprentice: one.apprentice,
-      assessor: one.assessor,
+      id: observation.id,
+      apprentice: observation.apprentice,
+      assessor: observation.assessor,
       bay: head.bay,
       circuit: head.circuit,
-      state: one.state,
-      met: repos.observations.decision(one.id)?.met ?? null,
-      startedAt: one.startedAt,
+      state: observation.state,
+      met: repos.observations.decision(observation.id)?.met ?? null,
+      startedAt: observation.startedAt,
     }
   })
 }

@@ -81,12 +81,12 @@ export function showRun(context: Context, actor: Person, id: number): RunView {
     measurements: context.repos.runs
       .measurementsOf(id)
       .filter(({ personId, closedAt }) => mayMeasure || (personId === actor.id && closedAt !== null))
-      .map((one) => ({
-        id: one.id,
-        person: one.person,
-        assessor: one.assessor,
-        isClosed: one.closedAt !== null,
-        savedAt: one.savedAt,
+      .map((measurement) => ({
+        id: measurement.id,
+        person: measurement.person,
+        assessor: measurement.assessor,
+        isClosed: measurement.closedAt !== null,
+        savedAt: measurement.savedAt,
       })),
   }
 }

@@ -64,17 +64,19 @@ describe('the bay of a task', () => {
 
 describe('predictions', () => {
   test('are kept with what was computed afterwards; only the measurement is added, and only by their author', async () => {
-    const made = predict(centre.context, centre.apprentice, {
+    const prediction = predict(centre.context, centre.apprentice, {
       experiment: 'lost-neutral',
       settings: { L1: 500, L2: 1e9 },
       predicted: ' The small lamp dies ',
     })
-    expect(made.predicted).toBe('The small lamp dies')
-    expect(made.settings).toMatchObject({ L1: 500, L2: 1000 })
-    expect(made.computed.figures.length).toBe(3)
-    expect(await refusal(() => addMeasured(centre.context, centre.other, made.id, 'mine'))).toBe('notFound')
-    addMeasured(centre.context, centre.apprentice, made.id, '362 V')
-    expect(listPredictions(centre.context, centre.apprentice)).toEqual([{ ...made, measured: '362 V' }])
+    expect(prediction.predicted).toBe('The small lamp dies')
+    expect(prediction.settings).toMatchObject({ L1: 500, L2: 1000 })
+    expect(prediction.computed.figures.length).toBe(3)
+    expect(await refusal(() => addMeasured(centre.context, centre.other, prediction.id, 'mine'))).toBe(
+      'notFound',
+    )
+    addMeasured(centre.context, centre.apprentice, prediction.id, '362 V')
+    expect(listPredictions(centre.context, centre.apprentice)).toEqual([{ ...prediction, measured: '362 V' }])
     expect(listPredictions(centre.context, centre.other)).toEqual([])
     expect(() => centre.db.exec(`UPDATE prediction SET predicted = 'I knew it'`)).toThrow(/append-only/)
     expect(() => centre.db.exec('DELETE FROM prediction')).toThrow(/append-only/)

@@ -25,7 +25,7 @@ describe('a group', () => {
     bringTo(asOther(), second, 'handedIn', { typed: { 'c1.residual': 'none' } })
     const { sheets, steps } = groupMarks(centre.context, centre.assessor, exerciseId)
     expect(sheets).toBe(2)
-    const of = (step: string) => steps.find((one) => one.step === step)!
+    const of = (step: string) => steps.find((groupStep) => groupStep.step === step)!
     expect(of('ib').verdicts).toEqual({ right: 1, carried: 0, wrong: 1, missing: 0 })
     expect(of('itMin').verdicts.carried).toBe(1)
     expect(of('residual').verdicts.wrong).toBe(1)
@@ -39,7 +39,7 @@ describe('a group', () => {
     expect(of('ib').slips).toMatchObject([{ count: 1 }])
     expect(of('in').ratios).toEqual([])
     for (const { verdicts } of steps)
-      expect(Object.values(verdicts).reduce((sum, one) => sum + one, 0)).toBe(2)
+      expect(Object.values(verdicts).reduce((sum, entry) => sum + entry, 0)).toBe(2)
   })
   it('nothing handed in is nothing to show; what is still worked on does not count', () => {
     const { exerciseId } = aSetExercise(centre)
@@ -84,7 +84,7 @@ describe('the floor and the stores', () => {
     bringTo({ ...later(10), apprentice: centre.other }, second, 'permission')
     bringTo(centre, attemptId, 'live')
     const patch = (minutes: number, id: number) =>
-      showFloor(later(minutes).context, centre.assessor).patches.find((one) => one.id === id)!
+      showFloor(later(minutes).context, centre.assessor).patches.find((floorPatch) => floorPatch.id === id)!
     expect(patch(15, second)).toMatchObject({ stage: 'permission', lastAct: { at: later(10).context.now } })
     expect(patch(15, second).request!.gate).toMatchObject({ open: true })
     expect(patch(15, attemptId)).toMatchObject({ stage: 'live' })
@@ -106,7 +106,7 @@ describe('the floor and the stores', () => {
       0,
     )
     expect(session).toBeCloseTo(
-      perBay.reduce((sum, one) => sum + one, 0),
+      perBay.reduce((sum, entry) => sum + entry, 0),
       6,
     )
   })

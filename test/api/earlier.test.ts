@@ -96,8 +96,8 @@ describe('decisions', () => {
   it('everything that is looked at opens: pile, floor, records', () => {
     expect(markingPile(context, by('I-201')).length).toBeGreaterThan(8)
     expect(showFloor(context, by('I-201')).patches.length).toBe(repos.attempts.all().length)
-    for (const { cohort } of listCohorts(context, by('I-201')).map((one) =>
-      typeof one === 'string' ? { cohort: one } : one,
+    for (const { cohort } of listCohorts(context, by('I-201')).map((entry) =>
+      typeof entry === 'string' ? { cohort: entry } : entry,
     ) as { cohort: string }[])
       expect(() => groupRecord(context, by('I-201'), cohort)).not.toThrow()
   })

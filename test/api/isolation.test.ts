@@ -85,8 +85,8 @@ function tapped(...acts: (ActKind | (Partial<Act> & { kind: ActKind }))[]): Reco
     'head.level': 'first',
     'head.serial': 'VI-07',
     ...Object.fromEntries(
-      acts.map((one, i) => {
-        const act = typeof one === 'string' ? { kind: one } : one
+      acts.map((entry, i) => {
+        const act = typeof entry === 'string' ? { kind: entry } : entry
         return actField(
           { ...usual[act.kind], ...act },
           `2026-11-12T14:${String(Math.floor(i / 6)).padStart(2, '0')}:${String((i % 6) * 10).padStart(2, '0')}.000Z`,

@@ -313,7 +313,9 @@ describe('records', () => {
         'nextInspection',
       ]),
     )
-    for (const key of Object.keys(fields).filter((one) => one !== 'circuit' && !one.startsWith('why.'))) {
+    for (const key of Object.keys(fields).filter(
+      (candidate) => candidate !== 'circuit' && !candidate.startsWith('why.'),
+    )) {
       const { [key as 'client']: _left, ...rest } = fields
       expect(missing(rest), key).toHaveLength(1)
       expect(missing({ ...fields, [key]: 'LIM', [`why.${key}`]: ' ' }), key).toEqual([

@@ -35,7 +35,7 @@ const total = kinds.reduce((sum, { prior }) => sum + prior, 0)
 function plant(): Planted {
   let left = unit() * total
   const kind = kinds.find(({ prior }) => (left -= prior) < 0) ?? kinds[0]!
-  const places = all.filter((one) => one.kind === kind)
+  const places = all.filter((candidate) => candidate.kind === kind)
   return places[randomInt.source(source)(places.length)()]!
 }
 
@@ -54,11 +54,11 @@ let [odd, first, firstTwo] = [0, 0, 0]
 for (let i = 0; i < BAYS; i += 1) {
   const planted = plant()
   const isSized = ['resistance', 'leak'].includes(planted.kind.group)
-  const made = planted.kind.apply(bay, planted.place, isSized ? 10 ** logSize() : 1)
-  const diagnosis = diagnose(bay, measure(made, bay, i + 1), { pairs: false })
+  const faulted = planted.kind.apply(bay, planted.place, isSized ? 10 ** logSize() : 1)
+  const diagnosis = diagnose(bay, measure(faulted, bay, i + 1), { pairs: false })
   if (diagnosis.odd.length === 0) continue
   odd += 1
-  const truth = diagnosis.candidates.map((one) => isTrue(planted, one))
+  const truth = diagnosis.candidates.map((candidate) => isTrue(planted, candidate))
   if (truth[0]) first += 1
   if (truth[0] || truth[1]) firstTwo += 1
   diagnosis.candidates.forEach(({ share }, k) => {
@@ -69,7 +69,7 @@ for (let i = 0; i < BAYS; i += 1) {
 }
 const alarms = Array.from({ length: HEALTHY }, (_, i) =>
   diagnose(bay, measure(bay, bay, BAYS + i + 1), { pairs: false }),
-).filter((one) => one.odd.length > 0).length
+).filter((diagnosis) => diagnosis.odd.length > 0).length
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 const rows = bins.flatMap(({ shown, right }, i) =>

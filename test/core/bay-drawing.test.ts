@@ -88,7 +88,7 @@ describe.each(all)('the drawing of a bay: %s', (_, rig) => {
     }
   })
   it('stays where it is while somebody wires', () => {
-    const place = (one: Rig) => [...layoutBay(one).terminals]
+    const place = (entry: Rig) => [...layoutBay(entry).terminals]
     expect(place({ ...rig, wires: [] })).toEqual(place(rig))
     const [first] = possibleFaults(rig).filter(({ kind }) => kind.code === 'lineOpen')
     expect(place(first!.kind.apply(rig, first!.place))).toEqual(place(rig))
@@ -98,7 +98,9 @@ describe.each(all)('the drawing of a bay: %s', (_, rig) => {
     const node = (ref: string) => nodeOf(indexParts(rig), ref)
     for (const part of rig.parts.filter(({ kind }) => kind === 'socket' || kind === 'lampholder')) {
       const poles = tracePoint(rig, workingState(rig), part)
-      const isBattery = rig.parts.some((one) => one.kind === 'supply' && one.arrangement === 'battery')
+      const isBattery = rig.parts.some(
+        (candidate) => candidate.kind === 'supply' && candidate.arrangement === 'battery',
+      )
       if (!isBattery) expect(poles.map(({ pole }) => pole).sort(), part.id).toEqual(['E', 'L', 'N'])
       for (const { steps, to } of poles) {
         expect(steps?.at(-1)?.to, `${part.id} ${to}`).toBe(to)

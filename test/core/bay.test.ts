@@ -17,9 +17,11 @@ import { aBoard, aCircuit, anInstallation } from '../support/task'
 import { anElectronicLoad, withLoad } from '../support/bay-parts'
 
 const tripped = (happenings: readonly Happening[]) =>
-  happenings.flatMap((one) => (one.kind === 'tripped' ? [`${one.part} ${one.cause}`] : []))
+  happenings.flatMap((happening) =>
+    happening.kind === 'tripped' ? [`${happening.part} ${happening.cause}`] : [],
+  )
 const dark = (happenings: readonly Happening[]) =>
-  happenings.flatMap((one) => (one.kind === 'dark' ? [one.part] : []))
+  happenings.flatMap((happening) => (happening.kind === 'dark' ? [happening.part] : []))
 
 /** All on but the lights; then these actions a second apart. */
 function run(
@@ -39,11 +41,11 @@ describe('a sound bay', () => {
   it('carries its load and trips nothing', () => {
     const { happenings } = run(rig, lightOn, plugIn('c1p3'))
     expect(tripped(happenings)).toEqual([])
-    expect(happenings.filter(({ kind }) => kind === 'lit').map((one) => 'part' in one && one.part)).toEqual([
-      'c2p1',
-      'c2p2',
-      'c1p3',
-    ])
+    expect(
+      happenings
+        .filter(({ kind }) => kind === 'lit')
+        .map((happening) => 'part' in happening && happening.part),
+    ).toEqual(['c2p1', 'c2p2', 'c1p3'])
   })
   it('shows each RCD no more than its leakage', () => {
     const solved = solveBay(rig, { ...workingState(rig), inUse: { c2p1: true, c1p2: true } })
@@ -89,7 +91,7 @@ describe('a sound bay', () => {
       [{ atS: 0, ...plugIn('c1p1') }],
       { untilS: 3600 },
     )
-    const trip = happenings.find((one) => one.kind === 'tripped')
+    const trip = happenings.find((happening) => happening.kind === 'tripped')
     expect(trip).toMatchObject({ part: 'b1w1', cause: 'overload' })
     expect(trip!.atS).toBeGreaterThan(60)
   })
@@ -206,8 +208,8 @@ describe('what surprises people', () => {
     )
     const lost = withFault(rig, 'supplyNeutralLost', wireBetween(rig, 'supply.N', 'meter.N in'))
     const { happenings } = simulate(lost, workingState(lost), [])
-    const over = happenings.filter((one) => one.kind === 'overvoltage')
-    expect(over.map((one) => 'part' in one && one.part)).toEqual(['c3p1'])
+    const over = happenings.filter((happening) => happening.kind === 'overvoltage')
+    expect(over.map((entry) => 'part' in entry && entry.part)).toEqual(['c3p1'])
     expect((over[0] as { volt: number }).volt).toBeGreaterThan(300)
     expect((over[0] as { volt: number }).volt).toBeLessThan(400)
   })
@@ -274,12 +276,12 @@ describe('every fault of the catalogue', () => {
     const all = possibleFaults(sound)
     expect(new Set(all.map(({ kind, place }) => `${kind.code} ${place.key}`)).size).toBe(all.length)
     for (const { kind, place } of all) {
-      const made = kind.apply(sound, place)
+      const faulted = kind.apply(sound, place)
       expect(
-        rigProblems(made).map(({ code }) => code),
+        rigProblems(faulted).map(({ code }) => code),
         `${kind.code} ${place.key}`,
       ).toEqual([])
-      expect(made, `${kind.code} ${place.key}`).not.toBe(sound)
+      expect(faulted, `${kind.code} ${place.key}`).not.toBe(sound)
     }
   })
 
@@ -287,14 +289,16 @@ describe('every fault of the catalogue', () => {
     ['one board', rig],
     ['a board behind a board', fed],
   ])('leaves room for a second one wherever that says it can be: %s', (_, sound) => {
-    const first = new Map(possibleFaults(sound).map((one) => [one.kind.code, one]))
+    const first = new Map(
+      possibleFaults(sound).map((possibleFault) => [possibleFault.kind.code, possibleFault]),
+    )
     for (const one of first.values()) {
-      const made = one.kind.apply(sound, one.place)
-      for (const { kind, place } of possibleFaults(made))
+      const faulted = one.kind.apply(sound, one.place)
+      for (const { kind, place } of possibleFaults(faulted))
         expect(
-          kind.apply(made, place),
+          kind.apply(faulted, place),
           `${kind.code} ${place.key} after ${one.kind.code} ${one.place.key}`,
-        ).not.toBe(made)
+        ).not.toBe(faulted)
     }
   })
 
@@ -309,9 +313,9 @@ describe('every fault of the catalogue', () => {
         fc.array(fc.constantFrom(...Object.keys(working.closed), 'c2p0', 'c1p1', 'c1p4'), { maxLength: 6 }),
         fc.boolean(),
         (a, b, turned, isOn) => {
-          const one = all[a]!.kind.apply(rig, all[a]!.place)
-          const two = all[b]!.kind.places(one).find(({ key }) => key === all[b]!.place.key)
-          const made = two ? all[b]!.kind.apply(one, two) : one
+          const faulted = all[a]!.kind.apply(rig, all[a]!.place)
+          const two = all[b]!.kind.places(faulted).find(({ key }) => key === all[b]!.place.key)
+          const made = two ? all[b]!.kind.apply(faulted, two) : faulted
           const turn = (marks: BayState['closed']) =>
             Object.fromEntries(
               Object.keys({ ...marks, ...Object.fromEntries(turned.map((id) => [id, true])) }).map((id) => [
@@ -347,8 +351,8 @@ describe('the two ends of a ring', () => {
       rig,
     )
     expect(exchanged).not.toEqual(rig)
-    const volt = (one: Rig) => {
-      const solved = solveBay(one, { ...workingState(one), inUse: { c1p2: true } })
+    const volt = (entry: Rig) => {
+      const solved = solveBay(entry, { ...workingState(entry), inUse: { c1p2: true } })
       return solved.ok ? magnitude(solved.volt('c1p2.L')) : NaN
     }
     expect(volt(exchanged)).toBeCloseTo(volt(rig), 9)

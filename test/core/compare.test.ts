@@ -119,8 +119,8 @@ describe('each difference is named', () => {
       if (!['open', 'swapped', 'place'].includes(kind.group) || kind.code === 'earthOutOfOrder') continue
       const differences = compareRigs(rig, kind.apply(rig, place))
       expect(differences.length, `${kind.code} ${place.key}`).toBeGreaterThan(0)
-      for (const one of differences) {
-        const { says, means } = differenceWords(one, parts)
+      for (const difference of differences) {
+        const { says, means } = differenceWords(difference, parts)
         expect(says).not.toMatch(/undefined|null|NaN/)
         expect(means).toMatch(/\.$/)
       }

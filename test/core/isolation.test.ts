@@ -21,8 +21,8 @@ type Told = ActKind | (Partial<Act> & { kind: ActKind })
 /** A sequence as one would tell it; what is left out goes right. */
 function told(...acts: readonly Told[]): Act[] {
   let indicator: Act['indicator'] = undefined
-  return acts.map((one, i): Act => {
-    const act = typeof one === 'string' ? { kind: one } : one
+  return acts.map((entry, i): Act => {
+    const act = typeof entry === 'string' ? { kind: entry } : entry
     if (act.kind === 'take') indicator = act.indicator ?? 'two-pole'
     const tests: Partial<Record<ActKind, Partial<Act>>> = {
       take: { indicator },
@@ -58,7 +58,7 @@ const broken = (acts: readonly Act[], at = site(), isDone = true) =>
     .map(({ code }) => code)
 const critical = (acts: readonly Act[], at = site()) =>
   judgeIsolation(acts, at, true).critical.map(({ code }) => code)
-const without = (kind: ActKind) => RIGHT.filter((one) => one !== kind)
+const without = (kind: ActKind) => RIGHT.filter((candidate) => candidate !== kind)
 
 describe('a right isolation', () => {
   it('keeps everything, in this order and in other safe ones', () => {
@@ -339,8 +339,8 @@ describe('schools', () => {
       RULES.some(({ code }) => ruleSource(code)!.includes(`“${name} …”`)),
     )
     // A self-test counts as a proof or not under the same rule as every other proof.
-    expect(ISOLATION_CHOICES.filter((one) => !named.includes(one)).map(({ key }) => key)).toEqual([
-      'selfTest',
-    ])
+    expect(ISOLATION_CHOICES.filter((candidate) => !named.includes(candidate)).map(({ key }) => key)).toEqual(
+      ['selfTest'],
+    )
   })
 })

@@ -33,12 +33,12 @@ const changed = (id: string, change: Partial<Wire>): Rig => ({
 const first = wireBetween(rig, 'b1w1.L out', 'c1p1.L')
 
 /** A reading as somebody writes it into a file. */
-function writtenDown(key: string, one: Outcome): string {
+function writtenDown(key: string, outcome: Outcome): string {
   if (key.includes('polarity')) return '✓'
-  if (!('value' in one)) return ''
-  const unit = /[.]ir/.test(key) ? `${one.value / 1e6} MΩ` : one.value.toFixed(2)
-  const figure = key.includes('rcd') ? `${one.value * 1e3} ms` : unit
-  return `${one.is === 'over' ? '>' : ''}${figure}`
+  if (!('value' in outcome)) return ''
+  const unit = /[.]ir/.test(key) ? `${outcome.value / 1e6} MΩ` : outcome.value.toFixed(2)
+  const figure = key.includes('rcd') ? `${outcome.value * 1e3} ms` : unit
+  return `${outcome.is === 'over' ? '>' : ''}${figure}`
 }
 
 describe('what cannot be is explained by name', () => {
@@ -180,9 +180,9 @@ describe('commands', () => {
     })
   })
   it('check and diagnose: a sheet of readings against the bay, its cause, and bad boxes by name', () => {
-    const told = predictAll(withFault(rig, 'damp', 'c2p1'), testsOf(rig))
+    const outcomes = predictAll(withFault(rig, 'damp', 'c2p1'), testsOf(rig))
     const sheet = (readings: object) => fileOf({ format: 'nakshi.readings', version: 1, readings })
-    const typed = Object.fromEntries([...told].map(([key, one]) => [key, writtenDown(key, one)]))
+    const typed = Object.fromEntries([...outcomes].map(([key, one]) => [key, writtenDown(key, one)]))
     expect(nakshi(['check', file, sheet(typed), '--explain'])).toMatchObject({
       code: 3,
       text: expect.stringMatching(/odd +insulation resistance L–E of Lighting +0\.\d+ MΩ/),

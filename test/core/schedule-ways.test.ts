@@ -139,8 +139,8 @@ describe('questions about a group', () => {
   }
   const honest = (told: number, i: number) =>
     (told * (1 + [0.03, -0.02, 0.04, -0.035, 0.015][i % 5]!) + 0.004 * ((i % 3) - 1)).toFixed(2)
-  const codes = (own: GroupSheet, others: readonly GroupSheet[]) =>
-    groupQuestions(own, others).map(({ code, params }) =>
+  const codes = (groupSheet: GroupSheet, others: readonly GroupSheet[]) =>
+    groupQuestions(groupSheet, others).map(({ code, params }) =>
       `${code} ${'bay' in params ? params.bay : ''}`.trim(),
     )
   it('two honest sheets raise none', () =>

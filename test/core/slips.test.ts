@@ -63,7 +63,7 @@ const FEED = aTask({
 function markWith(task: Task, node: NodeKey, text: string, assignment: Assignment = asksEverything(task)) {
   const values = followFrom(assignment.installation, rulesOf(assignment), {})
   const answers = Object.fromEntries(
-    askedNodes(assignment).map((one) => [one, stepWords(stepOf(one), values[one]!)]),
+    askedNodes(assignment).map((askedNode) => [askedNode, stepWords(stepOf(askedNode), values[askedNode]!)]),
   )
   return markDesign(assignment, { ...answers, [node]: text }).find((mark) => mark.node === node)!
 }
@@ -194,7 +194,10 @@ describe('how an exercise is judged', () => {
     }
     const mark = (answers: Record<string, string>) =>
       Object.fromEntries(
-        markDesign(board, { 'c1.in': '32', 'c2.in': '32', ...answers }).map((one) => [one.node, one]),
+        markDesign(board, { 'c1.in': '32', 'c2.in': '32', ...answers }).map((stepMark) => [
+          stepMark.node,
+          stepMark,
+        ]),
       )
     expect(mark({ 'b1.demand': '64 A' })['b1.demand']!.findings[0]!.code).toBe('slip.withoutDiversity') // 32 + 32; 32 + 0.5 × 32 = 48
     expect(mark({ 'b1.demand': '48 A' })['b1.demand']!.verdict).toBe('right')

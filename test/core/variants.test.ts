@@ -6,9 +6,9 @@ import { aTask, anExercise, around } from '../support/task'
 import { tasks } from '../support/arbitrary'
 
 const many = (exercise = anExercise(), count = 20) => {
-  const made = makeVariants(exercise, count)
-  if (!made.ok) throw new Error(made.reason)
-  return made.variants
+  const variantsResult = makeVariants(exercise, count)
+  if (!variantsResult.ok) throw new Error(variantsResult.reason)
+  return variantsResult.variants
 }
 
 test('the same seed gives the same variants, another seed others', () => {
@@ -27,12 +27,12 @@ test('every variant is solvable, of like difficulty, inside the spread, and its 
         installation: around(task),
         variants: { seed, lengthSpread: 0.2, loadSpread: 0.15 },
       })
-      const made = makeVariants(exercise, 8)
-      fc.pre(made.ok)
-      if (!made.ok) return
+      const variantsResult = makeVariants(exercise, 8)
+      fc.pre(variantsResult.ok)
+      if (!variantsResult.ok) return
       const base = difficultyOf(designOf(assignmentOf(exercise)))
       const seen = new Set<string>()
-      for (const variant of made.variants) {
+      for (const variant of variantsResult.variants) {
         const { lengthM, load } = variant.installation.circuits[0]!
         expect(designOf(assignmentOf(exercise, variant.installation)).ok).toBe(true)
         expect(variant.difficulty.governs).toEqual(base.governs)

@@ -17,7 +17,7 @@ import { aBay } from '../support/bay'
 
 const criteria = criteriaOf(framework as Framework)
 const met = (judged: readonly { readonly code: string; readonly met: boolean }[]) =>
-  Object.fromEntries(judged.map((one) => [one.code, one.met]))
+  Object.fromEntries(judged.map((entry) => [entry.code, entry.met]))
 
 describe('an inspection', () => {
   const items = inspectionItems(aBay())

@@ -124,16 +124,16 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
         await bay.request.get(`${centre}/api/${new URL(bay.url()).pathname.slice(1)}`)
       ).json()
       const residual = new Map<string, number | null>(
-        exercise.installation.circuits.map((one: { id: string; residualA: number | null }) => [
-          one.id,
-          one.residualA,
+        exercise.installation.circuits.map((circuit: { id: string; residualA: number | null }) => [
+          circuit.id,
+          circuit.residualA,
         ]),
       )
       const assignment: Assignment = assignmentOf(exercise, {
         ...given.sheet.installation,
-        circuits: given.sheet.installation.circuits.map((one: { id: string }) => ({
-          ...one,
-          residualA: residual.get(one.id),
+        circuits: given.sheet.installation.circuits.map((circuit: { id: string }) => ({
+          ...circuit,
+          residualA: residual.get(circuit.id),
         })),
       })
       expect(askedNodes(assignment).length).toBeGreaterThan(60)

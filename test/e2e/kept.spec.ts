@@ -49,21 +49,21 @@ test('two devices on one worksheet: different boxes are put together, the same b
   browser,
   centre,
 }) => {
-  const { page: one, context } = await signIn(browser, centre, 'T-402')
-  await one.getByTestId('task-T-02').click()
-  await one.locator('[name="c1.zs"]').waitFor()
+  const { page, context } = await signIn(browser, centre, 'T-402')
+  await page.getByTestId('task-T-02').click()
+  await page.locator('[name="c1.zs"]').waitFor()
   const two = await context.newPage()
-  await two.goto(one.url())
+  await two.goto(page.url())
   await two.locator('[name="c1.zs"]').waitFor()
-  await one.locator('[name="c1.zs"]').fill('0.7')
-  await saved(one)
+  await page.locator('[name="c1.zs"]').fill('0.7')
+  await saved(page)
   await two.locator('[name="c1.zsMax"]').fill('2.73')
   await saved(two)
   await expect(two.locator('[name="c1.zs"]')).toHaveValue('0.7')
-  await one.locator('[name="c1.zsMax"]').fill('1.37')
-  const dialog = one.getByRole('dialog', { name: 'Another device changed the same box' })
+  await page.locator('[name="c1.zsMax"]').fill('1.37')
+  const dialog = page.getByRole('dialog', { name: 'Another device changed the same box' })
   await dialog.getByRole('button', { name: 'Keep mine: 1.37' }).click()
-  await saved(one)
+  await saved(page)
 })
 
 test('two instructors on one exercise: both changes end up in it', async ({ browser, centre }) => {

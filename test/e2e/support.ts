@@ -21,7 +21,7 @@ export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string 
   tidy: [
     async ({ browser }, use) => {
       await use()
-      await Promise.all(browser.contexts().map((one) => one.close()))
+      await Promise.all(browser.contexts().map((context) => context.close()))
     },
     { auto: true },
   ],

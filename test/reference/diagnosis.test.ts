@@ -36,9 +36,9 @@ function broken(code: string, part: string) {
         .slice(0, 6)
         .join(', ')}`,
     )
-  const made = applyFaults(bay, [{ code, place: found.place.key }])
-  if (!made.ok) throw new Error(code)
-  return made.rig
+  const faulted = applyFaults(bay, [{ code, place: found.place.key }])
+  if (!faulted.ok) throw new Error(code)
+  return faulted.rig
 }
 const topTwo = (observed: Outcomes, pairs = false) =>
   diagnose(bay, observed, { pairs }).candidates.slice(0, 2)
@@ -46,9 +46,9 @@ const codes = (observed: Outcomes) =>
   topTwo(observed).map(
     ({ hypothesis }) => hypothesis.slip?.kind ?? hypothesis.faults.map(({ code }) => code).join('+'),
   )
-const change = (observed: Outcomes, to: (key: string, one: Outcome) => Outcome): Outcomes =>
+const change = (observed: Outcomes, to: (key: string, outcome: Outcome) => Outcome): Outcomes =>
   new Map([...observed].map(([key, one]) => [key, to(key, one)]))
-const value = (one: Outcome | undefined) => (one as { value: number }).value
+const value = (outcome: Outcome | undefined) => (outcome as { value: number }).value
 
 describe('a sound ring reads as the relations say', () => {
   const at = (key: string) =>
@@ -96,10 +96,11 @@ describe('slips at the bench and on paper', () => {
   it('leads not nulled: the same too much everywhere', () => {
     const { candidates } = diagnose(
       bay,
-      change(sound, (key, one) =>
-        ['r1', 'rn', 'r2', 'ringLN', 'ringLE', 'r1r2'].includes(tests.get(key)!.kind) && one.is === 'value'
-          ? { is: 'value', value: one.value + 0.19 }
-          : one,
+      change(sound, (key, outcome) =>
+        ['r1', 'rn', 'r2', 'ringLN', 'ringLE', 'r1r2'].includes(tests.get(key)!.kind) &&
+        outcome.is === 'value'
+          ? { is: 'value', value: outcome.value + 0.19 }
+          : outcome,
       ),
       { pairs: false },
     )
@@ -116,13 +117,17 @@ describe('slips at the bench and on paper', () => {
   it('a decimal point moved, a switch left open', () => {
     expect(
       codes(
-        change(sound, (key, one) =>
-          key === 'c1.r1r2@c1p3' && one.is === 'value' ? { is: 'value', value: one.value * 10 } : one,
+        change(sound, (key, outcome) =>
+          key === 'c1.r1r2@c1p3' && outcome.is === 'value'
+            ? { is: 'value', value: outcome.value * 10 }
+            : outcome,
         ),
       ),
     ).toContain('decimal')
     expect(
-      codes(change(sound, (key, one) => (key.startsWith('c2.r1r2') ? { is: 'over', value: 1999 } : one))),
+      codes(
+        change(sound, (key, outcome) => (key.startsWith('c2.r1r2') ? { is: 'over', value: 1999 } : outcome)),
+      ),
     ).toContain('switchOff')
   })
   it('two digits swapped, as in 0.74 for 0.47', () => {
@@ -138,22 +143,23 @@ describe('slips at the bench and on paper', () => {
     })!
     const shown = value(right).toFixed(2)
     const typed = { is: 'value', value: Number(swap(shown)) } as const
-    expect(codes(change(sound, (at, one) => (at === key ? typed : one))), `${key} ${shown}`).toContain(
-      'digits',
-    )
+    expect(
+      codes(change(sound, (at, outcome) => (at === key ? typed : outcome))),
+      `${key} ${shown}`,
+    ).toContain('digits')
   })
 })
 
 describe('two flaws at once', () => {
   it('are found together where no single one explains the sheet', () => {
     const [a, b] = [places('earthOpen', 'c2p2')[0]!, places('damp', 'c1p5')[0]!]
-    const made = applyFaults(bay, [
+    const faulted = applyFaults(bay, [
       { code: 'earthOpen', place: a.place.key },
       { code: 'damp', place: b.place.key },
     ])
-    if (!made.ok) throw new Error('places')
+    if (!faulted.ok) throw new Error('places')
     expect(
-      topTwo(measure(made.rig, bay, 3), true).map(({ hypothesis }) =>
+      topTwo(measure(faulted.rig, bay, 3), true).map(({ hypothesis }) =>
         hypothesis.faults
           .map(({ code }) => code)
           .sort()
@@ -175,8 +181,8 @@ describe('a cause has one size', () => {
   })
   it('readings that stray by different amounts are not explained by one joint', () => {
     const extra: Readonly<Record<string, number>> = { 'c2.r1r2@c2p1': 3, 'c2.r1r2@c2p2': 0.4 }
-    const strayed = change(measure(bay, bay, 8), (key, one) =>
-      key in extra ? { is: 'value', value: value(one) + extra[key]! } : one,
+    const strayed = change(measure(bay, bay, 8), (key, outcome) =>
+      key in extra ? { is: 'value', value: value(outcome) + extra[key]! } : outcome,
     )
     const { candidates } = diagnose(bay, strayed, { pairs: false })
     const joints = candidates.filter(({ hypothesis }) => hypothesis.faults[0]?.code === 'loose')
@@ -263,9 +269,9 @@ describe('the next measurement', () => {
     'halves a ring’s cpc that is open at %s, dead, until one place is left',
     (point) => {
       const { kind, place } = places('earthOpen', point)[0]!
-      const made = kind.apply(bay, place)
+      const faulted = kind.apply(bay, place)
       const known = new Map(
-        [...measure(made, bay, 2)].filter(([key]) => ['c1.r1', 'c1.rn', 'c1.r2'].includes(key)),
+        [...measure(faulted, bay, 2)].filter(([key]) => ['c1.r1', 'c1.rn', 'c1.r2'].includes(key)),
       )
       let steps = 0
       for (
@@ -274,7 +280,7 @@ describe('the next measurement', () => {
         { candidates, next } = diagnose(bay, known, { pairs: false })
       ) {
         expect(isDead(next!.test.key)).toBe(true)
-        known.set(next!.test.key, predict(made, next!.test)!)
+        known.set(next!.test.key, predict(faulted, next!.test)!)
         steps += 1
         if (steps > 5) break
       }

@@ -32,15 +32,15 @@ function faulty(code: string, part: string): Rig {
 
 /** Ohms between the probes of a dead test, by ngspice. */
 function bySpice(rig: Rig, key: string): number {
-  const made = prepareTest(
+  const prepared = prepareTest(
     rig,
     testsOf(sound).find((test) => test.key === key)!,
   )!
-  const bench = prepare(rig, made.state, made.setup)
+  const bench = prepare(rig, prepared.state, prepared.setup)
   const parts = indexParts(bench.rig)
-  const [at, to] = [nodeOf(parts, made.at), nodeOf(parts, made.to)]
+  const [at, to] = [nodeOf(parts, prepared.at), nodeOf(parts, prepared.to)]
   const listing = spiceListing(
-    networkOf(bench.rig, made.state, {
+    networkOf(bench.rig, prepared.state, {
       hertz: 0,
       conductorC: 20,
       add: [...bench.links, { kind: 'injection', name: 'probe', from: to, to: at, ampere: real(PROBE_A) }],
@@ -68,12 +68,12 @@ describe('expected readings of faulty bays', () => {
   ]
   it.each(cases)('%s at %s: %s', (code, part, key) => {
     const rig = faulty(code, part)
-    const told = predict(
+    const outcome = predict(
       rig,
       testsOf(sound).find((test) => test.key === key)!,
     )
-    if (told?.is !== 'value') throw new Error(`no value for ${key}: ${JSON.stringify(told)}`)
+    if (outcome?.is !== 'value') throw new Error(`no value for ${key}: ${JSON.stringify(outcome)}`)
     // The listing's own least conductances show in megohms.
-    expect(Math.abs(bySpice(rig, key) / told.value - 1)).toBeLessThan(told.value > 1e4 ? 1e-3 : 1e-6)
+    expect(Math.abs(bySpice(rig, key) / outcome.value - 1)).toBeLessThan(outcome.value > 1e4 ? 1e-3 : 1e-6)
   })
 })

@@ -44,12 +44,12 @@ describe('breakers keep to the limits of their standard', () => {
         fc.double({ min: 0.5, max: 40, noNaN: true }),
         fc.double({ min: 1, max: 2, noNaN: true }),
         (curve, ratingA, multiple, more) => {
-          const one = openingBand(breaker(curve), ratingA, ratingA * multiple)
+          const timeBand = openingBand(breaker(curve), ratingA, ratingA * multiple)
           const two = openingBand(breaker(curve), ratingA, ratingA * multiple * more)
-          expect(one.earliestS).toBeLessThanOrEqual(one.usualS)
-          expect(one.usualS).toBeLessThanOrEqual(one.latestS)
+          expect(timeBand.earliestS).toBeLessThanOrEqual(timeBand.usualS)
+          expect(timeBand.usualS).toBeLessThanOrEqual(timeBand.latestS)
           for (const key of ['earliestS', 'latestS', 'usualS'] as const)
-            expect(two[key]).toBeLessThanOrEqual(one[key] * (1 + 1e-12))
+            expect(two[key]).toBeLessThanOrEqual(timeBand[key] * (1 + 1e-12))
         },
       ),
     )

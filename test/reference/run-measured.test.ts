@@ -9,7 +9,7 @@ import { patternSentence } from '#words/containment'
 import { FORMER, offset, run, straight } from '../support/run'
 
 describe('measured at the bay', () => {
-  const made = run([
+  const containmentRun = run([
     straight('right', 600),
     straight('up', 400),
     straight('right', 500),
@@ -18,9 +18,9 @@ describe('measured at the bay', () => {
   const gain = gainMm(FORMER, 90)
   const entries = (offs: readonly number[]) =>
     Object.fromEntries(offs.map((off, i) => [`s${i + 1}`, `${off >= 0 ? '+' : ''}${off.toFixed(1)}`]))
-  const patterns = (values: Readonly<Record<string, string>>, of = made) =>
+  const patterns = (values: Readonly<Record<string, string>>, of = containmentRun) =>
     judgeRun(of, FORMER, values).patterns.map(
-      (one) => (expect(patternSentence(one).length).toBeGreaterThan(30), one.is),
+      (pattern) => (expect(patternSentence(pattern).length).toBeGreaterThan(30), pattern.is),
     )
   it('asks for every straight, bubble and way, and for height and travel of a detour', () => {
     expect(
@@ -35,7 +35,7 @@ describe('measured at the bay', () => {
     expect(['about 600', '-'].map((text) => readEntry(text, length).is)).toEqual(['unreadable', 'unreadable'])
   })
   it('within two millimetres is right, and no pattern', () => {
-    const judged = judgeRun(made, FORMER, { ...entries([1, -2, 2, 0]), b1: '✓', w2: '✓' })
+    const judged = judgeRun(containmentRun, FORMER, { ...entries([1, -2, 2, 0]), b1: '✓', w2: '✓' })
     expect(judged).toMatchObject({ mark: 6, patterns: [] })
   })
   it('a forgotten bend gain, taken off twice, half a tube, the same everywhere, growing, mirrored', () => {

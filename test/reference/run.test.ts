@@ -89,15 +89,17 @@ describe('bends', () => {
           { minLength: 2, maxLength: 4 },
         ),
         (parts) => {
-          const made = run(
-            parts.map((one, i) =>
-              straight(one.to, one.lengthMm, i === parts.length - 1 ? 'end' : 'bend', { setDeg: one.setDeg }),
+          const containmentRun = run(
+            parts.map((part, i) =>
+              straight(part.to, part.lengthMm, i === parts.length - 1 ? 'end' : 'bend', {
+                setDeg: part.setDeg,
+              }),
             ),
           )
-          fc.pre(runProblems(made, FORMER, 9).filter(({ code }) => code !== 'tooLong').length === 0)
-          expect(developedMm(made, FORMER)).toBeCloseTo(
+          fc.pre(runProblems(containmentRun, FORMER, 9).filter(({ code }) => code !== 'tooLong').length === 0)
+          expect(developedMm(containmentRun, FORMER)).toBeCloseTo(
             sampledLength(
-              cornersOf(made).map(({ at }) => at),
+              cornersOf(containmentRun).map(({ at }) => at),
               FORMER.radiusMm,
             ),
             1,
@@ -107,10 +109,10 @@ describe('bends', () => {
       { numRuns: 60 },
     )
     for (const detour of [offset, bridge]) {
-      const made = run([straight('right', 900, 'end', { detour })])
-      expect(developedMm(made, FORMER)).toBeCloseTo(
+      const containmentRun = run([straight('right', 900, 'end', { detour })])
+      expect(developedMm(containmentRun, FORMER)).toBeCloseTo(
         sampledLength(
-          cornersOf(made).map(({ at }) => at),
+          cornersOf(containmentRun).map(({ at }) => at),
           FORMER.radiusMm,
         ),
         1,
@@ -216,8 +218,8 @@ describe('what cannot be made is said at its piece, with the nearest that works'
       2,
     ],
   ]
-  it.each(cases)('%s', (_, made, at, code, nearest) => {
-    const problem = runProblems(made, FORMER).find((one) => one.code === code)
+  it.each(cases)('%s', (_, containmentRun, at, code, nearest) => {
+    const problem = runProblems(containmentRun, FORMER).find((runProblem) => runProblem.code === code)
     expect(problem).toMatchObject({ straight: at, nearest })
     expect(runSentence(problem!).length).toBeGreaterThan(15)
   })
@@ -285,9 +287,9 @@ describe('supports, draw points, surfaces', () => {
     },
   )
   it('saddles stand off every bend, near it, and never farther apart than the table says', () => {
-    const made = run([straight('right', 2600), straight('up', 900, 'end')])
-    const places = supportsOf(made, FORMER)
-      .filter((one) => one.straight === 0)
+    const containmentRun = run([straight('right', 2600), straight('up', 900, 'end')])
+    const places = supportsOf(containmentRun, FORMER)
+      .filter((support) => support.straight === 0)
       .map(({ atMm }) => atMm)
     expect(places[0]).toBe(150)
     expect(places.at(-1)).toBe(2600 - 80 - 150)
@@ -381,7 +383,7 @@ describe('cutting lists', () => {
     expect(plan.bars.length).toBeLessThanOrEqual(
       Math.ceil(
         lowerBound(
-          lengths.map((one) => one + 2),
+          lengths.map((length) => length + 2),
           3002,
         ) * 1.02,
       ),

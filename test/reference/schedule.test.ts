@@ -47,10 +47,13 @@ const bay: JudgedBay = {
 const judge = (readings: Readings) => judgeReadings(bay, readings)
 
 function measured(faults: readonly Fault[] = [], settings: Partial<SeededTester> = {}): Readings {
-  const made = applyFaults(rig, faults)
-  if (!made.ok) throw new Error(`no place for ${made.code}`)
+  const faulted = applyFaults(rig, faults)
+  if (!faulted.ok) throw new Error(`no place for ${faulted.code}`)
   return Object.fromEntries(
-    [...testBay(made.rig, schedule, { ...TESTER, ...settings })].map(({ test, shown }) => [test.key, shown]),
+    [...testBay(faulted.rig, schedule, { ...TESTER, ...settings })].map(({ test, shown }) => [
+      test.key,
+      shown,
+    ]),
   )
 }
 const placeOf = (code: string, part: string): Fault => {
@@ -227,9 +230,9 @@ describe('relations and limits', () => {
   it.each(cases)('%s', (_, change, key, code) => {
     const readings = { ...sound, ...change }
     const found = judge(readings).marks.find(({ reading }) => reading === key)!.findings
-    expect(found.map((one) => one.code)).toContain(code)
+    expect(found.map((finding) => finding.code)).toContain(code)
     // Every finding has its sentence.
-    for (const one of found) expect(findingSentence(one).length).toBeGreaterThan(20)
+    for (const finding of found) expect(findingSentence(finding).length).toBeGreaterThan(20)
   })
   it('along a radial R1 + R2 grows; what two readings of one ohmmeter differ by is not questioned', () => {
     const shrinks = (byOhm: number) => {

@@ -52,10 +52,10 @@ function outlines(points: readonly P[], width: number): P[][] {
     const { a, u } = legs[i]!
     return { p: [a[0] - u[1] * side, a[1] + u[0] * side], u }
   }
-  const meet = (one: { p: P; u: P }, other: { p: P; u: P }): P => {
-    const det = one.u[0] * other.u[1] - one.u[1] * other.u[0]
-    const t = ((other.p[0] - one.p[0]) * other.u[1] - (other.p[1] - one.p[1]) * other.u[0]) / det
-    return [one.p[0] + one.u[0] * t, one.p[1] + one.u[1] * t]
+  const meet = (entry: { p: P; u: P }, other: { p: P; u: P }): P => {
+    const det = entry.u[0] * other.u[1] - entry.u[1] * other.u[0]
+    const t = ((other.p[0] - entry.p[0]) * other.u[1] - (other.p[1] - entry.p[1]) * other.u[0]) / det
+    return [entry.p[0] + entry.u[0] * t, entry.p[1] + entry.u[1] * t]
   }
   return legs.map(({ a, b, u }, i) =>
     [1, -1].flatMap((sign): P[] => {

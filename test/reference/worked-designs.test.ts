@@ -109,8 +109,8 @@ test('expected readings of the first design: bands hold the value, limits come f
   // Beside Ze and R1 + R2 the bay's own tails: 2 × 1.2 m of 25 mm² and 1.2 m of 16 mm² twice, about 0.007 Ω.
   expect(readings.get('zs')!.value).toBeCloseTo(0.35 + 0.41496 + 0.0067, 3)
   expect(readings.get('zs')!.limit!.value).toBeCloseTo(0.8 * 2.73, 3) // 80 % rule
-  const own = expectedByKind({ ...task, measuredZs: 'corrected' }).get('zs')!
-  expect(own.limit!.value).toBeCloseTo(0.35 + (2.73 - 0.35) / 1.2, 3)
+  const expectedReading = expectedByKind({ ...task, measuredZs: 'corrected' }).get('zs')!
+  expect(expectedReading.limit!.value).toBeCloseTo(0.35 + (2.73 - 0.35) / 1.2, 3)
   expect(readings.get('irLE')!.limit).toEqual({ kind: 'minimum', value: 1e6 }) // BS 7671 Table 64
   expect(readings.get('rcdTime')!.limit!.value).toBe(0.3) // 643.8, general type
 })

@@ -57,9 +57,9 @@ export const aBay = (parts: Partial<Installation> = {}): Rig => rigOf(splitBoard
 
 /** With one fault of the catalogue, at the first place whose key contains the given text. */
 export function withFault(rig: Rig, code: string, place: string): Rig {
-  const made = applyFaults(rig, [{ code, place }])
-  if (!made.ok) throw new Error(`${code} has no place ${place}`)
-  return made.rig
+  const faulted = applyFaults(rig, [{ code, place }])
+  if (!faulted.ok) throw new Error(`${code} has no place ${place}`)
+  return faulted.rig
 }
 
 /** The conductor between two terminals, bars by their id. */

@@ -16,15 +16,16 @@ export function measure(built: Rig, asMeant: Rig, seed: number): Outcomes {
     testsOf(asMeant)
       .filter(({ kind }) => kind !== 'r2Long')
       .flatMap((test): [string, Outcome][] => {
-        const told = predict(built, test)
-        if (!told) return []
-        if (told.is !== 'value' || test.kind === 'rcd' || test.kind === 'polarity') return [[test.key, told]]
+        const outcome = predict(built, test)
+        if (!outcome) return []
+        if (outcome.is !== 'value' || test.kind === 'rcd' || test.kind === 'polarity')
+          return [[test.key, outcome]]
         const scatter = 1 + 0.012 * Math.max(-2.5, Math.min(2.5, random()))
         const factor = test.kind.startsWith('ir')
           ? 1 + 0.1 * Math.max(-2, Math.min(2, random()))
           : scatter * (test.kind === 'ze' ? 1 : air)
         const digits = test.kind.startsWith('ir') ? 0 : 0.008 * Math.max(-2, Math.min(2, random()))
-        return [[test.key, { is: 'value', value: Math.max(0, told.value * factor + digits) }]]
+        return [[test.key, { is: 'value', value: Math.max(0, outcome.value * factor + digits) }]]
       }),
   )
 }

@@ -20,11 +20,15 @@ export const blastRadius: Experiment = {
       const rig = bayOf(code)
       const state = { ...quiet(rig), thrown: { c2p0: true }, inUse: { ...quiet(rig).inUse, c3p1: true } }
       const { happenings, lines } = play(rig, state, [fault(ohm!)])
-      const off = happenings.flatMap((one) =>
-        one.kind === 'tripped' ? rig.parts.filter(({ id }) => id === one.part).map(({ name }) => name) : [],
+      const off = happenings.flatMap((happening) =>
+        happening.kind === 'tripped'
+          ? rig.parts.filter(({ id }) => id === happening.part).map(({ name }) => name)
+          : [],
       )
-      const without = happenings.flatMap((one) =>
-        one.kind === 'dark' ? rig.parts.filter(({ id }) => id === one.part).map(({ name }) => name) : [],
+      const without = happenings.flatMap((happening) =>
+        happening.kind === 'dark'
+          ? rig.parts.filter(({ id }) => id === happening.part).map(({ name }) => name)
+          : [],
       )
       return {
         lines,

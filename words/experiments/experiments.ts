@@ -26,4 +26,4 @@ export const EXPERIMENTS: readonly Experiment[] = [
 ]
 
 export const experiment = (code: string): Experiment | undefined =>
-  EXPERIMENTS.find((one) => one.code === code)
+  EXPERIMENTS.find((candidate) => candidate.code === code)

@@ -23,8 +23,8 @@ export const lostNeutral: Experiment = {
   })),
   run: (watt) => {
     const sound = LINES.reduce(
-      (made, line, i) =>
-        changePart<Lampholder>(made, `c${i + 1}p1`, { load: { kind: 'filament', watt: watt[line]! } }),
+      (rig, line, i) =>
+        changePart<Lampholder>(rig, `c${i + 1}p1`, { load: { kind: 'filament', watt: watt[line]! } }),
       bayOf('three'),
     )
     const lost = faulty(sound, ['supplyNeutralLost', wireAt(sound, 'supply.N', 'meter.N in')])

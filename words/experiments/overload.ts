@@ -35,7 +35,7 @@ export const overload: Experiment = {
     const { lines, happenings } = play(rig, quiet(rig), [{ kind: 'use', part: 'c1p1', on: true }], 7200)
     const currentA = load! / 230
     const band = openingBand({ family: 'breaker', curve: 'B' }, rating!, currentA)
-    const trip = happenings.find((one) => one.kind === 'tripped')
+    const trip = happenings.find((happening) => happening.kind === 'tripped')
     return {
       lines,
       figures: [

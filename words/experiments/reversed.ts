@@ -48,11 +48,11 @@ export const reversed: Experiment = {
       { kind: 'use', part: 'c1p1', on: true },
       { kind: 'fault', leak: { id: 'short', from, to, ohm: 0.01 } },
     ])
-    const failed = happenings.some((one) => one.kind === 'failedToBreak')
+    const failed = happenings.some((happening) => happening.kind === 'failedToBreak')
     return {
       lines,
       figures: [
-        { name: 'Trips', value: happenings.some((one) => one.kind === 'tripped') ? 'yes' : 'no' },
+        { name: 'Trips', value: happenings.some((happening) => happening.kind === 'tripped') ? 'yes' : 'no' },
         { name: 'Current stops', value: failed ? 'no: the arc goes on' : 'yes' },
       ],
       because: failed

@@ -16,7 +16,7 @@ export function play(
   const parts = indexParts(rig)
   const lines = tried.happenings
     .filter(({ kind }) => kind !== 'settled')
-    .map((one) => `${formatDuration(one.atS)}: ${happeningSentence(one, parts)}`)
+    .map((happening) => `${formatDuration(happening.atS)}: ${happeningSentence(happening, parts)}`)
   return { ...tried, lines }
 }
 

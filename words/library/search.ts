@@ -45,11 +45,11 @@ const STOP_WORDS = new Set([
 ])
 
 const wordsOf = (entry: LibraryEntry): string => {
-  const own =
+  const entryText =
     entry.kind === 'rule'
       ? [entry.place, entry.why, ...EDITIONS.map((edition) => entry.byEdition[edition] ?? '')]
       : [shortSource(entry.source), entry.note ?? '', ...entry.columns]
-  return [entry.title, ...own].join(' ').toLowerCase()
+  return [entry.title, ...entryText].join(' ').toLowerCase()
 }
 const INDEX = LIBRARY.map((entry) => ({ entry, words: wordsOf(entry) }))
 
@@ -59,9 +59,9 @@ export function searchLibrary(question: string): Found {
   const words = text.split(/\s+/).filter((word) => word && !STOP_WORDS.has(word))
   const numbers = (text.match(NUMBER) ?? []).map((number) => Number(number.replace(',', '.')))
   if (words.length === 0) return { entries: LIBRARY, values: [] }
-  const entries = INDEX.filter(({ words: own }) => words.every((word) => own.includes(word))).map(
-    ({ entry }) => entry,
-  )
+  const entries = INDEX.filter(({ words: entryWords }) =>
+    words.every((word) => entryWords.includes(word)),
+  ).map(({ entry }) => entry)
   return { entries, values: numbers.length === 0 ? [] : hits(new Set(numbers)) }
 }
 

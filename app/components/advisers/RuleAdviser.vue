@@ -65,10 +65,10 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
       <FormBox v-if="isAddition" name="What is added" wide
         ><el-select v-model="form.addition" data-testid="adviser-addition"
           ><el-option
-            v-for="one in ADDITIONS"
-            :key="one"
-            :value="one"
-            :label="ADDITION_NAME[one]" /></el-select
+            v-for="kind in ADDITIONS"
+            :key="kind"
+            :value="kind"
+            :label="ADDITION_NAME[kind]" /></el-select
       ></FormBox>
       <FormBox name="Designed on"
         ><el-date-picker
@@ -80,7 +80,11 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
       /></FormBox>
       <FormBox name="Edition" wide
         ><el-select v-model="edition" data-testid="adviser-edition"
-          ><el-option v-for="one in EDITIONS" :key="one" :value="one" :label="EDITION_NAME[one]" /></el-select
+          ><el-option
+            v-for="year in EDITIONS"
+            :key="year"
+            :value="year"
+            :label="EDITION_NAME[year]" /></el-select
       ></FormBox>
       <FormBox name="The circuit feeds"
         ><el-select v-model="form.use" data-testid="adviser-use"
@@ -89,10 +93,10 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
       <FormBox name="Device rating" symbol="A"
         ><el-select v-model="form.rating"
           ><el-option
-            v-for="one in ['6', '10', '16', '20', '32', '40', '63']"
-            :key="one"
-            :value="one"
-            :label="`${one} A`" /></el-select
+            v-for="rating in ['6', '10', '16', '20', '32', '40', '63']"
+            :key="rating"
+            :value="rating"
+            :label="`${rating} A`" /></el-select
       ></FormBox>
       <FormBox name="Building"
         ><el-select v-model="form.premises" data-testid="adviser-premises"
@@ -105,10 +109,10 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
       <FormBox name="Supply"
         ><el-select v-model="form.arrangement" data-testid="adviser-supply"
           ><el-option
-            v-for="one in ['TN-S', 'TN-C-S', 'TT']"
-            :key="one"
-            :value="one"
-            :label="one" /></el-select
+            v-for="arrangement in ['TN-S', 'TN-C-S', 'TT']"
+            :key="arrangement"
+            :value="arrangement"
+            :label="arrangement" /></el-select
       ></FormBox>
       <FormBox
         v-if="form.arrangement === 'TT'"

@@ -21,19 +21,21 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
       Everything is where it was asked for. What the bay does is for your tests to show.
     </p>
     <button
-      v-for="(one, i) in check.differences"
+      v-for="(difference, i) in check.differences"
       :key="i"
       type="button"
       class="difference"
-      :class="one.seriousness"
-      @click="emit('show', one.wire, one.at)"
+      :class="difference.seriousness"
+      @click="emit('show', difference.wire, difference.at)"
     >
       <span
         class="tag"
-        :class="one.seriousness === 'critical' ? 'stop' : one.seriousness === 'fault' ? 'waiting' : ''"
-        >{{ WORD[one.seriousness] }}</span
+        :class="
+          difference.seriousness === 'critical' ? 'stop' : difference.seriousness === 'fault' ? 'waiting' : ''
+        "
+        >{{ WORD[difference.seriousness] }}</span
       >
-      <b>{{ one.says }}</b><span class="soft">{{ one.means }}</span>
+      <b>{{ difference.says }}</b><span class="soft">{{ difference.means }}</span>
     </button>
   </section>
 </template>

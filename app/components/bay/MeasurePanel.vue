@@ -62,8 +62,8 @@ const wanted = computed(() => {
         :model-value="settings.multiple"
         aria-label="Multiple of the rated current"
         @update:model-value="emit('set', { multiple: $event as RcdMultiple })"
-        ><el-radio-button v-for="one in RCD_MULTIPLES" :key="one" :value="one"
-          >{{ one === 0.5 ? '½' : one }} ×</el-radio-button
+        ><el-radio-button v-for="multiple in RCD_MULTIPLES" :key="multiple" :value="multiple"
+          >{{ multiple === 0.5 ? '½' : multiple }} ×</el-radio-button
         ></el-radio-group
       >
       <el-select

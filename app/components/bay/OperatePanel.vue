@@ -136,7 +136,7 @@ watch(
           aria-label="Through"
           style="width: 150px"
           @update:model-value="emit('ohm', $event)"
-          ><el-option v-for="one in OHMS" :key="one.value" v-bind="one"
+          ><el-option v-for="ohm in OHMS" :key="ohm.value" v-bind="ohm"
         /></el-select>
         <el-button :type="touching ? 'primary' : undefined" @click="emit('touch', !touching)">{{
           touching ? 'Now touch both terminals' : 'Choose them'

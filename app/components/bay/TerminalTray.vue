@@ -17,13 +17,13 @@ const terminals = computed(() =>
   <div class="tray" role="group" :aria-label="`Terminals of ${part.name}`">
     <b>{{ part.name }}</b>
     <button
-      v-for="one in terminals"
-      :key="one.ref"
+      v-for="terminal in terminals"
+      :key="terminal.ref"
       type="button"
-      :class="{ marked: marks.has(one.ref), used: one.count }"
-      @click="emit('take', one.ref)"
+      :class="{ marked: marks.has(terminal.ref), used: terminal.count }"
+      @click="emit('take', terminal.ref)"
     >
-      {{ one.name }}<small>{{ one.count ? `${one.count} in` : 'free' }}</small>
+      {{ terminal.name }}<small>{{ terminal.count ? `${terminal.count} in` : 'free' }}</small>
     </button>
     <button type="button" class="close" aria-label="Close" @click="emit('close')">×</button>
   </div>

@@ -45,8 +45,8 @@ const circuitsOn = (board: string) =>
 const strays = computed(() =>
   idsIn(props.form.circuits).filter((id) => !boards.value.includes(props.form[`${id}.board`] ?? '')),
 )
-const designs = computed(() => new Map(props.design?.circuits.map((one) => [one.scope, one])))
-const boardDesigns = computed(() => new Map(props.design?.boards.map((one) => [one.scope, one])))
+const designs = computed(() => new Map(props.design?.circuits.map((circuit) => [circuit.scope, circuit])))
+const boardDesigns = computed(() => new Map(props.design?.boards.map((board) => [board.scope, board])))
 const feeds = computed(() =>
   idsIn(props.form.circuits)
     .filter((id) => props.form[`${id}.use`] === 'distribution')

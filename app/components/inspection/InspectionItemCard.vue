@@ -96,7 +96,7 @@ function remark(text: string) {
           :locked="locked"
           :name="`${ITEM_TEXT[item.what].name}, ${item.part}`"
           @mark="emit('write', `spots.${hash.slice(0, 40)}`, $event)"
-          @remove="emit('write', `photo.${item.key}`, photos.filter((one) => one !== hash).join(' '))"
+          @remove="emit('write', `photo.${item.key}`, photos.filter((photo) => photo !== hash).join(' '))"
         />
         <label class="camera"
           >Photo<input

@@ -29,20 +29,20 @@ function returned({ key, planned, unit }: Planned): string {
       </tr>
     </thead>
     <tbody>
-      <tr v-for="one in planned" :key="one.key">
-        <th scope="row">{{ one.name }}</th>
-        <td class="num mono">{{ one.planned }} {{ one.unit }}</td>
+      <tr v-for="material in planned" :key="material.key">
+        <th scope="row">{{ material.name }}</th>
+        <td class="num mono">{{ material.planned }} {{ material.unit }}</td>
         <td class="num">
           <input
-            :value="field(`used.${one.key}`)"
-            :name="`used.${one.key}`"
-            :aria-label="`Used: ${one.name}`"
+            :value="field(`used.${material.key}`)"
+            :name="`used.${material.key}`"
+            :aria-label="`Used: ${material.name}`"
             maxlength="8"
-            @input="emit('write', `used.${one.key}`, ($event.target as HTMLInputElement).value)"
+            @input="emit('write', `used.${material.key}`, ($event.target as HTMLInputElement).value)"
           />
         </td>
-        <td class="num mono" :class="{ bad: (usedOf(one.key) ?? 0) > one.planned }">
-          {{ returned(one) }}
+        <td class="num mono" :class="{ bad: (usedOf(material.key) ?? 0) > material.planned }">
+          {{ returned(material) }}
         </td>
       </tr>
       <tr>

@@ -22,8 +22,8 @@ const isOtherwise = computed(() => form.met !== props.verdict.met)
 const questions = computed(() => questionsFor(props.verdict.rules))
 const verdictOf = (parts: readonly string[]) => {
   const shown = parts.map((part) => props.verdict.parts[part as keyof IsolationVerdict['parts']])
-  if (shown.every((one) => one === 'not-shown')) return 'not shown'
-  return !isCritical.value && shown.every((one) => one === 'met') ? 'met' : 'not yet'
+  if (shown.every((candidate) => candidate === 'not-shown')) return 'not shown'
+  return !isCritical.value && shown.every((candidate) => candidate === 'met') ? 'met' : 'not yet'
 }
 const next = computed(() =>
   props.verdict.rules

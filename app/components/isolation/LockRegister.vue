@@ -66,10 +66,10 @@ const off = (lock: LockView) => run(() => call('POST', `register/locks/${lock.id
           ><span>Whose</span
           ><el-select v-model="form.personId" filterable placeholder="Apprentice" aria-label="Whose"
             ><el-option
-              v-for="one in register.apprentices"
-              :key="one.id"
-              :value="one.id"
-              :label="`${one.name}, ${one.number}`" /></el-select
+              v-for="apprentice in register.apprentices"
+              :key="apprentice.id"
+              :value="apprentice.id"
+              :label="`${apprentice.name}, ${apprentice.number}`" /></el-select
         ></label>
         <div class="row">
           <label class="field"

@@ -107,10 +107,10 @@ const isLate = (permit: PermitView) => permit.returnedAt === null && Date.parse(
           ><span>For</span
           ><el-select v-model="form.holderId" filterable placeholder="Apprentice" aria-label="For"
             ><el-option
-              v-for="one in register.apprentices"
-              :key="one.id"
-              :value="one.id"
-              :label="`${one.name}, ${one.number}`" /></el-select
+              v-for="apprentice in register.apprentices"
+              :key="apprentice.id"
+              :value="apprentice.id"
+              :label="`${apprentice.name}, ${apprentice.number}`" /></el-select
         ></label>
         <div class="row">
           <label class="field"

@@ -27,19 +27,19 @@ async function start(mode: RunMode) {
 <template>
   <div>
     <button
-      v-for="one in home.scenarios"
-      :key="one.code"
+      v-for="scenario in home.scenarios"
+      :key="scenario.code"
       type="button"
-      class="entry"
-      :data-testid="`scenario-${one.code}`"
-      @click="chosen = one"
+      class="list-entry"
+      :data-testid="`scenario-${scenario.code}`"
+      @click="chosen = scenario"
     >
       <span class="what"
-        ><b>{{ one.title }}</b
-        ><span class="soft small">{{ LEVEL[one.level] }}</span></span
+        ><b>{{ scenario.title }}</b
+        ><span class="soft small">{{ LEVEL[scenario.level] }}</span></span
       >
-      <span v-if="one.tries" class="tag" :class="one.hasMet ? 'met' : 'waiting'">{{
-        one.hasMet ? 'kept' : `tried ${one.tries === 1 ? 'once' : `${one.tries} times`}`
+      <span v-if="scenario.tries" class="tag" :class="scenario.hasMet ? 'met' : 'waiting'">{{
+        scenario.hasMet ? 'kept' : `tried ${scenario.tries === 1 ? 'once' : `${scenario.tries} times`}`
       }}</span>
     </button>
     <el-dialog
@@ -49,8 +49,8 @@ async function start(mode: RunMode) {
       @close="chosen = null"
     >
       <div class="stack">
-        <button v-for="one in MODES" :key="one.mode" type="button" class="mode" @click="start(one.mode)">
-          <b>{{ one.name }}</b><span class="soft">{{ one.about }}</span>
+        <button v-for="mode in MODES" :key="mode.mode" type="button" class="mode" @click="start(mode.mode)">
+          <b>{{ mode.name }}</b><span class="soft">{{ mode.about }}</span>
         </button>
       </div>
     </el-dialog>
@@ -58,35 +58,9 @@ async function start(mode: RunMode) {
 </template>
 
 <style scoped>
-.entry {
-  all: unset;
-  box-sizing: border-box;
-  width: 100%;
-  cursor: pointer;
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 9px 14px;
-  min-height: 62px;
-  border-bottom: 1px solid var(--hem);
-  background: var(--panel);
-}
-.entry:first-of-type {
-  border-top: 1.5px solid var(--ink);
-}
-.entry:hover {
-  background: var(--indigo-wash);
-}
-.entry:focus-visible,
 .mode:focus-visible {
   outline: 2.5px solid var(--indigo);
   outline-offset: -2px;
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  line-height: 1.3;
 }
 .mode {
   all: unset;

@@ -37,11 +37,11 @@ const MOST_VALUES = 24
         </li>
       </ul>
       <ul class="entries" aria-label="Tables and rules">
-        <li v-for="one in found.entries" :key="one.id">
-          <button type="button" :class="{ on: entry?.id === one.id }" @click="shown = one.id">
-            <b>{{ one.title }}</b>
-            <span class="soft">{{ one.kind === 'rule' ? one.place : shortSource(one.source) }}</span>
-            <span v-if="differs(one)" class="tag waiting">differs by edition</span>
+        <li v-for="match in found.entries" :key="match.id">
+          <button type="button" :class="{ on: entry?.id === match.id }" @click="shown = match.id">
+            <b>{{ match.title }}</b>
+            <span class="soft">{{ match.kind === 'rule' ? match.place : shortSource(match.source) }}</span>
+            <span v-if="differs(match)" class="tag waiting">differs by edition</span>
           </button>
         </li>
       </ul>

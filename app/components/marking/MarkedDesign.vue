@@ -27,9 +27,9 @@ const parts = computed(() =>
       .filter((mark) => mark.scope === scope)
       .map((mark) => {
         const key: ItemKey = `design.${mark.node}`
-        const own = overrideOf(key, props.overrides)
-        const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
-        return { mark, key, own, isCritical, verdict: own?.verdict ?? mark.verdict }
+        const override = overrideOf(key, props.overrides)
+        const isCritical = !override && mark.findings.some((finding) => finding.seriousness === 'critical')
+        return { mark, key, override, isCritical, verdict: override?.verdict ?? mark.verdict }
       })
     const wrong = rows.filter(({ verdict }) => verdict === 'wrong' || verdict === 'missing').length
     const carried = rows.filter(({ verdict }) => verdict === 'carried').length
@@ -65,7 +65,7 @@ const parts = computed(() =>
         {{ part.name }} <span class="tag" :class="part.isRight ? 'right' : 'wrong'">{{ part.summary }}</span>
       </h3>
       <div
-        v-for="{ mark, key, own, isCritical, verdict } in part.rows"
+        v-for="{ mark, key, override, isCritical, verdict } in part.rows"
         :key="key"
         class="line"
         :class="{ selected: selected === key }"
@@ -90,7 +90,7 @@ const parts = computed(() =>
           }}</span></span
         >
         <span class="why">
-          <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
+          <template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template>
           <template v-else>{{ becauseOf(mark) }}</template>
           <span v-if="selected === key" class="more"
             >{{ mark.formula }}: {{ mark.working }} · {{ mark.source }}</span

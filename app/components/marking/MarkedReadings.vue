@@ -31,17 +31,17 @@ const rows = computed(() =>
     )
     .map((mark) => {
       const key: ItemKey = `reading.${mark.reading}`
-      const own = overrideOf(key, props.overrides)
+      const override = overrideOf(key, props.overrides)
       const { scale } = QUANTITIES[quantityOf(mark.reading)]
-      const isCritical = !own && mark.findings.some((finding) => finding.seriousness === 'critical')
-      return { mark, key, own, scale, isCritical, verdict: own?.verdict ?? mark.verdict }
+      const isCritical = !override && mark.findings.some((finding) => finding.seriousness === 'critical')
+      return { mark, key, override, scale, isCritical, verdict: override?.verdict ?? mark.verdict }
     }),
 )
 /** What one cause says of many readings is said once, beside them. */
 const sentencesOf = (mark: ReadingMark) => {
   const all = mark.findings.map(findingSentence)
-  const own = all.filter((sentence) => !props.toldElsewhere?.has(sentence))
-  return own.length < all.length ? [...own, 'See beside.'] : own
+  const rest = all.filter((sentence) => !props.toldElsewhere?.has(sentence))
+  return rest.length < all.length ? [...rest, 'See beside.'] : rest
 }
 const scaled = (value: number | undefined, scale: number) => (value === undefined ? undefined : value * scale)
 </script>
@@ -54,7 +54,7 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
       ><span>Because</span>
     </div>
     <div
-      v-for="{ mark, key, own, scale, isCritical, verdict } in rows"
+      v-for="{ mark, key, override, scale, isCritical, verdict } in rows"
       :key="key"
       class="line reading"
       :class="{ selected: selected === key }"
@@ -87,7 +87,7 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
         }}</span></span
       >
       <span class="why">
-        <template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template>
+        <template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template>
         <template v-else>{{ sentencesOf(mark).join(' ') }}</template>
         <span v-if="selected === key" class="more"
           >{{ workingWords(mark.expected.working)

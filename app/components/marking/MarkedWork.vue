@@ -20,9 +20,9 @@ const rows = computed(() =>
   props.marks
     .map((mark) => {
       const key: ItemKey = `work.${mark.group}`
-      const own = overrideOf(key, props.overrides)
-      const isCritical = !own && mark.findings.some(({ seriousness }) => seriousness === 'critical')
-      return { mark, key, own, isCritical, verdict: own?.verdict ?? mark.verdict }
+      const override = overrideOf(key, props.overrides)
+      const isCritical = !override && mark.findings.some(({ seriousness }) => seriousness === 'critical')
+      return { mark, key, override, isCritical, verdict: override?.verdict ?? mark.verdict }
     })
     .filter(
       ({ mark, verdict, key }) =>
@@ -38,7 +38,7 @@ const rows = computed(() =>
       ><span>Because</span>
     </div>
     <div
-      v-for="{ mark, key, own, isCritical, verdict } in rows"
+      v-for="{ mark, key, override, isCritical, verdict } in rows"
       :key="key"
       class="line work"
       :class="{ selected: selected === key }"
@@ -55,7 +55,7 @@ const rows = computed(() =>
         }}</span></span
       >
       <span class="why"
-        ><template v-if="own"><b>Set by the assessor:</b> {{ own.reason }}</template
+        ><template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template
         ><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'Correct.' }}</template></span
       >
     </div>

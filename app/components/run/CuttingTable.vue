@@ -36,8 +36,8 @@ const share = computed(() =>
     </div>
     <p v-if="list.bars.length > MOST" class="soft">and {{ list.bars.length - MOST }} more</p>
     <h3>Fittings and fixings</h3>
-    <p v-for="one in fittings" :key="one.name">
-      <b class="mono">{{ one.count }} ×</b> {{ one.name }}
+    <p v-for="fitting in fittings" :key="fitting.name">
+      <b class="mono">{{ fitting.count }} ×</b> {{ fitting.name }}
     </p>
   </div>
 </template>

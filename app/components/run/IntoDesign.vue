@@ -76,7 +76,11 @@ async function give() {
         aria-label="Circuit of a draft"
         style="width: 280px"
         data-testid="into-design"
-        ><el-option v-for="one in targets" :key="one.key" :value="one.key" :label="one.words" /></el-select
+        ><el-option
+          v-for="circuit in targets"
+          :key="circuit.key"
+          :value="circuit.key"
+          :label="circuit.words" /></el-select
       ><label
         >circuits together
         <el-input-number

@@ -65,22 +65,27 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(one, i) in sections" :key="i">
-            <td>straight {{ one.straight + 1 }}</td>
-            <td class="num mono">{{ (one.lengthMm / 1000).toFixed(2) }}</td>
-            <td class="num mono" :class="{ bad: isDrawn && one.rightAngles > sheet.mostRightAngles + 0.01 }">
-              {{ one.rightAngles.toFixed(1) }}
+          <tr v-for="(section, i) in sections" :key="i">
+            <td>straight {{ section.straight + 1 }}</td>
+            <td class="num mono">{{ (section.lengthMm / 1000).toFixed(2) }}</td>
+            <td
+              class="num mono"
+              :class="{ bad: isDrawn && section.rightAngles > sheet.mostRightAngles + 0.01 }"
+            >
+              {{ section.rightAngles.toFixed(1) }}
             </td>
             <td v-if="isDrawn">
-              {{ PULL_NAME[one.pull] }} <span class="soft mono">×{{ one.factor.toFixed(1) }}</span>
+              {{ PULL_NAME[section.pull] }} <span class="soft mono">×{{ section.factor.toFixed(1) }}</span>
             </td>
             <td
               v-if="sheet.areasMm2.length"
               class="mono"
-              :class="{ bad: one.terms !== null && one.takes !== null && one.terms > one.takes }"
+              :class="{
+                bad: section.terms !== null && section.takes !== null && section.terms > section.takes,
+              }"
             >
-              {{ one.terms === null ? 'no term' : Math.round(one.terms)
-              }}<template v-if="one.takes !== null"> of {{ Math.round(one.takes) }}</template>
+              {{ section.terms === null ? 'no term' : Math.round(section.terms)
+              }}<template v-if="section.takes !== null"> of {{ Math.round(section.takes) }}</template>
             </td>
           </tr>
         </tbody>
@@ -145,7 +150,7 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
         ><label>or notch mm<input v-model.number="joist.notch" type="number" min="0" /></label>
       </p>
       <p v-if="found.length === 0">That holds. On the centre line.</p>
-      <p v-for="one in found" :key="one" class="bad">{{ JOIST[one] }}</p>
+      <p v-for="entry in found" :key="entry" class="bad">{{ JOIST[entry] }}</p>
       <p class="soft small">
         Building regulations guidance as the On-Site Guide quotes it, 7.3, from memory.
       </p>

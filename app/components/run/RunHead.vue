@@ -45,12 +45,12 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
         name="made"
         @change="write('made', $event)"
       >
-        <option v-for="one in MADE" :key="one" :value="one">{{ one }}</option>
+        <option v-for="system in MADE" :key="system" :value="system">{{ system }}</option>
       </select></label
     >
     <label
       >size<select :value="size" :disabled="locked" name="size" @change="write('size', $event)">
-        <option v-for="one in sizes" :key="one.code" :value="one.code">{{ one.words }}</option>
+        <option v-for="stock in sizes" :key="stock.code" :value="stock.code">{{ stock.words }}</option>
       </select></label
     >
     <label

@@ -15,9 +15,9 @@ const codesOf = (part: string) =>
     .map(({ code }) => code)
     .join(', ')
 const rows = computed(() =>
-  props.verdicts.map((one) => ({
-    ...one,
-    isMet: props.decision ? (props.decision.parts[one.part] ?? null) : one.isMet,
+  props.verdicts.map((verdict) => ({
+    ...verdict,
+    isMet: props.decision ? (props.decision.parts[verdict.part] ?? null) : verdict.isMet,
   })),
 )
 </script>

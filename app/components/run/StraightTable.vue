@@ -88,7 +88,7 @@ const ADD = [
               :name="`${id}.then`"
               @change="write(id, 'then', $event)"
             >
-              <option v-for="joint in JOINTS.filter((one) => one !== 'end')" :key="joint" :value="joint">
+              <option v-for="joint in JOINTS.filter((joint) => joint !== 'end')" :key="joint" :value="joint">
                 {{ JOINT_NAME[joint] }}
               </option></select
             ><span v-else class="soft">last box</span>

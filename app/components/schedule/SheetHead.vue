@@ -32,10 +32,10 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
         @update:model-value="emit('write', 'set:instrument', $event)"
       >
         <el-option
-          v-for="one in board.instruments"
-          :key="one.id"
-          :value="one.name"
-          :label="`${one.name} · ${one.serial}`"
+          v-for="tester in board.instruments"
+          :key="tester.id"
+          :value="tester.name"
+          :label="`${tester.name} · ${tester.serial}`"
         />
       </el-select>
     </label>

@@ -71,22 +71,22 @@ async function retire(one: InstrumentView) {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="one in rows" :key="one.id">
-          <th scope="row">{{ one.name }}</th>
-          <td class="mono">{{ one.serial }}</td>
-          <td>{{ one.kind }}</td>
-          <td class="mono">{{ one.doneOn }}</td>
-          <td class="mono">{{ one.dueOn }}</td>
+        <tr v-for="row in rows" :key="row.id">
+          <th scope="row">{{ row.name }}</th>
+          <td class="mono">{{ row.serial }}</td>
+          <td>{{ row.kind }}</td>
+          <td class="mono">{{ row.doneOn }}</td>
+          <td class="mono">{{ row.dueOn }}</td>
           <td>
             <span
               class="tag"
-              :class="stateOf(one) === 'overdue' ? 'stop' : stateOf(one) === 'soon due' ? 'waiting' : 'met'"
-              >{{ stateOf(one) }}</span
+              :class="stateOf(row) === 'overdue' ? 'stop' : stateOf(row) === 'soon due' ? 'waiting' : 'met'"
+              >{{ stateOf(row) }}</span
             >
           </td>
           <td class="screen-only">
-            <el-button size="small" @click="calibrating = one">Calibrated…</el-button
-            ><el-button size="small" text @click="retire(one)">Out of use</el-button>
+            <el-button size="small" @click="calibrating = row">Calibrated…</el-button
+            ><el-button size="small" text @click="retire(row)">Out of use</el-button>
           </td>
         </tr>
       </tbody>

@@ -33,7 +33,7 @@ const installation = computed(() => props.view.sheet.installation)
         :facts="[
           {
             name: 'Circuits',
-            value: String(installation.circuits.filter((one) => one.board === board!.id).length),
+            value: String(installation.circuits.filter((circuit) => circuit.board === board!.id).length),
           },
           { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` },
         ]"

@@ -12,13 +12,13 @@ const inspection = useInspection(id)
 const { view, field, write, conclusion, autosave } = inspection
 const group = ref<(typeof ITEM_GROUPS)[number] | 'used'>('enclosure')
 const groups = computed(() =>
-  ITEM_GROUPS.filter((one) => view.value?.items.some((item) => item.group === one)).map((one) => {
-    const own = view.value!.items.filter((item) => item.group === one)
+  ITEM_GROUPS.filter((code) => view.value?.items.some((item) => item.group === code)).map((code) => {
+    const items = view.value!.items.filter((item) => item.group === code)
     return {
-      one,
-      of: own.length,
-      looked: own.filter(({ key }) => field(`see.${key}`) !== '').length,
-      open: own.some(({ key }) => (GRADES as readonly string[]).includes(field(`see.${key}`))),
+      code,
+      of: items.length,
+      looked: items.filter(({ key }) => field(`see.${key}`) !== '').length,
+      open: items.some(({ key }) => (GRADES as readonly string[]).includes(field(`see.${key}`))),
     }
   }),
 )
@@ -26,7 +26,7 @@ const items = computed(() => (view.value?.items ?? []).filter((item) => item.gro
 const allOk = () =>
   items.value.filter(({ key }) => field(`see.${key}`) === '').forEach(({ key }) => write(`see.${key}`, 'ok'))
 const torqueOff = (item: InspectionItem) =>
-  conclusion.value?.torque.some((one) => one.item.key === item.key && one.nm !== null)
+  conclusion.value?.torque.some((candidate) => candidate.item.key === item.key && candidate.nm !== null)
 onMounted(inspection.load)
 </script>
 
@@ -41,14 +41,16 @@ onMounted(inspection.load)
     <nav aria-label="Groups">
       <p class="soft">Bay {{ view.attempt.bay }} · {{ view.attempt.code }}<br />{{ view.attempt.name }}</p>
       <button
-        v-for="one in groups"
-        :key="one.one"
+        v-for="part in groups"
+        :key="part.code"
         type="button"
-        :aria-current="group === one.one"
-        @click="group = one.one"
+        :aria-current="group === part.code"
+        @click="group = part.code"
       >
-        <b>{{ GROUP_NAME[one.one] }}<span v-if="one.open" class="open" aria-label="observations">!</span></b
-        ><span class="mono">{{ one.looked }}/{{ one.of }}</span>
+        <b
+          >{{ GROUP_NAME[part.code]
+          }}<span v-if="part.open" class="open" aria-label="observations">!</span></b
+        ><span class="mono">{{ part.looked }}/{{ part.of }}</span>
       </button>
       <button type="button" :aria-current="group === 'used'" @click="group = 'used'">
         <b>Used and returned</b>

@@ -113,33 +113,33 @@ onMounted(watchIt.load)
             Tap what you see. Nothing is asked of you in any order.
           </li>
           <li
-            v-for="(one, i) in acts"
-            :key="one.key"
-            :class="{ undone: one.isUndone, stopped: one.act.kind === 'stop' }"
+            v-for="(act, i) in acts"
+            :key="act.key"
+            :class="{ undone: act.isUndone, stopped: act.act.kind === 'stop' }"
           >
             <button
               type="button"
               class="line"
-              :aria-expanded="opened === one.key"
-              @click="opened = opened === one.key ? null : one.key"
+              :aria-expanded="opened === act.key"
+              @click="opened = opened === act.key ? null : act.key"
             >
-              <span class="time">{{ clock(one.atIso) }}</span><span
-                >{{ i + 1 }}. {{ words(one)
-                }}<span v-if="one.remark" class="remark">{{ one.remark }}</span></span
+              <span class="time">{{ clock(act.atIso) }}</span><span
+                >{{ i + 1 }}. {{ words(act)
+                }}<span v-if="act.remark" class="remark">{{ act.remark }}</span></span
               >
             </button>
-            <div v-if="opened === one.key && view.state === 'running'" class="more">
+            <div v-if="opened === act.key && view.state === 'running'" class="more">
               <el-input
-                :model-value="one.remark"
+                :model-value="act.remark"
                 placeholder="Remark, typed or dictated"
                 aria-label="Remark"
                 maxlength="400"
-                @update:model-value="watchIt.remark(one.key, $event)"
+                @update:model-value="watchIt.remark(act.key, $event)"
               />
               <el-button
                 size="small"
-                @click="one.isUndone ? watchIt.putBack(one.key) : watchIt.takeBack(one.key)"
-                >{{ one.isUndone ? 'It was so' : 'Take back' }}</el-button
+                @click="act.isUndone ? watchIt.putBack(act.key) : watchIt.takeBack(act.key)"
+                >{{ act.isUndone ? 'It was so' : 'Take back' }}</el-button
               >
             </div>
           </li>

@@ -57,24 +57,31 @@ async function start() {
         <p v-else-if="observations.length === 0" class="empty">
           Nobody has been observed yet. Start beside the bay, tablet in hand.
         </p>
-        <NuxtLink v-for="one in observations ?? []" :key="one.id" :to="`/isolation/${one.id}`" class="entry">
-          <b class="mono bay-no">{{ one.bay || '–' }}</b><span class="what"
-            ><b>{{ one.apprentice }}</b
+        <NuxtLink
+          v-for="observation in observations ?? []"
+          :key="observation.id"
+          :to="`/isolation/${observation.id}`"
+          class="list-entry"
+        >
+          <b class="mono bay-no">{{ observation.bay || '–' }}</b><span class="what"
+            ><b>{{ observation.apprentice }}</b
             ><span class="soft small"
-              >{{ one.circuit || 'circuit not named' }} · {{ dayTime(one.startedAt) }} ·
-              {{ one.assessor }}</span
+              >{{ observation.circuit || 'circuit not named' }} · {{ dayTime(observation.startedAt) }} ·
+              {{ observation.assessor }}</span
             ></span
           >
-          <span class="tag" :class="one.state === 'running' ? 'waiting' : one.met ? 'met' : 'stop'">{{
-            one.state === 'running' ? 'in hand' : one.met ? 'met' : 'not yet'
-          }}</span>
+          <span
+            class="tag"
+            :class="observation.state === 'running' ? 'waiting' : observation.met ? 'met' : 'stop'"
+            >{{ observation.state === 'running' ? 'in hand' : observation.met ? 'met' : 'not yet' }}</span
+          >
         </NuxtLink>
       </section>
       <div v-if="register" class="stack wide">
         <section v-if="register.repeats.length" class="stack">
           <h2>Repeats booked</h2>
-          <p v-for="one in register.repeats" :key="one.id" class="stitched stop">
-            <b>{{ one.name }}</b>, {{ one.plannedFor }}, bay {{ one.bay }}: {{ one.reason }}
+          <p v-for="repeat in register.repeats" :key="repeat.id" class="stitched stop">
+            <b>{{ repeat.name }}</b>, {{ repeat.plannedFor }}, bay {{ repeat.bay }}: {{ repeat.reason }}
           </p>
         </section>
         <LockRegister :register="register" @changed="refreshRegister" />
@@ -92,10 +99,10 @@ async function start() {
             aria-label="Apprentice"
             data-testid="observe-who"
             ><el-option
-              v-for="one in register?.apprentices ?? []"
-              :key="one.id"
-              :value="one.id"
-              :label="`${one.name}, ${one.number}`" /></el-select
+              v-for="apprentice in register?.apprentices ?? []"
+              :key="apprentice.id"
+              :value="apprentice.id"
+              :label="`${apprentice.name}, ${apprentice.number}`" /></el-select
         ></label>
         <div class="row">
           <label class="field"
@@ -158,30 +165,10 @@ async function start() {
 .wide {
   gap: 26px;
 }
-.entry {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 8px 12px;
-  min-height: 58px;
-  border-bottom: 1px solid var(--hem);
-  background: var(--panel);
-  color: inherit;
-  text-decoration: none;
-}
-.entry:hover {
-  background: var(--indigo-wash);
-}
 .bay-no {
   font-size: 24px;
   min-width: 38px;
   color: var(--indigo-text);
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  line-height: 1.3;
 }
 .grow {
   flex: 1;

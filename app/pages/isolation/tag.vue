@@ -4,7 +4,7 @@ import type { RegisterView } from '#schemas/isolation-views'
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const id = Number(useRoute().query.lock)
 const { data: register, problem, refresh } = useServer<RegisterView>(() => 'register')
-const lock = computed(() => register.value?.locks.find((one) => one.id === id))
+const lock = computed(() => register.value?.locks.find((lock) => lock.id === id))
 const print = () => window.print()
 </script>
 

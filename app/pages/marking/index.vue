@@ -99,9 +99,11 @@ useShortcuts([
     </div>
     <p v-if="exercises.length" class="groups">
       <span class="soft">What the group gets wrong:</span>
-      <NuxtLink v-for="one in exercises" :key="one.id" :to="`/marking/groups/${one.id}`"
-        >{{ one.code }}
-        <span class="soft">({{ one.count }} {{ one.count === 1 ? 'sheet' : 'sheets' }})</span></NuxtLink
+      <NuxtLink v-for="exercise in exercises" :key="exercise.id" :to="`/marking/groups/${exercise.id}`"
+        >{{ exercise.code }}
+        <span class="soft"
+          >({{ exercise.count }} {{ exercise.count === 1 ? 'sheet' : 'sheets' }})</span
+        ></NuxtLink
       >
     </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cornersOf, directionsOf, plus, type Vector } from '#core/containment/geometry'
 import { readRun } from '#core/containment/form'
-import { dimensionsOf, readEntry, type Dimension } from '#core/containment/dimensions'
+import { dimensionsOf, type Dimension } from '#core/containment/dimensions'
 import { judgeRun } from '#core/containment/measure'
 import { runVerdicts } from '#core/containment/parts-met'
 import { DIRECTION_NAME, patternSentence } from '#words/containment'
@@ -35,12 +35,6 @@ const nameOf = ({ kind, straight, isVertical }: Dimension) =>
     way: `Leg ${straight + 1} goes ${DIRECTION_NAME[sheet.value!.run.straights[straight]!.to]}`,
     bubble: isVertical ? `Leg ${straight + 1} plumb` : `Leg ${straight + 1} level`,
   })[kind]
-const NUDGES = [-3, -2, -1, 0, 1, 2, 3]
-function off(dimension: Dimension): number | null {
-  const entry = readEntry(typed(dimension.key), dimension)
-  return entry.is === 'off' ? Math.round(entry.offMm * 10) / 10 : null
-}
-const signed = (mm: number) => `${['−', '', '+'][Math.sign(mm) + 1]}${Math.abs(mm)}`
 /** The largest deviation is drawn about so far off, mm. */
 const SHOWN_MM = 130
 const exaggerated = computed(() => {
@@ -115,42 +109,13 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
             Math.round(dimension.nominalMm)
           }}</span>
         </p>
-        <div v-if="dimension.kind === 'way' || dimension.kind === 'bubble'" class="taps">
-          <button
-            v-for="mark in ['✓', '✗']"
-            :key="mark"
-            type="button"
-            :disabled="!view.mayChange"
-            :class="{ on: typed(dimension.key) === mark, cross: mark === '✗' }"
-            :aria-pressed="typed(dimension.key) === mark"
-            :aria-label="`${nameOf(dimension)}: ${mark === '✓' ? 'yes' : 'no'}`"
-            @click="autosave.write(dimension.key, mark)"
-          >
-            {{ mark }}
-          </button>
-        </div>
-        <div v-else class="taps">
-          <button
-            v-for="mm in NUDGES"
-            :key="mm"
-            type="button"
-            :disabled="!view.mayChange"
-            :class="{ on: off(dimension) === mm }"
-            :aria-label="`${nameOf(dimension)}: off by ${mm} mm`"
-            @click="autosave.write(dimension.key, signed(mm))"
-          >
-            {{ signed(mm) }}
-          </button>
-          <input
-            :value="typed(dimension.key)"
-            :disabled="!view.mayChange"
-            :name="dimension.key"
-            :aria-label="`${nameOf(dimension)}, tape or deviation`"
-            placeholder="tape"
-            maxlength="12"
-            @input="autosave.write(dimension.key, ($event.target as HTMLInputElement).value)"
-          />
-        </div>
+        <DimensionTaps
+          :dimension="dimension"
+          :name="nameOf(dimension)"
+          :typed="typed(dimension.key)"
+          :locked="!view.mayChange"
+          @write="autosave.write(dimension.key, $event)"
+        />
       </div>
     </section>
     <aside tabindex="0" aria-label="What it comes to">
@@ -253,45 +218,6 @@ aside {
 .nominal {
   font-size: 19px;
   font-weight: 680;
-}
-.taps {
-  display: flex;
-  gap: 6px;
-  margin-top: 4px;
-  flex-wrap: wrap;
-}
-.taps button {
-  min-width: 54px;
-  min-height: 50px;
-  border: 1.5px solid var(--hem-strong);
-  background: var(--raised);
-  color: var(--ink);
-  font: 640 18px var(--mono);
-  border-radius: var(--ease);
-  cursor: pointer;
-}
-.taps .on {
-  background: var(--indigo);
-  color: var(--on-indigo);
-  border-color: var(--indigo);
-}
-.taps .on.cross {
-  background: var(--madder);
-  border-color: var(--madder);
-}
-.taps button:disabled {
-  cursor: default;
-}
-.taps input {
-  width: 104px;
-  min-height: 50px;
-  font: 640 19px var(--mono);
-  text-align: right;
-  padding: 0 10px;
-  border: 1.5px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
 }
 .score {
   font-size: 19px;

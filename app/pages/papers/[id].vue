@@ -22,7 +22,7 @@ const kind = computed<RecordKind | null>(() =>
 const paper = computed(() => (kind.value ? view.value!.papers[kind.value].paper : null))
 const signed = computed(() => (view.value?.signed ?? []).filter((one) => one.kind === kind.value))
 const opened = ref<number | null>(null)
-const shown = computed(() => signed.value.find((one) => one.id === opened.value) ?? null)
+const shown = computed(() => signed.value.find((candidate) => candidate.id === opened.value) ?? null)
 const open = computed(() => [
   ...(paper.value?.missing ?? []),
   ...(paper.value?.failing ?? []).map((name) => `${name}: fails`),
@@ -126,7 +126,7 @@ onMounted(papers.load)
         <template v-if="open.length">
           <h2>Before it can be signed</h2>
           <ul class="missing" data-testid="missing">
-            <li v-for="one in open" :key="one">{{ one }}</li>
+            <li v-for="item in open" :key="item">{{ item }}</li>
           </ul>
         </template>
         <form v-else class="stitched stack" @submit.prevent="sign">
@@ -146,15 +146,15 @@ onMounted(papers.load)
         <template v-if="signed.length">
           <h2>Signed</h2>
           <button
-            v-for="one in signed"
-            :key="one.id"
+            v-for="signature in signed"
+            :key="signature.id"
             type="button"
             class="version"
-            :class="{ on: opened === one.id }"
-            @click="opened = opened === one.id ? null : one.id"
+            :class="{ on: opened === signature.id }"
+            @click="opened = opened === signature.id ? null : signature.id"
           >
-            <b>{{ one.signedBy }}</b><span>{{ dayTime(one.signedAt) }}</span
-            ><span class="mono small">{{ one.hash.slice(0, 16) }}…</span>
+            <b>{{ signature.signedBy }}</b><span>{{ dayTime(signature.signedAt) }}</span
+            ><span class="mono small">{{ signature.hash.slice(0, 16) }}…</span>
           </button>
         </template>
       </aside>

@@ -11,7 +11,8 @@ const { data: predictions } = useServer<PredictionView[]>(() => 'predictions')
 const { data: hunts } = useServer<FaultFindingHome>(() => 'hunts')
 const session = useSession()
 const { data: isolation } = useServer<IsolationHome>(() => 'isolation')
-const tries = (code: string) => predictions.value?.filter((one) => one.experiment === code).length ?? 0
+const tries = (code: string) =>
+  predictions.value?.filter((prediction) => prediction.experiment === code).length ?? 0
 </script>
 
 <template>
@@ -37,7 +38,7 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
       </section>
       <section aria-labelledby="hunts">
         <h2 id="hunts">Inspection and fault finding</h2>
-        <NuxtLink to="/practice/inspection" class="entry" data-testid="inspection-trainer"
+        <NuxtLink to="/practice/inspection" class="list-entry" data-testid="inspection-trainer"
           ><span class="what"
             ><b>Inspection trainer</b
             ><span class="soft small">Find what is not satisfactory, before any test.</span></span
@@ -55,7 +56,7 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
           v-for="bay in bays ?? []"
           :key="bay.key"
           :to="`/practice/bays/${bay.key}`"
-          class="entry"
+          class="list-entry"
           :data-testid="`bay-${bay.key}`"
         >
           <span class="what"
@@ -74,18 +75,18 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
       <section aria-labelledby="experiments">
         <h2 id="experiments">Experiments</h2>
         <NuxtLink
-          v-for="one in EXPERIMENTS"
-          :key="one.code"
-          :to="`/practice/experiments/${one.code}`"
-          class="entry"
-          :data-testid="`experiment-${one.code}`"
+          v-for="experiment in EXPERIMENTS"
+          :key="experiment.code"
+          :to="`/practice/experiments/${experiment.code}`"
+          class="list-entry"
+          :data-testid="`experiment-${experiment.code}`"
         >
           <span class="what"
-            ><b>{{ one.title }}</b
-            ><span class="soft small">{{ one.question }}</span></span
+            ><b>{{ experiment.title }}</b
+            ><span class="soft small">{{ experiment.question }}</span></span
           >
-          <span v-if="tries(one.code)" class="tag met"
-            >tried {{ tries(one.code) === 1 ? 'once' : `${tries(one.code)} times` }}</span
+          <span v-if="tries(experiment.code)" class="tag met"
+            >tried {{ tries(experiment.code) === 1 ? 'once' : `${tries(experiment.code)} times` }}</span
           >
         </NuxtLink>
       </section>
@@ -108,29 +109,6 @@ const tries = (code: string) => predictions.value?.filter((one) => one.experimen
 }
 h2 {
   margin-bottom: 8px;
-}
-.entry {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 9px 14px;
-  min-height: 62px;
-  border-bottom: 1px solid var(--hem);
-  color: inherit;
-  text-decoration: none;
-  background: var(--panel);
-}
-.entry:first-of-type {
-  border-top: 1.5px solid var(--ink);
-}
-.entry:hover {
-  background: var(--indigo-wash);
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  line-height: 1.3;
 }
 @media (max-width: 860px) {
   .halves {

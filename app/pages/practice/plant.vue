@@ -30,7 +30,7 @@ const nameOf = (fault: { code: string; place: string }) => {
 }
 async function toggle(fault: { code: string; place: string }) {
   chosen.value = is(fault)
-    ? chosen.value.filter((one) => !(one.code === fault.code && one.place === fault.place))
+    ? chosen.value.filter((candidate) => !(candidate.code === fault.code && candidate.place === fault.place))
     : [...chosen.value, { code: fault.code, place: fault.place }].slice(-3)
   preview.value = null
   if (chosen.value.length === 0) return
@@ -56,7 +56,7 @@ const addGroup = (cohort: string) =>
   (who.value = [
     ...new Set([
       ...who.value,
-      ...apprentices.value.filter((one) => one.cohort === cohort).map(({ id }) => id),
+      ...apprentices.value.filter((apprentice) => apprentice.cohort === cohort).map(({ id }) => id),
     ]),
   ])
 const where = ref<'virtual' | 'bay'>('virtual')
@@ -95,7 +95,7 @@ async function set() {
       <section aria-label="Faults">
         <div class="row">
           <el-select v-model="bayCode" aria-label="Bay" style="width: 320px"
-            ><el-option v-for="one in home?.bays ?? []" :key="one.code" :value="one.code" :label="one.title"
+            ><el-option v-for="rig in home?.bays ?? []" :key="rig.code" :value="rig.code" :label="rig.title"
           /></el-select>
         </div>
         <div class="aims" role="tablist" aria-label="Aims">
@@ -189,10 +189,10 @@ async function set() {
           style="width: 100%"
           data-testid="plant-who"
           ><el-option
-            v-for="one in apprentices"
-            :key="one.id"
-            :value="one.id"
-            :label="`${one.name}, ${one.cohort}`"
+            v-for="apprentice in apprentices"
+            :key="apprentice.id"
+            :value="apprentice.id"
+            :label="`${apprentice.name}, ${apprentice.cohort}`"
         /></el-select>
         <div class="row">
           <el-button v-for="cohort in cohorts" :key="cohort" size="small" @click="addGroup(cohort)"
@@ -208,10 +208,10 @@ async function set() {
         >
         <h2>Set before</h2>
         <p v-if="(home?.set ?? []).length === 0" class="soft">Nothing yet.</p>
-        <p v-for="one in home?.set ?? []" :key="one.id">
-          <NuxtLink :to="`/practice/faults/${one.id}`">{{ one.name }}</NuxtLink>
-          <span class="tag" :class="one.met ? 'met' : 'plain'">{{
-            one.isDone ? (one.met ? 'found' : 'not yet') : 'open'
+        <p v-for="search in home?.set ?? []" :key="search.id">
+          <NuxtLink :to="`/practice/faults/${search.id}`">{{ search.name }}</NuxtLink>
+          <span class="tag" :class="search.met ? 'met' : 'plain'">{{
+            search.isDone ? (search.met ? 'found' : 'not yet') : 'open'
           }}</span>
         </p>
       </section>

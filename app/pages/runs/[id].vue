@@ -162,10 +162,10 @@ onMounted(run.load)
             style="width: 300px"
             data-testid="measure-who"
             ><el-option
-              v-for="one in people"
-              :key="one.id"
-              :value="one.id"
-              :label="`${one.name}, ${one.cohort}`" /></el-select
+              v-for="person in people"
+              :key="person.id"
+              :value="person.id"
+              :label="`${person.name}, ${person.cohort}`" /></el-select
           ><el-button type="primary" :disabled="who === null || !run.read.value.sheet" @click="measure"
             >Measure it</el-button
           >
@@ -177,11 +177,11 @@ onMounted(run.load)
               : `${session.person?.name}, yours has not been measured yet.`
           }}
         </p>
-        <p v-for="one in view.measurements" :key="one.id">
-          <NuxtLink :to="`/measurements/${one.id}`">{{ one.person }}</NuxtLink>
-          <span class="soft">by {{ one.assessor }}</span>
-          <span class="tag" :class="one.isClosed ? 'met' : 'waiting'">{{
-            one.isClosed ? 'closed' : 'open'
+        <p v-for="measurement in view.measurements" :key="measurement.id">
+          <NuxtLink :to="`/measurements/${measurement.id}`">{{ measurement.person }}</NuxtLink>
+          <span class="soft">by {{ measurement.assessor }}</span>
+          <span class="tag" :class="measurement.isClosed ? 'met' : 'waiting'">{{
+            measurement.isClosed ? 'closed' : 'open'
           }}</span>
         </p>
       </div>

@@ -60,10 +60,10 @@ async function create(fields?: RunFields) {
           data-testid="from-route"
           @change="fromRoute"
           ><el-option
-            v-for="one in routes"
-            :key="one.key"
-            :value="one.key"
-            :label="`${one.code} ${one.circuit.name}, ${one.circuit.lengthM} m`" /></el-select
+            v-for="planned in routes"
+            :key="planned.key"
+            :value="planned.key"
+            :label="`${planned.code} ${planned.circuit.name}, ${planned.circuit.lengthM} m`" /></el-select
         ><el-button type="primary" @click="create()">New run</el-button>
       </div>
     </div>
@@ -79,7 +79,7 @@ async function create(fields?: RunFields) {
       v-for="run in data ?? []"
       :key="run.id"
       :to="`/runs/${run.id}`"
-      class="entry"
+      class="list-entry"
       :data-testid="`run-${run.id}`"
       ><span class="what"
         ><b>{{ run.name }}</b
@@ -93,26 +93,3 @@ async function create(fields?: RunFields) {
     >
   </div>
 </template>
-
-<style scoped>
-.entry {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 10px 14px;
-  min-height: 60px;
-  border-bottom: 1px solid var(--hem);
-  background: var(--panel);
-  color: inherit;
-  text-decoration: none;
-}
-.entry:hover {
-  background: var(--indigo-wash);
-}
-.what {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  line-height: 1.3;
-}
-</style>

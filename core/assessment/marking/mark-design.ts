@@ -18,7 +18,7 @@ export function markDesign(assignment: Assignment, answers: Answers): StepMark[]
   const reference = designOf(assignment)
   if (!reference.ok) throw new Error('The installation has no worked design')
   const sheets = new SheetsByScope(assignment, answers)
-  const workedOf = new Map([...reference.circuits, ...reference.boards].map((one) => [one.scope, one]))
+  const workedOf = new Map([...reference.circuits, ...reference.boards].map((entry) => [entry.scope, entry]))
   walkInstallation(assignment.installation, rulesOf(assignment), {
     circuit: ({ id }, task, steps) =>
       sheets.mark(id, task, workedOf.get(id) as ScopeDesign & { task: Task }, steps),
@@ -50,23 +50,23 @@ class SheetsByScope {
     worked: ScopeDesign & { readonly task: T },
     steps: readonly Step<T>[],
   ): StepValues {
-    const own = this.#figuresOf(scope)
-    own.hasDeparted ||= isElsewhere(task, worked.task)
-    const place: MarkingPlace<T> = { scope, assignment: this.assignment, task, own }
-    const workedSteps = new Map(worked.steps.map((one) => [one.key, one]))
+    const ownFigures = this.#figuresOf(scope)
+    ownFigures.hasDeparted ||= isElsewhere(task, worked.task)
+    const place: MarkingPlace<T> = { scope, assignment: this.assignment, task, ownFigures }
+    const workedSteps = new Map(worked.steps.map((workedStep) => [workedStep.key, workedStep]))
     for (const step of steps) {
       const workedStep = workedSteps.get(step.key)
       if (workedStep) this.#markOne(step, place, workedStep)
     }
-    return own.values
+    return ownFigures.values
   }
 
   #markOne<T extends Task | BoardTask>(step: Step<T>, place: MarkingPlace<T>, worked: WorkedStep): void {
-    const { scope, task, own } = place
+    const { scope, task, ownFigures } = place
     if (!isAsked(this.assignment, scope, step.key)) {
       // What was not asked follows by itself from what was.
-      const derived = own.hasDeparted ? step.derive(task, own.values) : worked
-      own.values[step.key] = derived.ok ? derived.value : worked.value
+      const derived = ownFigures.hasDeparted ? step.derive(task, ownFigures.values) : worked
+      ownFigures.values[step.key] = derived.ok ? derived.value : worked.value
       return
     }
     const mark = markStep(step, place, worked, this.answers[nodeKey(scope, step.key)] ?? '')
@@ -74,14 +74,18 @@ class SheetsByScope {
     sheet.push(mark)
     this.#marks.set(scope, sheet)
     // What they wrote is what they went on with; the worked value stands in only where nothing could be read.
-    own.values[step.key] = mark.value ?? worked.value
-    own.hasDeparted ||= own.values[step.key] !== worked.value
+    ownFigures.values[step.key] = mark.value ?? worked.value
+    ownFigures.hasDeparted ||= ownFigures.values[step.key] !== worked.value
   }
 
   #figuresOf(scope: string): OwnFigures {
-    const own: OwnFigures = this.#figures.get(scope) ?? { values: {}, halfDigits: {}, hasDeparted: false }
-    this.#figures.set(scope, own)
-    return own
+    const ownFigures: OwnFigures = this.#figures.get(scope) ?? {
+      values: {},
+      halfDigits: {},
+      hasDeparted: false,
+    }
+    this.#figures.set(scope, ownFigures)
+    return ownFigures
   }
 }
 

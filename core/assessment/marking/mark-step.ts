@@ -48,14 +48,14 @@ export function markStep<T extends Task | BoardTask>(
   worked: WorkedStep,
   typed: string,
 ): StepMark {
-  const { task, own } = place
+  const { task, ownFigures } = place
   const parsed = readAnswer(step.key, typed)
   if (!parsed.ok) {
     const findings = parsed.problem === 'empty' ? [] : [fault(`unreadable.${parsed.problem}`)]
     return stepMark({ step, place, worked, typed }, { verdict: 'missing', findings, share: 0 })
   }
-  const derived = own.hasDeparted ? step.derive(task, own.values) : worked
-  if (step.kind === 'calculated') own.halfDigits[step.key] = parsed.halfDigit
+  const derived = ownFigures.hasDeparted ? step.derive(task, ownFigures.values) : worked
+  if (step.kind === 'calculated') ownFigures.halfDigits[step.key] = parsed.halfDigit
   const judged = { step, place, worked, typed, answer: parsed, ownWorked: derived.ok ? derived : undefined }
   return stepMark(judged, verdictOf(judged))
 }
@@ -85,8 +85,8 @@ function carriedOn<T extends Task | BoardTask>({
   ownWorked,
 }: Answered<T>): Worked | undefined {
   if (!ownWorked || ownWorked === worked) return undefined
-  const own = { value: ownWorked.value, significant: 6 }
-  return agrees(step, own, worked.value, place.assignment.policy.rounding) ? undefined : ownWorked
+  const entered = { value: ownWorked.value, significant: 6 }
+  return agrees(step, entered, worked.value, place.assignment.policy.rounding) ? undefined : ownWorked
 }
 
 function verdictOf<T extends Task | BoardTask>(answered: Answered<T>): Judgement {
@@ -103,7 +103,7 @@ function verdictOf<T extends Task | BoardTask>(answered: Answered<T>): Judgement
     }
   if (ownWorked && followsFrom(step, place, answer, ownWorked.value))
     return { verdict: 'carried', findings: [], share: followShare }
-  const acceptance = step.accept?.(place.task, place.own.values, answer.value)
+  const acceptance = step.accept?.(place.task, place.ownFigures.values, answer.value)
   if (acceptance?.accepted)
     return {
       verdict: carried ? 'carried' : 'right',
@@ -114,7 +114,7 @@ function verdictOf<T extends Task | BoardTask>(answered: Answered<T>): Judgement
     step,
     task: place.task,
     expected: ownWorked?.value ?? worked.value,
-    values: place.own.values,
+    values: place.ownFigures.values,
   })
   return { verdict: 'wrong', findings: wrongFindings(answered, acceptance, slip), share: 0 }
 }
@@ -152,7 +152,7 @@ function stepMark<T extends Task | BoardTask>(
  */
 function followsFrom<T extends Task | BoardTask>(
   step: Step<T>,
-  { task, own, assignment }: MarkingPlace<T>,
+  { task, ownFigures, assignment }: MarkingPlace<T>,
   answer: TypedNumber,
   expected: number,
 ): boolean {
@@ -161,10 +161,10 @@ function followsFrom<T extends Task | BoardTask>(
   if (step.kind !== 'calculated') return false
   let [low, high] = [expected, expected]
   for (const key of step.needs) {
-    const half = own.halfDigits[key]
+    const half = ownFigures.halfDigits[key]
     if (half === undefined) continue
-    for (const moved of [own.values[key]! - half, own.values[key]! + half]) {
-      const derivation = step.derive(task, { ...own.values, [key]: moved })
+    for (const moved of [ownFigures.values[key]! - half, ownFigures.values[key]! + half]) {
+      const derivation = step.derive(task, { ...ownFigures.values, [key]: moved })
       if (!derivation.ok) continue
       low += Math.min(0, derivation.value - expected)
       high += Math.max(0, derivation.value - expected)

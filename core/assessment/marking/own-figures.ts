@@ -20,5 +20,5 @@ export interface MarkingPlace<T extends Task | BoardTask> {
   readonly assignment: Assignment
   /** With the supply that the person's own upstream figures leave here. */
   readonly task: T
-  readonly own: OwnFigures
+  readonly ownFigures: OwnFigures
 }

@@ -98,8 +98,8 @@ const resultOf = ({
 })
 
 function override(item: Item, overrides: readonly Override[]): Item {
-  const own = overrides.find((candidate) => candidate.item === item.key)
-  if (!own) return item
-  const isRight = own.verdict === 'right'
+  const ownOverride = overrides.find((candidate) => candidate.item === item.key)
+  if (!ownOverride) return item
+  const isRight = ownOverride.verdict === 'right'
   return { ...item, isRight, mark: isRight ? item.outOf : 0, findings: isRight ? [] : item.findings }
 }

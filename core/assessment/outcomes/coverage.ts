@@ -23,11 +23,12 @@ export interface Coverage {
 /** The record of one person laid over the criteria. The same exercise counts once on each. */
 export function coverage(criteria: readonly Criterion[], occasions: readonly Occasion[]): Coverage[] {
   return criteria.map((criterion) => {
-    const own = occasions.filter((occasion) => occasion.criterion === criterion.code)
-    const met = new Set(own.filter((occasion) => occasion.met).map((occasion) => occasion.exerciseCode)).size
+    const shown = occasions.filter((occasion) => occasion.criterion === criterion.code)
+    const met = new Set(shown.filter((occasion) => occasion.met).map((occasion) => occasion.exerciseCode))
+      .size
     return {
       criterion,
-      occasions: own,
+      occasions: shown,
       met,
       wanted: criterion.occasions,
       isComplete: met >= criterion.occasions,

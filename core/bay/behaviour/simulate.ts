@@ -206,6 +206,6 @@ const nextMotor = ({
     .sort((a, b) => a.atS - b.atS)[0]
 
 function startTimeOf(rig: Rig, id: string): number {
-  const part = rig.parts.find((one) => one.id === id)
+  const part = rig.parts.find((candidate) => candidate.id === id)
   return part?.kind === 'appliance' && part.load.kind === 'motor' ? part.load.startS : 0
 }

@@ -37,7 +37,7 @@ export class TripProgress {
   meet(device: DevicePart, threats: readonly Threat[], nowS: number): Due[] {
     return CAUSES.flatMap((cause): Due[] => {
       const key = keyOf(device, cause)
-      const threat = threats.find((one) => one.cause === cause)
+      const threat = threats.find((candidate) => candidate.cause === cause)
       if (threat) return this.#grow(device, threat, nowS)
       const kept = this.#known.get(key)
       if (kept && kept.share >= COMMITTED && LATCHING.has(cause))

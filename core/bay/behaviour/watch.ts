@@ -41,13 +41,13 @@ export function watchLoads(rig: Rig, state: BayState, solved: Solved, ratedV: nu
       const [a, b] = [solved.volt(from), solved.volt(to)]
       return { volt: Math.hypot(a.re - b.re, a.im - b.im), ampere: magnitude(solved.ampere(element)) }
     })
-    const volt = Math.max(...readings.map((one) => one.volt))
+    const volt = Math.max(...readings.map((reading) => reading.volt))
     const isOn = state.inUse[part.id] ?? false
     return [
       {
         part: part.id,
         volt,
-        ampere: Math.max(...readings.map((one) => one.ampere)),
+        ampere: Math.max(...readings.map((reading) => reading.ampere)),
         isWorking: isOn && volt > WORKS_FROM * ratedV,
         isHarmed: isOn && volt > HARMED_FROM * ratedV,
       },

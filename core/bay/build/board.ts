@@ -186,8 +186,8 @@ function feedTo(draft: Draft, { circuit, lineMm2 }: WorkedCircuit, origin: Origi
 
 /** Armour and sheaths are put down as the copper area nearest below them. */
 function nearestArea(areaMm2: number): number {
-  const made = [1, 1.5, 2.5, 4, 6, 10, 16, 25, 35]
-  return made.findLast((one) => one <= areaMm2) ?? made[0]!
+  const standardSizes = [1, 1.5, 2.5, 4, 6, 10, 16, 25, 35]
+  return standardSizes.findLast((candidate) => candidate <= areaMm2) ?? standardSizes[0]!
 }
 
 const mainName = (installation: Installation, board: Board): string =>

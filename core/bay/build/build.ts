@@ -28,8 +28,8 @@ export function buildRig(
   for (const board of boardsOutward(installation)) {
     const feed = feeds.get(board.id)
     if (!feed) return undefined
-    const own = circuitsOf(installation, board.id).flatMap(({ id }) => worked.get(id) ?? [])
-    feeds = new Map([...feeds, ...buildBoard(draft, installation, board, own, feed)])
+    const workedCircuits = circuitsOf(installation, board.id).flatMap(({ id }) => worked.get(id) ?? [])
+    feeds = new Map([...feeds, ...buildBoard(draft, installation, board, workedCircuits, feed)])
   }
   return draft.rig(name)
 }

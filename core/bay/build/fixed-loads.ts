@@ -11,8 +11,8 @@ const ISOLATOR_A = 45
 type Terminals = Readonly<Record<string, TerminalRef>>
 
 /** A load behind its isolator; of several points each is an appliance on the run. */
-export function buildFixed(made: CircuitDraft): void {
-  const { circuit, origin, draft } = made
+export function buildFixed(circuitDraft: CircuitDraft): void {
+  const { circuit, origin, draft } = circuitDraft
   const hasNeutral = circuit.phases === 1 || circuit.use !== 'motor'
   const lines = origin.lines.map(({ pole }) => pole)
   const poles: readonly Pole[] = [...lines, ...(hasNeutral ? ['N' as const] : [])]
@@ -22,7 +22,7 @@ export function buildFixed(made: CircuitDraft): void {
     ...(hasNeutral ? { N: origin.neutral() } : {}),
     E: origin.earth(),
   }
-  let before = isAlone ? buildIsolator(made, poles, start) : start
+  let before = isAlone ? buildIsolator(circuitDraft, poles, start) : start
   const legM = isAlone ? circuit.lengthM * (1 - TO_ISOLATOR) : circuit.lengthM / circuit.points
   for (let i = 1; i <= circuit.points; i += 1) {
     const id = draft.part({
@@ -32,7 +32,7 @@ export function buildFixed(made: CircuitDraft): void {
       load: fixedLoad(circuit),
     })
     const here = terminals(poles, (pole) => `${id}.${pole}`)
-    layLeg(made, { from: before, to: here }, legM)
+    layLeg(circuitDraft, { from: before, to: here }, legM)
     before = here
   }
 }
@@ -52,8 +52,8 @@ function layLeg({ origin, lay }: CircuitDraft, { from, to }: Leg, lengthM: numbe
 }
 
 /** The switch beside a load that is alone on its circuit; returns what leaves it. */
-function buildIsolator(made: CircuitDraft, poles: readonly Pole[], start: Terminals): Terminals {
-  const { draft, circuit, origin } = made
+function buildIsolator(circuitDraft: CircuitDraft, poles: readonly Pole[], start: Terminals): Terminals {
+  const { draft, circuit, origin } = circuitDraft
   const name = `${circuit.use === 'cooker' ? 'Cooker switch' : 'Isolating switch'} ${origin.number}`
   const isolator = draft.part(
     devicePart({
@@ -67,6 +67,6 @@ function buildIsolator(made: CircuitDraft, poles: readonly Pole[], start: Termin
   )
   const side = (way: 'in' | 'out') =>
     terminals(poles, (pole) => `${isolator}.${pole === 'E' ? 'E' : `${pole} ${way}`}`)
-  layLeg(made, { from: start, to: side('in') }, circuit.lengthM * TO_ISOLATOR)
+  layLeg(circuitDraft, { from: start, to: side('in') }, circuit.lengthM * TO_ISOLATOR)
   return side('out')
 }

@@ -14,10 +14,10 @@ const TO_SWITCH = 0.6
 /** Points of a final circuit, wired as designed. */
 export function buildPoints(draft: Draft, worked: WorkedCircuit, origin: Origin): void {
   const { circuit } = worked
-  const made: CircuitDraft = { draft, circuit, origin, lay: layerOf(draft, worked, origin) }
-  if (circuit.use === 'sockets') buildSockets(made)
-  else if (circuit.use === 'lighting') buildLights(made)
-  else buildFixed(made)
+  const circuitDraft: CircuitDraft = { draft, circuit, origin, lay: layerOf(draft, worked, origin) }
+  if (circuit.use === 'sockets') buildSockets(circuitDraft)
+  else if (circuit.use === 'lighting') buildLights(circuitDraft)
+  else buildFixed(circuitDraft)
 }
 
 /** Armour or sheath as the protective conductor: its own resistance, put down beside the nearest copper. */
@@ -66,12 +66,12 @@ const placeOfOrigin = ({ lines, neutral, earth }: Origin): Place => ({
   E: earth(),
 })
 
-function buildSockets(made: CircuitDraft): void {
-  const { circuit, origin, lay } = made
+function buildSockets(circuitDraft: CircuitDraft): void {
+  const { circuit, origin, lay } = circuitDraft
   const isRing = circuit.topology === 'ring'
   const spurs = isRing ? circuit.spurs : 0
   const onRun = circuit.points - spurs
-  const sockets = Array.from({ length: onRun }, (_, i) => buildSocket(made, i + 1))
+  const sockets = Array.from({ length: onRun }, (_, i) => buildSocket(circuitDraft, i + 1))
   const legM = circuit.lengthM / (isRing ? onRun + 1 : onRun)
   let before = placeOfOrigin(origin)
   for (const id of sockets) {
@@ -81,7 +81,7 @@ function buildSockets(made: CircuitDraft): void {
   if (isRing) lay(allThree(before, placeOfOrigin(origin)), legM)
   for (let i = 0; i < spurs; i += 1) {
     const from = sockets[Math.floor(((i + 0.5) * onRun) / spurs)]!
-    lay(allThree(placeAt(from), placeAt(buildSocket(made, onRun + i + 1, ', spur'))), circuit.spurM)
+    lay(allThree(placeAt(from), placeAt(buildSocket(circuitDraft, onRun + i + 1, ', spur'))), circuit.spurM)
   }
 }
 

@@ -58,7 +58,7 @@ function barOrder(rig: Rig): Difference[] {
           .filter((ref) => partIdOf(ref) === bar.id)
           .map((ref) => ({ wire, place: Number(terminalNameOf(ref)), way: wayOf(wire) })),
       )
-      .filter((one) => one.way !== null)
+      .filter((candidate) => candidate.way !== null)
       .sort((a, b) => a.place - b.place)
     const wrong = held.find(({ way }, i) => i > 0 && held[i - 1]!.way! > way!)
     return wrong

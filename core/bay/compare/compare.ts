@@ -72,14 +72,14 @@ function misplaced(intended: Rig, missing: readonly Edge[], left: readonly Edge[
   const pairs = pairUp(missing, left, parts)
   return [
     ...movedDifferences(
-      pairs.filter((one) => one.kind === 'moved'),
+      pairs.filter((pair) => pair.kind === 'moved'),
       parts,
     ),
     ...missingDifferences(
       intended,
-      pairs.flatMap((one) => (one.kind === 'missing' ? [one.want] : [])),
+      pairs.flatMap((pair) => (pair.kind === 'missing' ? [pair.want] : [])),
     ),
-    ...pairs.flatMap((one) => (one.kind === 'extra' ? [extraDifference(one.is, nets)] : [])),
+    ...pairs.flatMap((pair) => (pair.kind === 'extra' ? [extraDifference(pair.is, nets)] : [])),
   ]
 }
 

@@ -8,24 +8,28 @@ import type { Moved } from './pair'
 export function movedDifferences(moved: readonly Moved[], parts: PartIndex): Difference[] {
   const named = new Set<Moved>()
   const found: Difference[] = []
-  for (const one of moved) {
-    if (named.has(one)) continue
-    const all = exchangedWith(
-      one,
+  for (const difference of moved) {
+    if (named.has(difference)) continue
+    const all = interchangedWith(
+      difference,
       moved.filter((other) => !named.has(other)),
     )
     for (const each of all) named.add(each)
-    found.push(all.length > 1 ? swapDifference(all, parts) : moveDifference(one, parts))
+    found.push(all.length > 1 ? swapDifference(all, parts) : moveDifference(difference, parts))
   }
   return found
 }
 
 /** Conductors that took each other's places at one part, with those that moved along with them. */
-function exchangedWith(one: Moved, others: readonly Moved[]): readonly Moved[] {
-  const crossed = others.filter((other) => other !== one && other.from === one.to && other.to === one.from)
-  if (crossed.length === 0) return [one]
-  const along = others.filter((other) => other !== one && other.from === one.from && other.to === one.to)
-  return [one, ...crossed, ...along]
+function interchangedWith(entry: Moved, others: readonly Moved[]): readonly Moved[] {
+  const crossed = others.filter(
+    (other) => other !== entry && other.from === entry.to && other.to === entry.from,
+  )
+  if (crossed.length === 0) return [entry]
+  const along = others.filter(
+    (other) => other !== entry && other.from === entry.from && other.to === entry.to,
+  )
+  return [entry, ...crossed, ...along]
 }
 
 const SWAPPED: Readonly<Record<string, Difference['code']>> = {

@@ -16,7 +16,7 @@ export const BOARD_FAULTS: readonly FaultKind[] = [
         blanks.map((way) => ({ key: `${id} ${way}`, at: [id, String(way)] })),
       ),
     apply: (rig, { at: [board, way] }) =>
-      changeFrame(rig, board!, ({ blanks }) => ({ blanks: blanks.filter((one) => String(one) !== way) })),
+      changeFrame(rig, board!, ({ blanks }) => ({ blanks: blanks.filter((blank) => String(blank) !== way) })),
   },
   {
     code: 'labelMissing',

@@ -36,12 +36,12 @@ export function applyFaults(
   rig: Rig,
   faults: readonly Fault[],
 ): { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly code: string } {
-  let made = rig
+  let faulted = rig
   for (const { code, place, size } of faults) {
     const kind = BY_CODE.get(code)
-    const where = kind?.places(made).find(({ key }) => key === place)
+    const where = kind?.places(faulted).find(({ key }) => key === place)
     if (!kind || !where) return { ok: false, code }
-    made = kind.apply(made, where, size)
+    faulted = kind.apply(faulted, where, size)
   }
-  return { ok: true, rig: made }
+  return { ok: true, rig: faulted }
 }

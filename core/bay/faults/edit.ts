@@ -31,7 +31,7 @@ const withEnd = (wire: Wire, at: TerminalRef, to: TerminalRef): Wire =>
   wire.from === at ? { ...wire, from: to } : { ...wire, to: wire.to === at ? to : wire.to }
 
 /** One of two terminals becomes the other; every other one stays. */
-export function exchanged(ref: TerminalRef, a: TerminalRef, b: TerminalRef): TerminalRef {
+export function interchanged(ref: TerminalRef, a: TerminalRef, b: TerminalRef): TerminalRef {
   if (ref === a) return b
   return ref === b ? a : ref
 }
@@ -41,7 +41,7 @@ export function exchanged(ref: TerminalRef, a: TerminalRef, b: TerminalRef): Ter
  * they are named.
  */
 export function swapTerminals(rig: Rig, a: TerminalRef, b: TerminalRef, only?: ReadonlySet<string>): Rig {
-  const swapped = (ref: TerminalRef) => exchanged(ref, a, b)
+  const swapped = (ref: TerminalRef) => interchanged(ref, a, b)
   return {
     ...rig,
     wires: rig.wires.map((wire) =>

@@ -72,9 +72,9 @@ export const SWAPPED_FAULTS: readonly FaultKind[] = [
     // Leg by leg, so that a ring's ends stay apart.
     apply: (rig, { key }) =>
       legsAtBoard(rig, key).reduce(
-        (made, { line, neutral }) =>
+        (swapped, { line, neutral }) =>
           swapTerminals(
-            made,
+            swapped,
             boardEnd(rig, line)!.atBoard,
             boardEnd(rig, neutral)!.atBoard,
             new Set([line.id, neutral.id]),

@@ -1,6 +1,6 @@
 import type { Bar, DevicePart, Rig, TerminalRef, Wire } from '../model/rig'
 import { partIdOf } from '../model/terminals'
-import { exchanged, moveEnd, withWire, withoutWire, freshId } from './edit'
+import { interchanged, moveEnd, withWire, withoutWire, freshId } from './edit'
 import { boardEnd, circuitOf, circuitWires, conductorOf, type FaultKind } from './fault'
 
 /** A terminal of this bar that no conductor is in. */
@@ -43,7 +43,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
       }),
     apply: (rig, { key }) => {
       const [id, bar] = key.split(' ') as [string, string]
-      const wire = rig.wires.find((one) => one.id === id)!
+      const wire = rig.wires.find((candidate) => candidate.id === id)!
       return moveEnd(
         rig,
         id,
@@ -67,7 +67,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
       const wire = rig.wires.find(({ id }) => id === key)!
       const end = boardEnd(rig, wire)!
       const frame = rig.parts.find(({ id }) => id === partIdOf(end.atBoard))!.board
-      const bar = bars(rig, 'E').find((one) => one.board === frame)!
+      const bar = bars(rig, 'E').find((candidate) => candidate.board === frame)!
       return moveEnd(rig, key, end.atBoard, freeTerminal(rig, bar)!)
     },
   },
@@ -90,9 +90,9 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
         ),
     apply: (rig, { key }) => {
       const [lamp, other] = key.split(' ') as [string, string]
-      const own = neutralTo(rig, lamp)!
-      return withWire(withoutWire(rig, own.id), {
-        ...own,
+      const neutral = neutralTo(rig, lamp)!
+      return withWire(withoutWire(rig, neutral.id), {
+        ...neutral,
         id: freshId(rig, 'borrowed'),
         from: `${other}.N`,
         to: `${lamp}.N`,
@@ -116,7 +116,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
       }),
     apply: (rig, { key }) => {
       const [id, way] = key.split(' ') as [string, string]
-      const wire = rig.wires.find((one) => one.id === id)!
+      const wire = rig.wires.find((candidate) => candidate.id === id)!
       return moveEnd(rig, id, boardEnd(rig, wire)!.atBoard, `${way}.L out`)
     },
   },
@@ -130,7 +130,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
         .filter(({ poles }) => poles.includes('L3'))
         .map(({ id }) => ({ key: id, at: [id] })),
     apply: (rig, { key }) => {
-      const swap = (ref: TerminalRef) => exchanged(ref, `${key}.L1 out`, `${key}.L2 out`)
+      const swap = (ref: TerminalRef) => interchanged(ref, `${key}.L1 out`, `${key}.L2 out`)
       return {
         ...rig,
         wires: rig.wires.map((wire) => ({ ...wire, from: swap(wire.from), to: swap(wire.to) })),
@@ -164,10 +164,10 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
         const other =
           end &&
           circuitWires(rig, 'neutral').find(
-            (one) =>
-              circuitOf(rig, one) !== circuitOf(rig, wire) &&
-              boardEnd(rig, one) &&
-              conductorOf(one) === 'neutral',
+            (circuitWire) =>
+              circuitOf(rig, circuitWire) !== circuitOf(rig, wire) &&
+              boardEnd(rig, circuitWire) &&
+              conductorOf(circuitWire) === 'neutral',
           )
         return end && other ? [{ key: wire.id, at: [wire.id, other.id] }] : []
       }),

@@ -9,7 +9,7 @@ const ofDevices = (is: (device: DevicePart) => boolean) => (rig: Rig) =>
   devices(rig)
     .filter(is)
     .map(({ id }) => ({ key: id, at: [id] }))
-const deviceAt = (rig: Rig, id: string) => devices(rig).find((one) => one.id === id)!
+const deviceAt = (rig: Rig, id: string) => devices(rig).find((device) => device.id === id)!
 
 const nextRating = ({ overcurrent, ratingA }: DevicePart) =>
   DEVICES[overcurrent!.family].ratingsA.find((rating) => rating > ratingA)

@@ -22,7 +22,7 @@ const SCALE: Scale = {
 export function readClamp(bench: Bench, wires: readonly string[], error = 0): Reading {
   const solved = solveWith(bench, 50) ?? solveWith(bench, 0)
   const total = wires.reduce((sum, id) => {
-    const wire = bench.rig.wires.find((one) => one.id === id)
+    const wire = bench.rig.wires.find((candidate) => candidate.id === id)
     if (!wire || !solved) return sum
     // All counted as they leave the board, whichever way somebody wrote them down.
     const isOutward = boardEnd(bench.rig, wire)?.atBoard !== wire.to

@@ -35,9 +35,9 @@ export function prepare(
   { freed, links }: Setup = NO_SETUP,
   conductorC = 20,
 ): Bench {
-  const open = freed.reduce((made, { wire: id, end }): Rig => {
-    const wire = made.wires.find((one) => one.id === id)
-    if (!wire) return made
+  const open = freed.reduce((wired, { wire: id, end }): Rig => {
+    const wire = wired.wires.find((candidate) => candidate.id === id)
+    if (!wire) return wired
     const part = {
       id: `free-${id}-${end}`,
       name: `Free end of ${id}`,
@@ -45,7 +45,7 @@ export function prepare(
       board: null,
       circuit: null,
     } as const
-    return moveEnd({ ...made, parts: [...made.parts, part] }, id, wire[end], freeEnd(id, end))
+    return moveEnd({ ...wired, parts: [...wired.parts, part] }, id, wire[end], freeEnd(id, end))
   }, rig)
   return {
     rig: open,

@@ -72,19 +72,19 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
   const probes = { at: at[0] as TerminalRef, to: at[1] as TerminalRef }
   switch (instrument) {
     case 'continuity':
-      return told(readContinuity(bench, probes))
+      return showsReading(readContinuity(bench, probes))
     case 'insulation':
-      return told(readInsulation(bench, probes, volt))
+      return showsReading(readInsulation(bench, probes, volt))
     case 'voltage':
-      return told(readVoltage(bench, probes))
+      return showsReading(readVoltage(bench, probes))
     case 'loop':
-      return told(readLoop(bench, probes, 'no-trip'))
+      return showsReading(readLoop(bench, probes, 'no-trip'))
     case 'loop-high':
-      return told(readLoop(bench, probes, 'high-current'))
+      return showsReading(readLoop(bench, probes, 'high-current'))
     case 'fault-current':
-      return told(readFaultCurrent(bench, probes, 'high-current'))
+      return showsReading(readFaultCurrent(bench, probes, 'high-current'))
     case 'clamp':
-      return told(readClamp(bench, at))
+      return showsReading(readClamp(bench, at))
     case 'rcd': {
       const reading = readTripTime(bench, probes, { ratedA, multiple })
       return shown({ is: 'reading', reading }, reading.trips)
@@ -99,4 +99,4 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
 }
 
 const shown = (display: Display, trips: readonly string[] = []): Taken => ({ display, trips })
-const told = (reading: Reading): Taken => shown({ is: 'reading', reading })
+const showsReading = (reading: Reading): Taken => shown({ is: 'reading', reading })

@@ -61,11 +61,13 @@ export const isWay = (part: Part): part is DevicePart => part.kind === 'device' 
 
 /** Devices of a board in the order in which they stand: main switch, then each busbar's, then the rest. */
 export function railOrder(rig: Rig, board: string): DevicePart[] {
-  const own = rig.parts.filter((part): part is DevicePart => part.kind === 'device' && part.board === board)
-  const byId = new Map(own.map((part) => [part.id, part]))
+  const deviceParts = rig.parts.filter(
+    (part): part is DevicePart => part.kind === 'device' && part.board === board,
+  )
+  const byId = new Map(deviceParts.map((part) => [part.id, part]))
   const ordered = [
-    ...own.filter(({ role }) => role === 'main-switch'),
+    ...deviceParts.filter(({ role }) => role === 'main-switch'),
     ...rig.busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? [])),
   ]
-  return [...new Set([...ordered, ...own])]
+  return [...new Set([...ordered, ...deviceParts])]
 }

@@ -26,9 +26,9 @@ export function layOutPoints(
   for (const circuit of new Set(points.map((part) => part.circuit!))) {
     const top = y
     y += HEAD - 4
-    const own = points.filter((part) => part.circuit === circuit)
-    for (let i = 0; i < own.length; i += most) {
-      const row = own.slice(i, i + most)
+    const parts = points.filter((part) => part.circuit === circuit)
+    for (let i = 0; i < parts.length; i += most) {
+      const row = parts.slice(i, i + most)
       const channel = `row ${circuit} ${i}`
       right = Math.max(right, layOutRow(sheet, row, { x: left + 8, y, channel }))
       y = sheet.channel(channel, y + POINT_H, Math.min(12, 4 + row.length * 2), ['right']) + 6

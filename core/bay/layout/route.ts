@@ -53,9 +53,9 @@ export function routeWires(
   })
   // Short ones first: they keep to the lanes beside their terminals.
   const ordered = [...placed].sort(
-    (one, other) =>
-      Math.abs(one.a.x - one.b.x) +
-      Math.abs(one.a.y - one.b.y) -
+    (entry, other) =>
+      Math.abs(entry.a.x - entry.b.x) +
+      Math.abs(entry.a.y - entry.b.y) -
       Math.abs(other.a.x - other.b.x) -
       Math.abs(other.a.y - other.b.y),
   )

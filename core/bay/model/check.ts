@@ -91,7 +91,8 @@ function wireProblems(rig: Rig, parts: PartIndex, wire: Wire): RigProblem[] {
   if (COPPER_OHM_PER_M[areaMm2] === undefined)
     found.push(problem('unknownArea', id, { ends, areaMm2, areas: areas() }))
   if (hasBadOhm(wire)) found.push(problem('ohmNotPositive', id, { ends }))
-  if (run !== null && !rig.runs.some((one) => one.id === run)) found.push(problem('noSuchRun', id, { run }))
+  if (run !== null && !rig.runs.some((candidate) => candidate.id === run))
+    found.push(problem('noSuchRun', id, { run }))
   return found
 }
 
@@ -135,7 +136,7 @@ function wayProblems(
 ): RigProblem[] {
   const board = frame.name
   const found = way > frame.ways ? [problem('wayBeyond', part.id, { way, ways: frame.ways, board })] : []
-  for (const pole of part.poles.filter((one) => one !== 'N')) {
+  for (const pole of part.poles.filter((candidate) => candidate !== 'N')) {
     const key = `${frame.id} ${way} ${pole}${frame.phases === 3 && pole === 'L' ? part.id : ''}`
     const other = taken.get(key)
     if (other !== undefined) found.push(problem('wayTaken', part.id, { way, other, board }))

@@ -74,9 +74,9 @@ const INDEXES = new WeakMap<readonly Part[], PartIndex>()
 export function indexParts({ parts }: Pick<Rig, 'parts'>): PartIndex {
   const known = INDEXES.get(parts)
   if (known) return known
-  const made = new Map(parts.map((part) => [part.id, part]))
-  INDEXES.set(parts, made)
-  return made
+  const index = new Map(parts.map((part) => [part.id, part]))
+  INDEXES.set(parts, index)
+  return index
 }
 
 /**

@@ -50,8 +50,8 @@ export function wayBetween(
   const best = new Map([[a, { lengthM: 0, run: null as string | null }]])
   const open = new Set([a])
   while (open.size > 0) {
-    const here = [...open].reduce((one, other) =>
-      best.get(other)!.lengthM < best.get(one)!.lengthM ? other : one,
+    const here = [...open].reduce((entry, other) =>
+      best.get(other)!.lengthM < best.get(entry)!.lengthM ? other : entry,
     )
     open.delete(here)
     if (here === b) return best.get(here)!
@@ -131,7 +131,7 @@ export function applyWiring(bare: Rig, routes: readonly Route[], fields: WiringF
     ...bare,
     wires: [...bare.wires, ...wires],
     boards: bare.boards.map((board) => {
-      const own = (kind: string) =>
+      const terminalsOf = (kind: string) =>
         Object.entries(fields).flatMap(([name, text]) =>
           name.startsWith(`${kind}.${board.id}.`) && text.trim() !== ''
             ? [[name.slice(`${kind}.${board.id}.`.length), text] as const]
@@ -139,8 +139,8 @@ export function applyWiring(bare: Rig, routes: readonly Route[], fields: WiringF
         )
       return {
         ...board,
-        blanks: own('blank').map(([way]) => Number(way)),
-        labels: Object.fromEntries(own('label')),
+        blanks: terminalsOf('blank').map(([way]) => Number(way)),
+        labels: Object.fromEntries(terminalsOf('label')),
       }
     }),
   }

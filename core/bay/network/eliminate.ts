@@ -21,8 +21,8 @@ interface OwnAdmittances {
  * milliohms. The stamped matrix is used up.
  */
 export function eliminate(stamped: Stamped, plan: Plan): Voltages {
-  const own = takeOut(stamped, plan)
-  return { ...comeBack(stamped, plan, own), hasAdrift: own.hasAdrift }
+  const inner = takeOut(stamped, plan)
+  return { ...comeBack(stamped, plan, inner), hasAdrift: inner.hasAdrift }
 }
 
 /** Node after node, what it carried and what it joined goes to its neighbours. */

@@ -13,12 +13,12 @@ export const bayOf = (code: string): Rig => practiceBay(code)!.rig()
 
 /** A practice bay with faults of the catalogue; trials are written so that they fit. */
 export function faulty(rig: Rig, ...faults: readonly (readonly [code: string, place: string])[]): Rig {
-  const made = applyFaults(
+  const faulted = applyFaults(
     rig,
     faults.map(([code, place]) => ({ code, place })),
   )
-  if (!made.ok) throw new Error(`no place for ${made.code}`)
-  return made.rig
+  if (!faulted.ok) throw new Error(`no place for ${faulted.code}`)
+  return faulted.rig
 }
 
 /** The conductor between two terminals or bars. */

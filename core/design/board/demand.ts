@@ -35,7 +35,7 @@ export function demandA(task: BoardTask): number {
   return Math.max(
     ...LINES.map((line) =>
       shared
-        .filter((one) => one.phases === 3 || one.line === line)
+        .filter((candidate) => candidate.phases === 3 || candidate.line === line)
         .reduce((sum, { sharedA }) => sum + sharedA, 0),
     ),
   )

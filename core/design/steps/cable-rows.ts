@@ -101,13 +101,13 @@ export const resistancePerMetre: CircuitStep = {
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].cpc.source.place
     const rows = otherRows(task, values, table, pairOhmPerM)
-    const own = sizeFor(task, values.csa!)
+    const cableSize = sizeFor(task, values.csa!)
     // A smaller cpc, or one of another metal: reading the line twice is the usual slip.
-    if (own && own.cpcMm2 !== own.lineMm2)
+    if (cableSize && cableSize.cpcMm2 !== cableSize.lineMm2)
       rows.push({
-        value: 2 * COPPER_OHM_PER_M[own.lineMm2]!,
+        value: 2 * COPPER_OHM_PER_M[cableSize.lineMm2]!,
         table: SOURCES.conductorResistance.place,
-        entry: `${own.lineMm2}/${own.lineMm2} mm²`,
+        entry: `${cableSize.lineMm2}/${cableSize.lineMm2} mm²`,
       })
     return rows
   },

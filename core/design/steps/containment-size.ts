@@ -19,8 +19,8 @@ import type { CircuitStep } from './step-context'
 function areasInside(task: Task, size: CableSize): number[] {
   const legs = task.topology === 'ring' ? 2 : 1
   const live = (task.phases === 3 ? 4 : 2) * legs
-  const own = [...Array<number>(live).fill(size.lineMm2), ...Array<number>(legs).fill(size.cpcMm2)]
-  return Array.from({ length: task.grouping.circuits }, () => own).flat()
+  const areasMm2 = [...Array<number>(live).fill(size.lineMm2), ...Array<number>(legs).fill(size.cpcMm2)]
+  return Array.from({ length: task.grouping.circuits }, () => areasMm2).flat()
 }
 
 interface Fit {

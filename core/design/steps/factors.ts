@@ -71,14 +71,14 @@ export const groupingFactor: CircuitStep = {
   },
   neighbours: (task) => {
     const { circuits, arrangement } = task.grouping
-    const own = groupingRow(task)
+    const row = groupingRow(task)
     const table = isBuried(task.cable.method) ? 'Table 4C2' : 'Table 4C1'
-    const rows: Neighbour[] = own.flatMap((value, i) =>
+    const rows: Neighbour[] = row.flatMap((value, i) =>
       i + 1 === circuits ? [] : [{ value, table, entry: `${i + 1} ${i === 0 ? 'circuit' : 'circuits'}` }],
     )
     const other = arrangement === 'bunched' ? 'single-layer' : 'bunched'
     const across = GROUPING_FACTOR[other][circuits - 1]
-    if (!isBuried(task.cable.method) && across !== undefined && across !== own[circuits - 1]) {
+    if (!isBuried(task.cable.method) && across !== undefined && across !== row[circuits - 1]) {
       rows.push({ value: across, table, entry: other === 'bunched' ? 'bunched' : 'single layer' })
     }
     return rows

@@ -43,9 +43,9 @@ function fieldsOf(text: string): (CircuitField | undefined)[] {
     .split(/\r?\n/, 1)[0]!
     .split('\t')
     .map((head) => {
-      const own = plain(head)
+      const heading = plain(head)
       return (Object.keys(CIRCUIT_BOXES) as CircuitField[]).find(
-        (field) => plain(field) === own || HEADS[field]?.includes(own),
+        (field) => plain(field) === heading || HEADS[field]?.includes(heading),
       )
     })
 }

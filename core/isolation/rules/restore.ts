@@ -56,8 +56,8 @@ export const RESTORE_RULES: readonly Rule[] = [
     judge: ({ acts }) => {
       const others = placeOf(acts, 'removeOthersLock')
       if (others !== -1) return BROKEN(others)
-      const own = placeOf(acts, 'removeOwnLock')
-      return own === -1 ? OPEN : KEPT(own)
+      const removedAt = placeOf(acts, 'removeOwnLock')
+      return removedAt === -1 ? OPEN : KEPT(removedAt)
     },
   },
   {
@@ -97,8 +97,8 @@ export const RESTORE_RULES: readonly Rule[] = [
     seriousness: () => 'fault',
     judge: ({ acts, ever }) => {
       if (ever.length === 0) return IDLE
-      const own = switchedOff(acts)
-      const left = leftBehind([...ever, ...acts]).filter((device) => device !== own)
+      const switchedDevices = switchedOff(acts)
+      const left = leftBehind([...ever, ...acts]).filter((device) => device !== switchedDevices)
       if (left.length > 0) return OPEN
       return ever.some(({ kind }) => kind === 'lock') ? KEPT() : IDLE
     },

@@ -26,7 +26,10 @@ const HERE: Readonly<Record<Place, (state: TrainerState) => Move[]>> = {
 }
 
 const fromBag = ({ indicator, locks }: TrainerState): Move[] => [
-  ...INDICATORS.filter((one) => one !== indicator).map((one): Move => ({ do: 'take', indicator: one })),
+  ...INDICATORS.filter((candidate) => candidate !== indicator).map((entry): Move => ({
+    do: 'take',
+    indicator: entry,
+  })),
   ...when(indicator !== null, { do: 'prove', on: 'proving-unit' }, { do: 'prove', on: 'self-test' }),
   ...when(locks.length > 0, { do: 'keepKey' }, { do: 'leaveKey' }),
 ]
@@ -57,7 +60,9 @@ function atDevice(
   const isOn = bay.closed[device] ?? false
   const isLocked = locks.includes(device)
   // Once it is off, the other person hangs a padlock on the same hasp.
-  const isShared = world.surprises.some((one) => one.kind === 'secondLock' && one.device === device)
+  const isShared = world.surprises.some(
+    (surprise) => surprise.kind === 'secondLock' && surprise.device === device,
+  )
   const isHeld = !isOn && hasOthersLock && isShared
   const hasNotice = notices.includes(device)
   return [

@@ -30,12 +30,12 @@ type Done = (
   act: Partial<Act> & Pick<Act, 'kind'>,
   change?: Partial<TrainerState>,
   more?: readonly Line[],
-  own?: Partial<Extract<Line, { who: 'you' }>>,
+  facts?: Partial<Extract<Line, { who: 'you' }>>,
 ) => TrainerState
 
 const doneIn =
   (state: TrainerState, move: Move): Done =>
-  (act, change = {}, more = [], own = {}) => ({
+  (act, change = {}, more = [], facts = {}) => ({
     ...state,
     shown: null,
     ...change,
@@ -48,7 +48,7 @@ const doneIn =
         ...act,
       },
     ],
-    lines: [...state.lines, { who: 'you', move, ...own }, ...more],
+    lines: [...state.lines, { who: 'you', move, ...facts }, ...more],
     clockS: state.clockS + ACT_S,
   })
 
@@ -63,7 +63,7 @@ const changes =
   ({ done }) =>
     done({ kind }, change, more)
 
-const without = (all: readonly string[], one: string) => all.filter((other) => other !== one)
+const without = (all: readonly string[], removed: string) => all.filter((other) => other !== removed)
 
 const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
   walk: ({ state, move }) => ({ ...state, place: move.to, shown: null, clockS: state.clockS + WALK_S }),

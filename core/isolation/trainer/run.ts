@@ -19,7 +19,7 @@ export function replay(code: string, seed: number, moves: readonly string[]): Tr
   if (!isScenario(code)) return undefined
   let state = begin(makeWorld(code, randomLcg(seed / MOST_SEED)))
   for (const key of moves) {
-    const move = movesAt(state).find((one) => moveKey(one) === key)
+    const move = movesAt(state).find((candidate) => moveKey(candidate) === key)
     if (!move) return undefined
     state = perform(state, move)
   }

@@ -22,16 +22,16 @@ export function testTerminals(state: TrainerState, part: Part): readonly string[
       ...(part.hasEarth ? [`${part.id}.E`] : []),
     ]
   // The way into a spare terminal of a box is free only once it is open.
-  const own = names
+  const terminals = names
     .filter((name) => part.kind !== 'junction' || name !== 'S' || state.isOpen)
     .map((name) => `${part.id}.${name}`)
   // Parted neutrals are tested one by one, each at its own end.
   return state.isParted
     ? [
-        ...own.filter((ref) => !ref.endsWith('.N')),
+        ...terminals.filter((ref) => !ref.endsWith('.N')),
         ...state.rig.parts.filter(({ id }) => id.startsWith('free-')).map(({ id }) => `${id}.S`),
       ]
-    : own
+    : terminals
 }
 
 /** What leaves a device at the board: its own outgoing ends, and one bar of each kind. */
@@ -75,7 +75,7 @@ export function showAt(
 function plugIn(state: TrainerState, bench: Bench, terminals: readonly string[]): Says {
   if (!state.isIndicatorWorking) return 'noPower'
   const id = terminals[0]!.split('.')[0]!
-  const part = state.rig.parts.find((one) => one.id === id)
+  const part = state.rig.parts.find((candidate) => candidate.id === id)
   if (part?.kind === 'socket') return readSocketTester(bench, id)
   const isLit = pairsOf(terminals)
     .slice(0, 3)

@@ -56,7 +56,7 @@ export function diagnose(
     ...slipHypotheses(study).map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes)),
   ]
   const singles = settle(study, ranked, {
-    made: new Map(hypotheses.map((one) => [one.hypothesis, one])),
+    byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])),
     suspects: suspects.circuits,
     wanted: SHOWN,
   }).sort(byCost)
@@ -89,11 +89,13 @@ interface Suspects {
 }
 
 function suspectsOf({ measured, odd }: Study, tests: readonly BayTest[]): Suspects {
-  const own = new Set(measured.flatMap(({ key, circuit }) => (circuit && odd.has(key) ? [circuit] : [])))
+  const oddCircuits = new Set(
+    measured.flatMap(({ key, circuit }) => (circuit && odd.has(key) ? [circuit] : [])),
+  )
   const isShared = measured.some(({ key, circuit }) => circuit === null && odd.has(key))
-  const isEverywhere = own.size === 0 || isShared
+  const isEverywhere = oddCircuits.size === 0 || isShared
   return {
-    circuits: isEverywhere ? new Set(tests.flatMap(({ circuit }) => circuit ?? [])) : own,
+    circuits: isEverywhere ? new Set(tests.flatMap(({ circuit }) => circuit ?? [])) : oddCircuits,
     isEverywhere,
   }
 }
@@ -107,9 +109,11 @@ function faultCandidates(
   const oddTests = study.measured.filter(({ key }) => study.odd.has(key))
   // A few ohms in series are nothing beside megohms, and no reason for a cross.
   const canShowResistance = oddTests.some(({ kind }) => kindOf(kind).fit.by === 'amount')
-  return hypotheses.flatMap((one, i) => {
+  return hypotheses.flatMap((hypothesis, i) => {
     if (i % STRIDE === 0) onProgress(i / hypotheses.length)
-    return one.kind.group === 'resistance' && !canShowResistance ? [] : faultCandidate(study, one, circuits)
+    return hypothesis.kind.group === 'resistance' && !canShowResistance
+      ? []
+      : faultCandidate(study, hypothesis, circuits)
   })
 }
 
@@ -117,15 +121,19 @@ function faultCandidates(
  * First the readings to be explained: what explains none of them is no cause, and the rest need not be
  * computed.
  */
-function faultCandidate(study: Study, one: FaultHypothesis, suspects: ReadonlySet<string>): Candidate[] {
-  const touched = one.circuits ?? suspects
-  const canTrip = one.kind.group === 'thing' || one.kind.group === 'place'
+function faultCandidate(
+  study: Study,
+  faultHypothesis: FaultHypothesis,
+  suspects: ReadonlySet<string>,
+): Candidate[] {
+  const touched = faultHypothesis.circuits ?? suspects
+  const canTrip = faultHypothesis.kind.group === 'thing' || faultHypothesis.kind.group === 'place'
   // What opens or crosses a conductor stops an RCD test too; that is computed where the reading asks for it.
   const isFelt = ({ key, circuit, kind }: BayTest) =>
-    (circuit === null ? one.circuits === null : touched.has(circuit)) &&
+    (circuit === null ? faultHypothesis.circuits === null : touched.has(circuit)) &&
     (kind !== rcd.key || canTrip || study.odd.has(key))
   const felt = study.measured.filter(isFelt)
-  const bay = onlyCircuits(one.made, touched)
+  const bay = onlyCircuits(faultHypothesis.faulted, touched)
   const explained = predictAll(
     bay,
     felt.filter(({ key }) => study.odd.has(key)),
@@ -135,5 +143,5 @@ function faultCandidate(study: Study, one: FaultHypothesis, suspects: ReadonlySe
     bay,
     felt.filter(({ key }) => !study.odd.has(key)),
   )
-  return [score(study, one.hypothesis, new Map([...study.sound, ...explained, ...rest]))]
+  return [score(study, faultHypothesis.hypothesis, new Map([...study.sound, ...explained, ...rest]))]
 }

@@ -23,7 +23,7 @@ export interface FaultHypothesis {
   readonly kind: FaultKind
   readonly place: Place
   /** The bay as it would be. */
-  readonly made: Rig
+  readonly faulted: Rig
   /** Circuits that it changes; null where it changes something that all share. */
   readonly circuits: ReadonlySet<string> | null
 }
@@ -32,8 +32,8 @@ export interface FaultHypothesis {
 export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readonly FaultHypothesis[] {
   return possibleFaults(rig).flatMap(({ kind, place }) => {
     if (UNSEEN.has(kind.code) || kind.code === LIKE_LOOSE) return []
-    const made = kind.apply(rig, place)
-    const changed = circuitsChanged(rig, made)
+    const faulted = kind.apply(rig, place)
+    const changed = circuitsChanged(rig, faulted)
     if (changed && ![...changed].some((circuit) => circuits.has(circuit))) return []
     const hypothesis: Hypothesis = {
       faults: [{ code: kind.code, place: place.key }],
@@ -42,7 +42,7 @@ export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readon
       priorCost: BASE_COST + Math.log(COMMONEST / kind.prior),
       isScalable: kind.group === 'resistance' || kind.group === 'leak',
     }
-    return [{ hypothesis, kind, place, made, circuits: changed }]
+    return [{ hypothesis, kind, place, faulted, circuits: changed }]
   })
 }
 
@@ -70,5 +70,5 @@ function others<T extends object>(list: readonly T[], than: readonly T[]): reado
   if (list === than) return []
   const known = (SETS.get(than) as ReadonlySet<T> | undefined) ?? new Set(than)
   SETS.set(than, known)
-  return list.filter((one) => !known.has(one))
+  return list.filter((candidate) => !known.has(candidate))
 }

@@ -37,9 +37,9 @@ export function nextTest(
   // Where the causes are, and where something was odd; the other circuits would tell nothing and cost time.
   const places = weighed.flatMap(({ hypothesis }) => hypothesis.at)
   const circuits = new Set([...suspects, ...places.flatMap((at) => parts.get(partIdOf(at))?.circuit ?? [])])
-  const own = open.filter(({ circuit }) => circuit === null || circuits.has(circuit))
-  const causes = weighed.flatMap((one) => placesOf(intended, one, circuits))
-  const [dead, live] = [own.filter(({ key }) => isDead(key)), own.filter(({ key }) => !isDead(key))]
+  const bayTests = open.filter(({ circuit }) => circuit === null || circuits.has(circuit))
+  const causes = weighed.flatMap((candidate) => placesOf(intended, candidate, circuits))
+  const [dead, live] = [bayTests.filter(({ key }) => isDead(key)), bayTests.filter(({ key }) => !isDead(key))]
   return mostTelling(causes, dead) ?? mostTelling(causes, live)
 }
 
@@ -51,8 +51,8 @@ function placesOf(
 ): Cause[] {
   const places = [hypothesis.faults, ...elsewhere.slice(0, MOST_PLACES - 1).map((fault) => [fault])]
   return places.flatMap((faults) => {
-    const made = applyFaults(intended, faults)
-    return made.ok ? [{ rig: onlyCircuits(made.rig, circuits), share: share / places.length }] : []
+    const faulted = applyFaults(intended, faults)
+    return faulted.ok ? [{ rig: onlyCircuits(faulted.rig, circuits), share: share / places.length }] : []
   })
 }
 

@@ -25,18 +25,18 @@ export function pairsOf(
   onProgress: (share: number) => void,
 ): Candidate[] {
   const chosen = chooseSingles(study, singles)
-  const made: Candidate[] = []
-  let best = Math.min(...singles.map((one) => one.cost))
+  const candidates: Candidate[] = []
+  let best = Math.min(...singles.map((single) => single.cost))
   chosen.forEach((a, i) => {
     onProgress(i / chosen.length)
     for (const b of chosen.slice(i + 1)) {
       const candidate = pairOf(study, a, b, best)
       if (!candidate) continue
       if (overlaps(a, b)) best = Math.min(best, candidate.cost)
-      made.push(candidate)
+      candidates.push(candidate)
     }
   })
-  return made
+  return candidates
 }
 
 /** Those that explain most readings, whatever they leave: a pair explains the rest. */

@@ -13,7 +13,7 @@ const MOST_SOLVED = 80
 
 export interface Settling {
   /** What each scalable hypothesis was made from. */
-  readonly made: ReadonlyMap<Hypothesis, FaultHypothesis>
+  readonly byHypothesis: ReadonlyMap<Hypothesis, FaultHypothesis>
   /** Circuits that the bay is cut down to where a cause names none. */
   readonly suspects: ReadonlySet<string>
   /** So many different causes are wanted. */
@@ -30,38 +30,38 @@ export function settle(study: Study, ranked: readonly Candidate[], settling: Set
   const settled: Candidate[] = []
   let solved = 0
   while (waiting.length > 0 && distinct(settled).length < settling.wanted && solved < MOST_SOLVED) {
-    const one = waiting.shift()!
-    const from = one.hypothesis.isScalable ? settling.made.get(one.hypothesis) : undefined
+    const candidate = waiting.shift()!
+    const from = candidate.hypothesis.isScalable ? settling.byHypothesis.get(candidate.hypothesis) : undefined
     if (!from) {
-      settled.push(one)
+      settled.push(candidate)
       continue
     }
     solved += 1
-    const made = atItsSize(study, { one, from, circuits: from.circuits ?? settling.suspects })
-    if (!made) continue
-    const place = waiting.findIndex(({ cost }) => cost > made.cost)
-    waiting.splice(place === -1 ? waiting.length : place, 0, made)
+    const sized = atItsSize(study, { candidate, from, circuits: from.circuits ?? settling.suspects })
+    if (!sized) continue
+    const place = waiting.findIndex(({ cost }) => cost > sized.cost)
+    waiting.splice(place === -1 ? waiting.length : place, 0, sized)
   }
   return [...settled, ...waiting]
 }
 
 interface Unsized {
-  readonly one: Candidate
+  readonly candidate: Candidate
   readonly from: FaultHypothesis
   readonly circuits: ReadonlySet<string>
 }
 
 /** This cause at the size that explains the sheet best; undefined where none explains an odd reading. */
-function atItsSize(study: Study, { one, from, circuits }: Unsized): Candidate | undefined {
+function atItsSize(study: Study, { candidate: one, from, circuits }: Unsized): Candidate | undefined {
   const felt = study.measured.filter(({ key }) => isMoved(study, one, key))
-  const own = { ...one.hypothesis, isScalable: false }
+  const settled = { ...one.hypothesis, isScalable: false }
   let best: Candidate | undefined
   let outcomes = one.outcomes
   let size = 1
   for (let round = 0; round <= ROUNDS; round += 1) {
-    const faults = own.faults.map((fault) => ({ ...fault, size }))
-    const made = score(study, { ...own, faults }, outcomes)
-    if (bringsNearer(study, outcomes) && made.cost < (best?.cost ?? Infinity)) best = made
+    const faults = settled.faults.map((fault) => ({ ...fault, size }))
+    const scored = score(study, { ...settled, faults }, outcomes)
+    if (bringsNearer(study, outcomes) && scored.cost < (best?.cost ?? Infinity)) best = scored
     const times = fittingSize(study, outcomes)
     if (times === undefined) break
     const next = withinSizes(size * times)

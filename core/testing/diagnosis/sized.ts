@@ -20,11 +20,13 @@ export function fittingSize(study: Study, outcomes: ReadonlyMap<string, Outcome>
   })
   const left = (size: number) =>
     moved.reduce((sum, { kind, seen, base, own, isConductance }) => {
-      const made = base + size * (own - base)
-      const outcome = (one: number): Outcome => ({ is: 'value', value: isConductance ? 1 / one : one })
-      return sum + cost(kind, outcome(seen), outcome(made))
+      const predicted = base + size * (own - base)
+      const outcome = (value: number): Outcome => ({ is: 'value', value: isConductance ? 1 / value : value })
+      return sum + cost(kind, outcome(seen), outcome(predicted))
     }, 0)
-  return sizes.length ? sizes.reduce((best, one) => (left(one) < left(best) ? one : best)) : undefined
+  return sizes.length
+    ? sizes.reduce((best, candidate) => (left(candidate) < left(best) ? candidate : best))
+    : undefined
 }
 
 /** A reading of the sheet, of the sound bay and of the bay with the cause, on a scale where sizes add up. */
@@ -32,10 +34,10 @@ function movedReading(study: Study, outcomes: ReadonlyMap<string, Outcome>, key:
   const { by } = kindOf(kind).fit
   if (by !== 'amount' && by !== 'decades') return []
   const isConductance = by === 'decades'
-  const scaled = (one: Outcome | undefined) => {
+  const scaled = (outcome: Outcome | undefined) => {
     if (isConductance)
-      return one?.is === 'value' || one?.is === 'over' ? 1 / Math.max(1, one.value) : undefined
-    return one?.is === 'value' ? one.value : undefined
+      return outcome?.is === 'value' || outcome?.is === 'over' ? 1 / Math.max(1, outcome.value) : undefined
+    return outcome?.is === 'value' ? outcome.value : undefined
   }
   const [seen, base, own] = [study.observed, study.sound, outcomes].map((map) => scaled(map.get(key)))
   if (seen === undefined || base === undefined || own === undefined) return []

@@ -62,16 +62,16 @@ function benchSlips(study: Study): SlipHypothesis[] {
   const { intended, measured, odd } = study
   const circuits = new Set(measured.flatMap(({ circuit, key }) => (circuit && odd.has(key) ? [circuit] : [])))
   return [...circuits].flatMap((circuit) => {
-    const own = (isWanted: (test: BayTest) => boolean) =>
+    const testsOf = (isWanted: (test: BayTest) => boolean) =>
       measured.filter((test) => test.circuit === circuit && isWanted(test))
     const lampsIn = predictAll(
       intended,
-      own(({ kind }) => kindOf(kind).fit.by === 'decades'),
+      testsOf(({ kind }) => kindOf(kind).fit.by === 'decades'),
       { lampsIn: true },
     )
     const switchOff = predictAll(
       intended,
-      own(({ kind }) => kind === r1r2.key),
+      testsOf(({ kind }) => kind === r1r2.key),
       { switchesOn: false },
     )
     return [
@@ -92,7 +92,7 @@ function paperSlips(study: Study): SlipHypothesis[] {
     const [seen, expected] = [valueOf(study.observed.get(test)), valueOf(study.sound.get(test))]
     if (seen === undefined || expected === undefined) return []
     const changed = new Map([[test, study.observed.get(test)!]])
-    const factor = SHIFTS.find((one) => Math.abs(seen / (expected * one) - 1) < SHIFT_SLACK)
+    const factor = SHIFTS.find((scale) => Math.abs(seen / (expected * scale) - 1) < SHIFT_SLACK)
     if (factor)
       return [
         slipHypothesis(

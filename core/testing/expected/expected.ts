@@ -45,8 +45,8 @@ export function expectedReadings(
         test,
         circuit: circuits.get(test.circuit ?? ''),
       })
-      const own = outcome?.is === 'value' ? { value: outcome.value, ...bandOf(test.kind, outcome) } : {}
-      return [test.key, { key: test.key, low: 0, limit, ...(instead ?? own), ...rest }]
+      const range = outcome?.is === 'value' ? { value: outcome.value, ...bandOf(test.kind, outcome) } : {}
+      return [test.key, { key: test.key, low: 0, limit, ...(instead ?? range), ...rest }]
     }),
   )
 }

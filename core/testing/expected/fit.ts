@@ -31,9 +31,9 @@ function byAmount(fit: Extract<Fit, { by: 'amount' }>, observed: number, predict
 }
 
 function byDecades(observed: Outcome, predicted: Outcome): number {
-  const size = (one: Outcome) => {
-    if (one.is === 'over') return GOOD_OHM
-    return one.is === 'value' ? Math.min(GOOD_OHM, Math.max(1, one.value)) : undefined
+  const size = (outcome: Outcome) => {
+    if (outcome.is === 'over') return GOOD_OHM
+    return outcome.is === 'value' ? Math.min(GOOD_OHM, Math.max(1, outcome.value)) : undefined
   }
   const [a, b] = [size(observed), size(predicted)]
   if (a === undefined || b === undefined) return observed.is === predicted.is ? 0 : MOST_COST
@@ -58,9 +58,9 @@ export function bandOf(
 /** More than any instrument shows, Ω. */
 const OPEN_OHM = 1e12
 
-function sizeOf(one: Outcome): number | undefined {
-  if (one.is === 'over') return OPEN_OHM
-  return one.is === 'value' ? one.value : undefined
+function sizeOf(outcome: Outcome): number | undefined {
+  if (outcome.is === 'over') return OPEN_OHM
+  return outcome.is === 'value' ? outcome.value : undefined
 }
 
 /**

@@ -19,7 +19,7 @@ export const predict = (rig: Rig, test: BayTest, options: PrepareOptions = {}): 
 
 interface Ready {
   readonly test: BayTest
-  readonly made: Prepared
+  readonly prepared: Prepared
 }
 
 /** All these tests of one bay; those of one set-up are solved together. */
@@ -29,14 +29,17 @@ export function predictAll(rig: Rig, tests: readonly BayTest[], options: Prepare
   for (const test of tests) {
     const { prediction } = kindOf(test.kind)
     if (prediction.by === 'hand') continue
-    const made = prepareTest(rig, test, options)
-    if (!made) continue
-    if (prediction.by === 'instrument') outcomes.set(test.key, prediction.read(rig, test, made))
+    const prepared = prepareTest(rig, test, options)
+    if (!prepared) continue
+    if (prediction.by === 'instrument') outcomes.set(test.key, prediction.read(rig, test, prepared))
     else if (prediction.withLoads && options.lampsIn)
-      outcomes.set(test.key, outcomeOf(prediction.withLoads(prepare(rig, made.state, made.setup), made)))
+      outcomes.set(
+        test.key,
+        outcomeOf(prediction.withLoads(prepare(rig, prepared.state, prepared.setup), prepared)),
+      )
     else {
-      const key = JSON.stringify([made.setup, made.state.isSupplyOn, made.state.closed])
-      groups.set(key, [...(groups.get(key) ?? []), { test, made }])
+      const key = JSON.stringify([prepared.setup, prepared.state.isSupplyOn, prepared.state.closed])
+      groups.set(key, [...(groups.get(key) ?? []), { test, prepared }])
     }
   }
   for (const group of groups.values()) solveGroup(rig, group, outcomes)
@@ -44,8 +47,8 @@ export function predictAll(rig: Rig, tests: readonly BayTest[], options: Prepare
 }
 
 function solveGroup(rig: Rig, group: readonly Ready[], outcomes: Map<string, Outcome>): void {
-  const { state, setup } = group[0]!.made
-  const asked = group.flatMap(({ test, made }) => {
+  const { state, setup } = group[0]!.prepared
+  const asked = group.flatMap(({ test, prepared: made }) => {
     const { prediction } = kindOf(test.kind)
     return prediction.by === 'impedance' ? [{ test, prediction, pairs: prediction.pairs(made) }] : []
   })

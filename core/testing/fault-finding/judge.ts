@@ -68,7 +68,9 @@ export function judgeFaultFinding(
     restore(log),
   ]
   const mark = marks.reduce((sum, { rule, state }) => sum + WEIGHT[rule] * (SHARE[state] ?? 0), 0)
-  const isCritical = marks.some((one) => one.isCritical && one.state === 'broken')
+  const isCritical = marks.some(
+    (faultFindingMark) => faultFindingMark.isCritical && faultFindingMark.state === 'broken',
+  )
   return {
     marks,
     mark,
@@ -174,7 +176,7 @@ function answer(meant: Rig, faults: readonly Fault[], log: readonly FaultFinding
 
 /** Is this the fault, or one that no test tells from it? */
 export const isAnswer = (meant: Rig, faults: readonly Fault[], { code, place }: Fault): boolean =>
-  faults.some((one) => one.code === code && one.place === place) ||
+  faults.some((fault) => fault.code === code && fault.place === place) ||
   readsAlike(meant, faults, [{ code, place }])
 
 /** Do both bays read the same in every test? */
@@ -194,8 +196,8 @@ function proof(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingS
   const repair = log.findLastIndex((step) => step.do === 'repair')
   const tests = testsOf(meant)
   const sound = predictAll(meant, tests)
-  const made = applyFaults(meant, faults)
-  const faulty = made.ok ? predictAll(made.rig, tests) : sound
+  const faulted = applyFaults(meant, faults)
+  const faulty = faulted.ok ? predictAll(faulted.rig, tests) : sound
   const tells = new Set(
     tests
       .filter(
@@ -206,9 +208,9 @@ function proof(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingS
   )
   const again = repair < 0 ? [] : log.slice(repair).flatMap((step) => (step.do === 'test' ? [step] : []))
   const fitting = again.filter(({ test, read }) => {
-    const own = tests.find(({ key }) => key === test)
-    const outcome = own && readSheet([own], { [test]: read }).outcomes.get(test)
-    return own && outcome && sound.has(test) && cost(own.kind, outcome, sound.get(test)!) <= FITS
+    const bayTest = tests.find(({ key }) => key === test)
+    const outcome = bayTest && readSheet([bayTest], { [test]: read }).outcomes.get(test)
+    return bayTest && outcome && sound.has(test) && cost(bayTest.kind, outcome, sound.get(test)!) <= FITS
   })
   if (fitting.some(({ test }) => tells.has(test))) return kept('proof')
   return {

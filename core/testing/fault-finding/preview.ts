@@ -38,25 +38,25 @@ function difficultyOf(readings: number, alike: number): PlantPreview['difficulty
  * causes. Some tenths of a second.
  */
 export function previewPlant(meant: Rig, faults: readonly Fault[]): PlantPreview | undefined {
-  const made = applyFaults(meant, faults)
-  if (!made.ok) return undefined
+  const faulted = applyFaults(meant, faults)
+  if (!faulted.ok) return undefined
   const tests = testsOf(meant)
-  const [sound, faulty] = [predictAll(meant, tests), predictAll(made.rig, tests)]
+  const [sound, faulty] = [predictAll(meant, tests), predictAll(faulted.rig, tests)]
   const readings = tests.flatMap(({ key, kind }) => {
     const [a, b] = [sound.get(key), faulty.get(key)]
     return a && b && cost(kind, b, a) > FITS ? [{ test: key, sound: a, faulty: b }] : []
   })
   const { candidates } = diagnose(meant, faulty, { pairs: faults.length > 1 })
-  const isTrue = (own: readonly Fault[], elsewhere: readonly Fault[]) =>
+  const isTrue = (named: readonly Fault[], elsewhere: readonly Fault[]) =>
     faults.every(({ code, place }) =>
-      [...own, ...elsewhere].some((one) => one.code === code && one.place === place),
+      [...named, ...elsewhere].some((fault) => fault.code === code && fault.place === place),
     )
   const at = candidates.findIndex(({ hypothesis, elsewhere }) => isTrue(hypothesis.faults, elsewhere))
   const best = candidates[0]?.share ?? 1
   const alike =
     candidates.filter(({ share }, i) => i !== at && share >= ALIKE_SHARE * best).length +
     (at >= 0 ? candidates[at]!.elsewhere.length : 0)
-  const symptoms = symptomsOf(made.rig, meant)
+  const symptoms = symptomsOf(faulted.rig, meant)
   const rank = readings.length === 0 || at < 0 ? null : at + 1
   return { readings, symptoms, rank, alike, difficulty: difficultyOf(readings.length, alike) }
 }

@@ -29,9 +29,9 @@ export function symptomsOf(built: Rig, meant: Rig): Symptom[] {
 
 function litAtTheEnd(happenings: readonly Happening[]): ReadonlySet<string> {
   const on = new Set<string>()
-  for (const one of happenings) {
-    if (one.kind === 'lit') on.add(one.part)
-    else if (one.kind === 'dark') on.delete(one.part)
+  for (const happening of happenings) {
+    if (happening.kind === 'lit') on.add(happening.part)
+    else if (happening.kind === 'dark') on.delete(happening.part)
   }
   return on
 }

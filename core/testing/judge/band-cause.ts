@@ -57,8 +57,8 @@ const isClose = (candidate: number, value: number): boolean =>
 /** It is what the same test shows at somebody else's bay. */
 function othersReading({ expected, others }: CauseContext, value: number): NamedCause | undefined {
   const other = others.find(({ expected: theirs }) => {
-    const told = theirs.get(expected.key)?.value
-    return told !== undefined && isClose(told, value)
+    const otherValue = theirs.get(expected.key)?.value
+    return otherValue !== undefined && isClose(otherValue, value)
   })
   return other && { cause: 'othersBay', bay: other.bay }
 }
@@ -75,13 +75,15 @@ function otherConductor(
   const sizes = sizesFor(design.task)
   const metres = loopMetres(design.task)
   const pairOhm = (size: (typeof sizes)[number]) => pairOhmPerM(size) * metres
-  const own = sizes.findIndex(({ lineMm2 }) => lineMm2 === design.values.csa)
+  const place = sizes.findIndex(({ lineMm2 }) => lineMm2 === design.values.csa)
   const lineAlone = sizes.some(
     (size) => isClose(size.r1OhmPerM * metres, value) && pairOhm(size) < planned * 1.05,
   )
   if (!isHigh && lineAlone) return { cause: 'oneConductor' }
   // A cable two sizes off is a mix-up; more than that nobody draws in.
-  const other = sizes.find((size, i) => Math.abs(i - own) <= 2 && i !== own && isClose(pairOhm(size), value))
+  const other = sizes.find(
+    (size, i) => Math.abs(i - place) <= 2 && i !== place && isClose(pairOhm(size), value),
+  )
   return other && { cause: 'otherSize', areaMm2: other.lineMm2 }
 }
 

@@ -26,9 +26,9 @@ const FIGURE_SHARE = 0.6
  * Copied or invented? Questions for the assessor, never more: readings that agree with a neighbour's where
  * the bays differ, that lie too close to the calculated values, or that end alike.
  */
-export function groupQuestions(own: GroupSheet, others: readonly GroupSheet[]): Finding[] {
-  const figures = numbersOf(own)
-  return [...alike(figures, own, others), ...tooClose(figures, own), ...sameEnding(figures)]
+export function groupQuestions(groupSheet: GroupSheet, others: readonly GroupSheet[]): Finding[] {
+  const figures = numbersOf(groupSheet)
+  return [...alike(figures, groupSheet, others), ...tooClose(figures, groupSheet), ...sameEnding(figures)]
 }
 
 interface Figure {
@@ -45,10 +45,10 @@ const numbersOf = ({ readings, expected }: GroupSheet): Figure[] =>
     return read.form === 'value' && kindOf(key).fit.by !== 'decades' ? [{ key, text, value: read.value }] : []
   })
 
-function alike(figures: readonly Figure[], own: GroupSheet, others: readonly GroupSheet[]): Finding[] {
+function alike(figures: readonly Figure[], groupSheet: GroupSheet, others: readonly GroupSheet[]): Finding[] {
   return others.flatMap((other): Finding[] => {
     const comparable = figures.filter(({ key }) => {
-      const [a, b] = [own.expected.get(key)?.value, other.expected.get(key)?.value]
+      const [a, b] = [groupSheet.expected.get(key)?.value, other.expected.get(key)?.value]
       return a && b && Math.abs(a / b - 1) > DIFFERENT && (other.readings[key] ?? '').trim() !== ''
     })
     const same = comparable.filter(({ key, text }) => other.readings[key]!.trim() === text)
@@ -60,10 +60,12 @@ function alike(figures: readonly Figure[], own: GroupSheet, others: readonly Gro
 
 function tooClose(figures: readonly Figure[], { expected }: GroupSheet): Finding[] {
   const strays = figures.flatMap(({ key, value }) => {
-    const own = expected.get(key)
-    return own?.value && own.high !== undefined ? [Math.abs(value - own.value) / (own.high - own.low)] : []
+    const expectedReading = expected.get(key)
+    return expectedReading?.value && expectedReading.high !== undefined
+      ? [Math.abs(value - expectedReading.value) / (expectedReading.high - expectedReading.low)]
+      : []
   })
-  const share = strays.reduce((sum, one) => sum + one, 0) / strays.length
+  const share = strays.reduce((sum, stray) => sum + stray, 0) / strays.length
   return strays.length >= LEAST && share < TOO_CLOSE_SHARE
     ? [note('group.tooClose', { of: strays.length, share })]
     : []

@@ -10,7 +10,7 @@ import { askedAsMeasured, type ScheduleTest } from '../plan/schedule'
 import { whyKey, type Readings } from '../readings'
 import type { Relation } from '../relations/relation'
 import { relationsOf } from '../relations/relations'
-import { judgeOne } from './one'
+import { judgeReading } from './one'
 import type { OtherBay, Sheet } from '../relations/sheet'
 
 export interface ReadingMark {
@@ -96,12 +96,12 @@ function findingsOf(
   const expected = sheet.expected.get(key)!
   const design = isAsked ? sheet.designs.get(circuit ?? '') : undefined
   const why = readings[whyKey(key)] ?? ''
-  const own = judgeOne({ reading, expected, design, others: sheet.others, edition, why })
+  const judged = judgeReading({ reading, expected, design, others: sheet.others, edition, why })
   // Where the leads explain a reading, that it strays from its band says nothing more.
-  const isExplained = own?.code === 'band.outside' && related.some(({ isEverywhere }) => isEverywhere)
-  const exact = own ? undefined : tooExact(reading, expected)
+  const isExplained = judged?.code === 'band.outside' && related.some(({ isEverywhere }) => isEverywhere)
+  const exact = judged ? undefined : tooExact(reading, expected)
   return [
-    ...(own && !isExplained ? [own] : []),
+    ...(judged && !isExplained ? [judged] : []),
     ...related.map(({ finding }) => finding),
     ...(exact ? [exact] : []),
   ]

@@ -6,7 +6,7 @@ import { numberOf, type ParsedReading } from '../parse/parse-reading'
 import { bandCause, type CauseContext } from './band-cause'
 
 /** One reading with what it should be. */
-export interface OneReading extends CauseContext {
+export interface ReadingInContext extends CauseContext {
   readonly reading: ParsedReading
   readonly edition: Edition
   /** Why it was left out, where it was. */
@@ -14,11 +14,11 @@ export interface OneReading extends CauseContext {
 }
 
 /** What one reading says by itself: its form, its limit, its band. The first that is wrong is enough. */
-export function judgeOne(one: OneReading): Finding | undefined {
-  const { reading, why } = one
+export function judgeReading(entry: ReadingInContext): Finding | undefined {
+  const { reading, why } = entry
   if (reading.form === 'empty') return undefined
   if (reading.form === 'left') return leftOut(reading.as, why.trim())
-  return wrongForm(one) ?? offRange(one) ?? beyond(one) ?? outside(one)
+  return wrongForm(entry) ?? offRange(entry) ?? beyond(entry) ?? outside(entry)
 }
 
 const leftOut = (as: 'N/A' | 'LIM', why: string): Finding =>
@@ -28,7 +28,7 @@ const leftOut = (as: 'N/A' | 'LIM', why: string): Finding =>
 const RANGE_ENDS_OHM = [199e6, 200e6, 299e6, 300e6, 499e6, 500e6, 999e6, 1000e6]
 
 /** A tick where a tick belongs, a number elsewhere, `>` only where it says something. */
-function wrongForm({ expected: { key }, reading }: OneReading): Finding | undefined {
+function wrongForm({ expected: { key }, reading }: ReadingInContext): Finding | undefined {
   if (reading.form === 'unreadable') return fault(`unreadable.${reading.problem}`)
   const { entry } = kindOf(key)
   const isMark = reading.form === 'tick' || reading.form === 'cross'
@@ -42,7 +42,7 @@ function wrongForm({ expected: { key }, reading }: OneReading): Finding | undefi
 }
 
 /** More than the end of the range: good for insulation and at half IΔn, else nothing joins, or nothing opened. */
-function offRange({ expected, reading, edition }: OneReading): Finding | undefined {
+function offRange({ expected, reading, edition }: ReadingInContext): Finding | undefined {
   const { entry } = kindOf(expected.key)
   if (reading.form !== 'over' || entry.form !== 'number') return undefined
   const regulation = sourceLine(expected.source, edition)
@@ -57,7 +57,7 @@ function offRange({ expected, reading, edition }: OneReading): Finding | undefin
 }
 
 /** Past its limit, or not as it must be: nothing is energised on it. */
-function beyond({ expected, reading, edition }: OneReading): Finding | undefined {
+function beyond({ expected, reading, edition }: ReadingInContext): Finding | undefined {
   const regulation = sourceLine(expected.source, edition)
   const { key, limit } = expected
   const { entry } = kindOf(key)
@@ -71,12 +71,12 @@ function beyond({ expected, reading, edition }: OneReading): Finding | undefined
 }
 
 /** Inside the limit or not, the reading does not belong to this bay; the likeliest reason is named. */
-function outside(one: OneReading): Finding | undefined {
-  const { key, low, high, value: expected } = one.expected
-  const value = numberOf(one.reading)
+function outside(reading: ReadingInContext): Finding | undefined {
+  const { key, low, high, value: expected } = reading.expected
+  const value = numberOf(reading.reading)
   if (value === undefined || (value >= low && (high === undefined || value <= high))) return undefined
   const figures = { key, value, low, high: high ?? 0, expected: expected ?? low }
   // Above its minimum insulation passes; that new work reads higher is a remark with its reason.
   if (kindOf(key).fit.by === 'decades') return note('band.belowNewWork', { key, value, low })
-  return fault('band.outside', { ...figures, ...bandCause(one, value) })
+  return fault('band.outside', { ...figures, ...bandCause(reading, value) })
 }

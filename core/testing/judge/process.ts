@@ -42,7 +42,7 @@ interface Taken {
   readonly at: string
 }
 
-const firstOf = (taken: readonly Taken[], isWanted: (one: Taken) => boolean): string | undefined =>
+const firstOf = (taken: readonly Taken[], isWanted: (entry: Taken) => boolean): string | undefined =>
   taken
     .filter(isWanted)
     .map(({ at }) => at)

@@ -90,7 +90,7 @@ const boardInsulation = <K extends string>({ key, symbol, shows, probes }: Own<K
     instead: { low: GOOD_INSULATION_OHM / Math.max(1, circuitsOf(rig).length) },
   }),
   usualCause: () => 'lowInsulation',
-  measure: ({ bench, made, error }) => readInsulation(bench, made, 500, error),
+  measure: ({ bench, prepared: made, error }) => readInsulation(bench, made, 500, error),
 })
 
 const unasked = (place: (typeof ONCE)[number]) => ({ ...place, isAsked: false })

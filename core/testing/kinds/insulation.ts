@@ -43,9 +43,10 @@ const expectation = (): Expectation => ({
 const insulation = <K extends string>(
   key: K,
   symbol: string,
-  own: Pick<TestKind, 'places' | 'prepare' | 'prediction' | 'measure' | 'isBasic' | 'isDiagnostic'> & {
-    readonly shows: ReadingEvidence
-  },
+  particulars: Pick<
+    TestKind,
+    'places' | 'prepare' | 'prediction' | 'measure' | 'isBasic' | 'isDiagnostic'
+  > & { readonly shows: ReadingEvidence },
 ): TestKind<K> => ({
   key,
   symbol,
@@ -58,7 +59,7 @@ const insulation = <K extends string>(
   fit: { by: 'decades' },
   expect: expectation,
   usualCause: () => 'lowInsulation',
-  ...own,
+  ...particulars,
 })
 
 /**
@@ -99,7 +100,7 @@ const pairOf = <K extends 'irLN' | 'irLE' | 'irNE'>(key: K, symbol: string, pair
       read: ([one]) => upTo(one!.ohm, INSULATION_END_OHM),
       withLoads: readInsulation,
     },
-    measure: ({ bench, made, error }) => readInsulation(bench, made, 500, error),
+    measure: ({ bench, prepared: made, error }) => readInsulation(bench, made, 500, error),
   })
 
 export const irLN = pairOf('irLN', 'L–N', ['line', 'neutral'])

@@ -107,17 +107,17 @@ export type Outcome =
 export type Prediction =
   | PairPrediction
   /** By an instrument put to the bay. */
-  | { readonly by: 'instrument'; readonly read: (rig: Rig, test: BayTest, made: Prepared) => Outcome }
+  | { readonly by: 'instrument'; readonly read: (rig: Rig, test: BayTest, prepared: Prepared) => Outcome }
   /** Done and seen by a hand; no reading of a conductor. */
   | { readonly by: 'hand' }
 
 /** From impedances between pairs; tests of one set-up are solved together. */
 export interface PairPrediction {
   readonly by: 'impedance'
-  readonly pairs: (made: Prepared) => readonly (readonly [string, string])[]
+  readonly pairs: (prepared: Prepared) => readonly (readonly [string, string])[]
   readonly read: (pairs: readonly PairReading[], rig: Rig, test: BayTest) => Outcome
   /** With lamps and loads left in, through the instrument itself. */
-  readonly withLoads?: (bench: Bench, made: Prepared) => Reading
+  readonly withLoads?: (bench: Bench, prepared: Prepared) => Reading
 }
 
 /** How far a reading may be from what is predicted before it does not belong to the bay. */
@@ -205,7 +205,7 @@ export interface Tester extends TesterSettings {
   readonly rig: Rig
   readonly test: BayTest
   readonly bench: Bench
-  readonly made: Prepared
+  readonly prepared: Prepared
   /** What an instrument without error would show. */
   readonly predicted: Outcome | undefined
   readonly error: number

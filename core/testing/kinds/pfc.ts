@@ -12,11 +12,11 @@ import { NOWHERE, ONCE, type BayTest, type Outcome, type TestKind } from './kind
 const THREE_PHASE = 2
 
 /** Line to neutral or line to earth at the origin, the larger. */
-function highestFault(rig: Rig, _: BayTest, made: Prepared): Outcome {
+function highestFault(rig: Rig, _: BayTest, prepared: Prepared): Outcome {
   const supply = mainsOf(rig)!
-  const bench = prepare(rig, made.state, made.setup)
-  const returns = [made.to, ...(supply.arrangement === 'TT' ? [] : [`${supply.id}.E`])]
-  const currents = returns.map((to) => readFaultCurrent(bench, { at: made.at, to }, 'no-trip').value ?? 0)
+  const bench = prepare(rig, prepared.state, prepared.setup)
+  const returns = [prepared.to, ...(supply.arrangement === 'TT' ? [] : [`${supply.id}.E`])]
+  const currents = returns.map((to) => readFaultCurrent(bench, { at: prepared.at, to }, 'no-trip').value ?? 0)
   const ampere = Math.max(...currents)
   return ampere === 0
     ? { is: 'none' }

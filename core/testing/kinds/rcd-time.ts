@@ -56,14 +56,17 @@ const rcdTime = <K extends string>(key: K, { multiple, expectation, ...own }: Ow
   prepare: liveAtPoint,
   prediction: {
     by: 'instrument',
-    read: (rig, { circuit }, made) =>
+    read: (rig, { circuit }, prepared) =>
       outcomeOf(
-        readTripTime(prepare(rig, made.state, made.setup), made, { ratedA: ratedA(rig, circuit), multiple }),
+        readTripTime(prepare(rig, prepared.state, prepared.setup), prepared, {
+          ratedA: ratedA(rig, circuit),
+          multiple,
+        }),
       ),
   },
   expect: (facts) => ({ source: SOURCES.residualTime, reasons: ['standard'], ...expectation(facts) }),
   usualCause: () => 'tooFast',
-  measure: ({ rig, test, bench, made, error }) => {
+  measure: ({ rig, test, bench, prepared: made, error }) => {
     // Both half-cycles, the longer one.
     const both = ([0, 180] as const).map((startDegrees) =>
       readTripTime(bench, made, { ratedA: ratedA(rig, test.circuit), multiple, startDegrees }, error),

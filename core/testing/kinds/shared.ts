@@ -37,7 +37,7 @@ export const RESISTANCE: PairPrediction = {
 export const higherOrLower = (isHigh: boolean): UsualCause => (isHigh ? 'high' : 'low')
 
 /** A low-resistance ohmmeter with the leads of the day. */
-export const measureContinuity = ({ bench, made, leadsOhm, nulledOhm, error }: Tester): Reading =>
+export const measureContinuity = ({ bench, prepared: made, leadsOhm, nulledOhm, error }: Tester): Reading =>
   readContinuity(bench, made, { ohm: leadsOhm, nulledOhm }, error)
 
 /** Every point of the circuit; the schedule asks for the furthest. */

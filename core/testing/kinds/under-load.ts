@@ -14,7 +14,7 @@ import { outcomeOf } from './shared'
 const atFurthest = ({ isFeed, furthest }: CircuitPlan): readonly Place[] =>
   isFeed || furthest === null ? NOWHERE : [{ point: furthest, isAsked: false }]
 
-type Read = (rig: Rig, test: BayTest, made: Prepared, error?: number) => Reading
+type Read = (rig: Rig, test: BayTest, prepared: Prepared, error?: number) => Reading
 type Own = Pick<TestKind, 'symbol' | 'entry' | 'fit' | 'expect'> & { readonly read: Read }
 
 const underLoad = <K extends string>(key: K, { read, ...own }: Own): TestKind<K> => ({
@@ -30,22 +30,22 @@ const underLoad = <K extends string>(key: K, { read, ...own }: Own): TestKind<K>
   ...own,
   places: atFurthest,
   prepare: loadedAtPoint,
-  prediction: { by: 'instrument', read: (rig, test, made) => outcomeOf(read(rig, test, made)) },
+  prediction: { by: 'instrument', read: (rig, test, prepared) => outcomeOf(read(rig, test, prepared)) },
   usualCause: () => 'underLoad',
-  measure: ({ rig, test, made, error }) => read(rig, test, made, error),
+  measure: ({ rig, test, prepared: made, error }) => read(rig, test, made, error),
 })
 
 /**
  * What is lost from the origin to the point. The same meter at both: what it is off falls out of the
  * difference.
  */
-const readDrop: Read = (rig, test, made, error = 0) => {
-  const bench = prepare(rig, made.state, made.setup)
+const readDrop: Read = (rig, test, prepared, error = 0) => {
+  const bench = prepare(rig, prepared.state, prepared.setup)
   const way = wayOf(rig, test.circuit!)!
   const supply = supplyOf(rig)!.id
-  const back = made.to.endsWith('.L2') ? 'L2' : 'N'
+  const back = prepared.to.endsWith('.L2') ? 'L2' : 'N'
   const origin = readVoltage(bench, { at: `${supply}.${way.poles[0]}`, to: `${supply}.${back}` }, error)
-  const point = readVoltage(bench, { at: made.at, to: made.to }, error)
+  const point = readVoltage(bench, { at: prepared.at, to: prepared.to }, error)
   if (origin.value === undefined || point.value === undefined) return { ...point, value: undefined }
   return { ...point, value: Math.max(0, Math.round((origin.value - point.value) * 10) / 10) }
 }
@@ -65,10 +65,10 @@ export const clamp = underLoad('clamp', {
   entry: { form: 'number', quantity: 'current', over: 'never' },
   fit: { by: 'amount', relative: 0.12, absolute: 0.4 },
   expect: () => ({ source: SOURCES.designCurrent, working: 'running', reasons: ['supply'] }),
-  read: (rig, test, made, error = 0) => {
+  read: (rig, test, prepared, error = 0) => {
     const line = homeEnds(rig, test.circuit!).line.slice(0, 1)
     return readClamp(
-      prepare(rig, made.state, made.setup),
+      prepare(rig, prepared.state, prepared.setup),
       line.map(({ wire }) => wire.id),
       error,
     )

@@ -33,7 +33,8 @@ export const ze: TestKind<'ze'> = {
   },
   prediction: {
     by: 'instrument',
-    read: (rig, _, made) => outcomeOf(readLoop(prepare(rig, made.state, made.setup), made, 'no-trip')),
+    read: (rig, _, prepared) =>
+      outcomeOf(readLoop(prepare(rig, prepared.state, prepared.setup), prepared, 'no-trip')),
   },
   fit: { by: 'amount', relative: 0.07, absolute: 0.05 },
   expect: () => ({
@@ -42,5 +43,5 @@ export const ze: TestKind<'ze'> = {
     reasons: ['loopTester', 'supply'],
   }),
   usualCause: (isHigh) => (isHigh ? 'highExternal' : 'lowExternal'),
-  measure: ({ bench, made, error }) => readLoop(bench, made, 'no-trip', error),
+  measure: ({ bench, prepared: made, error }) => readLoop(bench, made, 'no-trip', error),
 }

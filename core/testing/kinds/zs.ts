@@ -44,5 +44,5 @@ export const zs: TestKind<'zs'> = {
     }
   },
   usualCause: higherOrLower,
-  measure: ({ bench, made, error }) => readLoop(bench, made, 'no-trip', error),
+  measure: ({ bench, prepared: made, error }) => readLoop(bench, made, 'no-trip', error),
 }

@@ -9,7 +9,7 @@ export function missingOf(
   parts: readonly RecordPart[],
   circuits: readonly string[],
 ): RecordGap[] {
-  const items = parts.flatMap(({ items: own }) => own)
+  const items = parts.flatMap(({ items: partItems }) => partItems)
   const concerned = facts.marks.filter(({ reading }) => concerns(reading, circuits))
   const tests = concerned.filter(({ verdict }) => verdict === 'missing').length
   const owed = concerned.filter(

@@ -192,10 +192,14 @@ const instrumentOf = ({ instrument }: RecordFacts): RecordItem['value'] =>
   instrument ? { code: 'instrument', ...instrument } : ''
 
 function resultsOf({ marks }: RecordFacts, circuits: readonly string[]): RecordItem['value'] {
-  const own = marks.filter(
+  const readingMarks = marks.filter(
     ({ reading, outOf }) => outOf > 0 && circuits.includes(circuitOfKey(reading) ?? ''),
   )
-  return own.length === 0
+  return readingMarks.length === 0
     ? ''
-    : { code: 'results', made: own.filter(({ verdict }) => verdict !== 'missing').length, of: own.length }
+    : {
+        code: 'results',
+        made: readingMarks.filter(({ verdict }) => verdict !== 'missing').length,
+        of: readingMarks.length,
+      }
 }

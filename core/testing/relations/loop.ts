@@ -47,7 +47,7 @@ function loopSum(sheet: Sheet, { key, circuit, point }: ScheduleTest, external: 
 
 /** Behind an electrode of its own the sum is another one. */
 function isSumHere(sheet: Sheet, key: string, dead: string): boolean {
-  const [zs, external, r1AndR2] = [key, ze.key, dead].map((one) => expectedAt(sheet, one))
+  const [zs, external, r1AndR2] = [key, ze.key, dead].map((entry) => expectedAt(sheet, entry))
   if (zs === undefined || external === undefined || r1AndR2 === undefined) return false
   return Math.abs(zs - external - r1AndR2) <= SUM.ohm
 }

@@ -26,11 +26,11 @@ export const ringCrossed: SheetRule = (sheet) => {
   const kinds = [...new Set(tests.map(({ kind }) => kind))]
   return circuitsOn(sheet).flatMap((circuit) =>
     kinds.flatMap((kind): Relation[] => {
-      const own = tests.filter((test) => test.circuit === circuit && test.kind === kind)
+      const scheduleTests = tests.filter((test) => test.circuit === circuit && test.kind === kind)
       return legsJoined(
         onTheRing(
           sheet,
-          own.map(({ key }) => key),
+          scheduleTests.map(({ key }) => key),
         ),
       )
     }),
@@ -38,8 +38,8 @@ export const ringCrossed: SheetRule = (sheet) => {
 }
 
 function onTheRing(sheet: Sheet, keys: readonly string[]): Point[] {
-  const told = keys.flatMap((key) => expectedAt(sheet, key) ?? []).sort((a, b) => a - b)
-  const middle = told[Math.floor(told.length / 2)] ?? 0
+  const expectedOhm = keys.flatMap((key) => expectedAt(sheet, key) ?? []).sort((a, b) => a - b)
+  const middle = expectedOhm[Math.floor(expectedOhm.length / 2)] ?? 0
   return keys.flatMap((key): Point[] => {
     const [value, expected] = [numberAt(sheet, key), expectedAt(sheet, key)]
     const isHere = value !== undefined && expected !== undefined && expected <= middle * SPUR_SHARE

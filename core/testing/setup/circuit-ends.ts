@@ -58,8 +58,8 @@ export function fedBy(rig: Rig, circuit: string): DevicePart[] {
 
 /** What a circuit is measured at. */
 export function pointsOf(rig: Rig, circuit: string): Part[] {
-  const own = rig.parts.filter((part) => part.circuit === circuit && isPoint(part))
-  return own.length > 0 ? own : fedBy(rig, circuit)
+  const parts = rig.parts.filter((part) => part.circuit === circuit && isPoint(part))
+  return parts.length > 0 ? parts : fedBy(rig, circuit)
 }
 
 /** Circuits with something to measure, in the order of the bay. */
@@ -103,9 +103,9 @@ function findHomeEnds(rig: Rig, circuit: string): HomeEnds {
     const [a, b] = [parts.get(partIdOf(wire.from)), parts.get(partIdOf(wire.to))]
     const isAway = (part: Part | undefined) =>
       part !== undefined && part.board !== home && (part.circuit === circuit || wire.run === `${circuit}run`)
-    const own = found[ROLE_OF_COLOUR[wire.colour as keyof typeof ROLE_OF_COLOUR] ?? 'line']
-    if (isHome(a) && isAway(b)) own.push({ wire, end: 'from' })
-    else if (isHome(b) && isAway(a)) own.push({ wire, end: 'to' })
+    const wireEnds = found[ROLE_OF_COLOUR[wire.colour as keyof typeof ROLE_OF_COLOUR] ?? 'line']
+    if (isHome(a) && isAway(b)) wireEnds.push({ wire, end: 'from' })
+    else if (isHome(b) && isAway(a)) wireEnds.push({ wire, end: 'to' })
   }
   return found
 }

@@ -54,7 +54,7 @@ export function impedances({ rig, state, setup, hertz }: BenchAt, pairs: readonl
     return result.ok ? result : undefined
   }
   const rest = hertz === 0 ? undefined : solveAt(pairs[0]!, 0)
-  const across = (one: Solved, [at, to]: Pair) => subtract(one.volt(node(at)), one.volt(node(to)))
+  const across = (solved: Solved, [at, to]: Pair) => subtract(solved.volt(node(at)), solved.volt(node(to)))
   return pairs.map((pair) => {
     const solved = solveAt(pair, PROBE_A)
     const volt = solved && across(solved, pair)
@@ -76,7 +76,7 @@ function planOf(elements: readonly Element[]): Plan {
   const known = PLANS.get(key)
   if (known) return known
   if (PLANS.size >= MOST_PLANS) PLANS.clear()
-  const made = planFor(elements)
-  PLANS.set(key, made)
-  return made
+  const plan = planFor(elements)
+  PLANS.set(key, plan)
+  return plan
 }

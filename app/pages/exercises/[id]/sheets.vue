@@ -87,21 +87,21 @@ const print = () => window.print()
           Nobody has this exercise yet: a sheet without a name.
         </p>
         <TaskPrint
-          v-for="one in people"
-          :key="one.key"
+          v-for="person in people"
+          :key="person.key"
           :exercise="exercise"
-          :installation="one.installation"
-          :who="one.who"
+          :installation="person.installation"
+          :who="person.who"
         />
         <TaskPrint v-if="people.length === 0" :exercise="exercise" :installation="blank" />
       </template>
       <template v-else-if="kind === 'answers'">
         <AnswerPrint
-          v-for="one in people"
-          :key="one.key"
+          v-for="person in people"
+          :key="person.key"
           :exercise="exercise"
-          :installation="wholeOf(one.installation)"
-          :title="`Bay ${one.who.bay}`"
+          :installation="wholeOf(person.installation)"
+          :title="`Bay ${person.who.bay}`"
         />
         <AnswerPrint
           v-if="people.length === 0"

@@ -104,7 +104,7 @@ const dots = computed(() => {
                 "
               >
                 <line
-                  v-for="part in segments(step).filter((one) => one.count > 0)"
+                  v-for="part in segments(step).filter((candidate) => candidate.count > 0)"
                   :key="part.verdict"
                   :class="part.verdict"
                   :x1="part.x + 4"

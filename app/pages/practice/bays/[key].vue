@@ -29,7 +29,7 @@ const tray = computed(() =>
 const given = computed(() => view.value?.bare.wires.length ?? 0)
 const troubles = computed(() => wiring.problems.value.map(rigSentence))
 const wireWords = (id: string) => {
-  const wire = rig.value?.wires.find((one) => one.id === id)
+  const wire = rig.value?.wires.find((wire) => wire.id === id)
   return wire ? `${terminalWords(parts.value, wire.from)} – ${terminalWords(parts.value, wire.to)}` : id
 }
 

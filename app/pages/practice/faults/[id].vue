@@ -48,7 +48,7 @@ async function think() {
 }
 const code = ref('')
 const place = ref('')
-const places = computed(() => view.value?.choices.find((one) => one.code === code.value)?.places ?? [])
+const places = computed(() => view.value?.choices.find((choice) => choice.code === code.value)?.places ?? [])
 watch(code, () => (place.value = places.value.length === 1 ? places.value[0]!.key : ''))
 async function end() {
   const isSure = await ElMessageBox.confirm(
@@ -143,7 +143,11 @@ const last = computed(() => view.value?.log.at(-1))
               size="large"
               style="width: 260px"
               data-testid="conclude-code"
-              ><el-option v-for="one in view.choices" :key="one.code" :value="one.code" :label="one.name"
+              ><el-option
+                v-for="choice in view.choices"
+                :key="choice.code"
+                :value="choice.code"
+                :label="choice.name"
             /></el-select>
             <el-select
               v-model="place"
@@ -153,7 +157,7 @@ const last = computed(() => view.value?.log.at(-1))
               style="width: 330px"
               :disabled="!code"
               data-testid="conclude-place"
-              ><el-option v-for="one in places" :key="one.key" :value="one.key" :label="one.words"
+              ><el-option v-for="spot in places" :key="spot.key" :value="spot.key" :label="spot.words"
             /></el-select>
           </div>
           <div class="row acts">

@@ -11,7 +11,7 @@ const marks = reactive(new Map<string, { grade: Grade; remark: string }>())
 const answers = reactive<Record<string, string>>({})
 const current = ref<string | null>(null)
 const isOver = computed(() => view.value?.over != null)
-const nameOf = (spot: string) => view.value!.spots.find((one) => one.id === spot)?.name ?? spot
+const nameOf = (spot: string) => view.value!.spots.find((candidate) => candidate.id === spot)?.name ?? spot
 
 function tap(spot: string) {
   if (isOver.value) return void (current.value = spot)
@@ -118,13 +118,15 @@ async function again() {
             <b>{{ nameOf(spot) }}</b> <span class="tag plain">nothing wrong here</span>
           </p>
         </article>
-        <article v-for="one in view.over.answers" :key="one.ask">
+        <article v-for="answer in view.over.answers" :key="answer.ask">
           <p>
-            <b>{{ QUESTION_TEXT[one.ask] }}</b>
+            <b>{{ QUESTION_TEXT[answer.ask] }}</b>
           </p>
           <p>
-            {{ one.answer
-            }}<span v-if="one.given !== one.answer" class="bad">; you: {{ one.given || 'no answer' }}</span>
+            {{ answer.answer
+            }}<span v-if="answer.given !== answer.answer" class="bad"
+              >; you: {{ answer.given || 'no answer' }}</span
+            >
           </p>
         </article>
         <div class="row">

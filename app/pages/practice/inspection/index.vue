@@ -40,7 +40,7 @@ async function start(scene: 'board' | 'intake') {
       v-for="round in data ?? []"
       :key="round.id"
       :to="`/practice/inspection/${round.id}`"
-      class="entry"
+      class="list-entry"
       ><span class="grow"
         ><b>{{ NAME[round.scene] }}</b> <span class="soft">{{ dayTime(round.startedAt) }}</span></span
       ><span
@@ -55,17 +55,6 @@ async function start(scene: 'board' | 'intake') {
 <style scoped>
 .lead {
   max-width: 72ch;
-}
-.entry {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 10px 14px;
-  min-height: 54px;
-  border-bottom: 1px solid var(--hem);
-  background: var(--panel);
-  color: inherit;
-  text-decoration: none;
 }
 .grow {
   flex: 1;

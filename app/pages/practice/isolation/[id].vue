@@ -21,14 +21,6 @@ const deviceMoves = computed(
   () => view.value?.moves.filter(({ device }) => device !== null && device === picked.value) ?? [],
 )
 const minutes = computed(() => `${Math.floor((view.value?.seconds ?? 0) / 60)} min`)
-/** What was called for, and what of it was kept. */
-const due = computed(
-  () =>
-    view.value?.debrief?.verdict.rules.filter(({ state }) => state === 'kept' || state === 'broken') ?? [],
-)
-const kept = computed(() => due.value.filter(({ state }) => state === 'kept'))
-const met = computed(() => view.value?.debrief?.verdict.met ?? false)
-
 /** A hand that is quicker than the server waits its turn; no tap is lost. */
 let turn: Promise<void> = Promise.resolve()
 const ask = (path: string, body?: () => unknown): Promise<void> =>
@@ -68,37 +60,13 @@ async function again() {
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 4" :key="i" class="skeleton" style="height: 90px" />
   </div>
-  <div v-else-if="view.debrief" class="page stack debrief">
-    <div class="row spread">
-      <div>
-        <p class="soft">
-          {{ view.title }} · {{ kept.length }} of {{ due.length }} constraints kept · {{ minutes }}, which
-          nobody counts
-        </p>
-        <h1 data-testid="verdict">
-          {{
-            met
-              ? 'Every constraint that counts was kept'
-              : view.debrief.verdict.critical.length
-                ? 'A critical step went wrong'
-                : 'Not yet complete'
-          }}
-        </h1>
-      </div>
-      <div class="row">
-        <el-button type="primary" @click="again">Try again</el-button
-        ><NuxtLink to="/practice"><el-button>All rehearsals</el-button></NuxtLink>
-      </div>
-    </div>
-    <SequenceLine :sequence="view.debrief.sequence" />
-    <p class="stitched">{{ view.debrief.secret }}</p>
-    <h2>What to keep, what to do differently</h2>
-    <RuleList :verdict="view.debrief.verdict" />
-    <p class="caution">
-      A rehearsal. At a real bay you isolate under supervision, by the rules of your centre and the current
-      regulations.
-    </p>
-  </div>
+  <RehearsalDebrief
+    v-else-if="view.debrief"
+    :title="view.title"
+    :debrief="view.debrief"
+    :minutes="minutes"
+    @again="again"
+  />
   <div v-else class="trainer">
     <section class="left">
       <header class="row spread">
@@ -119,34 +87,27 @@ async function again() {
         :picked="picked"
         @pick="picked = picked === $event ? null : $event"
       />
-      <div v-if="view.shown" class="shown" data-testid="shown" aria-live="polite">
-        <b>{{ INDICATOR_NAME[view.shown.indicator] }}</b>
-        <span v-if="view.shown.words" class="words">{{ view.shown.words }}</span>
-        <span v-for="pair in view.shown.pairs" :key="pair.name" class="pair" :class="{ lit: pair.volt > 0 }"
-          ><span>{{ pair.name }}</span
-          ><b>{{ pair.volt > 0 ? `${pair.volt} V` : 'nothing' }}</b></span
-        >
-      </div>
+      <IndicatorShown v-if="view.shown" :shown="view.shown" />
       <div class="acts" :class="{ busy: isBusy }">
         <button
-          v-for="one in deviceMoves"
-          :key="one.key"
+          v-for="act in deviceMoves"
+          :key="act.key"
           type="button"
           class="act device"
-          @click="move(one.key)"
+          @click="move(act.key)"
         >
-          {{ one.words }}
+          {{ act.words }}
         </button>
-        <button v-for="one in here" :key="one.key" type="button" class="act" @click="move(one.key)">
-          {{ one.words }}
+        <button v-for="act in here" :key="act.key" type="button" class="act" @click="move(act.key)">
+          {{ act.words }}
         </button>
         <p v-if="view.devices.length && !picked" class="soft small hint-line">Touch a device to act on it.</p>
       </div>
       <details class="bag" :open="view.indicator === null">
         <summary>From the bag and the pocket</summary>
         <div class="acts">
-          <button v-for="one in bag" :key="one.key" type="button" class="act" @click="move(one.key)">
-            {{ one.words }}
+          <button v-for="act in bag" :key="act.key" type="button" class="act" @click="move(act.key)">
+            {{ act.words }}
           </button>
         </div>
       </details>
@@ -260,33 +221,6 @@ async function again() {
   font-weight: 620;
   color: var(--indigo-text);
   min-height: 36px;
-}
-.shown {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  flex-wrap: wrap;
-  border: 1.5px solid var(--ink);
-  border-radius: var(--ease);
-  background: var(--raised);
-  padding: 10px 14px;
-}
-.words {
-  font: 700 20px var(--mono);
-}
-.pair {
-  display: flex;
-  flex-direction: column;
-  padding: 2px 12px;
-  border-left: 4px dotted var(--hem-strong);
-  font-size: 14px;
-}
-.pair b {
-  font: 700 18px var(--mono);
-}
-.pair.lit {
-  border-left: 5px solid var(--madder);
-  color: var(--madder-text);
 }
 @media (max-width: 1000px) {
   .trainer {

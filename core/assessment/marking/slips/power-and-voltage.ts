@@ -12,7 +12,7 @@ export const powerAndVoltage = forCircuits(({ step, task: { load, phases } }) =>
   if (step.key !== 'ib' || (load.basis !== 'power' && load.basis !== 'motor')) return []
   const efficiency = load.basis === 'motor' ? load.efficiency : 1
   const { powerW, powerFactor } = load
-  const own = phases === 3 ? powerW / (ROOT_3 * U_V) : powerW / U0_V
+  const currentA = phases === 3 ? powerW / (ROOT_3 * U_V) : powerW / U0_V
   const others =
     phases === 3
       ? ([
@@ -29,13 +29,13 @@ export const powerAndVoltage = forCircuits(({ step, task: { load, phases } }) =>
     divided.map((factor) => ({ value: current / factor, finding: fault(code) })),
   )
   if (powerFactor !== 1) {
-    slips.push({ value: own / efficiency, finding: fault('slip.powerFactorForgotten', { powerFactor }) })
+    slips.push({ value: currentA / efficiency, finding: fault('slip.powerFactorForgotten', { powerFactor }) })
     slips.push({
-      value: (own * powerFactor) / efficiency,
+      value: (currentA * powerFactor) / efficiency,
       finding: fault('slip.powerFactorMultiplied', { powerFactor }),
     })
   }
   if (efficiency !== 1)
-    slips.push({ value: own / powerFactor, finding: fault('slip.efficiencyForgotten', { efficiency }) })
+    slips.push({ value: currentA / powerFactor, finding: fault('slip.efficiencyForgotten', { efficiency }) })
   return slips
 })

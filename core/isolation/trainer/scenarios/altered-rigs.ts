@@ -49,7 +49,7 @@ export function twoInOneBox(rig: Rig): Rig {
 }
 
 export function borrowed(rig: Rig): Rig {
-  const made = applyFaults(rig, [{ code: 'borrowedNeutral', place: 'c2p1 c1p1' }])
-  if (!made.ok) throw new Error('the borrowed neutral has no place')
-  return made.rig
+  const faulted = applyFaults(rig, [{ code: 'borrowedNeutral', place: 'c2p1 c1p1' }])
+  if (!faulted.ok) throw new Error('the borrowed neutral has no place')
+  return faulted.rig
 }
