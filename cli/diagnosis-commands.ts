@@ -1,6 +1,7 @@
-import { testsOf } from '#core/testing/plan/schedule'
+import { kindOf } from '#core/testing/kinds/kinds'
+import { readTestsOf } from '#core/testing/plan/schedule'
 import type { BayTest } from '#core/testing/kinds/kind'
-import { FITS, bandOf, cost } from '#core/testing/expected/fit'
+import { bandOf, cost } from '#core/testing/expected/fit'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
 import { predictAll } from '#core/testing/expected/predict'
 import { readSheet, type SheetProblem } from '#core/testing/parse/read-sheet'
@@ -26,14 +27,14 @@ function sheetOf(file: string | undefined, tests: readonly BayTest[]) {
 export function check(_: object, rigFile?: string, readingsFile?: string): Output {
   if (!readingsFile) throw new UseError('check needs a rig and a sheet of readings.', EXIT.use)
   const rig = readRig(rigFile)
-  const tests = testsOf(rig)
+  const tests = readTestsOf(rig)
   const { outcomes, problems } = sheetOf(readingsFile, tests)
   const expected = predictAll(rig, tests)
   const rows = tests.flatMap((test) => {
     const outcome = expected.get(test.key)
     const seen = outcomes.get(test.key)
-    if (!outcome) return []
-    const isOdd = seen !== undefined && cost(test.kind, seen, outcome) > FITS
+    if (!outcome || (!seen && kindOf(test.kind).isReadWhereTaken)) return []
+    const isOdd = seen !== undefined && cost(test.kind, seen, outcome) > 0
     const read = isOdd ? 'odd' : 'fits'
     const verdict = seen ? read : 'missing'
     return [
@@ -68,7 +69,7 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
 export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string): Output {
   if (!readingsFile) throw new UseError('diagnose needs a rig and a sheet of readings.', EXIT.use)
   const rig = readRig(rigFile)
-  const tests = testsOf(rig)
+  const tests = readTestsOf(rig)
   const { outcomes, problems } = sheetOf(readingsFile, tests)
   const { candidates, odd, next } = diagnose(rig, outcomes)
   const shown = candidates.map((shown) => ({

@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { RCD_TYPES } from '#core/regulations/rcd'
+import { RCD_WEAR } from '#core/bay/protection/rcd'
 import { COLOURS, DEVICE_ROLES, POLES, type Part, type Rig, type Wire } from '#core/bay/model/rig'
 import type { LoadKind } from '#core/bay/model/loads'
 import type { Proved, Same } from './same'
@@ -71,7 +72,15 @@ const PartSchema = Type.Unsafe<Part>(
           Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
         ),
         residual: orNull(
-          Type.Object({ ratedA: Positive, type: oneOf(RCD_TYPES), isDelayed: Type.Boolean() }, strict),
+          Type.Object(
+            {
+              ratedA: Positive,
+              type: oneOf(RCD_TYPES),
+              isDelayed: Type.Boolean(),
+              wear: Type.Optional(oneOf(RCD_WEAR)),
+            },
+            strict,
+          ),
         ),
         detectsArcs: Type.Boolean(),
         plugFuseA: Type.Unsafe<3 | 13 | null>({ enum: [null, 3, 13] }),

@@ -1,6 +1,7 @@
 import type { Candidate } from '#core/testing/diagnosis/study'
 import type { Rig } from '#core/bay/model/rig'
-import { FAULT_TEXT, placeWords, slipWords } from './faults'
+import { FAULT_TEXT, placeWords } from './faults'
+import { slipWords } from './slips'
 
 /** A candidate in words: what, where, and how it is told at the bay. */
 export interface CauseWords {

@@ -1,4 +1,3 @@
-import type { Slip } from '#core/testing/diagnosis/hypothesis'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts, partIdOf, terminalWords } from '#core/bay/model/terminals'
 
@@ -32,6 +31,12 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
     name: 'Thinner conductor than planned',
     tell: 'Read the size on the sheath; all readings of the run scale.',
   },
+  thinnerLine: { name: 'Thinner line than planned', tell: 'Look at the size of the line at both ends.' },
+  thinnerCpc: {
+    name: 'Thinner cpc than planned',
+    tell: 'Look at the size of the cpc; R2 by the long lead scales, the line does not.',
+  },
+  shorter: { name: 'Shorter run than drawn', tell: 'Measure the route; all readings of the run scale.' },
   longer: { name: 'Longer run than planned', tell: 'Measure the route; all readings of the run scale.' },
   shortLN: { name: 'Short circuit L–N', tell: 'Split the circuit in halves and measure each.' },
   shortLE: { name: 'Earth fault L–E', tell: 'Split the circuit in halves and measure each.' },
@@ -44,6 +49,10 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   trappedNeutral: {
     name: 'Neutral trapped at a box edge',
     tell: 'Ease the accessory off and measure again.',
+  },
+  parallelEarth: {
+    name: 'Parallel earth path on this circuit',
+    tell: 'Disconnect the cpc at the board and measure the point to the main earthing terminal.',
   },
   damp: { name: 'Damp accessory, line to earth', tell: 'Open it, dry it, measure again.' },
   dampNeutral: { name: 'Damp accessory, neutral to earth', tell: 'Open it, dry it, measure again.' },
@@ -59,6 +68,15 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   },
   neutralAndEarth: { name: 'Neutral and cpc interchanged', tell: 'Open the accessory and inspect.' },
   switchInNeutral: { name: 'Switch in the neutral', tell: 'Test polarity with the switch open and closed.' },
+  ringBridgedByAll: {
+    name: 'Ring bridged by a piece of cable',
+    tell: 'Cross-connect and read every socket-outlet: between the ends of the bridge the readings fall.',
+  },
+  ringFedAtOneEnd: { name: 'Ring fed at one end', tell: 'Ring through each pair of ends at the board.' },
+  ringsCrossed: {
+    name: 'Ends of two rings interchanged at the board',
+    tell: 'Ring through each pair of ends; no conductor comes home to its own way.',
+  },
   ringBridged: { name: 'Ring bridged', tell: 'Cross-connect and read every socket: steps show the bridge.' },
   ringEndsMixed: {
     name: 'Neutral and cpc of one ring leg interchanged at the board',
@@ -81,6 +99,19 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   otherCurve: { name: 'Wrong type of breaker', tell: 'Read the device.' },
   residualMissing: { name: 'RCD missing', tell: 'Read the device.' },
   residualTooCoarse: { name: 'RCD rated residual current too high', tell: 'Read the device.' },
+  residualSlow: {
+    name: 'RCD slow',
+    tell: 'Operate its test button several times and measure again; if it stays slow it is replaced.',
+  },
+  residualEarly: {
+    name: 'RCD trips below half of IΔn',
+    tell: 'Measure with the circuits disconnected: standing leakage does the same; then by ramp.',
+  },
+  residualStuck: {
+    name: 'RCD does not operate',
+    tell: 'Operate its test button; measure at its outgoing terminals.',
+  },
+  residualGeneral: { name: 'RCD general where time-delayed was planned', tell: 'Read the device.' },
   residualDelayed: { name: 'RCD time-delayed', tell: 'Read the device.' },
   plugFuseTooLarge: { name: 'Fuse too large', tell: 'Read the fuse.' },
   deviceReversed: { name: 'Device fed from the wrong end', tell: 'Read the marks at its terminals.' },
@@ -89,36 +120,6 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   blankMissing: { name: 'Blank missing', tell: 'Inspect.' },
   labelMissing: { name: 'Label missing', tell: 'Inspect.' },
   earthOutOfOrder: { name: 'Cpcs not in circuit order', tell: 'Inspect.' },
-}
-
-/** A slip in words. */
-export function slipWords(slip: Slip): { readonly name: string; readonly tell: string } {
-  switch (slip.kind) {
-    case 'leads':
-      return {
-        name: `Leads not nulled: about ${slip.ohm.toFixed(2)} Ω too much everywhere`,
-        tell: 'Hold the leads together, null, and measure one again.',
-      }
-    case 'lampsIn':
-      return {
-        name: 'Lamps or loads left in for the insulation resistance test',
-        tell: 'Remove them and measure again.',
-      }
-    case 'switchOff':
-      return { name: 'A switch was left open', tell: 'Close every switch and measure again.' }
-    case 'decimal':
-      return {
-        name: `The decimal point is misplaced in one reading (× ${slip.factor})`,
-        tell: 'Measure it again and read the unit.',
-      }
-    case 'digits':
-      return { name: 'Two digits swapped in one reading', tell: 'Measure it again.' }
-    case 'unlisted':
-      return {
-        name: 'None of these',
-        tell: 'Measure the readings out of tolerance again; then look at what the catalogue does not know.',
-      }
-  }
 }
 
 /**

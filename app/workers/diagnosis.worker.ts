@@ -2,12 +2,12 @@ import { expose } from 'comlink'
 import type { Rig } from '#core/bay/model/rig'
 import { diagnose, type Diagnosis } from '#core/testing/diagnosis/diagnose'
 import { readSheet } from '#core/testing/parse/read-sheet'
-import { testsOf } from '#core/testing/plan/schedule'
+import { readTestsOf } from '#core/testing/plan/schedule'
 import type { Readings } from '#core/testing/readings'
 
 /** Looks for causes away from the page, and says how far it is, 0 to 1. */
 function diagnoseSheet(rig: Rig, readings: Readings, onProgress: (share: number) => void): Diagnosis {
-  const tests = testsOf(rig)
+  const tests = readTestsOf(rig)
   const known = new Set(tests.map(({ key }) => key))
   const own = Object.fromEntries(Object.entries(readings).filter(([key]) => known.has(key)))
   return diagnose(rig, readSheet(tests, own).outcomes, { pairs: true, onProgress })

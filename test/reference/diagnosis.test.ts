@@ -3,7 +3,7 @@
 import { describe, expect, it } from 'vitest'
 import { testsOf } from '#core/testing/plan/schedule'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
-import { withFiguresSwapped } from '#core/testing/diagnosis/slips'
+import { withFiguresSwapped } from '#core/testing/diagnosis/paper-slips'
 import { bandOf } from '#core/testing/expected/fit'
 import { predict, type Outcomes } from '#core/testing/expected/predict'
 import type { Outcome } from '#core/testing/kinds/kind'
@@ -166,6 +166,24 @@ describe('two flaws at once', () => {
           .join('+'),
       ),
     ).toContain('damp+earthOpen')
+  })
+})
+
+describe('two causes, each of one size', () => {
+  it('a joint in the lighting line and a damp socket are found at their sizes', () => {
+    const [joint, damp] = [places('loose', 'c2p1')[0]!, places('damp', 'c1p5')[0]!]
+    const faulted = applyFaults(bay, [
+      { code: 'loose', place: joint.place.key, size: 2.5 },
+      { code: 'damp', place: damp.place.key, size: 0.5 },
+    ])
+    if (!faulted.ok) throw new Error('places')
+    const { candidates } = diagnose(bay, measure(faulted.rig, bay, 6), { pairs: true })
+    const pair = candidates.find(({ hypothesis }) => hypothesis.faults.length === 2)!
+    const sizeOf = (code: string) => pair.hypothesis.faults.find((fault) => fault.code === code)?.size ?? 0
+    expect(sizeOf('loose') / 2.5).toBeGreaterThan(0.7)
+    expect(sizeOf('loose') / 2.5).toBeLessThan(1.4)
+    expect(sizeOf('damp') / 0.5).toBeGreaterThan(0.5)
+    expect(sizeOf('damp') / 0.5).toBeLessThan(2)
   })
 })
 

@@ -3,6 +3,7 @@ import { BOARD_FAULTS } from './board'
 import type { Fault, FaultKind, Place } from './fault'
 import { LEAK_FAULTS } from './leak'
 import { OPEN_FAULTS } from './open'
+import { RING_FAULTS } from './rings'
 import { RESISTANCE_FAULTS } from './resistance'
 import { SWAPPED_FAULTS } from './swapped'
 import { PLACE_FAULTS } from './wrong-place'
@@ -17,12 +18,23 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   ...RESISTANCE_FAULTS,
   ...LEAK_FAULTS,
   ...SWAPPED_FAULTS,
+  ...RING_FAULTS,
   ...PLACE_FAULTS,
   ...THING_FAULTS,
   ...BOARD_FAULTS,
 ]
 
 const BY_CODE = new Map(FAULT_KINDS.map((kind) => [kind.code, kind]))
+
+/** Has this fault no fixed size: a resistance at a screw, a damp path? */
+export const isSized = ({ group }: Pick<FaultKind, 'group'>): boolean =>
+  group === 'resistance' || group === 'leak'
+
+/** Does a planted fault stand for any size? */
+export const hasAnySize = ({ code }: Fault): boolean => {
+  const kind = BY_CODE.get(code)
+  return kind !== undefined && isSized(kind)
+}
 
 /** Every single fault that this rig could have. */
 export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] =>

@@ -74,3 +74,7 @@ export function circuitOf(rig: Rig, wire: Wire): string | null {
   const parts = indexParts(rig)
   return parts.get(partIdOf(wire.from))?.circuit ?? parts.get(partIdOf(wire.to))?.circuit ?? null
 }
+
+/** The conductors of a circuit that start at its board. */
+export const startsOf = (rig: Rig, circuit: string) =>
+  circuitWires(rig).filter((wire) => circuitOf(rig, wire) === circuit && boardEnd(rig, wire))

@@ -1,3 +1,4 @@
+import type { Rig } from '../model/rig'
 import { freshId, withLeak } from './edit'
 import { hasNeutral, lineOf, pointsOf, type FaultKind, type PointPart } from './fault'
 
@@ -22,6 +23,15 @@ const leakAt = (code: string, between: 'LN' | 'LE' | 'NE', ohm: number, prior: n
   },
 })
 
+/** The main earthing terminal of a built bay. */
+const MAIN_EARTH = 'met'
+/** Through steelwork, Ω; common practice, no source. */
+const STRUCTURE_OHM = 0.3
+
+const lastPoints = (rig: Rig): PointPart[] => [
+  ...new Map(pointsOf(rig).map((part) => [part.circuit, part])).values(),
+]
+
 export const LEAK_FAULTS: readonly FaultKind[] = [
   leakAt('shortLN', 'LN', 0.05, 2),
   leakAt('shortLE', 'LE', 0.05, 3),
@@ -32,4 +42,21 @@ export const LEAK_FAULTS: readonly FaultKind[] = [
   leakAt('damp', 'LE', 200_000, 3),
   leakAt('dampNeutral', 'NE', 200_000, 2),
   leakAt('oldInsulation', 'LN', 600_000, 2),
+  {
+    code: 'parallelEarth',
+    group: 'leak',
+    prior: 1,
+    // Steel conduit or structure beside the cpc, from the last point back to the main earthing terminal.
+    places: (rig) =>
+      rig.parts.some(({ id }) => id === MAIN_EARTH)
+        ? lastPoints(rig).map(({ id }) => ({ key: id, at: [id] }))
+        : [],
+    apply: (rig, { key }, size = 1) =>
+      withLeak(rig, {
+        id: freshId(rig, 'leak'),
+        from: `${key}.E`,
+        to: `${MAIN_EARTH}.1`,
+        ohm: STRUCTURE_OHM / size,
+      }),
+  },
 ]

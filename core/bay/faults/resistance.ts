@@ -1,13 +1,16 @@
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
-import type { Rig } from '../model/rig'
+import type { Rig, Wire } from '../model/rig'
 import { changeWire } from './edit'
-import { circuitWires, conductorOf, type FaultKind } from './fault'
+import { circuitWires, conductorOf, type Conductor, type FaultKind } from './fault'
 
 /** A screw that was not tightened after dressing, Ω; of the catalogue's 0.3 to 5 Ω. */
 const LOOSE_OHM = 1
 const UNDER_SCREW_OHM = 5
 /** Where nobody took the short way. */
 const DETOUR = 1.8
+/** Where the drawing was longer than the wall, as a share; and what is left at the least. */
+const SHORTCUT = 0.4
+const LEAST_SHARE = 0.1
 
 const AREAS = Object.keys(COPPER_OHM_PER_M)
   .map(Number)
@@ -15,6 +18,31 @@ const AREAS = Object.keys(COPPER_OHM_PER_M)
 const smaller = (areaMm2: number): number | undefined => AREAS[AREAS.indexOf(areaMm2) - 1]
 
 const runsOf = (rig: Rig) => rig.runs.map(({ id }) => ({ key: id, at: [id] }))
+
+const timesAsLong = (rig: Rig, run: string, times: number): Rig => ({
+  ...rig,
+  wires: rig.wires.map((wire) => (wire.run === run ? { ...wire, lengthM: wire.lengthM * times } : wire)),
+})
+
+/** These conductors of a run one size too small. */
+const thinnerBy = (code: string, prior: number, conductors: readonly Conductor[]): FaultKind => {
+  const isMeant = (wire: Wire, run: string) => wire.run === run && conductors.includes(conductorOf(wire))
+  return {
+    code,
+    group: 'resistance',
+    prior,
+    places: (rig) =>
+      runsOf(rig).filter(({ key }) =>
+        rig.wires.some((wire) => isMeant(wire, key) && smaller(wire.areaMm2) !== undefined),
+      ),
+    apply: (rig, { key }) => ({
+      ...rig,
+      wires: rig.wires.map((wire) =>
+        isMeant(wire, key) ? { ...wire, areaMm2: smaller(wire.areaMm2) ?? wire.areaMm2 } : wire,
+      ),
+    }),
+  }
+}
 
 export const RESISTANCE_FAULTS: readonly FaultKind[] = [
   {
@@ -39,38 +67,21 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
     places: (rig) => circuitWires(rig).map(({ id, to }) => ({ key: id, at: [to, id] })),
     apply: (rig, { key }) => changeWire(rig, key, { looseOhm: [0, UNDER_SCREW_OHM] }),
   },
-  {
-    code: 'thinner',
-    group: 'resistance',
-    prior: 2,
-    places: (rig) =>
-      runsOf(rig).filter(({ key }) =>
-        rig.wires.some(
-          (wire) => wire.run === key && conductorOf(wire) !== 'earth' && smaller(wire.areaMm2) !== undefined,
-        ),
-      ),
-    apply: (rig, { key }) => ({
-      ...rig,
-      wires: rig.wires.map((wire) =>
-        wire.run === key && conductorOf(wire) !== 'earth'
-          ? { ...wire, areaMm2: smaller(wire.areaMm2) ?? wire.areaMm2 }
-          : wire,
-      ),
-    }),
-  },
+  thinnerBy('thinner', 2, ['line', 'neutral']),
+  thinnerBy('thinnerLine', 1, ['line']),
+  thinnerBy('thinnerCpc', 2, ['earth']),
   {
     code: 'longer',
     group: 'resistance',
     prior: 2,
     places: runsOf,
-    apply: (rig, { key }, size = 1) => {
-      const times = 1 + (DETOUR - 1) * size
-      return {
-        ...rig,
-        wires: rig.wires.map((wire) =>
-          wire.run === key ? { ...wire, lengthM: wire.lengthM * times } : wire,
-        ),
-      }
-    },
+    apply: (rig, { key }, size = 1) => timesAsLong(rig, key, 1 + (DETOUR - 1) * size),
+  },
+  {
+    code: 'shorter',
+    group: 'resistance',
+    prior: 1,
+    places: runsOf,
+    apply: (rig, { key }, size = 1) => timesAsLong(rig, key, Math.max(LEAST_SHARE, 1 - SHORTCUT * size)),
   },
 ]

@@ -1,35 +1,9 @@
 import type { Rig, Wire } from '../model/rig'
-import { freshId, moveEnd, swapTerminals, withWire } from './edit'
-import {
-  boardEnd,
-  circuitOf,
-  circuitWires,
-  conductorOf,
-  hasNeutral,
-  lineOf,
-  pointsOf,
-  type FaultKind,
-} from './fault'
+import { swapTerminals } from './edit'
+import { boardEnd, conductorOf, startsOf, hasNeutral, lineOf, pointsOf, type FaultKind } from './fault'
 
 const singlePhase = (rig: Rig) =>
   pointsOf(rig).filter((part) => part.kind !== 'appliance' || part.poles.length === 2)
-
-/** Circuits with both ends of a line conductor at the board. */
-function rings(rig: Rig): string[] {
-  const count = new Map<string, number>()
-  for (const wire of circuitWires(rig, 'line'))
-    if (boardEnd(rig, wire)) count.set(circuitOf(rig, wire)!, (count.get(circuitOf(rig, wire)!) ?? 0) + 1)
-  return [...count]
-    .filter(
-      ([circuit, ends]) =>
-        ends === 2 && rig.parts.some((part) => part.circuit === circuit && part.kind === 'socket'),
-    )
-    .map(([circuit]) => circuit)
-}
-
-/** The conductors of a circuit that start at its board. */
-const startsOf = (rig: Rig, circuit: string) =>
-  circuitWires(rig).filter((wire) => circuitOf(rig, wire) === circuit && boardEnd(rig, wire))
 
 /**
  * Lines of a circuit with the neutrals beside them at its board, leg by leg; none where either has been left
@@ -130,61 +104,6 @@ export const SWAPPED_FAULTS: readonly FaultKind[] = [
             .map(({ id }) => id),
         ),
       )
-    },
-  },
-  {
-    code: 'ringBridged',
-    group: 'swapped',
-    prior: 1,
-    places: (rig) => rings(rig).map((circuit) => ({ key: circuit, at: [circuit] })),
-    apply: (rig, { key }) => {
-      const sockets = rig.parts.filter((part) => part.kind === 'socket' && part.circuit === key)
-      const [a, b] = [sockets[0]!, sockets.at(-1)!]
-      const like = circuitWires(rig, 'line').find((wire) => circuitOf(rig, wire) === key)!
-      return withWire(rig, {
-        ...like,
-        id: freshId(rig, 'bridge'),
-        from: `${a.id}.L`,
-        to: `${b.id}.L`,
-        lengthM: 3,
-      })
-    },
-  },
-  {
-    code: 'ringEndsMixed',
-    group: 'swapped',
-    prior: 2,
-    // One leg's neutral and earth are interchanged at the board.
-    places: (rig) => rings(rig).map((circuit) => ({ key: circuit, at: [circuit] })),
-    apply: (rig, { key }) => {
-      const legs = startsOf(rig, key)
-      const last = (conductor: string) => legs.filter((wire) => conductorOf(wire) === conductor).at(-1)!
-      const [n, e] = [last('neutral'), last('earth')]
-      return swapTerminals(rig, boardEnd(rig, n)!.atBoard, boardEnd(rig, e)!.atBoard, new Set([n.id, e.id]))
-    },
-  },
-  {
-    code: 'ringOnTwoWays',
-    group: 'swapped',
-    prior: 1,
-    places: (rig) =>
-      rings(rig).flatMap((circuit) =>
-        rig.parts
-          .filter(
-            (part) =>
-              part.kind === 'device' &&
-              part.role === 'way' &&
-              part.circuit !== circuit &&
-              part.poles[0] === 'L',
-          )
-          .map(({ id }) => ({ key: `${circuit} ${id}`, at: [circuit, id] })),
-      ),
-    apply: (rig, { key }) => {
-      const [circuit, way] = key.split(' ') as [string, string]
-      const leg = startsOf(rig, circuit)
-        .filter((wire) => conductorOf(wire) === 'line')
-        .at(-1)!
-      return moveEnd(rig, leg.id, boardEnd(rig, leg)!.atBoard, `${way}.L out`)
     },
   },
 ]

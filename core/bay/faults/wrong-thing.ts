@@ -1,5 +1,6 @@
 import { DEVICES } from '../../regulations/devices'
 import type { DevicePart, Rig } from '../model/rig'
+import type { RcdFunction } from '../protection/rcd'
 import { changePart, reverseDevice } from './edit'
 import type { FaultKind } from './fault'
 
@@ -13,6 +14,21 @@ const deviceAt = (rig: Rig, id: string) => devices(rig).find((device) => device.
 
 const nextRating = ({ overcurrent, ratingA }: DevicePart) =>
   DEVICES[overcurrent!.family].ratingsA.find((rating) => rating > ratingA)
+
+/** An RCD that differs from the one that was meant in this. */
+const residual = (
+  code: string,
+  prior: number,
+  isMeant: (rcd: RcdFunction) => boolean,
+  change: Partial<RcdFunction>,
+): FaultKind => ({
+  code,
+  group: 'thing',
+  prior,
+  places: ofDevices((device) => device.residual !== null && isMeant(device.residual)),
+  apply: (rig, { key }) =>
+    changePart<DevicePart>(rig, key, { residual: { ...deviceAt(rig, key).residual!, ...change } }),
+})
 
 export const THING_FAULTS: readonly FaultKind[] = [
   {
@@ -41,22 +57,12 @@ export const THING_FAULTS: readonly FaultKind[] = [
     places: ofDevices(({ residual }) => residual !== null),
     apply: (rig, { key }) => changePart<DevicePart>(rig, key, { residual: null }),
   },
-  {
-    code: 'residualTooCoarse',
-    group: 'thing',
-    prior: 2,
-    places: ofDevices(({ residual }) => residual?.ratedA === 0.03),
-    apply: (rig, { key }) =>
-      changePart<DevicePart>(rig, key, { residual: { ...deviceAt(rig, key).residual!, ratedA: 0.3 } }),
-  },
-  {
-    code: 'residualDelayed',
-    group: 'thing',
-    prior: 1,
-    places: ofDevices(({ residual }) => residual !== null && !residual.isDelayed),
-    apply: (rig, { key }) =>
-      changePart<DevicePart>(rig, key, { residual: { ...deviceAt(rig, key).residual!, isDelayed: true } }),
-  },
+  residual('residualTooCoarse', 2, ({ ratedA }) => ratedA === 0.03, { ratedA: 0.3 }),
+  residual('residualDelayed', 1, ({ isDelayed }) => !isDelayed, { isDelayed: true }),
+  residual('residualGeneral', 3, ({ isDelayed }) => isDelayed, { isDelayed: false }),
+  residual('residualSlow', 3, ({ wear }) => !wear, { wear: 'slow' }),
+  residual('residualEarly', 1, ({ wear }) => !wear, { wear: 'early' }),
+  residual('residualStuck', 3, ({ wear }) => !wear, { wear: 'stuck' }),
   {
     code: 'plugFuseTooLarge',
     group: 'thing',

@@ -7,7 +7,17 @@ export interface RcdFunction {
   readonly type: RcdType
   /** Delayed (S) devices wait for those behind them. */
   readonly isDelayed: boolean
+  /** What age and dust have done to it; left out: nothing. */
+  readonly wear?: RcdWear
 }
+
+/** Opens late, opens below half of IΔn, does not open. */
+export const RCD_WEAR = ['slow', 'early', 'stuck'] as const
+export type RcdWear = (typeof RCD_WEAR)[number]
+/** What a sluggish latch adds, s, at 1, 2 and 5 times IΔn; common practice, no source. */
+const SLOW_S = [0.32, 0.2, 0.1]
+/** A device that trips early does so at this share of IΔn; common practice, no source. */
+const EARLY_SHARE = 0.4
 
 /**
  * Must not trip below half of IΔn and must at IΔn; BS EN 61008-1 5.3.4, from memory. A device in the middle
@@ -29,9 +39,9 @@ export const seesDc = (type: RcdType, dc: DcContent): boolean =>
 
 /** The residual current at which this device trips, A: its own share of IΔn, half to whole. */
 export const thresholdA = (
-  { ratedA }: Pick<RcdFunction, 'ratedA'>,
+  { ratedA, wear }: Pick<RcdFunction, 'ratedA' | 'wear'>,
   share: number = USUAL_THRESHOLD,
-): number => ratedA * share
+): number => ratedA * (wear === 'early' ? Math.min(EARLY_SHARE, share) : share)
 
 /** Shortest, longest and usual opening time at a residual current, s; undefined below the device's threshold. */
 export function rcdBand(
@@ -39,14 +49,15 @@ export function rcdBand(
   residualA: number,
   share: number = USUAL_THRESHOLD,
 ): { readonly earliestS: number; readonly latestS: number; readonly usualS: number } | undefined {
-  if (residualA < thresholdA(device, share)) return undefined
+  if (device.wear === 'stuck' || residualA < thresholdA(device, share)) return undefined
   const column = columnOf(residualA / device.ratedA)
   const latestS = rcdTimeS(device.ratedA, device.isDelayed, residualA) ?? Infinity
   const earliestS = device.isDelayed ? DELAYED_LEAST_S[column]! : 0
   const usualS = device.isDelayed
     ? Math.sqrt(earliestS * (rcdTimeS(device.ratedA, true, Math.max(residualA, device.ratedA)) ?? earliestS))
     : GENERAL_USUAL_S[column]!
-  return { earliestS, latestS, usualS }
+  if (device.wear !== 'slow') return { earliestS, latestS, usualS }
+  return { earliestS, latestS: latestS + SLOW_S[column]!, usualS: usualS + SLOW_S[column]! }
 }
 
 /** Longest break times of an arc-fault device at 230 V by arc current, A → s; BS EN 62606 Table 1, from memory. */

@@ -2,14 +2,14 @@ import type { Rig } from '../../bay/model/rig'
 import { onlyCircuits, predictAll, type Outcomes } from '../expected/predict'
 import type { BayTest } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
-import { rcd } from '../kinds/rcd-time'
-import { testsOf } from '../plan/schedule'
+import { readTestsOf, testsOf } from '../plan/schedule'
 import { faultHypotheses, type FaultHypothesis } from './fault-hypotheses'
 import { SOUND, UNLISTED } from './hypothesis'
 import { nextTest, type NextTest } from './next-test'
 import { pairsOf } from './pairs'
 import { byCost, distinct, shared } from './rank'
 import { settle } from './settle'
+import { settlePairs } from './sized-pairs'
 import { slipHypotheses } from './slips'
 import { explainsAny, score, studyOf, type Candidate, type Study } from './study'
 
@@ -45,7 +45,7 @@ export function diagnose(
   { pairs, onProgress }: DiagnoseOptions = { pairs: true },
 ): Diagnosis {
   const tests = testsOf(intended)
-  const study = studyOf(intended, tests, observed)
+  const study = studyOf(intended, readTestsOf(intended), observed)
   if (study.odd.size === 0)
     return { candidates: shared([score(study, SOUND, study.sound)]), odd: [], next: null }
 
@@ -53,7 +53,9 @@ export function diagnose(
   const hypotheses = faultHypotheses(study.intended, suspects.circuits)
   const ranked = [
     ...faultCandidates(study, hypotheses, suspects, (share) => onProgress?.(SINGLES * share)),
-    ...slipHypotheses(study).map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes)),
+    ...slipHypotheses(study)
+      .filter(({ outcomes }) => explainsAny(study, outcomes))
+      .map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes)),
   ]
   const singles = settle(study, ranked, {
     byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])),
@@ -64,7 +66,10 @@ export function diagnose(
   const isUnexplained = !best || best.cost - best.hypothesis.priorCost > UNEXPLAINED
   const both =
     pairs && isUnexplained
-      ? pairsOf(study, singles, (share) => onProgress?.(SINGLES + (1 - SINGLES) * share))
+      ? settlePairs(
+          study,
+          pairsOf(study, singles, (share) => onProgress?.(SINGLES + (1 - SINGLES) * share)),
+        )
       : []
   onProgress?.(1)
   // "None of these" has its share, and never leads while a reading is odd.
@@ -131,7 +136,7 @@ function faultCandidate(
   // What opens or crosses a conductor stops an RCD test too; that is computed where the reading asks for it.
   const isFelt = ({ key, circuit, kind }: BayTest) =>
     (circuit === null ? faultHypothesis.circuits === null : touched.has(circuit)) &&
-    (kind !== rcd.key || canTrip || study.odd.has(key))
+    (kindOf(kind).fit.by !== 'limit' || canTrip || study.odd.has(key))
   const felt = study.measured.filter(isFelt)
   const bay = onlyCircuits(faultHypothesis.faulted, touched)
   const explained = predictAll(

@@ -6,6 +6,16 @@ export type Slip =
   | { readonly kind: 'lampsIn' | 'switchOff'; readonly circuit: string }
   | { readonly kind: 'decimal'; readonly test: string; readonly factor: number }
   | { readonly kind: 'digits'; readonly test: string }
+  /** Steps 2 or 3 of a ring with each leg joined with itself. */
+  | { readonly kind: 'legsJoined'; readonly circuit: string; readonly step: 2 | 3 | 'both' }
+  /** What another row of the sheet reads, figure by figure. */
+  | { readonly kind: 'copied'; readonly tests: readonly string[]; readonly from: readonly string[] }
+  /** Two readings have changed places, or one stands in the box of another. */
+  | { readonly kind: 'otherBox'; readonly test: string; readonly other: string; readonly isSwapped: boolean }
+  /** Kilohms where megohms are asked. */
+  | { readonly kind: 'kilohms'; readonly test: string }
+  /** Ze alone is out: every Zs of the sheet contradicts it. */
+  | { readonly kind: 'supplyReading'; readonly test: string }
   /** None of those that are known: a reading taken wrongly, or something that the catalogue has not. */
   | { readonly kind: 'unlisted' }
 

@@ -31,6 +31,8 @@ export interface Candidate {
 
 /** A cause explains a reading when it leaves at least this much less unexplained. */
 const LEAST_GAIN = 0.5
+/** And brings it nearer at all when it leaves this much less. */
+const NEARER = 0.02
 /** A reading in the right direction but of another size, of a cause without a fixed size. */
 const OTHER_SIZE = 0.6
 
@@ -70,7 +72,7 @@ export const bringsNearer = ({ observed, measured, sound, odd }: Study, outcomes
       odd.has(key) &&
       expected !== undefined &&
       base !== undefined &&
-      cost(kind, seen, expected) < cost(kind, seen, base)
+      cost(kind, seen, expected) < cost(kind, seen, base) - NEARER
     )
   })
 

@@ -8,20 +8,39 @@ const DECADES = 0.35
 export const MOST_COST = 9
 /** A reading that costs more than this does not fit. */
 export const FITS = 1.5
+/** Of a device that did not operate where a slow one was predicted. */
+const SLOWER_COST = 1
 
 /** How badly an observed reading fits a predicted one: 0 within the band, up to the most. */
 export function cost(kind: string, observed: Outcome, predicted: Outcome): number {
   const { fit } = kindOf(kind)
   if (fit.by === 'decades') return byDecades(observed, predicted)
+  // A slow device may be slower than the instrument waits.
+  if (fit.by === 'limit' && observed.is === 'over' && predicted.is === 'value')
+    return predicted.value > fit.limitS ? SLOWER_COST : MOST_COST
   if (observed.is !== 'value' || predicted.is !== 'value') return observed.is === predicted.is ? 0 : MOST_COST
   switch (fit.by) {
     case 'limit':
-      return observed.value <= fit.limitS === predicted.value <= fit.limitS ? 0 : MOST_COST
+      return byLimit(fit, observed.value, predicted.value)
     case 'amount':
       return byAmount(fit, observed.value, predicted.value)
     case 'tick':
       return MOST_COST
   }
+}
+
+function byLimit(
+  { limitS, delayedS }: Extract<Fit, { by: 'limit' }>,
+  observed: number,
+  predicted: number,
+): number {
+  if (delayedS) {
+    const { least, most } = delayedS
+    // A time beyond the limit is a slow device's; within it, a delayed one's.
+    const isDelayed = predicted >= least && predicted <= (limitS > least ? limitS : most)
+    if (isDelayed) return observed >= least && observed <= most ? 0 : MOST_COST
+  }
+  return observed <= limitS === predicted <= limitS ? 0 : MOST_COST
 }
 
 function byAmount(fit: Extract<Fit, { by: 'amount' }>, observed: number, predicted: number): number {
@@ -55,6 +74,8 @@ export function bandOf(
   }
 }
 
+/** Less than this, as a share, is rounding of the computation and no change. */
+const MOVED = 0.002
 /** More than any instrument shows, Ω. */
 const OPEN_OHM = 1e12
 
@@ -69,7 +90,8 @@ function sizeOf(outcome: Outcome): number | undefined {
  */
 export function isSameDirection(observed: Outcome, predicted: Outcome, sound: Outcome): boolean {
   const [seen, expected, base] = [observed, predicted, sound].map(sizeOf)
-  if (seen === undefined || expected === undefined || base === undefined || expected === base) return false
+  if (seen === undefined || expected === undefined || base === undefined) return false
+  if (Math.abs(expected - base) <= MOVED * base) return false
   const isAway = Math.abs(seen - base) > 0.05 * base
   return Math.sign(seen - base) === Math.sign(expected - base) && isAway && observed.is === predicted.is
 }

@@ -127,7 +127,12 @@ export type Fit =
   /** By its order of magnitude. */
   | { readonly by: 'decades' }
   /** On the same side of a limit, s. */
-  | { readonly by: 'limit'; readonly limitS: number }
+  /** The same side of a limit; of a time-delayed device between two. */
+  | {
+      readonly by: 'limit'
+      readonly limitS: number
+      readonly delayedS?: { readonly least: number; readonly most: number }
+    }
   /** Tick or cross. */
   | { readonly by: 'tick' }
 
@@ -237,6 +242,8 @@ export interface TestKind<K extends string = string> {
   readonly isBasic: boolean
   /** Tells causes apart. */
   readonly isDiagnostic: boolean
+  /** Read by a diagnosis where it was taken, but never asked for. */
+  readonly isReadWhereTaken?: true
   readonly entry: Entry
   readonly conditions: readonly Condition[]
   readonly relations: readonly RelationCode[]

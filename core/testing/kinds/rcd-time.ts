@@ -19,6 +19,7 @@ import { outcomeOf } from './shared'
 const GENERAL_S = 0.3
 const DELAYED_S = { least: 0.13, most: 0.5 } as const
 const FIVE_TIMES_S = 0.04
+const DELAYED_FIVE_S = { least: 0.05, most: 0.15 } as const
 /** How long a test at half IΔn runs without a trip, s. */
 const NO_TRIP_S = 1.999
 /** Faster than this the instrument did not see an RCD operate; common practice, no source. */
@@ -39,7 +40,10 @@ const needsMultiples = ({ rules }: CircuitPlan): boolean =>
 const whereMultiples = (plan: CircuitPlan): readonly Place[] =>
   needsMultiples(plan) ? atLastPoint(plan) : NOWHERE
 
-interface Own extends Pick<TestKind, 'symbol' | 'isBasic' | 'isDiagnostic' | 'entry' | 'places' | 'fit'> {
+interface Own extends Pick<
+  TestKind,
+  'symbol' | 'isBasic' | 'isDiagnostic' | 'isReadWhereTaken' | 'entry' | 'places' | 'fit'
+> {
   readonly multiple: RcdMultiple
   readonly expectation: (facts: ExpectationFacts) => Pick<Expectation, 'working' | 'limit' | 'instead'>
 }
@@ -75,6 +79,9 @@ const rcdTime = <K extends string>(key: K, { multiple, expectation, ...own }: Ow
   },
 })
 
+const isBehindDelayed = ({ rig, circuit }: ExpectationFacts): boolean =>
+  rcdBefore(rig, circuit?.scope ?? null)?.residual?.isDelayed ?? false
+
 /** Operating time at IΔn. */
 export const rcd = rcdTime('rcd', {
   symbol: 'IΔn',
@@ -83,9 +90,9 @@ export const rcd = rcdTime('rcd', {
   isDiagnostic: true,
   entry: { form: 'number', quantity: 'time', over: 'noTrip', end: GENERAL_S },
   places: atLastPoint,
-  fit: { by: 'limit', limitS: GENERAL_S },
-  expectation: ({ rig, circuit }) => {
-    const isDelayed = rcdBefore(rig, circuit?.scope ?? null)?.residual?.isDelayed ?? false
+  fit: { by: 'limit', limitS: GENERAL_S, delayedS: DELAYED_S },
+  expectation: (facts) => {
+    const isDelayed = isBehindDelayed(facts)
     const [low, high] = isDelayed ? [DELAYED_S.least, DELAYED_S.most] : [FASTEST_S, GENERAL_S]
     return {
       working: isDelayed ? 'rcdDelayed' : 'rcdGeneral',
@@ -101,6 +108,7 @@ export const rcdHalf = rcdTime('rcdHalf', {
   multiple: 0.5,
   isBasic: false,
   isDiagnostic: false,
+  isReadWhereTaken: true,
   entry: { form: 'number', quantity: 'time', over: 'wanted', end: NO_TRIP_S },
   places: whereMultiples,
   fit: { by: 'limit', limitS: NO_TRIP_S },
@@ -117,12 +125,17 @@ export const rcdFive = rcdTime('rcdFive', {
   multiple: 5,
   isBasic: false,
   isDiagnostic: false,
+  isReadWhereTaken: true,
   entry: { form: 'number', quantity: 'time', over: 'noTrip', end: FIVE_TIMES_S },
   places: whereMultiples,
-  fit: { by: 'limit', limitS: FIVE_TIMES_S },
-  expectation: () => ({
-    working: 'rcdFive',
-    instead: { low: FASTEST_S, high: FIVE_TIMES_S },
-    limit: { kind: 'maximum', value: FIVE_TIMES_S },
-  }),
+  fit: { by: 'limit', limitS: FIVE_TIMES_S, delayedS: DELAYED_FIVE_S },
+  expectation: (facts) => {
+    const isDelayed = isBehindDelayed(facts)
+    const [low, high] = isDelayed ? [DELAYED_FIVE_S.least, DELAYED_FIVE_S.most] : [FASTEST_S, FIVE_TIMES_S]
+    return {
+      working: isDelayed ? 'rcdDelayed' : 'rcdFive',
+      instead: { low, high },
+      limit: { kind: 'maximum', value: high },
+    }
+  },
 })

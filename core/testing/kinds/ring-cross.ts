@@ -34,9 +34,10 @@ function crossed(
   if (!part || ends.line.length !== 2 || ends[other].length !== 2) return undefined
   const line = free(ends.line)
   const back = free(byLeg(ends.line, ends[other]))
+  const [across, beside] = options.ownLegs ? [0, 1] : [1, 0]
   const links = [
-    [line.at[0]!, back.at[1]!],
-    [line.at[1]!, back.at[0]!],
+    [line.at[0]!, back.at[across]!],
+    [line.at[1]!, back.at[beside]!],
   ] as const
   return {
     state: deadBench(rig, options),

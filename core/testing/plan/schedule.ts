@@ -25,7 +25,7 @@ export interface ScheduleTest extends BayTest {
 }
 
 /** What a diagnosis looks at does not depend on what a schedule asks. */
-const EVERY_RULE: ScheduleRules = { edition: '18-A2', rcdTests: 'edition' }
+const EVERY_RULE: ScheduleRules = { edition: '18-A2', rcdTests: 'all' }
 
 /** The schedule of a whole bay: bonding, each circuit dead, supply, each circuit live. */
 export function scheduleOf(rig: Rig, rules: ScheduleRules): ScheduleTest[] {
@@ -54,12 +54,18 @@ const isBasic = ({ kind }: BayTest): boolean => BASIC.has(kind)
  * Every test that tells something about the wiring of this bay: the supply's, and of each circuit at each of
  * its points.
  */
-export function testsOf(rig: Rig): BayTest[] {
+export const testsOf = (rig: Rig): BayTest[] => testsOfKinds(rig, ({ isDiagnostic }) => isDiagnostic)
+
+/** And beside them what is never asked for, but read where it was taken. */
+export const readTestsOf = (rig: Rig): BayTest[] =>
+  testsOfKinds(rig, ({ isDiagnostic, isReadWhereTaken }) => isDiagnostic || isReadWhereTaken === true)
+
+function testsOfKinds(rig: Rig, isWanted: (kind: TestKind) => boolean): BayTest[] {
   const supply = { ...planOf(rig, EVERY_RULE, ''), circuit: null }
   const tests = [
-    ...testsIn(supply, (kind) => kind.of === 'installation' && kind.isDiagnostic),
+    ...testsIn(supply, (kind) => kind.of === 'installation' && isWanted(kind)),
     ...circuitsOf(rig).flatMap((circuit) =>
-      testsIn(planOf(rig, EVERY_RULE, circuit), (kind) => kind.of === 'circuit' && kind.isDiagnostic),
+      testsIn(planOf(rig, EVERY_RULE, circuit), (kind) => kind.of === 'circuit' && isWanted(kind)),
     ),
   ]
   return tests.map(({ key, kind, circuit, point }) => ({ key, kind, circuit, point }))

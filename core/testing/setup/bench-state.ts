@@ -3,10 +3,11 @@ import type { DevicePart, Part, Rig } from '../../bay/model/rig'
 import { partIdOf } from '../../bay/model/terminals'
 import { isPoint } from './circuit-ends'
 
-/** A slip at the bench: lamps left in, a switch left open. */
+/** A slip at the bench: lamps left in, a switch left open, each leg of a ring joined with itself. */
 export interface PrepareOptions {
   readonly lampsIn?: boolean
   readonly switchesOn?: boolean
+  readonly ownLegs?: boolean
 }
 
 const marks = (parts: readonly Part[], value = true): Readonly<Record<string, boolean>> =>

@@ -1,0 +1,43 @@
+import { applyFaults, hasAnySize } from '../../bay/faults/catalogue'
+import type { Fault } from '../../bay/faults/fault'
+import { predictAll, type Outcomes } from '../expected/predict'
+import { byCost } from './rank'
+import { fittingSize, withinSizes } from './sized'
+import { score, type Candidate, type Study } from './study'
+
+/** So many pairs are solved at their own sizes, and so often each of the two in turn. */
+const MOST_SOLVED = 6
+const ROUNDS = 2
+
+/**
+ * Pairs were ranked as if a cause of any size explained any reading. The best of them are solved again, each of
+ * the two at the one size that explains what the other leaves.
+ */
+export function settlePairs(study: Study, pairs: readonly Candidate[]): Candidate[] {
+  return [...pairs]
+    .sort(byCost)
+    .slice(0, MOST_SOLVED)
+    .flatMap((pair) => (pair.hypothesis.isScalable ? (settled(study, pair) ?? []) : pair))
+}
+
+function settled(study: Study, { hypothesis }: Candidate): Candidate | undefined {
+  let faults: readonly Fault[] = hypothesis.faults
+  for (let round = 0; round < ROUNDS; round += 1)
+    for (const fault of hypothesis.faults.filter(hasAnySize)) {
+      const others = faults.filter(({ code, place }) => code !== fault.code || place !== fault.place)
+      const own = faults.find((candidate) => !others.includes(candidate))!
+      const [without, together] = [readings(study, others), readings(study, faults)]
+      const times = without && together && fittingSize({ ...study, sound: without }, together)
+      if (!times) continue
+      const size = withinSizes((own.size ?? 1) * times)
+      faults = faults.map((candidate) => (candidate === own ? { ...own, size } : candidate))
+    }
+  const outcomes = readings(study, faults)
+  return outcomes && score(study, { ...hypothesis, faults, isScalable: false }, outcomes)
+}
+
+/** What the sheet reads with these faults; undefined where they cannot be together. */
+function readings({ intended, measured, sound }: Study, faults: readonly Fault[]): Outcomes | undefined {
+  const faulted = applyFaults(intended, faults)
+  return faulted.ok ? new Map([...sound, ...predictAll(faulted.rig, measured)]) : undefined
+}
