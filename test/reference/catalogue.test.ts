@@ -11,7 +11,7 @@ import { readTestsOf } from '#core/testing/plan/schedule'
 import { possibleFaults } from '#core/bay/faults/catalogue'
 import type { Rig } from '#core/bay/model/rig'
 import { aBay, aRing, someLights, withFault } from '../support/bay'
-import { aBoard, anInstallation } from '../support/task'
+import { aBoard } from '../support/task'
 import { measure } from '../support/sheet'
 
 const TEN = aBay({ circuits: [aRing({ points: 10, lengthM: 60 }), someLights()] })
