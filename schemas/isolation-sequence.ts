@@ -1,5 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { ACT_KINDS, INDICATORS, PLACES, PROOFS } from '#core/isolation/model/act'
+import {
+  ACT_KINDS,
+  DEVICE_KINDS,
+  INDICATORS,
+  NOTICE_PARTS,
+  PLACES,
+  PROOFS,
+  SECOND_SOURCES,
+} from '#core/isolation/model/act'
 import { LEVELS } from '#core/policies/isolation'
 import { ISOLATION_CHOICES } from '#words/policies'
 
@@ -18,6 +26,9 @@ const ActSchema = Type.Object(
     atPoint: Type.Optional(Type.Boolean()),
     isMain: Type.Optional(Type.Boolean()),
     device: Type.Optional(Type.String({ minLength: 1, maxLength: 60 })),
+    deviceKind: Type.Optional(oneOf(DEVICE_KINDS)),
+    source: Type.Optional(oneOf(SECOND_SOURCES)),
+    content: Type.Optional(Type.Array(oneOf(NOTICE_PARTS), { maxItems: 3, uniqueItems: true })),
     atS: Type.Optional(Type.Number({ minimum: 0 })),
   },
   strict,
@@ -36,6 +47,12 @@ export const IsolationSequenceSchema = Type.Object(
         needsPermit: Type.Boolean(),
         phases: Type.Union([Type.Literal(1), Type.Literal(3)]),
         level: oneOf(LEVELS),
+        hasDependants: Type.Optional(Type.Boolean()),
+        secondSources: Type.Optional(
+          Type.Array(oneOf(SECOND_SOURCES), { maxItems: SECOND_SOURCES.length, uniqueItems: true }),
+        ),
+        workers: Type.Optional(Type.Integer({ minimum: 1, maximum: 12 })),
+        needsTwoPoles: Type.Optional(Type.Boolean()),
       },
       strict,
     ),

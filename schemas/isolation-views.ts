@@ -54,6 +54,7 @@ export interface RunView {
   readonly job: string
   readonly pointName: string
   readonly indicator: Indicator | null
+  readonly holdsPermit: boolean
   readonly lines: readonly StoryLine[]
   readonly shown: ShownView | null
   readonly moves: readonly {

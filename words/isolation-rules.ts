@@ -1,3 +1,5 @@
+import type { Site } from '#core/isolation/model/rule'
+
 /** What each constraint asks for, and why. */
 export const RULE_TEXT: Readonly<
   Record<string, { readonly name: string; readonly why: string; readonly next: string }>
@@ -11,6 +13,61 @@ export const RULE_TEXT: Readonly<
     name: 'Permit to work obtained',
     why: 'This site allows no isolation without one: somebody may depend on the supply.',
     next: 'Get the permit signed by both sides before anything is switched.',
+  },
+  dependantsAsked: {
+    name: 'Asked who depends on the supply',
+    why: 'A freezer, a lift, a charger or somebody’s breathing may hang on it.',
+    next: 'Ask who depends on it and what must stay on.',
+  },
+  lookedOver: {
+    name: 'Indicator looked over before use',
+    why: 'Cracked leads or long bare tips hurt before anything is proved, and a proof out of date is no proof.',
+    next: 'Look at leads, tips and fuse, GS 38, and at the date of its proof.',
+  },
+  soundIndicator: {
+    name: 'A defective indicator put aside',
+    why: 'What was found damaged or out of date proves nothing and may hurt.',
+    next: 'Put it aside and take another one.',
+  },
+  realIsolator: {
+    name: 'A device that isolates',
+    why: 'A functional switch or a contactor may close by itself, and its gap is not made to isolate.',
+    next: 'Open an isolator, breaker or fuse that is marked for isolation, and lock that.',
+  },
+  bothPoles: {
+    name: 'Both poles opened where it is called for',
+    why: 'With TT and IT the neutral may be at a voltage: opening the line alone leaves it connected.',
+    next: 'Open a two-pole device, or disconnect the neutral as well.',
+  },
+  secondSource: {
+    name: 'Every other source isolated',
+    why: 'A battery, an array, a generator or another phase feeds the point from behind.',
+    next: 'Find each other source, isolate it and lock it off.',
+  },
+  everyOwnLock: {
+    name: 'One padlock for everybody who works there',
+    why: 'Only their own lock keeps the supply off for each of them.',
+    next: 'Fit a hasp, or use the key safe, and have everybody hang their own padlock.',
+  },
+  noticeContent: {
+    name: 'Name, date and reason on the notice',
+    why: 'It must say whom to ask before anybody thinks of switching on.',
+    next: 'Write name, date and reason on the caution notice.',
+  },
+  lockedWhileAway: {
+    name: 'Locked off when the bay was left',
+    why: 'Whoever passes can switch an unlocked device on.',
+    next: 'Lock off before you go.',
+  },
+  provedOnReturn: {
+    name: 'Proved dead again after coming back',
+    why: 'Nobody saw what happened meanwhile.',
+    next: 'Prove, test and prove again before you go on.',
+  },
+  provedOnHandOver: {
+    name: 'Own lock and own proof of whoever took over',
+    why: 'Nobody works on another person’s word that it is dead.',
+    next: 'Hang your own lock; prove, test and prove again.',
   },
   informed: {
     name: 'People informed before their supply went off',
@@ -182,4 +239,12 @@ export const RULE_TEXT: Readonly<
     why: 'The assessor had to step in.',
     next: 'Talk it through, rehearse, and repeat it.',
   },
+}
+
+/** What to do next about a constraint; the indicator is the one for the learner's stage. */
+export function nextWords(code: string, { level, policy }: Pick<Site, 'level' | 'policy'>): string {
+  if (code !== 'indicatorFits') return RULE_TEXT[code]?.next ?? ''
+  return level === 'first-weeks' && policy.firstWeeks === 'plug-in'
+    ? 'Take the plug-in indicator.'
+    : 'Take the approved voltage indicator (two-pole).'
 }

@@ -1,27 +1,37 @@
-import type { ActKind, Indicator, Proof } from '#core/isolation/model/act'
+import type { ActKind, DeviceKind, Indicator, Proof, SecondSource } from '#core/isolation/model/act'
 import type { IsolationPart } from '#core/isolation/model/rule'
 
 export const ACT_TEXT: Readonly<Record<ActKind, string>> = {
   ask: 'Asks the duty holder',
+  askDependants: 'Asks who depends on the supply',
   permit: 'Gets the permit',
   inform: 'Informs people',
   identify: 'Identifies the circuit',
   take: 'Takes an indicator',
+  lookOver: 'Looks the indicator over',
   prove: 'Proves the indicator',
   checkLive: 'Tests the point, still on',
   switchOff: 'Switches off',
+  isolateSource: 'Isolates another source',
+  hasp: 'Fits a hasp',
   lock: 'Fits lock-off device and padlock',
+  othersLock: 'Another person fits a padlock',
   keepKey: 'Keeps the key',
+  keySafe: 'Puts the key in the key safe',
   leaveKey: 'Leaves or shares the key',
   notice: 'Posts a caution notice',
   warnNeutral: 'Considers the neutral',
   testDead: 'Tests for dead',
+  coverAsLive: 'Takes the cover off, treating it as live',
   open: 'Opens the accessory',
   testTerminals: 'Tests at the terminals',
   separate: 'Disconnects the conductors',
   tape: 'Tapes them',
   testSeparated: 'Tests the disconnected conductors',
   touch: 'Touches conductors',
+  leave: 'Leaves the bay',
+  return: 'Comes back to the bay',
+  handOver: 'Hands over to another person',
   restart: 'Starts again',
   cover: 'Closes covers',
   clearTools: 'Clears tools',
@@ -45,6 +55,23 @@ export const PROOF_NAME: Readonly<Record<Proof, string>> = {
   'proving-unit': 'proving unit',
   'self-test': 'its own test button',
   'same-circuit': 'the circuit itself',
+}
+export const SECOND_SOURCE_NAME: Readonly<Record<SecondSource, string>> = {
+  battery: 'battery',
+  photovoltaic: 'photovoltaic array',
+  standby: 'standby generator',
+  ups: 'UPS',
+  'other-phase': 'another phase',
+  'borrowed-neutral': 'borrowed neutral',
+  'time-switch': 'time switch or contactor',
+}
+export const DEVICE_KIND_NAME: Readonly<Record<DeviceKind, string>> = {
+  isolator: 'isolator',
+  'two-pole-breaker': 'two-pole breaker',
+  'single-pole-breaker': 'single-pole breaker',
+  fuse: 'fuse',
+  'functional-switch': 'switch that is no isolator',
+  contactor: 'contactor',
 }
 export const PART_NAME: Readonly<Record<IsolationPart, string>> = {
   before: 'Before switching',

@@ -126,6 +126,31 @@ const choice = choicesOf<IsolationPolicy>()
 
 /** The first option of each is the default. */
 export const ISOLATION_CHOICES: readonly Choice<IsolationPolicy>[] = [
+  choice('lookOver', 'Looking the indicator over: leads, tips, GS 38, proof date', [
+    {
+      value: 'advised',
+      name: 'is advised',
+      reason: 'Default: forgotten, it is remarked; a proof shows most defects.',
+    },
+    {
+      value: 'unasked',
+      name: 'is left to the assessor',
+      reason: 'For centres that check their indicators at the store.',
+    },
+    { value: 'required', name: 'is required', reason: 'A damaged lead hurts before anything is proved.' },
+  ]),
+  choice('onReturn', 'Who leaves the bay and comes back', [
+    {
+      value: 'prove-again',
+      name: 'proves dead again before going on',
+      reason: 'Default: nobody saw what happened meanwhile.',
+    },
+    {
+      value: 'lock-holds',
+      name: 'goes on where the own lock is still on',
+      reason: 'The lock and its only key are what the isolation rests on.',
+    },
+  ]),
   choice('proof', 'An indicator is proved on', [
     {
       value: 'either',

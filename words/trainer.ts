@@ -39,6 +39,8 @@ const PLAIN: Readonly<Record<PlainMove, string>> = {
   permit: 'Get the permit to work',
   inform: 'Tell people it is going off',
   readChart: 'Check the circuit chart',
+  lookOver: 'Look the indicator over',
+  goAway: 'Leave the bay for a while',
   keepKey: 'Keep the key in your pocket',
   leaveKey: 'Leave the key in the padlock',
   warnNeutral: 'Say that the neutral is still connected',
@@ -101,6 +103,8 @@ const DID: Readonly<Record<PlainMove, string>> = {
   permit: 'May I have the permit for this work?',
   inform: 'I am about to switch a circuit off; this part has no supply until I tell you.',
   readChart: 'Reads the circuit chart at the board and compares.',
+  lookOver: 'Looks over leads, tips and fuse, and reads the proof date.',
+  goAway: 'Leaves the bay and comes back after a quarter of an hour.',
   keepKey: 'Puts the only key in the pocket.',
   leaveKey: 'Leaves the key in the padlock.',
   warnNeutral: 'Only the line is switched off. The neutral is still connected to every other circuit.',
@@ -131,6 +135,7 @@ const REPLIES: Readonly<Record<Reply, string>> = {
   lockOff: 'Give me a minute. There, my padlock is off.',
 }
 const SIGHTS: Readonly<Record<Sight, string>> = {
+  soundLeads: 'Leads whole, tips shrouded, proof in date.',
   otherPadlock: 'There is another padlock on the hasp.',
   lights: 'It lights.',
   lightsNot: 'Nothing lights.',

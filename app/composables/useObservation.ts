@@ -1,6 +1,6 @@
 import type { Act, ActKind } from '#core/isolation/model/act'
 import { judgeIsolation } from '#core/isolation/judge'
-import { actField, headOf, observedActs } from '#core/isolation/observation'
+import { actField, headOf, siteOfHead, observedActs } from '#core/isolation/observation'
 import type { Site } from '#core/isolation/model/rule'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 import type { ObservationView } from '#schemas/isolation-views'
@@ -32,16 +32,7 @@ export function useObservation(id: number) {
   const head = computed(() => headOf(fields.value))
   const acts = computed(() => observedActs(fields.value))
   const standing = computed(() => acts.value.filter(({ isUndone }) => !isUndone).map(({ act }) => act))
-  const site = computed<Site | null>(() =>
-    view.value
-      ? {
-          needsPermit: head.value.needsPermit,
-          phases: head.value.phases,
-          level: head.value.level,
-          policy: view.value.policy,
-        }
-      : null,
-  )
+  const site = computed<Site | null>(() => (view.value ? siteOfHead(fields.value, view.value.policy) : null))
   const soFar = computed(() => (site.value ? judgeIsolation(standing.value, site.value, false) : null))
   const atEnd = computed(() => (site.value ? judgeIsolation(standing.value, site.value, true) : null))
 

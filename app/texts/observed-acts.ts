@@ -1,4 +1,5 @@
-import type { Act, ActKind } from '#core/isolation/model/act'
+import { SECOND_SOURCES, type Act, type ActKind } from '#core/isolation/model/act'
+import { SECOND_SOURCE_NAME } from '#words/isolation'
 
 /** Second tap of an act that has more than one way to go. */
 export interface Variant {
@@ -30,9 +31,28 @@ export const VARIANTS: Readonly<Partial<Record<ActKind, readonly Variant[]>>> = 
     { name: 'live', act: { shows: true, place: 'point' } },
     { name: 'shows nothing', act: { shows: false, place: 'point' }, isBad: true },
   ],
+  lookOver: [
+    { name: 'sound and in date', act: { shows: true } },
+    { name: 'damaged or out of date', act: { shows: false }, isBad: true },
+  ],
+  isolateSource: SECOND_SOURCES.map((source) => ({ name: SECOND_SOURCE_NAME[source], act: { source } })),
+  notice: [
+    { name: 'name, date, reason', act: { place: 'board', content: ['name', 'date', 'reason'] } },
+    { name: 'something is missing', act: { place: 'board', content: ['name'] }, isBad: true },
+  ],
   switchOff: [
     { name: 'its breaker', act: { place: 'board', device: 'its own' } },
-    { name: 'main switch', act: { place: 'board', isMain: true, device: 'its own' } },
+    {
+      name: 'single-pole breaker or fuse',
+      act: { place: 'board', device: 'its own', deviceKind: 'single-pole-breaker' },
+    },
+    { name: 'two-pole device', act: { place: 'board', device: 'its own', deviceKind: 'two-pole-breaker' } },
+    { name: 'main switch', act: { place: 'board', isMain: true, device: 'its own', deviceKind: 'isolator' } },
+    {
+      name: 'a switch that is no isolator',
+      act: { place: 'board', device: 'its own', deviceKind: 'functional-switch' },
+      isBad: true,
+    },
     { name: 'another breaker', act: { place: 'board', device: 'another one' }, isBad: true },
   ],
   lock: [
@@ -56,19 +76,40 @@ export const VARIANTS: Readonly<Partial<Record<ActKind, readonly Variant[]>>> = 
 
 /** Acts as they are tapped, by part of the work. */
 export const PAD: readonly { readonly name: string; readonly kinds: readonly ActKind[] }[] = [
-  { name: 'Before', kinds: ['ask', 'permit', 'inform', 'identify', 'take', 'prove', 'checkLive'] },
-  { name: 'Secure', kinds: ['switchOff', 'lock', 'keepKey', 'notice', 'warnNeutral', 'leaveKey'] },
+  {
+    name: 'Before',
+    kinds: ['ask', 'askDependants', 'permit', 'inform', 'identify', 'take', 'lookOver', 'prove', 'checkLive'],
+  },
+  {
+    name: 'Secure',
+    kinds: [
+      'switchOff',
+      'isolateSource',
+      'hasp',
+      'lock',
+      'othersLock',
+      'keepKey',
+      'keySafe',
+      'notice',
+      'warnNeutral',
+      'leaveKey',
+    ],
+  },
   {
     name: 'Prove dead',
     kinds: [
       'testDead',
       'prove',
+      'coverAsLive',
       'open',
       'testTerminals',
       'separate',
       'tape',
       'testSeparated',
       'touch',
+      'leave',
+      'return',
+      'handOver',
       'restart',
     ],
   },
@@ -92,6 +133,15 @@ export const PAD: readonly { readonly name: string; readonly kinds: readonly Act
 export const ANSWERS: Readonly<Record<string, ActKind>> = {
   asked: 'ask',
   permit: 'permit',
+  dependantsAsked: 'askDependants',
+  lookedOver: 'lookOver',
+  soundIndicator: 'take',
+  secondSource: 'isolateSource',
+  everyOwnLock: 'othersLock',
+  realIsolator: 'switchOff',
+  bothPoles: 'separate',
+  provedOnReturn: 'testDead',
+  provedOnHandOver: 'lock',
   informed: 'inform',
   identified: 'identify',
   indicatorFits: 'take',

@@ -2,12 +2,19 @@ import type { Act } from './model/act'
 import { bySeriousness, type Seriousness } from '../findings/seriousness'
 import type { IsolationPart, Pass, Rule, RuleState, Site } from './model/rule'
 import { PARTS } from './model/rule'
+import { AGAIN_RULES } from './rules/again'
 import { BEFORE_RULES } from './rules/before'
 import { PROVE_RULES } from './rules/prove'
 import { RESTORE_RULES } from './rules/restore'
 import { SECURE_RULES } from './rules/secure'
 
-export const RULES: readonly Rule[] = [...BEFORE_RULES, ...SECURE_RULES, ...PROVE_RULES, ...RESTORE_RULES]
+export const RULES: readonly Rule[] = [
+  ...BEFORE_RULES,
+  ...SECURE_RULES,
+  ...PROVE_RULES,
+  ...AGAIN_RULES,
+  ...RESTORE_RULES,
+]
 
 /** One constraint as it was kept or broken. */
 export interface JudgedRule {

@@ -1,5 +1,16 @@
-import { ACT_KINDS, INDICATORS, PLACES, PROOFS, type Act } from './model/act'
-import { LEVELS, type Level } from '../policies/isolation'
+import {
+  ACT_KINDS,
+  DEVICE_KINDS,
+  INDICATORS,
+  NOTICE_PARTS,
+  PLACES,
+  PROOFS,
+  SECOND_SOURCES,
+  type Act,
+  type SecondSource,
+} from './model/act'
+import { LEVELS, type IsolationPolicy, type Level } from '../policies/isolation'
+import type { Site } from './model/rule'
 
 /**
  * An isolation as an assessor taps it, as flat text: `act.<time>` → the act, `undo.<time>`, `remark.<time>`,
@@ -26,6 +37,10 @@ export interface ObservationHead {
   readonly level: Level
   readonly phases: 1 | 3
   readonly needsPermit: boolean
+  readonly hasDependants: boolean
+  readonly needsTwoPoles: boolean
+  readonly secondSources: readonly SecondSource[]
+  readonly workers: number
 }
 
 export const headOf = (fields: ObservationFields): ObservationHead => ({
@@ -36,7 +51,19 @@ export const headOf = (fields: ObservationFields): ObservationHead => ({
   level: LEVELS.find((level) => level === fields['head.level']) ?? 'first',
   phases: fields['head.phases'] === '3' ? 3 : 1,
   needsPermit: fields['head.permit'] === 'yes',
+  hasDependants: fields['head.dependants'] === 'yes',
+  needsTwoPoles: fields['head.twoPoles'] === 'yes',
+  secondSources: SECOND_SOURCES.filter((source) =>
+    (fields['head.sources'] ?? '').split(' ').includes(source),
+  ),
+  workers: Math.max(1, Math.min(12, Number.parseInt(fields['head.workers'] ?? '1', 10) || 1)),
 })
+
+/** What the judge asks about the place, from what was put down before it began. */
+export const siteOfHead = (fields: ObservationFields, policy: IsolationPolicy): Site => {
+  const { bay: _bay, circuit: _circuit, serial: _serial, proofDate: _proofDate, ...facts } = headOf(fields)
+  return { ...facts, policy }
+}
 
 /** An act as a field. */
 export const actField = (act: Omit<Act, 'atS'>, atIso: string): readonly [key: string, text: string] => [
@@ -68,6 +95,11 @@ export function readAct(text: string): (Omit<Act, 'atS'> & { readonly at: string
     pairs: typeof raw.pairs === 'number' ? raw.pairs : undefined,
     atPoint: truth(raw.atPoint),
     isMain: truth(raw.isMain),
+    deviceKind: oneOf(DEVICE_KINDS, raw.deviceKind),
+    source: oneOf(SECOND_SOURCES, raw.source),
+    content: Array.isArray(raw.content)
+      ? NOTICE_PARTS.filter((part) => (raw.content as unknown[]).includes(part))
+      : undefined,
     device: typeof raw.device === 'string' && raw.device.trim() !== '' ? raw.device.trim() : undefined,
   }
 }

@@ -13,6 +13,10 @@ export interface IsolationPolicy {
   readonly notice: 'advised' | 'required'
   /** How a dead test between line and neutral alone is taken. */
   readonly singlePair: 'critical' | 'fault'
+  /** How looking the indicator over, GS 38 and its proof date, is taken. */
+  readonly lookOver: 'unasked' | 'advised' | 'required'
+  /** Coming back to a bay that was left. */
+  readonly onReturn: 'prove-again' | 'lock-holds'
   /** When a permit is handed back. */
   readonly permitReturn: 'before' | 'after'
 }
@@ -26,6 +30,8 @@ export const DEFAULT_ISOLATION: IsolationPolicy = {
   retest: 'second',
   notice: 'advised',
   singlePair: 'critical',
+  lookOver: 'advised',
+  onReturn: 'prove-again',
   permitReturn: 'before',
 }
 
@@ -34,6 +40,8 @@ export const upgradeIsolationPolicy = (stored: Partial<IsolationPolicy>): Isolat
   ...DEFAULT_ISOLATION,
   singlePair: 'fault',
   permitReturn: 'after',
+  lookOver: 'unasked',
+  onReturn: 'lock-holds',
   ...stored,
 })
 

@@ -7,7 +7,7 @@ import { SCENARIO_CODES, isScenario, levelOf } from '#core/isolation/trainer/sce
 import type { TrainerState } from '#core/isolation/trainer/state'
 import { indexParts, terminalWords } from '#core/bay/model/terminals'
 import { ACT_TEXT } from '#words/isolation'
-import { RULE_TEXT } from '#words/isolation-rules'
+import { RULE_TEXT, nextWords } from '#words/isolation-rules'
 import { scriptOf, scenarioTitle } from '#words/scenarios'
 import { lineWords, moveWords, saysWords, touchSentence } from '#words/trainer'
 import type { StartRunBody } from '#schemas/isolation-requests'
@@ -119,6 +119,7 @@ function viewOf(run: StoredRun): RunView {
     job: script.job,
     pointName: nameIn(state)(world.point),
     indicator: state.indicator,
+    holdsPermit: state.hasPermit,
     lines: state.lines.map((line) => ({ who: line.who, text: lineWords(line, parts, world.point, script) })),
     shown: shown && {
       indicator: shown.indicator,
@@ -129,7 +130,9 @@ function viewOf(run: StoredRun): RunView {
     devices: place === 'board' ? deviceViews(state) : [],
     isOpen: state.isOpen,
     seconds: state.clockS,
-    hint: hint ? { name: RULE_TEXT[hint]!.name, next: RULE_TEXT[hint]!.next } : null,
+    hint: hint
+      ? { name: RULE_TEXT[hint]!.name, next: nextWords(hint, { level: world.level, policy: run.policy }) }
+      : null,
     debrief: isDone ? debriefOf(state, run) : null,
   }
 }

@@ -1,6 +1,7 @@
 import { judgeIsolation, type IsolationVerdict } from '#core/isolation/judge'
 import {
   headOf,
+  siteOfHead,
   observedActs,
   readAct,
   standingActs,
@@ -99,10 +100,8 @@ const isolationCriteria = ({ repos }: Pick<Context, 'repos'>): Criterion[] => {
     : []
 }
 
-export const siteOf = ({ fields, policy }: Pick<StoredObservation, 'fields' | 'policy'>): Site => {
-  const { needsPermit, phases, level } = headOf(fields)
-  return { needsPermit, phases, level, policy }
-}
+export const siteOf = ({ fields, policy }: Pick<StoredObservation, 'fields' | 'policy'>): Site =>
+  siteOfHead(fields, policy)
 
 /** Decides, with both names; a critical breach outranks everything and books a repeat. */
 export async function decideObservation(

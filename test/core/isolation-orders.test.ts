@@ -45,7 +45,8 @@ const restart = { kind: 'restart' } as const
 
 type One = Partial<Act> & { readonly kind: ActKind }
 const sequence = (...acts: readonly One[]): Act[] => acts.map((act, i) => ({ atS: i * 10, ...act }))
-const before: readonly One[] = [ask, inform, chart, take(), prove(), seenLive]
+const lookOver = { kind: 'lookOver', shows: true } as const
+const before: readonly One[] = [ask, inform, chart, take(), lookOver, prove(), seenLive]
 const secured: readonly One[] = [off(), lock(), key, notice(), neutral]
 const worked: readonly One[] = [open, again, hands]
 const restored: readonly One[] = [cover, tools, tell, noticeOff(), unlock(), on(), works]
@@ -324,7 +325,7 @@ describe('nakshi isolation', () => {
     const { text, code } = nakshi(['isolation', fileOf({ ...head, acts: wrong }), '--explain'])
     expect(code).toBe(3)
     expect(text).toMatch(
-      /broken +critical +The device that was switched off is the one that is locked \(act 8/,
+      /broken +critical +The device that was switched off is the one that is locked \(act 9/,
     )
   })
   it('takes the centre’s choices; what is not one of them is named', () => {

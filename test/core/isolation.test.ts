@@ -37,7 +37,7 @@ function told(...acts: readonly Told[]): Act[] {
     return { atS: i * 10, ...tests[act.kind], ...act }
   })
 }
-const BEFORE: ActKind[] = ['ask', 'inform', 'identify', 'take', 'prove', 'checkLive']
+const BEFORE: ActKind[] = ['ask', 'inform', 'identify', 'take', 'lookOver', 'prove', 'checkLive']
 const SECURED: ActKind[] = ['switchOff', 'lock', 'keepKey', 'notice', 'warnNeutral']
 const DEAD: ActKind[] = ['testDead', 'prove']
 const WORK: ActKind[] = ['open', 'testTerminals', 'touch']
@@ -72,6 +72,7 @@ describe('a right isolation', () => {
       broken(
         told(
           'take',
+          'lookOver',
           'prove',
           'identify',
           'checkLive',
@@ -111,6 +112,7 @@ describe('a right isolation', () => {
               told(
                 ...a,
                 'take',
+                'lookOver',
                 'prove',
                 'checkLive',
                 'switchOff',

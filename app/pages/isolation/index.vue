@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { SECOND_SOURCES, type SecondSource } from '#core/isolation/model/act'
+import { SECOND_SOURCE_NAME } from '#words/isolation'
 import { LEVELS } from '#core/policies/isolation'
 import type { ObservationItem, RegisterView } from '#schemas/isolation-views'
 
@@ -15,6 +17,10 @@ const form = reactive({
   level: 'first' as (typeof LEVELS)[number],
   phases: '1',
   permit: false,
+  dependants: false,
+  twoPoles: false,
+  sources: [] as SecondSource[],
+  workers: 1,
   serial: '',
   proofDate: '',
 })
@@ -29,6 +35,10 @@ async function start() {
         'head.level': form.level,
         'head.phases': form.phases,
         'head.permit': form.permit ? 'yes' : 'no',
+        'head.dependants': form.dependants ? 'yes' : 'no',
+        'head.twoPoles': form.twoPoles ? 'yes' : 'no',
+        'head.sources': form.sources.join(' '),
+        'head.workers': String(form.workers),
         'head.serial': form.serial.trim(),
         'head.proofDate': form.proofDate,
       },
@@ -126,7 +136,30 @@ async function start() {
           <el-radio-group v-model="form.phases" aria-label="Phases"
             ><el-radio-button value="1">Single phase</el-radio-button
             ><el-radio-button value="3">Three phase</el-radio-button></el-radio-group
-          ><el-checkbox v-model="form.permit" label="The site asks for a permit" />
+          >
+        </div>
+        <div class="facts">
+          <el-checkbox v-model="form.permit" label="The site asks for a permit" />
+          <el-checkbox v-model="form.dependants" label="Somebody depends on the supply" />
+          <el-checkbox v-model="form.twoPoles" label="Both poles must open (TT, IT)" />
+        </div>
+        <div class="row">
+          <label class="field grow"
+            ><span>Other sources at the point</span
+            ><el-select
+              v-model="form.sources"
+              multiple
+              placeholder="None known"
+              aria-label="Other sources at the point"
+              ><el-option
+                v-for="source in SECOND_SOURCES"
+                :key="source"
+                :value="source"
+                :label="SECOND_SOURCE_NAME[source]" /></el-select></label
+          ><label class="field"
+            ><span>People working behind it</span
+            ><el-input-number v-model="form.workers" :min="1" :max="12" aria-label="People working behind it"
+          /></label>
         </div>
         <div class="row">
           <label class="field grow"
@@ -153,6 +186,11 @@ async function start() {
 </template>
 
 <style scoped>
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  column-gap: 18px;
+}
 .head {
   margin-bottom: 16px;
 }

@@ -12,28 +12,65 @@ export type Indicator = (typeof INDICATORS)[number]
 export const PROOFS = ['known-source', 'proving-unit', 'self-test', 'same-circuit'] as const
 export type Proof = (typeof PROOFS)[number]
 
+/** What the supply can come back from beside the device that was switched off. */
+export const SECOND_SOURCES = [
+  'battery',
+  'photovoltaic',
+  'standby',
+  'ups',
+  'other-phase',
+  'borrowed-neutral',
+  'time-switch',
+] as const
+export type SecondSource = (typeof SECOND_SOURCES)[number]
+
+/** What kind of device was opened: not everything that switches off isolates. */
+export const DEVICE_KINDS = [
+  'isolator',
+  'two-pole-breaker',
+  'single-pole-breaker',
+  'fuse',
+  'functional-switch',
+  'contactor',
+] as const
+export type DeviceKind = (typeof DEVICE_KINDS)[number]
+
+/** What stands on a caution notice. */
+export const NOTICE_PARTS = ['name', 'date', 'reason'] as const
+export type NoticePart = (typeof NOTICE_PARTS)[number]
+
 /** Everything that is done in an isolation and put down, by a trainer or by an assessor. */
 export const ACT_KINDS = [
   'ask',
+  'askDependants',
   'permit',
   'inform',
   'identify',
   'take',
+  'lookOver',
   'prove',
   'checkLive',
   'switchOff',
+  'isolateSource',
+  'hasp',
   'lock',
+  'othersLock',
   'keepKey',
+  'keySafe',
   'leaveKey',
   'notice',
   'warnNeutral',
   'testDead',
+  'coverAsLive',
   'open',
   'testTerminals',
   'separate',
   'tape',
   'testSeparated',
   'touch',
+  'leave',
+  'return',
+  'handOver',
   'restart',
   'cover',
   'clearTools',
@@ -58,7 +95,7 @@ export interface Act {
   readonly indicator?: Indicator
   /** Of `prove`. */
   readonly proof?: Proof
-  /** Of tests: it showed a voltage; of a proof: it worked. */
+  /** Of tests: it showed a voltage; of a proof: it worked; of `lookOver`: it was sound and in date. */
   readonly shows?: boolean
   /** Of tests: how many pairs of conductors were touched. */
   readonly pairs?: number
@@ -68,4 +105,10 @@ export interface Act {
   readonly isMain?: boolean
   /** Which device was switched, locked, hung with a notice or freed again; left out where nobody put it down. */
   readonly device?: string
+  /** Of `switchOff`: what kind of device it was; left out where nobody put it down. */
+  readonly deviceKind?: DeviceKind
+  /** Of `isolateSource`. */
+  readonly source?: SecondSource
+  /** Of `notice`: what stands on it; left out where nobody put it down. */
+  readonly content?: readonly NoticePart[]
 }

@@ -1,4 +1,4 @@
-import type { Act, ActKind, Proof } from './act'
+import type { Act, ActKind, Proof, SecondSource } from './act'
 import type { Seriousness } from '../../findings/seriousness'
 import type { IsolationPolicy, Level } from '../../policies/isolation'
 
@@ -12,6 +12,14 @@ export interface Site {
   readonly phases: 1 | 3
   readonly level: Level
   readonly policy: IsolationPolicy
+  /** Somebody depends on the supply: left out, nobody is known to. */
+  readonly hasDependants?: boolean
+  /** What else could feed the point of work. */
+  readonly secondSources?: readonly SecondSource[]
+  /** People who work behind this isolation, ≥ 1; left out: 1. */
+  readonly workers?: number
+  /** Line and neutral must both be opened, as with TT and IT. */
+  readonly needsTwoPoles?: boolean
 }
 
 /** The acts of one pass: from the beginning, or from where somebody started again. */
@@ -103,7 +111,16 @@ export function mustComeBefore(acts: readonly Act[], what: ActKind, due: number)
  */
 export function backOn(acts: readonly Act[]): number {
   const last = acts.findLastIndex(({ kind }) =>
-    ['open', 'touch', 'separate', 'cover', 'testTerminals', 'testSeparated', 'removeOwnLock'].includes(kind),
+    [
+      'open',
+      'coverAsLive',
+      'touch',
+      'separate',
+      'cover',
+      'testTerminals',
+      'testSeparated',
+      'removeOwnLock',
+    ].includes(kind),
   )
   return placeOf(acts, 'switchOn', Math.max(0, last))
 }

@@ -7,7 +7,7 @@ export const BEFORE_RULES: readonly Rule[] = [
     part: 'before',
     isOwed: true,
     seriousness: () => 'note',
-    judge: (pass) => mustPrecede(pass, 'ask', 'switchOff', true),
+    judge: (pass) => mustPrecede(pass, ['ask', 'askDependants'], 'switchOff', true),
   },
   {
     code: 'permit',
@@ -15,6 +15,43 @@ export const BEFORE_RULES: readonly Rule[] = [
     isOwed: true,
     seriousness: () => 'critical',
     judge: (pass, { needsPermit }) => (needsPermit ? mustPrecede(pass, 'permit', 'switchOff', true) : IDLE),
+  },
+  {
+    code: 'dependantsAsked',
+    part: 'before',
+    isOwed: true,
+    seriousness: () => 'fault',
+    judge: (pass, { hasDependants }) =>
+      hasDependants ? mustPrecede(pass, ['askDependants', 'inform'], 'switchOff', true) : IDLE,
+  },
+  {
+    code: 'lookedOver',
+    part: 'before',
+    isOwed: true,
+    seriousness: ({ policy }) => (policy.lookOver === 'required' ? 'fault' : 'note'),
+    judge: ({ acts, ever }, { policy }) => {
+      if (policy.lookOver === 'unasked') return IDLE
+      const looked = placeOf(acts, 'lookOver')
+      const used = placeOf(acts, ['prove', 'checkLive', 'testDead'])
+      if (looked !== -1 && (used === -1 || looked < used)) return KEPT(looked)
+      if (placeOf(ever, 'lookOver') !== -1) return KEPT()
+      return used === -1 ? OPEN : BROKEN(used)
+    },
+  },
+  {
+    code: 'soundIndicator',
+    part: 'before',
+    isOwed: false,
+    seriousness: () => 'fault',
+    // Found damaged or out of date, it is put aside: nothing is tested before another one is taken.
+    judge: ({ acts }) => {
+      const found = acts.findIndex(({ kind, shows }) => kind === 'lookOver' && shows === false)
+      if (found === -1) return IDLE
+      const another = placeOf(acts, 'take', found)
+      const used = placeOf(acts, ['prove', 'checkLive', 'testDead'], found)
+      if (used !== -1 && (another === -1 || used < another)) return BROKEN(used)
+      return another === -1 ? OPEN : KEPT(another)
+    },
   },
   {
     code: 'informed',

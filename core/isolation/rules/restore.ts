@@ -26,11 +26,13 @@ const onceRestoring =
  * back.
  */
 function coveredWhenOn({ acts, ever }: Pass): Judged {
-  if (placeOf([...ever, ...acts], 'open') === -1) return IDLE
+  if (placeOf([...ever, ...acts], ['open', 'coverAsLive']) === -1) return IDLE
   const device = switchedOff(acts)
-  let isOpen = ever.findLast(({ kind }) => kind === 'open' || kind === 'cover')?.kind === 'open'
+  const changes = ({ kind }: Act) => kind === 'open' || kind === 'coverAsLive' || kind === 'cover'
+  const before = ever.findLast(changes)
+  let isOpen = before !== undefined && before.kind !== 'cover'
   for (const [i, { kind, device: on }] of acts.entries()) {
-    if (kind === 'open' || kind === 'cover') isOpen = kind === 'open'
+    if (changes(acts[i]!)) isOpen = kind !== 'cover'
     const isOwn = on === undefined || device === undefined || on === device
     if (kind === 'switchOn' && isOpen && isOwn) return BROKEN(i)
   }

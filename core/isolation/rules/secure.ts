@@ -10,7 +10,7 @@ import {
   type Judged,
   type Rule,
 } from '../model/rule'
-import type { Act, ActKind } from '../model/act'
+import { NOTICE_PARTS, type Act, type ActKind } from '../model/act'
 
 /** After switching off, and before hands go in. */
 const beforeHands = (acts: readonly Act[], kind: ActKind): Judged =>
@@ -42,7 +42,102 @@ function lockedRight(acts: readonly Act[]): Judged {
   return hands === -1 ? OPEN : BROKEN(locks[0]!.i)
 }
 
+/** Not made for isolating: it may close by itself, or its contacts part too little. */
+const NO_ISOLATOR = new Set<Act['deviceKind']>(['functional-switch', 'contactor'])
+const ONE_POLE = new Set<Act['deviceKind']>(['single-pole-breaker', 'fuse'])
+
+/** The last device that was opened before hands went in, where its kind was put down. */
+function openedDevice(
+  acts: readonly Act[],
+): { readonly at: number; readonly kind: Act['deviceKind'] } | null {
+  const hands = handsIn(acts)
+  const at = acts.findLastIndex(({ kind }, i) => kind === 'switchOff' && (hands === -1 || i < hands))
+  const kind = acts[at]?.deviceKind
+  return kind === undefined ? null : { at, kind }
+}
+
+/** This many of them before hands go in. */
+function beforeHandsAll(acts: readonly Act[], wanted: readonly ((act: Act) => boolean)[]): Judged {
+  const hands = handsIn(acts)
+  const due = hands === -1 ? acts : acts.slice(0, hands)
+  const isDone = wanted.every((is) => due.some(is))
+  if (isDone) return KEPT(due.findLastIndex((act) => wanted.some((is) => is(act))))
+  return hands === -1 ? OPEN : BROKEN(hands)
+}
+
 export const SECURE_RULES: readonly Rule[] = [
+  {
+    code: 'realIsolator',
+    part: 'secure',
+    isOwed: false,
+    seriousness: () => 'critical',
+    judge: ({ acts }) => {
+      const opened = openedDevice(acts)
+      if (!opened) return IDLE
+      if (!NO_ISOLATOR.has(opened.kind)) return KEPT(opened.at)
+      return handsIn(acts) === -1 ? OPEN : BROKEN(opened.at)
+    },
+  },
+  {
+    code: 'bothPoles',
+    part: 'secure',
+    isOwed: false,
+    seriousness: () => 'critical',
+    judge: ({ acts }, { needsTwoPoles }) => {
+      const opened = openedDevice(acts)
+      if (!needsTwoPoles || !opened) return IDLE
+      // The neutral taken out of its bar opens the second pole by hand.
+      const isOpen = !ONE_POLE.has(opened.kind) || placeOf(acts, 'separate') !== -1
+      if (isOpen) return KEPT(opened.at)
+      return handsIn(acts) === -1 ? OPEN : BROKEN(opened.at)
+    },
+  },
+  {
+    code: 'secondSource',
+    part: 'secure',
+    isOwed: true,
+    seriousness: () => 'critical',
+    judge: ({ acts, ever }, { secondSources = [] }) =>
+      secondSources.length === 0
+        ? IDLE
+        : beforeHandsAll(
+            acts,
+            secondSources
+              .filter((source) => !ever.some((act) => act.kind === 'isolateSource' && act.source === source))
+              .map((source) => (act: Act) => act.kind === 'isolateSource' && act.source === source),
+          ),
+  },
+  {
+    code: 'everyOwnLock',
+    part: 'secure',
+    isOwed: true,
+    seriousness: () => 'critical',
+    // On a hasp, or with the key of the one lock in a safe that everybody's padlock shuts.
+    judge: ({ acts }, { workers = 1 }) => {
+      if (workers < 2) return IDLE
+      const hands = handsIn(acts)
+      const due = hands === -1 ? acts : acts.slice(0, hands)
+      const count = (kind: ActKind) => due.filter((act) => act.kind === kind).length
+      const isShared = count('hasp') + count('keySafe') > 0
+      if (isShared && count('lock') > 0 && count('othersLock') >= workers - 1)
+        return KEPT(due.findLastIndex(({ kind }) => kind === 'othersLock'))
+      return hands === -1 ? OPEN : BROKEN(hands)
+    },
+  },
+  {
+    code: 'noticeContent',
+    part: 'secure',
+    isOwed: false,
+    seriousness: ({ policy }) => (policy.notice === 'required' ? 'fault' : 'note'),
+    judge: ({ acts }) => {
+      const notices = acts.flatMap(({ kind, content }, i) =>
+        kind === 'notice' && content ? [{ i, content }] : [],
+      )
+      const whole = notices.find(({ content }) => NOTICE_PARTS.every((part) => content.includes(part)))
+      if (notices.length === 0) return IDLE
+      return whole ? KEPT(whole.i) : BROKEN(notices[0]!.i)
+    },
+  },
   {
     code: 'locked',
     part: 'secure',
@@ -84,7 +179,7 @@ export const SECURE_RULES: readonly Rule[] = [
       const hands = handsIn(acts)
       const left = acts.findLastIndex(({ kind }, i) => kind === 'leaveKey' && (hands === -1 || i < hands))
       // A key that was left and is fetched before hands go in is kept after all.
-      const kept = placeOf(acts, 'keepKey', Math.max(lock, left))
+      const kept = placeOf(acts, ['keepKey', 'keySafe'], Math.max(lock, left))
       if (kept !== -1 && (hands === -1 || kept < hands)) return KEPT(kept)
       if (hands !== -1) return BROKEN(left === -1 ? hands : left)
       return OPEN

@@ -9,7 +9,14 @@ export type Reply = 'willTell' | 'permitGiven' | 'permitClosed' | 'good' | 'lock
 
 /** What can be seen after an act. */
 export type Sight =
-  'otherPadlock' | 'lights' | 'lightsNot' | 'works' | 'supplyBack' | 'noSupplyHere' | 'partedTouches'
+  | 'soundLeads'
+  | 'otherPadlock'
+  | 'lights'
+  | 'lightsNot'
+  | 'works'
+  | 'supplyBack'
+  | 'noSupplyHere'
+  | 'partedTouches'
 
 /** A line of the story: what you did, what you saw, what somebody said. Its sentence stands in words/trainer.ts. */
 export type Line =

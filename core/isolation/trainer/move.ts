@@ -17,6 +17,8 @@ export type Move =
         | 'permit'
         | 'inform'
         | 'readChart'
+        | 'lookOver'
+        | 'goAway'
         | 'keepKey'
         | 'leaveKey'
         | 'warnNeutral'

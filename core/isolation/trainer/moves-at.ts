@@ -25,13 +25,19 @@ const HERE: Readonly<Record<Place, (state: TrainerState) => Move[]>> = {
   point: atPoint,
 }
 
-const fromBag = ({ indicator, locks }: TrainerState): Move[] => [
+const fromBag = ({ indicator, locks, hasSwitchedOff }: TrainerState): Move[] => [
   ...INDICATORS.filter((candidate) => candidate !== indicator).map((entry): Move => ({
     do: 'take',
     indicator: entry,
   })),
-  ...when(indicator !== null, { do: 'prove', on: 'proving-unit' }, { do: 'prove', on: 'self-test' }),
+  ...when(
+    indicator !== null,
+    { do: 'lookOver' },
+    { do: 'prove', on: 'proving-unit' },
+    { do: 'prove', on: 'self-test' },
+  ),
   ...when(locks.length > 0, { do: 'keepKey' }, { do: 'leaveKey' }),
+  ...when(hasSwitchedOff, { do: 'goAway' }),
 ]
 
 function atCustomer({ world, hasPermit, hasSwitchedOff }: TrainerState): Move[] {

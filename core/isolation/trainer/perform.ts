@@ -1,17 +1,18 @@
 import { touchTerminal } from '../../bay/behaviour/touch'
 import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
-import type { Act, Proof } from '../model/act'
+import { NOTICE_PARTS, type Act, type DeviceKind, type Proof } from '../model/act'
 import { follow } from './follow'
 import { replies, saysScript, sees, type Line } from './line'
 import type { Move, MoveOf } from './move'
 import type { TrainerState } from './state'
-import { surprise, surpriseAfterOpening } from './surprise'
+import { surprise, surpriseAfterOpening, unlockedOn } from './surprise'
 import { deviceEnds, showAt, showsLive, testTerminals } from './test-point'
 
 /** Walking and everything else take this long, s; shown, never scored. */
 const WALK_S = 25
 const ACT_S = 12
+const AWAY_S = 900
 
 /** The state after a move. Same world, same moves, same state. */
 export function perform(before: TrainerState, move: Move): TrainerState {
@@ -67,13 +68,16 @@ const without = (all: readonly string[], removed: string) => all.filter((other) 
 
 const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
   walk: ({ state, move }) => ({ ...state, place: move.to, shown: null, clockS: state.clockS + WALK_S }),
-  ask: ({ move, done }) => done({ kind: 'ask' }, {}, [saysScript(move.topic)]),
+  ask: ({ move, done }) =>
+    done({ kind: move.topic === 'else' ? 'askDependants' : 'ask' }, {}, [saysScript(move.topic)]),
   inform: tells('inform', [replies('willTell')]),
   permit: changes('permit', { hasPermit: true }, [replies('permitGiven')]),
   handBack: changes('handBack', { hasPermit: false }, [replies('permitClosed')]),
   informAgain: tells('informAgain', [replies('good')]),
   warnNeutral: tells('warnNeutral'),
   readChart: changes('identify', { chartRead: true }),
+  lookOver: ({ done }) => done({ kind: 'lookOver', shows: true }, {}, [sees('soundLeads')]),
+  goAway,
   take: ({ move: { indicator }, done }) =>
     done({ kind: 'take', indicator }, { indicator, isIndicatorWorking: true }),
   prove,
@@ -91,7 +95,10 @@ const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
   keepKey: tells('keepKey'),
   leaveKey: tells('leaveKey'),
   notice: ({ state, move, done }) =>
-    done({ kind: 'notice', device: move.device }, { notices: [...state.notices, move.device] }),
+    done(
+      { kind: 'notice', device: move.device, content: [...NOTICE_PARTS] },
+      { notices: [...state.notices, move.device] },
+    ),
   removeNotice: ({ state, move, done }) =>
     done({ kind: 'removeNotice', device: move.device }, { notices: without(state.notices, move.device) }),
   waitForOther: changes('informAgain', { hasOthersLock: false }, [replies('lockOff')]),
@@ -159,9 +166,29 @@ function switchDevice({ state, move: { device }, done }: Performing<MoveOf<'swit
   )
   const { bay, seen } = follow(state.rig, state.bay, [{ atS: 0, kind: 'close', part: device, on: isOn }])
   const hasSwitchedOff = isOn ? state.hasSwitchedOff : true
-  return done({ kind: isOn ? 'switchOn' : 'switchOff', isMain, device }, { bay, hasSwitchedOff }, seen, {
-    isOn,
-  })
+  const opened = isOn ? {} : { deviceKind: deviceKindOf(state.rig, device) }
+  return done(
+    { kind: isOn ? 'switchOn' : 'switchOff', isMain, device, ...opened },
+    { bay, hasSwitchedOff },
+    seen,
+    { isOn },
+  )
+}
+
+/** What kind of device somebody opens, by the poles that part. */
+function deviceKindOf(rig: Rig, device: string): DeviceKind | undefined {
+  const part = rig.parts.find(({ id }) => id === device)
+  if (part?.kind !== 'device') return undefined
+  if (part.role === 'main-switch') return 'isolator'
+  return part.poles.length - part.solid.length > 1 ? 'two-pole-breaker' : 'single-pole-breaker'
+}
+
+/** Away for a while and back again: what is off and not locked, somebody has switched on meanwhile. */
+function goAway({ state, done }: Performing<unknown>): TrainerState {
+  const left = done({ kind: 'leave' })
+  const clockS = left.clockS + AWAY_S
+  const back: Act = { atS: clockS, kind: 'return', place: state.place }
+  return { ...left, ...unlockedOn(left), clockS, acts: [...left.acts, back] }
 }
 
 /** Hands on every conductor: what each of them would do to whoever touches it. */

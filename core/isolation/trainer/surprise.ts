@@ -13,8 +13,11 @@ const batteryDies: Happen = (state, move) =>
     : undefined
 
 /** Somebody switches on whatever is off and not locked, as soon as the board is left. */
-const switchedOnAgain: Happen = (state, move) => {
-  if (move.do !== 'walk' || state.place !== 'board' || !state.hasSwitchedOff) return undefined
+const switchedOnAgain: Happen = (state, move) =>
+  move.do !== 'walk' || state.place !== 'board' || !state.hasSwitchedOff ? undefined : unlockedOn(state)
+
+/** Everything in a board that is off and not locked is on again; undefined where nothing is. */
+export function unlockedOn(state: TrainerState): Pick<TrainerState, 'bay'> | undefined {
   const off = state.rig.parts.filter(
     (part) =>
       part.kind === 'device' &&

@@ -75,6 +75,7 @@ async function again() {
           <p class="job">“{{ view.job }}”</p>
         </div>
         <div class="row">
+          <span v-if="view.holdsPermit" class="tag met">permit held</span>
           <span class="tag" :class="view.indicator ? 'plain' : 'waiting'">{{
             view.indicator ? `in hand: ${INDICATOR_NAME[view.indicator]}` : 'no indicator in hand'
           }}</span><span class="soft small">{{ minutes }}</span>
