@@ -27,6 +27,11 @@ export const PRACTICE_BAY_TEXT: Readonly<
     title: 'Three-phase board with unequal lamps',
     about: 'One lamp on each line, and one neutral for all.',
   },
+  shared: {
+    title: 'Three single-pole breakers on one neutral',
+    about:
+      'As found in an old board: every lamp works, and it is wrong. With one line off its neutral is not dead.',
+  },
   motor: { title: 'Three-phase motor', about: 'A wheel lathe behind its isolator.' },
   battery: { title: 'Battery board, direct current', about: 'A two-pole breaker whose poles are marked +.' },
 }

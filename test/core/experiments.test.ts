@@ -97,6 +97,19 @@ describe('experiments', () => {
     expect(run('rotation', { turned: 0 }).text).toMatch(/L1-L2-L3/)
     expect(run('rotation', { turned: 1 }).text).toMatch(/L1-L3-L2/)
   })
+  it('one neutral for three breakers: out of its bar it stands at a line’s voltage while another lamp is on', () => {
+    const volt = (settings: Record<string, number>) =>
+      Number(/earth, taken out[^\d]*([\d.]+)/.exec(run('shared-neutral', settings).text)?.[1])
+    // An unloaded end behind a lamp takes the whole line voltage (Kirchhoff); nothing on, nothing there.
+    expect(volt({ second: 1, third: 0 })).toBeGreaterThan(220)
+    expect(volt({ second: 0, third: 0 })).toBeLessThan(5)
+  })
+  it('with two lines on, the lamps lie in series between them: together 400 V, and the larger one takes less', () => {
+    const { text } = run('shared-neutral', { second: 1, third: 1 })
+    const at = (lamp: string) => Number(new RegExp(`Lamp on ${lamp}[^\\d]*([\\d.]+)`).exec(text)?.[1])
+    expect(at('L2') + at('L3')).toBeGreaterThan(380)
+    expect(at('L3')).toBeGreaterThan(at('L2'))
+  })
 })
 
 describe('bays to practise on', () => {

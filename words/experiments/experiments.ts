@@ -9,6 +9,7 @@ import { overload } from './overload'
 import { polarity } from './polarity'
 import { reversed } from './reversed'
 import { rotation } from './rotation'
+import { sharedNeutral } from './shared-neutral'
 import { testButton } from './test-button'
 
 export const EXPERIMENTS: readonly Experiment[] = [
@@ -17,6 +18,7 @@ export const EXPERIMENTS: readonly Experiment[] = [
   otherBar,
   neutralEarth,
   borrowedNeutral,
+  sharedNeutral,
   polarity,
   lostNeutral,
   blastRadius,

@@ -1,5 +1,6 @@
 import type { Rig } from '../model/rig'
 import { batteryBoard, threeSwitches } from './hand-made'
+import { withSharedNeutral } from './shared-neutral'
 import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } from './installations'
 
 /** A bay to practise on, belonging to no exercise; named in words/practice.ts. */
@@ -19,6 +20,16 @@ const lamp = (line: 'L1' | 'L2' | 'L3', way: number, eachW: number) =>
     points: 1,
     load: { basis: 'lamps', count: 1, eachW, isDischarge: false },
   })
+
+/** A lamp on each line of a three-phase board, behind single-pole breakers. */
+const threeLamps = (): Rig =>
+  practiceRig(
+    'Three-phase board',
+    practiceInstallation([lamp('L1', 1, 500), lamp('L2', 2, 300), lamp('L3', 3, 60)], {
+      intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 },
+      board: { phases: 3 },
+    }),
+  )
 
 const BAYS = [
   { code: 'split', rig: () => practiceRig('Split board', practiceInstallation([sockets(), lights()])) },
@@ -74,17 +85,8 @@ const BAYS = [
       ),
   },
   { code: 'switches', rig: threeSwitches },
-  {
-    code: 'three',
-    rig: () =>
-      practiceRig(
-        'Three-phase board',
-        practiceInstallation([lamp('L1', 1, 500), lamp('L2', 2, 300), lamp('L3', 3, 60)], {
-          intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 },
-          board: { phases: 3 },
-        }),
-      ),
-  },
+  { code: 'three', rig: threeLamps },
+  { code: 'shared', rig: () => withSharedNeutral(threeLamps()) },
   {
     code: 'motor',
     rig: () =>
