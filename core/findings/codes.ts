@@ -80,6 +80,8 @@ export interface RelationParams {
   'ring.ratio': { readonly ratio: number; readonly told: number }
   'ring.aboveQuarter': { readonly value: number; readonly quarter: number }
   'ring.legsJoined': None
+  'ring.open': { readonly step: 2 | 3 }
+  'ring.bypassed': { readonly first: number; readonly last: number }
   'radial.shrinks': { readonly value: number; readonly before: number }
   'loop.faultCurrent': { readonly pfc: number; readonly ze: number; readonly volt: number }
   'residual.slower': { readonly at1: number; readonly at5: number }

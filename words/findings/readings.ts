@@ -94,6 +94,12 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
     `${ohms(p.value)} at this socket is more than a quarter of both ends, ${ohms(p.quarter)}: a spur, an open leg, or the wrong ends paired.`,
   'ring.legsJoined': () =>
     'Low beside the board and highest half way round: each leg was joined with itself. Join the line of one leg with the other conductor of the opposite leg, and measure round again.',
+  'ring.open': (p) =>
+    `A conductor of this ring is open end to end: the readings of step ${p.step} follow from that. Find the break first, then measure round again.`,
+  'ring.bypassed': (p) =>
+    p.first === p.last
+      ? `Socket-outlet ${p.first} reads above a quarter of both ends: it hangs on a spur, or something by-passes it. If the ends read lower than the run is long, it is a bridge.`
+      : `Socket-outlets ${p.first} to ${p.last} read above a quarter of both ends and the others do not: something by-passes that stretch, a bridge or an interconnection. The ends then read lower than the run is long.`,
   'radial.shrinks': (p) =>
     `${ohms(p.value)} here, ${ohms(p.before)} at the point before: along a radial circuit the readings grow. Check whether the two were swapped.`,
   'loop.faultCurrent': (p) =>

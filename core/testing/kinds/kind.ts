@@ -190,7 +190,6 @@ export type RelationCode =
   | 'leads'
   | 'ringEnds'
   | 'ringSockets'
-  | 'ringCrossed'
   | 'radial'
   | 'insulationFamily'
   | 'insulationBoard'

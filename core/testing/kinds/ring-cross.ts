@@ -63,7 +63,7 @@ const ringCross = <K extends 'ringLN' | 'ringLE'>(key: K, symbol: string, other:
   isDiagnostic: true,
   entry: OHMS,
   conditions: ['isolated', 'leadsNulled'],
-  relations: ['leads', 'ringCrossed'],
+  relations: ['leads'],
   places: aroundTheRing,
   prepare: (rig, test, options) => crossed(rig, test, other, options),
   prediction: RESISTANCE,

@@ -6,11 +6,11 @@ import { radialGrows } from './radial'
 import { rcdTimes } from './rcd-times'
 import type { Relation, SheetRule } from './relation'
 import { ringRelations } from './ring'
-import { ringCrossed } from './ring-crossed'
+import { ringRound } from './ring-round'
 
 const RULES: readonly SheetRule[] = [
   ringRelations,
-  ringCrossed,
+  ringRound,
   radialGrows,
   insulationFamily,
   boardInsulation,
