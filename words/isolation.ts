@@ -1,4 +1,12 @@
-import type { ActKind, DeviceKind, Indicator, Proof, SecondSource } from '#core/isolation/model/act'
+import {
+  NOTICE_PARTS,
+  type Act,
+  type ActKind,
+  type DeviceKind,
+  type Indicator,
+  type Proof,
+  type SecondSource,
+} from '#core/isolation/model/act'
 import type { IsolationPart } from '#core/isolation/model/rule'
 
 export const ACT_TEXT: Readonly<Record<ActKind, string>> = {
@@ -111,4 +119,27 @@ export function questionsFor(
     ...rules.filter(({ state, seriousness }) => state === 'kept' && seriousness === 'critical'),
   ]
   return ordered.flatMap(({ code }) => QUESTIONS[code] ?? []).slice(0, most)
+}
+
+/** What an act showed: a voltage or none; of a look at the indicator, sound or not. Empty where it shows nothing. */
+export function shownWords({ kind, shows }: Pick<Act, 'kind' | 'shows'>): string {
+  if (shows === undefined) return ''
+  if (kind === 'lookOver') return shows ? 'sound and in date' : 'damaged or out of date'
+  return shows ? 'shows voltage' : 'shows nothing'
+}
+
+/** An act with everything that was put down of it. */
+export function actWords(act: Act): string {
+  const missing = act.content ? NOTICE_PARTS.filter((part) => !act.content!.includes(part)) : []
+  const more = [
+    act.proof && `on ${PROOF_NAME[act.proof]}`,
+    act.kind === 'take' && act.indicator && INDICATOR_NAME[act.indicator],
+    act.isMain ? 'main switch' : act.deviceKind && DEVICE_KIND_NAME[act.deviceKind],
+    act.source && SECOND_SOURCE_NAME[act.source],
+    act.atPoint === false && 'at something else',
+    missing.length > 0 && `without ${missing.join(' and ')}`,
+    shownWords(act),
+    act.pairs && act.kind === 'testDead' && (act.pairs === 10 ? 'every pair' : `${act.pairs} pairs`),
+  ].filter(Boolean)
+  return [ACT_TEXT[act.kind], more.join(', ')].filter(Boolean).join(': ')
 }

@@ -6,7 +6,7 @@ import { MOST_SEED, judgeRun, nextHint, replay } from '#core/isolation/trainer/r
 import { SCENARIO_CODES, isScenario, levelOf } from '#core/isolation/trainer/scenarios/scenarios'
 import type { TrainerState } from '#core/isolation/trainer/state'
 import { indexParts, terminalWords } from '#core/bay/model/terminals'
-import { ACT_TEXT } from '#words/isolation'
+import { ACT_TEXT, shownWords } from '#words/isolation'
 import { RULE_TEXT, nextWords } from '#words/isolation-rules'
 import { scriptOf, scenarioTitle } from '#words/scenarios'
 import { lineWords, moveWords, saysWords, touchSentence } from '#words/trainer'
@@ -187,10 +187,7 @@ function debriefOf(state: TrainerState, run: StoredRun): Debrief {
     sequence: state.acts.map((act, i) => {
       const touch = state.touches.find((candidate) => candidate.act === i)?.touched
       return {
-        words:
-          act.shows === undefined
-            ? ACT_TEXT[act.kind]
-            : `${ACT_TEXT[act.kind]}: ${act.shows ? 'shows voltage' : 'shows nothing'}`,
+        words: [ACT_TEXT[act.kind], shownWords(act)].filter(Boolean).join(': '),
         seconds: act.atS,
         broken: verdict.rules
           .filter(({ state: is, at }) => is === 'broken' && at === i)

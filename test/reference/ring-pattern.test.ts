@@ -11,7 +11,8 @@ type Ladder = readonly string[]
 
 /** Line and neutral of a ring, end 1 to end 2 at the board, through sockets 1 to 8. */
 function ring(more: Ladder = [], omit: Ladder = []): Ladder {
-  const node = (of: string, i: number) => (i === 0 ? `${of}a` : i === SOCKETS + 1 ? `${of}b` : `${of}${i}`)
+  const ends: Readonly<Record<number, string>> = { 0: 'a', [SOCKETS + 1]: 'b' }
+  const node = (of: string, i: number) => `${of}${ends[i] ?? i}`
   const wires = ['l', 'n'].flatMap((of) =>
     Array.from({ length: SOCKETS + 1 }, (_, i) => ({
       name: `r${of}${i}`,

@@ -20,6 +20,11 @@ const tests = useBoardTests(() => ({
   read: props.read,
   write: (key, text) => emit('write', key, text),
 }))
+const profiles = useRingProfiles(() => ({
+  tests: props.isDead ? props.board.tests : [],
+  circuits: props.board.circuits,
+  read: props.read,
+}))
 const mode = ref<'one' | 'grid'>('one')
 const isFileOpen = ref(false)
 
@@ -87,6 +92,7 @@ function take(readings: readonly { key: string; text: string; at: string }[]) {
       :missing="missing"
       @write="(key, text) => emit('write', key, text)"
     />
+    <RingPicture v-for="profile in profiles" :key="profile.circuit" :profile="profile" />
     <ReadingsFile
       :open="isFileOpen"
       :attempt="attempt"

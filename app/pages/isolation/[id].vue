@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { ACT_TEXT, INDICATOR_NAME, PROOF_NAME } from '#words/isolation'
+import { actWords } from '#words/isolation'
 import { RULE_TEXT } from '#words/isolation-rules'
-import type { ObservedAct } from '#core/isolation/observation'
 import type { ObservationDecisionBody } from '#schemas/isolation-requests'
 
 definePageMeta({ layout: 'bay', roles: ['instructor', 'assessor'], key: (route) => String(route.params.id) })
@@ -13,18 +12,6 @@ const opened = ref<string | null>(null)
 
 const LEVEL = { 'first-weeks': 'first weeks', first: 'first level', second: 'second level' } as const
 const broken = computed(() => soFar.value?.rules.filter(({ state }) => state === 'broken') ?? [])
-function words({ act }: ObservedAct): string {
-  const more = [
-    act.proof && `on ${PROOF_NAME[act.proof]}`,
-    act.kind === 'take' && act.indicator && INDICATOR_NAME[act.indicator],
-    act.isMain && 'main switch',
-    act.atPoint === false && 'at something else',
-    act.shows === true && 'shows voltage',
-    act.shows === false && 'shows nothing',
-    act.pairs && act.kind === 'testDead' && `${act.pairs === 10 ? 'every pair' : `${act.pairs} pairs`}`,
-  ].filter(Boolean)
-  return more.length ? `${ACT_TEXT[act.kind]}: ${more.join(', ')}` : ACT_TEXT[act.kind]
-}
 watch(
   () => acts.value.length,
   () => nextTick(() => list.value?.scrollTo({ top: list.value.scrollHeight })),
@@ -124,7 +111,7 @@ onMounted(watchIt.load)
               @click="opened = opened === act.key ? null : act.key"
             >
               <span class="time">{{ clock(act.atIso) }}</span><span
-                >{{ i + 1 }}. {{ words(act)
+                >{{ i + 1 }}. {{ actWords(act.act)
                 }}<span v-if="act.remark" class="remark">{{ act.remark }}</span></span
               >
             </button>

@@ -17,6 +17,14 @@ const { diagnosis, progress, search } = useDiagnosis()
 const names = computed(() =>
   Object.fromEntries((view.value?.circuits ?? []).map((circuit) => [circuit.id, circuit.name])),
 )
+const rings = useRingProfiles(() => ({
+  tests: view.value?.tests ?? [],
+  circuits: view.value?.circuits ?? [],
+  read: (key) => view.value?.readings[key] ?? '',
+}))
+const ringsShown = computed(() =>
+  rings.value.filter((ring) => circuit.value === '' || circuit.value === ring.circuit),
+)
 const onlyOpen = ref(true)
 const selected = ref<string>()
 const circuit = ref<string | null>('')
@@ -117,6 +125,7 @@ const wrongIn = (tab: string) =>
       >
         Nothing stands out here.
       </p>
+      <RingPicture v-for="ring in ringsShown" :key="ring.circuit" :profile="ring" />
     </section>
     <aside tabindex="0" aria-label="Findings and causes">
       <h2>What stands out</h2>

@@ -1,5 +1,6 @@
 import { fault } from '../../findings/finding'
 import { r1, r2, rn } from '../kinds/ring-end-to-end'
+import { r1r2 } from '../kinds/r1r2'
 import { ringLE, ringLN } from '../kinds/ring-cross'
 import { ringPattern } from './ring-pattern'
 import { atLeastAt, circuitsOn, expectedAt, numberAt, type Sheet } from './sheet'
@@ -24,10 +25,7 @@ export const ringRound: SheetRule = (sheet) =>
       const open = ends.find(
         (key) => numberAt(sheet, key) === undefined && atLeastAt(sheet, key) !== undefined,
       )
-      if (open !== undefined)
-        return [
-          { finding: fault('ring.open', { step: step.step }), keys: [open, ...keys], isEverywhere: true },
-        ]
+      if (open !== undefined) return [openRing(sheet, { circuit, step: step.step, open, keys })]
       const numbers = ends.map((key) => numberAt(sheet, key)) as [number | undefined, number | undefined]
       const pattern = ringPattern(
         keys.map((key) => levelled(sheet, key, keys)),
@@ -41,6 +39,25 @@ export const ringRound: SheetRule = (sheet) =>
       return [{ finding, keys: keys.slice(first, last + 1), isEverywhere: true }]
     }),
   )
+
+interface OpenRing {
+  readonly circuit: string
+  readonly step: 2 | 3
+  readonly open: string
+  readonly keys: readonly string[]
+}
+
+/** R1 + R2 at the points runs over the same conductors as step 3. */
+function openRing(sheet: Sheet, { circuit, step, open, keys }: OpenRing): Relation {
+  const pairs = sheet.schedule.filter(
+    (test) => step === 3 && test.circuit === circuit && test.kind === r1r2.key,
+  )
+  return {
+    finding: fault('ring.open', { step }),
+    keys: [open, ...keys, ...pairs.map(({ key }) => key)],
+    isEverywhere: true,
+  }
+}
 
 /** A reading as it would be were every socket meant to read what the middle one is: a thinner cpc reads less beside the board. */
 function levelled(sheet: Sheet, key: string, keys: readonly string[]): number | undefined {
