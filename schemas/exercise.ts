@@ -3,7 +3,7 @@ import { STEP_KEYS, type StepKey } from '#core/design/model/step-keys'
 import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
 import { DOUBLINGS, DRESSINGS, RCD_TESTS } from '#core/policies/policy'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
-import { CONSEQUENCES, LINES } from '#core/installation/installation'
+import { CONSEQUENCES, LINES, WATER_SERVICES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { PREMISES } from '#core/regulations/diversity'
@@ -103,6 +103,7 @@ export const InstallationSchema = Type.Object(
         ipfA: number('ipfA'),
         mainFuseA: number('mainFuseA'),
         neutralMm2: number('neutralMm2'),
+        service: Type.Optional(oneOf(WATER_SERVICES)),
       },
       strict,
     ),

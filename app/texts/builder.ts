@@ -13,6 +13,7 @@ export const HEAD_NAME: Readonly<Record<HeadField, string>> = {
   phases: 'Phases',
   ze: 'Ze',
   ipf: 'Ipf',
+  service: 'Water service',
   mainFuse: 'Main fuse',
   neutral: 'Neutral',
   tests: 'Wired and tested',

@@ -1,6 +1,7 @@
 import { amountOf } from '#core/exercise/form/to-form'
 import type { PublicCircuit, PublicInstallation } from '#core/exercise/assignment'
 import { isBuried, isDrawnIn } from '#core/regulations/cables/sizes'
+import type { WaterService } from '#core/installation/installation'
 import { DEVICES } from '#core/regulations/devices'
 import { formatQuantity } from '#core/units/format'
 import {
@@ -35,6 +36,7 @@ export function intakeFacts({
     { name: 'Fault current', symbol: 'Ipf', value: formatQuantity(intake.ipfA, 'faultCurrent') },
     { name: 'Main fuse', value: `BS 88-3, ${intake.mainFuseA} A` },
     { name: 'Supply neutral', value: `${intake.neutralMm2} mm²` },
+    ...when(intake.service !== undefined, 'Water service', serviceWords(intake.service)),
     { name: 'Building', value: PREMISES_NAME[premises] },
     { name: 'An overvoltage means', value: CONSEQUENCE_NAME[consequence].toLowerCase() },
   ]
@@ -49,6 +51,9 @@ export const circuitFacts = (circuit: PublicCircuit): Fact[] => [
   ...placeFacts(circuit),
   ...deviceFacts(circuit),
 ]
+
+const serviceWords = (service: WaterService | undefined): string =>
+  service === 'metal' ? 'metal in the ground, bonded' : 'plastic'
 
 /** One fact, where it holds. */
 const when = (isSo: boolean, name: string, value: string): Fact[] => (isSo ? [{ name, value }] : [])

@@ -193,6 +193,8 @@ export interface AnswerParams {
   moreThanAsked: None
   soundNotEconomical: None
   wholeLoadAtFurthest: None
+  adiabaticByTime: None
+  adiabaticByLetThrough: None
   doesNotFollow: { readonly own: number }
   notExplained: { readonly symbol: string }
 }

@@ -18,7 +18,19 @@ export interface Intake {
   readonly mainFuseA: number
   /** Copper-equivalent area of the supply's neutral, mm²; decides the bonding with PME. */
   readonly neutralMm2: number
+  /** The water service where it comes out of the ground; left out: the usual one of the arrangement. */
+  readonly service?: WaterService
 }
+
+export const WATER_SERVICES = ['plastic', 'metal'] as const
+export type WaterService = (typeof WATER_SERVICES)[number]
+
+/**
+ * A metal service is bonded and lies in the ground beside the means of earthing. Of TT it would hide the
+ * electrode, and is there only where an exercise says so.
+ */
+export const serviceOf = ({ arrangement, service }: Pick<Intake, 'arrangement' | 'service'>): WaterService =>
+  service ?? (arrangement === 'TT' ? 'plastic' : 'metal')
 
 export const CONSEQUENCES = ['none', 'injury', 'public-service', 'business', 'many-people'] as const
 /** What an overvoltage could lead to, as BS 7671 443.4 asks it. */

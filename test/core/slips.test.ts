@@ -147,6 +147,19 @@ describe('choices are judged by the rule, not by the row', () => {
   })
 })
 
+describe('the protective conductor by its premise', () => {
+  // √(345² × 0.1 s) ÷ 115 = 0.95 mm² with the tenth of a second off the characteristic; the breaker lets less through.
+  test('worked with the time off the curve it is right, and says so', () => {
+    expect(markWith(RING, 'c1.cpcMin', '0.95')).toMatchObject({
+      verdict: 'right',
+      findings: [{ code: 'adiabaticByTime' }],
+    })
+  })
+  test('a smaller area than any premise gives is wrong', () => {
+    expect(markWith(RING, 'c1.cpcMin', '0.2').verdict).toBe('wrong')
+  })
+})
+
 describe('how an exercise is judged', () => {
   const assignment = asksEverything(RING)
   test('marks and critical steps of the exercise count in place of the usual ones', () => {

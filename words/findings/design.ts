@@ -50,6 +50,10 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
 export const ANSWER_SENTENCES: SentencesOf<AnswerParams> = {
   oneSizeUp: () => 'One size larger than the smallest that will do. It holds.',
   moreThanAsked: () => 'More than the rules ask for. It holds.',
+  adiabaticByTime: () =>
+    'Worked with the time read off the characteristic: right for that premise. By its energy limiting class the breaker lets less through.',
+  adiabaticByLetThrough: () =>
+    'Worked with the let-through of the energy limiting class: right for that premise, for a breaker of that class.',
   wholeLoadAtFurthest: () =>
     'Right with the whole load at the furthest point. Spread along the run the drop is less: the worked figure counts it so.',
   soundNotEconomical: () => 'Sound, not economical: a smaller one satisfies every rule.',

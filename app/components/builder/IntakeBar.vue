@@ -26,6 +26,7 @@ const BOXES: readonly Box[] = [
   { field: 'ipf', unit: 'kA', width: 84 },
   { field: 'mainFuse', unit: 'A', width: 92 },
   { field: 'neutral', unit: 'mm²', width: 100 },
+  { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 128 },
   { field: 'premises', options: PREMISES_NAME, width: 140 },
   { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 },
   {

@@ -1,4 +1,4 @@
-import type { Installation } from '../../installation/installation'
+import { serviceOf, type Installation } from '../../installation/installation'
 import { SOURCE_EARTH_OHM, nominalVoltOf } from '../model/supply'
 import { TAILS_MM2, tabulatedCpcMm2 } from '../../regulations/earthing'
 import { U0_V } from '../../regulations/supply'
@@ -23,10 +23,7 @@ const LEAST_OHM = 1e-3
 const TAILS_M = 1.2
 /** A water pipe in the ground; common practice, no source. */
 const PIPE_OHM = 20
-/**
- * Where the earth is an electrode, a bonded pipe that reached the ground would decide Zs: it comes in as
- * plastic unless a task says otherwise, Ω.
- */
+/** A service of plastic keeps the pipe from the ground, Ω. */
 const PLASTIC_PIPE_OHM = 1e6
 /** Largest conductor that the bay's own terminals take, mm². */
 const LARGEST_MM2 = 35
@@ -66,7 +63,7 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
   const met = draft.part(
     barPart({ id: 'met', name: 'Main earthing terminal', board: null, serves: 'E', terminals: 4 }),
   )
-  draft.part(metalwork('pipe', 'Water pipe', arrangement === 'TT' ? PLASTIC_PIPE_OHM : PIPE_OHM))
+  draft.part(metalwork('pipe', 'Water pipe', serviceOf(intake) === 'metal' ? PIPE_OHM : PLASTIC_PIPE_OHM))
 
   const areaMm2 = Math.min(LARGEST_MM2, TAILS_MM2.get(intake.mainFuseA) ?? 25)
   const earthMm2 = tabulatedCpcMm2(areaMm2)

@@ -73,7 +73,13 @@ export type Acceptance =
   | { readonly accepted: false; readonly finding: Finding }
 
 /** What is said beside an accepted answer. */
-export type AcceptanceNote = 'wholeLoadAtFurthest' | 'oneSizeUp' | 'moreThanAsked' | 'soundNotEconomical'
+export type AcceptanceNote =
+  | 'wholeLoadAtFurthest'
+  | 'adiabaticByTime'
+  | 'adiabaticByLetThrough'
+  | 'oneSizeUp'
+  | 'moreThanAsked'
+  | 'soundNotEconomical'
 
 /** One step of a design. `T` is what it is worked from: a circuit's task, or a board's. */
 export interface Step<T> extends StepKind {

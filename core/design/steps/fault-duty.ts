@@ -3,14 +3,17 @@ import { DEVICES } from '../../regulations/devices'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
 import { faultEnergy } from '../limits/fault-energy'
-import { timeLimitS } from '../limits/limits'
+import { sizeFor, timeLimitS } from '../limits/limits'
 import { accepted, atLeast, atMost, refused, stopped, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
+import { letThroughA2s } from '../../regulations/let-through'
 import { fromRow } from './cable-rows'
 import type { CircuitStep } from './step-context'
 
 /** A time read off a curve on logarithmic paper, or by another maker's curve; common practice, no source. */
 const CURVE_TOLERANCE = 0.3
+/** An answer from another premise is recognised within this share. */
+const PREMISE_SLACK = 0.02
 
 /** t = the time in which this fault is cleared, s, by the device's time/current characteristic. */
 export const disconnectionTime: CircuitStep = {
@@ -56,6 +59,23 @@ export const adiabaticArea: CircuitStep = {
         atMost(area, size.cpcMm2),
       )
     }),
+  // Which energy is put in is a choice of premise: the time off the curve, their own time, or the class of the breaker.
+  accept: (task, values, answer) => {
+    const size = sizeFor(task, values.csa!)
+    const { faultCurrent: faultA, in: rating, residual, time } = values
+    if (!size || !faultA || rating === undefined || residual === undefined) return undefined
+    const isWorkedFrom = (energyA2s: number | undefined) =>
+      energyA2s !== undefined && Math.abs((answer * size.k) / Math.sqrt(energyA2s) - 1) <= PREMISE_SLACK
+    const { timeS, energyA2s } = faultEnergy(task, rating, residual, faultA)
+    if ([timeS, time].some((seconds) => isWorkedFrom(seconds && faultA ** 2 * seconds)))
+      return accepted('adiabaticByTime')
+    const { curve } = task.device
+    const letThrough = curve === null ? undefined : letThroughA2s(curve, rating, faultA)
+    // Below the magnetic range the class says nothing: less than the real heat is not accepted.
+    return letThrough !== undefined && letThrough >= energyA2s && isWorkedFrom(letThrough)
+      ? accepted('adiabaticByLetThrough')
+      : undefined
+  },
 }
 
 /** Icn = the smallest rated short-circuit capacity not below the prospective fault current at the board, A. */

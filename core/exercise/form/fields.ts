@@ -50,6 +50,7 @@ export const HEAD_BOXES = {
   ipf: number('faultCurrent', 'ipfA'),
   mainFuse: number('rating', 'mainFuseA'),
   neutral: number('area', 'neutralMm2'),
+  service: { is: 'own' },
   tests: { is: 'own' },
   askCircuits: { is: 'own' },
   askSteps: { is: 'own' },

@@ -1,5 +1,14 @@
 import { structureProblems } from '../../installation/check'
-import type { Board, Circuit, Existing, Installation } from '../../installation/installation'
+import {
+  WATER_SERVICES,
+  serviceOf,
+  type Board,
+  type Circuit,
+  type Existing,
+  type Installation,
+  type Intake,
+} from '../../installation/installation'
+import type { Arrangement } from '../../regulations/supply'
 import { STEP_KEYS, type StepKey } from '../../design/model/step-keys'
 import { WHOLE_BOARD, type Exercise } from '../exercise'
 import type { Policy } from '../../policies/policy'
@@ -75,6 +84,7 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
         ipfA: Number(head.ipf),
         mainFuseA: Number(head.mainFuse),
         neutralMm2: Number(head.neutral),
+        ...readService(form, head.arrangement as 'TN-S'),
       },
       boards,
       circuits,
@@ -84,6 +94,12 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
   for (const problem of structureProblems(installation))
     problems[`${problem.scope}.${problem.field}`] ??= { code: 'structure', problem }
   return installation
+}
+
+/** Only what differs from the usual service of the arrangement is written down. */
+function readService(form: ExerciseForm, arrangement: Arrangement): Pick<Intake, 'service'> {
+  const service = WATER_SERVICES.find((known) => known === form.service)
+  return service && service !== serviceOf({ arrangement }) ? { service } : {}
 }
 
 /** Without the rows in which a box cannot be read. */

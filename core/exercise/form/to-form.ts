@@ -1,4 +1,4 @@
-import type { Board, Circuit, Load } from '../../installation/installation'
+import { serviceOf, type Board, type Circuit, type Load } from '../../installation/installation'
 import type { Exercise } from '../exercise'
 import {
   LIST,
@@ -28,6 +28,7 @@ export function toForm(exercise: Exercise): ExerciseForm {
     ipf: `${intake.ipfA / 1e3} kA`,
     mainFuse: String(intake.mainFuseA),
     neutral: String(intake.neutralMm2),
+    service: serviceOf(intake),
     tests: exercise.tests ?? '',
     askCircuits: asks.circuits.join(LIST),
     askSteps: asks.steps.join(LIST),
