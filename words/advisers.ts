@@ -1,5 +1,6 @@
 import type { Addition, Duty } from '#core/design/advisers/addition'
 import type { RcdWay } from '#core/design/advisers/rcd'
+import type { LeakageItem } from '#core/regulations/leakage'
 import type { RcdNeed } from '#core/design/limits/rcd-needs'
 
 export const NEED_SENTENCE: Readonly<Record<RcdNeed['code'], string>> = {
@@ -78,4 +79,24 @@ export const DUTY_TEXT: Readonly<Record<Duty, string>> = {
   'record-minor': 'Write a minor-works style record: what was added, earthing, readings, declaration.',
   'record-full': 'Write an installation record for the new circuit with schedules of inspection and tests.',
   'client-told': 'Tell the client of faults seen in the rest of the installation, in writing.',
+}
+
+/** Why an RCD that nobody asks for is still worth having. */
+export const RETROSPECTIVE_TEXT =
+  'No new work is done: what satisfied the edition of its day is not unsafe for a later rule, and a report says so without condemning it. New work here would need one, for the reasons below, and it is worth having all the same: it disconnects where somebody touches a live part, where the cpc has broken, and where a nail goes through the cable.'
+
+export const LEAKAGE_NAME: Readonly<Record<LeakageItem | 'heating', string>> = {
+  computer: 'Computers',
+  printer: 'Printers',
+  copier: 'Copiers',
+  router: 'Routers and chargers',
+  ledDriver: 'LED drivers',
+  dischargeLamp: 'Discharge lamps',
+  refrigerator: 'Refrigerators and freezers',
+  washingMachine: 'Washing machines',
+  dishwasher: 'Dishwashers',
+  toolClassOne: 'Portable equipment, class I',
+  toolClassTwo: 'Portable equipment, class II',
+  filterOfDrive: 'Motor drives with filter',
+  heating: 'Heating',
 }

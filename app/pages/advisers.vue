@@ -1,6 +1,6 @@
 <script setup lang="ts">
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] })
-const which = ref<'residual' | 'addition'>('residual')
+const which = ref<'residual' | 'addition' | 'leakage' | 'neutral'>('residual')
 </script>
 
 <template>
@@ -14,8 +14,12 @@ const which = ref<'residual' | 'addition'>('residual')
     </div>
     <el-radio-group v-model="which" aria-label="Question"
       ><el-radio-button value="residual">Do I need an RCD?</el-radio-button
-      ><el-radio-button value="addition">What does an addition require?</el-radio-button></el-radio-group
+      ><el-radio-button value="addition">What does an addition require?</el-radio-button
+      ><el-radio-button value="leakage">How much leaks here?</el-radio-button
+      ><el-radio-button value="neutral">What does the neutral carry?</el-radio-button></el-radio-group
     >
-    <RuleAdviser :key="which" :is-addition="which === 'addition'" />
+    <LeakageAdviser v-if="which === 'leakage'" />
+    <NeutralAdviser v-else-if="which === 'neutral'" />
+    <RuleAdviser v-else :key="which" :is-addition="which === 'addition'" />
   </div>
 </template>

@@ -5,7 +5,7 @@ import { EDITIONS, EDITION_NAME, editionOn, type Edition } from '#core/regulatio
 import type { Premises } from '#core/regulations/diversity'
 import type { DcContent } from '#core/regulations/rcd'
 import type { Arrangement, Use } from '#core/regulations/supply'
-import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
+import { ADDITION_NAME, DUTY_TEXT, NEED_SENTENCE, RETROSPECTIVE_TEXT, WAY_TEXT } from '#words/advisers'
 import { formatQuantity } from '#core/units/format'
 import { DC_NAME, LOCATION_NAME, PREMISES_NAME, USE_NAME } from '#words/names'
 
@@ -30,6 +30,7 @@ const form = reactive({
   earthingAdequate: true,
   hasRcd: false,
   isSpurOfSpur: false,
+  isExisting: false,
 })
 const question = computed(() => ({
   edition: edition.value,
@@ -42,6 +43,7 @@ const question = computed(() => ({
   dc: form.dc,
   boardTakesRcbo: form.boardTakesRcbo,
   isAddition: props.isAddition,
+  isExisting: !props.isAddition && form.isExisting,
 }))
 const addition = computed(() =>
   props.isAddition
@@ -128,6 +130,12 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
       <div class="ticks">
         <el-checkbox v-model="form.concealed" label="Cable in a wall, less than 50 mm deep, unprotected" />
         <el-checkbox v-model="form.boardTakesRcbo" label="The board takes an RCBO" />
+        <el-checkbox
+          v-if="!isAddition"
+          v-model="form.isExisting"
+          label="No new work: the circuit is there already"
+          data-testid="adviser-existing"
+        />
         <template v-if="isAddition">
           <el-checkbox
             v-model="form.earthingAdequate"
@@ -158,8 +166,12 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
         <template v-if="advice.neededA > 0"
           >Yes: an RCD of at most {{ formatQuantity(advice.neededA, 'residualCurrent') }}, type
           {{ advice.type }} or better</template
+        ><template v-else-if="advice.isRetrospective">Nothing is asked retrospectively</template
         ><template v-else>No rule here asks for an RCD</template>
       </h2>
+      <p v-if="advice.isRetrospective">
+        {{ RETROSPECTIVE_TEXT }}
+      </p>
       <ul class="reasons">
         <li v-for="need in advice.needs" :key="need.code">
           <b class="mono">{{ need.regulation }}</b> {{ NEED_SENTENCE[need.code] }}

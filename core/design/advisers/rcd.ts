@@ -9,6 +9,8 @@ export interface RcdQuestion extends RcdCase {
   readonly boardTakesRcbo: boolean
   /** Something is added to a circuit that is there already. */
   readonly isAddition: boolean
+  /** Nothing is installed or altered: what is there stands as it was designed. */
+  readonly isExisting?: boolean
 }
 
 export type RcdWay =
@@ -28,6 +30,8 @@ export interface RcdAdvice {
   readonly ways: readonly WayToProvide[]
   /** Nothing asks for one, but the rules that would are worth knowing. */
   readonly isRecommended: boolean
+  /** New work would need one; of what is there nothing is asked retrospectively. */
+  readonly isRetrospective: boolean
 }
 
 /**
@@ -36,7 +40,9 @@ export interface RcdAdvice {
  */
 export function adviseRcd(question: RcdQuestion): RcdAdvice {
   const needs = rcdNeeds(question, question.ratingA)
-  const neededA = needs.length === 0 ? 0 : Math.min(...needs.map((need) => need.maximumA))
+  const isRetrospective = question.isExisting === true && needs.length > 0
+  const isAsked = needs.length > 0 && !isRetrospective
+  const neededA = isAsked ? Math.min(...needs.map((need) => need.maximumA)) : 0
   return {
     needs,
     neededA,
@@ -47,6 +53,7 @@ export function adviseRcd(question: RcdQuestion): RcdAdvice {
     ),
     ways: neededA === 0 ? [] : waysToProvide(question, needs),
     isRecommended: neededA === 0 && question.use === 'sockets',
+    isRetrospective,
   }
 }
 

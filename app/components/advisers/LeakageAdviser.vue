@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { adviseLeakage } from '#core/design/advisers/leakage'
+import { USUAL_LEAKAGE_A, type LeakageItem } from '#core/regulations/leakage'
+import { formatQuantity } from '#core/units/format'
+import { LEAKAGE_NAME } from '#words/advisers'
+
+/** Standing leakage of what is behind one RCD, against 30 % of IΔn. */
+const ITEMS = Object.keys(USUAL_LEAKAGE_A) as LeakageItem[]
+const items = reactive<Partial<Record<LeakageItem, number>>>({ computer: 4, ledDriver: 6 })
+const heatingKw = ref(0)
+const rated = ref('0.03')
+const RATINGS = { '0.01': '10 mA', '0.03': '30 mA', '0.1': '100 mA', '0.3': '300 mA' }
+const advice = computed(() =>
+  adviseLeakage({
+    items,
+    heatingW: heatingKw.value > 0 ? [heatingKw.value * 1e3] : [],
+    ratedA: Number(rated.value),
+  }),
+)
+const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent')
+</script>
+
+<template>
+  <div class="sheet">
+    <form class="questions" @submit.prevent>
+      <FormBox name="Rated residual current"
+        ><el-select v-model="rated" aria-label="Rated residual current"
+          ><el-option
+            v-for="(label, value) in RATINGS"
+            :key="value"
+            :value="value"
+            :label="label" /></el-select
+      ></FormBox>
+      <FormBox name="Heating, all together" symbol="kW"
+        ><el-input-number v-model="heatingKw" :min="0" :max="60" :step="0.5" aria-label="Heating, kW"
+      /></FormBox>
+      <FormBox v-for="item in ITEMS" :key="item" :name="LEAKAGE_NAME[item]"
+        ><el-input-number v-model="items[item]" :min="0" :max="200" :aria-label="LEAKAGE_NAME[item]"
+      /></FormBox>
+    </form>
+    <div class="answer" aria-live="polite" data-testid="leakage">
+      <h2>
+        {{ inMilliamps(advice.totalA) }} of {{ inMilliamps(advice.limitA) }}:
+        {{ advice.isKept ? 'within 30 % of IΔn' : `share it over ${advice.shares} RCDs` }}
+      </h2>
+      <table>
+        <tbody>
+          <tr v-for="line in advice.lines" :key="line.item">
+            <th scope="row">{{ LEAKAGE_NAME[line.item] }}</th>
+            <td class="num mono">{{ line.count }}</td>
+            <td class="num mono">{{ inMilliamps(line.ampere) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">
+        Accumulated leakage downstream of an RCD is at most 30 % of IΔn (BS 7671 531.3.2, from memory). Usual
+        figures, added as if they were in phase: measure the installation where it matters.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  display: grid;
+  grid-template-columns: 420px 1fr;
+  gap: 36px;
+  align-items: start;
+}
+.questions {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 16px;
+}
+table {
+  margin: 10px 0;
+}
+@media (max-width: 900px) {
+  .sheet {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
