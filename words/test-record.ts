@@ -46,6 +46,7 @@ export const RECORD_TEXT: Readonly<Record<RecordItemKey, string>> = {
   inspectProtection: 'Protection against shock, fire and overcurrent',
   inspectLabels: 'Labels, charts and notices',
   instrument: 'Instrument',
+  insulationTest: 'Insulation test',
   results: 'Results',
   declaration: 'Declaration',
   tester: 'Tested by',
@@ -116,6 +117,13 @@ function phraseWords(phrase: RecordPhrase): string {
       return phrase.ratedA === null ? 'none' : `${Math.round(phrase.ratedA * 1e3)} mA`
     case 'instrument':
       return `${phrase.name}, ${phrase.serial}, calibrated until ${phrase.dueOn}`
+    case 'insulationTest':
+      return [
+        phrase.volt && `${phrase.volt} V d.c.`,
+        phrase.out ? `out for it: ${phrase.out}` : 'nothing had to be out',
+      ]
+        .filter(Boolean)
+        .join('; ')
     case 'results':
       return `${phrase.made} of ${phrase.of} readings, on the schedule`
     case 'declaration':

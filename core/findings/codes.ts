@@ -94,6 +94,7 @@ export interface ProcessParams {
   'instrument.none': None
   'instrument.overdue': { readonly instrument: string; readonly due: string }
   'leads.notRecorded': None
+  'insulation.lowVoltage': { readonly volt: number }
 }
 
 /** Questions about a group's sheets. */

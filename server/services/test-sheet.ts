@@ -66,8 +66,18 @@ export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string>
   )
   return new Set(tests.flatMap(({ key }) => [key, whyKey(key), `at:${key}`]).concat(SHEET_KEYS))
 }
-/** The instrument by its name in the register, the resistance that was nulled, and what has been checked before. */
-const SHEET_KEYS = ['set:instrument', 'set:leads', 'set:readyDead', 'set:readyLive']
+/**
+ * The instrument by its name in the register, the resistance that was nulled, the insulation test voltage and what was
+ * out for it, and what has been checked before.
+ */
+const SHEET_KEYS = [
+  'set:instrument',
+  'set:leads',
+  'set:insulationVolt',
+  'set:insulationOut',
+  'set:readyDead',
+  'set:readyLive',
+]
 
 /** Live boxes open with the permission; everything about the sheet itself with the dead tests. */
 export function isDeadBox(key: string): boolean {

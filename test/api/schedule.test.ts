@@ -260,6 +260,15 @@ describe('records', () => {
       ...signature,
     })
 
+  it('carry the voltage of the insulation test and what had to be out, once they were written down', () => {
+    const boxes = () =>
+      showTestRecords(context, centre.apprentice, id).papers.minor.paper.parts.flatMap(({ items }) =>
+        items.filter(({ key }) => key === 'insulationTest'),
+      )
+    expect(boxes()).toEqual([])
+    save({ 'set:insulationVolt': '500', 'set:insulationOut': 'lamps, surge protection' })
+    expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.; out for it: lamps, surge protection'])
+  })
   it('name what is missing, and take no signature before nothing is', async () => {
     const { paper } = showTestRecords(context, centre.apprentice, id).papers.minor
     expect(paper.missing).toEqual(

@@ -111,6 +111,16 @@ describe('how it was gone about', () => {
       }),
     ).toEqual(['note time.insulationFirst', 'note instrument.overdue', 'note leads.notRecorded'])
   })
+  // BS 7671 Table 64, from memory: 500 V d.c. for circuits of 230 and 400 V.
+  it.each([
+    ['500', []],
+    ['1000', []],
+    ['', []],
+    ['250', ['note insulation.lowVoltage']],
+    ['250 V', ['note insulation.lowVoltage']],
+  ] as const)('insulation tested at “%s” V', (insulationVolt, said) => {
+    expect(codes({ insulationVolt })).toEqual(said)
+  })
 })
 
 describe('questions about a group', () => {

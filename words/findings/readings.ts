@@ -116,6 +116,8 @@ export const PROCESS_SENTENCES: SentencesOf<ProcessParams & GroupParams> = {
   'instrument.overdue': (p) => `The calibration of ${p.instrument} was due on ${p.due}.`,
   'instrument.none': () => 'No instrument is named for these readings.',
   'leads.notRecorded': () => 'It is not recorded that the leads were nulled.',
+  'insulation.lowVoltage': (p) =>
+    `Insulation was tested at ${p.volt} V. Circuits of 230 and 400 V are tested at 500 V d.c.; less is right only where something could not be disconnected that 500 V would damage. Ask what it was.`,
   'group.alike': (p) =>
     `${p.count} of ${p.of} readings are the same as in bay ${p.bay}, to the last figure, where the two bays should differ. That can have several reasons; ask to see some of them measured.`,
   'group.tooClose': (p) =>

@@ -45,6 +45,7 @@ function take(readings: readonly { key: string; text: string; at: string }[]) {
       :attempt="attempt"
       :read="read"
       :locked="locked"
+      :is-dead="isDead"
       @write="(key, text) => emit('write', key, text)"
       @file="isFileOpen = true"
     />

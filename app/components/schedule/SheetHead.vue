@@ -10,7 +10,9 @@ const props = defineProps<{
   attempt: number
   read: (key: string) => string
   locked: boolean
+  isDead: boolean
 }>()
+const TEST_VOLTAGES = ['250', '500', '1000']
 const emit = defineEmits<{ write: [key: string, text: string]; file: [] }>()
 const instrument = computed(() =>
   props.board.instruments.find(({ name }) => name === props.read('set:instrument')),
@@ -50,6 +52,34 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
         style="width: 108px"
         @update:model-value="emit('write', 'set:leads', $event)"
     /></label>
+    <template v-if="isDead">
+      <label class="field"
+        ><span>Insulation at</span
+        ><el-select
+          :model-value="read('set:insulationVolt')"
+          :disabled="locked"
+          clearable
+          placeholder="V d.c."
+          style="width: 104px"
+          data-testid="insulation-volt"
+          @update:model-value="emit('write', 'set:insulationVolt', $event ?? '')"
+          ><el-option
+            v-for="volt in TEST_VOLTAGES"
+            :key="volt"
+            :value="volt"
+            :label="`${volt} V`" /></el-select></label
+      ><label class="field"
+        ><span>Out for it</span
+        ><el-input
+          :model-value="read('set:insulationOut')"
+          :disabled="locked"
+          name="set:insulationOut"
+          maxlength="120"
+          placeholder="lamps, surge protection"
+          style="width: 200px"
+          @update:model-value="emit('write', 'set:insulationOut', $event)"
+      /></label>
+    </template>
     <p v-if="isOverdue" class="tag stop" data-testid="overdue">calibration was due {{ instrument!.dueOn }}</p>
     <p v-else-if="instrument" class="soft small">calibrated until {{ instrument.dueOn }}</p>
     <span class="grow" />

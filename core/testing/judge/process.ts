@@ -16,6 +16,8 @@ export interface ProcessFacts {
   readonly permissions: readonly { readonly from: string; readonly until: string | null }[]
   readonly instrument: InstrumentFacts | null
   readonly isLeadsNulled: boolean
+  /** Test voltage of insulation as it was written down, V; empty where nobody did. */
+  readonly insulationVolt?: string
   /** Some readings are there at all. */
   readonly today: string
 }
@@ -23,7 +25,7 @@ export interface ProcessFacts {
 /** How the tests were gone about: order, permission, instrument. */
 export function processFindings(
   schedule: readonly ScheduleTest[],
-  { times, permissions, instrument, isLeadsNulled, today }: ProcessFacts,
+  { times, permissions, instrument, isLeadsNulled, insulationVolt = '', today }: ProcessFacts,
 ): Finding[] {
   const taken = schedule.flatMap(({ key, kind }) =>
     times[key] ? [{ kind: kindOf(kind), at: times[key] }] : [],
@@ -34,6 +36,7 @@ export function processFindings(
     ...insulationFirst(taken),
     ...instrumentFindings(instrument, today),
     ...(isLeadsNulled ? [] : [note('leads.notRecorded')]),
+    ...testVoltage(taken, insulationVolt),
   ]
 }
 
@@ -62,6 +65,16 @@ function insulationFirst(taken: readonly Taken[]): Finding[] {
   const insulation = firstOf(taken, ({ kind }) => kind.relations.includes('insulationFamily'))
   const continuity = firstOf(taken, ({ kind }) => kind.relations.includes('leads'))
   return insulation && continuity && insulation < continuity ? [note('time.insulationFirst')] : []
+}
+
+/** Circuits of 230 and 400 V are tested at 500 V d.c.; BS 7671 Table 64, from memory. */
+const INSULATION_TEST_V = 500
+
+/** Less is right only where something that 500 V would damage could not be disconnected. */
+function testVoltage(taken: readonly Taken[], text: string): Finding[] {
+  const volt = Number.parseFloat(text)
+  const isTested = taken.some(({ kind }) => kind.relations.includes('insulationFamily'))
+  return isTested && volt < INSULATION_TEST_V ? [note('insulation.lowVoltage', { volt })] : []
 }
 
 function instrumentFindings(instrument: InstrumentFacts | null, today: string): Finding[] {

@@ -40,6 +40,7 @@ export type RecordPhrase =
   | { readonly code: 'conductors'; readonly areaMm2: number; readonly cable: CableKind }
   | { readonly code: 'rcd'; readonly ratedA: number | null }
   | { readonly code: 'instrument'; readonly name: string; readonly serial: string; readonly dueOn: string }
+  | { readonly code: 'insulationTest'; readonly volt: string; readonly out: string }
   | { readonly code: 'results'; readonly made: number; readonly of: number }
   | { readonly code: 'declaration' }
 
@@ -89,6 +90,7 @@ export const RECORD_ITEMS = [
   'inspectProtection',
   'inspectLabels',
   'instrument',
+  'insulationTest',
   'results',
   'declaration',
   'tester',

@@ -141,7 +141,11 @@ const closingParts = (
 ): RecordPart[] => [
   {
     key: 'results',
-    items: [known('instrument', instrumentOf(facts)), known('results', resultsOf(facts, circuits))],
+    items: [
+      known('instrument', instrumentOf(facts)),
+      ...insulationTest(facts).map((value) => known('insulationTest', value)),
+      known('results', resultsOf(facts, circuits)),
+    ],
   },
   {
     key: 'declaration',
@@ -190,6 +194,12 @@ const deviceStandards = (circuits: readonly CircuitDesign[]): string =>
 const mainSwitchA = (origin: BoardDesign | undefined): number | null => origin?.values.mainSwitch || null
 const instrumentOf = ({ instrument }: RecordFacts): RecordItem['value'] =>
   instrument ? { code: 'instrument', ...instrument } : ''
+
+/** The test voltage and what had to be out, where it was written down. */
+function insulationTest({ readings }: RecordFacts): RecordItem['value'][] {
+  const [volt, out] = [readings['set:insulationVolt'] ?? '', readings['set:insulationOut'] ?? '']
+  return volt.trim() || out.trim() ? [{ code: 'insulationTest', volt: volt.trim(), out: out.trim() }] : []
+}
 
 function resultsOf({ marks }: RecordFacts, circuits: readonly string[]): RecordItem['value'] {
   const readingMarks = marks.filter(
