@@ -126,11 +126,11 @@ const choice = choicesOf<IsolationPolicy>()
 
 /** The first option of each is the default. */
 export const ISOLATION_CHOICES: readonly Choice<IsolationPolicy>[] = [
-  choice('lookOver', 'Looking the indicator over: leads, tips, GS 38, proof date', [
+  choice('lookOver', 'Looking the indicator over', [
     {
       value: 'advised',
       name: 'is advised',
-      reason: 'Default: forgotten, it is remarked; a proof shows most defects.',
+      reason: 'Default: leads, tips, GS 38, proof date. Forgotten, it is remarked.',
     },
     {
       value: 'unasked',

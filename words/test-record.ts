@@ -101,16 +101,27 @@ export function namedRecord(record: TestRecord, names: ScopeNames): NamedRecord 
   }
 }
 
+function deviceWords({
+  standard,
+  curve,
+  ratingA,
+  isCombined,
+}: Extract<RecordPhrase, { code: 'device' }>): string {
+  const combined = isCombined ? ' (overcurrent protection and RCD in one device)' : ''
+  return `${standard} ${curve ? `type ${curve} ` : ''}${ratingA} A${combined}`
+}
+
+const insulationWords = ({ volt, out }: Extract<RecordPhrase, { code: 'insulationTest' }>): string =>
+  [volt && `${volt} V d.c.`, out ? `out for it: ${out}` : 'nothing had to be out'].filter(Boolean).join('; ')
+
 function phraseWords(phrase: RecordPhrase): string {
   switch (phrase.code) {
     case 'supply':
       return `${phrase.arrangement}, ${phrase.phases === 3 ? 'three phase, 230/400 V' : 'single phase, 230 V'}`
     case 'mainSwitch':
       return phrase.ratingA === null ? 'as fitted' : `${phrase.ratingA} A`
-    case 'device': {
-      const combined = phrase.isCombined ? ' (overcurrent protection and RCD in one device)' : ''
-      return `${phrase.standard} ${phrase.curve ? `type ${phrase.curve} ` : ''}${phrase.ratingA} A${combined}`
-    }
+    case 'device':
+      return deviceWords(phrase)
     case 'conductors':
       return `${phrase.areaMm2} mm², ${phrase.cable.replaceAll('-', ' ')}`
     case 'rcd':
@@ -118,12 +129,7 @@ function phraseWords(phrase: RecordPhrase): string {
     case 'instrument':
       return `${phrase.name}, ${phrase.serial}, calibrated until ${phrase.dueOn}`
     case 'insulationTest':
-      return [
-        phrase.volt && `${phrase.volt} V d.c.`,
-        phrase.out ? `out for it: ${phrase.out}` : 'nothing had to be out',
-      ]
-        .filter(Boolean)
-        .join('; ')
+      return insulationWords(phrase)
     case 'results':
       return `${phrase.made} of ${phrase.of} readings, on the schedule`
     case 'declaration':

@@ -60,7 +60,7 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
     permissions,
     instrument: instrumentOf(context, attempt),
     isLeadsNulled: (attempt.readings['set:leads'] ?? '').trim() !== '',
-    insulationVolt: attempt.readings['set:insulationVolt'] ?? '',
+    insulationVolt: attempt.readings['set:irVolt'] ?? '',
     today: context.now.slice(0, 10),
   })
 }

@@ -73,8 +73,8 @@ export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string>
 const SHEET_KEYS = [
   'set:instrument',
   'set:leads',
-  'set:insulationVolt',
-  'set:insulationOut',
+  'set:irVolt',
+  'set:irOut',
   'set:readyDead',
   'set:readyLive',
 ]

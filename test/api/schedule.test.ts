@@ -266,7 +266,7 @@ describe('records', () => {
         items.filter(({ key }) => key === 'insulationTest'),
       )
     expect(boxes()).toEqual([])
-    save({ 'set:insulationVolt': '500', 'set:insulationOut': 'lamps, surge protection' })
+    save({ 'set:irVolt': '500', 'set:irOut': 'lamps, surge protection' })
     expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.; out for it: lamps, surge protection'])
   })
   it('name what is missing, and take no signature before nothing is', async () => {

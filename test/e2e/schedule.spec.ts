@@ -116,3 +116,30 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await bay.getByRole('button', { name: 'Sign this record' }).click()
   await expect(bay.locator('.signature')).toContainText(/content [0-9a-f]{64}/)
 })
+
+test('round the ring in a picture; the insulation test voltage is kept with the sheet', async ({
+  browser,
+  centre,
+}) => {
+  const { page: bay } = await signIn(browser, centre, 'U-601')
+  await bay.getByTestId('task-T-05').click()
+  await bay.getByTestId('round-the-ring').click()
+  await expect(bay.getByTestId('ring-say-2')).toContainText('Level at a quarter of both ends')
+  await expect(bay.getByTestId('ring-say-3')).toContainText('Level')
+  await expect(bay.getByTestId('ring-c1').locator('circle')).toHaveCount(6)
+  await bay.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+
+  await bay.getByTestId('insulation-volt').click()
+  await bay.getByRole('option', { name: '250 V' }).click()
+  await bay.locator('[name="set:irOut"]').fill('surge protection')
+  await expect(bay.getByText(/^saved \d\d:\d\d:\d\d$/)).toBeVisible()
+  await expect(async () => {
+    await bay.reload()
+    await expect(bay.locator('[name="set:irOut"]')).toHaveValue('surge protection', { timeout: 3000 })
+  }).toPass({ timeout: 10_000 })
+  await expect(bay.getByTestId('insulation-volt')).toContainText('250 V')
+
+  const { page: desk } = await signIn(browser, centre, 'I-201')
+  await desk.goto(`${centre}/schedules/24`)
+  await expect(desk.getByText(/Insulation was tested at 250 V/)).toBeVisible()
+})

@@ -6,7 +6,8 @@ import { LEAKAGE_NAME } from '#words/advisers'
 
 /** Standing leakage of what is behind one RCD, against 30 % of IΔn. */
 const ITEMS = Object.keys(USUAL_LEAKAGE_A) as LeakageItem[]
-const items = reactive<Partial<Record<LeakageItem, number>>>({ computer: 4, ledDriver: 6 })
+const none = Object.fromEntries(ITEMS.map((item) => [item, 0])) as Record<LeakageItem, number>
+const items = reactive({ ...none, computer: 4, ledDriver: 4 })
 const heatingKw = ref(0)
 const rated = ref('0.03')
 const RATINGS = { '0.01': '10 mA', '0.03': '30 mA', '0.1': '100 mA', '0.3': '300 mA' }
@@ -21,8 +22,8 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
 </script>
 
 <template>
-  <div class="sheet">
-    <form class="questions" @submit.prevent>
+  <AdviserSheet>
+    <template #questions>
       <FormBox name="Rated residual current"
         ><el-select v-model="rated" aria-label="Rated residual current"
           ><el-option
@@ -37,9 +38,9 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
       <FormBox v-for="item in ITEMS" :key="item" :name="LEAKAGE_NAME[item]"
         ><el-input-number v-model="items[item]" :min="0" :max="200" :aria-label="LEAKAGE_NAME[item]"
       /></FormBox>
-    </form>
-    <div class="answer" aria-live="polite" data-testid="leakage">
-      <h2>
+    </template>
+    <template #answer>
+      <h2 data-testid="leakage">
         {{ inMilliamps(advice.totalA) }} of {{ inMilliamps(advice.limitA) }}:
         {{ advice.isKept ? 'within 30 % of IΔn' : `share it over ${advice.shares} RCDs` }}
       </h2>
@@ -47,7 +48,7 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
         <tbody>
           <tr v-for="line in advice.lines" :key="line.item">
             <th scope="row">{{ LEAKAGE_NAME[line.item] }}</th>
-            <td class="num mono">{{ line.count }}</td>
+            <td class="num mono">{{ line.item === 'heating' ? `${heatingKw} kW` : line.count }}</td>
             <td class="num mono">{{ inMilliamps(line.ampere) }}</td>
           </tr>
         </tbody>
@@ -56,28 +57,26 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
         Accumulated leakage downstream of an RCD is at most 30 % of IΔn (BS 7671 531.3.2, from memory). Usual
         figures, added as if they were in phase: measure the installation where it matters.
       </p>
-    </div>
-  </div>
+    </template>
+  </AdviserSheet>
 </template>
 
 <style scoped>
-.sheet {
-  display: grid;
-  grid-template-columns: 420px 1fr;
-  gap: 36px;
-  align-items: start;
-}
-.questions {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 16px;
-}
 table {
-  margin: 10px 0;
+  border-collapse: collapse;
+  max-width: 460px;
 }
-@media (max-width: 900px) {
-  .sheet {
-    grid-template-columns: 1fr;
-  }
+th {
+  text-align: left;
+  font-weight: 500;
+}
+td,
+th {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hem);
+}
+.num {
+  text-align: right;
+  padding-left: 24px;
 }
 </style>

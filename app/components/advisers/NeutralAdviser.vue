@@ -15,8 +15,8 @@ const write = (i: number, parts: Partial<LineLoad>) => (lines[i] = { ...lines[i]
 </script>
 
 <template>
-  <div class="sheet">
-    <form class="questions" @submit.prevent>
+  <AdviserSheet>
+    <template #questions>
       <template v-for="(load, i) in lines" :key="i">
         <FormBox :name="`L${i + 1}`" symbol="A"
           ><el-input-number
@@ -39,9 +39,9 @@ const write = (i: number, parts: Partial<LineLoad>) => (lines[i] = { ...lines[i]
       <FormBox name="Third harmonic" symbol="%"
         ><el-input-number v-model="percent" :min="0" :max="100" :step="5" aria-label="Third harmonic, %"
       /></FormBox>
-    </form>
-    <div class="answer" aria-live="polite" data-testid="neutral">
-      <h2>Neutral: {{ amps(advice.neutralA) }}</h2>
+    </template>
+    <template #answer>
+      <h2 data-testid="neutral">Neutral: {{ amps(advice.neutralA) }}</h2>
       <p class="mono">Phasor sum of the lines {{ amps(advice.fundamentalA) }}</p>
       <p class="mono">Third harmonics, which add up {{ amps(advice.harmonicA) }}</p>
       <p>
@@ -52,28 +52,6 @@ const write = (i: number, parts: Partial<LineLoad>) => (lines[i] = { ...lines[i]
         BS 7671 Appendix 4, section 5.5, from memory: read the current edition. Lines at 120° to each other,
         power factors lagging.
       </p>
-    </div>
-  </div>
+    </template>
+  </AdviserSheet>
 </template>
-
-<style scoped>
-.sheet {
-  display: grid;
-  grid-template-columns: 420px 1fr;
-  gap: 36px;
-  align-items: start;
-}
-.questions {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 16px;
-}
-.answer p {
-  margin-top: 8px;
-}
-@media (max-width: 900px) {
-  .sheet {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

@@ -62,8 +62,8 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 </script>
 
 <template>
-  <div class="adviser">
-    <form class="questions" @submit.prevent>
+  <AdviserSheet data-testid="rule-adviser">
+    <template #questions>
       <FormBox v-if="isAddition" name="What is added" wide
         ><el-select v-model="form.addition" data-testid="adviser-addition"
           ><el-option
@@ -148,74 +148,64 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
           />
         </template>
       </div>
-    </form>
-    <div class="answer" aria-live="polite" data-testid="advice">
-      <p v-if="isOlder" class="stitched waiting">
-        On that day an edition older than those here held. An installation that satisfied it is not unsafe for
-        that; what is added today meets the present one.
-      </p>
-      <template v-if="addition">
-        <h2>What falls due</h2>
-        <ol class="duties">
-          <li v-for="{ duty, mustComeFirst } in addition.duties" :key="duty">
-            <span v-if="mustComeFirst" class="tag stop">first</span> {{ DUTY_TEXT[duty] }}
+    </template>
+    <template #answer>
+      <div class="advice" data-testid="advice">
+        <p v-if="isOlder" class="stitched waiting">
+          On that day an edition older than those here held. An installation that satisfied it is not unsafe
+          for that; what is added today meets the present one.
+        </p>
+        <template v-if="addition">
+          <h2>What falls due</h2>
+          <ol class="duties">
+            <li v-for="{ duty, mustComeFirst } in addition.duties" :key="duty">
+              <span v-if="mustComeFirst" class="tag stop">first</span> {{ DUTY_TEXT[duty] }}
+            </li>
+          </ol>
+        </template>
+        <h2>
+          <template v-if="advice.neededA > 0"
+            >Yes: an RCD of at most {{ formatQuantity(advice.neededA, 'residualCurrent') }}, type
+            {{ advice.type }} or better</template
+          ><template v-else-if="advice.isRetrospective">Nothing is asked retrospectively</template
+          ><template v-else>No rule here asks for an RCD</template>
+        </h2>
+        <p v-if="advice.isRetrospective">
+          {{ RETROSPECTIVE_TEXT }}
+        </p>
+        <ul class="reasons">
+          <li v-for="need in advice.needs" :key="need.code">
+            <b class="mono">{{ need.regulation }}</b> {{ NEED_SENTENCE[need.code] }}
           </li>
-        </ol>
-      </template>
-      <h2>
-        <template v-if="advice.neededA > 0"
-          >Yes: an RCD of at most {{ formatQuantity(advice.neededA, 'residualCurrent') }}, type
-          {{ advice.type }} or better</template
-        ><template v-else-if="advice.isRetrospective">Nothing is asked retrospectively</template
-        ><template v-else>No rule here asks for an RCD</template>
-      </h2>
-      <p v-if="advice.isRetrospective">
-        {{ RETROSPECTIVE_TEXT }}
-      </p>
-      <ul class="reasons">
-        <li v-for="need in advice.needs" :key="need.code">
-          <b class="mono">{{ need.regulation }}</b> {{ NEED_SENTENCE[need.code] }}
-        </li>
-      </ul>
-      <p v-if="advice.isRecommended" class="soft">
-        Many fit one all the same: it costs little and hand-held appliances are plugged in here.
-      </p>
-      <p v-if="advice.neededA === 0" class="soft">
-        That an edition does not ask for one says nothing about a real circuit’s condition.
-      </p>
-      <template v-if="advice.ways.length">
-        <h2>Ways to provide it</h2>
-        <div v-for="{ way, inconvenience } in advice.ways" :key="way" class="way">
-          <b>{{ WAY_TEXT[way].name }}</b>
-          <span class="tag" :class="inconvenience === 1 ? 'met' : inconvenience === 2 ? 'waiting' : 'stop'">{{
-            TROUBLE[inconvenience]
-          }}</span>
-          <p>{{ WAY_TEXT[way].cost }}</p>
-        </div>
-      </template>
-      <p class="small soft">
-        For training. Work on real installations is for competent people under the current regulations, local
-        codes and the rules of the centre.
-      </p>
-    </div>
-  </div>
+        </ul>
+        <p v-if="advice.isRecommended" class="soft">
+          Many fit one all the same: it costs little and hand-held appliances are plugged in here.
+        </p>
+        <p v-if="advice.neededA === 0" class="soft">
+          That an edition does not ask for one says nothing about a real circuit’s condition.
+        </p>
+        <template v-if="advice.ways.length">
+          <h2>Ways to provide it</h2>
+          <div v-for="{ way, inconvenience } in advice.ways" :key="way" class="way">
+            <b>{{ WAY_TEXT[way].name }}</b>
+            <span
+              class="tag"
+              :class="inconvenience === 1 ? 'met' : inconvenience === 2 ? 'waiting' : 'stop'"
+              >{{ TROUBLE[inconvenience] }}</span
+            >
+            <p>{{ WAY_TEXT[way].cost }}</p>
+          </div>
+        </template>
+        <p class="small soft">
+          For training. Work on real installations is for competent people under the current regulations,
+          local codes and the rules of the centre.
+        </p>
+      </div>
+    </template>
+  </AdviserSheet>
 </template>
 
 <style scoped>
-.adviser {
-  display: grid;
-  grid-template-columns: 380px 1fr;
-  gap: 36px;
-  align-items: start;
-}
-.questions {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
-}
-.questions :deep(.el-date-editor) {
-  width: 100%;
-}
 .ticks {
   grid-column: 1 / -1;
   display: flex;
@@ -226,14 +216,8 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
   height: auto;
   min-height: 34px;
 }
-.answer {
-  background: var(--panel);
-  border: 1px solid var(--hem);
-  padding: 18px 24px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  max-width: 780px;
+.advice {
+  display: contents;
 }
 .duties {
   margin: 0;
@@ -253,10 +237,5 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
 .way {
   border-top: 1px solid var(--hem);
   padding-top: 8px;
-}
-@media (max-width: 1000px) {
-  .adviser {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

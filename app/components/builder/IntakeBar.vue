@@ -20,19 +20,19 @@ interface Box {
   width: number
 }
 const BOXES: readonly Box[] = [
-  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 96 },
-  { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 98 },
-  { field: 'ze', unit: 'Ω', width: 76 },
-  { field: 'ipf', unit: 'kA', width: 84 },
-  { field: 'mainFuse', unit: 'A', width: 92 },
-  { field: 'neutral', unit: 'mm²', width: 100 },
-  { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 128 },
-  { field: 'premises', options: PREMISES_NAME, width: 140 },
-  { field: 'consequence', options: CONSEQUENCE_NAME, width: 160 },
+  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 88 },
+  { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 96 },
+  { field: 'ze', unit: 'Ω', width: 66 },
+  { field: 'ipf', unit: 'kA', width: 72 },
+  { field: 'mainFuse', unit: 'A', width: 80 },
+  { field: 'neutral', unit: 'mm²', width: 80 },
+  { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 122 },
+  { field: 'premises', options: PREMISES_NAME, width: 120 },
+  { field: 'consequence', options: CONSEQUENCE_NAME, width: 150 },
   {
     field: 'edition',
     options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])),
-    width: 210,
+    width: 200,
   },
 ]
 </script>

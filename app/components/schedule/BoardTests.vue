@@ -27,6 +27,7 @@ const profiles = useRingProfiles(() => ({
 }))
 const mode = ref<'one' | 'grid'>('one')
 const isFileOpen = ref(false)
+const isRingOpen = ref(false)
 
 function take(readings: readonly { key: string; text: string; at: string }[]) {
   for (const { key, text, at } of readings) {
@@ -70,6 +71,9 @@ function take(readings: readonly { key: string; text: string; at: string }[]) {
         <span data-testid="filled"
           ><b>{{ tests.filled.value }}</b> of {{ tests.asked.value.length }} filled</span
         >
+        <el-button v-if="profiles.length" data-testid="round-the-ring" @click="isRingOpen = true"
+          >Round the ring</el-button
+        >
         <el-radio-group v-model="mode" aria-label="How to enter"
           ><el-radio-button value="one">One at a time</el-radio-button
           ><el-radio-button value="grid">Grid</el-radio-button></el-radio-group
@@ -93,7 +97,11 @@ function take(readings: readonly { key: string; text: string; at: string }[]) {
       :missing="missing"
       @write="(key, text) => emit('write', key, text)"
     />
-    <RingPicture v-for="profile in profiles" :key="profile.circuit" :profile="profile" />
+    <el-dialog v-model="isRingOpen" title="Steps 2 and 3 round the ring" width="800px">
+      <div class="stack">
+        <RingPicture v-for="profile in profiles" :key="profile.circuit" :profile="profile" />
+      </div>
+    </el-dialog>
     <ReadingsFile
       :open="isFileOpen"
       :attempt="attempt"

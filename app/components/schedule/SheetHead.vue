@@ -29,7 +29,7 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
         :model-value="read('set:instrument')"
         :disabled="locked"
         placeholder="Choose"
-        style="width: 232px"
+        style="width: 172px"
         data-testid="instrument"
         @update:model-value="emit('write', 'set:instrument', $event)"
       >
@@ -49,20 +49,20 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
         name="set:leads"
         maxlength="20"
         placeholder="0.08 Ω"
-        style="width: 108px"
+        style="width: 92px"
         @update:model-value="emit('write', 'set:leads', $event)"
     /></label>
     <template v-if="isDead">
       <label class="field"
         ><span>Insulation at</span
         ><el-select
-          :model-value="read('set:insulationVolt')"
+          :model-value="read('set:irVolt')"
           :disabled="locked"
           clearable
           placeholder="V d.c."
-          style="width: 104px"
+          style="width: 88px"
           data-testid="insulation-volt"
-          @update:model-value="emit('write', 'set:insulationVolt', $event ?? '')"
+          @update:model-value="emit('write', 'set:irVolt', $event ?? '')"
           ><el-option
             v-for="volt in TEST_VOLTAGES"
             :key="volt"
@@ -71,13 +71,13 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
       ><label class="field"
         ><span>Out for it</span
         ><el-input
-          :model-value="read('set:insulationOut')"
+          :model-value="read('set:irOut')"
           :disabled="locked"
-          name="set:insulationOut"
+          name="set:irOut"
           maxlength="120"
           placeholder="lamps, surge protection"
-          style="width: 200px"
-          @update:model-value="emit('write', 'set:insulationOut', $event)"
+          style="width: 150px"
+          @update:model-value="emit('write', 'set:irOut', $event)"
       /></label>
     </template>
     <p v-if="isOverdue" class="tag stop" data-testid="overdue">calibration was due {{ instrument!.dueOn }}</p>

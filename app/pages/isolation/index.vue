@@ -149,6 +149,7 @@ async function start() {
             ><el-select
               v-model="form.sources"
               multiple
+              data-testid="other-sources"
               placeholder="None known"
               aria-label="Other sources at the point"
               ><el-option

@@ -197,7 +197,7 @@ const instrumentOf = ({ instrument }: RecordFacts): RecordItem['value'] =>
 
 /** The test voltage and what had to be out, where it was written down. */
 function insulationTest({ readings }: RecordFacts): RecordItem['value'][] {
-  const [volt, out] = [readings['set:insulationVolt'] ?? '', readings['set:insulationOut'] ?? '']
+  const [volt, out] = [readings['set:irVolt'] ?? '', readings['set:irOut'] ?? '']
   return volt.trim() || out.trim() ? [{ code: 'insulationTest', volt: volt.trim(), out: out.trim() }] : []
 }
 
