@@ -10,7 +10,7 @@ import { judgeReadings, type JudgedBay } from '#core/testing/judge/judge'
 import { scheduleOf, testsOf } from '#core/testing/plan/schedule'
 import type { Readings } from '#core/testing/readings'
 import { TESTER, testBay } from '#core/testing/tester'
-import { aRing, rigOf, someLights, splitBoard } from '../support/bay'
+import { aRing, rigOf, someLights, splitBoard, withFault } from '../support/bay'
 import { RULES, aBoard, aCircuit, anInstallation } from '../support/task'
 
 const LINE_OHM_M = 7.41e-3
@@ -87,6 +87,34 @@ describe('a ring cross-connected at the board', () => {
       judgeReadings(bay, readings).relations.map(({ finding }) => finding.code)
     expect(codes(typed((x) => both * x * (1 - x)))).toContain('ring.legsJoined')
     expect(codes(typed(() => both / 4))).toEqual([])
+  })
+
+  it('an open cpc explains what strays because of it, and what reads as it should stays right', () => {
+    const cut = rig.wires.filter(({ run, colour }) => run === 'c1run' && colour === 'green-and-yellow')[4]!
+    const outcomesOpen = predictAll(withFault(rig, 'earthOpen', cut.id), testsOf(rig))
+    const readings = Object.fromEntries(
+      [...outcomesOpen].flatMap(([key, outcome]) => {
+        if (!key.startsWith('c1.') || !/r1|r2|rn|ring/.test(key)) return []
+        if (outcome.is === 'over') return [[key, '>1999']]
+        return outcome.is === 'value' ? [[key, outcome.value.toFixed(2)]] : []
+      }),
+    )
+    const { marks, relations } = judgeReadings(bay, readings)
+    expect(relations.map(({ finding }) => finding.code)).toContain('ring.open')
+    const typed = marks.filter(({ reading }) => reading in readings)
+    const isIn = (key: string) => {
+      const { low, high } = bay.expected.get(key)!
+      const value = Number(readings[key])
+      return value >= low && value <= (high ?? Infinity)
+    }
+    const isFitting = ({ reading }: (typeof typed)[number]) => isIn(reading)
+    expect(typed.filter(isFitting).length).toBeGreaterThan(3)
+    for (const mark of typed.filter(isFitting)) expect(mark.verdict, mark.reading).toBe('right')
+    for (const mark of typed.filter((one) => !isFitting(one)))
+      expect(
+        mark.findings.map(({ code }) => code),
+        mark.reading,
+      ).not.toContain('band.outside')
   })
 
   it('is not asked of a sheet, and takes no mark when it is left empty', () => {

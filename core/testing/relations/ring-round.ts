@@ -31,12 +31,14 @@ export const ringRound: SheetRule = (sheet) =>
         keys.map((key) => levelled(sheet, key, keys)),
         numbers,
       )
+      const out = keys.filter((key) => isOut(sheet, key))
+      if (out.length === 0) return []
       if (pattern.is === 'legsJoined')
-        return [{ finding: fault('ring.legsJoined', {}), keys, isEverywhere: true }]
+        return [{ finding: fault('ring.legsJoined', {}), keys: out, isEverywhere: true }]
       if (pattern.is !== 'hump') return []
       const { first, last } = pattern
       const finding = fault('ring.bypassed', { first: first + 1, last: last + 1 })
-      return [{ finding, keys: keys.slice(first, last + 1), isEverywhere: true }]
+      return [{ finding, keys: out, isEverywhere: true }]
     }),
   )
 
@@ -54,9 +56,19 @@ function openRing(sheet: Sheet, { circuit, step, open, keys }: OpenRing): Relati
   )
   return {
     finding: fault('ring.open', { step }),
-    keys: [open, ...keys, ...pairs.map(({ key }) => key)],
+    keys: [open, ...[...keys, ...pairs.map(({ key }) => key)].filter((key) => isOut(sheet, key))],
     isEverywhere: true,
   }
+}
+
+/** A reading that does not belong to this bay; what fits is not explained by anything. */
+function isOut(sheet: Sheet, key: string): boolean {
+  const [value, expected] = [numberAt(sheet, key), sheet.expected.get(key)]
+  return (
+    value !== undefined &&
+    expected !== undefined &&
+    (value < expected.low || value > (expected.high ?? Infinity))
+  )
 }
 
 /** A reading as it would be were every socket meant to read what the middle one is: a thinner cpc reads less beside the board. */
