@@ -151,10 +151,13 @@ export interface InspectionView {
   readonly savedAt: string | null
 }
 
+/** A spot as it is drawn, with what it is. */
+export type SpotView = Omit<Spot, 'of'> & { readonly name: string }
+
 export interface RoundView {
   readonly id: number
   readonly scene: SceneCode
-  readonly spots: readonly Spot[]
+  readonly spots: readonly SpotView[]
   readonly questions: readonly Omit<Question, 'answer'>[]
   /** Once it is over: what was planted, and how it went. */
   readonly over: {

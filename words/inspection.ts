@@ -1,5 +1,5 @@
 import type { Grade, InspectionItem, ItemGroup } from '#core/inspection/items'
-import type { Question } from '#core/inspection/scene'
+import type { Question, Spot, SpotKind } from '#core/inspection/scene'
 
 export const GRADE_NAME: Readonly<Record<Grade, string>> = {
   danger: 'danger present (C1)',
@@ -150,3 +150,25 @@ export const DEFECT_TEXT: Readonly<Record<string, string>> = {
   'main damaged': 'The insulation of a tail is damaged.',
   'isolator unmarked': 'Nothing says that this is the main switch.',
 }
+
+const SPOT_NAME: Readonly<Record<SpotKind, (of: string | null) => string>> = {
+  top: (of) => `Knock-out ${of} on top`,
+  side: (of) => `Knock-out on the ${of}`,
+  entry: (of) => `Entry of the ${of}`,
+  isolator: (of) => (of ? `Main switch of the ${of}` : 'Main switch'),
+  device: (of) => `Terminals of ${of}`,
+  label: (of) => (of ? `Label of ${of}` : 'Label at the bonding clamp'),
+  neutral: (of) => `Neutral of ${of}`,
+  earth: (of) => (of ? `Protective conductor of ${of}` : 'Earthing conductor'),
+  way: (of) => `Way ${of}`,
+  tails: () => 'Tails',
+  notice: () => 'Notice of the RCD',
+  chart: () => 'Circuit chart',
+  cutout: () => 'Cut-out with its seal',
+  meter: () => 'Meter',
+  main: (of) => (of === 'meter' ? 'Tails from cut-out to meter' : 'Tails from meter to board'),
+  bond: (of) => `Bonding of ${of}`,
+}
+
+/** What a spot of a drawn scene is, without saying how it is. */
+export const spotName = ({ kind, of }: Pick<Spot, 'kind' | 'of'>): string => SPOT_NAME[kind](of)

@@ -27,8 +27,8 @@ export type SpotKind = keyof typeof LOOKS
 export interface Spot {
   readonly id: string
   readonly kind: SpotKind
-  /** What it is, without saying how it is. */
-  readonly name: string
+  /** Which of its kind: a device by its name, a side, a number; null where there is one. Named in words/inspection.ts. */
+  readonly of: string | null
   /** Drawn here, in units of the scene. */
   readonly x: number
   readonly y: number
@@ -122,10 +122,10 @@ const SLOT = 70
 /** Drawn here: left, top, width, height. */
 type Box = readonly [x: number, y: number, w: number, h: number]
 
-const spot = (id: string, kind: SpotKind, name: string, [x, y, w, h]: Box): Bare => ({
+const spot = (id: string, kind: SpotKind, of: string | null, [x, y, w, h]: Box): Bare => ({
   id,
   kind,
-  name,
+  of,
   x,
   y,
   w,
@@ -147,28 +147,24 @@ function boardSpots(rig: Rig): Bare[] {
   )
   return [
     ...Array.from({ length: 4 }, (_, i) =>
-      spot(`top${i + 1}`, 'top', `Knock-out ${i + 1} on top`, [190 + i * 130, 42, 46, 20]),
+      spot(`top${i + 1}`, 'top', String(i + 1), [190 + i * 130, 42, 46, 20]),
     ),
-    spot('side1', 'side', 'Knock-out on the left', [62, 180, 20, 46]),
-    spot('side2', 'side', 'Knock-out on the right', [758, 180, 20, 46]),
-    spot('entry1', 'entry', 'Entry of the tails', [120, 486, 60, 26]),
-    spot('entry2', 'entry', 'Entry of the cables', [600, 486, 100, 26]),
-    spot('main', 'isolator', 'Main switch', [92, 190, 46, 90]),
-    ...shared.map((device, i) =>
-      spot(device.id, 'device', `Terminals of ${device.name}`, [slot(i), 190, 54, 90]),
-    ),
+    spot('side1', 'side', 'left', [62, 180, 20, 46]),
+    spot('side2', 'side', 'right', [758, 180, 20, 46]),
+    spot('entry1', 'entry', 'tails', [120, 486, 60, 26]),
+    spot('entry2', 'entry', 'cables', [600, 486, 100, 26]),
+    spot('main', 'isolator', null, [92, 190, 46, 90]),
+    ...shared.map((device, i) => spot(device.id, 'device', device.name, [slot(i), 190, 54, 90])),
     ...ways.flatMap((device, i) => [
-      spot(device.id, 'device', `Terminals of ${device.name}`, [ofWay(device.way!), 190, 54, 90]),
-      spot(`label${device.way}`, 'label', `Label of ${device.name}`, [ofWay(device.way!), 288, 54, 22]),
-      spot(`n${device.way}`, 'neutral', `Neutral of ${device.name}`, [180 + i * 100, 348, 70, 34]),
-      spot(`e${device.way}`, 'earth', `Protective conductor of ${device.name}`, [180 + i * 100, 420, 70, 34]),
+      spot(device.id, 'device', device.name, [ofWay(device.way!), 190, 54, 90]),
+      spot(`label${device.way}`, 'label', device.name, [ofWay(device.way!), 288, 54, 22]),
+      spot(`n${device.way}`, 'neutral', device.name, [180 + i * 100, 348, 70, 34]),
+      spot(`e${device.way}`, 'earth', device.name, [180 + i * 100, 420, 70, 34]),
     ]),
-    ...spare.map((way) => spot(`spare${way}`, 'way', `Way ${way}`, [ofWay(way), 190, 54, 90])),
-    spot('tails', 'tails', 'Tails', [96, 400, 40, 80]),
-    ...(devices.some(({ residual }) => residual)
-      ? [spot('notice', 'notice', 'Notice of the RCD', [600, 84, 140, 40])]
-      : []),
-    spot('chart', 'chart', 'Circuit chart', [430, 84, 150, 40]),
+    ...spare.map((way) => spot(`spare${way}`, 'way', String(way), [ofWay(way), 190, 54, 90])),
+    spot('tails', 'tails', null, [96, 400, 40, 80]),
+    ...(devices.some(({ residual }) => residual) ? [spot('notice', 'notice', null, [600, 84, 140, 40])] : []),
+    spot('chart', 'chart', null, [430, 84, 150, 40]),
   ]
 }
 
@@ -177,15 +173,15 @@ const ROUTE = { 'TN-S': 'a', 'TN-C-S': 'b', TT: 'c' } as const
 
 function intakeSpots(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Bare[] {
   return [
-    spot('cutout', 'cutout', 'Cut-out with its seal', [110, 300, 120, 120]),
-    spot('meter', 'meter', 'Meter', [300, 180, 140, 130]),
-    spot('tail1', 'main', 'Tails from cut-out to meter', [220, 230, 90, 60]),
-    spot('tail2', 'main', 'Tails from meter to board', [440, 230, 110, 60]),
-    spot('board', 'isolator', 'Main switch of the board', [560, 170, 150, 150]),
-    spot('bondwater', 'bond', 'Bonding of water', [520, 420, 160, 50]),
-    spot('bondgas', 'bond', 'Bonding of gas', [520, 480, 160, 40]),
-    spot(`earthing-${ROUTE[arrangement]}`, 'earth', 'Earthing conductor', [250, 400, 200, 60]),
-    spot('label', 'label', 'Label at the bonding clamp', [690, 420, 60, 24]),
+    spot('cutout', 'cutout', null, [110, 300, 120, 120]),
+    spot('meter', 'meter', null, [300, 180, 140, 130]),
+    spot('tail1', 'main', 'meter', [220, 230, 90, 60]),
+    spot('tail2', 'main', 'board', [440, 230, 110, 60]),
+    spot('board', 'isolator', 'board', [560, 170, 150, 150]),
+    spot('bondwater', 'bond', 'water', [520, 420, 160, 50]),
+    spot('bondgas', 'bond', 'gas', [520, 480, 160, 40]),
+    spot(`earthing-${ROUTE[arrangement]}`, 'earth', null, [250, 400, 200, 60]),
+    spot('label', 'label', null, [690, 420, 60, 24]),
   ]
 }
 

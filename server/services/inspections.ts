@@ -6,7 +6,7 @@ import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
 import { buildRig } from '#core/bay/build/build'
-import { DEFECT_TEXT } from '#words/inspection'
+import { DEFECT_TEXT, spotName } from '#words/inspection'
 import type {
   InspectionBody,
   InspectionView,
@@ -185,7 +185,7 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
   return {
     id,
     scene: round.scene,
-    spots: scene.spots,
+    spots: scene.spots.map(({ of, ...spot }) => ({ ...spot, name: spotName({ kind: spot.kind, of }) })),
     questions: scene.questions.map(({ answer: _answer, ...question }) => question),
     over:
       round.score === null
@@ -195,7 +195,7 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
             marked: [...round.found.spots],
             defects: scene.defects.map(({ spot, kind, look, grade }) => ({
               spot,
-              name: scene.spots.find((candidate) => candidate.id === spot)!.name,
+              name: spotName(scene.spots.find((candidate) => candidate.id === spot)!),
               words: DEFECT_TEXT[`${kind} ${look}`]!,
               grade,
             })),

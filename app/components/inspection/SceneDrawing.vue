@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Spot } from '#core/inspection/scene'
+import type { SpotView } from '#schemas/workmanship-views'
 
 /** A board or an intake as it is found. Everything that may be wrong is drawn, nothing is named. */
 const props = defineProps<{
   scene: 'board' | 'intake'
-  spots: readonly Spot[]
+  spots: readonly SpotView[]
   marked: ReadonlySet<string>
   shown: ReadonlyMap<string, 'found' | 'wronglyGraded' | 'missed' | 'false'>
   locked: boolean
 }>()
 const emit = defineEmits<{ tap: [spot: string] }>()
-const of = (kind: Spot['kind']) => props.spots.filter((spot) => spot.kind === kind)
+const of = (kind: SpotView['kind']) => props.spots.filter((spot) => spot.kind === kind)
 </script>
 
 <template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Spot } from '#core/inspection/scene'
+import type { SpotView } from '#schemas/workmanship-views'
 
 /** A main switch, with its label or without. */
-const props = defineProps<{ spot: Spot }>()
+const props = defineProps<{ spot: SpotView }>()
 const mid = computed(() => props.spot.x + props.spot.w / 2)
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Spot } from '#core/inspection/scene'
+import type { SpotView } from '#schemas/workmanship-views'
 
 /** A thing at an intake as it is found. */
-const props = defineProps<{ spot: Spot }>()
+const props = defineProps<{ spot: SpotView }>()
 const mid = computed(() => props.spot.x + props.spot.w / 2)
 </script>
 
