@@ -40,18 +40,18 @@ export function useBayStory() {
   function tell(happenings: readonly Happening[], parts: PartIndex): void {
     const news = happenings
       .filter(isNews)
-      .map((one) => ({
-        text: happeningSentence(one, parts),
-        time: one.atS === 0 ? '' : formatDuration(one.atS),
-        kind: LINE_KIND[one.kind] ?? 'follows',
+      .map((action) => ({
+        text: happeningSentence(action, parts),
+        time: action.atS === 0 ? '' : formatDuration(action.atS),
+        kind: LINE_KIND[action.kind] ?? 'follows',
       }))
     add(news.length > 0 ? news : [{ text: 'Nothing happens.', time: '', kind: 'follows' }])
     const [on, out] = [new Set(working.value), new Set(tripped.value)]
-    for (const one of happenings) {
-      if (one.kind === 'lit') on.add(one.part)
-      if (one.kind === 'dark') on.delete(one.part)
-      if (one.kind === 'tripped') out.add(one.part)
-      if (one.kind === 'done' && one.action.kind === 'close') out.delete(one.action.part)
+    for (const happening of happenings) {
+      if (happening.kind === 'lit') on.add(happening.part)
+      if (happening.kind === 'dark') on.delete(happening.part)
+      if (happening.kind === 'tripped') out.add(happening.part)
+      if (happening.kind === 'done' && happening.action.kind === 'close') out.delete(happening.action.part)
     }
     working.value = on
     tripped.value = out

@@ -55,15 +55,15 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   }
 
   function onPart(id: string): void {
-    const one = part(id)
-    if (!one) return
+    const touched = part(id)
+    if (!touched) return
     pickedPart.value = id
-    if (mode.value === 'operate' && !touching.value) act(one)
+    if (mode.value === 'operate' && !touching.value) act(touched)
     if (mode.value === 'trace') {
-      traced.value = wiring.rig.value ? tracePoint(wiring.rig.value, run.state.value!, one) : []
+      traced.value = wiring.rig.value ? tracePoint(wiring.rig.value, run.state.value!, touched) : []
       shownPole.value = traced.value[0]?.pole ?? null
     }
-    if (mode.value === 'measure' && settings.value.instrument === 'socket' && one.kind === 'socket')
+    if (mode.value === 'measure' && settings.value.instrument === 'socket' && touched.kind === 'socket')
       meter.probe(id)
   }
 

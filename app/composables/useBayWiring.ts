@@ -80,7 +80,7 @@ export function useBayWiring(key: string) {
   const takeOut = (ids: readonly string[]): void =>
     change(Object.fromEntries(ids.map((id) => [`wire.${id}`, ''])))
   function alter(id: string, next: { areaMm2?: number; colour?: Colour }): void {
-    const wire = rig.value?.wires.find((one) => one.id === id)
+    const wire = rig.value?.wires.find((candidate) => candidate.id === id)
     if (wire) change({ [`wire.${id}`]: wireField({ ...wire, ...next }) })
   }
 

@@ -26,11 +26,11 @@ export function useBoardTests(given: () => Given) {
   )
   const rows = computed(() =>
     given().board.circuits.map((circuit) => {
-      const own = tests.value.filter((test) => test.circuit === circuit.id)
+      const circuitTests = tests.value.filter((test) => test.circuit === circuit.id)
       return {
         circuit,
-        cells: columns.value.map((kind) => own.find((test) => test.kind === kind && test.isAsked)),
-        more: own.filter(({ isAsked }) => !isAsked),
+        cells: columns.value.map((kind) => circuitTests.find((test) => test.kind === kind && test.isAsked)),
+        more: circuitTests.filter(({ isAsked }) => !isAsked),
       }
     }),
   )
@@ -42,8 +42,8 @@ export function useBoardTests(given: () => Given) {
   const owesReason = (key: string) =>
     parseReading(given().read(key), kindOf(key)).form === 'left' && given().read(whyKey(key)).trim() === ''
   const progressOf = (circuit: CircuitHead | null) => {
-    const own = asked.value.filter((test) => test.circuit === (circuit?.id ?? null))
-    return { filled: own.filter(({ key }) => isFilled(key)).length, of: own.length }
+    const circuitTests = asked.value.filter((test) => test.circuit === (circuit?.id ?? null))
+    return { filled: circuitTests.filter(({ key }) => isFilled(key)).length, of: circuitTests.length }
   }
   const filled = computed(() => asked.value.filter(({ key }) => isFilled(key)).length)
 
@@ -70,7 +70,7 @@ export function useBoardTests(given: () => Given) {
   const checks = computed(() => READY[given().isDead ? 'dead' : 'live'])
   function tick(key: string): void {
     const next = ticked.value.has(key)
-      ? [...ticked.value].filter((one) => one !== key)
+      ? [...ticked.value].filter((other) => other !== key)
       : [...ticked.value, key]
     given().write(readyBox.value, next.join(' '))
   }

@@ -14,7 +14,7 @@ export function useLatest<A, R>(compute: (asked: A) => Promise<R>) {
   let turn = 0
 
   async function ask(asked: A | null): Promise<void> {
-    const own = ++turn
+    const ticket = ++turn
     if (asked === null) {
       answer.value = null
       isBusy.value = false
@@ -23,11 +23,11 @@ export function useLatest<A, R>(compute: (asked: A) => Promise<R>) {
     isBusy.value = true
     try {
       const got = await compute(asked)
-      if (own !== turn) return
+      if (ticket !== turn) return
       answer.value = got
       problem.value = null
     } catch (error) {
-      if (own !== turn || (error instanceof WorkerFailure && error.reason === 'stopped')) return
+      if (ticket !== turn || (error instanceof WorkerFailure && error.reason === 'stopped')) return
       problem.value = error instanceof Error ? error.message : String(error)
     }
     isBusy.value = false

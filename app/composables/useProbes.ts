@@ -61,7 +61,7 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   /** One more place for the probes; a full set starts anew. */
   function probe(ref: string): void {
     const { count, on } = INSTRUMENTS[settings.value.instrument]
-    const kept = probes.value.length >= count ? [] : probes.value.filter((one) => one !== ref)
+    const kept = probes.value.length >= count ? [] : probes.value.filter((probe) => probe !== ref)
     probes.value = [...kept, ref]
     taken.value = null
     if (probes.value.length === count || on === 'socket') void measure()
@@ -69,7 +69,7 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   /** A clamp round one conductor more or less. */
   function clampOn(id: string): void {
     const isOn = probes.value.includes(id)
-    probes.value = isOn ? probes.value.filter((one) => one !== id) : [...probes.value, id]
+    probes.value = isOn ? probes.value.filter((probe) => probe !== id) : [...probes.value, id]
     void measure()
   }
   function link(a: string, b: string): void {

@@ -55,8 +55,8 @@ export function useRowWords(form: () => ExerciseForm, shown: () => Shown) {
   return computed<Record<string, RowWord[]>>((old) =>
     Object.fromEntries(
       [...boards.value, ...idsIn(form().circuits)].map((id) => {
-        const own = wordsFor(id)
-        return [id, old?.[id] && JSON.stringify(old[id]) === JSON.stringify(own) ? old[id] : own]
+        const words = wordsFor(id)
+        return [id, old?.[id] && JSON.stringify(old[id]) === JSON.stringify(words) ? old[id] : words]
       }),
     ),
   )

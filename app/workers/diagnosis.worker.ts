@@ -9,8 +9,8 @@ import type { Readings } from '#core/testing/readings'
 function diagnoseSheet(rig: Rig, readings: Readings, onProgress: (share: number) => void): Diagnosis {
   const tests = readTestsOf(rig)
   const known = new Set(tests.map(({ key }) => key))
-  const own = Object.fromEntries(Object.entries(readings).filter(([key]) => known.has(key)))
-  return diagnose(rig, readSheet(tests, own).outcomes, { pairs: true, onProgress })
+  const knownReadings = Object.fromEntries(Object.entries(readings).filter(([key]) => known.has(key)))
+  return diagnose(rig, readSheet(tests, knownReadings).outcomes, { pairs: true, onProgress })
 }
 
 const offer = { diagnoseSheet }

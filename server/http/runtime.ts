@@ -33,8 +33,8 @@ export function sessionSecret(): string {
  * turned off.
  */
 export function streamPort(): { readonly port: number; readonly secret: string } | undefined {
-  const told = process.env.NAKSHI_INSTRUMENT_PORT
-  if (told === 'off') return undefined
-  const port = told ? Number(told) : Number(process.env.NITRO_PORT ?? process.env.PORT ?? 3000) + 1000
+  const setting = process.env.NAKSHI_INSTRUMENT_PORT
+  if (setting === 'off') return undefined
+  const port = setting ? Number(setting) : Number(process.env.NITRO_PORT ?? process.env.PORT ?? 3000) + 1000
   return Number.isInteger(port) && port > 0 && port < 65536 ? { port, secret: sessionSecret() } : undefined
 }

@@ -27,7 +27,7 @@ export const branches: Experiment = {
   ],
   run: ({ load, rating }) => {
     const loaded = ['c1p1', 'c3p1'].reduce(
-      (made, socket) => changePart<Socket>(made, socket, { load: { kind: 'resistive', watt: load! } }),
+      (loaded, socket) => changePart<Socket>(loaded, socket, { load: { kind: 'resistive', watt: load! } }),
       bayOf('heaters'),
     )
     const rig = changePart<DevicePart>(loaded, 'b1rcdA', { ratingA: rating! })

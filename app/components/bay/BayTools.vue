@@ -44,7 +44,7 @@ const HINT: Readonly<Record<BayMode, string>> = {
         label="Colour"
         :choices="COLOURS"
         :chosen="colour"
-        :name-of="(one) => one"
+        :name-of="(tool) => tool"
         @choose="emit('colour', $event)"
       >
         <template #default="{ choice }">

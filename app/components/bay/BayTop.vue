@@ -23,7 +23,7 @@ const MODES = Object.keys(MODE_NAME) as BayMode[]
       label="What the hand does"
       :choices="MODES"
       :chosen="mode"
-      :name-of="(one) => MODE_NAME[one]"
+      :name-of="(mode) => MODE_NAME[mode]"
       @choose="emit('turn', $event)"
     />
     <SaveWords

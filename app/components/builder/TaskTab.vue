@@ -37,7 +37,11 @@ const groups = [
 ]
 
 const toggle = (field: 'askSteps' | 'critical', set: ReadonlySet<string>, step: string) =>
-  emit('write', field, (set.has(step) ? [...set].filter((one) => one !== step) : [...set, step]).join(LIST))
+  emit(
+    'write',
+    field,
+    (set.has(step) ? [...set].filter((other) => other !== step) : [...set, step]).join(LIST),
+  )
 function setMark(step: StepKey, text: string) {
   const rest = Object.entries(marks.value).filter(([key]) => key !== step)
   emit(

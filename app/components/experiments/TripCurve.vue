@@ -36,7 +36,7 @@ const samples = computed(() =>
 type Sample = (typeof samples.value)[number]
 const xOf = ({ current }: Sample) => x.value(current)
 const line = (key: 'earliestS' | 'latestS' | 'usualS') =>
-  curve<Sample>(xOf, (one) => at(one[key]))(samples.value) ?? ''
+  curve<Sample>(xOf, (sample) => at(sample[key]))(samples.value) ?? ''
 const band = computed(
   () =>
     area<Sample>(

@@ -47,8 +47,8 @@ const LABEL_PX = 17
 const FIGURE = 0.62
 const labels = computed(() =>
   props.run.straights.map(({ lengthMm }, i) => {
-    const own = drawn.value.corners.filter(({ corner }) => corner.straight === i)
-    const end = own.at(-1)!
+    const corners = drawn.value.corners.filter(({ corner }) => corner.straight === i)
+    const end = corners.at(-1)!
     const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
     const text = `${i + 1} · ${Math.round(lengthMm)}${isOff(i) ? ' ⊙' : ''}`
     const half = (text.length * FIGURE * LABEL_PX * scale.value) / 2

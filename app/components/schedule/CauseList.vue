@@ -13,13 +13,13 @@ const LEAST_SHARE = 0.005
 const causes = computed(() =>
   props.diagnosis.candidates
     .filter(({ share }, i) => i < 2 || share >= LEAST_SHARE)
-    .map((one) => ({
-      ...causeWords(props.rig, one),
-      share: one.share,
-      open: Object.entries(one.fits)
+    .map((candidate) => ({
+      ...causeWords(props.rig, candidate),
+      share: candidate.share,
+      open: Object.entries(candidate.fits)
         .filter(([, fits]) => !fits)
         .map(([key]) => key),
-      explained: props.diagnosis.odd.filter((key) => one.fits[key]).length,
+      explained: props.diagnosis.odd.filter((key) => candidate.fits[key]).length,
     })),
 )
 const nameOf = (key: string) => itemName(`reading.${key}`, props.names)

@@ -118,7 +118,7 @@ function move(key: string, isDown: boolean): void {
         </tr>
         <tr
           v-for="test in cells.filter(
-            (one): one is TestView => Boolean(one) && /^[nl]/i.test(read(one!.key).trim()),
+            (cell): cell is TestView => Boolean(cell) && /^[nl]/i.test(read(cell!.key).trim()),
           )"
           :key="`why ${test.key}`"
           class="reason"

@@ -24,8 +24,8 @@ const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
 const parsed = computed(() => readAnswer(props.step, props.modelValue))
 /** The choice that was made, however it was written. */
 const chosen = computed(() => {
-  const { value: own } = parsed
-  return own.ok ? props.choices?.find(({ value }) => value === own.value)?.text : undefined
+  const { value: number } = parsed
+  return number.ok ? props.choices?.find(({ value }) => value === number.value)?.text : undefined
 })
 const showsHelp = ref(false)
 const id = useId()

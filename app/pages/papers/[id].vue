@@ -20,7 +20,7 @@ const kind = computed<RecordKind | null>(() =>
   tab.value === 'minor' || tab.value === 'installation' ? tab.value : null,
 )
 const paper = computed(() => (kind.value ? view.value!.papers[kind.value].paper : null))
-const signed = computed(() => (view.value?.signed ?? []).filter((one) => one.kind === kind.value))
+const signed = computed(() => (view.value?.signed ?? []).filter((signature) => signature.kind === kind.value))
 const opened = ref<number | null>(null)
 const shown = computed(() => signed.value.find((candidate) => candidate.id === opened.value) ?? null)
 const open = computed(() => [

@@ -25,8 +25,8 @@ const is = (fault: { code: string; place: string }) =>
   chosen.value.some(({ code, place }) => code === fault.code && place === fault.place)
 const all = computed(() => (bay.value?.aims ?? []).flatMap(({ faults: own }) => own))
 const nameOf = (fault: { code: string; place: string }) => {
-  const one = all.value.find(({ code, place }) => code === fault.code && place === fault.place)
-  return one ? `${one.name}, ${one.where}` : fault.code
+  const planted = all.value.find(({ code, place }) => code === fault.code && place === fault.place)
+  return planted ? `${planted.name}, ${planted.where}` : fault.code
 }
 async function toggle(fault: { code: string; place: string }) {
   chosen.value = is(fault)

@@ -18,8 +18,8 @@ const routes = computed(() =>
 )
 const route = ref('')
 function fromRoute(key: string) {
-  const one = routes.value.find((own) => own.key === key)
-  if (one) void create(runFromCircuit(one.code, one.circuit))
+  const chosen = routes.value.find((candidate) => candidate.key === key)
+  if (chosen) void create(runFromCircuit(chosen.code, chosen.circuit))
 }
 async function create(fields?: RunFields) {
   try {

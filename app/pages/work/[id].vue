@@ -24,17 +24,17 @@ const installation = computed(() => view.value!.sheet.installation)
 const scopes = computed(() => {
   if (!view.value) return []
   return [...installation.value.circuits, ...installation.value.boards].flatMap(({ id, name }) => {
-    const own = nodes.value.filter((node) => scopeOf(node) === id)
-    return own.length === 0
+    const scopeNodes = nodes.value.filter((node) => scopeOf(node) === id)
+    return scopeNodes.length === 0
       ? []
       : [
           {
             id,
             name,
-            nodes: own,
-            answered: own.filter(isAnswered).length,
-            steps: own.length,
-            hasMissing: own.some((node) => sheet.missing.value.includes(node)),
+            nodes: scopeNodes,
+            answered: scopeNodes.filter(isAnswered).length,
+            steps: scopeNodes.length,
+            hasMissing: scopeNodes.some((node) => sheet.missing.value.includes(node)),
           },
         ]
   })

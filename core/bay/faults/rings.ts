@@ -111,8 +111,8 @@ export const RING_FAULTS: readonly FaultKind[] = [
     // A leg of the one ring comes home to the other's way, and the other way round.
     places: (rig) => {
       const all = rings(rig)
-      return all.flatMap((one, i) =>
-        all.slice(i + 1).map((other) => ({ key: `${one} ${other}`, at: [one, other] })),
+      return all.flatMap((first, i) =>
+        all.slice(i + 1).map((other) => ({ key: `${first} ${other}`, at: [first, other] })),
       )
     },
     apply: (rig, { key }) => {

@@ -25,12 +25,12 @@ function settled(study: Study, { hypothesis }: Candidate): Candidate | undefined
   for (let round = 0; round < ROUNDS; round += 1)
     for (const fault of hypothesis.faults.filter(hasAnySize)) {
       const others = faults.filter(({ code, place }) => code !== fault.code || place !== fault.place)
-      const own = faults.find((candidate) => !others.includes(candidate))!
+      const sized = faults.find((candidate) => !others.includes(candidate))!
       const [without, together] = [readings(study, others), readings(study, faults)]
       const times = without && together && fittingSize({ ...study, sound: without }, together)
       if (!times) continue
-      const size = withinSizes((own.size ?? 1) * times)
-      faults = faults.map((candidate) => (candidate === own ? { ...own, size } : candidate))
+      const size = withinSizes((sized.size ?? 1) * times)
+      faults = faults.map((candidate) => (candidate === sized ? { ...sized, size } : candidate))
     }
   const outcomes = readings(study, faults)
   return outcomes && score(study, { ...hypothesis, faults, isScalable: false }, outcomes)
