@@ -26,28 +26,44 @@ export function useBayRun(rig: () => Rig | null) {
     { immediate: true },
   )
 
-  async function play(actions: readonly Action[], untilS: number): Promise<void> {
-    if (!asTried.value || !state.value || isBusy.value) return
-    isBusy.value = true
+  /** A hand that is quicker than the computation waits its turn; no tap is lost. */
+  let turn: Promise<void> = Promise.resolve()
+  function play(actions: () => readonly Action[], untilS: number): Promise<void> {
+    const next = () => playNow(actions, untilS)
+    turn = turn.then(next, next)
+    return turn
+  }
+  async function playNow(actionsOf: () => readonly Action[], untilS: number): Promise<void> {
     const wired = asTried.value
-    const played = await work({ kind: 'simulate', rig: wired, state: state.value, actions, untilS })
-    story.tell(played.happenings, indexParts(wired))
-    state.value = played.state
-    live.value = new Set(
-      played.state.isSupplyOn ? await work({ kind: 'live', rig: asTried.value, state: played.state }) : [],
-    )
-    isBusy.value = false
+    if (!wired || !state.value) return
+    isBusy.value = true
+    try {
+      const actions = actionsOf()
+      const played = await work({ kind: 'simulate', rig: wired, state: state.value, actions, untilS })
+      story.tell(played.happenings, indexParts(wired))
+      state.value = played.state
+      live.value = new Set(
+        played.state.isSupplyOn ? await work({ kind: 'live', rig: wired, state: played.state }) : [],
+      )
+    } finally {
+      isBusy.value = false
+    }
   }
 
-  const act = (one: Act): Promise<void> => play([{ ...one, atS: 0 } as Action], FOLLOW_S)
+  /** What is done is asked when its turn comes: a second tap on a switch turns it back. */
+  const act = (doing: Act | ((now: BayState) => Act)): Promise<void> =>
+    play(
+      () => [{ ...(typeof doing === 'function' ? doing(state.value!) : doing), atS: 0 } as Action],
+      FOLLOW_S,
+    )
   const energise = (): Promise<void> => {
     const acts = energiseInOrder(asTried.value!)
-    return play(acts, (acts.at(-1)?.atS ?? 0) + FOLLOW_S)
+    return play(() => acts, (acts.at(-1)?.atS ?? 0) + FOLLOW_S)
   }
-  const wait = (s: number): Promise<void> => play([], s)
+  const wait = (s: number): Promise<void> => play(() => [], s)
   async function touch(from: string, to: string, ohm: number): Promise<void> {
     const leak = setup.newTouch(from, to, ohm)
-    await play([{ kind: 'fault', leak, atS: 0 }], FOLLOW_S)
+    await play(() => [{ kind: 'fault', leak, atS: 0 }], FOLLOW_S)
     setup.leaks.value = [...setup.leaks.value, leak]
   }
   function untouch(): void {

@@ -9,6 +9,10 @@ import { warn } from '~/utils/warn'
 import type { useBayRun } from './useBayRun'
 import type { useBayWiring } from './useBayWiring'
 
+/** Switching a part over. */
+const turned = (touched: Part, kind: NonNullable<ReturnType<typeof partAct>>, on: boolean) =>
+  kind === 'supply' ? { kind, on } : { kind, part: touched.id, on }
+
 /** What a touch on the drawing means, which depends on what the hand is doing. */
 export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: ReturnType<typeof useBayRun>) {
   const mode = ref<BayMode>('connect')
@@ -47,11 +51,10 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     touching.value = false
   }
 
-  function act(one: Part): void {
-    const kind = partAct(one)
-    if (!kind || !run.state.value || run.isBusy.value) return
-    const on = !stateOf(one, run.state.value)
-    void run.act(kind === 'supply' ? { kind, on } : { kind, part: one.id, on })
+  function act(touched: Part): void {
+    const kind = partAct(touched)
+    if (!kind || !run.state.value) return
+    void run.act((now) => turned(touched, kind, !stateOf(touched, now)))
   }
 
   function onPart(id: string): void {
