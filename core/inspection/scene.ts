@@ -27,7 +27,7 @@ export type SpotKind = keyof typeof LOOKS
 export interface Spot {
   readonly id: string
   readonly kind: SpotKind
-  /** Which of its kind: a device by its name, a side, a number; null where there is one. Named in words/inspection.ts. */
+  /** Which of its kind: a device by its name, a side, a number; null where there is one alone. */
   readonly of: string | null
   /** Drawn here, in units of the scene. */
   readonly x: number

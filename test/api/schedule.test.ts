@@ -266,6 +266,9 @@ describe('records', () => {
         items.filter(({ key }) => key === 'insulationTest'),
       )
     expect(boxes()).toEqual([])
+    save({ 'set:irVolt': '500' })
+    // What nobody wrote down is not claimed.
+    expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.'])
     save({ 'set:irVolt': '500', 'set:irOut': 'lamps, surge protection' })
     expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.; out for it: lamps, surge protection'])
   })

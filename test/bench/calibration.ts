@@ -53,8 +53,7 @@ const bins: Bin[] = Array.from({ length: 1 / STEP }, () => ({ shown: 0, right: 0
 let [odd, first, firstTwo] = [0, 0, 0]
 for (let i = 0; i < BAYS; i += 1) {
   const planted = plant()
-  const isSized = ['resistance', 'leak'].includes(planted.kind.group)
-  const faulted = planted.kind.apply(bay, planted.place, isSized ? 10 ** logSize() : 1)
+  const faulted = planted.kind.apply(bay, planted.place, planted.kind.isAnySize ? 10 ** logSize() : 1)
   const diagnosis = diagnose(bay, measure(faulted, bay, i + 1), { pairs: false })
   if (diagnosis.odd.length === 0) continue
   odd += 1

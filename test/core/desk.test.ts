@@ -180,6 +180,12 @@ describe('advisers', () => {
     expect(ways({ supply: { arrangement: 'TT', zeOhm: 90 } })).not.toContain('socket')
     expect(ways({ use: 'fixed', ratingA: 20, isAddition: false })).toEqual([])
   })
+  test('a circuit that is there already is asked nothing retrospectively, told why new work would be, and recommended one', () => {
+    const there = adviseRcd({ ...home, isAddition: false, isExisting: true })
+    expect(there).toMatchObject({ neededA: 0, ways: [], isRetrospective: true, isRecommended: true })
+    expect(there.needs.map(({ code }) => code)).toContain('sockets')
+    expect(adviseRcd({ ...home, isAddition: false })).toMatchObject({ neededA: 0.03, isRetrospective: false })
+  })
   test('an addition: adequate earthing first, a spur of a spur refused, its record by its kind', () => {
     const ask = (parts: Partial<AdditionQuestion>) =>
       adviseAddition({

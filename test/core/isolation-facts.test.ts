@@ -64,6 +64,13 @@ describe('the indicator itself', () => {
     )
     expect(rules.find(({ code }) => code === 'lookedOver')!.seriousness).toBe('fault')
   })
+  it('looked over late, proved and tested after it, before hands go in: put right', () => {
+    const late = before.filter(({ kind }) => kind !== 'lookOver')
+    const policy = { ...DEFAULT_ISOLATION, lookOver: 'required' } as const
+    expect(
+      broken(sequence(late, secured, act('lookOver', { shows: true }), proved, work), { policy }),
+    ).toEqual([])
+  })
   it('found damaged and used all the same: a fault; put aside for another one: nothing', () => {
     const damaged = before.map((done) => (done.kind === 'lookOver' ? { ...done, shows: false } : done))
     expect(broken(sequence(damaged, secured, dead, prove, work))).toContain('soundIndicator')
@@ -128,6 +135,12 @@ describe('the device that was opened', () => {
     const first = off({ deviceKind: 'contactor', device: 'k1' })
     const then = off({ deviceKind: 'isolator' })
     expect(broken(sequence(before, first, then, locked, noticed, dead, prove, work))).toEqual([])
+  })
+  it('the switch of the lamp turned off besides is no harm: what isolates is what was locked', () => {
+    const besides = off({ deviceKind: 'functional-switch', device: 's1' })
+    const isolator = off({ deviceKind: 'isolator' })
+    expect(broken(sequence(before, isolator, besides, locked, noticed, dead, prove, work))).toEqual([])
+    expect(broken(sequence(before, besides, isolator, locked, noticed, dead, prove, work))).toEqual([])
   })
   it.each(['single-pole-breaker', 'fuse'] as const)(
     '%s alone where both poles must open: critical',
@@ -195,6 +208,10 @@ describe('several people', () => {
     const anew = [act('lock', { device: 'w1' }), act('keepKey'), ...proved]
     expect(broken(sequence(begun, act('handOver'), anew, work))).toEqual([])
     expect(broken(sequence(begun, act('handOver'), proved, work))).toEqual(['provedOnHandOver!'])
+    // The first took over on somebody's word; that the second did not does not mend it.
+    expect(broken(sequence(begun, act('handOver'), work, act('handOver'), anew, work))).toContain(
+      'provedOnHandOver!',
+    )
   })
 })
 
@@ -208,9 +225,31 @@ describe('leaving and coming back', () => {
     const policy = { ...DEFAULT_ISOLATION, onReturn: 'lock-holds' } as const
     expect(broken(sequence(begun, act('leave'), act('return'), work), { policy })).toEqual([])
   })
-  it('left unlocked and worked on: critical', () => {
-    const loose = sequence(before, off(), act('leave'), act('return'), locked, noticed, dead, prove, work)
+  it('left unlocked and worked on as it was found: critical', () => {
+    const loose = sequence(before, off(), noticed, dead, prove, act('leave'), act('return'), work)
     expect(broken(loose)).toContain('lockedWhileAway!')
+  })
+  it('left unlocked, locked and proved dead after coming back: it exposed nobody, and is remarked', () => {
+    const loose = sequence(before, off(), act('leave'), act('return'), locked, noticed, proved, work)
+    expect(broken(loose)).toEqual(['lockedAtOnce'])
+  })
+  it('every return counts: hands in after the first of two without a proof stays a fault', () => {
+    const twice = sequence(begun, act('leave'), act('return'), work, act('leave'), act('return'), proved)
+    expect(broken(twice)).toContain('provedOnReturn')
+    expect(broken(sequence(twice, act('touch')))).toContain('provedOnReturn')
+  })
+  it('every leaving counts: unlocked the second time', () => {
+    const again = sequence(
+      begun,
+      act('leave'),
+      act('return'),
+      proved,
+      act('removeOwnLock', { device: 'w1' }),
+      act('leave'),
+      act('return'),
+      act('touch'),
+    )
+    expect(broken(again)).toContain('lockedWhileAway!')
   })
   it('left before anything was switched off: nothing', () => {
     expect(broken(sequence(before, act('leave'), act('return'), secured, dead, prove, work))).toEqual([])

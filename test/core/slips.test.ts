@@ -155,6 +155,16 @@ describe('the protective conductor by its premise', () => {
       findings: [{ code: 'adiabaticByTime' }],
     })
   })
+  test('worked from a time that was read wrong it is not right by that premise', () => {
+    // √(345² × 0.01 s) ÷ 115 = 0.3 mm², from a hundredth of a second that no characteristic shows.
+    const task = asksEverything(RING)
+    const values = followFrom(task.installation, rulesOf(task), {})
+    const answers = Object.fromEntries(
+      askedNodes(task).map((node) => [node, stepWords(stepOf(node), values[node]!)]),
+    )
+    const marks = markDesign(task, { ...answers, 'c1.time': '0.01 s', 'c1.cpcMin': '0.3' })
+    expect(marks.find(({ node }) => node === 'c1.cpcMin')!.verdict).toBe('wrong')
+  })
   test('a smaller area than any premise gives is wrong', () => {
     expect(markWith(RING, 'c1.cpcMin', '0.2').verdict).toBe('wrong')
   })

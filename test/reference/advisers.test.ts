@@ -1,11 +1,10 @@
-/* Standing leakage, neutral currents and existing circuits, against published examples.
+/* Standing leakage and neutral currents against published examples.
    30 % of IΔn: BS 7671:2018 531.3.2, from memory. Third harmonics: BS 7671 Appendix 4, 5.5 and the example that goes
    with it (a three-phase circuit of 39 A in a four-core 70 °C cable clipped to a wall), from memory. Phasor sums: Kirchhoff,
    with the law of cosines worked out here. */
 import { describe, expect, it } from 'vitest'
 import { adviseLeakage } from '#core/design/advisers/leakage'
 import { adviseNeutral } from '#core/design/advisers/neutral'
-import { adviseRcd, type RcdQuestion } from '#core/design/advisers/rcd'
 import { sizesOf } from '#core/regulations/cables/sizes'
 
 const even = (ampere: number, powerFactor = 1) => ({ ampere, powerFactor })
@@ -56,56 +55,39 @@ describe('third harmonics: the printed example of 39 A', () => {
     expect(at(0.5)).toMatchObject({ factor: 1, sizedBy: 'neutral' })
     expect(at(0.5).tabulatedA).toBeCloseTo(58.5, 6)
   })
+  it('unequal lines of 40, 20 and 20 A with 35 %: √(20² + 28²) = 34.4 A is less than the line, which decides', () => {
+    const advice = adviseNeutral({ lines: [even(40), even(20), even(20)], thirdHarmonic: 0.35 })
+    expect(advice.neutralA).toBeCloseTo(34.4, 1)
+    expect(advice).toMatchObject({ sizedBy: 'line', factor: 0.86 })
+    expect(advice.tabulatedA).toBeCloseTo(46.5, 1)
+  })
   it('so the sizes are 6, 10, 10 and 16 mm²', () => {
     const sizes = [0, 0.2, 0.4, 0.5].map((share) => sizeFor(at(share).tabulatedA))
     expect(sizes).toEqual([6, 10, 10, 16])
   })
 })
 
+const NONE = { count: 0, eachW: 0 }
+
 describe('standing leakage', () => {
   it('six computers of 1.5 mA are 9 mA: just what 30 mA allows; a seventh is too many', () => {
-    const of = (computer: number) => adviseLeakage({ items: { computer }, heatingW: [], ratedA: 0.03 })
+    const of = (computer: number) => adviseLeakage({ items: { computer }, heating: NONE, ratedA: 0.03 })
     expect(of(6)).toMatchObject({ isKept: true, shares: 1 })
     expect(of(6).totalA).toBeCloseTo(9e-3)
     expect(of(7)).toMatchObject({ isKept: false, shares: 2 })
   })
-  it('heating counts 0.75 mA for each kW, and never more than 5 mA', () => {
-    const of = (watt: number) => adviseLeakage({ items: {}, heatingW: [watt], ratedA: 0.03 }).totalA
-    expect(of(2000)).toBeCloseTo(1.5e-3)
-    expect(of(12_000)).toBeCloseTo(5e-3)
+  it('heating counts 0.75 mA for each kW, and no appliance more than 5 mA', () => {
+    const of = (count: number, eachW: number) =>
+      adviseLeakage({ items: {}, heating: { count, eachW }, ratedA: 0.03 }).totalA
+    expect(of(1, 2000)).toBeCloseTo(1.5e-3)
+    expect(of(1, 12_000)).toBeCloseTo(5e-3)
+    expect(of(3, 12_000)).toBeCloseTo(15e-3)
   })
   it('nothing leaks nothing', () => {
-    expect(adviseLeakage({ items: {}, heatingW: [], ratedA: 0.03 })).toMatchObject({
+    expect(adviseLeakage({ items: {}, heating: NONE, ratedA: 0.03 })).toMatchObject({
       totalA: 0,
       isKept: true,
       lines: [],
     })
-  })
-})
-
-describe('a circuit that is there already', () => {
-  const sockets: RcdQuestion = {
-    edition: '18-A2',
-    use: 'sockets',
-    premises: 'dwelling',
-    location: 'general',
-    concealed: false,
-    supply: { arrangement: 'TN-C-S', zeOhm: 0.3 },
-    ratingA: 32,
-    dc: 'none',
-    boardTakesRcbo: true,
-    isAddition: false,
-  }
-  it('is asked nothing retrospectively, told what new work would need, and recommended one', () => {
-    expect(adviseRcd({ ...sockets, isExisting: true })).toMatchObject({
-      neededA: 0,
-      ways: [],
-      isRetrospective: true,
-      isRecommended: true,
-    })
-    expect(adviseRcd({ ...sockets, isExisting: true }).needs.map(({ code }) => code)).toContain('sockets')
-  })
-  it('new work there needs it', () => {
-    expect(adviseRcd(sockets)).toMatchObject({ neededA: 0.03, isRetrospective: false })
   })
 })

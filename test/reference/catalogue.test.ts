@@ -53,6 +53,13 @@ describe('conductors', () => {
     const thin = withFault(TEN, 'thinnerLine', 'c1run')
     expect(named(TEN, measure(thin, TEN, 7))).toEqual(expect.arrayContaining(['thinnerLine', 'loose']))
   })
+  it('a conductor of another size has no size of its own to be told', () => {
+    const thin = withFault(SIX, 'thinnerCpc', 'c1run')
+    const { candidates } = diagnose(SIX, measure(thin, SIX, 6), { pairs: false })
+    for (const { hypothesis } of candidates)
+      for (const fault of hypothesis.faults)
+        if (fault.code.startsWith('thinner')) expect(fault.size).toBeUndefined()
+  })
   it('a run shorter than drawn', () => {
     expect(named(SIX, measure(withFault(SIX, 'shorter', 'c1run'), SIX, 8))[0]).toBe('shorter')
   })

@@ -60,7 +60,7 @@ export const RULES: readonly LibraryRule[] = [
   ),
   rule(
     'cmin',
-    'Factor Cmin in the loop limit',
+    'Cmin in the maximum permitted Zs',
     '411.4.4',
     same('Zs × Ia ≤ U0 × Cmin, Cmin = 0.95.'),
     'The supply may be lower than 230 V; since Amendment 3 of the 17th edition this is reckoned with.',

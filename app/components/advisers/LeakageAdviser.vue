@@ -8,13 +8,13 @@ import { LEAKAGE_NAME } from '#words/advisers'
 const ITEMS = Object.keys(USUAL_LEAKAGE_A) as LeakageItem[]
 const none = Object.fromEntries(ITEMS.map((item) => [item, 0])) as Record<LeakageItem, number>
 const items = reactive({ ...none, computer: 4, ledDriver: 4 })
-const heatingKw = ref(0)
+const heating = reactive({ count: 0, eachKw: 2 })
 const rated = ref('0.03')
 const RATINGS = { '0.01': '10 mA', '0.03': '30 mA', '0.1': '100 mA', '0.3': '300 mA' }
 const advice = computed(() =>
   adviseLeakage({
     items,
-    heatingW: heatingKw.value > 0 ? [heatingKw.value * 1e3] : [],
+    heating: { count: heating.count, eachW: heating.eachKw * 1e3 },
     ratedA: Number(rated.value),
   }),
 )
@@ -32,8 +32,17 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
             :value="value"
             :label="label" /></el-select
       ></FormBox>
-      <FormBox name="Heating, all together" symbol="kW"
-        ><el-input-number v-model="heatingKw" :min="0" :max="60" :step="0.5" aria-label="Heating, kW"
+      <span />
+      <FormBox name="Heating appliances"
+        ><el-input-number v-model="heating.count" :min="0" :max="50" aria-label="Heating appliances"
+      /></FormBox>
+      <FormBox name="Power of each" symbol="kW"
+        ><el-input-number
+          v-model="heating.eachKw"
+          :min="0.5"
+          :max="24"
+          :step="0.5"
+          aria-label="Power of each heating appliance, kW"
       /></FormBox>
       <FormBox v-for="item in ITEMS" :key="item" :name="LEAKAGE_NAME[item]"
         ><el-input-number v-model="items[item]" :min="0" :max="200" :aria-label="LEAKAGE_NAME[item]"
@@ -48,7 +57,7 @@ const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent'
         <tbody>
           <tr v-for="line in advice.lines" :key="line.item">
             <th scope="row">{{ LEAKAGE_NAME[line.item] }}</th>
-            <td class="num mono">{{ line.item === 'heating' ? `${heatingKw} kW` : line.count }}</td>
+            <td class="num mono">{{ line.count }}</td>
             <td class="num mono">{{ inMilliamps(line.ampere) }}</td>
           </tr>
         </tbody>

@@ -26,15 +26,8 @@ export const FAULT_KINDS: readonly FaultKind[] = [
 
 const BY_CODE = new Map(FAULT_KINDS.map((kind) => [kind.code, kind]))
 
-/** Has this fault no fixed size: a resistance at a screw, a damp path? */
-export const isSized = ({ group }: Pick<FaultKind, 'group'>): boolean =>
-  group === 'resistance' || group === 'leak'
-
 /** Does a planted fault stand for any size? */
-export const hasAnySize = ({ code }: Fault): boolean => {
-  const kind = BY_CODE.get(code)
-  return kind !== undefined && isSized(kind)
-}
+export const hasAnySize = ({ code }: Fault): boolean => BY_CODE.get(code)?.isAnySize === true
 
 /** Every single fault that this rig could have. */
 export const possibleFaults = (rig: Rig): { readonly kind: FaultKind; readonly place: Place }[] =>

@@ -19,6 +19,8 @@ export interface FaultKind {
   /** How common it is beside the others of the catalogue, above 0; common practice, no source. */
   readonly prior: number
   readonly places: (rig: Rig) => Place[]
+  /** It has no size of its own: a resistance at a screw, a damp path, a longer run. */
+  readonly isAnySize?: true
   /** `size` multiplies what has no fixed size, a resistance or the conductance of a path; left out: 1. */
   readonly apply: (rig: Rig, place: Place, size?: number) => Rig
 }

@@ -11,6 +11,7 @@ const ends = (part: PointPart, between: 'LN' | 'LE' | 'NE'): readonly [string, s
 const leakAt = (code: string, between: 'LN' | 'LE' | 'NE', ohm: number, prior: number): FaultKind => ({
   code,
   group: 'leak',
+  isAnySize: true,
   prior,
   places: (rig) =>
     pointsOf(rig)
@@ -45,6 +46,7 @@ export const LEAK_FAULTS: readonly FaultKind[] = [
   {
     code: 'parallelEarth',
     group: 'leak',
+    isAnySize: true,
     prior: 1,
     // Steel conduit or structure beside the cpc, from the last point back to the main earthing terminal.
     places: (rig) =>

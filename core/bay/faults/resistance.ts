@@ -48,6 +48,7 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
   {
     code: 'loose',
     group: 'resistance',
+    isAnySize: true,
     prior: 5,
     places: (rig) =>
       circuitWires(rig).flatMap((wire) => [
@@ -73,6 +74,7 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
   {
     code: 'longer',
     group: 'resistance',
+    isAnySize: true,
     prior: 2,
     places: runsOf,
     apply: (rig, { key }, size = 1) => timesAsLong(rig, key, 1 + (DETOUR - 1) * size),
@@ -80,6 +82,7 @@ export const RESISTANCE_FAULTS: readonly FaultKind[] = [
   {
     code: 'shorter',
     group: 'resistance',
+    isAnySize: true,
     prior: 1,
     places: runsOf,
     apply: (rig, { key }, size = 1) => timesAsLong(rig, key, Math.max(LEAST_SHARE, 1 - SHORTCUT * size)),

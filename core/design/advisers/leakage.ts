@@ -3,8 +3,8 @@ import { HEATING_LEAKAGE, LEAKAGE_SHARE, USUAL_LEAKAGE_A, type LeakageItem } fro
 export interface LeakageQuestion {
   /** How many of each, ≥ 0. */
   readonly items: Readonly<Partial<Record<LeakageItem, number>>>
-  /** Power of each heating appliance, W. */
-  readonly heatingW: readonly number[]
+  /** Heating appliances, and the power of each, W. */
+  readonly heating: { readonly count: number; readonly eachW: number }
   /** IΔn, A. */
   readonly ratedA: number
 }
@@ -23,19 +23,23 @@ export interface LeakageAdvice {
   }[]
 }
 
-const heatingA = (watt: number): number =>
-  Math.min(HEATING_LEAKAGE.most, (watt / 1e3) * HEATING_LEAKAGE.perKw)
+const heatingA = ({ count, eachW }: LeakageQuestion['heating']): number =>
+  count * Math.min(HEATING_LEAKAGE.most, (eachW / 1e3) * HEATING_LEAKAGE.perKw)
 
-/** Does what stands behind one RCD leak more than its share? Sums are on the safe side: leakages seldom are in phase. */
-export function adviseLeakage({ items, heatingW, ratedA }: LeakageQuestion): LeakageAdvice {
+/**
+ * Does what stands behind one RCD leak more than its share? Sums are on the safe side: leakages seldom are in
+ * phase.
+ */
+export function adviseLeakage({ items, heating, ratedA }: LeakageQuestion): LeakageAdvice {
   const counted = (Object.keys(USUAL_LEAKAGE_A) as LeakageItem[]).flatMap((item) => {
     const count = items[item] ?? 0
     return count > 0 ? [{ item, count, ampere: count * USUAL_LEAKAGE_A[item] }] : []
   })
-  const heating = heatingW.reduce((sum, watt) => sum + heatingA(watt), 0)
   const lines = [
     ...counted,
-    ...(heating > 0 ? [{ item: 'heating' as const, count: heatingW.length, ampere: heating }] : []),
+    ...(heating.count > 0
+      ? [{ item: 'heating' as const, count: heating.count, ampere: heatingA(heating) }]
+      : []),
   ]
   const totalA = lines.reduce((sum, { ampere }) => sum + ampere, 0)
   const limitA = LEAKAGE_SHARE * ratedA

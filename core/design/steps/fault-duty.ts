@@ -59,16 +59,18 @@ export const adiabaticArea: CircuitStep = {
         atMost(area, size.cpcMm2),
       )
     }),
-  // Which energy is put in is a choice of premise: the time off the curve, their own time, or the class of the breaker.
+  // Which energy is put in is a choice of premise: a time off the curve, or the class of the breaker.
   accept: (task, values, answer) => {
     const size = sizeFor(task, values.csa!)
     const { faultCurrent: faultA, in: rating, residual, time } = values
     if (!size || !faultA || rating === undefined || residual === undefined) return undefined
-    const isWorkedFrom = (energyA2s: number | undefined) =>
-      energyA2s !== undefined && Math.abs((answer * size.k) / Math.sqrt(energyA2s) - 1) <= PREMISE_SLACK
+    const isWorkedFrom = (energyA2s: number) =>
+      Math.abs((answer * size.k) / Math.sqrt(energyA2s) - 1) <= PREMISE_SLACK
     const { timeS, energyA2s } = faultEnergy(task, rating, residual, faultA)
-    if ([timeS, time].some((seconds) => isWorkedFrom(seconds && faultA ** 2 * seconds)))
-      return accepted('adiabaticByTime')
+    // Their own time counts as far as it is one that can be read off.
+    const isRead = time !== undefined && Math.abs(time / timeS - 1) <= CURVE_TOLERANCE
+    const times = isRead ? [timeS, time] : [timeS]
+    if (times.some((seconds) => isWorkedFrom(faultA ** 2 * seconds))) return accepted('adiabaticByTime')
     const { curve } = task.device
     const letThrough = curve === null ? undefined : letThroughA2s(curve, rating, faultA)
     // Below the magnetic range the class says nothing: less than the real heat is not accepted.

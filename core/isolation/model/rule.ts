@@ -125,11 +125,27 @@ export function backOn(acts: readonly Act[]): number {
   return placeOf(acts, 'switchOn', Math.max(0, last))
 }
 
-/** The device that stands for the work: the last one that was switched off before hands went in. */
+/** Not made for isolating: it may close by itself, or its contacts part too little. */
+const NO_ISOLATOR = new Set<Act['deviceKind']>(['functional-switch', 'contactor'])
+export const isIsolating = ({ deviceKind }: Act): boolean => !NO_ISOLATOR.has(deviceKind)
+
+/** Places of what was switched off before hands went in and not on again. */
+export function openedBefore(acts: readonly Act[]): readonly number[] {
+  const hands = handsIn(acts)
+  const due = hands === -1 ? acts : acts.slice(0, hands)
+  const isOnAgain = ({ device }: Act, i: number) =>
+    due.some(({ kind, device: on }, k) => k > i && kind === 'switchOn' && on === device)
+  return due.flatMap((act, i) => (act.kind === 'switchOff' && !isOnAgain(act, i) ? [i] : []))
+}
+
+/**
+ * The device that stands for the work: the last one that was switched off before hands went in, of those that
+ * isolate.
+ */
 export function switchedOff(acts: readonly Act[]): string | undefined {
   const hands = handsIn(acts)
-  const before = hands === -1 ? acts : acts.slice(0, hands)
-  return before.findLast(({ kind }) => kind === 'switchOff')?.device
+  const off = (hands === -1 ? acts : acts.slice(0, hands)).filter(({ kind }) => kind === 'switchOff')
+  return (off.findLast(isIsolating) ?? off.at(-1))?.device
 }
 
 /** The first moment at which hands are where current could be. */

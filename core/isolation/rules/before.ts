@@ -1,4 +1,5 @@
-import { IDLE, KEPT, BROKEN, OPEN, mustPrecede, placeOf, type Rule } from '../model/rule'
+import { IDLE, KEPT, BROKEN, OPEN, handsIn, mustPrecede, placeOf, type Rule } from '../model/rule'
+import { verifiedAt } from './verified'
 
 /** What comes before anything is switched. */
 export const BEFORE_RULES: readonly Rule[] = [
@@ -29,13 +30,20 @@ export const BEFORE_RULES: readonly Rule[] = [
     part: 'before',
     isOwed: true,
     seriousness: ({ policy }) => (policy.lookOver === 'required' ? 'fault' : 'note'),
-    judge: ({ acts, ever }, { policy }) => {
-      if (policy.lookOver === 'unasked') return IDLE
+    judge: ({ acts, ever }, site) => {
+      if (site.policy.lookOver === 'unasked') return IDLE
       const looked = placeOf(acts, 'lookOver')
       const used = placeOf(acts, ['prove', 'checkLive', 'testDead'])
       if (looked !== -1 && (used === -1 || looked < used)) return KEPT(looked)
       if (placeOf(ever, 'lookOver') !== -1) return KEPT()
-      return used === -1 ? OPEN : BROKEN(used)
+      const hands = handsIn(acts)
+      if (used === -1 || hands === -1) return OPEN
+      // Looked over late, proved and tested after it, it is put right until hands go in.
+      const isPutRight =
+        looked !== -1 &&
+        looked < hands &&
+        verifiedAt({ acts: acts.slice(looked) }, site, hands - looked) !== -1
+      return isPutRight ? KEPT(looked) : BROKEN(used)
     },
   },
   {

@@ -4,7 +4,9 @@ import {
   KEPT,
   OPEN,
   handsIn,
+  isIsolating,
   mustFollow,
+  openedBefore,
   placeOf,
   switchedOff,
   type Judged,
@@ -42,21 +44,18 @@ function lockedRight(acts: readonly Act[]): Judged {
   return hands === -1 ? OPEN : BROKEN(locks[0]!.i)
 }
 
-/** Not made for isolating: it may close by itself, or its contacts part too little. */
-const NO_ISOLATOR = new Set<Act['deviceKind']>(['functional-switch', 'contactor'])
 const ONE_POLE = new Set<Act['deviceKind']>(['single-pole-breaker', 'fuse'])
 
-/** The last device that was opened before hands went in, where its kind was put down. */
-function openedDevice(
-  acts: readonly Act[],
-): { readonly at: number; readonly kind: Act['deviceKind'] } | null {
-  const hands = handsIn(acts)
-  const at = acts.findLastIndex(({ kind }, i) => kind === 'switchOff' && (hands === -1 || i < hands))
-  const kind = acts[at]?.deviceKind
-  return kind === undefined ? null : { at, kind }
+/** One of the opened devices does it; nothing is said where the kind of one was not put down. */
+function openedRight(acts: readonly Act[], isRight: (act: Act) => boolean): Judged {
+  const opened = openedBefore(acts)
+  if (opened.length === 0 || opened.some((i) => acts[i]!.deviceKind === undefined)) return IDLE
+  const right = opened.findLast((i) => isRight(acts[i]!))
+  if (right !== undefined) return KEPT(right)
+  return handsIn(acts) === -1 ? OPEN : BROKEN(opened.at(-1))
 }
 
-/** This many of them before hands go in. */
+/** Every one of these before hands go in. */
 function beforeHandsAll(acts: readonly Act[], wanted: readonly ((act: Act) => boolean)[]): Judged {
   const hands = handsIn(acts)
   const due = hands === -1 ? acts : acts.slice(0, hands)
@@ -71,26 +70,21 @@ export const SECURE_RULES: readonly Rule[] = [
     part: 'secure',
     isOwed: false,
     seriousness: () => 'critical',
-    judge: ({ acts }) => {
-      const opened = openedDevice(acts)
-      if (!opened) return IDLE
-      if (!NO_ISOLATOR.has(opened.kind)) return KEPT(opened.at)
-      return handsIn(acts) === -1 ? OPEN : BROKEN(opened.at)
-    },
+    judge: ({ acts }) => openedRight(acts, isIsolating),
   },
   {
     code: 'bothPoles',
     part: 'secure',
     isOwed: false,
     seriousness: () => 'critical',
-    judge: ({ acts }, { needsTwoPoles }) => {
-      const opened = openedDevice(acts)
-      if (!needsTwoPoles || !opened) return IDLE
-      // The neutral taken out of its bar opens the second pole by hand.
-      const isOpen = !ONE_POLE.has(opened.kind) || placeOf(acts, 'separate') !== -1
-      if (isOpen) return KEPT(opened.at)
-      return handsIn(acts) === -1 ? OPEN : BROKEN(opened.at)
-    },
+    // The neutral taken out of its bar opens the second pole by hand.
+    judge: ({ acts }, { needsTwoPoles }) =>
+      needsTwoPoles
+        ? openedRight(
+            acts,
+            (act) => isIsolating(act) && (!ONE_POLE.has(act.deviceKind) || placeOf(acts, 'separate') !== -1),
+          )
+        : IDLE,
   },
   {
     code: 'secondSource',
@@ -163,7 +157,8 @@ export const SECURE_RULES: readonly Rule[] = [
       const lock = placeOf(acts, 'lock', off)
       if (off === -1 || lock === -1) return OPEN
       const away = acts.findIndex(
-        ({ place }, i) => i > off && i < lock && place !== undefined && place !== 'board',
+        ({ kind, place }, i) =>
+          i > off && i < lock && (kind === 'leave' || (place !== undefined && place !== 'board')),
       )
       return away === -1 ? KEPT(lock) : BROKEN(away)
     },

@@ -1,4 +1,4 @@
-import { isSized, possibleFaults } from '../../bay/faults/catalogue'
+import { possibleFaults } from '../../bay/faults/catalogue'
 import { circuitOf, type FaultKind, type Place } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
 import { indexParts, partIdOf } from '../../bay/model/terminals'
@@ -40,7 +40,7 @@ export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readon
       slip: null,
       at: place.at,
       priorCost: BASE_COST + Math.log(COMMONEST / kind.prior),
-      isScalable: isSized(kind),
+      isScalable: kind.isAnySize === true,
     }
     return [{ hypothesis, kind, place, faulted, circuits: changed }]
   })

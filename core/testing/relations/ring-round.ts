@@ -15,7 +15,10 @@ const STEPS = [
   { kind: ringLE.key, step: 3, ends: [r1.key, r2.key] },
 ] as const
 
-/** What steps 2 and 3 of a ring say by their shape: each leg joined with itself, an open conductor, or a stretch that something by-passes. */
+/**
+ * What steps 2 and 3 of a ring say by their shape: each leg joined with itself, an open conductor, or a stretch
+ * that something by-passes.
+ */
 export const ringRound: SheetRule = (sheet) =>
   circuitsOn(sheet).flatMap((circuit) =>
     STEPS.flatMap((step): Relation[] => {
@@ -71,7 +74,10 @@ function isOut(sheet: Sheet, key: string): boolean {
   )
 }
 
-/** A reading as it would be were every socket meant to read what the middle one is: a thinner cpc reads less beside the board. */
+/**
+ * A reading as it would be were every socket meant to read what the middle one is: a thinner cpc reads less
+ * beside the board.
+ */
 function levelled(sheet: Sheet, key: string, keys: readonly string[]): number | undefined {
   const [value, expected] = [numberAt(sheet, key), expectedAt(sheet, key)]
   const highest = Math.max(...keys.map((other) => expectedAt(sheet, other) ?? 0))
