@@ -83,7 +83,10 @@ export const DUTY_TEXT: Readonly<Record<Duty, string>> = {
 
 /** Why an RCD that nobody asks for is still worth having. */
 export const RETROSPECTIVE_TEXT =
-  'No new work is done: what satisfied the edition of its day is not unsafe for a later rule, and a report says so without condemning it. New work here would need one, for the reasons below, and it is worth having all the same: it disconnects where somebody touches a live part, where the cpc has broken, and where a nail goes through the cable.'
+  'No new work is done: what satisfied the edition of its day is not unsafe for a later ' +
+  'rule, and a report says so without condemning it. New work here would need one, for ' +
+  'the reasons below, and it is worth having all the same: it disconnects where somebody ' +
+  'touches a live part, where the cpc has broken, and where a nail goes through the cable.'
 
 export const LEAKAGE_NAME: Readonly<Record<LeakageItem | 'heating', string>> = {
   computer: 'Computers',

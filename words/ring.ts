@@ -8,9 +8,15 @@ export function ringPatternWords(pattern: RingPattern, step: 2 | 3): string {
     case 'level':
       return 'Level at a quarter of both ends.'
     case 'offset':
-      return `Level at ${pattern.share.toFixed(1)} of a quarter of both ends: look at the two end to end readings again.`
+      return (
+        `Level at ${pattern.share.toFixed(1)} of a quarter of both ends: look at the two end ` +
+        'to end readings again.'
+      )
     case 'legsJoined':
-      return `Low beside the board, highest half way round: line and ${step === 2 ? 'neutral' : 'cpc'} of the same leg were joined.`
+      return (
+        `Low beside the board, highest half way round: line and ${step === 2 ? 'neutral' : 'cpc'} ` +
+        'of the same leg were joined.'
+      )
     case 'hump':
       return pattern.first === pattern.last
         ? `Socket-outlet ${pattern.first + 1} stands out: a spur, or something by-passes it.`

@@ -36,7 +36,8 @@ export const SCRIPTS: Readonly<Record<ScenarioCode, Script>> = {
       where: 'When the kettle at the bench trips, it is the first one. So mine should be the other.',
     }),
     secret:
-      'Two ways are called “Sockets”. Only the person who works there knew which is which; the dead test shows the rest.',
+      'Two ways are called “Sockets”. Only the person who works there knew which is which; ' +
+      'the dead test shows the rest.',
   },
   'bay-end': {
     title: 'The socket at the end of the bay',
@@ -76,7 +77,8 @@ export const SCRIPTS: Readonly<Record<ScenarioCode, Script>> = {
     answers: answers(),
     shout: 'Somebody goes up the stair and turns the light on.',
     secret:
-      'The stair lamp returns over the neutral of the pit lighting. Dead at first; the disconnected neutral is live as soon as the stair light is on.',
+      'The stair lamp returns over the neutral of the pit lighting. Dead at first; the disconnected ' +
+      'neutral is live as soon as the stair light is on.',
   },
   'store-heater': {
     title: 'A socket while the others work',

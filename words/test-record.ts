@@ -112,7 +112,7 @@ function deviceWords({
 }
 
 const insulationWords = ({ volt, out }: Extract<RecordPhrase, { code: 'insulationTest' }>): string =>
-  [volt && `${volt} V d.c.`, out && `out for it: ${out}`].filter(Boolean).join('; ')
+  [volt && `${volt} V d.c.`, out && `disconnected: ${out}`].filter(Boolean).join('; ')
 
 function phraseWords(phrase: RecordPhrase): string {
   switch (phrase.code) {

@@ -8,7 +8,7 @@ export function useInspection(id: number) {
   useNews(async () => {
     const news = await call<InspectionView>('GET', `inspections/${id}`).catch(() => undefined)
     if (!news) return
-    autosave.meet({ ...news.fields }, news.version, news.savedAt)
+    autosave.reconcile({ ...news.fields }, news.version, news.savedAt)
     // One's own saving is news too: who was last follows from there.
     if (view.value) view.value = { ...view.value, savedBy: news.savedBy, mayChange: news.mayChange }
   })

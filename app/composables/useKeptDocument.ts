@@ -53,9 +53,9 @@ export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: Ke
   }
 
   /** Takes a newer view in: what was typed here stays, what only the server changed appears. */
-  function meet(next: V): void {
+  function reconcile(next: V): void {
     const { fields, version, savedAt } = typed(next)
-    text.meet({ ...fields }, version, savedAt)
+    text.reconcile({ ...fields }, version, savedAt)
   }
 
   /** Goes on from this view as it is, after an act that saved everything first. */
@@ -65,7 +65,7 @@ export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: Ke
     text.adopt({ ...fields }, version, savedAt)
   }
 
-  return { view, problem, autosave: text, load, meet, adopt }
+  return { view, problem, autosave: text, load, reconcile, adopt }
 }
 
 /** A sheet of flat text whose view has it as it is: a run, a measurement, an inspection. */

@@ -53,7 +53,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
    * Lays what the server has by now under what is typed here: what only the server changed appears, what both
    * changed is asked about.
    */
-  function meet(server: Fields, serverVersion: number, at: string | null): void {
+  function reconcile(server: Fields, serverVersion: number, at: string | null): void {
     // While something is on its way, its answer will tell.
     if (serverVersion <= version || state.value === 'saving' || state.value === 'conflict') return
     if (state.value === 'saved') return adopt(server, serverVersion, at)
@@ -161,7 +161,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     conflicts,
     start,
     adopt,
-    meet,
+    reconcile,
     write,
     flush,
     choose,

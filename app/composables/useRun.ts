@@ -25,17 +25,17 @@ export function useRun(id: number) {
   /** What is drawn holds the last readable run while a box is being retyped. */
   let last: NonNullable<typeof read.value.sheet> | null = null
   const sheet = computed(() => (read.value.sheet ? (last = read.value.sheet) : last))
-  const said = computed(() =>
+  const problems = computed(() =>
     sheet.value ? runProblems(sheet.value.run, sheet.value.former, sheet.value.mostRightAngles) : [],
   )
   const sentences = computed(() => {
     const byStraight = new Map<number, string[]>()
-    for (const one of said.value)
-      byStraight.set(one.straight, [...(byStraight.get(one.straight) ?? []), runSentence(one)])
+    for (const problem of problems.value)
+      byStraight.set(problem.straight, [...(byStraight.get(problem.straight) ?? []), runSentence(problem)])
     return byStraight
   })
   const isSound = computed(() =>
-    said.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'),
+    problems.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'),
   )
   const tubes = computed(() =>
     sheet.value && isSound.value ? tubesOf(sheet.value.run, sheet.value.former) : [],
@@ -105,7 +105,7 @@ export function useRun(id: number) {
     selected,
     read,
     sheet,
-    said,
+    problems,
     sentences,
     tubes,
     supports,

@@ -26,7 +26,7 @@ export function useWorksheet(id: number) {
   const session = useSession()
   const missing = ref<readonly string[]>([])
   const isBusy = ref(false)
-  const { view, problem, autosave, load, meet, adopt } = useKeptDocument<WorkView>({
+  const { view, problem, autosave, load, reconcile, adopt } = useKeptDocument<WorkView>({
     path: `work/${id}`,
     place: devicePlace('work', session.person!.id, id),
     typedOf: (seen) => ({ fields: flatten(seen), version: seen.version, savedAt: seen.savedAt }),
@@ -66,7 +66,7 @@ export function useWorksheet(id: number) {
       // An instrument may have written since this page last looked: then it looks, and says it again.
       const newest = await call<WorkView>('GET', `work/${id}`)
       if (newest.version > version && newest.stage === view.value?.stage) {
-        meet(newest)
+        reconcile(newest)
         version = newest.version
       }
       adopt(await call<WorkView>('POST', `work/${id}/${what}`, { version }))
@@ -91,7 +91,7 @@ export function useWorksheet(id: number) {
     const news = await call<WorkView>('GET', `work/${id}`).catch(() => undefined)
     if (!news) return
     // An instrument, or a second tablet, writes into the same sheet.
-    if (news.stage === stage) return meet(news)
+    if (news.stage === stage) return reconcile(news)
     view.value = news
     // A permission that was taken back locks the boxes; what was typed before it is on the server or in this
     // device.

@@ -15,7 +15,7 @@ const which = ref<'residual' | 'addition' | 'leakage' | 'neutral'>('residual')
     <el-radio-group v-model="which" aria-label="Question"
       ><el-radio-button value="residual">Do I need an RCD?</el-radio-button
       ><el-radio-button value="addition">What does an addition require?</el-radio-button
-      ><el-radio-button value="leakage">How much leaks here?</el-radio-button
+      ><el-radio-button value="leakage">How much standing leakage?</el-radio-button
       ><el-radio-button value="neutral">What does the neutral carry?</el-radio-button></el-radio-group
     >
     <LeakageAdviser v-if="which === 'leakage'" />

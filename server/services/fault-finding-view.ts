@@ -108,7 +108,8 @@ function stepWords(rig: Rig, choices: readonly FaultChoice[], step: FaultFinding
     }
     case 'conclude': {
       const faultChoice = choices.find(({ code }) => code === step.code)
-      return `Concluded: ${faultChoice?.name ?? step.code}, ${faultChoice?.places.find(({ key }) => key === step.place)?.words ?? step.place}`
+      const where = faultChoice?.places.find(({ key }) => key === step.place)?.words
+      return `Concluded: ${faultChoice?.name ?? step.code}, ${where ?? step.place}`
     }
   }
 }

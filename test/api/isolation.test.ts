@@ -47,6 +47,20 @@ describe('a rehearsal', () => {
     expect(showRun(context, apprentice, id).hint!.next).toMatch(/Ask/)
     await expect(refusal(() => showRun(context, other, id))).resolves.toBe('notFound')
   })
+  test('a permit is seen in hand until it is handed back; the indicator asked for is that of the stage', () => {
+    const { context, apprentice } = centre
+    const { id } = startRun(context, apprentice, { scenario: 'charger-room', mode: 'guided' })
+    const go = (...moves: readonly string[]) =>
+      moves.reduce(
+        (view, move) => moveRun(context, apprentice, id, view.version, move),
+        showRun(context, apprentice, id),
+      )
+    expect(showRun(context, apprentice, id).holdsPermit).toBe(false)
+    expect(go('permit').holdsPermit).toBe(true)
+    expect(go('ask else', 'inform').hint!.next).toBe('Take the approved voltage indicator (two-pole).')
+    expect(go('take two-pole').hint!.name).toBe('Indicator looked over before use')
+    expect(go('handBack').holdsPermit).toBe(false)
+  })
   test('moves on one by one, refuses what cannot be done here, and is judged at the end', async () => {
     const { context, apprentice } = centre
     const { id } = startRun(context, apprentice, { scenario: 'bench', mode: 'free' })

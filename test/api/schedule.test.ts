@@ -270,7 +270,7 @@ describe('records', () => {
     // What nobody wrote down is not claimed.
     expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.'])
     save({ 'set:irVolt': '500', 'set:irOut': 'lamps, surge protection' })
-    expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.; out for it: lamps, surge protection'])
+    expect(boxes().map(({ value }) => value)).toEqual(['500 V d.c.; disconnected: lamps, surge protection'])
   })
   it('name what is missing, and take no signature before nothing is', async () => {
     const { paper } = showTestRecords(context, centre.apprentice, id).papers.minor

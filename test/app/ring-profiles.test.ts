@@ -1,4 +1,5 @@
-/* The picture round a ring, from what was typed alone: no expected value reaches it. A quarter of both ends: Guidance Note 3,
+/* The picture round a ring, from what was typed alone: no expected value reaches it.
+   A quarter of both ends: Guidance Note 3,
    from memory. */
 import { describe, expect, it } from 'vitest'
 import { reactive } from 'vue'

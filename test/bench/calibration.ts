@@ -82,10 +82,10 @@ writeFileSync(
   'docs/diagnosis/README.md',
   `# How true the shares of the diagnosis are
 
-Made by \`npm run calibration -- ${BAYS}\`: ${BAYS} simulated bays, each with one fault of the catalogue at a place drawn
-by lot, of any size between a quarter and four times the catalogue's, measured with scatter. In ${odd} of them a reading
-was odd. The true cause came first in ${percent(first / odd)}, among the first two in ${percent(firstTwo / odd)}. Of ${HEALTHY} healthy bays
-${alarms} had an odd reading. The faults are drawn from the same catalogue that the diagnosis knows: what the
+Made by \`npm run calibration -- ${BAYS}\`: ${BAYS} simulated bays, each with one fault of the
+catalogue at a place drawn by lot, of any size between a quarter and four times the catalogue's, measured
+with scatter. In ${odd} of them a reading was odd. The true cause came first in ${percent(first / odd)},
+among the first two in ${percent(firstTwo / odd)}. Of ${HEALTHY} healthy bays ${alarms} had an odd reading. The faults are drawn from the same catalogue that the diagnosis knows: what the
 catalogue has not is not counted here.
 
 ![Share shown and share true](reliability.svg)
@@ -105,7 +105,8 @@ function picture(): string {
   const dots = bins.flatMap(({ shown, right }, i) =>
     shown
       ? [
-          `<circle cx="${at((i + 0.5) * STEP)}" cy="${up(right / shown)}" r="${Math.sqrt(shown) + 2}" fill="#2c3e63" fill-opacity="0.75"/>`,
+          `<circle cx="${at((i + 0.5) * STEP)}" cy="${up(right / shown)}" r="${Math.sqrt(shown) + 2}" ` +
+            'fill="#2c3e63" fill-opacity="0.75"/>',
         ]
       : [],
   )

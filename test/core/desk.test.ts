@@ -180,7 +180,7 @@ describe('advisers', () => {
     expect(ways({ supply: { arrangement: 'TT', zeOhm: 90 } })).not.toContain('socket')
     expect(ways({ use: 'fixed', ratingA: 20, isAddition: false })).toEqual([])
   })
-  test('a circuit that is there already is asked nothing retrospectively, told why new work would be, and recommended one', () => {
+  test('a circuit that is there already: nothing retrospectively, why new work would need one, recommended', () => {
     const there = adviseRcd({ ...home, isAddition: false, isExisting: true })
     expect(there).toMatchObject({ neededA: 0, ways: [], isRetrospective: true, isRecommended: true })
     expect(there.needs.map(({ code }) => code)).toContain('sockets')

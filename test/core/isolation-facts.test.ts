@@ -1,6 +1,7 @@
 /* Sequences of safe isolation written by hand around what is known of the place and of what was used, each with what
-   a competent assessor would say and why. HSG85 (every source, one padlock for each person, notices) and GS 38 (leads and
-   tips), BS 7671 461 and 537.2 (devices for isolation, neutral), all from memory; the rest common practice, no source. */
+   a competent assessor would say and why. HSG85 (every source, one padlock for each person, notices), GS 38 (leads
+   and tips), BS 7671 461 and 537.2 (devices for isolation, neutral), all from memory; the rest common practice,
+   no source. */
 import { describe, expect, it } from 'vitest'
 import { judgeIsolation } from '#core/isolation/judge'
 import type { Act, ActKind } from '#core/isolation/model/act'

@@ -89,6 +89,17 @@ describe('scenarios', () => {
     expect(run.verdict).toMatchObject({ met: true, critical: [] })
     expect(run.text).toMatch(/Every conductor was dead/)
   })
+  it('who leaves with the breaker unlocked finds it on again; locked off it stays dead', () => {
+    const away: Move[] = [{ do: 'goAway' }, walk('point'), test]
+    const unlocked = play('bench', first('plug-in'), { do: 'switch', device: 'b1w1' }, away)
+    expect(unlocked.state.acts.at(-1)).toMatchObject({ kind: 'testDead', shows: true })
+    expect(unlocked.state.acts.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['leave', 'return']))
+    const locked = play('bench', first('plug-in'), off('b1w1'), away)
+    expect(locked.state.acts.at(-1)).toMatchObject({ kind: 'testDead', shows: false })
+    // Nobody saw what happened meanwhile: hands in after that without a new proof is a fault.
+    const on = play('bench', first('plug-in'), off('b1w1'), dead, { do: 'goAway' }, inside)
+    expect(on.verdict.rules.find(({ code }) => code === 'provedOnReturn')).toMatchObject({ state: 'broken' })
+  })
   it('wrong breaker of two that look alike: the dead test shows it, and starting again is no failure', () => {
     const wrong = [...first(), ...off('b1w1'), walk('point'), test]
     expect(play('store', wrong).state.acts.at(-1)).toMatchObject({ kind: 'testDead', shows: true })

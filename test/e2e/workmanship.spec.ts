@@ -36,9 +36,11 @@ test('the pit’s run is typed and dragged, its bench card and cutting list foll
   await desk.locator('[name="s3.detour"]').selectOption('bridge')
   await fill({ 's3.at': '460', 's3.height': '40', 's3.angle': '45' })
   // Sets too close for this former: said at its piece, and with the nearest that works.
-  await expect(desk.locator('.said')).toContainText('The sets of the detour are too close for this former')
+  await expect(desk.locator('.sentences')).toContainText(
+    'The sets of the detour are too close for this former',
+  )
   await fill({ 's3.height': '90' })
-  await expect(desk.locator('.said')).toHaveCount(0)
+  await expect(desk.locator('.sentences')).toHaveCount(0)
   await expect(desk.getByText(/^Tube 1/)).toContainText('cut')
   const corner = (await desk.getByTestId('corner-5').boundingBox())!
   await desk.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2)

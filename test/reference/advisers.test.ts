@@ -1,7 +1,7 @@
 /* Standing leakage and neutral currents against published examples.
    30 % of IΔn: BS 7671:2018 531.3.2, from memory. Third harmonics: BS 7671 Appendix 4, 5.5 and the example that goes
-   with it (a three-phase circuit of 39 A in a four-core 70 °C cable clipped to a wall), from memory. Phasor sums: Kirchhoff,
-   with the law of cosines worked out here. */
+   with it (a three-phase circuit of 39 A in a four-core 70 °C cable clipped to a wall), from memory. Phasor sums:
+   Kirchhoff, with the law of cosines worked out here. */
 import { describe, expect, it } from 'vitest'
 import { adviseLeakage } from '#core/design/advisers/leakage'
 import { adviseNeutral } from '#core/design/advisers/neutral'
@@ -55,7 +55,8 @@ describe('third harmonics: the printed example of 39 A', () => {
     expect(at(0.5)).toMatchObject({ factor: 1, sizedBy: 'neutral' })
     expect(at(0.5).tabulatedA).toBeCloseTo(58.5, 6)
   })
-  it('unequal lines of 40, 20 and 20 A with 35 %: √(20² + 28²) = 34.4 A is less than the line, which decides', () => {
+  // √(20² + 28²) = 34.4 A
+  it('unequal lines of 40, 20 and 20 A with 35 %: the neutral has less than the line, which decides', () => {
     const advice = adviseNeutral({ lines: [even(40), even(20), even(20)], thirdHarmonic: 0.35 })
     expect(advice.neutralA).toBeCloseTo(34.4, 1)
     expect(advice).toMatchObject({ sizedBy: 'line', factor: 0.86 })

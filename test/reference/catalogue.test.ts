@@ -127,7 +127,8 @@ describe('slips on paper', () => {
     })
     expect(rewritten(Object.fromEntries(joined))[0]).toBe('legsJoined')
   })
-  it('legs joined with themselves read x (1 − x) of both ends; a quarter in the middle. Guidance Note 3, from memory', () => {
+  // Guidance Note 3, from memory.
+  it('legs joined with themselves read x (1 − x) of both ends; a quarter in the middle', () => {
     const test = readTestsOf(TEN).find(({ key }) => key === 'c1.ringLN@c1p5')!
     const ends = predict(
       TEN,

@@ -1,6 +1,6 @@
 /* Patterns round a ring, from rings that ngspice solves and not the product's own model: sockets at equal distances,
    2.5 mm² line and neutral of 7.41 mΩ/m (On-Site Guide Table I1, from memory), cross-connected at the board as
-   Guidance Note 3 describes it, from memory; 1 A between line and neutral of one socket reads its resistance in volts. */
+   Guidance Note 3 describes it, from memory; 1 A between line and neutral of one socket reads its resistance. */
 import { describe, expect, it } from 'vitest'
 import { ringPattern, type RingPattern } from '#core/testing/relations/ring-pattern'
 import { handWritten, runSpice } from '../support/spice'

@@ -12,7 +12,8 @@ export const sharedNeutral: Experiment = {
   title: 'Three breakers, one neutral',
   bay: 'shared',
   about:
-    'Three lamps on three single-pole breakers share one neutral. The breaker of the first is off and locked; somebody takes its neutral out of the bar.',
+    'Three lamps on three single-pole breakers share one neutral. The breaker of the first ' +
+    'is off and locked; somebody takes its neutral out of the bar.',
   question: 'What voltage is at the neutral that was taken out, while the others are on?',
   settings: [
     { key: 'second', name: 'Lamp on L2', unit: '', min: 0, max: 1, step: 1, usual: 1, choices: ON_OFF },
@@ -45,7 +46,10 @@ export const sharedNeutral: Experiment = {
           : []),
       ],
       because: isFed
-        ? 'The other lamps return over this neutral: out of its bar it stands at a line’s voltage although its own breaker is off and locked. With two lines on, the lamps lie in series between them. One neutral belongs to one circuit, or to a device that opens all its lines together.'
+        ? 'The other lamps return over this neutral: out of its bar it stands at a line’s voltage ' +
+          'although its own breaker is off and locked. With two lines on, the lamps lie in series ' +
+          'between them. One neutral belongs to one circuit, or to a device that opens all its ' +
+          'lines together.'
         : 'Nothing is on that returns over it. It comes as soon as somebody turns on a lamp of another line.',
     }
   },

@@ -51,7 +51,8 @@ export const ANSWER_SENTENCES: SentencesOf<AnswerParams> = {
   oneSizeUp: () => 'One size larger than the smallest that will do. It holds.',
   moreThanAsked: () => 'More than the rules ask for. It holds.',
   adiabaticByTime: () =>
-    'Worked with the time read off the characteristic: right for that premise. By its energy limiting class the breaker lets less through.',
+    'Worked with the time read off the characteristic: right for that premise. By its energy ' +
+    'limiting class the breaker lets less through.',
   adiabaticByLetThrough: () =>
     'Worked with the let-through of the energy limiting class: right for that premise, for a breaker of that class.',
   wholeLoadAtFurthest: () =>

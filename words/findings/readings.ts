@@ -95,11 +95,15 @@ export const RELATION_SENTENCES: SentencesOf<RelationParams> = {
   'ring.legsJoined': () =>
     'Low beside the board and highest half way round: each leg was joined with itself. Join the line of one leg with the other conductor of the opposite leg, and measure round again.',
   'ring.open': (p) =>
-    `A conductor of this ring is open end to end: the readings of step ${p.step} follow from that. Find the break first, then measure round again.`,
+    `A conductor of this ring is open end to end: the readings of step ${p.step} follow ` +
+    'from that. Find the break first, then measure round again.',
   'ring.bypassed': (p) =>
     p.first === p.last
-      ? `Socket-outlet ${p.first} reads above a quarter of both ends: it hangs on a spur, or something by-passes it. If the ends read lower than the run is long, it is a bridge.`
-      : `Socket-outlets ${p.first} to ${p.last} read above a quarter of both ends and the others do not: something by-passes that stretch, a bridge or an interconnection. The ends then read lower than the run is long.`,
+      ? `Socket-outlet ${p.first} reads above a quarter of both ends: it hangs on a spur, or ` +
+        'something by-passes it. If the ends read lower than the run is long, it is a bridge.'
+      : `Socket-outlets ${p.first} to ${p.last} read above a quarter of both ends and the others ` +
+        'do not: something by-passes that stretch, a bridge or an interconnection. The ends ' +
+        'then read lower than the run is long.',
   'radial.shrinks': (p) =>
     `${ohms(p.value)} here, ${ohms(p.before)} at the point before: along a radial circuit the readings grow. Check whether the two were swapped.`,
   'loop.faultCurrent': (p) =>
@@ -117,7 +121,9 @@ export const PROCESS_SENTENCES: SentencesOf<ProcessParams & GroupParams> = {
   'instrument.none': () => 'No instrument is named for these readings.',
   'leads.notRecorded': () => 'It is not recorded that the leads were nulled.',
   'insulation.lowVoltage': (p) =>
-    `Insulation was tested at ${p.volt} V. Circuits of 230 and 400 V are tested at 500 V d.c.; less is right only where something could not be disconnected that 500 V would damage. Ask what it was.`,
+    `Insulation was tested at ${p.volt} V. Circuits of 230 and 400 V are tested at 500 ` +
+    'V d.c.; less is right only where something could not be disconnected that 500 V would ' +
+    'damage. Ask what it was.',
   'group.alike': (p) =>
     `${p.count} of ${p.of} readings are the same as in bay ${p.bay}, to the last figure, where the two bays should differ. That can have several reasons; ask to see some of them measured.`,
   'group.tooClose': (p) =>

@@ -10,10 +10,10 @@ const text = ref('')
 const MOST = 8
 const shown = computed(() => {
   const words = text.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const own = (comment: Comment) => Number(comment.step === props.step)
+  const isOfStep = (comment: Comment) => Number(comment.step === props.step)
   return props.comments
     .filter((comment) => words.every((word) => comment.text.toLowerCase().includes(word)))
-    .sort((a, b) => own(b) - own(a) || b.uses - a.uses)
+    .sort((a, b) => isOfStep(b) - isOfStep(a) || b.uses - a.uses)
     .slice(0, MOST)
 })
 </script>

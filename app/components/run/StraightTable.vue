@@ -7,7 +7,7 @@ import { DIRECTION_NAME, JOINT_NAME } from '#words/containment'
 const props = defineProps<{
   fields: RunFields
   problems: Readonly<Record<string, string>>
-  said: ReadonlyMap<number, readonly string[]>
+  sentences: ReadonlyMap<number, readonly string[]>
   selected: number | null
   locked: boolean
 }>()
@@ -131,9 +131,9 @@ const ADD = [
             />
           </td>
         </tr>
-        <tr v-for="sentence in said.get(i) ?? []" :key="sentence">
+        <tr v-for="sentence in sentences.get(i) ?? []" :key="sentence">
           <td />
-          <td colspan="6" class="said">{{ sentence }}</td>
+          <td colspan="6" class="sentences">{{ sentence }}</td>
         </tr>
       </tbody>
     </table>
@@ -238,7 +238,7 @@ select:focus {
 .detour td {
   padding: 0 0 6px;
 }
-.detour .said {
+.detour .sentences {
   color: var(--madder-text);
   font-size: 14px;
   padding: 2px 6px 6px;

@@ -12,7 +12,7 @@ const emit = defineEmits<{
   take: [readings: readonly { key: string; text: string; at: string }[]]
 }>()
 const { call } = useApi()
-const made = ref<ReadCsvReadings | null>(null)
+const result = ref<ReadCsvReadings | null>(null)
 const input = ref<HTMLInputElement>()
 const PROBLEM = {
   noSuchTest: 'is no test that is open at this stage',
@@ -25,13 +25,13 @@ const REFUSAL = {
 }
 
 const rows = computed(() =>
-  made.value?.ok ? made.value.readings.map((row) => ({ ...row, there: props.read(row.key).trim() })) : [],
+  result.value?.ok ? result.value.readings.map((row) => ({ ...row, there: props.read(row.key).trim() })) : [],
 )
 const changed = computed(() => rows.value.filter(({ there, text }) => there !== '' && there !== text))
 async function choose(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  made.value = await call<ReadCsvReadings>('POST', `work/${props.attempt}/readings-file`, {
+  result.value = await call<ReadCsvReadings>('POST', `work/${props.attempt}/readings-file`, {
     text: await file.text(),
   }).catch((error) => (showProblem(error), null))
   if (input.value) input.value.value = ''
@@ -41,7 +41,7 @@ function take(isAll: boolean) {
     'take',
     rows.value.filter(({ there, text }) => isAll || there === '' || there === text),
   )
-  made.value = null
+  result.value = null
 }
 </script>
 
@@ -62,8 +62,8 @@ function take(isAll: boolean) {
           @change="choose"
         /><a :href="`/api/work/${attempt}/readings-form`" download="readings.csv">Save a form to fill in</a>
       </div>
-      <p v-if="made && !made.ok" class="caution">{{ REFUSAL[made.problem] }}</p>
-      <template v-else-if="made">
+      <p v-if="result && !result.ok" class="caution">{{ REFUSAL[result.problem] }}</p>
+      <template v-else-if="result">
         <p>
           <b>{{ rows.length }}</b> readings can be taken<template v-if="changed.length"
             >; <b>{{ changed.length }}</b> of them would replace what stands there:</template
@@ -75,8 +75,8 @@ function take(isAll: boolean) {
             {{ row.text }}
           </li>
         </ul>
-        <div v-if="made.problems.length" class="caution">
-          <p v-for="problem in made.problems.slice(0, 8)" :key="problem.line">
+        <div v-if="result.problems.length" class="caution">
+          <p v-for="problem in result.problems.slice(0, 8)" :key="problem.line">
             Line {{ problem.line }}: “{{ problem.cell }}” {{ PROBLEM[problem.problem] }}.
           </p>
         </div>

@@ -54,7 +54,7 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
     /></label>
     <template v-if="isDead">
       <label class="field"
-        ><span>Insulation at</span
+        ><span>Insulation test at</span
         ><el-select
           :model-value="read('set:irVolt')"
           :disabled="locked"
@@ -69,13 +69,13 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
             :value="volt"
             :label="`${volt} V`" /></el-select></label
       ><label class="field"
-        ><span>Out for it</span
+        ><span>Disconnected for it</span
         ><el-input
           :model-value="read('set:irOut')"
           :disabled="locked"
           name="set:irOut"
           maxlength="120"
-          placeholder="lamps, surge protection"
+          placeholder="lamps, SPD"
           style="width: 150px"
           @update:model-value="emit('write', 'set:irOut', $event)"
       /></label>

@@ -36,12 +36,12 @@ const TICKS = [0.1, 0.2, 0.5, 1, 2, 5, 10]
 const place = scaleLog([0.08, 12.5], [PLOT.left, PLOT.width - PLOT.right]).clamp(true)
 const dots = computed(() => {
   const used = new Map<number, number>()
-  return (chosen.value?.ratios ?? []).map((one) => {
-    const x = place(one.ratio)
+  return (chosen.value?.ratios ?? []).map((dot) => {
+    const x = place(dot.ratio)
     const column = Math.round(x / 10)
     const level = used.get(column) ?? 0
     used.set(column, level + 1)
-    return { ...one, x, y: PLOT.axis - 10 - level * 13 }
+    return { ...dot, x, y: PLOT.axis - 10 - level * 13 }
   })
 })
 </script>

@@ -9,12 +9,12 @@ definePageMeta({
 })
 
 const code = String(useRoute().params.code)
-const one = experiment(code)
-if (!one) throw createError({ statusCode: 404, statusMessage: 'There is no such experiment.' })
+const trial = experiment(code)
+if (!trial) throw createError({ statusCode: 404, statusMessage: 'There is no such experiment.' })
 const { call } = useApi()
 const { data: all, problem, refresh } = useServer<PredictionView[]>(() => 'predictions')
 const settings = ref<Record<string, number>>(
-  Object.fromEntries(one.settings.map(({ key, usual }) => [key, usual])),
+  Object.fromEntries(trial.settings.map(({ key, usual }) => [key, usual])),
 )
 const predicted = ref('')
 const isBusy = ref(false)
@@ -27,13 +27,13 @@ watch(shown, (entry) => (measured.value = entry?.measured ?? ''))
 async function tryIt() {
   isBusy.value = true
   try {
-    const made = await call<PredictionView>('POST', 'predictions', {
+    const prediction = await call<PredictionView>('POST', 'predictions', {
       experiment: code,
       settings: settings.value,
       predicted: predicted.value,
     })
-    all.value = [made, ...(all.value ?? [])]
-    opened.value = made.id
+    all.value = [prediction, ...(all.value ?? [])]
+    opened.value = prediction.id
     predicted.value = ''
   } catch (error) {
     showProblem(error)
@@ -55,7 +55,7 @@ async function keepMeasured() {
   }
 }
 const settingWords = (entry: PredictionView) =>
-  one.settings
+  trial.settings
     .map(
       ({ key, name, unit, choices }) =>
         `${name} ${choices?.find(({ value }) => value === entry.settings[key])?.name ?? `${entry.settings[key]} ${unit}`}`,
@@ -68,10 +68,10 @@ const settingWords = (entry: PredictionView) =>
     <header class="head">
       <NuxtLink to="/practice" class="back" aria-label="All experiments">‹</NuxtLink>
       <div>
-        <h1>{{ one.title }}</h1>
-        <p class="about">{{ one.about }}</p>
+        <h1>{{ trial.title }}</h1>
+        <p class="about">{{ trial.about }}</p>
       </div>
-      <NuxtLink :to="`/practice/bays/practice-${one.bay}`"
+      <NuxtLink :to="`/practice/bays/practice-${trial.bay}`"
         ><el-button>Try it freely in the bay</el-button></NuxtLink
       >
     </header>
@@ -79,7 +79,7 @@ const settingWords = (entry: PredictionView) =>
     <div class="halves">
       <section class="stack before">
         <h2>Before you try it</h2>
-        <label v-for="setting in one.settings" :key="setting.key" class="setting">
+        <label v-for="setting in trial.settings" :key="setting.key" class="setting">
           <span>{{ setting.name }}</span>
           <el-radio-group v-if="setting.choices" v-model="settings[setting.key]" :aria-label="setting.name"
             ><el-radio-button v-for="choice in setting.choices" :key="choice.value" :value="choice.value">{{
@@ -97,7 +97,7 @@ const settingWords = (entry: PredictionView) =>
             /><span class="sym">{{ setting.unit }}</span></span
           >
         </label>
-        <p class="question">{{ one.question }}</p>
+        <p class="question">{{ trial.question }}</p>
         <el-input
           v-model="predicted"
           type="textarea"
