@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { adviseLeakage } from '#core/design/advisers/leakage'
 import { USUAL_LEAKAGE_A, type LeakageItem } from '#core/regulations/leakage'
-import { formatQuantity } from '#core/units/format'
 import { LEAKAGE_NAME } from '#words/advisers'
 
 /** Standing leakage of what is behind one RCD, against 30 % of IΔn. */
@@ -18,7 +17,8 @@ const advice = computed(() =>
     ratedA: Number(rated.value),
   }),
 )
-const inMilliamps = (ampere: number) => formatQuantity(ampere, 'residualCurrent')
+/** To a hundredth: some equipment leaks a quarter of a milliampere. */
+const inMilliamps = (ampere: number) => `${Number((ampere * 1e3).toFixed(2))} mA`
 </script>
 
 <template>

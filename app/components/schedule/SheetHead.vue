@@ -54,7 +54,7 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
     /></label>
     <template v-if="isDead">
       <label class="field"
-        ><span>Insulation test at</span
+        ><span>Test voltage</span
         ><el-select
           :model-value="read('set:irVolt')"
           :disabled="locked"
