@@ -2,6 +2,7 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { STEP_KEYS, type StepKey } from '#core/design/model/step-keys'
 import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
 import { DOUBLINGS, DRESSINGS, RCD_TESTS } from '#core/policies/policy'
+import { MOST_MAKER_POINTS } from '#core/exercise/form/read-maker'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
 import { CONSEQUENCES, LINES, WATER_SERVICES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
@@ -10,6 +11,7 @@ import { PREMISES } from '#core/regulations/diversity'
 import { EDITIONS } from '#core/regulations/editions'
 import { GROUPINGS } from '#core/regulations/factors'
 import { DC_CONTENTS } from '#core/regulations/rcd'
+import { USES } from '#core/regulations/supply'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }
@@ -59,6 +61,17 @@ const Load = Type.Union([
   Type.Object({ basis: Type.Literal('board') }, strict),
 ])
 
+const aboveNothing = Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 1e12 })
+const MakerPoint = Type.Object(
+  {
+    ratingA: aboveNothing,
+    currentA: aboveNothing,
+    timeS: orNull(aboveNothing),
+    energyA2s: orNull(aboveNothing),
+  },
+  strict,
+)
+
 const Circuit = Type.Object(
   {
     id: Id,
@@ -66,7 +79,7 @@ const Circuit = Type.Object(
     board: Id,
     way: integer('way'),
     line: oneOf(LINES),
-    use: oneOf(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
+    use: oneOf(USES),
     phases: oneOf([1, 3]),
     topology: oneOf(['radial', 'ring']),
     load: Load,
@@ -85,6 +98,7 @@ const Circuit = Type.Object(
     concealed: Type.Boolean(),
     dc: oneOf(DC_CONTENTS),
     device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
+    maker: Type.Optional(Type.Array(MakerPoint, { minItems: 1, maxItems: MOST_MAKER_POINTS })),
     residualA: Type.Unsafe<number | null>({ enum: [null, 0.03, 0.1, 0.3] }),
     existing: orNull(Type.Object({ ratingA: number('existingRatingA'), lineMm2: number('areaMm2') }, strict)),
   },

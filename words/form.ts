@@ -5,7 +5,16 @@ import { structureSentence } from './structure'
 
 type Plain = Extract<FormProblem, { readonly code: string }>['code']
 type WithFigures =
-  'tooLong' | 'otherUnit' | 'notANumber' | 'notAbove' | 'below' | 'above' | 'marks' | 'structure'
+  | 'tooLong'
+  | 'otherUnit'
+  | 'notANumber'
+  | 'notAbove'
+  | 'below'
+  | 'above'
+  | 'marks'
+  | 'structure'
+  | 'makerRow'
+  | 'makerTooMany'
 
 const SENTENCES: Readonly<Record<Exclude<Plain, WithFigures>, string>> = {
   choose: 'Choose one from the list.',
@@ -46,6 +55,13 @@ export function formSentence(problem: FormProblem): string {
       return `Must be ${limitWords(problem.limit, problem.quantity, problem.isShare)} or less.`
     case 'marks':
       return `Marks from ${problem.least} to ${problem.most} for known steps.`
+    case 'makerRow':
+      return (
+        `Row ${problem.row}: the ${problem.column} cannot be read. Write rating; current; time; let-through ` +
+        'in A; A; s; A²s, such as 32; 345; 0.01; 9500. Time or let-through may be empty.'
+      )
+    case 'makerTooMany':
+      return `At most ${problem.most} points.`
     case 'structure':
       return structureSentence(problem.problem)
     default:

@@ -32,6 +32,8 @@ export const CABLE_SHORT: Readonly<Record<CableKind, string>> = {
 export const USE_NAME: Readonly<Record<Use, string>> = {
   sockets: 'Socket-outlets',
   lighting: 'Lighting',
+  heating: 'Space heating',
+  'storage-heating': 'Storage or floor heating',
   cooker: 'Cooker',
   shower: 'Shower',
   immersion: 'Immersion heater',
@@ -42,6 +44,8 @@ export const USE_NAME: Readonly<Record<Use, string>> = {
 export const USE_SHORT: Readonly<Record<Use, string>> = {
   sockets: 'sockets',
   lighting: 'lighting',
+  heating: 'heating',
+  'storage-heating': 'storage',
   cooker: 'cooker',
   shower: 'shower',
   immersion: 'immersion',
@@ -60,6 +64,7 @@ export const BASIS_NAME: Readonly<Record<Load['basis'], string>> = {
 export const PREMISES_NAME: Readonly<Record<Premises, string>> = {
   dwelling: 'Dwelling',
   'shared-residence': 'Shared residence, care home',
+  'guest-house': 'Hotel, guest house',
   commercial: 'Commercial',
   industrial: 'Industrial',
 }

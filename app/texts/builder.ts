@@ -70,6 +70,7 @@ export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   family: 'Device',
   curve: 'Type',
   residual: 'RCD',
+  maker: 'Maker’s data',
   existingRating: 'Rating there',
   existingArea: 'Size there',
 }

@@ -22,7 +22,7 @@ export const theirs = (mark: StepMark): string =>
 /** The reasons under a design mark: the findings, or the working where there is nothing to say. */
 export function becauseOf(mark: StepMark): string {
   const sentences = mark.findings.map(findingSentence)
-  return sentences.length > 0 ? sentences.join(' ') : mark.working
+  return sentences.length > 0 ? sentences.join(' ') : mark.working.replaceAll('\n', '; ')
 }
 
 /** Reading as written, with its unit where it is a number. */

@@ -19,6 +19,7 @@ const PARTS: readonly { readonly name: string; readonly steps: readonly StepKey[
       'zsMax',
       'faultCurrent',
       'time',
+      'energy',
       'cpcMin',
       'breaking',
       'ipfEnd',

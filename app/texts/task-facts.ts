@@ -3,6 +3,7 @@ import type { PublicCircuit, PublicInstallation } from '#core/exercise/assignmen
 import { isBuried, isDrawnIn } from '#core/regulations/cables/sizes'
 import type { WaterService } from '#core/installation/installation'
 import { DEVICES } from '#core/regulations/devices'
+import type { MakerPoint } from '#core/regulations/maker-data'
 import { formatQuantity } from '#core/units/format'
 import {
   CABLE_NAME,
@@ -108,11 +109,19 @@ const placeFacts = ({ location, concealed, dc }: PublicCircuit): Fact[] => [
   ...when(dc !== 'none', 'Direct current from the load', DC_NAME[dc].toLowerCase()),
 ]
 
-function deviceFacts({ device: { family, curve }, existing, residualA }: PublicCircuit): Fact[] {
+/** A point of the maker's sheet: `32 A: 160 A in 0.02 s, 4000 A²s`. */
+const pointWords = ({ ratingA, currentA, timeS, energyA2s }: MakerPoint): string =>
+  `${ratingA} A: at ${currentA} A ${[
+    ...(timeS === null ? [] : [`${timeS} s`]),
+    ...(energyA2s === null ? [] : [`${energyA2s} A²s`]),
+  ].join(', ')}`
+
+function deviceFacts({ device: { family, curve }, maker, existing, residualA }: PublicCircuit): Fact[] {
   const type = curve ? ` type ${curve}` : ''
   const rcd = residualA ? `${residualA * 1e3} mA RCD` : 'no RCD'
   return [
     { name: 'Device', value: `${DEVICES[family].standard}${type}` },
+    ...when(maker !== undefined, 'Maker’s data', (maker ?? []).map(pointWords).join('; ')),
     ...(existing
       ? [
           {

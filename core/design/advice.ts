@@ -3,7 +3,9 @@ import type { Installation } from '../installation/installation'
 import { circuitsOf } from '../installation/tree'
 import { isDrawnIn } from '../regulations/cables/sizes'
 import { DECLARED_ZE_OHM, STABLE_ELECTRODE_OHM, U0_V } from '../regulations/supply'
-import type { CircuitDesign, InstallationDesign } from './reference'
+import { adviseNeutral } from './advisers/neutral'
+import { lineDemands } from './board/demand'
+import type { BoardDesign, CircuitDesign, InstallationDesign } from './reference'
 import { selectivity } from './steps/selectivity'
 
 /**
@@ -32,6 +34,7 @@ export function installationAdvice(installation: Installation, design: Installat
   return [
     ...intakeAdvice(installation),
     ...boardAdvice(installation),
+    ...design.boards.flatMap(lineAdvice),
     ...design.circuits.flatMap((circuit) =>
       circuitAdvice(circuit).map((finding) => ({ scope: circuit.scope, finding })),
     ),
@@ -62,6 +65,19 @@ function boardAdvice(installation: Installation): Advice[] {
       )
     return advice.map((finding) => ({ scope: board.id, finding }))
   })
+}
+
+/** Above this share of the heaviest line its neutral is worth a look; common practice, no source. */
+const UNEQUAL_SHARE = 0.5
+
+/** Lines of a three-phase board that are so unequal that the neutral carries much of it: phasor sum, cos φ = 1. */
+function lineAdvice({ scope, task }: BoardDesign): Advice[] {
+  if (task.phases === 1) return []
+  const [l1, l2, l3] = lineDemands(task).map(({ ampere }) => ({ ampere, powerFactor: 1 }))
+  const { neutralA, largestLineA } = adviseNeutral({ lines: [l1!, l2!, l3!], thirdHarmonic: 0 })
+  if (neutralA <= UNEQUAL_SHARE * largestLineA) return []
+  const params = { l1: l1!.ampere, l2: l2!.ampere, l3: l3!.ampere, neutralA }
+  return [{ scope, finding: note('advice.unequalLines', params) }]
 }
 
 /** Advice on one worked circuit. */

@@ -7,7 +7,7 @@ import { designCurrent } from './steps/design-current'
 import { deviceRating } from './steps/device-rating'
 import { ambientFactor, deviceFactor, groupingFactor, insulationFactor } from './steps/factors'
 import { faultCurrentAtFarBoard } from './steps/far-board'
-import { adiabaticArea, breakingCapacity, disconnectionTime } from './steps/fault-duty'
+import { adiabaticArea, breakingCapacity, disconnectionTime, letThroughEnergy } from './steps/fault-duty'
 import {
   coldResistance,
   earthFaultCurrent,
@@ -54,6 +54,7 @@ export const CABLE_STEPS: readonly CircuitStep[] = [
   maximumLoopImpedance,
   earthFaultCurrent,
   disconnectionTime,
+  letThroughEnergy,
   adiabaticArea,
   breakingCapacity,
   faultCurrentAtFarBoard,

@@ -63,8 +63,7 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
         {},
       )
       values.set(circuit.id, circuitValues)
-      const currentA = (circuit.use === 'sockets' ? circuitValues.in : circuitValues.ib) ?? 0
-      return { circuit: circuit.id, use: circuit.use, currentA, phases: circuit.phases, line: circuit.line }
+      return contributionOf(circuit, circuitValues)
     })
     contributions.set(board.id, brought)
     values.set(
@@ -90,6 +89,14 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
       if (next) here.set(next.id, beyond(next, circuit, circuitValues, given))
     }
   }
+}
+
+/** What a circuit brings to its board's demand: a socket circuit its device's rating, any other its design current. */
+function contributionOf(circuit: Circuit, values: StepValues): Contribution {
+  const { id, use, phases, line, load } = circuit
+  const currentA = (use === 'sockets' ? values.in : values.ib) ?? 0
+  const householdCooker = load.basis === 'cooker' ? { hasSocket: load.hasSocket } : undefined
+  return { circuit: id, use, currentA, phases, line, householdCooker }
 }
 
 const mainFuse = ({ intake }: Installation): DeviceAbove => ({
@@ -126,6 +133,7 @@ function taskOf(
     concealed: circuit.concealed,
     dc: circuit.dc,
     device: circuit.device,
+    maker: circuit.maker,
     residualA: circuit.residualA,
     existing: circuit.existing,
     edition: rules.edition,

@@ -194,8 +194,13 @@ export interface AnswerParams {
   moreThanAsked: None
   soundNotEconomical: None
   wholeLoadAtFurthest: None
+  diversityOverAll: None
   adiabaticByTime: None
   adiabaticByLetThrough: None
+  adiabaticByMaker: None
+  makersFigure: None
+  loopByMaker: None
+  overloadFactorInside: None
   doesNotFollow: { readonly own: number }
   notExplained: { readonly symbol: string }
 }
@@ -212,6 +217,12 @@ export interface AdviceParams {
   'advice.fewSpareWays': { readonly used: number; readonly ways: number }
   'advice.drawPoints': { readonly bends: number }
   'advice.ownCircuit': None
+  'advice.unequalLines': {
+    readonly l1: number
+    readonly l2: number
+    readonly l3: number
+    readonly neutralA: number
+  }
   'advice.notSelective': { readonly why: string }
 }
 

@@ -1,6 +1,7 @@
 import type { CableKind, Method } from '../regulations/cables/cable'
 import type { DrawnRun } from '../regulations/containment'
 import type { Device } from '../regulations/devices'
+import type { MakerPoint } from '../regulations/maker-data'
 import type { Premises } from '../regulations/diversity'
 import type { GroupingArrangement } from '../regulations/factors'
 import type { DcContent } from '../regulations/rcd'
@@ -107,6 +108,8 @@ export interface CircuitFacts {
   readonly concealed: boolean
   readonly dc: DcContent
   readonly device: Device
+  /** Points of the device's own data sheet; left out: the standard's characteristic and class count. */
+  readonly maker?: readonly MakerPoint[]
   /** RCD at the bay: rated residual current in A, or null for none. */
   readonly residualA: number | null
   readonly existing: Existing | null

@@ -2,7 +2,7 @@ import { EDITION_DOCUMENT, type Edition } from './editions'
 
 /** Where a value comes from. `fromMemory` marks values to be checked against the document itself. */
 export interface Source {
-  readonly book: 'bs7671' | 'onSiteGuide' | 'bsen60898' | 'bsen60702' | 'bs5467'
+  readonly book: 'bs7671' | 'onSiteGuide' | 'bsen60898' | 'bsen60702' | 'bs5467' | 'maker'
   readonly place: string
   readonly fromMemory: boolean
 }
@@ -23,7 +23,8 @@ export const SOURCES = {
   insulationFactor: bs7671('523.9 and Table 52.2'),
   deviceFactor: bs7671('Appendix 4, 5.1.1 (433.1.202)'),
   minimumTabulatedCurrent: bs7671('Appendix 4, 5.1 (It ≥ In ÷ (Ca × Cg × Ci × Cf))'),
-  effectiveRating: bs7671('433.1.1 (Iz = It × Ca × Cg × Ci × Cf ≥ In)'),
+  effectiveRating: bs7671('433.1.1 and Appendix 4, 5.1 (Iz = It × Ca × Cg × Ci; In ≤ Iz)'),
+  overloadFactor: bs7671('433.1.202 and 433.1.203 (In ≤ 0.725 × Iz, or 0.9 × Iz in the ground)'),
   conduitRatings: bs7671('Table 4D1A'),
   conduitVoltDrop: bs7671('Table 4D1B'),
   multicoreRatings: bs7671('Table 4D2A'),
@@ -52,6 +53,7 @@ export const SOURCES = {
   timeCurrent: bs7671('Appendix 3, time/current characteristics; limit by 411.3.2'),
   adiabatic: bs7671('543.1.3 (S = √(I²t) ÷ k) and Table 54.3'),
   letThrough: { book: 'bsen60898', place: 'Annex ZA, energy limiting class 3', fromMemory: true },
+  makerData: { book: 'maker', place: 'points given with the exercise', fromMemory: false },
   additionalProtection: bs7671('411.3.3, 411.3.4, 415.1, 522.6.202'),
   residualType: bs7671('531.3.3'),
   residualDelay: bs7671('536.4.1.4 and 531.3.2'),
@@ -84,6 +86,7 @@ const BOOKS: Readonly<
   bsen60898: { name: () => 'BS EN 60898-1', short: 'BS EN 60898 ' },
   bsen60702: { name: () => 'BS EN 60702-1', short: 'BS EN 60702 ' },
   bs5467: { name: () => 'BS 5467', short: 'BS 5467 ' },
+  maker: { name: () => 'Maker’s data', short: 'maker’s data, ' },
 }
 
 /** The source in a few words, for dense tables: `BS 7671 Table 4B1`, `OSG Appendix I`. */

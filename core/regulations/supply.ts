@@ -13,8 +13,19 @@ export type Arrangement = 'TN-S' | 'TN-C-S' | 'TT'
 /** Line conductors of a supply, board or circuit. */
 export type Phases = 1 | 3
 /** What a circuit feeds, as the rules distinguish it. */
-export type Use =
-  'sockets' | 'lighting' | 'cooker' | 'shower' | 'immersion' | 'motor' | 'fixed' | 'distribution'
+export const USES = [
+  'sockets',
+  'lighting',
+  'heating',
+  'storage-heating',
+  'cooker',
+  'shower',
+  'immersion',
+  'motor',
+  'fixed',
+  'distribution',
+] as const
+export type Use = (typeof USES)[number]
 
 /** Typical declared maximum Ze by arrangement, Ω; On-Site Guide 1.1 (from memory). TT has none. */
 export const DECLARED_ZE_OHM: Readonly<Record<Arrangement, number | undefined>> = {

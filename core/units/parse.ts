@@ -77,9 +77,12 @@ function unitFactor(typed: string, quantity: Quantity): number | undefined {
   if (unit === normaliseUnit(quantity.unit)) return 1 / quantity.scale
   const base = normaliseUnit(quantity.base)
   if (unit === base) return 1
-  if (!unit.endsWith(base)) return undefined
+  if (!unit.endsWith(base) || base === ENERGY) return undefined
   return PREFIX[unit.slice(0, -base.length)]
 }
+
+/** I²t is written without a prefix: some mean thousands by it, some millions. */
+const ENERGY = 'A²s'
 
 /** People write the same few units over and over. */
 const NORMALISED = new Map<string, string>()
@@ -108,6 +111,7 @@ function spelled(typed: string): string {
     .replace(/^([kmM]?)w$/, '$1W')
     .replace(/^K(?=[AVWΩ])/, 'k')
     .replace(/mm\^?2|sqmm|mmsq/i, 'mm²')
+    .replace(/a\^?[2²]\.?s/i, 'A²s')
     .replace(/met(re|er)s?/i, 'm')
     .replace(/A\.m|Am$|A·m/, 'A/m')
     .replace(/a\/m$/, 'A/m')

@@ -26,6 +26,8 @@ export const QUANTITIES = {
   length: { unit: 'm', scale: 1, base: 'm', decimals: 1 },
   percent: { unit: '%', scale: 100, base: '%', decimals: 2 },
   duration: { unit: 's', scale: 1, base: 's', decimals: 2 },
+  // No prefix: of a kiloampere the square is a million.
+  energy: { unit: 'A²s', scale: 1, base: 'A²s', decimals: 0 },
   choice: { unit: '', scale: 1, base: '', decimals: 0 },
   time: { unit: 'ms', scale: 1e3, base: 's', decimals: 0 },
 } as const satisfies Record<string, Quantity>

@@ -5,7 +5,7 @@ import { CABLES, sizesOf } from '#core/regulations/cables/sizes'
 import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/containment'
 import { CURVES, DEVICES, MAGNETIC_BAND, deviceMaximumZsOhm } from '#core/regulations/devices'
 import { disconnectionLimitS } from '#core/regulations/disconnection'
-import { cookerCurrentA, diversityShares } from '#core/regulations/diversity'
+import { PREMISES, cookerCurrentA, cookerFullA } from '#core/regulations/diversity'
 import { bondingMm2, tabulatedCpcMm2 } from '#core/regulations/earthing'
 import { EDITIONS, editionOn } from '#core/regulations/editions'
 import { AMBIENT_FACTOR, GROUND_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'
@@ -199,8 +199,10 @@ test('earthing and bonding', () => {
 test('diversity', () => {
   expect(cookerCurrentA(41.3, true)).toBeCloseTo(24.39, 2)
   expect(cookerCurrentA(8, false)).toBe(8)
-  expect(diversityShares('dwelling', 'sockets')).toEqual([1, 0.4])
-  expect(diversityShares('commercial', 'lighting')).toEqual([0.9])
+  for (const full of [6, 10, 41.3])
+    for (const socket of [true, false])
+      expect(cookerFullA(cookerCurrentA(full, socket), socket)).toBeCloseTo(full, 9)
+  expect(PREMISES).toContain('guest-house')
 })
 
 test('times by system, use and edition (BS 7671 Table 41.1, 411.3.2)', () => {

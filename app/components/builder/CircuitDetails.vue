@@ -65,6 +65,7 @@ const boxes = computed<Box[]>(() => {
       { field: 'location', options: named(LOCATION_NAME) },
       { field: 'concealed', options: YES_NO },
       { field: 'dc', options: named(DC_NAME) },
+      { field: 'maker' },
       { field: 'existingRating', isHidden: !showsExisting },
       { field: 'existingArea', isHidden: !showsExisting },
     ] satisfies Box[]
@@ -96,6 +97,12 @@ const boxes = computed<Box[]>(() => {
           :label="option.label"
         />
       </el-select>
+      <MakerPoints
+        v-else-if="box.field === 'maker'"
+        :text="row.maker ?? ''"
+        :locked="locked"
+        @write="emit('write', 'maker', $event)"
+      />
       <el-input
         v-else
         size="small"

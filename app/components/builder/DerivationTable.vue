@@ -35,7 +35,8 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
         </td>
         <td class="num value">{{ stepWords(step.key, step.value) }}</td>
         <td class="how">
-          <span class="soft">{{ step.formula }}</span><br /><span class="mono">{{ step.working }}</span>
+          <div class="soft">{{ step.formula }}</div>
+          <div class="mono">{{ step.working }}</div>
         </td>
         <td class="check">
           <span v-if="step.check" :class="step.check.isKept ? 'kept' : 'passed'"
@@ -65,6 +66,7 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
   font-weight: 680;
 }
 .how {
+  white-space: pre-line;
   font-size: 13px;
   line-height: 1.3;
 }

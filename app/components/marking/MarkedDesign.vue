@@ -93,7 +93,7 @@ const parts = computed(() =>
           <template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template>
           <template v-else>{{ becauseOf(mark) }}</template>
           <span v-if="selected === key" class="more"
-            >{{ mark.formula }}: {{ mark.working }} · {{ mark.source }}</span
+            >{{ mark.formula }}: {{ mark.working.replaceAll('\n', '; ') }} · {{ mark.source }}</span
           >
         </span>
       </div>

@@ -43,7 +43,7 @@ const parts = computed(() =>
             <td class="num">
               <b>{{ stepWords(step.key, step.value) }}</b>
             </td>
-            <td class="mono">{{ step.working }}</td>
+            <td class="mono working">{{ step.working }}</td>
             <td class="soft">{{ shortSource(step.source) }}</td>
           </tr>
         </tbody>

@@ -14,6 +14,8 @@ export interface Contribution {
   readonly currentA: number
   readonly phases: Phases
   readonly line: Line
+  /** Of a household cooker, whose current has its own diversity in it. */
+  readonly householdCooker?: { readonly hasSocket: boolean }
 }
 
 /** One board with all that its design may depend on. */

@@ -28,6 +28,7 @@ export const CIRCUIT_STEP_KEYS = [
   'zsMax',
   'faultCurrent',
   'time',
+  'energy',
   'cpcMin',
   'breaking',
   'ipfEnd',

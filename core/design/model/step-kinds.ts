@@ -73,6 +73,7 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
   zsMax: { symbol: 'Zs max', quantity: 'resistance' },
   faultCurrent: { symbol: 'If', quantity: 'current' },
   time: { symbol: 't', quantity: 'duration' },
+  energy: { symbol: 'I²t', quantity: 'energy' },
   cpcMin: { symbol: 'S', quantity: 'area' },
   breaking: {
     symbol: 'Icn',

@@ -75,8 +75,13 @@ export type Acceptance =
 /** What is said beside an accepted answer. */
 export type AcceptanceNote =
   | 'wholeLoadAtFurthest'
+  | 'diversityOverAll'
   | 'adiabaticByTime'
   | 'adiabaticByLetThrough'
+  | 'adiabaticByMaker'
+  | 'makersFigure'
+  | 'loopByMaker'
+  | 'overloadFactorInside'
   | 'oneSizeUp'
   | 'moreThanAsked'
   | 'soundNotEconomical'

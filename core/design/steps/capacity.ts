@@ -1,7 +1,7 @@
 import type { Task } from '../model/task'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
-import { atLeast, worked } from '../model/step'
+import { accepted, atLeast, worked } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import { carriedA } from '../limits/counted-drop'
 import type { CircuitStep } from './step-context'
@@ -28,7 +28,13 @@ export const minimumTabulatedCurrent: CircuitStep = {
   },
 }
 
-/** Iz = It × Ca × Cg × Ci × Cf, A: what the cable carries where it lies; the other way round to the same choice. */
+/** An answer with the overload factor in it is recognised within this share. */
+const FACTOR_SLACK = 0.005
+
+/**
+ * Iz = It × Ca × Cg × Ci, A: what the cable carries where it lies; the other way round to the same choice. A rewirable fuse
+ * and a cable in the ground lower what In may be of it, not the capacity itself.
+ */
 export const effectiveRating: CircuitStep = {
   key: 'iz',
   ...STEP_KINDS.iz,
@@ -36,13 +42,19 @@ export const effectiveRating: CircuitStep = {
   needs: ['it', 'ca', 'cg', 'ci', 'cf', 'in'],
   derive: (task, values) => {
     const { it, ca, cg, ci, cf, in: rating } = values as Required<typeof values>
-    const iz = it * ca * cg * ci * cf
+    const iz = it * ca * cg * ci
     return worked(
       iz,
-      'Iz = It × Ca × Cg × Ci × Cf',
-      [it, ca, cg, ci, cf].map((value, i) => formatNumber(value, i === 0 ? 'current' : 'factor')).join(' × '),
-      carriedSource(task, SOURCES.effectiveRating),
-      atLeast(iz, carriedA(task, rating)),
+      cf === 1
+        ? `Iz = It × Ca × Cg × Ci ≥ ${carriedSymbol(task)}`
+        : `Iz = It × Ca × Cg × Ci ≥ ${carriedSymbol(task)} ÷ Cf`,
+      [it, ca, cg, ci].map((value, i) => formatNumber(value, i === 0 ? 'current' : 'factor')).join(' × '),
+      carriedSource(task, cf === 1 ? SOURCES.effectiveRating : SOURCES.overloadFactor),
+      atLeast(iz, carriedA(task, rating) / cf),
     )
   },
+  accept: (_task, { it, ca, cg, ci, cf }, answer) =>
+    cf !== 1 && Math.abs(answer / (it! * ca! * cg! * ci! * cf!) - 1) <= FACTOR_SLACK
+      ? accepted('overloadFactorInside')
+      : undefined,
 }

@@ -10,10 +10,13 @@ import { RCD_RATINGS_A, rcdMaximumZsOhm } from '../../regulations/rcd'
 import { SOURCES } from '../../regulations/source'
 import { C_MIN, TOUCH_LIMIT_V, U0_V } from '../../regulations/supply'
 import { faultClearedByRcd, maximumZsOhm, timeLimitS } from '../limits/limits'
-import { atMost, stopped, worked, type Neighbour } from '../model/step'
+import { makerCurrentA } from '../../regulations/maker-data'
+import { accepted, atMost, stopped, worked, type Neighbour } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
+/** An answer from the maker's current is recognised within this share. */
+const MAKER_SLACK = 0.01
 const SHORT_TIME_S = 0.4
 const LONG_TIME_S = 5
 
@@ -55,6 +58,14 @@ export const maximumLoopImpedance: CircuitStep = {
       timeS === LONG_TIME_S ? SOURCES.slowFuseLoopImpedance : SOURCES.fuseLoopImpedance,
       check,
     )
+  },
+  // By the maker's own time/current points the device may open sooner than its standard asks.
+  accept: (task, { in: rating }, answer) => {
+    if (!task.maker || faultClearedByRcd(task)) return undefined
+    const opensA = makerCurrentA(task.maker, rating!, timeLimitS(task, rating!))
+    const isFromMaker =
+      opensA !== undefined && Math.abs((answer * opensA) / (U0_V * C_MIN) - 1) <= MAKER_SLACK
+    return isFromMaker ? accepted('loopByMaker') : undefined
   },
   neighbours: (task, values) => [...deviceRows(task, values.in!), ...rcdRows(values.residual!)],
 }

@@ -5,6 +5,7 @@ import { PREMISES } from '../../regulations/diversity'
 import { EDITIONS } from '../../regulations/editions'
 import { GROUPINGS, INSULATION_FACTOR } from '../../regulations/factors'
 import { DC_CONTENTS } from '../../regulations/rcd'
+import { USES } from '../../regulations/supply'
 import type { QuantityKey } from '../../units/quantity'
 import { TASK_KINDS } from '../exercise'
 import type { RangeKey } from '../ranges'
@@ -81,7 +82,7 @@ export const CIRCUIT_BOXES = {
   board: { is: 'own' },
   way: whole('way'),
   line: choice(LINES),
-  use: choice(['sockets', 'lighting', 'cooker', 'shower', 'immersion', 'motor', 'fixed', 'distribution']),
+  use: choice(USES),
   phases: choice(['1', '3']),
   topology: choice(['radial', 'ring']),
   basis: choice(LOAD_BASES),
@@ -111,6 +112,7 @@ export const CIRCUIT_BOXES = {
   family: choice(DEVICE_FAMILIES),
   curve: choice([...CURVES, '–']),
   residual: choice(['none', '30', '100', '300']),
+  maker: { is: 'own' },
   existingRating: number('rating', 'existingRatingA', true),
   existingArea: number('area', 'areaMm2', true),
 } as const satisfies Record<string, Box>

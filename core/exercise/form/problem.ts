@@ -17,6 +17,8 @@ export type FormProblem =
       readonly isShare: boolean
     }
   | { readonly code: 'marks'; readonly least: number; readonly most: number }
+  | { readonly code: 'makerRow'; readonly row: number; readonly column: string }
+  | { readonly code: 'makerTooMany'; readonly most: number }
   | { readonly code: 'structure'; readonly problem: StructureProblem }
 
 /** Notes a problem at the box that has it. */

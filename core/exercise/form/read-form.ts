@@ -26,6 +26,7 @@ import {
 import type { FormProblem } from './problem'
 import { readBox } from './read-box'
 import { readLoad } from './read-load'
+import { readMaker } from './read-maker'
 
 export interface ReadForm {
   /** Present when every box could be read. */
@@ -239,9 +240,17 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
       family: row.family as Circuit['device']['family'],
       curve: row.curve === NO_CURVE ? null : (row.curve as 'B'),
     },
+    ...readMakerPoints(id, form, problems),
     residualA: row.residual === 'none' ? null : Number(row.residual) / 1e3,
     existing: readExisting(id, row.existingRating, row.existingArea, problems),
   }
+}
+
+/** Only there where the maker's data is given. */
+function readMakerPoints(id: string, form: ExerciseForm, problems: Problems): Pick<Circuit, 'maker'> {
+  const { points, problem } = readMaker(form[`${id}.maker`] ?? '')
+  if (problem) problems[`${id}.maker`] = problem
+  return points.length > 0 ? { maker: points } : {}
 }
 
 function readExisting(

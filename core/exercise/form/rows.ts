@@ -13,7 +13,7 @@ export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   phases: '1',
   topology: 'radial',
   basis: 'power',
-  amount: '2500 W',
+  amount: '4000 W',
   powerFactor: '1',
   efficiency: '0.85',
   startMultiple: '6',
@@ -21,7 +21,7 @@ export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   hasSocket: 'no',
   points: '4',
   spread: 'no',
-  length: '20',
+  length: '25',
   spur: '0',
   spurs: '0',
   fusedSpurs: '0',
@@ -39,6 +39,7 @@ export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   family: 'rcbo',
   curve: 'B',
   residual: '30',
+  maker: '',
   existingRating: '',
   existingArea: '',
 }
@@ -92,6 +93,15 @@ export const CIRCUIT_TEMPLATES = {
     amount: '3000 W',
     points: '1',
     length: '11',
+    ...BREAKER,
+  },
+  'Room heaters': {
+    name: 'Room heaters',
+    use: 'heating',
+    amount: '3000 W',
+    points: '3',
+    spread: 'yes',
+    length: '18',
     ...BREAKER,
   },
   'Fixed heater': { name: 'Heater', use: 'fixed', amount: '3000 W', points: '1', length: '16', ...BREAKER },
@@ -174,10 +184,14 @@ export function addCircuit(
   const board = parts.board ?? idsIn(form.boards)[0] ?? 'b1'
   const line = parts.line ?? (form[`${board}.phases`] === '3' ? lightestLine(form, board) : 'L1')
   const row = { ...NEW_CIRCUIT, ...parts, board, line, way: freeWay(form, board) }
+  const isOfHome = parts.use === 'shower' || parts.use === 'cooker'
+  // An exercise that begins with a shower or cooker is one of a dwelling, unless it has grown otherwise already.
+  const premises = isOfHome && ids.length <= 1 ? 'dwelling' : form.premises!
   return {
     id,
     form: {
       ...form,
+      premises,
       ...prefixed(id, row),
       circuits: [...ids, id].join(LIST),
       askCircuits: [...idsIn(form.askCircuits), id].join(LIST),

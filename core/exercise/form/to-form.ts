@@ -1,4 +1,5 @@
 import { serviceOf, type Board, type Circuit, type Load } from '../../installation/installation'
+import { makerText } from './read-maker'
 import type { Exercise } from '../exercise'
 import {
   LIST,
@@ -101,6 +102,7 @@ function circuitRow(circuit: Circuit): Record<CircuitField, string> {
     family: circuit.device.family,
     curve: circuit.device.curve ?? NO_CURVE,
     residual: circuit.residualA === null ? 'none' : String(Math.round(circuit.residualA * 1e3)),
+    maker: makerText(circuit.maker),
     existingRating: circuit.existing ? String(circuit.existing.ratingA) : '',
     existingArea: circuit.existing ? String(circuit.existing.lineMm2) : '',
   }

@@ -12,7 +12,10 @@ const FACTORS = [
 /** Multiplied by a factor that divides, one left out, or one written upside down. A factor of 1 can do no harm. */
 export const invertedFactor = forCircuits(({ step, task, expected, values }) => {
   if (step.key === 'itMin' || step.key === 'iz') {
-    const all = FACTORS.reduce((product, [key]) => product * values[key]!, 1)
+    // Iz is without Cf: that belongs to the comparison with In.
+    const factors: readonly (readonly [(typeof FACTORS)[number][0], string])[] =
+      step.key === 'iz' ? FACTORS.filter(([key]) => key !== 'cf') : FACTORS
+    const all = factors.reduce((product, [key]) => product * values[key]!, 1)
     const carried = carriedA(task, values.in!)
     const [multiplied, divided] =
       step.key === 'itMin' ? [carried * all, carried / all] : [values.it! / all, values.it! * all]
@@ -25,7 +28,7 @@ export const invertedFactor = forCircuits(({ step, task, expected, values }) => 
               finding: fault(step.key === 'itMin' ? 'slip.multipliedFactors' : 'slip.dividedFactors'),
             },
           ]
-    for (const [key, symbol] of FACTORS) {
+    for (const [key, symbol] of factors) {
       const factor = values[key]!
       if (factor !== 1)
         slips.push({
