@@ -118,6 +118,13 @@ export const SCRIPTS: Readonly<Record<ScenarioCode, Script>> = {
     answers: answers({ else: 'The fitter has his own lock on it.' }),
     secret: 'A second padlock hung on the hasp: its owner was still at work.',
   },
+  'two-hands': {
+    title: 'A socket, and a mate to help',
+    job: 'The socket at the bench has a cracked box. My mate will hold it while you work; you both have your hands in it.',
+    answers: answers({ else: 'Nothing else. But there are two of you at it.' }),
+    secret:
+      'Two people had their hands in it: a hasp takes a padlock from each, so that neither can energise it over the other.',
+  },
 }
 
 /** Of a stored rehearsal whose scenario is gone: its code. */

@@ -31,7 +31,10 @@ type PlainMove = Exclude<
   | 'testDevice'
   | 'switch'
   | 'lock'
+  | 'hasp'
+  | 'mateLocks'
   | 'notice'
+  | 'blankNotice'
   | 'unlock'
   | 'removeNotice'
 >
@@ -75,21 +78,27 @@ export function moveWords(
       return PROVE[move.on]
     case 'test':
       return move.every ? 'Test, every pair' : 'Test, one pair'
-    case 'testDevice':
-      return `Test what leaves ${name(move.device)}`
-    case 'switch':
-      return `Switch ${name(move.device)} ${isOn(move.device) ? 'off' : 'on'}`
-    case 'lock':
-      return `Lock off ${name(move.device)}`
-    case 'notice':
-      return `Post a caution notice at ${name(move.device)}`
-    case 'unlock':
-      return `Remove your padlock from ${name(move.device)}`
-    case 'removeNotice':
-      return `Remove the notice from ${name(move.device)}`
     default:
-      return PLAIN[move.do]
+      return 'device' in move
+        ? deviceMoveWords(move.do, name(move.device), isOn(move.device))
+        : PLAIN[move.do]
   }
+}
+
+/** What is done to one device, on its button. */
+function deviceMoveWords(does: AtDevice, device: string, isOn: boolean): string {
+  const words: Readonly<Record<AtDevice, string>> = {
+    testDevice: `Test what leaves ${device}`,
+    switch: `Switch ${device} ${isOn ? 'off' : 'on'}`,
+    lock: `Lock off ${device}`,
+    hasp: `Fit a hasp to ${device}`,
+    mateLocks: `Have your mate lock ${device} too`,
+    notice: `Post a notice with name, date and reason at ${device}`,
+    blankNotice: `Hang up a notice without filling it in at ${device}`,
+    unlock: `Remove your padlock from ${device}`,
+    removeNotice: `Remove the notice from ${device}`,
+  }
+  return words[does]
 }
 
 const PROVE = {
@@ -133,6 +142,7 @@ const REPLIES: Readonly<Record<Reply, string>> = {
   permitClosed: 'Signed off.',
   good: 'Good.',
   lockOff: 'Give me a minute. There, my padlock is off.',
+  mateLocked: 'My padlock is on, and the key stays with me.',
 }
 const SIGHTS: Readonly<Record<Sight, string>> = {
   soundLeads: 'Leads whole, tips shrouded, proof in date.',
@@ -190,6 +200,9 @@ function didAtDevice(did: AtDevice, device: string, { isOn }: Did): string {
     testDevice: `Tests what leaves ${device}.`,
     switch: `Switches ${device} ${isOn ? 'on' : 'off'}.`,
     lock: `Fits a lock-off device and own padlock to ${device}.`,
+    hasp: `Fits a hasp to ${device}: room for a padlock from everybody.`,
+    mateLocks: `Has the mate hang a padlock of their own on ${device}.`,
+    blankNotice: `Hangs up a caution notice at ${device} without writing on it.`,
     unlock: `Removes own padlock from ${device}.`,
     removeNotice: 'Removes the notice.',
     notice: `Posts a caution notice at ${device}: name, date, reason.`,

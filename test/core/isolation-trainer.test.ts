@@ -242,3 +242,51 @@ describe('touch', () => {
     expect(touchTerminal(bay, workingState(bay), 'c1p1.E').effect).toBe('unfelt')
   })
 })
+
+describe('two people with their hands in it', () => {
+  const before = [...first(), { do: 'switch', device: 'b1w1' } as Move]
+  const after: (Move | Move[])[] = [{ do: 'keepKey' }, { do: 'notice', device: 'b1w1' }, dead, inside]
+  it('a hasp with both padlocks is kept, and the mate’s padlock comes off by the mate alone', () => {
+    const run = play(
+      'two-hands',
+      before,
+      { do: 'hasp', device: 'b1w1' },
+      { do: 'lock', device: 'b1w1' },
+      { do: 'mateLocks', device: 'b1w1' },
+      ...after,
+    )
+    expect(critical(run)).toEqual([])
+    expect(run.text).toContain('key stays with me')
+    const atBoard = replay(
+      'two-hands',
+      1,
+      keys([
+        ...before,
+        { do: 'hasp', device: 'b1w1' },
+        { do: 'lock', device: 'b1w1' },
+        { do: 'mateLocks', device: 'b1w1' },
+        { do: 'unlock', device: 'b1w1' },
+      ]),
+    )!
+    // Held by the mate: nothing can be switched on over their head.
+    expect(keys(movesAt(atBoard))).not.toContain('switch b1w1')
+    expect(keys(movesAt(atBoard))).toEqual(expect.arrayContaining(['waitForOther', 'cutOthersLock']))
+  })
+  it('one padlock for two people is critical', () => {
+    expect(critical(play('two-hands', before, { do: 'lock', device: 'b1w1' }, ...after))).toContain(
+      'everyOwnLock',
+    )
+  })
+  it('a mate’s padlock has no place without a hasp', () => {
+    const state = replay('two-hands', 1, keys([...before, { do: 'lock', device: 'b1w1' }]))!
+    expect(keys(movesAt(state))).not.toContain('mateLocks b1w1')
+  })
+  it('a notice that nobody filled in is a notice without content', () => {
+    const broken = (notice: Move) =>
+      play('bench', first(), { do: 'switch', device: 'b1w1' }, { do: 'lock', device: 'b1w1' }, notice)
+        .verdict.rules.filter(({ state }) => state === 'broken')
+        .map(({ code }) => code)
+    expect(broken({ do: 'blankNotice', device: 'b1w1' })).toContain('noticeContent')
+    expect(broken({ do: 'notice', device: 'b1w1' })).not.toContain('noticeContent')
+  })
+})

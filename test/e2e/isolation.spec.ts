@@ -59,7 +59,7 @@ test('a first rehearsal, guided to its end', async ({ browser, centre }) => {
   await expect(page.locator('[data-device="b1w1"]')).toContainText('Bench sockets')
   await press(page, 'Switch Way 1 off')
   await press(page, 'Lock off Way 1')
-  await press(page, 'Post a caution notice at Way 1')
+  await press(page, 'Post a notice with name, date and reason at Way 1')
   await page.getByText('From the bag and the pocket').click()
   await press(page, 'Keep the key in your pocket')
   await go(page, 'point')

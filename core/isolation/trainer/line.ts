@@ -5,7 +5,7 @@ import type { Move } from './move'
 import type { Topic } from './world'
 
 /** What somebody answers, beside what the scenario itself has them say. */
-export type Reply = 'willTell' | 'permitGiven' | 'permitClosed' | 'good' | 'lockOff'
+export type Reply = 'willTell' | 'permitGiven' | 'permitClosed' | 'good' | 'lockOff' | 'mateLocked'
 
 /** What can be seen after an act. */
 export type Sight =

@@ -9,7 +9,16 @@ export type Move =
   | { readonly do: 'prove'; readonly on: 'here' | 'proving-unit' | 'self-test' }
   | { readonly do: 'test'; readonly every: boolean }
   | {
-      readonly do: 'testDevice' | 'switch' | 'lock' | 'notice' | 'unlock' | 'removeNotice'
+      readonly do:
+        | 'testDevice'
+        | 'switch'
+        | 'lock'
+        | 'hasp'
+        | 'mateLocks'
+        | 'notice'
+        | 'blankNotice'
+        | 'unlock'
+        | 'removeNotice'
       readonly device: string
     }
   | {

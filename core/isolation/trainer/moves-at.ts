@@ -50,33 +50,33 @@ function atCustomer({ world, hasPermit, hasSwitchedOff }: TrainerState): Move[] 
 }
 
 function atBoard(state: TrainerState): Move[] {
-  const { hasSwitchedOff, hasOthersLock } = state
+  const { hasSwitchedOff, othersLock } = state
   return [
     { do: 'readChart' },
     ...devicesOf(state).flatMap(({ id }) => atDevice(state, id)),
-    ...when(hasOthersLock && hasSwitchedOff, { do: 'waitForOther' }, { do: 'cutOthersLock' }),
+    ...when(othersLock !== null && hasSwitchedOff, { do: 'waitForOther' }, { do: 'cutOthersLock' }),
     ...when(hasSwitchedOff, { do: 'startAgain' }),
   ]
 }
 
 function atDevice(
-  { world, bay, locks, notices, indicator, hasOthersLock }: TrainerState,
+  { world, bay, locks, hasps, notices, indicator, othersLock }: TrainerState,
   device: string,
 ): Move[] {
   const isOn = bay.closed[device] ?? false
   const isLocked = locks.includes(device)
-  // Once it is off, the other person hangs a padlock on the same hasp.
-  const isShared = world.surprises.some(
-    (surprise) => surprise.kind === 'secondLock' && surprise.device === device,
-  )
-  const isHeld = !isOn && hasOthersLock && isShared
+  // Once it is off, the other person's padlock on the same hasp holds it.
+  const isHeld = !isOn && othersLock === device
+  const hasHasp = hasps.includes(device)
   const hasNotice = notices.includes(device)
   return [
     ...when(!isLocked && !isHeld, { do: 'switch', device }),
+    ...when(!isOn && !isLocked && !hasHasp, { do: 'hasp', device }),
     ...when(!isOn && !isLocked, { do: 'lock', device }),
+    ...when(!isOn && hasHasp && world.workers > 1 && othersLock === null, { do: 'mateLocks', device }),
     ...when(isLocked, { do: 'unlock', device }),
     ...when(hasNotice, { do: 'removeNotice', device }),
-    ...when(!hasNotice && !isOn, { do: 'notice', device }),
+    ...when(!hasNotice && !isOn, { do: 'notice', device }, { do: 'blankNotice', device }),
     ...when(indicator !== null && indicator !== 'plug-in', { do: 'testDevice', device }),
   ]
 }

@@ -90,8 +90,12 @@ const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
     done(
       { kind: 'removeOwnLock', device: move.device },
       { locks: without(state.locks, move.device) },
-      state.hasOthersLock ? [sees('otherPadlock')] : [],
+      state.othersLock === move.device ? [sees('otherPadlock')] : [],
     ),
+  hasp: ({ state, move, done }) =>
+    done({ kind: 'hasp', device: move.device }, { hasps: [...state.hasps, move.device] }),
+  mateLocks: ({ move, done }) =>
+    done({ kind: 'othersLock', device: move.device }, { othersLock: move.device }, [replies('mateLocked')]),
   keepKey: tells('keepKey'),
   leaveKey: tells('leaveKey'),
   notice: ({ state, move, done }) =>
@@ -99,10 +103,12 @@ const PERFORMERS: { readonly [D in Move['do']]: Performer<MoveOf<D>> } = {
       { kind: 'notice', device: move.device, content: [...NOTICE_PARTS] },
       { notices: [...state.notices, move.device] },
     ),
+  blankNotice: ({ state, move, done }) =>
+    done({ kind: 'notice', device: move.device, content: [] }, { notices: [...state.notices, move.device] }),
   removeNotice: ({ state, move, done }) =>
     done({ kind: 'removeNotice', device: move.device }, { notices: without(state.notices, move.device) }),
-  waitForOther: changes('informAgain', { hasOthersLock: false }, [replies('lockOff')]),
-  cutOthersLock: changes('removeOthersLock', { hasOthersLock: false }),
+  waitForOther: changes('informAgain', { othersLock: null }, [replies('lockOff')]),
+  cutOthersLock: changes('removeOthersLock', { othersLock: null }),
   open: ({ done }) => surpriseAfterOpening(done({ kind: 'open' }, { isOpen: true })),
   part: ({ state, done }) => done({ kind: 'separate' }, { isParted: true, rig: disconnected(state) }),
   tape: changes('tape', { isTaped: true }),

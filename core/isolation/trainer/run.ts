@@ -28,6 +28,7 @@ export function replay(code: string, seed: number, moves: readonly string[]): Tr
 
 export const siteOf = ({ world }: TrainerState, policy: IsolationPolicy): Site => ({
   needsPermit: world.needsPermit,
+  workers: world.workers,
   phases: world.phases,
   level: world.level,
   policy,
@@ -58,6 +59,7 @@ const HINT_ORDER: readonly string[] = [
   'identified',
   'locked',
   'lockedRight',
+  'everyOwnLock',
   'keyKept',
   'noticed',
   'neutralMinded',

@@ -26,7 +26,10 @@ export interface TrainerState {
   readonly isIndicatorWorking: boolean
   /** Own locks, by device. */
   readonly locks: readonly string[]
-  readonly hasOthersLock: boolean
+  /** The device on which somebody else's padlock hangs as soon as it is off; null where none does. */
+  readonly othersLock: string | null
+  /** Hasps, by device: several padlocks hang on one. */
+  readonly hasps: readonly string[]
   readonly notices: readonly string[]
   readonly chartRead: boolean
   readonly isOpen: boolean
@@ -44,6 +47,7 @@ export interface TrainerState {
 }
 
 export function begin(world: World): TrainerState {
+  const fitter = world.surprises.find((surprise) => surprise.kind === 'secondLock')?.device ?? null
   return {
     world,
     rig: world.rig,
@@ -52,7 +56,8 @@ export function begin(world: World): TrainerState {
     indicator: null,
     isIndicatorWorking: true,
     locks: [],
-    hasOthersLock: world.surprises.some(({ kind }) => kind === 'secondLock'),
+    othersLock: fitter,
+    hasps: fitter === null ? [] : [fitter],
     notices: [],
     chartRead: false,
     isOpen: false,

@@ -26,6 +26,8 @@ export interface World {
   readonly level: Level
   readonly phases: 1 | 3
   readonly needsPermit: boolean
+  /** People who put their hands to it, 1 or more; each hangs a padlock of their own. */
+  readonly workers: number
   /** The accessory that is worked on. */
   readonly point: string
   /** Written at each device of the board, by part. */

@@ -79,5 +79,13 @@ export function trueChart(rig: Rig): Record<string, string> {
 /** A world with everything usual filled in: energised, lights on, single phase, no permit. */
 export function worldOf(parts: Pick<World, 'rig' | 'point'> & Partial<World>): Omit<World, 'level'> {
   const state = workingState(parts.rig)
-  return { state, phases: 1, needsPermit: false, chart: trueChart(parts.rig), surprises: [], ...parts }
+  return {
+    state,
+    phases: 1,
+    needsPermit: false,
+    workers: 1,
+    chart: trueChart(parts.rig),
+    surprises: [],
+    ...parts,
+  }
 }

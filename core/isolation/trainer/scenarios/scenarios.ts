@@ -68,6 +68,7 @@ const SCENARIOS_BY_CODE = {
     level: 'second',
     make: () => at('c3p1', { surprises: [{ kind: 'secondLock', device: 'b1w3' }] }),
   },
+  'two-hands': { level: 'second', make: () => at('c1p1', { workers: 2 }) },
 } as const satisfies Record<string, Scenario>
 
 export type ScenarioCode = keyof typeof SCENARIOS_BY_CODE
