@@ -135,7 +135,7 @@ describe('a meter with its probes on', () => {
       links: shallowRef([]),
       freed: shallowRef([]),
       measure: vi.fn(async ({ instrument }: { instrument: string }) => ({
-        display: { is: 'lamp', volt: instrument === 'voltage' && state.value!.on ? 230 : 0 },
+        display: { is: 'lamp', hazards: [], volt: instrument === 'voltage' && state.value!.on ? 230 : 0 },
         trips: [],
       })),
     }

@@ -7,7 +7,9 @@ import { readContinuity } from '#core/bay/instruments/continuity'
 import { readInsulation } from '#core/bay/instruments/insulation'
 import { readFaultCurrent, readLoop } from '#core/bay/instruments/loop'
 import { readTripTime } from '#core/bay/instruments/rcd-test'
-import { freeEnd, prepare, type Setup } from '#core/bay/instruments/setup'
+import { freeEnd, prepare, type Bench, type Setup } from '#core/bay/instruments/setup'
+import { takeReading, type InstrumentCode } from '#core/bay/instruments/take'
+import { displaySentences, displayWords } from '#words/instruments'
 import { readIndicator, readRotation, readSocketTester, readVoltage } from '#core/bay/instruments/voltage'
 import { freshId, withLeak, withWire } from '#core/bay/faults/edit'
 import type { Rig } from '#core/bay/model/rig'
@@ -265,6 +267,37 @@ describe('live', () => {
       readTripTime(dead(rig), { at: 'c1p1.L', to: 'c1p1.E' }, { ratedA: 0.03, multiple: 1 }),
     ])
       expect(reading.hazards.map(({ code }) => code)).toEqual(['noSupply'])
+  })
+  it('nothing on the display is never silent: each instrument says in words why', () => {
+    const radial = rigOf(splitBoard({ circuits: [aCircuit({ points: 2 })] }))
+    const noNeutral = withFault(radial, 'neutralOpen', wireBetween(radial, 'c1p1.N', 'c1p2.N'))
+    const plain = withFault(rig, 'residualMissing', 'b1rcdA')
+    const request = { volt: 500, ratedA: 0.03, multiple: 1 } as const
+    const says = (bench: Bench, instrument: InstrumentCode, at: string[]) =>
+      displaySentences(takeReading(bench, { ...request, instrument, at }).display).join(' ')
+    const [L, N] = ['c1p2.L', 'c1p2.N'] as const
+    expect(says(dead(radial), 'voltage', [L, N])).toMatch(/supply of this bay is off/)
+    expect(says(dead(radial), 'indicator', [L, N])).toMatch(/supply of this bay is off/)
+    expect(says(live(radial), 'voltage', [N, N])).toMatch(/Test the other pairs/)
+    expect(says(live(radial), 'voltage', [L, N])).toBe('')
+    expect(says(dead(radial), 'loop', [L, N])).toMatch(/no supply here/)
+    // Line there and neutral open: it is no lack of supply, and the voltmeter sees what floats.
+    expect(says(live(noNeutral), 'loop', [L, N])).toMatch(/A conductor is open on the way/)
+    expect(says(live(plain), 'rcd', ['c1p3.L', 'c1p3.E'])).toMatch(/No RCD opened/)
+    expect(says(live(radial), 'rcd', ['c1p2.L', 'c1p2.E'])).toBe('')
+    expect(says(dead(radial), 'clamp', [wireBetween(radial, 'c1p1.L', 'c1p2.L')])).toMatch(
+      /nothing is in use/,
+    )
+    expect(says(live(radial), 'continuity', [L, N])).toMatch(/refuses/)
+    expect(says(live(radial), 'insulation', [L, N])).toMatch(/refuses/)
+    expect(
+      displayWords(takeReading(dead(radial), { ...request, instrument: 'indicator', at: [L, N] }).display),
+    ).toBe('no lamp lights')
+    expect(
+      displayWords(
+        takeReading(dead(radial), { ...request, instrument: 'rotation', at: [L, N, 'c1p2.E'] }).display,
+      ),
+    ).toBe('no supply')
   })
   it('voltmeter, indicator and socket tester', () => {
     expect(readVoltage(live(rig), { at: 'c1p1.L', to: 'c1p1.N' }).value).toBe(230)

@@ -4,7 +4,7 @@ import type { Experiment } from './experiment'
 import { bayOf, faulty, quiet } from '#core/bay/practice/trial'
 import { play } from './tell'
 
-const TURNS = { 'L1-L2-L3': 'as marked', 'L1-L3-L2': 'backwards', missing: 'not' } as const
+const TURNS = { 'L1-L2-L3': 'as marked', 'L1-L3-L2': 'backwards', missing: 'not', none: 'not' } as const
 const LINES = ['c1p1.L1', 'c1p1.L2', 'c1p1.L3'] as const
 
 export const rotation: Experiment = {

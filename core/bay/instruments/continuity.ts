@@ -47,7 +47,7 @@ export function readContinuity(bench: Bench, probes: Probes, leads: Leads = NULL
       ohm: real(INNER_OHM),
     },
   ])
-  if (!solved) return refused('resistance', 'noSupply')
+  if (!solved) return refused('resistance', 'unsolved')
   const current = magnitude(solved.ampere('ohmmeter'))
   const measured =
     current === 0 ? Infinity : voltBetween(bench, solved, probes) / current + leads.ohm - leads.nulledOhm

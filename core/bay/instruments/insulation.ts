@@ -37,7 +37,7 @@ export function readInsulation(bench: Bench, probes: Probes, testV: TestVolt = 5
       ohm: real((testV * SAG) / TEST_A),
     },
   ])
-  if (!solved) return refused('insulation', 'noSupply')
+  if (!solved) return refused('insulation', 'unsolved')
   const current = magnitude(solved.ampere('insulation tester'))
   const stressed: Hazard[] = bench.rig.parts.flatMap((part): Hazard[] => {
     if (

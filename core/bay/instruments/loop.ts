@@ -2,8 +2,8 @@ import { magnitude, real, subtract, type Complex } from '../network/complex'
 import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { indexParts, nodeOf } from '../model/terminals'
-import { display, refused, type Hazard, type Reading, type Scale } from './reading'
-import { solveWith, type Probes } from './measure'
+import { display, refused, refusing, type Hazard, type Reading, type Scale } from './reading'
+import { solveWith, withoutSupply, type Probes } from './measure'
 import type { Bench } from './setup'
 
 /** A high-current test loads the loop with this, Ω; a test that must not trip drives about 15 mA. */
@@ -47,7 +47,8 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
   const idle = solveWith(bench, 50)
   const across = (solved: typeof idle): Complex => subtract(solved!.volt(a), solved!.volt(b))
   const volt = idle ? magnitude(across(idle)) : 0
-  if (volt < LEAST_V) return refused('resistance', 'noSupply', { volt: Math.round(volt) })
+  if (!idle) return refused('resistance', 'unsolved')
+  if (volt < LEAST_V) return refusing('resistance', withoutSupply(volt))
   const ohm = test === 'high-current' ? HIGH_OHM : volt / LOW_A
   const loaded = solveWith(bench, 50, [
     { kind: 'impedance', name: 'loop tester', from: at, to, ohm: real(ohm) },
@@ -59,11 +60,9 @@ function loopOf(bench: Bench, { at, to }: Probes, test: LoopTest): Loop | Readin
     return band && (test === 'no-trip' || band.usualS <= HIGH_S) ? [part.name] : []
   })
   if (tripping.length > 0) return refused('resistance', 'trips', { device: tripping.join(', ') })
-  return {
-    ohm: magnitude(subtract(across(idle), across(loaded))) / magnitude(loaded.ampere('loop tester')),
-    volt,
-    hazards: [],
-  }
+  const loopOhm = magnitude(subtract(across(idle), across(loaded))) / magnitude(loaded.ampere('loop tester'))
+  const isOpen = loopOhm > OHMS.ranges.at(-1)!.end
+  return { ohm: loopOhm, volt, hazards: isOpen ? [{ code: 'openLoop', params: {} }] : [] }
 }
 
 /** Loop impedance between line and earth, or line and neutral, of a live circuit. */

@@ -4,6 +4,7 @@ import type { Solved } from '../network/solve'
 import { solveBay } from '../behaviour/network-of'
 import type { TerminalRef } from '../model/rig'
 import { indexParts, nodeOf } from '../model/terminals'
+import type { Hazard } from './reading'
 import type { Bench } from './setup'
 
 /** Where an instrument touches the bay. */
@@ -24,6 +25,12 @@ export function solveWith(
   const solved = solveBay(rig, state, { hertz, conductorC, add: [...links, ...add] })
   return solved.ok ? solved : undefined
 }
+
+/** Why a test that needs a supply shows nothing: none at all, or a conductor is missing on the way. */
+export const withoutSupply = (volt: number): Hazard =>
+  volt < FELT_V ? { code: 'noSupply', params: {} } : { code: 'lowSupply', params: { volt: Math.round(volt) } }
+/** Less than this is no trace of a supply, V. */
+const FELT_V = 10
 
 /** Voltage between the probes, V. */
 export function voltBetween(bench: Bench, solved: Solved, { at, to }: Probes): number {

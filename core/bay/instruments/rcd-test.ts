@@ -3,8 +3,8 @@ import { rcdBand } from '../protection/rcd'
 import { watchDevice } from '../behaviour/watch'
 import { TOUCH_LIMIT_V } from '../../regulations/supply'
 import { indexParts, nodeOf } from '../model/terminals'
-import { display, refused, type Reading, type Scale } from './reading'
-import { solveWith, voltBetween, type Probes } from './measure'
+import { display, refused, refusing, type Hazard, type Reading, type Scale } from './reading'
+import { solveWith, voltBetween, withoutSupply, type Probes } from './measure'
 import type { Bench } from './setup'
 
 export const RCD_MULTIPLES = [0.5, 1, 5] as const
@@ -17,6 +17,8 @@ const scaleOf = (multiple: RcdMultiple): Scale => ({
   ranges: [{ end: LONGEST_S[multiple], step: 0.001 }],
   accuracy: { relative: 0.02, digits: 2 },
 })
+/** Less than this is no supply to test on, V. */
+const LEAST_V = 180
 /** On the other half-wave a device waits for the next one; common practice, no source. */
 const OTHER_HALF_S = 0.005
 
@@ -39,7 +41,8 @@ export function readTripTime(
   const parts = indexParts(bench.rig)
   const idle = solveWith(bench, 50)
   const volt = idle ? voltBetween(bench, idle, probes) : 0
-  if (!idle || volt < 180) return { ...refused('time', 'noSupply', { volt: Math.round(volt) }), trips: [] }
+  if (!idle) return { ...refused('time', 'unsolved'), trips: [] }
+  if (volt < LEAST_V) return { ...refusing('time', withoutSupply(volt)), trips: [] }
   const solved = solveWith(bench, 50, [
     {
       kind: 'injection',
@@ -49,7 +52,7 @@ export function readTripTime(
       ampere: real(multiple * ratedA),
     },
   ])
-  if (!solved) return { ...refused('time', 'noSupply'), trips: [] }
+  if (!solved) return { ...refused('time', 'unsolved'), trips: [] }
   const touchV = magnitude(solved.volt(nodeOf(parts, probes.to)))
   if (touchV > TOUCH_LIMIT_V)
     return { ...refused('time', 'touchVoltage', { volt: Math.round(touchV) }), trips: [] }
@@ -59,7 +62,10 @@ export function readTripTime(
     return band ? [{ part: part.id, s: band.usualS + (startDegrees === 180 ? OTHER_HALF_S : 0) }] : []
   })
   const quickest = Math.min(...times.map(({ s }) => s), Infinity)
-  const reading = display(scaleOf(multiple), quickest, error)
+  // At half its rated current it must not open; at the rating and above that is worth a word.
+  const hazards: Hazard[] =
+    quickest === Infinity && multiple >= 1 ? [{ code: 'noRcdOpened', params: {} }] : []
+  const reading = display(scaleOf(multiple), quickest, error, hazards)
   return {
     ...reading,
     trips: reading.isOver ? [] : times.filter(({ s }) => s === quickest).map(({ part }) => part),

@@ -17,6 +17,20 @@ export type HazardCode =
   | 'live'
   /** The test needs a supply and there is none. */
   | 'noSupply'
+  /** Some voltage, but not a supply's: a conductor is missing, or one side floats. */
+  | 'lowSupply'
+  /** What stands here collapses under the test current: the loop is not closed. */
+  | 'openLoop'
+  /** Nothing stands here: the supply is off altogether. */
+  | 'supplyOff'
+  /** The supply is on, and nothing stands between these two. */
+  | 'deadHere'
+  /** A clamp without a current in it. */
+  | 'nothingFlows'
+  /** No RCD in front of this point opened. */
+  | 'noRcdOpened'
+  /** The bay as it is joined up cannot be computed. */
+  | 'unsolved'
   /** Test voltage across electronics. */
   | 'electronics'
   /** The test current tripped a device. */
@@ -43,10 +57,14 @@ export interface Reading {
   readonly hazards: readonly Hazard[]
 }
 
-export const refused = (quantity: QuantityKey, code: HazardCode, params: Hazard['params'] = {}): Reading => ({
+export const refused = (quantity: QuantityKey, code: HazardCode, params: Hazard['params'] = {}): Reading =>
+  refusing(quantity, { code, params })
+
+/** The instrument refuses for this reason. */
+export const refusing = (quantity: QuantityKey, hazard: Hazard): Reading => ({
   quantity,
   isOver: false,
-  hazards: [{ code, params }],
+  hazards: [hazard],
 })
 
 /** An instrument's scale: what it measures, its ranges, how exact it is. */

@@ -3,7 +3,8 @@ import { readClamp } from './clamp'
 import { readContinuity } from './continuity'
 import { readInsulation, type TestVolt } from './insulation'
 import { readFaultCurrent, readLoop } from './loop'
-import type { Reading } from './reading'
+import type { Probes } from './measure'
+import type { Hazard, Reading } from './reading'
 import { readTripTime, type RcdMultiple } from './rcd-test'
 import type { Bench } from './setup'
 import {
@@ -11,6 +12,7 @@ import {
   readRotation,
   readSocketTester,
   readVoltage,
+  whyDark,
   type Rotation,
   type SocketVerdict,
 } from './voltage'
@@ -57,7 +59,7 @@ export interface ReadingRequest {
  */
 export type Display =
   | { readonly is: 'reading'; readonly reading: Reading }
-  | { readonly is: 'lamp'; readonly volt: number }
+  | { readonly is: 'lamp'; readonly volt: number; readonly hazards: readonly Hazard[] }
   | { readonly is: 'socket'; readonly verdict: SocketVerdict }
   | { readonly is: 'rotation'; readonly rotation: Rotation }
 
@@ -90,7 +92,7 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
       return shown({ is: 'reading', reading }, reading.trips)
     }
     case 'indicator':
-      return shown({ is: 'lamp', volt: readIndicator(bench, probes) })
+      return showsLamp(bench, probes)
     case 'socket':
       return shown({ is: 'socket', verdict: readSocketTester(bench, at[0]!) })
     case 'rotation':
@@ -99,4 +101,8 @@ export function takeReading(bench: Bench, { instrument, at, volt, ratedA, multip
 }
 
 const shown = (display: Display, trips: readonly string[] = []): Taken => ({ display, trips })
+function showsLamp(bench: Bench, probes: Probes): Taken {
+  const volt = readIndicator(bench, probes)
+  return shown({ is: 'lamp', volt, hazards: volt === 0 ? [whyDark(bench, probes)] : [] })
+}
 const showsReading = (reading: Reading): Taken => shown({ is: 'reading', reading })

@@ -1,6 +1,6 @@
 import { angleDegrees, magnitude, real, subtract, type Complex } from '../network/complex'
 import { nodeOf, indexParts } from '../model/terminals'
-import { display, type Reading, type Scale } from './reading'
+import { display, refused, type Hazard, type Reading, type Scale } from './reading'
 import { solveWith, voltBetween, type Probes } from './measure'
 import type { Bench } from './setup'
 
@@ -22,21 +22,32 @@ const SCALE: Scale = {
 /** Between two lines of a sound supply, V; below half of it something is missing. */
 const LEAST_LINE_V = 200
 
-function between(bench: Bench, probes: Probes, ohm: number): number {
-  return Math.max(
-    0,
-    ...[50, 0].map((hertz) => {
-      const solved = solveWith(bench, hertz, [
-        { kind: 'impedance', name: 'voltmeter', from: probes.at, to: probes.to, ohm: real(ohm) },
-      ])
-      return solved ? voltBetween(bench, solved, probes) : 0
-    }),
-  )
+/** Voltage with the instrument across, V; undefined where the bay cannot be computed. */
+function between(bench: Bench, probes: Probes, ohm: number): number | undefined {
+  const volts = [50, 0].flatMap((hertz) => {
+    const solved = solveWith(bench, hertz, [
+      { kind: 'impedance', name: 'voltmeter', from: probes.at, to: probes.to, ohm: real(ohm) },
+    ])
+    return solved ? [voltBetween(bench, solved, probes)] : []
+  })
+  return volts.length === 0 ? undefined : Math.max(...volts)
 }
 
+/** Below this the display shows nothing, V. */
+const SHOWS_FROM_V = 0.05
+
+/** Nothing on the display says why: the supply is off, or there is none between these two. */
+const whyNothing = ({ state }: Bench): Hazard => ({
+  code: state.isSupplyOn ? 'deadHere' : 'supplyOff',
+  params: {},
+})
+
 /** Voltmeter of 1 MΩ. */
-export const readVoltage = (bench: Bench, probes: Probes, error = 0): Reading =>
-  display(SCALE, between(bench, probes, METER_OHM), error)
+export function readVoltage(bench: Bench, probes: Probes, error = 0): Reading {
+  const volt = between(bench, probes, METER_OHM)
+  if (volt === undefined) return refused('voltage', 'unsolved')
+  return display(SCALE, volt, error, volt < SHOWS_FROM_V ? [whyNothing(bench)] : [])
+}
 
 /**
  * The highest lamp of a two-pole voltage indicator that lights, V; 0 for none. One that does not work lights
@@ -44,20 +55,28 @@ export const readVoltage = (bench: Bench, probes: Probes, error = 0): Reading =>
  */
 export function readIndicator(bench: Bench, probes: Probes, isWorking = true): number {
   if (!isWorking) return 0
-  const volt = between(bench, probes, INDICATOR_OHM)
+  const volt = between(bench, probes, INDICATOR_OHM) ?? 0
   return INDICATOR_STEPS_V.findLast((step) => volt >= step * LIGHTS_FROM) ?? 0
 }
 
-export type Rotation = 'L1-L2-L3' | 'L1-L3-L2' | 'missing'
+/** Why no lamp lights. */
+export function whyDark(bench: Bench, probes: Probes): Hazard {
+  const volt = between(bench, probes, INDICATOR_OHM)
+  return volt === undefined ? { code: 'unsolved', params: {} } : whyNothing(bench)
+}
+
+/** `none`: no supply at any of the three. */
+export type Rotation = 'L1-L2-L3' | 'L1-L3-L2' | 'missing' | 'none'
 
 /** Phase rotation at three terminals. */
 export function readRotation(bench: Bench, lines: readonly [string, string, string]): Rotation {
   const solved = solveWith(bench, 50)
-  if (!solved) return 'missing'
+  if (!solved) return 'none'
   const parts = indexParts(bench.rig)
   const [a, b, c] = lines.map((ref) => solved.volt(nodeOf(parts, ref))) as [Complex, Complex, Complex]
-  if ([subtract(a, b), subtract(b, c), subtract(c, a)].some((volt) => magnitude(volt) < LEAST_LINE_V))
-    return 'missing'
+  const between = [subtract(a, b), subtract(b, c), subtract(c, a)].map(magnitude)
+  if (between.every((volt) => volt < LEAST_LINE_V)) return 'none'
+  if (between.some((volt) => volt < LEAST_LINE_V)) return 'missing'
   const lag = (angleDegrees(a) - angleDegrees(b) + 360) % 360
   return lag < 180 ? 'L1-L2-L3' : 'L1-L3-L2'
 }
@@ -71,7 +90,7 @@ export type SocketVerdict =
  */
 export function readSocketTester(bench: Bench, socket: string): SocketVerdict {
   const isLit = (a: string, b: string) =>
-    between(bench, { at: `${socket}.${a}`, to: `${socket}.${b}` }, INDICATOR_OHM) > LEAST_LINE_V * 0.5
+    (between(bench, { at: `${socket}.${a}`, to: `${socket}.${b}` }, INDICATOR_OHM) ?? 0) > LEAST_LINE_V * 0.5
   const lamps = [isLit('L', 'N'), isLit('L', 'E'), isLit('N', 'E')].map(Number).join('')
   const verdicts: Readonly<Record<string, SocketVerdict>> = {
     '110': 'right',
