@@ -3,6 +3,7 @@ import { readTestsOf } from '#core/testing/plan/schedule'
 import type { BayTest } from '#core/testing/kinds/kind'
 import { bandOf, cost } from '#core/testing/expected/fit'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
+import { sameAs } from '#core/testing/diagnosis/paper-slips'
 import { predictAll } from '#core/testing/expected/predict'
 import { readSheet, type SheetProblem } from '#core/testing/parse/read-sheet'
 import { causeWords } from '#words/causes'
@@ -66,12 +67,17 @@ export function check(_: object, rigFile?: string, readingsFile?: string): Outpu
 }
 
 /** Causes ranked by how well they explain the sheet, and the measurement to make next. */
-export function diagnoseSheet(_: object, rigFile?: string, readingsFile?: string): Output {
+export function diagnoseSheet(
+  { other }: { readonly other?: string },
+  rigFile?: string,
+  readingsFile?: string,
+): Output {
   if (!readingsFile) throw new UseError('diagnose needs a rig and a sheet of readings.', EXIT.use)
   const rig = readRig(rigFile)
   const tests = readTestsOf(rig)
   const { outcomes, problems } = sheetOf(readingsFile, tests)
-  const { candidates, odd, next } = diagnose(rig, outcomes)
+  const fromOtherBay = other ? sameAs(outcomes, sheetOf(other, tests).outcomes, 'the other sheet') : undefined
+  const { candidates, odd, next } = diagnose(rig, outcomes, { pairs: true, fromOtherBay })
   const shown = candidates.map((shown) => ({
     ...causeWords(rig, shown),
     share: shown.share,

@@ -29,7 +29,7 @@ nakshi simulate RIG.json [--do "5 throw c2p0" …]         what happens: energis
 nakshi read RIG.json --instrument I --at T --to T        what an instrument shows; --live, --link "T,T", --free x12:from, --volt, --multiple, --rated
 nakshi netlist RIG.json [--hertz 0]                      the energised bay as a SPICE netlist
 nakshi check RIG.json READINGS.json                      every test of the bay: read, expected, whether it fits
-nakshi diagnose RIG.json READINGS.json                   causes that explain the sheet, ranked, and what to measure next
+nakshi diagnose RIG.json READINGS.json                   causes that explain the sheet, ranked, and what to measure next; --other READINGS.json of another bay
 nakshi isolation SEQUENCE.json [--explain]               a sequence of safe isolation judged: kept, broken, how serious, at which act
 nakshi instrument RIG.json [--stage dead|live]           a simulated tester's readings: as lines, as --csv, or to the application with --port and --sheet "12 7F3A9C";
                                                          --leads 0.19, --nulled 0, --seed, --circuit, --asked, --multiples, --name, --pace
@@ -99,7 +99,7 @@ function mark(file?: string, submissionFile?: string): Output {
   }
 }
 
-type Options = RigOptions & InstrumentOptions
+type Options = RigOptions & InstrumentOptions & { readonly other?: string }
 type Command = (options: Options, ...args: string[]) => Output & { readonly sending?: Sending }
 const plain =
   (run: (...args: string[]) => Output): Command =>
@@ -147,6 +147,7 @@ const OPTIONS = {
   csv: { type: 'boolean' },
   asked: { type: 'boolean' },
   multiples: { type: 'boolean' },
+  other: { type: 'string' },
 } as const
 
 /** Runs one command; the text for the terminal and the exit code. */

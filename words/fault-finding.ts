@@ -1,6 +1,8 @@
 import { indexParts } from '#core/bay/model/terminals'
 import type { Rig } from '#core/bay/model/rig'
 import type { Symptom } from '#core/testing/fault-finding/symptom'
+import type { Action } from '#core/bay/behaviour/happenings'
+import { formatDuration } from '#core/units/format'
 import { happeningSentence } from './happenings'
 import type { FaultFindingMark, FaultFindingRule } from '#core/testing/fault-finding/judge'
 
@@ -62,7 +64,35 @@ export const FAULT_FINDING_TEXT: Readonly<
 export const faultFindingSentence = ({ rule, state }: Pick<FaultFindingMark, 'rule' | 'state'>): string =>
   FAULT_FINDING_TEXT[rule][state]
 
-/** What was noticed, by the names of the bay. */
+/** When it happens: what somebody had just done. */
+function whenWords(after: Action | null, waitedS: number, name: (part: string) => string): string {
+  const later = waitedS > 1 ? `, ${formatDuration(waitedS)} later` : ''
+  switch (after?.kind) {
+    case 'close':
+      return ` when ${name(after.part)} is switched on${later}`
+    case 'throw':
+      return ` when ${name(after.part)} is turned on${later}`
+    case 'use':
+      return ` when a heater is plugged in at ${name(after.part)}${later}`
+    default:
+      return later
+  }
+}
+
+/** What people report: what they saw and when, without currents. */
+export function reportSentences(rig: Rig, symptoms: readonly Symptom[]): string[] {
+  const parts = indexParts(rig)
+  const name = (id: string) => parts.get(id)?.name ?? id
+  return symptoms.map((symptom) => {
+    if (symptom.is === 'dark') return `Does not work: ${symptom.parts.map(name).join(', ')}.`
+    const { happening, after, waitedS } = symptom
+    return happening.kind === 'overvoltage'
+      ? `${name(happening.part)} is far too bright or hot${whenWords(after, waitedS, name)}.`
+      : `${name(happening.part)} opens${whenWords(after, waitedS, name)}.`
+  })
+}
+
+/** What was noticed, by the names of the bay, with its figures. */
 export function symptomSentences(rig: Rig, symptoms: readonly Symptom[]): string[] {
   const parts = indexParts(rig)
   return symptoms.map((symptom) =>

@@ -122,17 +122,38 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   earthOutOfOrder: { name: 'Cpcs not in circuit order', tell: 'Inspect.' },
 }
 
+/** The circuit of a place as the chart names it; undefined for what several share. */
+function circuitAt(rig: Rig, at: readonly string[]): string | undefined {
+  const parts = indexParts(rig)
+  const circuitOf = (part: string) => parts.get(part)?.circuit ?? undefined
+  const ofWire = ({ from, to }: Rig['wires'][number]) => circuitOf(partIdOf(to)) ?? circuitOf(partIdOf(from))
+  const name = at[0] ?? ''
+  const wire = rig.wires.find(({ id }) => id === name)
+  const atTerminal = rig.wires.filter(({ from, to }) => from === name || to === name)
+  const circuit = wire
+    ? ofWire(wire)
+    : (circuitOf(partIdOf(`${name.split('.')[0]}.`)) ?? atTerminal.map(ofWire).find(Boolean))
+  return circuit && rig.runs.find(({ id }) => id === `${circuit}run`)?.name
+}
+
 /**
- * Where a fault is, from the names that its place gives: a conductor by its ends, a part or terminal by its
- * name.
+ * Where a fault is, from the names that its place gives: the circuit as the chart has it, then a conductor by its ends, a
+ * part or terminal by its name.
  */
 export function placeWords(rig: Rig, at: readonly string[]): string {
+  const circuit = circuitAt(rig, at)
+  return circuit ? `${circuit}, ${partWords(rig, at)}` : partWords(rig, at)
+}
+
+function partWords(rig: Rig, at: readonly string[]): string {
   const parts = indexParts(rig)
   const name = at[0] ?? ''
   const wire = rig.wires.find(({ id }) => id === name)
   if (wire) return `between ${terminalWords(parts, wire.from)} and ${terminalWords(parts, wire.to)}`
   const run = rig.runs.find(({ id }) => id === name)
   if (run) return `in the run ${run.name}`
+  if (rig.busbars.some(({ id }) => id === name) && at[1])
+    return `at the busbar’s finger in ${parts.get(partIdOf(at[1]))?.name ?? at[1]}`
   return name.includes('.')
     ? `at ${terminalWords(parts, name)}`
     : `at ${parts.get(partIdOf(`${name}.`))?.name ?? name}`

@@ -29,6 +29,10 @@ const SLIPS: { readonly [K in Slip['kind']]: (slip: Of<K>) => SlipText } = {
     name: 'Readings copied from another row',
     tell: 'They agree to the last figure. Measure them again.',
   }),
+  otherBay: ({ tests, bay }) => ({
+    name: `${tests.length === 1 ? 'A reading' : 'Readings'} of ${bay}`,
+    tell: 'Every bay is cut to its own lengths: at this one they would read otherwise. Measure them again.',
+  }),
   otherBox: ({ isSwapped }) => ({
     name: isSwapped ? 'Two readings stand in each other’s boxes' : 'A reading stands in the wrong box',
     tell: 'Look at the head of the column, then measure both again.',

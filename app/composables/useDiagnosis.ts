@@ -1,5 +1,6 @@
 import type { Rig } from '#core/bay/model/rig'
 import type { Diagnosis } from '#core/testing/diagnosis/diagnose'
+import type { FromOtherBay } from '#core/testing/diagnosis/study'
 import type { Readings } from '#core/testing/readings'
 import type { DiagnosisOffer } from '~/workers/diagnosis.worker'
 
@@ -12,13 +13,15 @@ export function useDiagnosis() {
     () => new Worker(new URL('../workers/diagnosis.worker.ts', import.meta.url), { type: 'module' }),
   )
 
-  async function search(rig: Rig, readings: Readings): Promise<void> {
+  async function search(rig: Rig, readings: Readings, fromOtherBay: FromOtherBay): Promise<void> {
     stop()
     progress.value = 0
     diagnosis.value = null
     const onProgress = callable((share: number) => (progress.value = share))
     try {
-      diagnosis.value = await call((worker) => worker.diagnoseSheet(plain(rig), plain(readings), onProgress))
+      diagnosis.value = await call((worker) =>
+        worker.diagnoseSheet(plain(rig), plain(readings), fromOtherBay, onProgress),
+      )
     } catch (error) {
       // A search that a newer one has ended says nothing.
       if (error instanceof WorkerFailure && error.reason === 'stopped') return

@@ -1,6 +1,7 @@
+import { LRUCache } from 'lru-cache'
 import { AIMS } from '#core/testing/fault-finding/aims'
 import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
-import { symptomSentences } from '#words/fault-finding'
+import { reportSentences } from '#words/fault-finding'
 import { symptomsOf } from '#core/testing/fault-finding/symptom'
 import { applyFaults, possibleFaults } from '#core/bay/faults/catalogue'
 import type { Rig } from '#core/bay/model/rig'
@@ -38,7 +39,7 @@ export function faultFindingView(search: FaultFinding, actor: Person): FaultFind
     place,
     bay,
     isDone,
-    symptoms: symptomSentences(rig, symptomsOf(bayAsBuilt(search), rig)),
+    symptoms: reportOf(search),
     isIsolated,
     isRepaired,
     choices,
@@ -51,6 +52,18 @@ export function faultFindingView(search: FaultFinding, actor: Person): FaultFind
       mark: verdict?.marks.find(({ at, state: is }) => at === i && is !== 'kept')?.rule ?? null,
     })),
   }
+}
+
+/** A bay with its faults behaves the same each time that somebody looks at it. */
+const REPORTS = new LRUCache<number, string[]>({ max: 200 })
+
+/** What was reported: computed once, from what the bay does. */
+function reportOf(search: FaultFinding): string[] {
+  const known = REPORTS.get(search.id)
+  if (known) return known
+  const report = reportSentences(search.rig, symptomsOf(bayAsBuilt(search), search.rig))
+  REPORTS.set(search.id, report)
+  return report
 }
 
 /** What had been planted, in words. */

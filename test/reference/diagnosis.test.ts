@@ -2,6 +2,8 @@
    ring relations (r1 ≈ rn, r2 = r1 × ratio of areas, (r1 + r2)/4 at each socket) are Guidance Note 3, from memory. */
 import { describe, expect, it } from 'vitest'
 import { testsOf } from '#core/testing/plan/schedule'
+import { sameAs } from '#core/testing/diagnosis/paper-slips'
+import { slipWords } from '#words/slips'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
 import { withFiguresSwapped } from '#core/testing/diagnosis/paper-slips'
 import { bandOf } from '#core/testing/expected/fit'
@@ -248,6 +250,33 @@ describe('judge and diagnosis agree on what is odd', () => {
     const [first] = diagnose(bay, measure(kind.apply(bay, place), bay, 3), { pairs: false }).candidates
     expect(first!.hypothesis.faults[0]!.code).toBe('ringEndsMixed')
     expect(Object.values(first!.fits).every(Boolean)).toBe(true)
+  })
+})
+
+describe('readings of another bay', () => {
+  // The same exercise over other lengths: half as long again. Copying a neighbour's sheet is common practice, no source.
+  const longer = { ...bay, wires: bay.wires.map((wire) => ({ ...wire, lengthM: wire.lengthM * 1.5 })) }
+  it('two that stand here to the last figure lead the list, with the bay they belong to', () => {
+    const [own, theirs] = [measure(bay, bay, 3), measure(longer, longer, 5)]
+    const copied = ['c2.r1r2@c2p1', 'c2.r1r2@c2p2']
+    const sheet = new Map(
+      [...own].map(([key, seen]) => [key, copied.includes(key) ? theirs.get(key)! : seen]),
+    )
+    const fromOtherBay = sameAs(sheet, theirs, 'bay 4')
+    const [first] = diagnose(bay, sheet, { pairs: false, fromOtherBay }).candidates
+    expect(first!.hypothesis.slip).toMatchObject({ kind: 'otherBay', bay: 'bay 4' })
+    expect(slipWords(first!.hypothesis.slip!).name).toBe('Readings of bay 4')
+    // Without a neighbour's sheet nothing is put down to one.
+    expect(diagnose(bay, sheet, { pairs: false }).candidates[0]!.hypothesis.slip?.kind).not.toBe('otherBay')
+  })
+  it('readings that agree and are right are nobody’s copy', () => {
+    const sheet = measure(bay, bay, 3)
+    const { odd, candidates } = diagnose(bay, sheet, {
+      pairs: false,
+      fromOtherBay: sameAs(sheet, sheet, 'bay 4'),
+    })
+    expect(odd).toEqual([])
+    expect(candidates[0]!.hypothesis.slip).toBeNull()
   })
 })
 

@@ -55,6 +55,18 @@ const toldBeside = computed(
 const missing = computed(
   () => (view.value?.marks ?? []).filter(({ verdict }) => verdict === 'missing').length,
 )
+/** Readings that the judge knows from another bay of this exercise. */
+const fromOtherBay = computed(
+  () =>
+    new Map(
+      (view.value?.marks ?? []).flatMap(({ reading, findings: own }) =>
+        own.flatMap(({ code, params }) => {
+          const bay = code === 'band.outside' ? (params as { bay?: number }).bay : undefined
+          return bay === undefined ? [] : [[reading, `bay ${bay}`] as const]
+        }),
+      ),
+    ),
+)
 const nameOf = (key: string) => itemName(`reading.${key}`, names.value)
 const tabs = computed(() => [
   { id: '', name: 'All' },
@@ -163,9 +175,12 @@ const wrongIn = (tab: string) =>
         </p></template
       >
       <h2>What may be behind it</h2>
-      <el-button v-if="progress === null" data-testid="find-cause" @click="search(view.rig, view.readings)">{{
-        diagnosis ? 'Look again' : 'Look for causes'
-      }}</el-button>
+      <el-button
+        v-if="progress === null"
+        data-testid="find-cause"
+        @click="search(view.rig, view.readings, fromOtherBay)"
+        >{{ diagnosis ? 'Look again' : 'Look for causes' }}</el-button
+      >
       <el-progress
         v-else
         :percentage="Math.round(progress * 100)"

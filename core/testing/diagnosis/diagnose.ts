@@ -11,7 +11,7 @@ import { byCost, distinct, shared } from './rank'
 import { settle } from './settle'
 import { settlePairs } from './sized-pairs'
 import { slipHypotheses } from './slips'
-import { explainsAny, score, studyOf, type Candidate, type Study } from './study'
+import { explainsAny, score, studyOf, type Candidate, type FromOtherBay, type Study } from './study'
 
 export interface Diagnosis {
   readonly candidates: readonly Candidate[]
@@ -23,6 +23,8 @@ export interface Diagnosis {
 export interface DiagnoseOptions {
   /** Two causes at once are tried when no single one explains the sheet. */
   readonly pairs: boolean
+  /** By test, the other bay whose reading stands here. */
+  readonly fromOtherBay?: FromOtherBay
   /** 0 to 1. */
   readonly onProgress?: (share: number) => void
 }
@@ -42,10 +44,10 @@ const STRIDE = 20
 export function diagnose(
   intended: Rig,
   observed: Outcomes,
-  { pairs, onProgress }: DiagnoseOptions = { pairs: true },
+  { pairs, fromOtherBay, onProgress }: DiagnoseOptions = { pairs: true },
 ): Diagnosis {
   const tests = testsOf(intended)
-  const study = studyOf(intended, readTestsOf(intended), observed)
+  const study = studyOf(intended, readTestsOf(intended), observed, fromOtherBay)
   if (study.odd.size === 0)
     return { candidates: shared([score(study, SOUND, study.sound)]), odd: [], next: null }
 

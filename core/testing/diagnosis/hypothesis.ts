@@ -10,6 +10,8 @@ export type Slip =
   | { readonly kind: 'legsJoined'; readonly circuit: string; readonly step: 2 | 3 | 'both' }
   /** What another row of the sheet reads, figure by figure. */
   | { readonly kind: 'copied'; readonly tests: readonly string[]; readonly from: readonly string[] }
+  /** What another bay of the same exercise reads. */
+  | { readonly kind: 'otherBay'; readonly tests: readonly string[]; readonly bay: string }
   /** Two readings have changed places, or one stands in the box of another. */
   | { readonly kind: 'otherBox'; readonly test: string; readonly other: string; readonly isSwapped: boolean }
   /** Kilohms where megohms are asked. */

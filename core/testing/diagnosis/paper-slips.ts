@@ -1,4 +1,5 @@
 import { cost } from '../expected/fit'
+import type { Outcomes } from '../expected/predict'
 import type { BayTest, Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import { ze } from '../kinds/ze'
@@ -23,6 +24,7 @@ export const paperSlips = (study: Study): SlipHypothesis[] => [
     ...otherBoxes(study, test),
   ]),
   ...copies(study),
+  ...otherBays(study),
   ...supplyReading(study),
 ]
 
@@ -106,6 +108,16 @@ function copies(study: Study): SlipHypothesis[] {
   })
 }
 
+/** Readings that belong to another bay: one may be chance, several are not. */
+function otherBays(study: Study): SlipHypothesis[] {
+  const byBay = new Map<string, string[]>()
+  for (const [test, bay] of study.fromOtherBay)
+    if (study.odd.has(test)) byBay.set(bay, [...(byBay.get(bay) ?? []), test])
+  return [...byBay].map(([bay, tests]) =>
+    at(study, { kind: 'otherBay', tests, bay }, tests.length > 1 ? 0 : 1.2, tests),
+  )
+}
+
 /** Ze out, and every Zs as it should be: the loops contradict it. */
 function supplyReading(study: Study): SlipHypothesis[] {
   if (!study.odd.has(ze.key)) return []
@@ -125,4 +137,13 @@ export function withFiguresSwapped(written: number): number[] {
     if (figure === before) return []
     return [Number(figures.slice(0, i) + figure + before + figures.slice(i + 2)) / 100]
   })
+}
+
+/** The odd readings of a sheet that another sheet has to the last figure. */
+export function sameAs(observed: Outcomes, other: Outcomes, bay: string): Map<string, string> {
+  const isSame = ([key, outcome]: [string, Outcome]) => {
+    const [seen, theirs] = [valueOf(outcome), valueOf(other.get(key))]
+    return seen !== undefined && theirs !== undefined && Math.abs(seen - theirs) <= SAME * Math.abs(seen)
+  }
+  return new Map([...observed].filter(isSame).map(([key]) => [key, bay]))
 }

@@ -14,7 +14,13 @@ export interface Study {
   readonly sound: Outcomes
   /** Readings outside the band of a sound bay: the band that the judge goes by. */
   readonly odd: ReadonlySet<string>
+  /** By test, the other bay whose reading stands here. */
+  readonly fromOtherBay: FromOtherBay
 }
+
+export type FromOtherBay = ReadonlyMap<string, string>
+/** Nothing is known of other bays. */
+export const NO_OTHER_BAY: FromOtherBay = new Map()
 
 export interface Candidate {
   readonly hypothesis: Hypothesis
@@ -36,12 +42,18 @@ const NEARER = 0.02
 /** A reading in the right direction but of another size, of a cause without a fixed size. */
 const OTHER_SIZE = 0.6
 
-export function studyOf(intended: Rig, tests: readonly BayTest[], observed: Outcomes): Study {
+export function studyOf(
+  intended: Rig,
+  tests: readonly BayTest[],
+  observed: Outcomes,
+  fromOtherBay: FromOtherBay = NO_OTHER_BAY,
+): Study {
   const measured = tests.filter(({ key }) => observed.has(key))
   const sound = predictAll(intended, measured)
   const isOdd = ({ key, kind }: BayTest) =>
     sound.has(key) && cost(kind, observed.get(key)!, sound.get(key)!) > 0
-  return { intended, observed, measured, sound, odd: new Set(measured.filter(isOdd).map(({ key }) => key)) }
+  const odd = new Set(measured.filter(isOdd).map(({ key }) => key))
+  return { intended, observed, measured, sound, odd, fromOtherBay }
 }
 
 /** What a hypothesis costs on this sheet, and which readings it fits. */

@@ -58,14 +58,15 @@ export function judgeFaultFinding(
   faults: readonly Fault[],
   log: readonly FaultFindingStep[],
 ): FaultFindingVerdict {
+  const telling = tellingTests(meant, faults)
   const marks: FaultFindingMark[] = [
     isolation(log),
-    leastDanger(log),
+    leastDanger(log, telling),
     split(meant, log),
     reasoned(log),
     answer(meant, faults, log),
-    proof(meant, faults, log),
-    restore(log),
+    proof(meant, log, telling),
+    restore(log, telling),
   ]
   const mark = marks.reduce((sum, { rule, state }) => sum + WEIGHT[rule] * (SHARE[state] ?? 0), 0)
   const isCritical = marks.some(
@@ -95,6 +96,25 @@ const part = (rule: FaultFindingRule): FaultFindingMark => ({
   at: null,
 })
 
+/** Tests that read otherwise with these faults in the bay. */
+function tellingTests(meant: Rig, faults: readonly Fault[]): ReadonlySet<string> {
+  const tests = testsOf(meant)
+  const sound = predictAll(meant, tests)
+  const faulted = applyFaults(meant, faults)
+  const faulty = faulted.ok ? predictAll(faulted.rig, tests) : sound
+  return new Set(
+    tests
+      .filter(
+        ({ key, kind }) =>
+          sound.has(key) && faulty.has(key) && cost(kind, faulty.get(key)!, sound.get(key)!) > FITS,
+      )
+      .map(({ key }) => key),
+  )
+}
+
+/** Does no dead test at hand show it? Then energising to see it happen is sound, after looking. */
+const needsSupply = (telling: ReadonlySet<string>): boolean => [...telling].every((key) => !isDead(key))
+
 /** Dead tests and the repair only while isolated. */
 function isolation(log: readonly FaultFindingStep[]): FaultFindingMark {
   let isIsolated = false
@@ -109,13 +129,13 @@ function isolation(log: readonly FaultFindingStep[]): FaultFindingMark {
     : part('isolation')
 }
 
-/** The first thing measured is measured dead, after looking. */
-function leastDanger(log: readonly FaultFindingStep[]): FaultFindingMark {
+/** The first thing measured is measured dead, after looking; live where no dead test can show it. */
+function leastDanger(log: readonly FaultFindingStep[], telling: ReadonlySet<string>): FaultFindingMark {
   const first = log.findIndex((step) => step.do === 'test')
   if (first < 0) return part('leastDanger')
   const hasLooked = log.slice(0, first).some((step) => step.do === 'look')
   const step = log[first]!
-  const isDeadFirst = step.do === 'test' && isDead(step.test)
+  const isDeadFirst = step.do === 'test' && (isDead(step.test) || needsSupply(telling))
   return isDeadFirst && hasLooked
     ? kept('leastDanger')
     : {
@@ -192,27 +212,17 @@ function readsAlike(meant: Rig, a: readonly Fault[], b: readonly Fault[]): boole
 }
 
 /** After the repair a test that had been odd is made again, and fits. */
-function proof(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingStep[]): FaultFindingMark {
+function proof(meant: Rig, log: readonly FaultFindingStep[], telling: ReadonlySet<string>): FaultFindingMark {
   const repair = log.findLastIndex((step) => step.do === 'repair')
   const tests = testsOf(meant)
   const sound = predictAll(meant, tests)
-  const faulted = applyFaults(meant, faults)
-  const faulty = faulted.ok ? predictAll(faulted.rig, tests) : sound
-  const tells = new Set(
-    tests
-      .filter(
-        ({ key, kind }) =>
-          sound.has(key) && faulty.has(key) && cost(kind, faulty.get(key)!, sound.get(key)!) > FITS,
-      )
-      .map(({ key }) => key),
-  )
   const again = repair < 0 ? [] : log.slice(repair).flatMap((step) => (step.do === 'test' ? [step] : []))
   const fitting = again.filter(({ test, read }) => {
     const bayTest = tests.find(({ key }) => key === test)
     const outcome = bayTest && readSheet([bayTest], { [test]: read }).outcomes.get(test)
     return bayTest && outcome && sound.has(test) && cost(bayTest.kind, outcome, sound.get(test)!) <= FITS
   })
-  if (fitting.some(({ test }) => tells.has(test))) return kept('proof')
+  if (fitting.some(({ test }) => telling.has(test))) return kept('proof')
   return {
     rule: 'proof',
     state: fitting.length > 0 ? 'part' : 'broken',
@@ -221,12 +231,14 @@ function proof(meant: Rig, faults: readonly Fault[], log: readonly FaultFindingS
   }
 }
 
-/** Energised again only after the proof. */
-function restore(log: readonly FaultFindingStep[]): FaultFindingMark {
+/** Energised again only after the dead proof; where only a live test tells, that proves it after energising. */
+function restore(log: readonly FaultFindingStep[], telling: ReadonlySet<string>): FaultFindingMark {
   const repair = log.findLastIndex((step) => step.do === 'repair')
   const at = log.findIndex((step, i) => i > repair && step.do === 'restore')
   if (repair < 0 || at < 0) return { rule: 'restore', state: 'part', isCritical: false, at: null }
-  return log.slice(repair, at).some((step) => step.do === 'test' && isDead(step.test))
+  const isProvedLive =
+    needsSupply(telling) && log.slice(at).some((step) => step.do === 'test' && telling.has(step.test))
+  return isProvedLive || log.slice(repair, at).some((step) => step.do === 'test' && isDead(step.test))
     ? kept('restore')
     : { rule: 'restore', state: 'broken', isCritical: false, at }
 }
