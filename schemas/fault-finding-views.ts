@@ -73,7 +73,12 @@ export interface FaultFindingListItem {
 
 export interface FaultFindingHome {
   readonly aims: readonly { readonly code: string; readonly name: string }[]
-  readonly bays: readonly { readonly code: string; readonly title: string }[]
+  readonly bays: readonly {
+    readonly code: string
+    readonly title: string
+    /** What can be looked for there. */
+    readonly aims: readonly string[]
+  }[]
   readonly own: readonly FaultFindingListItem[]
   /** For the staff: what was set, newest first. */
   readonly set: readonly FaultFindingListItem[]

@@ -42,4 +42,6 @@ export const AIM_NAME: Readonly<Record<AimCode, string>> = {
   leak: 'Shorts, damp and damaged insulation',
   swapped: 'Reversed polarity and crossed conductors',
   board: 'Neutrals, bars and devices in the board',
+  ring: 'Rings: bridged, open at one end, mixed',
+  rcd: 'RCDs that are missing, slow or too sensitive',
 }

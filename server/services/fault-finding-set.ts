@@ -29,6 +29,8 @@ export async function startFaultFinding(
   const rig = faultFindingRig(bay)
   const aim = found(AIMS.find(({ code }) => code === aimCode))
   const faults = faultsFor(rig, aim)
+  if (faults.length === 0)
+    throw new Problem('notFound', { sentence: 'This bay has no place for such a fault. Choose another bay.' })
   for (let i = 0; i < MOST_TRIES; i += 1) {
     const fault = faults[randomInt(faults.length)]!
     const preview = await heavy('previewPlant', rig, [fault])

@@ -1,5 +1,5 @@
 import { AIM_NAME, PRACTICE_BAY_TEXT } from '#words/practice'
-import { AIMS } from '#core/testing/fault-finding/aims'
+import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
 import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
 import { isAnswer, judgeFaultFinding } from '#core/testing/fault-finding/judge'
 import { PRACTICE_BAYS } from '#core/bay/practice/bays'
@@ -18,7 +18,7 @@ import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
 
-import { FAULT_FINDING_BAYS, testAt } from './fault-finding-bays'
+import { FAULT_FINDING_BAYS, faultFindingRig, testAt } from './fault-finding-bays'
 import { bayAsBuilt, faultFindingView } from './fault-finding-view'
 
 export function faultFindingHome({ repos }: Context, actor: Person): FaultFindingHome {
@@ -28,10 +28,22 @@ export function faultFindingHome({ repos }: Context, actor: Person): FaultFindin
     bays: PRACTICE_BAYS.filter(({ code }) => FAULT_FINDING_BAYS.includes(code)).map(({ code }) => ({
       code,
       title: PRACTICE_BAY_TEXT[code].title,
+      aims: aimsAt(code),
     })),
     own: repos.faultFindings.byPerson(actor.id).map(listed),
     set: may(actor, 'faultFinding.set') ? repos.faultFindings.allSet().map(listed) : [],
   }
+}
+
+/** What can be looked for in a bay: a ring fault needs a ring. The bays never change. */
+const AIMS_AT = new Map<string, readonly string[]>()
+function aimsAt(bay: string): readonly string[] {
+  const known = AIMS_AT.get(bay)
+  if (known) return known
+  const rig = faultFindingRig(bay)
+  const aims = AIMS.filter((aim) => faultsFor(rig, aim).length > 0).map(({ code }) => code)
+  AIMS_AT.set(bay, aims)
+  return aims
 }
 
 const listed = (search: FaultFinding): FaultFindingListItem => ({

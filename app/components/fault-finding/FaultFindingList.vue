@@ -13,6 +13,10 @@ async function start(aim: string) {
     showProblem(error)
   }
 }
+const aims = computed(() => {
+  const here = props.home.bays.find(({ code }) => code === bay.value)?.aims ?? []
+  return props.home.aims.filter(({ code }) => here.includes(code))
+})
 const open = computed(() => props.home.own.filter(({ isDone }) => !isDone))
 const done = computed(() => props.home.own.filter(({ isDone }) => isDone).slice(0, 4))
 </script>
@@ -44,7 +48,7 @@ const done = computed(() => props.home.own.filter(({ isDone }) => isDone).slice(
     /></el-select>
   </div>
   <button
-    v-for="aim in home.aims"
+    v-for="aim in aims"
     :key="aim.code"
     type="button"
     class="list-entry"

@@ -2,7 +2,7 @@ import { possibleFaults } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Rig } from '../../bay/model/rig'
 
-export type AimCode = 'open' | 'leak' | 'swapped' | 'board'
+export type AimCode = 'open' | 'leak' | 'swapped' | 'board' | 'ring' | 'rcd'
 
 /** What somebody is to learn by looking for a fault; named in words/practice.ts. */
 export interface Aim {
@@ -38,6 +38,23 @@ export const AIMS: readonly Aim[] = [
       'busbarCut',
       'mainEarthOpen',
       'bondingOpen',
+      'neutralOnEarthBar',
+      'twoOnOneWay',
+    ],
+  },
+  {
+    code: 'ring',
+    faults: ['ringBridged', 'ringBridgedByAll', 'ringFedAtOneEnd', 'ringEndsMixed', 'ringOnTwoWays'],
+  },
+  {
+    code: 'rcd',
+    faults: [
+      'residualMissing',
+      'residualTooCoarse',
+      'residualSlow',
+      'residualEarly',
+      'residualStuck',
+      'residualDelayed',
     ],
   },
 ]
