@@ -19,6 +19,7 @@ export const BLANK_EXERCISE: ExerciseForm = {
   ipf: '0.66 kA',
   mainFuse: '100',
   neutral: '25',
+  service: 'metal',
   tests: 'c1',
   askCircuits: 'c1',
   askSteps: ASK_SETS.first.join(' '),

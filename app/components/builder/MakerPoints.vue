@@ -28,12 +28,9 @@ function take() {
   isOpen.value = false
 }
 const MOST_BYTES = 100_000
-async function fromFile(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
-  draft.value = file.size > MOST_BYTES ? 'The file is too large for points of one device.' : await file.text()
+async function fromFile({ raw }: { readonly raw?: File }) {
+  if (!raw) return
+  draft.value = raw.size > MOST_BYTES ? 'The file is too large for points of one device.' : await raw.text()
 }
 
 const WIDTH = 260
@@ -50,14 +47,22 @@ function curves(quantity: 'timeS' | 'energyA2s') {
     ({ currentA }) => x(currentA),
     (point) => y(point[quantity]!),
   )
-  return [...new Set(points.map(({ ratingA }) => ratingA))].map((ratingA) => ({
-    ratingA,
-    path: path(points.filter((point) => point.ratingA === ratingA).sort((a, b) => a.currentA - b.currentA))!,
-  }))
+  return [...new Set(points.map(({ ratingA }) => ratingA))].map((ratingA) => {
+    const along = points
+      .filter((point) => point.ratingA === ratingA)
+      .sort((one, next) => one.currentA - next.currentA)
+    const first = along[0]!
+    return { ratingA, path: path(along)!, x: x(first.currentA) + 14, y: y(first[quantity]!) - 4 }
+  })
+}
+/** From and to, for the axis below. */
+function spanWords(quantity: 'currentA' | 'timeS' | 'energyA2s', unit: string) {
+  const values = read.value.points.flatMap((point) => point[quantity] ?? [])
+  return `${Math.min(...values)} to ${Math.max(...values)} ${unit}`
 }
 const drawings = computed(() => [
-  { name: 'Time against current', curves: curves('timeS') },
-  { name: 'Let-through against current', curves: curves('energyA2s') },
+  { name: `Time ${spanWords('timeS', 's')}`, curves: curves('timeS') },
+  { name: `Let-through ${spanWords('energyA2s', 'A²s')}`, curves: curves('energyA2s') },
 ])
 </script>
 
@@ -77,30 +82,39 @@ const drawings = computed(() => [
       placeholder="32; 160; 0.02; 4000"
     />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <label class="file"
-      >From a file <input type="file" accept=".csv,.txt,.tsv" data-testid="maker-file" @change="fromFile"
-    /></label>
+    <el-upload
+      :auto-upload="false"
+      :show-file-list="false"
+      accept=".csv,.txt,.tsv"
+      class="file"
+      data-testid="maker-file"
+      :on-change="fromFile"
+    >
+      <el-button size="small">From a file</el-button>
+    </el-upload>
     <div class="drawings">
       <figure v-for="drawing in drawings" :key="drawing.name">
-        <svg
-          v-if="drawing.curves.length"
-          :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-          role="img"
-          :aria-label="drawing.name"
-        >
-          <rect class="frame" x="0.5" y="0.5" :width="WIDTH - 1" :height="HEIGHT - 1" />
-          <path v-for="curve in drawing.curves" :key="curve.ratingA" class="curve" :d="curve.path" />
-        </svg>
-        <figcaption v-if="drawing.curves.length">
-          {{ drawing.name }}, {{ drawing.curves.map(({ ratingA }) => `${ratingA} A`).join(', ') }}
-        </figcaption>
+        <template v-if="drawing.curves.length">
+          <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="drawing.name">
+            <rect class="frame" x="0.5" y="0.5" :width="WIDTH - 1" :height="HEIGHT - 1" />
+            <g v-for="curve in drawing.curves" :key="curve.ratingA">
+              <path class="curve" :d="curve.path" />
+              <text :x="curve.x" :y="Math.max(14, curve.y)">{{ curve.ratingA }} A</text>
+            </g>
+          </svg>
+          <figcaption>
+            {{ drawing.name }} over {{ spanWords('currentA', 'A') }}, both axes logarithmic
+          </figcaption>
+        </template>
       </figure>
     </div>
     <template #footer>
-      <el-button @click="isOpen = false">Cancel</el-button>
-      <el-button type="primary" :disabled="problem !== ''" data-testid="maker-take" @click="take"
-        >Take</el-button
-      >
+      <div class="row end">
+        <el-button @click="isOpen = false">Cancel</el-button>
+        <el-button type="primary" :disabled="problem !== ''" data-testid="maker-take" @click="take"
+          >Take</el-button
+        >
+      </div>
     </template>
   </el-dialog>
 </template>
@@ -110,9 +124,10 @@ const drawings = computed(() => [
   color: var(--madder-text);
 }
 .file {
-  display: block;
   margin: 8px 0;
-  font-size: 13.5px;
+}
+.end {
+  justify-content: flex-end;
 }
 .drawings {
   display: grid;
@@ -125,13 +140,17 @@ figure {
 figcaption {
   font-size: 13px;
 }
+figure text {
+  font: 600 11px var(--mono);
+  fill: var(--ink);
+}
 .frame {
   fill: none;
-  stroke: var(--line);
+  stroke: var(--hem-strong);
 }
 .curve {
   fill: none;
-  stroke: var(--indigo);
+  stroke: var(--indigo-text);
   stroke-width: 1.8;
 }
 </style>
