@@ -1,3 +1,4 @@
+import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -47,14 +48,16 @@ export default defineNuxtConfig({
           format: 'esm',
           tsconfig: folder('./tsconfig.paths.json'),
         })
+        await cp(folder('./server/db/migrations'), join(nitro.options.output.serverDir, 'migrations'), {
+          recursive: true,
+        })
       },
     },
     compressPublicAssets: { gzip: true, brotli: true },
     routeRules: {
       '/**': {
         headers: {
-          'content-security-policy':
-            "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; script-src 'self' 'unsafe-inline'; font-src 'self'; connect-src 'self'; frame-ancestors 'none'",
+          ...(process.env.NAKSHI_HTTPS === '1' ? { 'strict-transport-security': 'max-age=31536000' } : {}),
           'x-content-type-options': 'nosniff',
           'referrer-policy': 'same-origin',
         },

@@ -18,6 +18,7 @@ import { explainDesign, explainMarks } from './explain'
 import { EXIT, UseError, checked, readExercise, readJson, type Output } from './input'
 import { isolation } from './isolation-command'
 import { instrument, send, type InstrumentOptions, type Sending } from './instrument-command'
+import { backup, restoreBackup, verifyFile, type KeepingOptions } from './keeping-commands'
 import { faults, netlist, read, rig, simulateRig, type RigOptions } from './rig-commands'
 
 const HELP = `nakshi design EXERCISE.json [--explain]                  reference design of every circuit and board, expected readings
@@ -31,6 +32,9 @@ nakshi netlist RIG.json [--hertz 0]                      the energised bay as a 
 nakshi check RIG.json READINGS.json                      every test of the bay: read, expected, whether it fits
 nakshi diagnose RIG.json READINGS.json                   causes that explain the sheet, ranked, and what to measure next; --other READINGS.json of another bay
 nakshi isolation SEQUENCE.json [--explain]               a sequence of safe isolation judged: kept, broken, how serious, at which act
+nakshi backup [--data FOLDER] [--to FOLDER]              copies the database of a centre, running or not, and looks the copy over
+nakshi verify FILE                                       pages, references, photographs and seal of a database or backup
+nakshi restore BACKUP [--data FOLDER]                    puts a backup in the place of the database of a server that is stopped
 nakshi instrument RIG.json [--stage dead|live]           a simulated tester's readings: as lines, as --csv, or to the application with --port and --sheet "12 7F3A9C";
                                                          --leads 0.19, --nulled 0, --seed, --circuit, --asked, --multiples, --name, --pace
 
@@ -99,8 +103,13 @@ function mark(file?: string, submissionFile?: string): Output {
   }
 }
 
-type Options = RigOptions & InstrumentOptions & { readonly other?: string }
-type Command = (options: Options, ...args: string[]) => Output & { readonly sending?: Sending }
+type Options = RigOptions & InstrumentOptions & KeepingOptions & { readonly other?: string }
+/** What is only known when something has been sent or copied. */
+interface Later {
+  readonly sending?: Sending
+  readonly later?: () => Promise<Output>
+}
+type Command = (options: Options, ...args: string[]) => Output & Later
 const plain =
   (run: (...args: string[]) => Output): Command =>
   (_, ...args) =>
@@ -118,6 +127,9 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   diagnose: diagnoseSheet,
   instrument,
   isolation,
+  backup,
+  verify: verifyFile,
+  restore: restoreBackup,
 }
 
 const OPTIONS = {
@@ -148,36 +160,58 @@ const OPTIONS = {
   asked: { type: 'boolean' },
   multiples: { type: 'boolean' },
   other: { type: 'string' },
+  data: { type: 'string' },
 } as const
 
-/** Runs one command; the text for the terminal and the exit code. */
-export function nakshi(argv: readonly string[]): {
+interface Result extends Later {
   readonly text: string
   readonly code: number
-  readonly sending?: Sending
-} {
+}
+
+/** Runs one command; the text for the terminal and the exit code. */
+export function nakshi(argv: readonly string[]): Result {
   try {
     const { values, positionals } = parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true })
     const [command = 'help', ...args] = positionals
     const run = COMMANDS[command]
     if (!run) return { text: HELP, code: command === 'help' ? EXIT.done : EXIT.use }
-    const { json, explained, code, sending } = run(values, ...args)
-    if (typeof json === 'string') return { text: json, code, ...(sending ? { sending } : {}) }
+    const { sending, later, ...output } = run(values, ...args)
     return {
-      text: values.explain && explained !== undefined ? explained : JSON.stringify(json, null, 2),
-      code,
+      ...written(output, values.explain === true),
+      ...(sending ? { sending } : {}),
+      ...(later ? { later } : {}),
     }
   } catch (error) {
-    if (error instanceof UseError) return { text: error.message, code: error.code }
-    if ((error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS'))
-      return { text: `${(error as Error).message}\n${HELP}`, code: EXIT.use }
-    throw error
+    return refusal(error)
   }
 }
 
+const written = ({ json, explained, code }: Output, isExplained: boolean): Result =>
+  typeof json === 'string'
+    ? { text: json, code }
+    : { text: isExplained && explained !== undefined ? explained : JSON.stringify(json, null, 2), code }
+
+function refusal(error: unknown): Result {
+  if (error instanceof UseError) return { text: error.message, code: error.code }
+  if ((error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS'))
+    return { text: `${(error as Error).message}\n${HELP}`, code: EXIT.use }
+  throw error
+}
+
+/** A command whole: also what it sends or copies. */
+export async function nakshiWhole(argv: readonly string[]): Promise<Result> {
+  const result = nakshi(argv)
+  try {
+    if (result.sending) return await send(result.sending)
+    if (result.later) return written(await result.later(), argv.includes('--explain'))
+  } catch (error) {
+    return refusal(error)
+  }
+  return result
+}
+
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  const result = nakshi(process.argv.slice(2))
-  const { text, code } = result.sending ? await send(result.sending) : result
+  const { text, code } = await nakshiWhole(process.argv.slice(2))
   process.stdout.write(`${text}\n`)
   process.exitCode = code
 }

@@ -10,6 +10,27 @@ export const PROBLEMS = {
   },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },
+  passwordWeak: {
+    status: 400,
+    sentence:
+      'This password is easily guessed: a common word, a run of signs, or your own name or number. Choose another, such as three words that do not belong together.',
+  },
+  pinWeak: {
+    status: 400,
+    sentence: 'This PIN is easily guessed: a run, a year, a common one, or your own number. Choose another.',
+  },
+  busy: {
+    status: 503,
+    sentence: 'Very many are signing in at once. Wait a few seconds and try again; nothing was lost.',
+  },
+  diskFull: {
+    status: 507,
+    sentence:
+      'The server’s disk takes nothing more, so this was not saved. It stays on this device. Tell the administrator; try again when there is room.',
+  },
+  tooLarge: { status: 413, sentence: 'This is too large to be taken. Send less at once.' },
+  noSuchPath: { status: 404, sentence: 'There is nothing at this address of the server. Reload the page.' },
+  otherHost: { status: 421, sentence: 'This server does not answer under that name.' },
   passwordSame: { status: 400, sentence: 'Choose a password that differs from the old one.' },
   notAllowed: {
     status: 403,
@@ -21,6 +42,7 @@ export const PROBLEMS = {
   },
   notFound: { status: 404, sentence: 'This is not here, or not for you to see. Go back to the list.' },
   alreadySetUp: { status: 409, sentence: 'The first administrator is set up already. Sign in.' },
+  bodyNotJson: { status: 400, sentence: 'What was sent is not readable as JSON. Look at the place named.' },
   bodyNotRight: { status: 400, sentence: 'Some values cannot be taken. Look at the fields named below.' },
   exerciseNotJson: {
     status: 400,

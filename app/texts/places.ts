@@ -18,6 +18,7 @@ export const PLACES: readonly Place[] = [
   { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
   { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
   { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/keeping', name: 'Data and access', roles: ['administrator'] },
   { to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] },
   {
     to: '/library',

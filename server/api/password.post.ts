@@ -1,6 +1,6 @@
 import { PasswordRequest } from '#schemas/requests'
 import { api } from '~~/server/http/api'
-import { sessionOf } from '~~/server/http/session'
+import { enter } from '~~/server/http/session'
 import { withTries } from '~~/server/http/tries'
 import { changePassword, personOf } from '~~/server/services/sign-in'
 
@@ -10,7 +10,7 @@ export default api(
     const claim = await withTries(`password ${actor.id}`, () =>
       changePassword(context, actor, body.current, body.password),
     )
-    await (await sessionOf(event)).update({ ...claim })
+    enter(event, context, claim)
     return { person: personOf(context, claim) ?? null, needsSetUp: false }
   },
   { beforePasswordChange: true },

@@ -1,8 +1,7 @@
 import { openApi } from '~~/server/http/api'
-import { sessionOf } from '~~/server/http/session'
-import { personOf } from '~~/server/services/sign-in'
+import { personHere } from '~~/server/http/session'
 
-export default openApi(undefined, async ({ context, event }) => {
-  const session = await sessionOf(event)
-  return { person: personOf(context, session.data) ?? null, needsSetUp: context.repos.people.isEmpty() }
-})
+export default openApi(undefined, ({ context, event }) => ({
+  person: personHere(event, context) ?? null,
+  needsSetUp: context.repos.people.isEmpty(),
+}))

@@ -1,19 +1,40 @@
-import { mkdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import BetterSqlite, { type Database } from 'better-sqlite3'
 import { migrate } from './migrate'
 
 const BUSY_MS = 5000
+/** What stands in the folder of the data is for its owner alone. */
+export const OWN_FILE = 0o600
+export const OWN_FOLDER = 0o700
 
-/** Opens (and creates) the database at `file`, with every migration applied. `:memory:` for a passing one. */
-export function openDatabase(
-  file: string,
-  migrations = join(process.cwd(), 'server/db/migrations'),
-): Database {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+/** Beside the built server, or in the checkout: wherever the program was started from. */
+function migrationsFolder(): string {
+  const here = dirname(fileURLToPath(import.meta.url))
+  const places = [
+    join(dirname(process.argv[1] ?? ''), 'migrations'),
+    join(here, 'migrations'),
+    join(process.cwd(), 'server/db/migrations'),
+  ]
+  const found = places.find((folder) => existsSync(join(folder, '0001_start.sql')))
+  if (!found) throw new Error(`The migrations are not beside the program: looked in ${places.join(', ')}.`)
+  return found
+}
+
+/**
+ * Opens (and creates) the database at `file`, with every migration applied. `:memory:` for a passing one. What is
+ * acknowledged has reached the disk; what is append-only cannot be replaced either.
+ */
+export function openDatabase(file: string, migrations = migrationsFolder()): Database {
+  const isFile = file !== ':memory:'
+  if (isFile) mkdirSync(dirname(file), { recursive: true, mode: OWN_FOLDER })
   const db = new BetterSqlite(file)
+  if (isFile) chmodSync(file, OWN_FILE)
   db.pragma('journal_mode = WAL')
+  db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')
+  db.pragma('recursive_triggers = ON')
   db.pragma(`busy_timeout = ${BUSY_MS}`)
   migrate(db, migrations)
   return db

@@ -14,10 +14,10 @@ import { validate } from '#schemas/validate'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { Problem } from '../services/problem'
-import { personOf } from '../services/sign-in'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
-import { sessionOf } from './session'
+import { originOf, personHere } from './session'
+import { withTries } from './tries'
 
 interface Call<Body> {
   readonly context: Context
@@ -29,9 +29,10 @@ interface Call<Body> {
 export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Call<Static<S>>) => unknown) {
   return defineEventHandler(async (event) => {
     try {
+      refuseOtherHosts(event)
       refuseOtherSites(event)
       setHeader(event, 'cache-control', 'no-store')
-      const context: Context = { repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }
+      const context = contextOf(event)
       const body = schema ? await readBody(event, schema) : undefined
       const answer = await run({ context, body: body as Static<S>, event })
       if (event.method !== 'GET' && event.method !== 'HEAD') tellNews(tabOf(event))
@@ -42,6 +43,17 @@ export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Ca
   })
 }
 
+/** What a use-case runs with, for this request: its acts are put down with where they come from. */
+function contextOf(event: H3Event): Context {
+  const repos = runningRepos()
+  return {
+    repos: { ...repos, audit: repos.audit.from(originOf(event)) },
+    now: new Date().toISOString(),
+    stream: streamPort(),
+    tries: withTries,
+  }
+}
+
 /** A route for somebody who has signed in (and has chosen their own password). */
 export function api<S extends TSchema>(
   schema: S | undefined,
@@ -49,8 +61,7 @@ export function api<S extends TSchema>(
   options = { beforePasswordChange: false },
 ) {
   return openApi(schema, async (call) => {
-    const session = await sessionOf(call.event)
-    const actor = personOf(call.context, session.data)
+    const actor = personHere(call.event, call.context)
     if (!actor) throw new Problem('signInNeeded')
     if (actor.mustChange && !options.beforePasswordChange) throw new Problem('passwordChangeNeeded')
     return run({ ...call, actor })
@@ -71,23 +82,52 @@ export function keyOf(event: H3Event): string {
   return key
 }
 
+/** What one request may carry, B: a photograph or a roster, and what stands round it. */
+const MOST_BYTES = 2_500_000
+
 async function readBody<S extends TSchema>(event: H3Event, schema: S): Promise<Static<S>> {
-  const raw = await readRawBody(event, 'utf8')
-  let value: unknown
-  try {
-    value = JSON.parse(raw ?? '')
-  } catch {
-    throw new Problem('bodyNotRight')
-  }
+  const value = parseBody(await readLimited(event))
   const checked = validate(schema, value)
   if (!checked.ok) throw new Problem('bodyNotRight', { fields: checked.problems })
   return checked.value
+}
+
+/** Nothing is read that says, or does not say, how long it is. */
+async function readLimited(event: H3Event): Promise<string> {
+  const length = Number(
+    getHeader(event, 'content-length') ?? (getHeader(event, 'transfer-encoding') ? NaN : 0),
+  )
+  if (!(length <= MOST_BYTES)) throw new Problem('tooLarge')
+  return (await readRawBody(event, 'utf8')) ?? ''
+}
+
+function parseBody(raw: string): unknown {
+  try {
+    return JSON.parse(raw)
+  } catch (error) {
+    throw new Problem('bodyNotJson', { fields: [{ field: 'body', message: jsonPlace(raw, error as Error) }] })
+  }
+}
+
+/** Where the text stops being JSON, by line and column where the reader says so. */
+function jsonPlace(raw: string, { message }: Error): string {
+  if (raw === '') return 'is empty.'
+  const position = /position (\d+)/.exec(message)?.[1]
+  if (position === undefined) return `cannot be read: ${message.slice(0, 120)}.`
+  const before = raw.slice(0, Number(position)).split('\n')
+  return `cannot be read at line ${before.length}, column ${before.at(-1)!.length + 1}.`
 }
 
 /** The tab that writes, so that it need not be told of its own change. */
 function tabOf(event: H3Event): string | undefined {
   const tab = getHeader(event, 'x-nakshi-tab')
   return tab && /^[\w-]{8,40}$/.test(tab) ? tab : undefined
+}
+
+/** Where the centre has named its hosts, no other name is answered. */
+function refuseOtherHosts(event: H3Event): void {
+  const hosts = process.env.NAKSHI_HOSTS?.split(/[\s,]+/).filter(Boolean) ?? []
+  if (hosts.length > 0 && !hosts.includes(getRequestHost(event))) throw new Problem('otherHost')
 }
 
 /** Same-site cookies already keep foreign pages out; a mismatching origin is refused as well. */
@@ -97,8 +137,20 @@ function refuseOtherSites(event: H3Event): void {
   if (origin && hostOf(origin) !== getRequestHost(event)) throw new Problem('otherSite')
 }
 
+/** SQLite cannot write: full, read-only, or the disk gives errors. Nothing of the transaction stays. */
+const UNWRITABLE = /^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)/
+
+/** What a person can be told of; undefined for what was not foreseen. */
+function problemOf(error: unknown): Problem | undefined {
+  if (error instanceof Problem) return error
+  const code = (error as { code?: unknown } | null)?.code
+  if (typeof code !== 'string' || !(UNWRITABLE.test(code) || code === 'ENOSPC')) return undefined
+  console.error(error)
+  return new Problem('diskFull')
+}
+
 function render(event: H3Event, error: unknown) {
-  const problem = error instanceof Problem ? error : undefined
+  const problem = problemOf(error)
   if (!problem) console.error(error)
   setResponseStatus(event, problem?.status ?? PROBLEMS.unexpected.status)
   setHeader(event, 'content-type', 'application/problem+json')

@@ -38,6 +38,13 @@ function tell(): void {
   isAnonymous = false
 }
 
+/** The server goes down: every stream ends, and its page comes back by itself. */
+export const endStreams = (): void => void bus.emit('end')
+export function onStreamsEnd(end: () => void): () => void {
+  bus.once('end', end)
+  return () => bus.off('end', end)
+}
+
 export function onNews(listen: (news: News) => void): () => void {
   bus.on('news', listen)
   return () => bus.off('news', listen)

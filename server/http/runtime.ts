@@ -1,17 +1,37 @@
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import type { Database } from 'better-sqlite3'
+import { claimFolder } from '../db/claim'
 import { randomBytes } from 'node:crypto'
 import { join, resolve } from 'node:path'
-import { openDatabase } from '../db/open'
+import { OWN_FILE, OWN_FOLDER, openDatabase } from '../db/open'
 import { createRepos, type Repos } from '../repos'
 
 export const dataFolder = (): string => resolve(process.env.NAKSHI_DATA ?? 'data')
 
-let repos: Repos | undefined
+let release: (() => void) | undefined
+let open: { readonly db: Database; readonly repos: Repos } | undefined
+
+export const databaseFile = (): string => join(dataFolder(), 'nakshi.sqlite')
 
 /** The one connection of this process, opened at the first request. */
-export function runningRepos(): Repos {
-  repos ??= createRepos(openDatabase(join(dataFolder(), 'nakshi.sqlite')))
-  return repos
+function running(): NonNullable<typeof open> {
+  if (!open) {
+    release = claimFolder(dataFolder())
+    const db = openDatabase(databaseFile())
+    open = { db, repos: createRepos(db) }
+  }
+  return open
+}
+export const runningRepos = (): Repos => running().repos
+export const runningDatabase = (): Database => running().db
+
+/** Merges the log into the file and closes it; the next request would open it again. */
+export function closeDatabase(): void {
+  if (!open) return
+  open.db.pragma('wal_checkpoint(TRUNCATE)')
+  open.db.close()
+  open = undefined
+  release?.()
 }
 
 let secret: string | undefined
@@ -21,9 +41,10 @@ export function sessionSecret(): string {
   if (secret) return secret
   const file = join(dataFolder(), 'session.key')
   if (!existsSync(file)) {
-    mkdirSync(dataFolder(), { recursive: true })
-    writeFileSync(file, randomBytes(48).toString('base64'), { mode: 0o600 })
+    mkdirSync(dataFolder(), { recursive: true, mode: OWN_FOLDER })
+    writeFileSync(file, randomBytes(48).toString('base64'), { mode: OWN_FILE })
   }
+  chmodSync(file, OWN_FILE)
   secret = readFileSync(file, 'utf8')
   return secret
 }

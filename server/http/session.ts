@@ -1,16 +1,58 @@
-import { useSession, type H3Event } from 'h3'
+import { randomBytes } from 'node:crypto'
+import { deleteCookie, getCookie, getHeader, getRequestIP, setCookie, type H3Event } from 'h3'
+import type { Origin } from '../repos/audit'
+import type { Person } from '../repos/people'
+import type { Context } from '../services/context'
+import { SESSION_LIMITS, beginSession, personBehind, signOut } from '../services/sessions'
 import type { SessionClaim } from '../services/sign-in'
-import { sessionSecret } from './runtime'
 
-const TWELVE_HOURS_S = 12 * 60 * 60
+const SESSION = 'nakshi'
+const DEVICE = 'nakshi-device'
+const YEAR_S = 365 * 24 * 60 * 60
+const LONGEST_DEVICE = 120
 
-/** The sealed, http-only, same-site session of this request. */
-export function sessionOf(event: H3Event) {
-  return useSession<Partial<SessionClaim>>(event, {
-    name: 'nakshi',
-    password: sessionSecret(),
-    maxAge: TWELVE_HOURS_S,
-    // Workshops often run on a plain local network; behind HTTPS set NAKSHI_HTTPS=1.
-    cookie: { httpOnly: true, sameSite: 'strict', path: '/', secure: process.env.NAKSHI_HTTPS === '1' },
-  })
+// Workshops often run on a plain local network; behind HTTPS set NAKSHI_HTTPS=1.
+const cookie = (maxAge: number) =>
+  ({
+    httpOnly: true,
+    sameSite: 'strict',
+    path: '/',
+    maxAge,
+    secure: process.env.NAKSHI_HTTPS === '1',
+  }) as const
+
+/** Behind a proxy of one's own the address is what it says; set NAKSHI_TRUSTED_PROXY=1 there, and nowhere else. */
+const addressOf = (event: H3Event): string =>
+  (getRequestIP(event, { xForwardedFor: process.env.NAKSHI_TRUSTED_PROXY === '1' }) ?? '').replace(
+    /^::ffff:/,
+    '',
+  )
+
+export const originOf = (event: H3Event): Origin => ({
+  address: addressOf(event),
+  device: (getHeader(event, 'user-agent') ?? '').slice(0, LONGEST_DEVICE),
+})
+
+/** The person who is signed in on this device. */
+export const personHere = (event: H3Event, context: Context): Person | undefined =>
+  personBehind(context, getCookie(event, SESSION))
+
+/** Opens a session for who has just proved who they are, and remembers the device. */
+export function enter(event: H3Event, context: Context, claim: SessionClaim): void {
+  // Whoever sits here now: the session before on this device is over.
+  signOut(context, getCookie(event, SESSION))
+  const token = beginSession(context, claim, originOf(event))
+  setCookie(event, SESSION, token, cookie(SESSION_LIMITS.absoluteMin * 60))
+  setCookie(event, DEVICE, deviceOf(event) ?? randomBytes(16).toString('base64url'), cookie(YEAR_S))
+}
+
+/** A device on which somebody has signed in before. */
+export function deviceOf(event: H3Event): string | undefined {
+  const device = getCookie(event, DEVICE)
+  return device && /^[\w-]{22}$/.test(device) ? device : undefined
+}
+
+export function leave(event: H3Event, context: Context): void {
+  signOut(context, getCookie(event, SESSION))
+  deleteCookie(event, SESSION, cookie(0))
 }

@@ -16,6 +16,7 @@ import { createObservationsRepo } from './observations'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPredictionsRepo } from './predictions'
+import { createSessionsRepo } from './sessions'
 
 /** Every repository over one connection; statements are prepared once. */
 export function createRepos(db: Database) {
@@ -36,6 +37,7 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    sessions: createSessionsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */
     transaction: <T>(work: () => T): T => db.transaction(work).immediate(),

@@ -7,6 +7,9 @@ import { Problem } from './problem'
 const ROLES_BY_ACTION = {
   'people.see': ['administrator', 'instructor', 'assessor'],
   'people.change': ['administrator'],
+  'sessions.keep': ['administrator'],
+  'audit.see': ['administrator'],
+  'backups.keep': ['administrator'],
   'centre.see': ['administrator', 'instructor', 'assessor'],
   'centre.change': ['administrator'],
   'exercise.see': ['administrator', 'instructor', 'assessor', 'technician'],

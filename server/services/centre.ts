@@ -23,7 +23,9 @@ export function setPolicy({ repos, now }: Context, actor: Person, policy: Policy
   repos.transaction(() => {
     const before = repos.centre.policies()
     for (const key of Object.keys(policy) as (keyof Policy)[]) {
-      if (policy[key] !== before[key]) repos.centre.setPolicy(key, String(policy[key]), actor.id, now)
+      if (policy[key] === before[key]) continue
+      repos.centre.setPolicy(key, String(policy[key]), actor.id, now)
+      repos.audit.add(now, actor.id, 'policySet', `${key} = ${policy[key]}`)
     }
   })
 }
@@ -34,7 +36,9 @@ export function setIsolationPolicy({ repos, now }: Context, actor: Person, polic
   repos.transaction(() => {
     const before = repos.centre.isolation()
     for (const key of Object.keys(policy) as (keyof IsolationPolicy)[]) {
-      if (policy[key] !== before[key]) repos.centre.setIsolation(key, policy[key], actor.id, now)
+      if (policy[key] === before[key]) continue
+      repos.centre.setIsolation(key, policy[key], actor.id, now)
+      repos.audit.add(now, actor.id, 'policySet', `isolation.${key} = ${policy[key]}`)
     }
   })
 }

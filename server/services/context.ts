@@ -7,6 +7,8 @@ export interface Context {
   readonly now: string
   /** Where instruments on this machine may send readings; left out where nothing listens. */
   readonly stream?: StreamPort
+  /** Limits how often somebody may try to prove who they are; left out where nobody guesses. */
+  readonly tries?: <T>(key: string, prove: () => Promise<T>) => Promise<T>
 }
 
 export interface StreamPort {

@@ -4,7 +4,7 @@ import type { SignInSlip } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
-import { hashPassword, oneTimePassword } from './passwords'
+import { hashOneTime, oneTimePassword } from './passwords'
 import { Problem } from './problem'
 
 const HEADING_NAMES = { number: 'number', name: 'name', group: 'cohort', role: 'role' } as const
@@ -36,7 +36,7 @@ export async function importRoster(context: Context, actor: Person, file: Uint8A
   const slips = await Promise.all(
     preview.good.map(async (person) => {
       const password = oneTimePassword()
-      return { person, password, hash: await hashPassword(password) }
+      return { person, password, hash: await hashOneTime(password) }
     }),
   )
   const { repos, now } = context
@@ -64,7 +64,7 @@ export async function resetPassword(
   allow(actor, 'people.change')
   const person = found(repos.people.byId(personId))
   const password = oneTimePassword()
-  repos.people.setPassword(person.id, await hashPassword(password), true)
+  repos.people.setPassword(person.id, await hashOneTime(password), true)
   repos.audit.add(now, actor.id, 'passwordReset', `person ${person.id}`)
   return { number: person.number, name: person.name, cohort: person.cohort, password }
 }

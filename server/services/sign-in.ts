@@ -4,6 +4,7 @@ import type { SetUpBody } from '#schemas/requests'
 import type { Person } from '../repos/people'
 import type { Context } from './context'
 import { hashPassword, isPassword } from './passwords'
+import { isWeakPassword } from './weak'
 import { Problem } from './problem'
 
 /** What the sealed cookie holds. A changed password raises the epoch and ends every older session. */
@@ -17,6 +18,9 @@ const NOBODY = 'scrypt$AAAAAAAAAAAAAAAAAAAAAA==$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA
 
 /** Creates the first administrator, only on an empty database, and lays the starter framework ready. */
 export async function setUp({ repos, now }: Context, body: SetUpBody): Promise<SessionClaim> {
+  // What cannot succeed is not hashed: a set-up centre is no use for keeping the server busy.
+  if (!repos.people.isEmpty()) throw new Problem('alreadySetUp')
+  if (isWeakPassword(body.password, body)) throw new Problem('passwordWeak')
   const hash = await hashPassword(body.password)
   return repos.transaction(() => {
     if (!repos.people.isEmpty()) throw new Problem('alreadySetUp')
@@ -73,6 +77,7 @@ export async function changePassword(
       fields: [{ field: 'current', message: 'is not your present password.' }],
     })
   if (current === password) throw new Problem('passwordSame')
+  if (isWeakPassword(password, actor)) throw new Problem('passwordWeak')
   const hash = await hashPassword(password)
   return repos.transaction(() => {
     // Somebody who changed or reset it meanwhile was first: the password that was proved is no longer the

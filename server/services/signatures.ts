@@ -3,11 +3,23 @@ import { allow } from './access'
 import type { Context } from './context'
 import { hashPassword, isPassword } from './passwords'
 import { Problem } from './problem'
+import { isWeakPin } from './weak'
 
 const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ')
 
 /** A signature: the person's name as typed, and their own PIN. */
 export async function checkSignature(
+  context: Context,
+  personId: number,
+  typedName: string,
+  pin: string,
+): Promise<void> {
+  const prove = () => proveSignature(context, personId, typedName, pin)
+  // The limit follows the person whose PIN it is, over all documents.
+  await (context.tries ? context.tries(`pin ${personId}`, prove) : prove())
+}
+
+async function proveSignature(
   { repos, now }: Context,
   personId: number,
   typedName: string,
@@ -30,6 +42,7 @@ export async function choosePin(
   pin: string,
 ): Promise<void> {
   allow(actor, 'pin.choose')
+  if (isWeakPin(pin, actor)) throw new Problem('pinWeak')
   if (!(await isPassword(current, repos.people.byId(actor.id)!.passwordHash)))
     throw new Problem('signInWrong', {
       fields: [{ field: 'current', message: 'is not your present password.' }],

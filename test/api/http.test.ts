@@ -19,6 +19,13 @@ beforeAll(async () => {
     .get('/api/people', (await import('../../server/api/people/index.get')).default)
     .get('/api/work/:id', (await import('../../server/api/work/[id]/index.get')).default)
     .post('/api/roster', (await import('../../server/api/roster/index.post')).default)
+    .delete('/api/session', (await import('../../server/api/session.delete')).default)
+    .get('/api/sessions', (await import('../../server/api/sessions/index.get')).default)
+    .get('/api/audit', (await import('../../server/api/audit.get')).default)
+    .get('/api/health', (await import('../../server/api/health.get')).default)
+    .get('/api/keeping', (await import('../../server/api/keeping/index.get')).default)
+    .post('/api/keeping/backup', (await import('../../server/api/keeping/backup.post')).default)
+    .use('/api/**', (await import('../../server/api/[...]')).default)
   server = createServer(toNodeListener(createApp().use(router)))
   await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready))
   base = `http://127.0.0.1:${(server.address() as { port: number }).port}`
@@ -31,6 +38,13 @@ const post = (path: string, body: unknown, headers: Record<string, string> = {})
     headers: { 'content-type': 'application/json', ...headers },
     body: typeof body === 'string' ? body : JSON.stringify(body),
   })
+let changedCookie: Response | undefined
+let adminIn: Response | undefined
+const deviceCookie = (response: Response) =>
+  response.headers
+    .getSetCookie()
+    .map((text) => text.split(';')[0]!)
+    .find((text) => text.startsWith('nakshi-device='))!
 const cookieOf = (response: Response) => response.headers.get('set-cookie')!.split(';')[0]!
 const ADMIN = { number: 'A-1', name: 'Ada', password: 'a long password' }
 
@@ -91,11 +105,11 @@ describe('over the wire', () => {
     expect(await (await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).json()).toMatchObject({
       code: 'passwordChangeNeeded',
     })
-    const changed = await post(
+    const changed = (changedCookie = await post(
       'password',
       { current: slip.password, password: 'words of my own' },
       { cookie: theirs },
-    )
+    ))
     expect(changed.status).toBe(200)
     expect(
       await (await fetch(`${base}/api/work/1`, { headers: { cookie: cookieOf(changed) } })).json(),
@@ -103,12 +117,69 @@ describe('over the wire', () => {
     expect((await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).status).toBe(401)
   })
 
+  test('a device on which the person has signed in before is not shut out by a stranger’s guesses', async () => {
+    adminIn = await post('session', { number: 'A-1', password: ADMIN.password })
+    const device = deviceCookie(adminIn)
+    for (let i = 0; i < 9; i += 1) await post('session', { number: 'A-1', password: `guess number ${i}` })
+    expect((await post('session', { number: 'A-1', password: ADMIN.password })).status).toBe(429)
+    expect(
+      (await post('session', { number: 'A-1', password: ADMIN.password }, { cookie: device })).status,
+    ).toBe(200)
+  })
+
+  test('signing out ends the session at the server: a copied cookie opens nothing', async () => {
+    const theirs = cookieOf(changedCookie!)
+    const path = `${base}/api/session`
+    expect(await (await fetch(path, { headers: { cookie: theirs } })).json()).toMatchObject({
+      person: { number: 'T-1' },
+    })
+    expect((await fetch(path, { method: 'DELETE', headers: { cookie: theirs } })).ok).toBe(true)
+    expect(await (await fetch(path, { headers: { cookie: theirs } })).json()).toMatchObject({ person: null })
+  })
+
+  test('a path that is not there, a body that is no JSON or far too long: told in a sentence, with the place', async () => {
+    const nowhere = await fetch(`${base}/api/no/such/thing`)
+    expect(await nowhere.json()).toMatchObject({ status: 404, code: 'noSuchPath' })
+    const broken = await (await post('session', '{\n  "number": "A-1",\n  oops')).json()
+    expect(broken).toMatchObject({ code: 'bodyNotJson', fields: [{ field: 'body' }] })
+    expect(broken.fields[0].message).toMatch(/line 3, column 3|oops/)
+    expect((await post('session', '')).status).toBe(400)
+    const long = await post('session', JSON.stringify({ number: 'A-1', password: 'x'.repeat(3_000_000) }))
+    expect(await long.json()).toMatchObject({ status: 413, code: 'tooLarge' })
+  })
+
+  test('the administrator sees sessions, audit and backups with where each act came from; the apprentice does not', async () => {
+    const admin = await post(
+      'session',
+      { number: 'A-1', password: ADMIN.password },
+      { cookie: deviceCookie(adminIn!) },
+    )
+    const of = async (path: string) =>
+      (await fetch(`${base}/api/${path}`, { headers: { cookie: cookieOf(admin) } })).json()
+    expect((await of('sessions')).map(({ number }: { number: string }) => number)).toContain('A-1')
+    const { lines, actions } = await of('audit?action=signInRefused')
+    expect(actions).toContain('rosterImported')
+    expect(lines[0]).toMatchObject({
+      action: 'signInRefused',
+      address: expect.stringMatching(/127\.0\.0\.1|::1/),
+    })
+    expect(await of('audit?before=nothing')).toMatchObject({ code: 'bodyNotRight' })
+    expect((await of('keeping')).backups).toEqual([])
+    const made = await (await post('keeping/backup', {}, { cookie: cookieOf(admin) })).json()
+    expect(made.backups).toHaveLength(1)
+    expect(made.ageH).toBeLessThan(1)
+    const theirs = cookieOf(await post('session', { number: 'T-1', password: 'words of my own' }))
+    for (const path of ['sessions', 'audit', 'keeping'])
+      expect((await fetch(`${base}/api/${path}`, { headers: { cookie: theirs } })).status).toBe(403)
+    expect(await (await fetch(`${base}/api/health`)).json()).toMatchObject({ database: true, backedUp: true })
+  })
+
   test('guessing is slowed down: after eight tries in a minute nobody gets in, not even with the right password', async () => {
     const statuses: number[] = []
     for (let i = 0; i < 10; i += 1)
-      statuses.push((await post('session', { number: 'A-1', password: `guess number ${i}` })).status)
+      statuses.push((await post('session', { number: 'T-1', password: `guess number ${i}` })).status)
     expect(statuses.slice(0, 8)).toEqual(Array(8).fill(401))
     expect(statuses.slice(8)).toEqual([429, 429])
-    expect((await post('session', { number: 'A-1', password: ADMIN.password })).status).toBe(429)
+    expect((await post('session', { number: 'T-1', password: 'words of my own' })).status).toBe(429)
   })
 })

@@ -305,7 +305,7 @@ describe('locks and permits', () => {
         issuePermit(centre.context, centre.assessor, { ...body, untilAt: '2026-11-12T17:00', pin: '1111' }),
       ),
     ).toBe('pinWrong')
-    expect(await refusal(() => choosePin(centre.context, centre.apprentice, 'not it', '9999'))).toBe(
+    expect(await refusal(() => choosePin(centre.context, centre.apprentice, 'not it', '7305'))).toBe(
       'signInWrong',
     )
   })

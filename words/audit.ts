@@ -1,0 +1,59 @@
+/** What stands in the audit, as the trade says it. A code that is not here is shown as it stands. */
+const ACTIONS: Readonly<Record<string, string>> = {
+  setUp: 'Centre set up',
+  signIn: 'Signed in',
+  signInRefused: 'Sign-in refused',
+  signOut: 'Signed out',
+  sessionEnded: 'Session ended by the administrator',
+  passwordChanged: 'Password changed',
+  passwordReset: 'One-time password given',
+  pinChosen: 'PIN chosen',
+  signatureRefused: 'Signature refused',
+  rosterImported: 'Roster imported',
+  frameworkLoaded: 'Unit framework loaded',
+  exerciseCreated: 'Exercise created',
+  exerciseSet: 'Exercise set for a group',
+  faultPlanted: 'Fault planted',
+  permitted: 'Permission to energise given',
+  stopped: 'STOP at a bay',
+  stoppedAll: 'STOP at every bay',
+  policySet: 'Policy of the centre changed',
+  permissionRefused: 'Permission to energise refused',
+  permitIssued: 'Permit issued',
+  permitReturned: 'Permit handed back',
+  lockOn: 'Padlock put on',
+  lockOff: 'Padlock taken off',
+  isolationDecided: 'Observation of an isolation decided',
+  decided: 'Work decided',
+  released: 'Marking given back',
+  paperSigned: 'Record signed',
+  runMeasured: 'Run measured',
+  instrumentAdded: 'Instrument added',
+  instrumentCalibrated: 'Calibration added',
+  instrumentRetired: 'Instrument taken out of use',
+  backedUp: 'Backup made by hand',
+}
+export const auditWords = (action: string): string => ACTIONS[action] ?? action
+
+/** A browser and a system out of the line that a browser sends; the line itself where neither is known. */
+export function deviceWords(agent: string): string {
+  const browser = (
+    [
+      ['Edg/', 'Edge'],
+      ['Firefox/', 'Firefox'],
+      ['Chrome/', 'Chromium'],
+      ['Safari/', 'Safari'],
+    ] as const
+  ).find(([sign]) => agent.includes(sign))?.[1]
+  const system = (
+    [
+      ['Android', 'Android'],
+      ['iPad', 'iPad'],
+      ['iPhone', 'iPhone'],
+      ['Windows', 'Windows'],
+      ['Mac OS', 'macOS'],
+      ['Linux', 'Linux'],
+    ] as const
+  ).find(([sign]) => agent.includes(sign))?.[1]
+  return browser || system ? [browser, system].filter(Boolean).join(' on ') : agent || 'unknown'
+}
