@@ -179,7 +179,7 @@ function play(repos: Repos, chapter: Chapter, clock: Player['clock']): void {
   if (!reached(player, 'permission')) return
   playLive(player, answers, readings)
   if (!reached(player, 'decided')) return
-  decide(contextOf(player), player.assessor, player.attempt.id, 0)
+  decide(contextOf(player), player.assessor, player.attempt.id, { version: 0 })
   if (reached(player, 'released')) release(contextOf(player), player.assessor, player.attempt.id)
 }
 
@@ -228,10 +228,13 @@ function playLive(player: Player, answers: WorkBody['answers'], readings: Readin
   clock.pass(1)
   askPermission(contextOf(player), actor, attempt.id, versionOf(player))
   if (chapter.upTo === 'refused')
-    decidePermission(contextOf(player), assessor, attempt.id, false, REFUSALS[chapter.exercise as 'T-02'])
+    decidePermission(contextOf(player), assessor, attempt.id, {
+      granted: false,
+      reason: REFUSALS[chapter.exercise as 'T-02'],
+    })
   if (!reached(player, 'live')) return
   clock.pass(1)
-  decidePermission(contextOf(player), assessor, attempt.id, true, '')
+  decidePermission(contextOf(player), assessor, attempt.id, { granted: true, reason: '' })
   if (!reached(player, 'handedIn')) return
   saveWork(contextOf(player), actor, attempt.id, { version: versionOf(player), answers, readings })
   handInReadings(contextOf(player), actor, attempt.id, versionOf(player))

@@ -88,6 +88,8 @@ export interface MarkingView {
   readonly draft: MarkingDraft
   readonly decision?: Decision
   readonly suggestedFeedback: string
+  /** The hash of what would be signed. */
+  readonly seen: string
 }
 
 export interface OwnRecordUnit {

@@ -67,8 +67,16 @@ export const ReadingsFileRequest = Type.Object({ text: Type.String({ maxLength: 
 
 export const ActRequest = Type.Object({ version: Version }, strict)
 
+/** The hash of what stood on the screen. */
+export const Seen = Type.String({ pattern: '^[0-9a-f]{32}$' })
+
+/** A permission is given on what was seen; a refusal needs nothing but its reason. */
 export const PermissionRequest = Type.Object(
-  { granted: Type.Boolean(), reason: Type.String({ maxLength: 1000 }) },
+  {
+    granted: Type.Boolean(),
+    reason: Type.String({ maxLength: 1000 }),
+    seen: Type.Union([Seen, Type.Null()]),
+  },
   strict,
 )
 
@@ -101,7 +109,7 @@ export const MarkingRequest = Type.Object(
   strict,
 )
 
-export const DecisionRequest = Type.Object({ version: Type.Integer({ minimum: 0 }) }, strict)
+export const DecisionRequest = Type.Object({ version: Type.Integer({ minimum: 0 }), seen: Seen }, strict)
 
 export const PolicyRequest = PolicySchema
 

@@ -1,5 +1,6 @@
 /* Records between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
+import { Seen } from './requests'
 import { RECORD_KINDS, type RecordKind } from '#core/testing/records/record-shape'
 import type { NamedRecord } from '#words/test-record'
 import type { Edition } from '#core/regulations/editions'
@@ -27,6 +28,7 @@ export const TestRecordSignRequest = Type.Object(
     version: Type.Integer({ minimum: 1 }),
     name: Type.String({ minLength: 1, maxLength: 80 }),
     pin: Type.String({ pattern: '^\\d{4,8}$' }),
+    seen: Seen,
   },
   strict,
 )
@@ -77,6 +79,8 @@ export interface TestRecordsView {
         readonly fields: Readonly<Record<string, string>>
         readonly version: number
         readonly savedAt: string | null
+        /** The hash of what would be signed. */
+        readonly seen: string
       }
     >
   >

@@ -121,6 +121,8 @@ export interface FloorPatch {
     readonly gate: Gate
     readonly marks: readonly ReadingMark[]
     readonly board: BoardRequestView | null
+    /** The hash of these. */
+    readonly seen: string
   }
 }
 

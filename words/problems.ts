@@ -82,6 +82,11 @@ export const PROBLEMS = {
     status: 409,
     sentence: 'Somebody saved this in the meantime. Compare both, keep what is right, and save again.',
   },
+  changedSince: {
+    status: 409,
+    sentence:
+      'This has changed since it stood on your screen, so nothing was decided. It now shows as it is: look again, then decide.',
+  },
   locked: {
     status: 409,
     sentence: 'This part is locked at this stage. Reload to see where the work stands.',

@@ -44,7 +44,8 @@ export function useFloor() {
 
   async function decide(id: number, granted: boolean, reason = ''): Promise<boolean> {
     try {
-      await call('POST', `attempts/${id}/permission`, { granted, reason })
+      const seen = data.value?.patches.find((patch) => patch.id === id)?.request?.seen ?? null
+      await call('POST', `attempts/${id}/permission`, { granted, reason, seen })
       return true
     } catch (error) {
       showProblem(error)

@@ -67,7 +67,10 @@ export function useMarking(id: () => number) {
     run(async () => {
       if (!(await box.save())) return
       take(
-        await call<MarkingView>('POST', `marking/${id()}/decision`, { version: view.value!.draft.version }),
+        await call<MarkingView>('POST', `marking/${id()}/decision`, {
+          version: view.value!.draft.version,
+          seen: view.value!.seen,
+        }),
       )
     })
   const release = () =>
@@ -83,7 +86,10 @@ export function useMarking(id: () => number) {
       await work()
       return true
     } catch (error) {
-      if ((error as ApiProblem).code !== 'stale') showProblem(error)
+      const { code, extra } = error as ApiProblem
+      if (code !== 'stale') showProblem(error)
+      // What it rests on was changed by somebody else: it shows as it is now, and is looked at again.
+      if (code === 'changedSince') take(extra.theirs as MarkingView)
       return false
     } finally {
       isBusy.value = false

@@ -74,10 +74,12 @@ export function useTestRecords(id: number) {
         version,
         name,
         pin,
+        seen: view.value!.papers[what].seen,
       })
       return true
     } catch (error) {
-      showProblem(error)
+      const { code, extra } = showProblem(error)
+      if (code === 'changedSince') view.value = extra.theirs as TestRecordsView
       return false
     }
   }

@@ -9,6 +9,7 @@ import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
+import { seenOf } from './seen'
 import { isWholeBoard, readingMarks } from './test-sheet'
 import { inspectionOf } from './inspections'
 import { processOf } from './schedules'
@@ -48,13 +49,14 @@ export function showFloor(context: Context, actor: Person): FloorView {
 }
 
 /** The dead tests as the assessor needs them before a permission. */
-function deadSheet(context: Context, attempt: Attempt) {
+export function deadSheet(context: Context, attempt: Attempt) {
   const marks = readingMarks(context, attempt)
-  return {
+  const sheet = {
     gate: energiseGate(marks),
     marks: marks.filter((mark) => isDead(mark.reading)),
     board: isWholeBoard(context, attempt) ? boardRequest(context, attempt, marks) : null,
   }
+  return { ...sheet, seen: seenOf(sheet) }
 }
 
 function inspectionWords(context: Context, attempt: Attempt): BoardRequestView['inspection'] {

@@ -15,6 +15,7 @@ import { Problem } from './problem'
 import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
 import { saveIfCurrent } from './save-current'
+import { refuseUnseen, seenOf } from './seen'
 import { nextStage } from './stages'
 
 const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
@@ -64,6 +65,13 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   const draft = draftOf({ repos }, attempt, marked)
   const proposal = propose(marked, criteria, draft.overrides)
   const scopes = scopeNames(attempt, marked)
+  const suggestedFeedback = composeFeedback(marked, draft.overrides, proposal, scopes)
+  const signed = {
+    marked,
+    overrides: draft.overrides,
+    proposal,
+    feedback: draft.feedback ?? suggestedFeedback,
+  }
   return {
     attempt: {
       id,
@@ -91,7 +99,8 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
     proposal,
     draft,
     decision,
-    suggestedFeedback: composeFeedback(marked, draft.overrides, proposal, scopes),
+    suggestedFeedback,
+    seen: seenOf(signed),
   }
 }
 
@@ -141,13 +150,20 @@ export function saveMarking(context: Context, actor: Person, id: number, body: M
 }
 
 /** Signs the decision as it stands: adds an occasion on every criterion of the exercise to the record. */
-export function decide(context: Context, actor: Person, id: number, version: number): MarkingView {
+export function decide(
+  context: Context,
+  actor: Person,
+  id: number,
+  { version, seen }: { readonly version: number; readonly seen?: string },
+): MarkingView {
   const { repos, now } = context
   allow(actor, 'attempt.mark')
   // What is signed must be what was on the screen.
   saveIfCurrent(context, {
     sent: version,
     read: () => ({ ...showMarking(context, actor, id), version: repos.decisions.draft(id).version }),
+    // Others may have changed what it rests on, such as the inspection, without touching the draft.
+    check: (view) => refuseUnseen(seen, view.seen, () => view),
     write: (view) => {
       const attempt = repos.attempts.byId(id)!
       const stage = nextStage(attempt, 'decide')

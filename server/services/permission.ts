@@ -1,30 +1,45 @@
-import { energiseGate } from '#core/testing/judge/gate'
+import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
-import { readingMarks } from './test-sheet'
+import { deadSheet } from './floor'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { refuseUnseen } from './seen'
 import { nextStage } from './stages'
+
+/** What an assessor decides; without a hash nothing stood on a screen. */
+export interface PermissionBody {
+  readonly granted: boolean
+  readonly reason: string
+  readonly seen?: string | null
+}
 
 /** Gives or refuses permission to energise, by name and time. Never gives it past a shut gate. */
 export function decidePermission(
-  { repos, now }: Context,
+  context: Context,
   actor: Person,
   id: number,
-  granted: boolean,
-  reason: string,
+  { granted, reason, seen }: PermissionBody,
 ): void {
   allow(actor, 'energise.permit')
+  const { repos, now } = context
   repos.transaction(() => {
     const attempt = found(repos.attempts.byId(id))
     const stage = nextStage(attempt, granted ? 'permit' : 'refuse')
-    if (granted && !energiseGate(readingMarks({ repos }, attempt)).open) throw new Problem('gateShut')
+    if (granted) refuseUnlooked(context, attempt, seen)
     if (!granted && reason.trim() === '')
       throw new Problem('reasonNeeded', { fields: [{ field: 'reason', message: 'is empty.' }] })
     repos.attempts.setStage(id, stage)
     repos.attempts.addEvent(id, granted ? 'permit' : 'refuse', actor.id, now, reason.trim())
     repos.audit.add(now, actor.id, granted ? 'permitted' : 'permissionRefused', `attempt ${id}`)
   })
+}
+
+/** Permission is given on an open gate, and on the very sheet that stood on the screen. */
+function refuseUnlooked(context: Context, attempt: Attempt, seen: string | null | undefined): void {
+  const sheet = deadSheet(context, attempt)
+  if (!sheet.gate.open) throw new Problem('gateShut')
+  refuseUnseen(seen ?? undefined, sheet.seen, () => sheet)
 }
 
 /** STOP: takes the permission back at once, of one bay or of every bay that is live. Returns how many were live. */

@@ -15,6 +15,7 @@ import { saveIfCurrent } from './save-current'
 import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { refuseUnseen, seenOf } from './seen'
 import { checkSignature } from './signatures'
 
 /** The attempt, for the one who tested and for those who mark. */
@@ -33,7 +34,8 @@ function viewOf(context: Context, attempt: Attempt): TestRecordsView {
   const facts = factsOf(context, attempt)
   const draft = (kind: RecordKind) => {
     const stored = repos.testRecords.draft(attempt.id, kind)
-    return { ...stored, paper: namedRecord(testRecord(kind, facts, stored.fields), facts.names) }
+    const paper = namedRecord(testRecord(kind, facts, stored.fields), facts.names)
+    return { ...stored, paper, seen: seenOf(contentOf(attempt, headOf(context, attempt), paper)) }
   }
   return {
     attempt: headOf(context, attempt),
@@ -49,6 +51,13 @@ function viewOf(context: Context, attempt: Attempt): TestRecordsView {
     papers: { minor: draft('minor'), installation: draft('installation') },
   }
 }
+
+/** What a signature stands under. */
+const contentOf = (
+  attempt: Attempt,
+  head: SignedContent['attempt'],
+  paper: SignedContent['paper'],
+): SignedContent => ({ paper, readings: attempt.readings, times: attempt.readingTimes, attempt: head })
 
 function headOf({ repos }: Context, attempt: Attempt): TestRecordsView['attempt'] {
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
@@ -103,23 +112,17 @@ export async function signTestRecord(
   context: Context,
   actor: Person,
   id: number,
-  { kind, version, name, pin }: TestRecordSignBody,
+  { kind, version, name, pin, seen }: Signing & Pick<TestRecordSignBody, 'name' | 'pin'>,
 ): Promise<TestRecordsView> {
   const { repos, now } = context
-  refuseUnsignable(showTestRecords(context, actor, id), kind, version)
+  refuseUnsignable(showTestRecords(context, actor, id), { kind, version, seen })
   await checkSignature(context, actor.id, name, pin)
   // While the PIN was proved it may have changed: what is signed is looked at only now.
   return repos.transaction(() => {
     const attempt = recordedAttempt(context, actor, id)
     const view = viewOf(context, attempt)
-    refuseUnsignable(view, kind, version)
-    const { paper } = view.papers[kind]
-    const content: SignedContent = {
-      paper,
-      readings: attempt.readings,
-      times: attempt.readingTimes,
-      attempt: view.attempt,
-    }
+    refuseUnsignable(view, { kind, version, seen })
+    const content = contentOf(attempt, view.attempt, view.papers[kind].paper)
     const text = JSON.stringify(content)
     const hash = createHash('sha256').update(text).digest('hex')
     repos.testRecords.sign({ attemptId: attempt.id, kind, content: text, hash }, actor.id, now)
@@ -128,10 +131,14 @@ export async function signTestRecord(
   })
 }
 
+/** What is signed; without a hash nothing stood on a screen. */
+type Signing = Pick<TestRecordSignBody, 'kind' | 'version'> & Partial<Pick<TestRecordSignBody, 'seen'>>
+
 /** Only what stood on the screen is signed, and only where nothing is missing and nothing fails. */
-function refuseUnsignable(view: TestRecordsView, kind: RecordKind, version: number): void {
+function refuseUnsignable(view: TestRecordsView, { kind, version, seen }: Signing): void {
   const { paper, version: stored } = view.papers[kind]
   if (stored !== version) throw new Problem('stale', { extra: { theirs: view } })
+  refuseUnseen(seen, view.papers[kind].seen, () => view)
   const { missing, failing } = paper
   if (missing.length + failing.length > 0)
     throw new Problem('paperIncomplete', { extra: { missing, failing } })

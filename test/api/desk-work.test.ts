@@ -53,7 +53,7 @@ describe('the pile', () => {
     const second = centre.repos.attempts.byPerson(centre.other.id)[0]!.id
     bringTo(centre, attemptId, 'handedIn')
     bringTo(asOther(), second, 'handedIn')
-    decide(centre.context, centre.assessor, attemptId, 0)
+    decide(centre.context, centre.assessor, attemptId, { version: 0 })
     expect(markingPile(centre.context, centre.assessor).map(({ id, stage }) => `${id} ${stage}`)).toEqual([
       `${second} handedIn`,
       `${attemptId} decided`,

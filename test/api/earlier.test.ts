@@ -111,7 +111,7 @@ describe('decisions', () => {
     const view = showMarking(context, marker, attempt.id)
     expect(view.draft.overrides).toMatchObject([{ verdict: 'wrong', reason }])
     expect(view.proposal.criteria.flatMap(({ because }) => because)).toContain(view.draft.overrides[0]!.item)
-    decide(context, marker, attempt.id, 1)
+    decide(context, marker, attempt.id, { version: 1 })
     expect(release(context, marker, attempt.id).attempt.stage).toBe('released')
     expect(() =>
       saveMarking(context, marker, attempt.id, { version: 1, overrides: [], feedback: null }),

@@ -66,7 +66,7 @@ const USE_CASES: [string, Role[], Try][] = [
   [
     'refuse to energise',
     MARKERS,
-    (c, role) => decidePermission(c.context, as(c, role), 1, false, 'Covers are off.'),
+    (c, role) => decidePermission(c.context, as(c, role), 1, { granted: false, reason: 'Covers are off.' }),
   ],
   ['see the pile', MARKERS, (c, role) => markingPile(c.context, as(c, role))],
   ['open a sheet with its marks', MARKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
@@ -204,7 +204,7 @@ test('bulk release gives back what is decided and names what is not', () => {
   const centre = aCentre()
   const { attemptId } = aSetExercise(centre)
   bringTo(centre, attemptId, 'handedIn')
-  decide(centre.context, centre.assessor, attemptId, 0)
+  decide(centre.context, centre.assessor, attemptId, { version: 0 })
   const other = centre.repos.attempts.byPerson(centre.other.id)[0]!.id
   expect(releaseMany(centre.context, centre.assessor, [attemptId, other])).toMatchObject({
     released: 1,
@@ -224,7 +224,7 @@ test('the comment bank learns from what was decided, and counts what is used aga
       overrides: [],
       feedback: `${suggested}\n\nDraw the loop first.`,
     })
-    decide(centre.context, centre.assessor, attemptId, version + 1)
+    decide(centre.context, centre.assessor, attemptId, { version: version + 1 })
   }
   expect(centre.repos.comments.all()).toEqual([{ id: 1, text: 'Draw the loop first.', step: 'zs', uses: 2 }])
 })

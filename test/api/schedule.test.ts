@@ -105,7 +105,7 @@ describe('the sheet of a whole board', () => {
     save({ ...measured(true), 'set:instrument': 'Multi 1' })
     askPermission(context, centre.apprentice, id, version())
     expect(await refusal(() => save({ ...attempt().readings, 'c1.r1': '0.1' }))).toBe('locked')
-    decidePermission(context, centre.assessor, id, true, '')
+    decidePermission(context, centre.assessor, id, { granted: true, reason: '' })
     save({ ...attempt().readings, ...measured(false) })
     handInReadings(context, centre.apprentice, id, version())
     expect(showSchedule(context, centre.assessor, id).marks.every(({ verdict }) => verdict === 'right')).toBe(
@@ -115,7 +115,9 @@ describe('the sheet of a whole board', () => {
   it('a permission is not given past a reading beyond its limit', async () => {
     save({ ...measured(true), 'c1.irLE': '0.4 MΩ' })
     askPermission(context, centre.apprentice, id, version())
-    expect(await refusal(() => decidePermission(context, centre.assessor, id, true, ''))).toBe('gateShut')
+    expect(
+      await refusal(() => decidePermission(context, centre.assessor, id, { granted: true, reason: '' })),
+    ).toBe('gateShut')
   })
   it('keeps when each reading came in; a file may say so itself, and then it counts', () => {
     save({ 'c1.r1': '0.4' })
@@ -247,7 +249,7 @@ describe('records', () => {
     })
     save({ ...measured(true), 'set:instrument': 'Multi 1' })
     askPermission(context, centre.apprentice, id, version())
-    decidePermission(context, centre.assessor, id, true, '')
+    decidePermission(context, centre.assessor, id, { granted: true, reason: '' })
     save({ ...attempt().readings, ...measured(false) })
     handInReadings(context, centre.apprentice, id, version())
   }

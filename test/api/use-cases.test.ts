@@ -105,7 +105,9 @@ describe('authorisation', () => {
       'notAllowed',
     )
     expect(
-      await refusal(() => decidePermission(centre.context, centre.apprentice, attemptId, true, '')),
+      await refusal(() =>
+        decidePermission(centre.context, centre.apprentice, attemptId, { granted: true, reason: '' }),
+      ),
     ).toBe('notAllowed')
   })
 })
@@ -205,13 +207,20 @@ describe('from design to record', () => {
         readings: { ...work().readings, 'c1.zs@c1p4': '0.8' },
       })
     expect(await refusal(live)).toBe('liveLocked')
-    expect(await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, true, ''))).toBe(
-      'gateShut',
-    )
     expect(
-      await refusal(() => decidePermission(centre.context, centre.assessor, attemptId, false, ' ')),
+      await refusal(() =>
+        decidePermission(centre.context, centre.assessor, attemptId, { granted: true, reason: '' }),
+      ),
+    ).toBe('gateShut')
+    expect(
+      await refusal(() =>
+        decidePermission(centre.context, centre.assessor, attemptId, { granted: false, reason: ' ' }),
+      ),
     ).toBe('reasonNeeded')
-    decidePermission(centre.context, centre.assessor, attemptId, false, 'N–E is too low: find it.')
+    decidePermission(centre.context, centre.assessor, attemptId, {
+      granted: false,
+      reason: 'N–E is too low: find it.',
+    })
     expect(work()).toMatchObject({
       stage: 'dead',
       events: expect.arrayContaining([
@@ -225,7 +234,7 @@ describe('from design to record', () => {
       readings: { ...work().readings, 'c1.irNE': '>999' },
     })
     askPermission(centre.context, centre.apprentice, attemptId, version(attemptId))
-    decidePermission(centre.context, centre.assessor, attemptId, true, '')
+    decidePermission(centre.context, centre.assessor, attemptId, { granted: true, reason: '' })
     expect(work().events.at(-1)).toMatchObject({ act: 'permit', by: 'assessor S-1', at: centre.context.now })
     expect(await refusal(live)).toBe('none')
   })
@@ -270,7 +279,7 @@ describe('from design to record', () => {
     const sent = () => JSON.stringify(showWork(centre.context, centre.apprentice, attemptId))
     const secrets = /reference|expected|verdict|"mark"|residualA|seed|proposal/
     expect(sent()).not.toMatch(secrets)
-    decide(centre.context, centre.assessor, attemptId, 0)
+    decide(centre.context, centre.assessor, attemptId, { version: 0 })
     expect(sent()).not.toMatch(secrets)
     expect(
       ownRecord(centre.context, centre.apprentice).flatMap((unit) =>
@@ -291,7 +300,9 @@ describe('from design to record', () => {
   test('a decision signs what was on the screen; a later one replaces it, and both stay', async () => {
     const { attemptId } = aSetExercise(centre)
     bringTo(centre, attemptId, 'handedIn', { typed: { 'c1.residual': 'none' } })
-    expect(decide(centre.context, centre.assessor, attemptId, 0).decision).toMatchObject({ met: false })
+    expect(decide(centre.context, centre.assessor, attemptId, { version: 0 }).decision).toMatchObject({
+      met: false,
+    })
     const override = {
       item: 'design.c1.residual' as const,
       verdict: 'right' as const,
@@ -311,9 +322,11 @@ describe('from design to record', () => {
         }),
       ),
     ).toBe('stale')
-    expect(await refusal(() => decide(centre.context, centre.assessor, attemptId, 0))).toBe('stale')
+    expect(await refusal(() => decide(centre.context, centre.assessor, attemptId, { version: 0 }))).toBe(
+      'stale',
+    )
     expect(await refusal(() => release(centre.context, centre.assessor, attemptId))).toBe('wrongStage')
-    expect(decide(centre.context, centre.instructor, attemptId, 1).decision).toMatchObject({
+    expect(decide(centre.context, centre.instructor, attemptId, { version: 1 }).decision).toMatchObject({
       met: true,
       by: 'instructor I-1',
     })
@@ -329,7 +342,7 @@ describe('from design to record', () => {
     (table) => {
       const { attemptId } = aSetExercise(centre)
       bringTo(centre, attemptId, 'handedIn')
-      decide(centre.context, centre.assessor, attemptId, 0)
+      decide(centre.context, centre.assessor, attemptId, { version: 0 })
       expect(() => centre.db.exec(`DELETE FROM ${table}`)).toThrow(/append-only/)
       expect(() => centre.db.exec(`UPDATE ${table} SET id = id + 100`)).toThrow(/append-only/)
     },
@@ -338,7 +351,7 @@ describe('from design to record', () => {
   test('results go out as CSV and read back as the same rows', () => {
     const { attemptId, exerciseId } = aSetExercise(centre)
     bringTo(centre, attemptId, 'handedIn', { slips: { 'c1.ib': 23 } })
-    decide(centre.context, centre.assessor, attemptId, 0)
+    decide(centre.context, centre.assessor, attemptId, { version: 0 })
     const { csv } = exportResults(centre.context, centre.instructor, exerciseId)
     const rows = readResults(csv)
     expect(rows).toEqual([

@@ -77,7 +77,7 @@ export function bringTo(
   saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings: dead })
   askPermission(context, apprentice, id, versionOf(repos, id))
   if (stage === 'permission') return
-  decidePermission(context, assessor, id, true, '')
+  decidePermission(context, assessor, id, { granted: true, reason: '' })
   if (stage === 'live') return
   saveWork(context, apprentice, id, { version: versionOf(repos, id), answers, readings })
   handInReadings(context, apprentice, id, versionOf(repos, id))

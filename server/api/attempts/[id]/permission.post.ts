@@ -3,5 +3,5 @@ import { api, idOf } from '~~/server/http/api'
 import { decidePermission } from '~~/server/services/permission'
 
 export default api(PermissionRequest, ({ context, actor, event, body }) =>
-  decidePermission(context, actor, idOf(event), body.granted, body.reason),
+  decidePermission(context, actor, idOf(event), body),
 )
