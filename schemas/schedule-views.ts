@@ -30,6 +30,20 @@ export interface InstrumentView {
   readonly notedBy: string
 }
 
+/** One change of one reading. */
+export interface ReadingChange {
+  readonly key: string
+  readonly before: string
+  readonly after: string
+  /** Null where an instrument sent it. */
+  readonly by: string | null
+  /** By the server's clock. */
+  readonly at: string
+  /** The time that a file claims; empty where it claims none. */
+  readonly claimedAt: string
+  readonly via: 'typed' | 'file' | 'instrument'
+}
+
 /** A test of a schedule, with how it is made at this bay. */
 export interface TestView {
   readonly key: string
@@ -85,6 +99,7 @@ export interface ScheduleView {
   readonly tests: readonly BayTest[]
   readonly readings: Readings
   readonly times: ReadingTimes
+  readonly history: readonly ReadingChange[]
   readonly marks: readonly ReadingMark[]
   readonly relations: readonly Relation[]
   readonly process: readonly Finding[]

@@ -16,6 +16,7 @@ import { createObservationsRepo } from './observations'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPredictionsRepo } from './predictions'
+import { createReadingChangesRepo } from './reading-changes'
 import { createSessionsRepo } from './sessions'
 
 /** Every repository over one connection; statements are prepared once. */
@@ -37,6 +38,7 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    readingChanges: createReadingChangesRepo(db),
     sessions: createSessionsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */

@@ -56,10 +56,9 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
   return context.repos.transaction(() => {
     const attempt = settled(context, known)
     const write = (key: string, value: string): StreamAnswer => {
-      keepReadings(context, attempt, attempt.answers as Record<string, string>, {
-        ...attempt.readings,
-        [key]: value,
-      })
+      const readings = { ...attempt.readings, [key]: value }
+      const answers = attempt.answers as Record<string, string>
+      keepReadings(context, attempt, { answers, readings }, { by: null, isInstrument: true })
       return ok(true)
     }
     if (line.is === 'instrument')

@@ -1,3 +1,4 @@
+import type { ReadingTimes } from '#core/testing/readings'
 import { writable } from '#core/exercise/attempt/stages'
 import { permissionUntil } from '#core/exercise/attempt/permission'
 import { groupQuestions, type GroupSheet } from '#core/testing/judge/group'
@@ -39,6 +40,7 @@ export function showSchedule(context: Context, actor: Person, attemptId: number)
     tests: schedule,
     readings: attempt.readings,
     times: attempt.readingTimes,
+    history: repos.readingChanges.ofAttempt(attempt.id),
     ...judgedSheet(context, attempt),
     process: processOf(context, attempt),
     questions: groupQuestions(sheetOf(context, attempt), othersOf(context, attempt)),
@@ -56,7 +58,7 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
     return [{ from: event.at, until: end?.at ?? permissionUntil(events.slice(0, i + 1)) }]
   })
   return processFindings(bayToTest(context, attempt).schedule, {
-    times: attempt.readingTimes,
+    times: timesOf(attempt),
     permissions,
     instrument: instrumentOf(context, attempt),
     isLeadsNulled: (attempt.readings['set:leads'] ?? '').trim() !== '',
@@ -64,6 +66,18 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
     today: context.now.slice(0, 10),
   })
 }
+
+/**
+ * When each reading was taken: the time that a file claims where it lies before the one at which it came in. A claim can
+ * show a breach; it never hides one.
+ */
+const timesOf = ({ readings, readingTimes }: Attempt): ReadingTimes =>
+  Object.fromEntries(
+    Object.entries(readingTimes).map(([key, at]) => {
+      const claimed = Date.parse(readings[`at:${key}`] ?? '')
+      return [key, claimed < Date.parse(at) ? new Date(claimed).toISOString() : at]
+    }),
+  )
 
 function instrumentOf({ repos }: Context, { readings }: Attempt): InstrumentFacts | null {
   return repos.instruments.byName(readings['set:instrument'] ?? '') ?? null

@@ -20,7 +20,13 @@ export const saveWork = (context: Context, actor: Person, id: number, body: Work
     write: (attempt) => {
       const { tests } = assignmentFor(context, attempt)
       // What was typed before one circuit was a schedule may arrive only now.
-      keepReadings(context, attempt, body.answers, presentKeys(body.readings, attempt.installation, tests))
+      const readings = presentKeys(body.readings, attempt.installation, tests)
+      keepReadings(
+        context,
+        attempt,
+        { answers: body.answers, readings },
+        { by: actor.id, isInstrument: false },
+      )
     },
     theirs: (attempt) => forApprentice(context, attempt),
   })
@@ -32,20 +38,48 @@ export const saveWork = (context: Context, actor: Person, id: number, body: Work
 export function keepReadings(
   context: Context,
   attempt: Attempt,
-  answers: WorkBody['answers'],
-  readings: WorkBody['readings'],
+  { answers, readings }: Pick<WorkBody, 'answers' | 'readings'>,
+  from: ReadingSource,
 ): void {
   refuseLocked(context, attempt, { answers, readings })
   const times = { ...attempt.readingTimes }
-  for (const [key, text] of Object.entries(readings)) {
-    if (key.includes(':') || (attempt.readings[key] ?? '') === text) continue
-    // A file may say when it was measured.
-    times[key] = readings[`at:${key}`] || context.now
+  for (const key of changedKeys(attempt.readings, readings)) {
+    if (key.includes(':')) continue
+    times[key] = context.now
+    noteChange(context, attempt, { key, readings, from })
   }
   if (
     !context.repos.attempts.saveWork(attempt.id, attempt.version, { answers, readings, times }, context.now)
   )
     throw new Problem('stale')
+}
+
+/** Who changed a reading, and whether an instrument did. */
+export interface ReadingSource {
+  readonly by: number | null
+  readonly isInstrument: boolean
+}
+
+/** Each change with who, when by the server's clock, and from where; what a file claims stands beside it. */
+function noteChange(
+  { repos, now }: Context,
+  attempt: Attempt,
+  {
+    key,
+    readings,
+    from: { by, isInstrument },
+  }: { readonly key: string; readonly readings: WorkBody['readings']; readonly from: ReadingSource },
+): void {
+  const claimedAt = readings[`at:${key}`] ?? ''
+  const isFromFile = claimedAt !== '' && claimedAt !== attempt.readings[`at:${key}`]
+  const byHand = isFromFile ? 'file' : 'typed'
+  repos.readingChanges.add(attempt.id, by, now, {
+    key,
+    before: attempt.readings[key] ?? '',
+    after: readings[key] ?? '',
+    claimedAt: isFromFile ? claimedAt : '',
+    via: isInstrument ? 'instrument' : byHand,
+  })
 }
 
 function refuseLocked(

@@ -119,13 +119,36 @@ describe('the sheet of a whole board', () => {
       await refusal(() => decidePermission(context, centre.assessor, id, { granted: true, reason: '' })),
     ).toBe('gateShut')
   })
-  it('keeps when each reading came in; a file may say so itself, and then it counts', () => {
+  it('keeps when each reading came in by the server’s clock; what a file claims stands beside it, never instead', () => {
+    const at15 = '2026-11-12T15:00:00.000Z'
+    const claimed = '2026-11-12T08:00:00.000Z'
     save({ 'c1.r1': '0.4' })
-    save(
-      { 'c1.r1': '0.4', 'c1.rn': '0.4', 'at:c1.rn': '2026-11-12T08:00:00.000Z' },
-      { ...context, now: '2026-11-12T15:00:00.000Z' },
-    )
-    expect(attempt().readingTimes).toEqual({ 'c1.r1': NOW, 'c1.rn': '2026-11-12T08:00:00.000Z' })
+    save({ 'c1.r1': '0.4', 'c1.rn': '0.4', 'at:c1.rn': claimed }, { ...context, now: at15 })
+    expect(attempt().readingTimes).toEqual({ 'c1.r1': NOW, 'c1.rn': at15 })
+    expect(showSchedule(context, centre.assessor, id).history).toMatchObject([
+      {
+        key: 'c1.r1',
+        before: '',
+        after: '0.4',
+        at: NOW,
+        claimedAt: '',
+        via: 'typed',
+        by: centre.apprentice.name,
+      },
+      { key: 'c1.rn', at: at15, claimedAt: claimed, via: 'file' },
+    ])
+  })
+  it('every change of a reading is kept, and none of them can be taken back', () => {
+    save({ 'c1.r1': '0.4' })
+    save({ 'c1.r1': '0.44' })
+    save({ 'c1.r1': '' })
+    expect(centre.repos.readingChanges.ofAttempt(id).map(({ before, after }) => [before, after])).toEqual([
+      ['', '0.4'],
+      ['0.4', '0.44'],
+      ['0.44', ''],
+    ])
+    for (const sql of ['DELETE FROM reading_change', "UPDATE reading_change SET after = '0.5'"])
+      expect(() => centre.db.exec(sql)).toThrow(/append-only/)
   })
   it('looks through a file: only tests that are open now; and gives a form to fill in', () => {
     expect(

@@ -67,6 +67,11 @@ const fromOtherBay = computed(
       ),
     ),
 )
+/** The picked reading's changes; the key of a mark may carry `reading.` in front. */
+function historyOf(picked: string) {
+  const key = picked.replace(/^reading\./, '')
+  return view.value?.history.filter((change) => change.key === key)
+}
 const nameOf = (key: string) => itemName(`reading.${key}`, names.value)
 const tabs = computed(() => [
   { id: '', name: 'All' },
@@ -174,6 +179,11 @@ const wrongIn = (tab: string) =>
           {{ findingSentence(finding) }}
         </p></template
       >
+      <ReadingHistory
+        v-if="selected && historyOf(selected)"
+        :changes="historyOf(selected)!"
+        :name="nameOf(selected.replace(/^reading\./, ''))"
+      />
       <h2>What may be behind it</h2>
       <el-button
         v-if="progress === null"
