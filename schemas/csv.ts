@@ -13,16 +13,26 @@ export interface CsvTable {
 }
 
 // A spreadsheet would run such a cell as a formula; it is written with a quote in front and read back without it.
-const FORMULA = /^[=+\-@\t\r]/
-const QUOTED_FORMULA = /^'[=+\-@\t\r]/
+const FORMULA = /^[=+\-@\t\r＝＋－＠]/
+const QUOTED_FORMULA = /^'[=+\-@\t\r＝＋－＠]/
+/** A first line that spreadsheets write to name the separator. */
+const NAMED_SEPARATOR = /^\uFEFF?sep=(.)\r?\n/
+
+/** The separator that stands most often in the heading: comma, semicolon or tab. */
+function separatorOf(text: string): string {
+  const heading = text.split('\n', 1)[0]!
+  const count = (sign: string) => heading.split(sign).length - 1
+  return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best))
+}
 
 /** Reads CSV text. Throws when a quotation mark stays open or a row is longer than the heading. */
 export function readCsv(text: string): CsvTable {
-  const firstLine = text.slice(0, text.indexOf('\n') < 0 ? undefined : text.indexOf('\n'))
-  const delimiter = firstLine.includes(';') && !firstLine.includes(',') ? ';' : ','
-  const records = parse(text, {
+  const named = NAMED_SEPARATOR.exec(text)
+  const table = named ? text.slice(named[0].length) : text
+  const offset = named ? 1 : 0
+  const records = parse(table, {
     bom: true,
-    delimiter,
+    delimiter: named?.[1] ?? separatorOf(table),
     info: true,
     relaxColumnCountLess: true,
     skipEmptyLines: true,
@@ -33,7 +43,7 @@ export function readCsv(text: string): CsvTable {
   const rows = records
     .slice(1)
     .map(({ record, info }) => ({
-      line: info.lines,
+      line: info.lines + offset,
       cells: Object.fromEntries(
         heading.map((name, i) => [name, (record[i] ?? '').replace(QUOTED_FORMULA, (m) => m.slice(1))]),
       ),

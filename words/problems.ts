@@ -137,6 +137,11 @@ export const PROBLEMS = {
     sentence:
       'An instrument of this name is in the register already. Add a calibration to it, or choose another name.',
   },
+  instrumentRetired: {
+    status: 409,
+    sentence:
+      'An instrument of this name was taken out of use, and records name it. Give this one another name, with its serial number.',
+  },
   calibrationDates: {
     status: 400,
     sentence: 'A calibration holds until after the day on which it was done. Correct the dates.',

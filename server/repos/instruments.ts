@@ -7,6 +7,9 @@ export function createInstrumentsRepo(db: Database) {
     SELECT i.id, i.name, i.serial, i.kind, c.done_on AS doneOn, c.due_on AS dueOn, p.name AS notedBy
     FROM instrument i JOIN calibration c ON c.id = (SELECT max(id) FROM calibration WHERE instrument_id = i.id) JOIN person p ON p.id = c.noted_by
     WHERE i.is_retired = 0 ORDER BY i.kind, i.name`)
+  const known = db.prepare<[string], { id: number }>(
+    'SELECT id FROM instrument WHERE name = ? COLLATE NOCASE',
+  )
   const insert = db.prepare('INSERT INTO instrument (name, serial, kind) VALUES (?, ?, ?)')
   const retire = db.prepare('UPDATE instrument SET is_retired = 1 WHERE id = ?')
   const calibrate = db.prepare(
@@ -16,6 +19,8 @@ export function createInstrumentsRepo(db: Database) {
     all: () => all.all(),
     byName: (name: string) =>
       all.all().find((instrument) => instrument.name.toLowerCase() === name.trim().toLowerCase()),
+    /** A name that was ever given, also of one that is out of use. */
+    isKnown: (name: string): boolean => known.get(name.trim()) !== undefined,
     insert: (name: string, serial: string, kind: string): number =>
       Number(insert.run(name, serial, kind).lastInsertRowid),
     retire: (id: number): boolean => retire.run(id).changes === 1,

@@ -22,6 +22,11 @@ export function addInstrument(
   return repos.transaction(() => {
     if (repos.instruments.byName(name))
       throw new Problem('instrumentKnown', { fields: [{ field: 'name', message: 'is in the register.' }] })
+    // What was measured with it names it: another one of the same name would be taken for it.
+    if (repos.instruments.isKnown(name))
+      throw new Problem('instrumentRetired', {
+        fields: [{ field: 'name', message: 'was taken out of use.' }],
+      })
     repos.instruments.calibrate(
       repos.instruments.insert(name.trim(), serial.trim(), kind),
       doneOn,

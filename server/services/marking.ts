@@ -218,6 +218,7 @@ export function releaseMany(
   actor: Person,
   ids: readonly number[],
 ): { readonly released: number; readonly left: readonly { readonly id: number; readonly why: string }[] } {
+  allow(actor, 'attempt.mark')
   const left: { id: number; why: string }[] = []
   for (const id of ids) {
     try {

@@ -19,6 +19,12 @@ test.each<[string, string, Record<string, string>[]]>([
     'number,name\nT-1,"Ann ""O"", Bo\nCy"\n',
     [{ number: 'T-1', name: 'Ann "O", Bo\nCy' }],
   ],
+  ['tabs', 'number\tname\nT-1\tAnn, Bo; Cy\n', [{ number: 'T-1', name: 'Ann, Bo; Cy' }]],
+  [
+    'a separator named in the first line',
+    'sep=;\r\nnumber;name\r\nT-1;Ann, Bo\r\n',
+    [{ number: 'T-1', name: 'Ann, Bo' }],
+  ],
   [
     'short rows and empty lines',
     'number,name\nT-1\n\nT-2,Bo\n',
@@ -35,6 +41,15 @@ test('a bad row is named by its line in the file', () => {
   expect(readCsv('number,name\nT-1,Ann\nT-2,Bo\n').rows.map((row) => row.line)).toEqual([2, 3])
 })
 
+test('a line is counted in the file, the one that names the separator too', () => {
+  expect(readCsv('sep=;\nnumber;name\nT-1;Ann\n').rows.map((row) => row.line)).toEqual([3])
+})
+
+test('formulas are written so that no spreadsheet runs them, full-width signs too', () => {
+  const text = writeCsv(['a'], [['=1+1'], ['＝1+1'], ['＠x'], ['-3']])
+  expect(text.split('\r\n').slice(1, 5)).toEqual(["'=1+1", "'＝1+1", "'＠x", "'-3"])
+})
+
 test('any table that is written reads back as it was (RFC 4180)', () => {
   const cell = fc.string({
     unit: fc.constantFrom('a', 'Ω', '"', ',', ';', '\n', '=', '-', ' ', "'", 'é'),
@@ -45,7 +60,7 @@ test('any table that is written reads back as it was (RFC 4180)', () => {
       // A cell that itself begins with a quote and a formula sign is the one thing the guard cannot tell from
       // its own.
       fc.pre(
-        rows.flat().every((text) => !/^'[=+\-@\t\r]/.test(text)) &&
+        rows.flat().every((text) => !/^'[=+\-@\t\r＝＋－＠]/.test(text)) &&
           rows.every((row) => row.some((text) => text !== '')),
       )
       const text = writeCsv(['one', 'two'], rows)
