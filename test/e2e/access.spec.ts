@@ -22,6 +22,7 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['T-402', '/practice/experiments/overload'],
   ['A-100', '/people'],
   ['A-100', '/centre'],
+  ['A-100', '/keeping'],
   ['S-302', '/stores'],
   ['T-402', '/work'],
   ['T-402', '/work/12'],
