@@ -29,6 +29,11 @@ export interface AuditView {
   readonly isMore: boolean
 }
 
+export const EraseRequest = Type.Object(
+  { confirm: Type.String({ maxLength: 40 }) },
+  { additionalProperties: false },
+)
+
 export const AuditQueryRequest = Type.Object(
   {
     by: Type.Optional(Type.String({ maxLength: 80 })),

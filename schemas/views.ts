@@ -28,6 +28,8 @@ export interface PersonView {
   readonly role: Role
   readonly cohort: string
   readonly mustChange: boolean
+  /** Left or barred: nobody can sign in as them. */
+  readonly isDisabled: boolean
 }
 
 export interface SessionView {

@@ -41,6 +41,15 @@ export const PROBLEMS = {
     sentence: 'This request did not come from the application. Reload the page and try again.',
   },
   notFound: { status: 404, sentence: 'This is not here, or not for you to see. Go back to the list.' },
+  notYourself: { status: 409, sentence: 'Not to yourself: ask another administrator.' },
+  disableFirst: {
+    status: 409,
+    sentence: 'Disable this person first, and erase when nobody needs their name any more.',
+  },
+  personErased: {
+    status: 409,
+    sentence: 'This person was erased: there is no name to sign in under. Import them anew.',
+  },
   alreadySetUp: { status: 409, sentence: 'The first administrator is set up already. Sign in.' },
   bodyNotJson: { status: 400, sentence: 'What was sent is not readable as JSON. Look at the place named.' },
   bodyNotRight: { status: 400, sentence: 'Some values cannot be taken. Look at the fields named below.' },

@@ -84,17 +84,19 @@ async function imported(made: readonly SignInSlip[]) {
       <el-table-column prop="role" label="Role" width="150" sortable />
       <el-table-column label="Password" width="200"
         ><template #default="{ row }"
-          ><span v-if="row.mustChange" class="tag waiting">one-time, not used yet</span
+          ><span v-if="row.isDisabled" class="tag stop">disabled</span
+          ><span v-else-if="row.mustChange" class="tag waiting">one-time, not used yet</span
           ><span v-else class="soft">their own</span></template
         ></el-table-column
       >
-      <el-table-column v-if="isAdministrator" label="" width="160"
+      <el-table-column v-if="isAdministrator" label="" width="140"
         ><template #default="{ row }"
-          ><el-button v-if="row.id !== session.person?.id" text size="small" @click="reset(row as PersonView)"
-            >New password</el-button
-          ></template
-        ></el-table-column
-      >
+          ><PersonMenu
+            v-if="row.id !== session.person?.id"
+            :person="row as PersonView"
+            @reset="reset(row as PersonView)"
+            @changed="refresh()" /></template
+      ></el-table-column>
     </el-table>
   </div>
 </template>

@@ -15,6 +15,7 @@ import { createLocksRepo } from './locks'
 import { createObservationsRepo } from './observations'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
+import { createPersonDataRepo } from './person-data'
 import { createPredictionsRepo } from './predictions'
 import { createReadingChangesRepo } from './reading-changes'
 import { createSessionsRepo } from './sessions'
@@ -38,6 +39,7 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    personData: createPersonDataRepo(db),
     readingChanges: createReadingChangesRepo(db),
     sessions: createSessionsRepo(db),
     audit: createAuditRepo(db),

@@ -18,6 +18,7 @@ interface Row {
   must_change: number
   password_hash: string
   session_epoch: number
+  disabled_at: string | null
 }
 
 const toPerson = (row: Row): Person & Credentials => ({
@@ -27,6 +28,7 @@ const toPerson = (row: Row): Person & Credentials => ({
   role: row.role,
   cohort: row.cohort,
   mustChange: row.must_change === 1,
+  isDisabled: row.disabled_at !== null,
   passwordHash: row.password_hash,
   sessionEpoch: row.session_epoch,
 })
@@ -39,16 +41,24 @@ export function createPeopleRepo(db: Database) {
   const byNumber = db.prepare<[string], Row>('SELECT * FROM person WHERE number = ?')
   const all = db.prepare<[], Row>('SELECT * FROM person ORDER BY role, cohort, name')
   const inCohort = db.prepare<[string], Row>(
-    "SELECT * FROM person WHERE cohort = ? AND role = 'apprentice' ORDER BY number",
+    "SELECT * FROM person WHERE cohort = ? AND role = 'apprentice' AND disabled_at IS NULL ORDER BY number",
   )
   const count = db.prepare<[], { n: number }>('SELECT count(*) AS n FROM person')
   const setPassword = db.prepare(
     'UPDATE person SET password_hash = ?, must_change = ?, session_epoch = session_epoch + 1 WHERE id = ?',
   )
 
+  const setDisabled = db.prepare('UPDATE person SET disabled_at = ? WHERE id = ?')
+  const state = db.prepare<[number], { disabledAt: string | null; erasedAt: string | null }>(
+    'SELECT disabled_at AS disabledAt, erased_at AS erasedAt FROM person WHERE id = ?',
+  )
+  const erase = db.prepare(
+    "UPDATE person SET number = 'former-' || id, name = 'Former ' || role || ' ' || id, cohort = '', password_hash = '', session_epoch = session_epoch + 1, erased_at = ? WHERE id = ?",
+  )
+
   return {
     insert: (
-      person: Omit<Person, 'id' | 'mustChange'>,
+      person: Omit<Person, 'id' | 'mustChange' | 'isDisabled'>,
       passwordHash: string,
       mustChange: boolean,
       now: string,
@@ -68,6 +78,10 @@ export function createPeopleRepo(db: Database) {
     byNumber: (number: string) => map(byNumber.get(number)),
     all: () => all.all().map(toPerson),
     inCohort: (cohort: string) => inCohort.all(cohort).map(toPerson),
+    setDisabled: (id: number, at: string | null) => void setDisabled.run(at, id),
+    isDisabled: (id: number): boolean => state.get(id)?.disabledAt != null,
+    isErased: (id: number): boolean => state.get(id)?.erasedAt != null,
+    erase: (id: number, at: string) => void erase.run(at, id),
     isEmpty: () => count.get()!.n === 0,
     setPassword: (id: number, hash: string, mustChange: boolean) =>
       void setPassword.run(hash, mustChange ? 1 : 0, id),

@@ -43,7 +43,7 @@ export async function signIn(
 ): Promise<SessionClaim> {
   const person = repos.people.byNumber(number.trim())
   const fits = await isPassword(password, person?.passwordHash ?? NOBODY)
-  if (!person || !fits) {
+  if (!person || !fits || person.isDisabled) {
     repos.audit.add(
       now,
       person?.id ?? null,
@@ -60,7 +60,7 @@ export async function signIn(
 export function personOf({ repos }: Context, claim: Partial<SessionClaim>): Person | undefined {
   if (claim.personId === undefined) return undefined
   const stored = repos.people.byId(claim.personId)
-  if (!stored || stored.sessionEpoch !== claim.epoch) return undefined
+  if (!stored || stored.isDisabled || stored.sessionEpoch !== claim.epoch) return undefined
   const { passwordHash: _hash, sessionEpoch: _epoch, ...person } = stored
   return person
 }
