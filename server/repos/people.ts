@@ -33,6 +33,23 @@ const toPerson = (row: Row): Person & Credentials => ({
   sessionEpoch: row.session_epoch,
 })
 
+/** Of those who leave. */
+function leaving(db: Database) {
+  const setDisabled = db.prepare('UPDATE person SET disabled_at = ? WHERE id = ?')
+  const state = db.prepare<[number], { disabledAt: string | null; erasedAt: string | null }>(
+    'SELECT disabled_at AS disabledAt, erased_at AS erasedAt FROM person WHERE id = ?',
+  )
+  const erase = db.prepare(
+    "UPDATE person SET number = 'former-' || id, name = 'Former ' || role || ' ' || id, cohort = '', password_hash = '', session_epoch = session_epoch + 1, erased_at = ? WHERE id = ?",
+  )
+  return {
+    setDisabled: (id: number, at: string | null) => void setDisabled.run(at, id),
+    isDisabled: (id: number): boolean => state.get(id)?.disabledAt != null,
+    isErased: (id: number): boolean => state.get(id)?.erasedAt != null,
+    erase: (id: number, at: string) => void erase.run(at, id),
+  }
+}
+
 export function createPeopleRepo(db: Database) {
   const insert = db.prepare(
     'INSERT INTO person (number, name, role, cohort, password_hash, must_change, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
@@ -46,14 +63,6 @@ export function createPeopleRepo(db: Database) {
   const count = db.prepare<[], { n: number }>('SELECT count(*) AS n FROM person')
   const setPassword = db.prepare(
     'UPDATE person SET password_hash = ?, must_change = ?, session_epoch = session_epoch + 1 WHERE id = ?',
-  )
-
-  const setDisabled = db.prepare('UPDATE person SET disabled_at = ? WHERE id = ?')
-  const state = db.prepare<[number], { disabledAt: string | null; erasedAt: string | null }>(
-    'SELECT disabled_at AS disabledAt, erased_at AS erasedAt FROM person WHERE id = ?',
-  )
-  const erase = db.prepare(
-    "UPDATE person SET number = 'former-' || id, name = 'Former ' || role || ' ' || id, cohort = '', password_hash = '', session_epoch = session_epoch + 1, erased_at = ? WHERE id = ?",
   )
 
   return {
@@ -78,10 +87,7 @@ export function createPeopleRepo(db: Database) {
     byNumber: (number: string) => map(byNumber.get(number)),
     all: () => all.all().map(toPerson),
     inCohort: (cohort: string) => inCohort.all(cohort).map(toPerson),
-    setDisabled: (id: number, at: string | null) => void setDisabled.run(at, id),
-    isDisabled: (id: number): boolean => state.get(id)?.disabledAt != null,
-    isErased: (id: number): boolean => state.get(id)?.erasedAt != null,
-    erase: (id: number, at: string) => void erase.run(at, id),
+    ...leaving(db),
     isEmpty: () => count.get()!.n === 0,
     setPassword: (id: number, hash: string, mustChange: boolean) =>
       void setPassword.run(hash, mustChange ? 1 : 0, id),
