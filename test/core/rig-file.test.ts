@@ -188,7 +188,7 @@ describe('commands', () => {
       text: expect.stringMatching(/odd +insulation resistance L–E of Lighting +0\.\d+ MΩ/),
     })
     expect(nakshi(['diagnose', file, sheet(typed), '--explain']).text).toMatch(
-      /Damp accessory, line to earth, at Lamp 2\.1/,
+      /Damp accessory, line to earth, Lighting, at Lamp 2\.1/,
     )
     const sound = Object.fromEntries(
       [...predictAll(rig, testsOf(rig))].map(([key, one]) => [key, writtenDown(key, one)]),

@@ -20,26 +20,31 @@ function originsOf(rig: Rig, pole: string): TerminalRef[] {
     pole === 'L' || pole === 'C'
       ? names.filter((name) => name.startsWith('L'))
       : names.filter((name) => name === pole)
-  if (wanted.length > 0 || pole !== 'E') return wanted.map((name) => `${supply.id}.${name}`)
-  // TT: the earth comes from the electrode.
-  return rig.parts.filter(({ kind }) => kind === 'metalwork').map(({ id }) => `${id}.E`)
+  return wanted.map((name) => `${supply.id}.${name}`)
 }
+
+/** Earth that the supply does not bring: of a TT supply, or of a board with an electrode of its own. */
+const electrodesOf = (rig: Rig): TerminalRef[] =>
+  rig.parts.filter(({ kind }) => kind === 'metalwork').map(({ id }) => `${id}.E`)
 
 /** Line, neutral and earth of a part, each from the origin to it. */
 export function tracePoint(rig: Rig, state: BayState, part: Part): TracedPole[] {
   const seen = new Set<string>()
   return terminalsOf(part).flatMap((name): TracedPole[] => {
     const pole = name.replace(/ (in|out)$/, '')
-    const origins = originsOf(rig, part.kind === 'switch' && pole !== 'E' ? 'L' : pole)
+    const supplied = originsOf(rig, part.kind === 'switch' && pole !== 'E' ? 'L' : pole)
+    const electrodes = pole === 'E' ? electrodesOf(rig) : []
+    const origins = [...supplied, ...electrodes]
     // Of a device its supply side; of a switch its common terminal.
     if (seen.has(pole) || origins.length === 0 || (part.kind === 'switch' && pole !== 'C' && pole !== 'E'))
       return []
     seen.add(pole)
     const to = `${part.id}.${name}`
-    const found = origins
-      .map((from) => trace(rig, state, from, to, { throughOpen: true }))
-      .filter((steps) => steps !== undefined)
-      .sort((a, b) => a.length - b.length)
-    return [{ pole, to, steps: found[0] }]
+    const shortest = (from: readonly TerminalRef[]) =>
+      from
+        .map((origin) => trace(rig, state, origin, to, { throughOpen: true }))
+        .filter((steps) => steps !== undefined)
+        .sort((a, b) => a.length - b.length)[0]
+    return [{ pole, to, steps: shortest(supplied) ?? shortest(electrodes) }]
   })
 }
