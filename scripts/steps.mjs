@@ -123,7 +123,14 @@ export function isPortFree(port) {
 export async function startServer(port, data, stdio = 'inherit') {
   const server = spawn(process.execPath, ['.output/server/index.mjs'], {
     stdio,
-    env: { ...process.env, PORT: String(port), NITRO_PORT: String(port), NAKSHI_DATA: data },
+    env: {
+      // The demo and the tests show the stream of instruments too.
+      NAKSHI_INSTRUMENT_PORT: String(port + 1000),
+      ...process.env,
+      PORT: String(port),
+      NITRO_PORT: String(port),
+      NAKSHI_DATA: data,
+    },
   })
   let ended = false
   server.once('exit', () => (ended = true))

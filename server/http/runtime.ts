@@ -49,13 +49,8 @@ export function sessionSecret(): string {
   return secret
 }
 
-/**
- * The line-based port for instruments on this machine: a thousand above the web port unless it is told or
- * turned off.
- */
+/** The line-based port for instruments on this machine: off unless NAKSHI_INSTRUMENT_PORT names one. */
 export function streamPort(): { readonly port: number; readonly secret: string } | undefined {
-  const setting = process.env.NAKSHI_INSTRUMENT_PORT
-  if (setting === 'off') return undefined
-  const port = setting ? Number(setting) : Number(process.env.NITRO_PORT ?? process.env.PORT ?? 3000) + 1000
+  const port = Number(process.env.NAKSHI_INSTRUMENT_PORT)
   return Number.isInteger(port) && port > 0 && port < 65536 ? { port, secret: sessionSecret() } : undefined
 }

@@ -1,5 +1,5 @@
 import { createServer, type Socket } from 'node:net'
-import { NEW_LINK, takeStreamLine, type StreamLink } from '../services/instrument-stream'
+import { MOST_WRONG_CODES, NEW_LINK, takeStreamLine, type StreamLink } from '../services/instrument-stream'
 import { Problem } from '../services/problem'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
@@ -22,7 +22,16 @@ export function listenForInstruments(): void {
     .listen(stream.port, LOCAL)
 }
 
+/** Whoever guesses waits: nobody is served before the pause is over. */
+let shutUntilMs = 0
+const PAUSE_MS = 60_000
+function shutOut(socket: Socket): void {
+  shutUntilMs = Date.now() + PAUSE_MS
+  socket.destroy()
+}
+
 function serve(socket: Socket): void {
+  if (Date.now() < shutUntilMs) return void socket.end('NO too many wrong codes; try again in a minute\n')
   let link: StreamLink = NEW_LINK
   let rest = ''
   socket.setEncoding('utf8').setTimeout(SILENT_MS, () => socket.destroy())
@@ -43,6 +52,7 @@ function serve(socket: Socket): void {
         link = answer.link
         if (answer.isNews) tellNews()
         socket.write(`${answer.says}\n`)
+        if (link.wrongCodes >= MOST_WRONG_CODES) return shutOut(socket)
       } catch (error) {
         // What was not foreseen stays in the log of the server.
         if (!(error instanceof Problem)) console.error(error)

@@ -17,9 +17,13 @@ const SENTENCES: Readonly<Record<StreamProblem, string>> = {
 /** One connection of an instrument: which sheet it writes into, once it has said so. */
 export interface StreamLink {
   readonly attemptId: number | null
+  /** Codes that belonged to no sheet. */
+  readonly wrongCodes: number
 }
 
-export const NEW_LINK: StreamLink = { attemptId: null }
+export const NEW_LINK: StreamLink = { attemptId: null, wrongCodes: 0 }
+/** After so many wrong codes nothing of a connection is taken any more. */
+export const MOST_WRONG_CODES = 5
 
 export interface StreamAnswer {
   readonly link: StreamLink
@@ -36,6 +40,7 @@ export interface StreamAnswer {
 export function takeStreamLine(context: Context, link: StreamLink, text: string): StreamAnswer {
   const no = (reason: string): StreamAnswer => ({ link, says: `NO ${reason}`, isNews: false })
   const ok = (isNews = false, next = link): StreamAnswer => ({ link: next, says: 'OK', isNews })
+  if (link.wrongCodes >= MOST_WRONG_CODES) return no('too many wrong codes; begin again')
   const read = readStreamLine(text)
   if (!read.ok) return no(SENTENCES[read.problem])
   const { line } = read
@@ -46,10 +51,10 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
       attempt &&
       context.stream &&
       isWholeBoard(context, attempt) &&
-      pairingCode(context.stream.secret, attempt.id) === line.code
-    return isRight
-      ? ok(false, { attemptId: attempt.id })
-      : no('the code does not belong to this sheet; it stands on the page')
+      pairingCode(context.stream.secret, attempt.id, context.now) === line.code
+    if (isRight) return ok(false, { ...link, attemptId: attempt.id })
+    const says = 'NO the code does not belong to this sheet; it stands on the page'
+    return { link: { attemptId: null, wrongCodes: link.wrongCodes + 1 }, says, isNews: false }
   }
   const known = link.attemptId === null ? undefined : context.repos.attempts.byId(link.attemptId)
   if (!known) return no('say first whose sheet it is, with SHEET')

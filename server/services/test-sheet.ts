@@ -93,10 +93,14 @@ export const askedKeys = (context: Repos, attempt: Attempt, dead: boolean): stri
 
 /**
  * A code that stands on the page of an attempt, so that an instrument's bridge writes into the right sheet
- * and no other.
+ * and no other. It holds for the day.
  */
-export const pairingCode = (secret: string, attemptId: number): string =>
-  createHmac('sha256', secret).update(`stream ${attemptId}`).digest('hex').slice(0, 6).toUpperCase()
+export const pairingCode = (secret: string, attemptId: number, now: string): string =>
+  createHmac('sha256', secret)
+    .update(`stream ${attemptId} ${now.slice(0, 10)}`)
+    .digest('hex')
+    .slice(0, 6)
+    .toUpperCase()
 
 /** The schedule for the one who tests: how each test is made, nothing about what it should show. */
 export function boardView(context: Repos, attempt: Attempt, stream: BoardView['stream']): BoardView {

@@ -86,7 +86,7 @@ export function forApprentice(context: Context, attempt: Attempt): WorkView {
             { repos },
             attempt,
             stream
-              ? { port: stream.port, code: pairingCode(stream.secret, attempt.id) }
+              ? { port: stream.port, code: pairingCode(stream.secret, attempt.id, context.now) }
               : { port: null, code: '' },
           )
         : null,

@@ -93,7 +93,7 @@ describe('the sheet of a whole board', () => {
     expect(view.board!.tests.find(({ key }) => key === 'c1.r1')!.setup.ready.join(' ')).toMatch(
       /Disconnect: line of Socket 1\.1/,
     )
-    expect(view.board!.stream).toEqual({ port: 4000, code: pairingCode(SECRET, id) })
+    expect(view.board!.stream).toEqual({ port: 4000, code: pairingCode(SECRET, id, NOW) })
     expect(JSON.stringify(view)).not.toMatch(/expected|"low"|"limit"/)
   })
   it('takes dead readings only before, live ones only with permission, and no test that it does not have', async () => {
@@ -174,7 +174,7 @@ describe('an instrument on the stream', () => {
   it('says whose sheet it is, and then writes into it; what another device changed meanwhile stays', () => {
     expect(
       talk(
-        `SHEET ${id} ${pairingCode(SECRET, id)}`,
+        `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`,
         'INSTRUMENT Multi 1',
         'NULL 0.08',
         'READ c1.r1 0.44 Ω',
@@ -187,15 +187,20 @@ describe('an instrument on the stream', () => {
       'c1.r1': '0.44 Ω',
     })
     save({ ...attempt().readings, 'c1.rn': '0.43' })
-    talk(`SHEET ${id} ${pairingCode(SECRET, id)}`, 'READ c1.r2 0.71')
+    talk(`SHEET ${id} ${pairingCode(SECRET, id, NOW)}`, 'READ c1.r2 0.71')
     expect(attempt().readings).toMatchObject({ 'c1.r1': '0.44 Ω', 'c1.rn': '0.43', 'c1.r2': '0.71' })
+  })
+  it('a code holds for its day; after five wrong ones the connection takes nothing more, not even the right one', () => {
+    expect(pairingCode(SECRET, id, '2026-11-13T08:00:00.000Z')).not.toBe(pairingCode(SECRET, id, NOW))
+    const guesses = Array.from({ length: 5 }, (_, i) => `SHEET ${id} 00000${i}`)
+    expect(talk(...guesses, `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`).at(-1)).toMatch(/^NO too many/)
   })
   it('is refused without its code, for live tests without permission, and for tests that are not there; each line by itself', () => {
     expect(talk('READ c1.r1 0.44')[0]).toMatch(/^NO say first/)
     expect(talk(`SHEET ${id} 000000`)[0]).toMatch(/^NO the code/)
     expect(
       talk(
-        `SHEET ${id} ${pairingCode(SECRET, id)}`,
+        `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`,
         'READ c1.zs@c1p4 0.9',
         'READ c7.r1 1',
         'WHAT',
