@@ -16,6 +16,8 @@ export default defineConfig({
   test: {
     include: ['test/{core,reference,api,app}/**/*.test.ts'],
     setupFiles: ['test/support/seed.ts'],
+    // Both of two cores: the build machine has no other work meanwhile.
+    maxWorkers: 2,
     testTimeout: 20_000,
   },
 })
