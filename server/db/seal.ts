@@ -24,7 +24,7 @@ interface Row extends AuditLine {
   readonly chain: string
 }
 
-/** Where the chain of the audit breaks, as a list of one; undefined where it holds. Lines from before the chain are passed over. */
+/** Where the chain of the audit breaks; undefined where it holds. Lines from before the chain are passed over. */
 export function auditBreak(db: Database): string[] | undefined {
   const columns = db.prepare<[], { name: string }>("SELECT name FROM pragma_table_info('audit')").all()
   if (!columns.some(({ name }) => name === 'chain')) return undefined
@@ -35,7 +35,7 @@ export function auditBreak(db: Database): string[] | undefined {
   let last = 0
   for (const line of lines.iterate()) {
     const isOld = line.chain === '' && before === ''
-    // Numbers without a gap: a line that was taken out at the end of a day shows too.
+    // Numbers without a gap. Lines taken off the end show against the heads that are kept elsewhere.
     if (!isOld && before !== '' && line.id !== last + 1) return [`the audit has a gap before line ${line.id}`]
     if (!isOld && linkOf(before, line) !== line.chain) return [`line ${line.id} of the audit has changed`]
     if (!isOld) before = line.chain

@@ -1,10 +1,11 @@
-import { randomBytes } from 'node:crypto'
+import { createHmac, randomBytes } from 'node:crypto'
 import { deleteCookie, getCookie, getHeader, getRequestIP, setCookie, type H3Event } from 'h3'
 import type { Origin } from '../repos/audit'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { SESSION_LIMITS, beginSession, personBehind, signOut } from '../services/sessions'
 import type { SessionClaim } from '../services/sign-in'
+import { sessionSecret } from './runtime'
 
 const SESSION = 'nakshi'
 const DEVICE = 'nakshi-device'
@@ -43,13 +44,33 @@ export function enter(event: H3Event, context: Context, claim: SessionClaim): vo
   signOut(context, getCookie(event, SESSION))
   const token = beginSession(context, claim, originOf(event))
   setCookie(event, SESSION, token, cookie(SESSION_LIMITS.absoluteMin * 60))
-  setCookie(event, DEVICE, deviceOf(event) ?? randomBytes(16).toString('base64url'), cookie(YEAR_S))
+  const number = context.repos.people.byId(claim.personId)!.number
+  setCookie(event, DEVICE, deviceWith(getCookie(event, DEVICE), number), cookie(YEAR_S))
 }
 
-/** A device on which somebody has signed in before. */
-export function deviceOf(event: H3Event): string | undefined {
-  const device = getCookie(event, DEVICE)
-  return device && /^[\w-]{22}$/.test(device) ? device : undefined
+/** So many people of one device are remembered. */
+const MOST_KNOWN = 40
+const DEVICE_FORM = /^([\w-]{22})((?:~[0-9a-f]{16})*)$/
+
+/** Only this server can say that somebody has signed in on a device: a made-up cookie is no known device. */
+const proofOf = (device: string, number: string): string =>
+  createHmac('sha256', sessionSecret())
+    .update(`device ${device} ${number.trim().toLowerCase()}`)
+    .digest('hex')
+    .slice(0, 16)
+
+/** The cookie of a device: its name, and a proof for each person who has signed in on it. */
+function deviceWith(cookieText: string | undefined, number: string): string {
+  const [, known, proofs = ''] = DEVICE_FORM.exec(cookieText ?? '') ?? []
+  const device = known ?? randomBytes(16).toString('base64url')
+  const others = proofs.split('~').filter((proof) => proof !== '' && proof !== proofOf(device, number))
+  return [device, ...others.slice(1 - MOST_KNOWN), proofOf(device, number)].join('~')
+}
+
+/** The device, if this very person has signed in on it before. */
+export function knownDevice(event: H3Event, number: string): string | undefined {
+  const [, device, proofs = ''] = DEVICE_FORM.exec(getCookie(event, DEVICE) ?? '') ?? []
+  return device && proofs.split('~').includes(proofOf(device, number)) ? device : undefined
 }
 
 export function leave(event: H3Event, context: Context): void {

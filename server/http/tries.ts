@@ -1,7 +1,7 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 import type { H3Event } from 'h3'
 import { Problem } from '../services/problem'
-import { deviceOf, originOf } from './session'
+import { knownDevice, originOf } from './session'
 
 const MINUTE_S = 60
 /** One person from one place: so many wrong in a minute, then a pause that grows with each further round. */
@@ -60,12 +60,12 @@ export const withTries = <T>(key: string, attempt: () => Promise<T>): Promise<T>
   prove([[near, key]], attempt)
 
 /**
- * A sign-in: limits by person and place, by person, by address and for all together. A device on which somebody has signed
+ * A sign-in: limits by person and place, by person, by address and for all together. A device on which the person has signed
  * in before has a limit of its own, so that a stranger elsewhere cannot lock the rightful person out.
  */
 export function withSignInTries<T>(event: H3Event, number: string, attempt: () => Promise<T>): Promise<T> {
   const who = number.trim().toLowerCase()
-  const device = deviceOf(event)
+  const device = knownDevice(event, who)
   const place = originOf(event).address
   const limits: Limit[] = device
     ? [[near, `${device}/${who}`]]

@@ -127,6 +127,18 @@ describe('over the wire', () => {
     ).toBe(200)
   })
 
+  test('a device that somebody made up, or on which others signed in, is no known one', async () => {
+    const others = deviceCookie(changedCookie!)
+    for (const device of [
+      others,
+      `nakshi-device=${'a'.repeat(22)}`,
+      `nakshi-device=${'a'.repeat(22)}~${'0'.repeat(16)}`,
+    ]) {
+      const answer = await post('session', { number: 'A-1', password: ADMIN.password }, { cookie: device })
+      expect(answer.status).toBe(429)
+    }
+  })
+
   test('signing out ends the session at the server: a copied cookie opens nothing', async () => {
     const theirs = cookieOf(changedCookie!)
     const path = `${base}/api/session`
