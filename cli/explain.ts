@@ -24,7 +24,10 @@ export function explainDesign(design: InstallationDesign, edition: Edition): str
           const check = step.check
             ? `  ${step.check.isKept ? 'within' : 'BEYOND'} ${step.check.relation} ${stepWords(step.key, step.check.limit)}`
             : ''
-          return `  ${STEP_TEXT[step.key].name.padEnd(NAME_WIDTH)}${STEP_KINDS[step.key].symbol} = ${stepWords(step.key, step.value).padEnd(VALUE_WIDTH)}${step.formula}: ${step.working.replaceAll('\n', '; ')}${check}  [${sourceLine(step.source, edition)}]`
+          const named = `${STEP_TEXT[step.key].name.padEnd(NAME_WIDTH)}${STEP_KINDS[step.key].symbol}`
+          const value = stepWords(step.key, step.value).padEnd(VALUE_WIDTH)
+          const working = step.working.replaceAll('\n', '; ')
+          return `  ${named} = ${value}${step.formula}: ${working}${check}  [${sourceLine(step.source, edition)}]`
         }),
         ...(part.stopped
           ? [

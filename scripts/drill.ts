@@ -1,6 +1,7 @@
 /*
- * npm run drill: kills the server in the middle of writes, backs up while it is written to, restores, and looks whether
- * everything that was acknowledged is there. `KILLS=40 npm run drill` for a long one. Nothing outside a folder of its own.
+ * npm run drill: kills the server in the middle of writes, backs up while it is written to, restores, and
+ * looks whether everything that was acknowledged is there. `KILLS=40 npm run drill` for a long one. Nothing
+ * outside a folder of its own.
  */
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync } from 'node:fs'

@@ -137,8 +137,8 @@ function circuitAt(rig: Rig, at: readonly string[]): string | undefined {
 }
 
 /**
- * Where a fault is, from the names that its place gives: the circuit as the chart has it, then a conductor by its ends, a
- * part or terminal by its name.
+ * Where a fault is, from the names that its place gives: the circuit as the chart has it, then a conductor by
+ * its ends, a part or terminal by its name.
  */
 export function placeWords(rig: Rig, at: readonly string[]): string {
   const circuit = circuitAt(rig, at)

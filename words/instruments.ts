@@ -10,7 +10,8 @@ const HAZARDS: Readonly<Record<HazardCode, (p: Params) => string>> = {
     `The circuit is live (${p.volt} V). The tester refuses; an older one would have suffered. Isolate, lock off and prove dead before a dead test.`,
   noSupply: () => 'There is no supply here. A live test needs one, and permission by name.',
   lowSupply: (p) =>
-    `Only ${p.volt} V stand between these terminals. The test needs a whole supply: a conductor is open on the way, or these two do not belong together.`,
+    `Only ${p.volt} V stand between these terminals. The test needs a whole supply: a conductor ` +
+    'is open on the way, or these two do not belong together.',
   openLoop: () =>
     'The voltage collapses under the test current: the loop is not closed. A conductor is open on the way.',
   supplyOff: () =>

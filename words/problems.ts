@@ -13,7 +13,8 @@ export const PROBLEMS = {
   passwordWeak: {
     status: 400,
     sentence:
-      'This password is easily guessed: a common word, a run of signs, or your own name or number. Choose another, such as three words that do not belong together.',
+      'This password is easily guessed: a common word, a run of signs, or your own name or ' +
+      'number. Choose another, such as three words that do not belong together.',
   },
   pinWeak: {
     status: 400,
@@ -26,7 +27,8 @@ export const PROBLEMS = {
   diskFull: {
     status: 507,
     sentence:
-      'The server’s disk takes nothing more, so this was not saved. It stays on this device. Tell the administrator; try again when there is room.',
+      'The server’s disk takes nothing more, so this was not saved. It stays on this device. ' +
+      'Tell the administrator; try again when there is room.',
   },
   tooLarge: { status: 413, sentence: 'This is too large to be taken. Send less at once.' },
   noSuchPath: { status: 404, sentence: 'There is nothing at this address of the server. Reload the page.' },
@@ -94,7 +96,8 @@ export const PROBLEMS = {
   changedSince: {
     status: 409,
     sentence:
-      'This has changed since it stood on your screen, so nothing was decided. It now shows as it is: look again, then decide.',
+      'This has changed since it stood on your screen, so nothing was decided. It now shows ' +
+      'as it is: look again, then decide.',
   },
   locked: {
     status: 409,
@@ -149,7 +152,8 @@ export const PROBLEMS = {
   instrumentRetired: {
     status: 409,
     sentence:
-      'An instrument of this name was taken out of use, and records name it. Give this one another name, with its serial number.',
+      'An instrument of this name was taken out of use, and records name it. Give this one ' +
+      'another name, with its serial number.',
   },
   calibrationDates: {
     status: 400,

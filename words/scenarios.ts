@@ -120,10 +120,13 @@ export const SCRIPTS: Readonly<Record<ScenarioCode, Script>> = {
   },
   'two-hands': {
     title: 'A socket, and a mate to help',
-    job: 'The socket at the bench has a cracked box. My mate will hold it while you work; you both have your hands in it.',
+    job:
+      'The socket at the bench has a cracked box. My mate will hold it while you work; you ' +
+      'both have your hands in it.',
     answers: answers({ else: 'Nothing else. But there are two of you at it.' }),
     secret:
-      'Two people had their hands in it: a hasp takes a padlock from each, so that neither can energise it over the other.',
+      'Two people had their hands in it: a hasp takes a padlock from each, so that neither ' +
+      'can energise it over the other.',
   },
 }
 

@@ -62,7 +62,9 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   iz: {
     name: termName('asInstalled'),
     ask: 'Iz: It times Ca, Cg and Ci',
-    help: 'The tabulated current-carrying capacity times Ca, Cg and Ci. Cf and Cc belong to the comparison: In ≤ 0.725 × Iz for a rewirable fuse, In ≤ 0.9 × Iz in the ground.',
+    help:
+      'The tabulated current-carrying capacity times Ca, Cg and Ci. Cf and Cc belong to the ' +
+      'comparison: In ≤ 0.725 × Iz for a rewirable fuse, In ≤ 0.9 × Iz in the ground.',
   },
   voltDropPerAm: {
     name: 'Drop per amp and metre',
@@ -152,7 +154,9 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   energy: {
     name: 'Let-through energy',
     ask: 'I²t of this fault',
-    help: 'What the device lets through before the fault is cleared: If² × t, or less by the energy limiting class or the maker’s data. Whole A²s, no prefix.',
+    help:
+      'What the device lets through before the fault is cleared: If² × t, or less by the ' +
+      'energy limiting class or the maker’s data. Whole A²s, no prefix.',
   },
   cpcMin: {
     name: 'Smallest cpc',

@@ -17,8 +17,9 @@ export interface DesignRules {
 }
 
 /**
- * Somebody who works the design: told each circuit and board in turn, with the steps now due and the values so far, and
- * answering with the values they go on with. The reference works them out; a marker reads them from a sheet.
+ * Somebody who works the design: told each circuit and board in turn, with the steps now due and the values
+ * so far, and answering with the values they go on with. The reference works them out; a marker reads them
+ * from a sheet.
  */
 export interface Worker {
   circuit: (circuit: Circuit, task: Task, steps: readonly CircuitStep[], before: StepValues) => StepValues
@@ -33,8 +34,9 @@ interface Here {
 }
 
 /**
- * Walks the installation as it is designed: loads from the outermost boards inward, then from the origin outward the
- * switchgear and cables, each board with the loop, fault current and voltage drop that the worker's own values leave it.
+ * Walks the installation as it is designed: loads from the outermost boards inward, then from the origin
+ * outward the switchgear and cables, each board with the loop, fault current and voltage drop that the
+ * worker's own values leave it.
  */
 export function walkInstallation(installation: Installation, rules: DesignRules, worker: Worker): void {
   const boards = boardsOutward(installation)
@@ -91,7 +93,10 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
   }
 }
 
-/** What a circuit brings to its board's demand: a socket circuit its device's rating, any other its design current. */
+/**
+ * What a circuit brings to its board's demand: a socket circuit its device's rating, any other its design
+ * current.
+ */
 function contributionOf(circuit: Circuit, values: StepValues): Contribution {
   const { id, use, phases, line, load } = circuit
   const currentA = (use === 'sockets' ? values.in : values.ib) ?? 0

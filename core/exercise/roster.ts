@@ -47,8 +47,8 @@ type RawRow = {
 const NUMBER = /^[A-Za-z0-9-]{2,20}$/
 const LONGEST = 80
 /**
- * What a file in another encoding leaves behind: the sign for what could not be read, or a letter of UTF-8 read byte by byte
- * as Latin-1 or Windows-1252. Ã before a letter is Portuguese.
+ * What a file in another encoding leaves behind: the sign for what could not be read, or a letter of UTF-8
+ * read byte by byte as Latin-1 or Windows-1252. Ã before a letter is Portuguese.
  */
 const DAMAGED = /\uFFFD|[ÃÂ][\u0080-\u00BF€‚ƒ„…†‡ˆ‰Š‹ŒŽ‘’“”•–—˜™š›œžŸ]|â€/
 

@@ -53,12 +53,15 @@ const COLUMN: Readonly<Record<Premises, Column>> = {
 const IN_FULL = order(1)
 
 /**
- * On-Site Guide Table A2, from memory. Water heaters with a thermostat, storage and floor heating count in full by the
- * table, fixed loads and boards because it does not name them, and so do the motors of a home.
+ * On-Site Guide Table A2, from memory. Water heaters with a thermostat, storage and floor heating count in
+ * full by the table, fixed loads and boards because it does not name them, and so do the motors of a home.
  */
 export const diversityOf = (premises: Premises, use: Use): Diversity => COLUMN[premises][use] ?? IN_FULL
 
-/** A household cooker's own current, A: 10 A, 30 % of the rest, 5 A for a socket; On-Site Guide Table A1, from memory. */
+/**
+ * A household cooker's own current, A: 10 A, 30 % of the rest, 5 A for a socket; On-Site Guide Table A1, from
+ * memory.
+ */
 export function cookerCurrentA(fullA: number, hasSocket: boolean): number {
   const { fullA: base, share, socketA } = HOME_COOKER
   return (fullA <= base ? fullA : base + share * (fullA - base)) + (hasSocket ? socketA : 0)

@@ -1,4 +1,7 @@
-/** One point of a maker's sheet: at this current a device of this rating opens in so long, and lets so much through. */
+/**
+ * One point of a maker's sheet: at this current a device of this rating opens in so long, and lets so much
+ * through.
+ */
 export interface MakerPoint {
   readonly ratingA: number
   readonly currentA: number
@@ -16,7 +19,10 @@ const pointsOf = (points: readonly MakerPoint[], ratingA: number, quantity: Quan
     .map((point) => [point.currentA, point[quantity]!] as const)
     .sort(([a], [b]) => a - b)
 
-/** On straight lines between the points, both axes logarithmic, as makers print them; undefined beyond their ends. */
+/**
+ * On straight lines between the points, both axes logarithmic, as makers print them; undefined beyond their
+ * ends.
+ */
 function between(points: readonly (readonly [number, number])[], currentA: number): number | undefined {
   const after = points.findIndex(([current]) => current >= currentA)
   if (after === -1) return undefined

@@ -31,8 +31,8 @@ export function backupsIn(folder: string): Backup[] {
 }
 
 /**
- * Copies a running database by the online backup, looks the copy over, and only then gives it its name: a backup with a name
- * is one that opens. Throws where it does not.
+ * Copies a running database by the online backup, looks the copy over, and only then gives it its name: a
+ * backup with a name is one that opens. Throws where it does not.
  */
 export async function makeBackup(db: Database, folder: string, now: string): Promise<Backup> {
   mkdirSync(folder, { recursive: true, mode: OWN_FOLDER })
@@ -79,7 +79,10 @@ export function pruneBackups(folder: string): string[] {
   return removed
 }
 
-/** What is wrong with a database file: its pages, its references, its photographs, its seal. Empty where nothing is. */
+/**
+ * What is wrong with a database file: its pages, its references, its photographs, its seal. Empty where
+ * nothing is.
+ */
 export function verify(file: string): string[] {
   if (!existsSync(file)) return ['there is no such file']
   let db: Database
@@ -149,8 +152,8 @@ function mergeLog(file: string): void {
 }
 
 /**
- * Puts a backup in the place of the database of a server that does not run. What stood there is kept beside it, and its
- * name returned. Throws, and changes nothing, where the backup does not hold.
+ * Puts a backup in the place of the database of a server that does not run. What stood there is kept beside
+ * it, and its name returned. Throws, and changes nothing, where the backup does not hold.
  */
 export function restore(backup: string, file: string, now: string): { readonly kept: string | null } {
   const problems = verify(backup)

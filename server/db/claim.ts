@@ -4,8 +4,8 @@ import BetterSqlite from 'better-sqlite3'
 import { OWN_FILE, OWN_FOLDER } from './open'
 
 /**
- * Claims a folder for one server, until it ends in whatever way: the lock is the system's own and goes with the process.
- * Throws where another server works on it.
+ * Claims a folder for one server, until it ends in whatever way: the lock is the system's own and goes with
+ * the process. Throws where another server works on it.
  */
 export function claimFolder(folder: string): () => void {
   mkdirSync(folder, { recursive: true, mode: OWN_FOLDER })

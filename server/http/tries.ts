@@ -60,8 +60,9 @@ export const withTries = <T>(key: string, attempt: () => Promise<T>): Promise<T>
   prove([[near, key]], attempt)
 
 /**
- * A sign-in: limits by person and place, by person, by address and for all together. A device on which the person has signed
- * in before has a limit of its own, so that a stranger elsewhere cannot lock the rightful person out.
+ * A sign-in: limits by person and place, by person, by address and for all together. A device on which the
+ * person has signed in before has a limit of its own, so that a stranger elsewhere cannot lock the rightful
+ * person out.
  */
 export function withSignInTries<T>(event: H3Event, number: string, attempt: () => Promise<T>): Promise<T> {
   const who = number.trim().toLowerCase()

@@ -16,8 +16,8 @@ function putAway(): void {
 }
 
 /**
- * Told to stop, the server ends its streams at once, so that nothing holds it up; it puts everything away when the last
- * request has ended, or when the grace is over.
+ * Told to stop, the server ends its streams at once, so that nothing holds it up; it puts everything away
+ * when the last request has ended, or when the grace is over.
  */
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('close', putAway)

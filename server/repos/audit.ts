@@ -29,7 +29,10 @@ export interface AuditQuery {
   readonly most: number
 }
 
-/** Who did what to whom, when and from where. Written, never changed; each line carries the hash of the one before. */
+/**
+ * Who did what to whom, when and from where. Written, never changed; each line carries the hash of the one
+ * before.
+ */
 export function createAuditRepo(db: Database) {
   const last = db.prepare<[], { chain: string; at: string }>(
     'SELECT chain, at FROM audit ORDER BY id DESC LIMIT 1',

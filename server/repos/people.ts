@@ -40,7 +40,8 @@ function leaving(db: Database) {
     'SELECT disabled_at AS disabledAt, erased_at AS erasedAt FROM person WHERE id = ?',
   )
   const erase = db.prepare(
-    "UPDATE person SET number = 'former-' || id, name = 'Former ' || role || ' ' || id, cohort = '', password_hash = '', session_epoch = session_epoch + 1, erased_at = ? WHERE id = ?",
+    `UPDATE person SET number = 'former-' || id, name = 'Former ' || role || ' ' || id, cohort = '',
+       password_hash = '', session_epoch = session_epoch + 1, erased_at = ? WHERE id = ?`,
   )
   return {
     setDisabled: (id: number, at: string | null) => void setDisabled.run(at, id),

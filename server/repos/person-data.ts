@@ -5,7 +5,10 @@ type Row = Readonly<Record<string, unknown>>
 /** What never leaves: proofs of who somebody is. */
 const SECRETS = ['password_hash', 'pin_hash', 'token']
 
-/** Everything that the database holds of one person, table by table: rows that name them, and rows of their work. */
+/**
+ * Everything that the database holds of one person, table by table: rows that name them, and rows of their
+ * work.
+ */
 export function createPersonDataRepo(db: Database) {
   const tables = db
     .prepare<[], { name: string }>(

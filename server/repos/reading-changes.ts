@@ -12,7 +12,8 @@ export interface NewReadingChange {
 /** Every change of every reading. Written, never changed. */
 export function createReadingChangesRepo(db: Database) {
   const insert = db.prepare(
-    'INSERT INTO reading_change (attempt_id, key, before, after, by_id, at, claimed_at, via) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO reading_change (attempt_id, key, before, after, by_id, at, claimed_at, ' +
+      'via) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
   )
   const ofAttempt = db.prepare<[number], ReadingChange>(
     `SELECT c.key, c.before, c.after, p.name AS by, c.at, c.claimed_at AS claimedAt, c.via

@@ -42,8 +42,8 @@ export function dataOfPerson({ repos, now }: Context, actor: Person, id: number)
 }
 
 /**
- * Takes name and number of somebody who is disabled out of the register; the number typed again confirms it. Decisions,
- * signed records and the audit stay, under “former”: the record of certification needs them.
+ * Takes name and number of somebody who is disabled out of the register; the number typed again confirms it.
+ * Decisions, signed records and the audit stay, under “former”: the record of certification needs them.
  */
 export function erasePerson(context: Context, actor: Person, id: number, confirm: string): void {
   const { repos, now } = context

@@ -68,8 +68,8 @@ export function processOf(context: Context, attempt: Attempt): Finding[] {
 }
 
 /**
- * When each reading was taken: the time that a file claims where it lies before the one at which it came in. A claim can
- * show a breach; it never hides one.
+ * When each reading was taken: the time that a file claims where it lies before the one at which it came in.
+ * A claim can show a breach; it never hides one.
  */
 const timesOf = ({ readings, readingTimes }: Attempt): ReadingTimes =>
   Object.fromEntries(

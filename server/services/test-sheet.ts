@@ -67,8 +67,8 @@ export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string>
   return new Set(tests.flatMap(({ key }) => [key, whyKey(key), `at:${key}`]).concat(SHEET_KEYS))
 }
 /**
- * The instrument by its name in the register, the resistance that was nulled, the insulation test voltage and what was
- * out for it, and what has been checked before.
+ * The instrument by its name in the register, the resistance that was nulled, the insulation test voltage and
+ * what was out for it, and what has been checked before.
  */
 const SHEET_KEYS = [
   'set:instrument',

@@ -149,7 +149,7 @@ describe('over the wire', () => {
     expect(await (await fetch(path, { headers: { cookie: theirs } })).json()).toMatchObject({ person: null })
   })
 
-  test('a path that is not there, a body that is no JSON or far too long: told in a sentence, with the place', async () => {
+  test('a path that is not there, a body that is no JSON or far too long: told with the place', async () => {
     const nowhere = await fetch(`${base}/api/no/such/thing`)
     expect(await nowhere.json()).toMatchObject({ status: 404, code: 'noSuchPath' })
     const broken = await (await post('session', '{\n  "number": "A-1",\n  oops')).json()
@@ -160,7 +160,7 @@ describe('over the wire', () => {
     expect(await long.json()).toMatchObject({ status: 413, code: 'tooLarge' })
   })
 
-  test('the administrator sees sessions, audit and backups with where each act came from; the apprentice does not', async () => {
+  test('the administrator sees sessions, audit and backups with their origin; the apprentice does not', async () => {
     const admin = await post(
       'session',
       { number: 'A-1', password: ADMIN.password },

@@ -16,7 +16,7 @@ let centre: Centre
 beforeEach(() => (centre = aCentre()))
 
 describe('disabled', () => {
-  it('they are out at once, cannot sign in with the right password, and get no new work; enabled again they can', async () => {
+  it('they are out at once, cannot sign in with the right password, and get no new work; enabled they can', async () => {
     const { context, administrator, apprentice, repos } = centre
     repos.people.setPassword(apprentice.id, await hashPassword('three words apart'), false)
     const claim = await signIn(context, 'T-1', 'three words apart')
@@ -42,7 +42,7 @@ describe('disabled', () => {
 })
 
 describe('one person’s data', () => {
-  it('come out in one document: their work, and what others wrote about it; no secrets, nobody else’s work', async () => {
+  it('come out in one document: their work and what was written about it; no secrets', async () => {
     const { context, administrator, apprentice, other, repos } = centre
     const { attemptId } = aSetExercise(centre)
     repos.people.setPassword(apprentice.id, await hashPassword('three words apart'), false)

@@ -119,7 +119,7 @@ describe('the sheet of a whole board', () => {
       await refusal(() => decidePermission(context, centre.assessor, id, { granted: true, reason: '' })),
     ).toBe('gateShut')
   })
-  it('keeps when each reading came in by the server’s clock; what a file claims stands beside it, never instead', () => {
+  it('keeps when each reading came in by the server’s clock; what a file claims stands beside it', () => {
     const at15 = '2026-11-12T15:00:00.000Z'
     const claimed = '2026-11-12T08:00:00.000Z'
     save({ 'c1.r1': '0.4' })
@@ -190,7 +190,7 @@ describe('an instrument on the stream', () => {
     talk(`SHEET ${id} ${pairingCode(SECRET, id, NOW)}`, 'READ c1.r2 0.71')
     expect(attempt().readings).toMatchObject({ 'c1.r1': '0.44 Ω', 'c1.rn': '0.43', 'c1.r2': '0.71' })
   })
-  it('a code holds for its day; after five wrong ones the connection takes nothing more, not even the right one', () => {
+  it('a code holds for its day; after five wrong ones the connection takes nothing more', () => {
     expect(pairingCode(SECRET, id, '2026-11-13T08:00:00.000Z')).not.toBe(pairingCode(SECRET, id, NOW))
     const guesses = Array.from({ length: 5 }, (_, i) => `SHEET ${id} 00000${i}`)
     expect(talk(...guesses, `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`).at(-1)).toMatch(/^NO too many/)

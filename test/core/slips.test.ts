@@ -148,7 +148,8 @@ describe('choices are judged by the rule, not by the row', () => {
 })
 
 describe('the protective conductor by its premise', () => {
-  // √(345² × 0.1 s) ÷ 115 = 0.95 mm² with the tenth of a second off the characteristic; the breaker lets less through.
+  // √(345² × 0.1 s) ÷ 115 = 0.95 mm² with the tenth of a second off the characteristic; the breaker lets less
+  // through.
   test('worked with the time off the curve it is right, and says so', () => {
     expect(markWith(RING, 'c1.cpcMin', '0.95')).toMatchObject({
       verdict: 'right',

@@ -254,7 +254,8 @@ describe('judge and diagnosis agree on what is odd', () => {
 })
 
 describe('readings of another bay', () => {
-  // The same exercise over other lengths: half as long again. Copying a neighbour's sheet is common practice, no source.
+  // The same exercise over other lengths: half as long again. Copying a neighbour's sheet is common practice,
+  // no source.
   const longer = { ...bay, wires: bay.wires.map((wire) => ({ ...wire, lengthM: wire.lengthM * 1.5 })) }
   it('two that stand here to the last figure lead the list, with the bay they belong to', () => {
     const [own, theirs] = [measure(bay, bay, 3), measure(longer, longer, 5)]

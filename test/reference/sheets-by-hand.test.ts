@@ -1,9 +1,9 @@
 /*
- * Sixty whole schedules whose readings come from plain arithmetic, not from the network of the bay: R = Σ r × L with
- * the mΩ/m of the On-Site Guide, Table I1 (from memory: 1.0 18.10, 1.5 12.10, 2.5 7.41, 4 4.61, 6 3.08), Zs = Ze + (R1 + R2),
- * Ipf = U0 ÷ Ze where neutral and earth are one conductor. Healthy sheets scatter as instruments and cut lengths do; the
- * others have one thing wrong, worked into every reading that it touches. What an assessor would name is common practice,
- * no source.
+ * Sixty whole schedules whose readings come from plain arithmetic, not from the network of the bay: R = Σ r ×
+ * L with the mΩ/m of the On-Site Guide, Table I1 (from memory: 1.0 18.10, 1.5 12.10, 2.5 7.41, 4 4.61, 6
+ * 3.08), Zs = Ze + (R1 + R2), Ipf = U0 ÷ Ze where neutral and earth are one conductor. Healthy sheets scatter
+ * as instruments and cut lengths do; the others have one thing wrong, worked into every reading that it
+ * touches. What an assessor would name is common practice, no source.
  */
 import { describe, expect, it } from 'vitest'
 import { referenceDesign } from '#core/design/reference'
@@ -92,7 +92,10 @@ function board(seed: number) {
 }
 type Bay = ReturnType<typeof board>
 
-/** What stands in the way of the plain arithmetic: ohms added to R1, R2 or every continuity reading; another cpc. */
+/**
+ * What stands in the way of the plain arithmetic: ohms added to R1, R2 or every continuity reading; another
+ * cpc.
+ */
 interface Wrong {
   readonly leadsOhm?: number
   readonly jointOhm?: Readonly<Record<string, number>>
@@ -188,7 +191,10 @@ describe('thirty-six healthy sheets', () => {
   )
 })
 
-/** One thing wrong: what it does to the sheet, what must stand out, and the causes that a competent assessor would name. */
+/**
+ * One thing wrong: what it does to the sheet, what must stand out, and the causes that a competent assessor
+ * would name.
+ */
 interface Case {
   readonly name: string
   readonly sheet: (bay: Bay) => Record<string, string>

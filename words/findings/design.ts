@@ -59,13 +59,16 @@ export const ANSWER_SENTENCES: SentencesOf<AnswerParams> = {
   makersFigure: () =>
     'Taken from a maker’s sheet: it lies within what the energy limiting class allows. Have the sheet shown.',
   loopByMaker: () =>
-    'Worked with the current that opens the maker’s device in time: right for that device, not for another of its kind.',
+    'Worked with the current that opens the maker’s device in time: right for that device, ' +
+    'not for another of its kind.',
   overloadFactorInside: () =>
-    'The factor for a rewirable fuse or for the ground is in it already. By definition Iz is without it, and In is compared with that share of Iz: the outcome is the same.',
+    'The factor for a rewirable fuse or for the ground is in it already. By definition ' +
+    'Iz is without it, and In is compared with that share of Iz: the outcome is the same.',
   wholeLoadAtFurthest: () =>
     'Right with the whole load at the furthest point. Spread along the run the drop is less: the worked figure counts it so.',
   diversityOverAll: () =>
-    'Right with the table applied once to all lines together. Line by line the largest on each line counts in full: the worked figure counts it so.',
+    'Right with the table applied once to all lines together. Line by line the largest ' +
+    'on each line counts in full: the worked figure counts it so.',
   soundNotEconomical: () => 'Sound, not economical: a smaller one satisfies every rule.',
   doesNotFollow: () =>
     'The value is right but does not follow from the figures above it. Ask how it was found.',
@@ -86,7 +89,9 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `${p.bends} right-angle bends between draw points: more than two are hard to pull through.`,
   'advice.ownCircuit': () => 'A fixed load above 2 kW is usually given its own circuit, not a ring.',
   'advice.unequalLines': (p) =>
-    `After diversity L1 carries ${amps(p.l1)}, L2 ${amps(p.l2)}, L3 ${amps(p.l3)}: about ${amps(p.neutralA)} in the neutral (phasor sum). Sharing the circuits out would lower it.`,
+    `After diversity L1 carries ${amps(p.l1)}, L2 ${amps(p.l2)}, L3 ${amps(p.l3)}: about ` +
+    `${amps(p.neutralA)} in the neutral (phasor sum). Sharing the circuits out would lower ` +
+    'it.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }
 

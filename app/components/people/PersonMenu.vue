@@ -37,7 +37,8 @@ const takeOut = () =>
 async function erase() {
   const { id, name, number } = props.person
   const typed = await ElMessageBox.prompt(
-    `Name and number of ${name} go for good. Decisions and signed records stay, without the name. Take their data out first if they asked for it. Type ${number} to go on.`,
+    `Name and number of ${name} go for good. Decisions and signed records stay, without ` +
+      `the name. Take their data out first if they asked for it. Type ${number} to go on.`,
     'Erase this person?',
     { confirmButtonText: 'Erase', cancelButtonText: 'Back' },
   ).then(

@@ -99,8 +99,8 @@ const demandOn = (task: BoardTask, line: Line | null): LineDemand => {
 export const lineDemands = (task: BoardTask): LineDemand[] => LINES.map((line) => demandOn(task, line))
 
 /**
- * Demand of the most heavily loaded line: the table is applied to each line by itself, since the largest on a line loads it
- * in full. A three-phase circuit loads all of them.
+ * Demand of the most heavily loaded line: the table is applied to each line by itself, since the largest on a
+ * line loads it in full. A three-phase circuit loads all of them.
  */
 export function heaviestLine(task: BoardTask): LineDemand {
   if (task.phases === 1) return demandOn(task, null)

@@ -32,8 +32,8 @@ export const minimumTabulatedCurrent: CircuitStep = {
 const FACTOR_SLACK = 0.005
 
 /**
- * Iz = It × Ca × Cg × Ci, A: what the cable carries where it lies; the other way round to the same choice. A rewirable fuse
- * and a cable in the ground lower what In may be of it, not the capacity itself.
+ * Iz = It × Ca × Cg × Ci, A: what the cable carries where it lies; the other way round to the same choice. A
+ * rewirable fuse and a cable in the ground lower what In may be of it, not the capacity itself.
  */
 export const effectiveRating: CircuitStep = {
   key: 'iz',

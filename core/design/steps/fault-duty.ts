@@ -85,8 +85,8 @@ export const letThroughEnergy: CircuitStep = {
 const isNear = (a: number, b: number): boolean => Math.abs(a / b - 1) <= PREMISE_SLACK
 
 /**
- * The energies that a cpc may rightly be worked from, with what is said beside it: the maker's data, a time read off the
- * characteristic, the class of the breaker.
+ * The energies that a cpc may rightly be worked from, with what is said beside it: the maker's data, a time
+ * read off the characteristic, the class of the breaker.
  */
 function premises(
   task: Task,
@@ -119,8 +119,8 @@ const LEAST_OF_CLASS = 0.1
 const FUSE_PRINTED_S = 0.1
 
 /**
- * Between what figures a maker's let-through lies that is not given with the exercise, A²s; undefined where makers print
- * none: a breaker below its magnetic range, a fault that an RCD clears.
+ * Between what figures a maker's let-through lies that is not given with the exercise, A²s; undefined where
+ * makers print none: a breaker below its magnetic range, a fault that an RCD clears.
  */
 function makersRange(task: Task, values: StepValues): { least: number; most: number } | undefined {
   const { faultCurrent: faultA, in: rating, residual } = values
@@ -143,7 +143,8 @@ export const adiabaticArea: CircuitStep = {
       return worked(
         area,
         'S = √(I²t) ÷ k',
-        `√(${formatNumber(energy, 'energy')} A²s) ÷ ${size.k}; ${CABLES[task.cable.kind].cpc.made} of ${size.cpcMm2} mm²`,
+        `√(${formatNumber(energy, 'energy')} A²s) ÷ ${size.k}; ${CABLES[task.cable.kind].cpc.made} ` +
+          `of ${size.cpcMm2} mm²`,
         SOURCES.adiabatic,
         atMost(area, size.cpcMm2),
       )

@@ -22,8 +22,9 @@ export interface ReadMaker {
 }
 
 /**
- * Reads a maker's points as they are typed, pasted or in a file: a row each of rating, current, time, let-through energy,
- * A, A, s, A²s, apart by tab, semicolon or comma; one of the last two may be empty; a heading is passed over.
+ * Reads a maker's points as they are typed, pasted or in a file: a row each of rating, current, time,
+ * let-through energy, A, A, s, A²s, apart by tab, semicolon or comma; one of the last two may be empty; a
+ * heading is passed over.
  */
 export function readMaker(text: string): ReadMaker {
   const rows = text

@@ -19,7 +19,10 @@ export type Surprise =
   /** Somebody else has a padlock on the same hasp. */
   | { readonly kind: 'secondLock'; readonly device: string }
 
-/** A place to rehearse an isolation: the bay, the point and what is written; words/scenarios.ts has what is said. */
+/**
+ * A place to rehearse an isolation: the bay, the point and what is written; words/scenarios.ts has what is
+ * said.
+ */
 export interface World {
   readonly rig: Rig
   readonly state: BayState
