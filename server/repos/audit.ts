@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3'
+import type { AuditItem } from '#schemas/trust-views'
 import { linkOf, type AuditLine } from '../db/seal'
 
 /** From where an act came, as far as the server can tell. */
@@ -7,16 +8,6 @@ export interface Origin {
   readonly address: string
 }
 const NOWHERE: Origin = { device: '', address: '' }
-
-export interface AuditEntry {
-  readonly id: number
-  readonly at: string
-  readonly by: string | null
-  readonly action: string
-  readonly subject: string
-  readonly device: string
-  readonly address: string
-}
 
 /** What is looked for; everything is optional. */
 export interface AuditQuery {
@@ -40,7 +31,7 @@ export function createAuditRepo(db: Database) {
   const add = db.prepare(
     'INSERT INTO audit (at, by_id, action, subject, device, address, chain) VALUES (?, ?, ?, ?, ?, ?, ?)',
   )
-  const list = db.prepare<unknown[], AuditEntry>(
+  const list = db.prepare<unknown[], AuditItem>(
     `SELECT a.id, a.at, p.name AS by, a.action, a.subject, a.device, a.address
      FROM audit a LEFT JOIN person p ON p.id = a.by_id
      WHERE (@by = '' OR p.name LIKE '%' || @by || '%' OR p.number = @by)
@@ -61,7 +52,7 @@ export function createAuditRepo(db: Database) {
 
   const reading = {
     /** Newest first. */
-    list: ({ by = '', action = '', from = '', to = '', before = 0, most }: AuditQuery): AuditEntry[] =>
+    list: ({ by = '', action = '', from = '', to = '', before = 0, most }: AuditQuery): AuditItem[] =>
       list.all({ by, action, from, to, before, most }),
     actions: (): string[] => actions.all().map((row) => row.action),
     /** The link of the newest line; empty before the first. */
