@@ -1,8 +1,12 @@
 import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { writeServiceWorker } from './scripts/build/offline-shell'
+import { copyStaffScripts, staffScripts } from './scripts/build/staff-scripts'
 
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
+
+const staff = staffScripts()
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-06-01',
@@ -33,12 +37,30 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
+  hooks: {
+    'nitro:build:public-assets': async (nitro) => {
+      const { publicDir } = nitro.options.output
+      await writeServiceWorker(
+        folder('./app/service-worker/sw.ts'),
+        publicDir,
+        folder('./tsconfig.paths.json'),
+      )
+    },
+    'vite:extendConfig': (config, { isClient }) => {
+      if (!isClient) return
+      config.plugins!.push(staff.sort)
+      Object.assign(((config.build!.rollupOptions ??= {}).output ??= {}), { chunkFileNames: staff.chunkName })
+      const worker = { rollupOptions: { output: { entryFileNames: staff.workerName } } }
+      Object.assign(config, { worker: { ...config.worker, ...worker, plugins: () => [staff.sortWorker] } })
+    },
+  },
   spaLoadingTemplate: 'spa-loading.html',
   typescript: { strict: true },
   nitro: {
     hooks: {
       // Threads of the server are one file of their own beside it.
       compiled: async (nitro) => {
+        await copyStaffScripts(join(nitro.options.buildDir, 'dist/client'), nitro.options.output.serverDir)
         const { build } = await import('esbuild')
         await build({
           entryPoints: [folder('./server/heavy/thread.ts')],

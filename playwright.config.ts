@@ -11,6 +11,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
+    // What a test says of the network must reach the page; those of the offline shell allow it.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     actionTimeout: 15_000,
     screenshot: 'only-on-failure',

@@ -8,5 +8,6 @@ const session = useSession()
   <NuxtLayout>
     <NuxtPage />
   </NuxtLayout>
+  <NewerVersion />
   <SignInAgain v-if="session.ended" />
 </template>

@@ -1,8 +1,7 @@
 /* Bays on the screen, between server and screens. */
 import type { Rig } from '#core/bay/model/rig'
 import type { Route, WiringFields } from '#core/bay/model/wiring'
-import type { Outcome } from '#words/experiments/experiment'
-import type { Settings } from '#words/experiments/experiment'
+import type { Experiment, Outcome, Settings } from '#words/experiments/experiment'
 
 /** A bay that can be wired on the screen: `task-7` or `practice-split`. */
 export interface BayListItem {
@@ -46,6 +45,9 @@ export interface BayCheck {
   readonly made: number
   readonly asked: number
 }
+
+/** An experiment as it is offered; what comes of it is computed at the server alone. */
+export type ExperimentHead = Omit<Experiment, 'run'>
 
 export interface PredictionView {
   readonly id: number

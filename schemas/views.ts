@@ -1,6 +1,7 @@
 /* What the server hands to its screens. Types alone: the values are made in server/services. */
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
+import type { NodeKey } from '#core/design/model/step-keys'
 import type { PublicInstallation, Sheet } from '#core/exercise/assignment'
 import type { Policy } from '#core/policies/policy'
 import type { Circuit } from '#core/installation/installation'
@@ -92,6 +93,8 @@ export interface WorkView {
   readonly savedAt: string | null
   readonly exercise: Pick<Exercise, 'code' | 'title' | 'scenario' | 'kind' | 'minutes' | 'tests'>
   readonly sheet: Sheet
+  /** The boxes of the design in the order in which they are worked. */
+  readonly asked: readonly NodeKey[]
   readonly answers: Answers
   readonly readings: Readings
   readonly readingKeys: readonly ReadingKey[]

@@ -3,7 +3,7 @@ import { Moon, Sun } from '@lucide/vue'
 import { PLACES } from '~/texts/places'
 
 const session = useSession()
-const { callOnce } = useApi()
+const { signOut } = useSignOut()
 const { isDark, toggle } = useTheme()
 
 const route = useRoute()
@@ -11,15 +11,6 @@ const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}
 const places = computed(() =>
   PLACES.filter((place) => session.person && place.roles.includes(session.person.role)),
 )
-
-async function signOut() {
-  try {
-    await callOnce('DELETE', 'session', undefined)
-    location.assign('/')
-  } catch (error) {
-    showProblem(error)
-  }
-}
 </script>
 
 <template>
@@ -37,6 +28,7 @@ async function signOut() {
       >
     </nav>
     <div class="who">
+      <OutboxList />
       <span class="name"
         >{{ session.person?.name }}<span class="role"> · {{ session.person?.role }}</span></span
       >

@@ -1,8 +1,5 @@
 import { ApiProblem } from '~/utils/api-problem'
 
-/** This tab, so that the news of its own writing is not fetched again. */
-export const TAB = crypto.randomUUID()
-
 const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
 
 async function send<T>(method: string, path: string, body: unknown): Promise<T> {

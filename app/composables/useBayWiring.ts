@@ -10,8 +10,6 @@ import type { BayCheck, BayView } from '#schemas/bay-views'
 type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]
 
 const MOST_UNDO = 300
-const withoutEmpty = (fields: Readonly<Record<string, string>>) =>
-  Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== ''))
 const newId = (): string => `n${crypto.getRandomValues(new Uint32Array(1))[0]!.toString(36)}`
 
 /** A bay being wired: what the server has, what is connected here, undo, and the check against the schedule. */
@@ -24,8 +22,9 @@ export function useBayWiring(key: string) {
 
   const { view, problem, autosave, load } = useKeptDocument<BayView>({
     path: `bays/${key}`,
-    place: devicePlace('bay', session.person!.id, key),
-    bodyOf: (fields, version) => ({ version, fields: withoutEmpty(fields) }),
+    key: `bay/${session.person!.id}/${key}`,
+    what: 'Wiring of a bay',
+    shape: 'withoutEmpty',
   })
 
   const rig = computed(() =>

@@ -15,7 +15,14 @@ export function useExerciseBuilder(id: number | null) {
   const problem = ref<ApiProblem | null>(null)
   const isBusy = ref(false)
   const isReady = () => centre.value !== null
-  const kept = useKeptForm(devicePlace('exercise', useSession().person!.id, id ?? 'new'), isReady)
+  const kept = useKeptForm(
+    useDevicePlace(`exercise/${useSession().person!.id}/${id ?? 'new'}`, {
+      what: id === null ? 'New exercise' : 'Exercise',
+      page: `/exercises/${id ?? 'new'}`,
+      delivery: null,
+    }),
+    isReady,
+  )
   const { form, isChanged } = kept
 
   /** A set exercise keeps the policy that was in force then; a draft will take the present one. */

@@ -4,7 +4,7 @@ import type { InspectionView } from '#schemas/workmanship-views'
 /** The inspection of one attempt's work: what was seen, item by item, kept and merged like a worksheet. */
 export function useInspection(id: number) {
   const { call } = useApi()
-  const { view, problem, autosave, load } = useKeptSheet<InspectionView>(`inspections/${id}`)
+  const { view, problem, autosave, load } = useKeptSheet<InspectionView>(`inspections/${id}`, 'Inspection')
   useNews(async () => {
     const news = await call<InspectionView>('GET', `inspections/${id}`).catch(() => undefined)
     if (!news) return

@@ -1,51 +1,56 @@
 import type { ShallowRef } from 'vue'
-import type { DevicePlace, Fields } from '~/utils/device-copy'
-
-/** What of a view is typed, with its version. */
-export interface Typed {
-  readonly fields: Readonly<Fields>
-  readonly version: number
-  readonly savedAt: string | null
-}
+import {
+  DOCUMENT_SHAPES,
+  type DocumentShape,
+  type Fields,
+  type ShapeName,
+  type Typed,
+} from '~/utils/document-shapes'
 
 export interface KeptDocumentOptions<V> {
   /** Its address at the server, for reading and for saving. */
   readonly path: string
-  readonly place: DevicePlace
-  /** What of the view is typed; left out where the view has it as it is. */
-  readonly typedOf?: (view: V) => Typed
-  /** What is sent; `{ version, fields }` where it is left out. */
-  readonly bodyOf?: (fields: Fields, version: number) => unknown
+  /** Where its unsent typing is kept on this device; by its address and the person where left out. */
+  readonly key?: string
+  /** In words, such as "Worksheet". */
+  readonly what: string
+  readonly shape: ShapeName
   readonly present?: (kept: Fields, view: V) => Fields
 }
 
 /**
  * A document under one address of the server: read, kept on this device while it is typed, saved, merged with
- * what others changed.
+ * what others changed. Without a network it opens as this device saw it last.
  */
-export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: KeptDocumentOptions<V>) {
+export function useKeptDocument<V>({ path, key, what, shape, present }: KeptDocumentOptions<V>) {
   const { call } = useApi()
+  const last = useLastView()
   const view = shallowRef<V | null>(null) as ShallowRef<V | null>
   const problem = ref<ApiProblem | null>(null)
-  const typed = typedOf ?? ((seen: V) => seen as unknown as Typed)
-  const body = bodyOf ?? ((fields, version) => ({ version, fields }))
+  const form: DocumentShape = DOCUMENT_SHAPES[shape]
+  const person = useSession().person!.id
 
   const text = useKeptText({
-    place,
-    send: (fields, version) => call('PUT', path, body(fields, version)),
+    place: useDevicePlace(key ?? `${path}/${person}`, {
+      what,
+      page: useRoute().path,
+      delivery: { path, shape },
+    }),
+    send: (fields, version) => call('PUT', path, form.bodyOf(fields, version)),
     theirs: (extra) => {
       view.value = extra.theirs as V
-      const { fields, version } = typed(view.value)
+      const { fields, version } = form.typedOf(view.value)
       return { fields: { ...fields }, version }
     },
+    ...(form.lockedOf ? { lockedOf: form.lockedOf } : {}),
     ...(present ? { present: (kept: Fields) => (view.value ? present(kept, view.value) : kept) } : {}),
   })
 
   async function load(): Promise<void> {
     try {
-      view.value = await call<V>('GET', path)
+      view.value = (await last.read<V>(path)).view
       problem.value = null
-      const { fields, version, savedAt } = typed(view.value)
+      const { fields, version, savedAt } = form.typedOf(view.value)
       await text.start({ ...fields }, version, savedAt)
     } catch (error) {
       problem.value = error as ApiProblem
@@ -54,14 +59,14 @@ export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: Ke
 
   /** Takes a newer view in: what was typed here stays, what only the server changed appears. */
   function reconcile(next: V): void {
-    const { fields, version, savedAt } = typed(next)
+    const { fields, version, savedAt } = form.typedOf(next)
     text.reconcile({ ...fields }, version, savedAt)
   }
 
-  /** Goes on from this view as it is, after an act that saved everything first. */
+  /** Goes on from this view as it is, after an act of this or another device. */
   function adopt(next: V): void {
     view.value = next
-    const { fields, version, savedAt } = typed(next)
+    const { fields, version, savedAt } = form.typedOf(next)
     text.adopt({ ...fields }, version, savedAt)
   }
 
@@ -69,5 +74,5 @@ export function useKeptDocument<V>({ path, place, typedOf, bodyOf, present }: Ke
 }
 
 /** A sheet of flat text whose view has it as it is: a run, a measurement, an inspection. */
-export const useKeptSheet = <V extends Typed>(path: string) =>
-  useKeptDocument<V>({ path, place: devicePlace(path, useSession().person!.id) })
+export const useKeptSheet = <V extends Typed>(path: string, what: string) =>
+  useKeptDocument<V>({ path, what, shape: 'sheet' })

@@ -30,7 +30,7 @@ export function useKeptForm(place: DevicePlace, isReady: () => boolean) {
   }
   watch([form, base], () => {
     if (!isReady()) return
-    if (isChanged.value) place.keep({ base: base.value, mine: form.value })
+    if (isChanged.value) place.keep({ base: base.value, mine: form.value, version: 0 })
     else void place.forget()
   })
   /** Throws away what was typed and not saved. */

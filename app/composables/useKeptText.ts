@@ -1,10 +1,12 @@
 import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, reactive, readonly, ref, type Ref } from 'vue'
-import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
+import { mergeFields, type Conflict, type Merged } from '#core/exercise/three-way-merge'
 import type { ApiProblem } from '~/utils/api-problem'
-import type { DevicePlace, Fields } from '~/utils/device-copy'
+import type { DevicePlace } from '~/utils/device-copy'
+import type { Fields } from '~/utils/document-shapes'
 
-export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused'
+/** `held`: all is saved but boxes that are locked at this stage; they wait on this device. */
+export type SaveState = 'saved' | 'editing' | 'saving' | 'offline' | 'conflict' | 'refused' | 'held'
 
 export interface KeptTextOptions {
   /** Where unsent typing is kept on this device. */
@@ -13,8 +15,17 @@ export interface KeptTextOptions {
   readonly send: (fields: Fields, version: number) => Promise<{ version: number; savedAt: string }>
   /** Reads the fields and version out of what a stale refusal hands over. */
   readonly theirs: (extra: Readonly<Record<string, unknown>>) => { fields: Fields; version: number }
+  /** Boxes that a refusal names as locked at this stage; the others are saved without them. */
+  readonly lockedOf?: (extra: Readonly<Record<string, unknown>>) => readonly string[]
   /** What an earlier version kept on this device, by the present names of the boxes. */
   readonly present?: (kept: Fields) => Fields
+}
+
+/** What the server has, with its version and when it was saved. */
+interface ServerText {
+  readonly server: Fields
+  readonly serverVersion: number
+  readonly at: string | null
 }
 
 const WAIT_MS = 700
@@ -24,7 +35,7 @@ const RETRY_MS = 4000
  * Typed text that is kept: first on this device, then on the server; merges what another device saved
  * in between field by field, and asks only where both changed the same field.
  */
-export function useKeptText({ place, send, theirs, present = (kept) => kept }: KeptTextOptions) {
+export function useKeptText({ place, send, theirs, lockedOf, present = (kept) => kept }: KeptTextOptions) {
   const fields = reactive<Fields>({})
   const state = ref<SaveState>('saved')
   const savedAt = ref<string | null>(null)
@@ -32,21 +43,46 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
   const conflicts = ref<readonly Conflict[]>([])
   let base: Fields = {}
   let version = 0
+  /** Boxes that are locked at this stage. */
+  let held: ReadonlySet<string> = new Set()
 
   /** Starts from what the server has, with anything this device could not send laid over it. */
   async function start(server: Fields, serverVersion: number, at: string | null): Promise<void> {
     const kept = await place.read()
-    adopt(server, serverVersion, at)
-    if (!kept) return
-    settle(mergeFields(present(kept.base), present(kept.mine), server))
-    if (state.value !== 'conflict') later(0)
+    const [was, mine] = kept ? [present(kept.base), present(kept.mine)] : [server, server]
+    lay(mergeFields(was, mine, server), { server, serverVersion, at })
   }
 
-  function adopt(server: Fields, serverVersion: number, at: string | null): void {
+  /**
+   * Goes on from what the server has by now, after an act of this or another device. What was typed here and has
+   * not arrived stays in its boxes, and is sent again.
+   */
+  const adopt = (server: Fields, serverVersion: number, at: string | null): void =>
+    lay(mergeFields(base, { ...fields }, server), { server, serverVersion, at })
+
+  function lay(merged: Merged, { server, serverVersion, at }: ServerText): void {
     base = { ...server }
     version = serverVersion
     savedAt.value = at
-    replace(server)
+    held = new Set()
+    settle(merged)
+    if (merged.conflicts.length > 0) return keep()
+    if (isSameText(merged.fields, server)) {
+      state.value = 'saved'
+      return void place.forget()
+    }
+    keep()
+    later(WAIT_MS)
+  }
+
+  /** Throws away what has not arrived: the boxes show what the server has. */
+  function discard(): void {
+    stop()
+    replace(base)
+    held = new Set()
+    conflicts.value = []
+    state.value = 'saved'
+    void place.forget()
   }
 
   /**
@@ -56,13 +92,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
   function reconcile(server: Fields, serverVersion: number, at: string | null): void {
     // While something is on its way, its answer will tell.
     if (serverVersion <= version || state.value === 'saving' || state.value === 'conflict') return
-    if (state.value === 'saved') return adopt(server, serverVersion, at)
-    const merged = mergeFields(base, { ...fields }, server)
-    base = { ...server }
-    version = serverVersion
-    settle(merged)
-    keep()
-    if (merged.conflicts.length === 0) later(WAIT_MS)
+    adopt(server, serverVersion, at)
   }
 
   function replace(next: Readonly<Fields>): void {
@@ -85,7 +115,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
 
   /** On this device, with the server's version that the typing started from. */
   function keep(): void {
-    place.keep({ base, mine: fields })
+    place.keep({ base, mine: fields, version })
   }
 
   /** Sends now and waits until it is done; afterwards `state` tells how it went. */
@@ -93,27 +123,26 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     later,
     flush: sendNow,
     stop,
-  } = useDelivery(deliver, () => ['saved', 'conflict'].includes(state.value))
-  const flush = async (): Promise<number> => {
-    await sendNow()
-    return version
-  }
+  } = useDelivery(deliver, () => ['saved', 'conflict', 'held'].includes(state.value))
+  const flush = (): Promise<number> => sendNow().then(() => version)
 
   async function deliver(): Promise<void> {
-    const sent = { ...fields }
+    const typed = { ...fields }
+    const sent = { ...typed, ...Object.fromEntries([...held].map((name) => [name, base[name] ?? ''])) }
     state.value = 'saving'
     try {
       const answer = await send(sent, version)
       version = answer.version
       savedAt.value = answer.savedAt
       base = sent
-      const isCurrent = isSameText(fields, sent)
-      state.value = isCurrent ? 'saved' : 'editing'
-      if (isCurrent) await place.forget()
-      else {
-        keep()
-        later(WAIT_MS)
+      if (isSameText(fields, sent)) {
+        state.value = 'saved'
+        return await place.forget()
       }
+      keep()
+      if (isSameText(fields, typed)) return void (state.value = 'held')
+      state.value = 'editing'
+      later(WAIT_MS)
     } catch (error) {
       await recover(error as ApiProblem)
     }
@@ -125,15 +154,15 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
       state.value = 'offline'
       return later(RETRY_MS)
     }
+    const locked = problem.extra.locked && lockedOf ? lockedOf(problem.extra) : []
+    if (locked.some((name) => !held.has(name))) {
+      held = new Set([...held, ...locked])
+      return deliver()
+    }
     if (problem.code === 'stale' && problem.extra.theirs) {
       const other = theirs(problem.extra)
       const merged = mergeFields(base, { ...fields }, other.fields)
-      base = { ...other.fields }
-      version = other.version
-      settle(merged)
-      keep()
-      if (merged.conflicts.length === 0) later(0)
-      return
+      return lay(merged, { server: other.fields, serverVersion: other.version, at: savedAt.value })
     }
     state.value = 'refused'
   }
@@ -147,11 +176,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     later(0)
   }
 
-  useLeaving(state, { retry: () => later(0) })
-  onScopeDispose(() => {
-    if (state.value === 'editing') void flush()
-    stop()
-  })
+  useLeaving(state, { place, stop, flush: sendNow, retry: () => later(0) })
 
   return {
     fields: readonly(fields) as Readonly<Fields>,
@@ -161,6 +186,7 @@ export function useKeptText({ place, send, theirs, present = (kept) => kept }: K
     conflicts,
     start,
     adopt,
+    discard,
     reconcile,
     write,
     flush,
@@ -191,12 +217,28 @@ function useDelivery(deliver: () => Promise<void>, isIdle: () => boolean) {
   return { later, flush, stop }
 }
 
-/** Tries again when the network is back, and warns whoever leaves with something unsent. */
-function useLeaving(state: Readonly<Ref<SaveState>>, { retry }: { readonly retry: () => void }): void {
+interface Leaving {
+  readonly place: DevicePlace
+  readonly retry: () => void
+  readonly stop: () => void
+  readonly flush: () => Promise<void>
+}
+
+/**
+ * Tries again when the network is back, and warns whoever closes the page with something unsent. What does not
+ * arrive when the page is left is sent from whatever page is open next.
+ */
+function useLeaving(state: Readonly<Ref<SaveState>>, { place, retry, stop, flush }: Leaving): void {
+  const leave = place.open()
+  onScopeDispose(() => {
+    stop()
+    if (state.value === 'editing') void flush().finally(leave)
+    else leave()
+  })
   // Outside a page (a test, a worker) there is no network to come back and nothing to leave.
   const page = typeof window === 'undefined' ? undefined : window
   useEventListener(page, 'online', () => state.value === 'offline' && retry())
   useEventListener(page, 'beforeunload', (event) => {
-    if (state.value !== 'saved') event.preventDefault()
+    if (state.value !== 'saved' && state.value !== 'held') event.preventDefault()
   })
 }

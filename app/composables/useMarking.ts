@@ -8,11 +8,21 @@ export function useMarking(id: () => number) {
   const view = shallowRef<MarkingView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const isBusy = ref(false)
-  const box = useFeedbackBox((text) => save(view.value!.draft.overrides, text))
+  const places = usePlaces()
+  const assessor = useSession().person!.id
+  const box = useFeedbackBox(
+    (text) => save(view.value!.draft.overrides, text),
+    () =>
+      places(`marking/${assessor}/${id()}`, {
+        what: 'Feedback',
+        page: `/marking/${id()}`,
+        delivery: { path: `marking/${id()}`, shape: 'feedback' },
+      }),
+  )
 
   function take(next: MarkingView): void {
     view.value = next
-    box.take(next)
+    void box.take(next)
   }
 
   async function load(): Promise<void> {
@@ -41,7 +51,7 @@ export function useMarking(id: () => number) {
     }
   }
 
-  const keptFeedback = () => (box.state.value === 'editing' ? box.feedback.value : view.value!.draft.feedback)
+  const keptFeedback = () => (box.state.value !== 'saved' ? box.feedback.value : view.value!.draft.feedback)
 
   async function override(item: ItemKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> {
     const others = view.value!.draft.overrides.filter((o) => o.item !== item)
@@ -99,7 +109,7 @@ export function useMarking(id: () => number) {
   watch(
     id,
     () => {
-      box.giveUp()
+      box.turn()
       void load()
     },
     { immediate: true },

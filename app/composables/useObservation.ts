@@ -19,11 +19,9 @@ export function useObservation(id: number) {
 
   const { view, problem, autosave, load } = useKeptDocument<ObservationView>({
     path: `observations/${id}`,
-    place: devicePlace('observation', session.person!.id, id),
-    bodyOf: (fields, version) => ({
-      version,
-      fields: Object.fromEntries(Object.entries(fields).filter(([, text]) => text !== '')),
-    }),
+    key: `observation/${session.person!.id}/${id}`,
+    what: 'Observed isolation',
+    shape: 'withoutEmpty',
   })
 
   const fields = computed(() =>

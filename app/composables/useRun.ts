@@ -18,7 +18,7 @@ import type { RunView } from '#schemas/workmanship-views'
 
 /** A run as it is typed and dragged, and everything that follows from it. */
 export function useRun(id: number) {
-  const { view, problem, autosave, load } = useKeptSheet<RunView>(`runs/${id}`)
+  const { view, problem, autosave, load } = useKeptSheet<RunView>(`runs/${id}`, 'Containment run')
   const selected = ref<number | null>(null)
 
   const read = computed(() => readRun(autosave.fields))

@@ -1,25 +1,37 @@
 import type { RecordKind } from '#core/testing/records/record-shape'
 import type { TestRecordsView } from '#schemas/test-record-views'
 import { isTypedIn, type DevicePlace } from '~/utils/device-copy'
+import { DOCUMENT_SHAPES } from '~/utils/document-shapes'
+
+const RECORD_NAME: Readonly<Record<RecordKind, string>> = {
+  minor: 'Minor works record',
+  installation: 'Installation record',
+}
 
 /** Records of one attempt: each kind is kept and saved by itself; a signature closes a version. */
 export function useTestRecords(id: number) {
   const { call } = useApi()
   const session = useSession()
+  const last = useLastView()
   const view = shallowRef<TestRecordsView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const kind = ref<RecordKind>('minor')
 
   const typedOf = (seen: TestRecordsView, of: RecordKind) => {
-    const { fields, version, savedAt } = seen.papers[of]
+    const { fields, version, savedAt } = DOCUMENT_SHAPES[of].typedOf(seen)
     return { fields: { ...fields }, version, savedAt }
   }
+  const about = (of: RecordKind) => ({
+    what: RECORD_NAME[of],
+    page: `/papers/${id}`,
+    delivery: { path: `papers/${id}`, shape: of },
+  })
   /** Both kinds shared one place once: what was typed there goes to the record that has its boxes. */
-  const former = devicePlace('papers', session.person!.id, id)
+  const former = useDevicePlace(`papers/${session.person!.id}/${id}`, about('minor'))
   const boxesOf = (of: RecordKind) =>
     new Set(view.value!.papers[of].paper.parts.flatMap(({ items }) => items.map(({ key }) => key as string)))
   function placeOf(of: RecordKind): DevicePlace {
-    const place = devicePlace('papers', session.person!.id, id, of)
+    const place = useDevicePlace(`papers/${session.person!.id}/${id}/${of}`, about(of))
     const read = async () => {
       const copy = await place.read()
       if (copy) return copy
@@ -32,13 +44,11 @@ export function useTestRecords(id: number) {
     useKeptText({
       place: placeOf(of),
       send: async (fields, version) => {
-        const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, {
-          kind: of,
-          version,
-          fields,
-        })
-        // What is missing is worked out on the server.
-        view.value = await call<TestRecordsView>('GET', `papers/${id}`)
+        const body = DOCUMENT_SHAPES[of].bodyOf(fields, version)
+        const answer = await call<{ version: number; savedAt: string }>('PUT', `papers/${id}`, body)
+        // What is missing is worked out on the server; that it cannot be read now does not undo the saving.
+        const fresh = await call<TestRecordsView>('GET', `papers/${id}`).catch(() => null)
+        if (fresh) view.value = fresh
         return answer
       },
       theirs: (extra) => {
@@ -54,7 +64,7 @@ export function useTestRecords(id: number) {
 
   async function load(): Promise<void> {
     try {
-      view.value = await call<TestRecordsView>('GET', `papers/${id}`)
+      view.value = (await last.read<TestRecordsView>(`papers/${id}`)).view
       problem.value = null
       for (const of of Object.keys(texts) as RecordKind[]) {
         const { fields, version, savedAt } = typedOf(view.value, of)

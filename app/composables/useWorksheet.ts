@@ -3,22 +3,7 @@ import type { ReadingKey } from '#core/testing/kinds/kinds'
 import type { Installation } from '#core/installation/installation'
 import { presentKeys } from '#core/testing/upgrade'
 import type { WorkView } from '#schemas/views'
-
-// Answers and readings travel as one flat record while they are typed: `design.ib`, `reading.zs`.
-const flatten = ({ answers, readings }: Pick<WorkView, 'answers' | 'readings'>): Record<string, string> => ({
-  ...Object.fromEntries(Object.entries(answers).map(([key, text]) => [`design.${key}`, text ?? ''])),
-  ...Object.fromEntries(Object.entries(readings).map(([key, text]) => [`reading.${key}`, text ?? ''])),
-})
-
-function unflatten(fields: Readonly<Record<string, string>>) {
-  const part = (prefix: string) =>
-    Object.fromEntries(
-      Object.entries(fields)
-        .filter(([name]) => name.startsWith(prefix))
-        .map(([name, text]) => [name.slice(prefix.length), text]),
-    )
-  return { answers: part('design.'), readings: part('reading.') }
-}
+import { flattenWork, unflattenWork } from '~/utils/document-shapes'
 
 /** One attempt at the bay: what the server has, what is typed, and the acts that move it on. */
 export function useWorksheet(id: number) {
@@ -28,13 +13,13 @@ export function useWorksheet(id: number) {
   const isBusy = ref(false)
   const { view, problem, autosave, load, reconcile, adopt } = useKeptDocument<WorkView>({
     path: `work/${id}`,
-    place: devicePlace('work', session.person!.id, id),
-    typedOf: (seen) => ({ fields: flatten(seen), version: seen.version, savedAt: seen.savedAt }),
-    bodyOf: (fields, version) => ({ version, ...unflatten(fields) }),
+    key: `work/${session.person!.id}/${id}`,
+    what: 'Worksheet',
+    shape: 'work',
     present: (kept, { sheet, exercise }) => {
-      const { answers, readings } = unflatten(kept)
+      const { answers, readings } = unflattenWork(kept)
       // Kept by an earlier version, which knew a reading of one circuit by its kind alone.
-      return flatten({
+      return flattenWork({
         answers,
         readings: presentKeys(readings, sheet.installation as Installation, exercise.tests),
       })
@@ -53,7 +38,7 @@ export function useWorksheet(id: number) {
     isBusy.value = true
     try {
       let version = await autosave.flush()
-      if (autosave.state.value !== 'saved') {
+      if (!['saved', 'held'].includes(autosave.state.value)) {
         if (autosave.state.value !== 'conflict')
           ElMessage({
             type: 'error',
@@ -92,9 +77,7 @@ export function useWorksheet(id: number) {
     if (!news) return
     // An instrument, or a second tablet, writes into the same sheet.
     if (news.stage === stage) return reconcile(news)
-    view.value = news
-    // A permission that was taken back locks the boxes; what was typed before it is on the server or in this
-    // device.
+    // A permission that was taken back locks the boxes; what was typed before it goes at once, or stays in its box.
     if (stage === 'live') await autosave.flush()
     adopt(news)
   })

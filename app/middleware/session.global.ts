@@ -1,4 +1,5 @@
 import type { Role } from '#core/exercise/roster'
+import { ApiProblem } from '~/utils/api-problem'
 import { homeOf } from '~/stores/session'
 
 declare module 'vue-router' {
@@ -8,16 +9,21 @@ declare module 'vue-router' {
   }
 }
 
+/** Asks who is signed in; without a network, whoever was so last. False where nobody can be. */
+async function isSomebodyKnown(session: ReturnType<typeof useSession>): Promise<boolean> {
+  if (session.isKnown) return true
+  try {
+    session.take(await useApi().callOnce('GET', 'session', undefined))
+    return true
+  } catch (error) {
+    return error instanceof ApiProblem && error.code === 'offline' && session.takeRemembered()
+  }
+}
+
 /** Sends everybody where they belong: set-up first, then sign-in, then their own pages. The server checks again. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const session = useSession()
-  if (!session.isKnown) {
-    try {
-      session.take(await useApi().callOnce('GET', 'session', undefined))
-    } catch {
-      return to.path === '/sign-in' ? undefined : navigateTo('/sign-in')
-    }
-  }
+  if (!(await isSomebodyKnown(session))) return to.path === '/sign-in' ? undefined : navigateTo('/sign-in')
   if (session.needsSetUp) return to.path === '/set-up' ? undefined : navigateTo('/set-up')
   if (to.path === '/set-up') return navigateTo('/')
   if (!session.person) return to.path === '/sign-in' ? undefined : navigateTo('/sign-in')

@@ -1,5 +1,5 @@
 import { useEventSource } from '@vueuse/core'
-import { TAB } from '~/composables/useApi'
+import { TAB } from '~/utils/tab'
 import { isNewsTo } from '~/utils/news'
 
 /** A stream that was cut is tried again after this, ms. */

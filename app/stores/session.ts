@@ -1,5 +1,19 @@
 import type { Role } from '#core/exercise/roster'
 import type { PersonView, SessionView } from '#schemas/views'
+import { lastViews } from '~/utils/last-view'
+
+const REMEMBERED = 'nakshi-person'
+/** Who is signed in here, for a page that is opened without a network. */
+const remembered = {
+  keep(person: PersonView | null): void {
+    if (person) localStorage.setItem(REMEMBERED, JSON.stringify(person))
+    else {
+      localStorage.removeItem(REMEMBERED)
+      void lastViews.forgetAll()
+    }
+  },
+  read: (): PersonView | null => JSON.parse(localStorage.getItem(REMEMBERED) ?? 'null') as PersonView | null,
+}
 
 /** Who is signed in on this device. `ended` raises the sign-in over the page, so that nothing typed is lost. */
 export const useSession = defineStore('session', () => {
@@ -9,11 +23,19 @@ export const useSession = defineStore('session', () => {
   const ended = ref(false)
   let resume: (() => void)[] = []
 
+  /** Without a network: who was signed in last on this device and has not signed out. Nothing is shown but what it keeps. */
+  function takeRemembered(): boolean {
+    const known = remembered.read()
+    if (known) [person.value, isKnown.value] = [known, true]
+    return known !== null
+  }
+
   function take(answer: SessionView) {
     const before = person.value
     person.value = answer.person
     needsSetUp.value = answer.needsSetUp
     isKnown.value = true
+    remembered.keep(answer.person)
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
     if (ended.value && before && before.id !== answer.person.id) return location.assign('/')
@@ -28,7 +50,7 @@ export const useSession = defineStore('session', () => {
     return new Promise((go) => resume.push(go))
   }
 
-  return { person, needsSetUp, isKnown, ended, take, untilSignedIn }
+  return { person, needsSetUp, isKnown, ended, take, takeRemembered, untilSignedIn }
 })
 
 /** The page where a role's day begins. */

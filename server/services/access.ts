@@ -7,6 +7,7 @@ import { Problem } from './problem'
 const ROLES_BY_ACTION = {
   'people.see': ['administrator', 'instructor', 'assessor'],
   'people.change': ['administrator'],
+  'staffScript.load': ['administrator', 'instructor', 'assessor', 'technician'],
   'sessions.keep': ['administrator'],
   'audit.see': ['administrator'],
   'backups.keep': ['administrator'],

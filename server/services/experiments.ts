@@ -1,10 +1,16 @@
-import { experiment } from '#words/experiments/experiments'
+import { EXPERIMENTS, experiment } from '#words/experiments/experiments'
 import type { PredictionBody } from '#schemas/requests'
-import type { PredictionView } from '#schemas/bay-views'
+import type { ExperimentHead, PredictionView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+
+/** What can be tried, without what computes it. */
+export function listExperiments(_: Context, actor: Person): ExperimentHead[] {
+  allow(actor, 'bay.use')
+  return EXPERIMENTS.map(({ run: _run, ...head }) => head)
+}
 
 export function listPredictions({ repos }: Context, actor: Person): PredictionView[] {
   allow(actor, 'bay.use')

@@ -88,22 +88,24 @@ function refuseLocked(
   body: Pick<WorkBody, 'answers' | 'readings'>,
 ): void {
   const open = writable(attempt.stage)
-  if (open !== 'design' && changedKeys(attempt.answers, body.answers).length > 0) throw new Problem('locked')
+  const answers = open === 'design' ? [] : changedKeys(attempt.answers, body.answers)
   const changed = changedKeys(attempt.readings, body.readings)
-  if (changed.length === 0) return
-  const known = sheetKeys(context, attempt)
+  if (changed.length > 0) refuseStrange(sheetKeys(context, attempt), changed)
+  // What belongs to the sheet, such as the instrument, may be changed while anything is measured.
+  const measured = changed.filter((key) => !(key.startsWith('set:') && (open === 'dead' || open === 'live')))
+  const readings = measured.filter((key) => open !== (isDeadBox(key) ? 'dead' : 'live'))
+  if (answers.length + readings.length === 0) return
+  const isLiveAlone = answers.length === 0 && !readings.some(isDeadBox)
+  // The device keeps these boxes back and sends the others.
+  throw new Problem(isLiveAlone ? 'liveLocked' : 'locked', { extra: { locked: { answers, readings } } })
+}
+
+function refuseStrange(known: ReadonlySet<string>, changed: readonly string[]): void {
   const strange = changed.filter((key) => !known.has(key))
   if (strange.length > 0)
     throw new Problem('readingUnknown', {
       fields: strange.map((field) => ({ field, message: 'is no test of this sheet.' })),
     })
-  for (const key of changed) {
-    const isDeadOne = isDeadBox(key)
-    // What belongs to the sheet, such as the instrument, may be changed while anything is measured.
-    if (key.startsWith('set:') && (open === 'dead' || open === 'live')) continue
-    if (isDeadOne && open !== 'dead') throw new Problem('locked')
-    if (!isDeadOne && open !== 'live') throw new Problem('liveLocked')
-  }
 }
 
 type Texts = Readonly<Record<string, string | undefined>>

@@ -71,6 +71,8 @@ export function forApprentice(context: Context, attempt: Attempt): WorkView {
       asks: exercise.asks,
       installation: publicInstallation(attempt.installation),
     },
+    // Worked out here: what works a design never reaches an apprentice's browser.
+    asked: askedNodes(assignmentFor(context, attempt)),
     answers: attempt.answers,
     readings: attempt.readings,
     // The list of tests tells whether an RCD is fitted, so it follows the hand-in.

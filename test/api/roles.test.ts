@@ -13,7 +13,7 @@ import { showTestRecords } from '../../server/services/test-records'
 import { showSchedule } from '../../server/services/schedules'
 import { listRounds, showInspection } from '../../server/services/inspections'
 import { listRuns, startMeasurement } from '../../server/services/runs'
-import { listPredictions } from '../../server/services/experiments'
+import { listExperiments, listPredictions } from '../../server/services/experiments'
 import { listExercises, showExercise, createExercise, taskSheets } from '../../server/services/exercises'
 import { loadFramework, setIsolationPolicy, setPolicy, showCentre } from '../../server/services/centre'
 import { showFloor } from '../../server/services/floor'
@@ -90,6 +90,7 @@ const USE_CASES: [string, Role[], Try][] = [
     [...MARKERS, 'apprentice'],
     (c, role) => showBay(c.context, as(c, role), 'practice-split'),
   ],
+  ['see experiments', [...MARKERS, 'apprentice'], (c, role) => listExperiments(c.context, as(c, role))],
   ['see own predictions', [...MARKERS, 'apprentice'], (c, role) => listPredictions(c.context, as(c, role))],
   ['rehearse an isolation', [...MARKERS, 'apprentice'], (c, role) => isolationHome(c.context, as(c, role))],
   [

@@ -28,7 +28,8 @@ function aPlace() {
     read: async () => place.copy,
     keep: (copy) => void (place.copy = structuredClone(copy)),
     forget: async () => void (place.copy = undefined),
-  } as DevicePlace
+    open: () => () => {},
+  }
   return { place, device }
 }
 
@@ -49,7 +50,7 @@ describe('an exercise being written', () => {
 
   it('lays it over what the server has by now: other boxes are theirs, the same box is asked about', async () => {
     const { device } = aPlace()
-    device.keep({ base: SAVED, mine: { ...SAVED, title: 'Lamp store', minutes: '100' } })
+    device.keep({ base: SAVED, mine: { ...SAVED, title: 'Lamp store', minutes: '100' }, version: 0 })
     const form = inScope(() => useKeptForm(device, () => true))
     form.adopt({ code: 'T-09', title: 'Stores', minutes: '90' })
     await form.layBack()
@@ -74,48 +75,94 @@ describe('an exercise being written', () => {
 describe('feedback being typed', () => {
   const view = (feedback: string | null) =>
     ({
-      draft: { feedback },
+      draft: { feedback, version: 3 },
       attempt: { stage: 'handedIn' },
       decision: null,
       suggestedFeedback: 'As put together.',
     }) as unknown as MarkingView
+  const refuse = () => Promise.reject(new Error('no network'))
 
-  it('is sent after a pause, once', async () => {
+  it('is sent after a pause, once; then nothing is left on the device', async () => {
     const sent: string[] = []
-    const box = inScope(() => useFeedbackBox(async (text) => void sent.push(text)))
-    box.take(view(null))
+    const { place, device } = aPlace()
+    const box = inScope(() =>
+      useFeedbackBox(
+        async (text) => void sent.push(text),
+        () => device,
+      ),
+    )
+    await box.take(view(null))
     expect(box.feedback.value).toBe('As put together.')
     box.write('Good')
     box.write('Good work')
+    expect(place.copy).toMatchObject({ mine: { feedback: 'Good work' }, version: 3 })
     await vi.advanceTimersByTimeAsync(1000)
     expect(sent).toEqual(['Good work'])
     expect(box.state.value).toBe('saved')
+    expect(place.copy).toBeUndefined()
   })
 
-  it('stays in its box where it could not be sent, and a fresh view does not wipe it', async () => {
-    const box = inScope(() =>
-      useFeedbackBox(async () => {
-        throw new Error('no network')
-      }),
-    )
+  it('stays in its box and on the device where it could not be sent; a fresh view does not wipe it', async () => {
+    const { place, device } = aPlace()
+    const box = inScope(() => useFeedbackBox(refuse, () => device))
     box.write('Calm and complete.')
     expect(await box.save()).toBe(false)
-    box.take(view('what the server had'))
+    await box.take(view('what the server had'))
     expect(box.feedback.value).toBe('Calm and complete.')
-    expect(box.state.value).toBe('editing')
+    expect(box.state.value).toBe('offline')
+    expect(place.copy?.mine.feedback).toBe('Calm and complete.')
+  })
+
+  it('closed without a network, it is there again when the page is opened, and goes', async () => {
+    const { place, device } = aPlace()
+    const closed = effectScope()
+    const before = closed.run(() => useFeedbackBox(refuse, () => device))!
+    await before.take(view(null))
+    before.write('Calm and complete.')
+    closed.stop()
+    const sent: string[] = []
+    const box = inScope(() =>
+      useFeedbackBox(
+        async (text) => void sent.push(text),
+        () => device,
+      ),
+    )
+    await box.take(view(null))
+    expect(box.feedback.value).toBe('Calm and complete.')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(sent).toEqual(['Calm and complete.'])
+    expect(place.copy).toBeUndefined()
+  })
+
+  it('turning to another attempt neither takes the text along nor loses it', async () => {
+    const places = [aPlace(), aPlace()]
+    let at = 0
+    const box = inScope(() => useFeedbackBox(refuse, () => places[at]!.device))
+    await box.take(view(null))
+    box.write('For the first.')
+    at = 1
+    box.turn()
+    await box.take(view('What the second has.'))
+    expect(box.feedback.value).toBe('What the second has.')
+    expect(places[0]!.place.copy?.mine.feedback).toBe('For the first.')
+    expect(places[1]!.place.copy).toBeUndefined()
   })
 
   it('typed on while it was being sent, it goes once more', async () => {
     const sent: string[] = []
     let arrive = () => {}
     const box = inScope(() =>
-      useFeedbackBox(async (text) => {
-        sent.push(text)
-        await new Promise<void>((resolve) => (arrive = resolve))
-      }),
+      useFeedbackBox(
+        async (text) => {
+          sent.push(text)
+          await new Promise<void>((resolve) => (arrive = resolve))
+        },
+        () => aPlace().device,
+      ),
     )
     box.write('First')
     const saving = box.save()
+    await vi.advanceTimersByTimeAsync(0)
     box.write('First, then more')
     arrive()
     await saving

@@ -1,16 +1,11 @@
 /* Autosave: typed text is kept on the device first, sent when it can be, merged when another device was there before. */
+import 'fake-indexeddb/auto'
 import { effectScope, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { useKeptText } from '../../app/composables/useKeptText'
 import { ApiProblem } from '../../app/utils/api-problem'
-
-const kept = vi.hoisted(() => new Map<string, unknown>())
-vi.mock('idb-keyval', () => ({
-  get: async (key: string) => kept.get(key),
-  set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
-  del: async (key: string) => void kept.delete(key),
-}))
-const { useKeptText } = await import('../../app/composables/useKeptText')
-const { devicePlace, isTypedIn } = await import('../../app/utils/device-copy')
+import { devicePlace, isTypedIn } from '../../app/utils/device-copy'
+import { ABOUT, emptyDevice, idle, keepAs, keptFor } from '../support/device'
 
 /** A server with one document, its version, and the faults a test gives it. */
 function aServer(fields: Record<string, string> = {}) {
@@ -40,19 +35,23 @@ async function aDevice(server: ReturnType<typeof aServer>, key = 'sheet') {
   scopes.push(scope)
   const autosave = scope.run(() =>
     useKeptText({
-      place: devicePlace(key),
-      send: server.send,
+      place: devicePlace(key, ABOUT),
+      send: (...sent) => server.send(...sent),
       theirs: (extra) => extra.theirs as { fields: Record<string, string>; version: number },
+      lockedOf: (extra) => extra.locked as string[],
     }),
   )!
   await autosave.start({ ...server.fields }, server.version, null)
   return autosave
 }
-const settle = () => vi.advanceTimersByTimeAsync(1000)
+const settle = async () => {
+  await vi.advanceTimersByTimeAsync(1000)
+  await idle()
+}
 
 beforeEach(() => {
-  vi.useFakeTimers()
-  kept.clear()
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] })
+  return emptyDevice()
 })
 afterEach(() => {
   scopes.forEach((scope) => scope.stop())
@@ -65,11 +64,12 @@ describe('autosave', () => {
     const server = aServer()
     const device = await aDevice(server)
     for (const text of ['1', '12', '12.', '12.6']) device.write('ib', text)
-    expect(kept.has('sheet')).toBe(true)
+    await idle()
+    expect(await keptFor('sheet')).toBeDefined()
     await settle()
     expect(server).toMatchObject({ sent: 1, fields: { ib: '12.6' } })
     expect(device.state.value).toBe('saved')
-    expect(kept.has('sheet')).toBe(false)
+    expect(await keptFor('sheet')).toBeUndefined()
   })
 
   test('without a network typing is kept, tried again, and sent when it is back', async () => {
@@ -82,12 +82,13 @@ describe('autosave', () => {
     device.write('ca', '0.94')
     server.isDown = false
     await vi.advanceTimersByTimeAsync(5000)
+    await idle()
     expect(server.fields).toEqual({ ib: '12.6', ca: '0.94' })
   })
 
   test('a page that is opened again lays what it could not send over what the server has', async () => {
     const server = aServer({ ib: '12.6' })
-    kept.set('sheet', { base: { ib: '12.6' }, mine: { ib: '12.6', zs: '0.8' } })
+    await keepAs('closed-tab', 'sheet', { base: { ib: '12.6' }, mine: { ib: '12.6', zs: '0.8' } })
     server.fields = { ib: '13.0' }
     server.version = 4
     const device = await aDevice(server)
@@ -113,6 +114,76 @@ describe('autosave', () => {
     one.choose('ca', '0.87')
     await settle()
     expect(server.fields.ca).toBe('0.87')
+  })
+
+  test('a version adopted from another device leaves unsent boxes as they are typed, and sends them', async () => {
+    const server = aServer({ ib: '12.6' })
+    const device = await aDevice(server)
+    server.isDown = true
+    device.write('zs', '0.8')
+    await settle()
+    server.isDown = false
+    Object.assign(server, { fields: { ib: '13.0' }, version: 7 })
+    device.adopt({ ib: '13.0' }, 7, null)
+    expect(device.fields).toEqual({ ib: '13.0', zs: '0.8' })
+    await settle()
+    expect(server.fields).toEqual({ ib: '13.0', zs: '0.8' })
+    expect(device.state.value).toBe('saved')
+  })
+
+  test('refused while the bay is stopped, it stays in its box and goes when permission is back', async () => {
+    const server = aServer()
+    const { send } = server
+    server.send = async () => Promise.reject(new ApiProblem(409, 'liveLocked', 'locked'))
+    const device = await aDevice(server)
+    device.write('zs', '0.8')
+    await settle()
+    expect(device.state.value).toBe('refused')
+    expect(device.fields.zs).toBe('0.8')
+    expect((await keptFor('sheet'))!.mine.zs).toBe('0.8')
+    server.send = send
+    device.adopt({}, server.version, null)
+    await settle()
+    expect(server.fields).toEqual({ zs: '0.8' })
+    expect(device.state.value).toBe('saved')
+  })
+
+  test('boxes locked at this stage wait here; the others are saved without them', async () => {
+    const server = aServer({ ir: '640' })
+    const { send } = server
+    let isStopped = true
+    server.send = async (typed, version) => {
+      if (isStopped && typed.zs !== (server.fields.zs ?? ''))
+        throw new ApiProblem(409, 'liveLocked', 'locked', [], { locked: ['zs'] })
+      return send(typed, version)
+    }
+    const device = await aDevice(server)
+    device.write('zs', '0.8')
+    device.write('ir', '0.4')
+    await settle()
+    expect(server.fields).toMatchObject({ ir: '0.4' })
+    expect(server.fields.zs ?? '').toBe('')
+    expect(device.state.value).toBe('held')
+    expect(device.fields.zs).toBe('0.8')
+    expect((await keptFor('sheet'))!.mine.zs).toBe('0.8')
+    isStopped = false
+    device.adopt({ ...server.fields }, server.version, null)
+    await settle()
+    expect(server.fields).toMatchObject({ ir: '0.4', zs: '0.8' })
+    expect(device.state.value).toBe('saved')
+  })
+
+  test('what was refused can be thrown away: the boxes show what the server has', async () => {
+    const server = aServer({ zs: '0.7' })
+    server.send = async () => Promise.reject(new ApiProblem(409, 'locked', 'locked'))
+    const device = await aDevice(server)
+    device.write('zs', '0.8')
+    await settle()
+    device.discard()
+    await idle()
+    expect(device.fields.zs).toBe('0.7')
+    expect(device.state.value).toBe('saved')
+    expect(await keptFor('sheet')).toBeUndefined()
   })
 
   test('what is typed while a save is under way is saved after it', async () => {
@@ -150,7 +221,6 @@ describe('typing that an earlier version kept under one place for both kinds of 
 })
 
 test('two documents never share a place: what is typed in one record is not in the other', async () => {
-  vi.useFakeTimers()
   const [minor, installation] = [aServer(), aServer()]
   minor.isDown = true
   const typed = await aDevice(minor, 'papers/1/2/minor')

@@ -21,6 +21,7 @@ const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   version: 1,
   savedAt: null,
   exercise: { code: 'X-1', title: 'X', scenario: '', kind: 'new-circuit', minutes: 60, tests: 'c1' },
+  asked: [],
   sheet: {
     edition: '18-A2',
     policy: anExercise().policy,

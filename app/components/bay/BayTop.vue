@@ -26,11 +26,7 @@ const MODES = Object.keys(MODE_NAME) as BayMode[]
       :name-of="(mode) => MODE_NAME[mode]"
       @choose="emit('turn', $event)"
     />
-    <SaveWords
-      :state="autosave.state.value"
-      :saved-at="autosave.savedAt.value"
-      :message="autosave.message.value"
-    />
+    <SaveWords :autosave="autosave" />
     <el-dropdown trigger="click" @command="emit('more', $event)">
       <el-button>More</el-button>
       <template #dropdown>

@@ -6,7 +6,7 @@ import type { MarkingView } from '#schemas/marking-views'
 const props = defineProps<{
   view: MarkingView
   feedback: string
-  feedbackState: string
+  feedbackState: ReturnType<typeof useFeedbackBox>['state']['value']
   isBusy: boolean
   step: StepKey | undefined
 }>()
@@ -27,6 +27,12 @@ const shown = computed(() =>
 const verdictOf = (code: string) => shown.value.criteria.find((criterion) => criterion.code === code)
 /** Criteria that this bay can show; the others are not judged. */
 const judged = computed(() => props.view.criteria.filter((criterion) => verdictOf(criterion.code)))
+const FEEDBACK_WORDS = {
+  saved: 'saved',
+  saving: 'saving…',
+  editing: 'typing…',
+  offline: 'not saved yet: kept on this device, sent again',
+} as const
 </script>
 
 <template>
@@ -57,9 +63,7 @@ const judged = computed(() => props.view.criteria.filter((criterion) => verdictO
     <label class="feedback">
       <span class="row spread">
         <h2>Feedback, yours to edit</h2>
-        <span class="small soft">{{
-          feedbackState === 'saved' ? 'saved' : feedbackState === 'saving' ? 'saving…' : 'typing…'
-        }}</span>
+        <span class="small soft" data-testid="feedback-state">{{ FEEDBACK_WORDS[feedbackState] }}</span>
       </span>
       <el-input
         type="textarea"

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import type { SaveState } from '~/composables/useKeptText'
-
-const props = defineProps<{ state: SaveState; savedAt: string | null; message: string }>()
+/** Whether what is on the screen is what the server has, in words; what was refused can be thrown away. */
+const { autosave } = defineProps<{
+  autosave: Pick<ReturnType<typeof useKeptText>, 'state' | 'savedAt' | 'message' | 'discard'>
+}>()
+const state = computed(() => autosave.state.value)
 const words = computed(() => {
-  switch (props.state) {
+  switch (state.value) {
     case 'saved':
-      return props.savedAt ? `saved ${clock(props.savedAt)}` : 'nothing typed yet'
+      return autosave.savedAt.value ? `saved ${clock(autosave.savedAt.value)}` : 'nothing typed yet'
     case 'editing':
       return 'typing…'
     case 'saving':
@@ -14,20 +16,35 @@ const words = computed(() => {
       return 'no connection: kept on this device, sent when it is back'
     case 'conflict':
       return 'another device changed the same box: choose below'
+    case 'held':
+      return `kept on this device, not sent: ${autosave.message.value}`
     default:
-      return props.message
+      return `not saved, kept on this device: ${autosave.message.value}`
   }
 })
+
+const discard = () =>
+  ElMessageBox.confirm(
+    'What you typed here and the server did not take is thrown away. The boxes show what is saved.',
+    'Throw away what was not saved?',
+    { confirmButtonText: 'Throw away', cancelButtonText: 'Keep it', type: 'warning' },
+  ).then(
+    () => autosave.discard(),
+    () => undefined,
+  )
 </script>
 
 <template>
   <span
     class="words"
-    :class="{ caution: state === 'offline' || state === 'refused' || state === 'conflict' }"
+    :class="{ caution: ['offline', 'refused', 'conflict', 'held'].includes(state) }"
     role="status"
     data-testid="save-state"
     :data-state="state"
-    >{{ words }}</span
+    >{{ words }}
+    <el-button v-if="state === 'refused' || state === 'held'" size="small" @click="discard"
+      >Throw it away</el-button
+    ></span
   >
 </template>
 

@@ -78,11 +78,7 @@ onMounted(inspection.load)
             : `Last changed by ${view.savedBy.name}. It counts for the record once an assessor has gone over it.`
         }}
       </p>
-      <SaveWords
-        :state="autosave.state.value"
-        :saved-at="autosave.savedAt.value"
-        :message="autosave.message.value"
-      />
+      <SaveWords :autosave="autosave" />
     </nav>
     <fieldset v-if="group !== 'used'" class="items" :disabled="!view.mayChange">
       <div class="row spread">

@@ -41,12 +41,7 @@ onMounted(watchIt.load)
           }}{{ head.proofDate ? `, proof ${head.proofDate}` : '' }}
         </p>
       </div>
-      <SaveWords
-        v-if="view.state === 'running'"
-        :state="autosave.state.value"
-        :saved-at="autosave.savedAt.value"
-        :message="autosave.message.value"
-      />
+      <SaveWords v-if="view.state === 'running'" :autosave="autosave" />
       <template v-if="view.state === 'running'">
         <el-button @click="isDeciding = !isDeciding">{{ isDeciding ? 'Back' : 'Finish…' }}</el-button>
         <el-button type="danger" class="stop" data-testid="stop" @click="watchIt.tap('stop')">STOP</el-button>

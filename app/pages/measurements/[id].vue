@@ -14,7 +14,7 @@ import type { MeasureCloseBody, MeasurementView } from '#schemas/workmanship-vie
 definePageMeta({ layout: 'bay', roles: ['instructor', 'assessor', 'apprentice'] })
 const id = Number(useRoute().params.id)
 const { call } = useApi()
-const { view, problem, autosave, load } = useKeptSheet<MeasurementView>(`measurements/${id}`)
+const { view, problem, autosave, load } = useKeptSheet<MeasurementView>(`measurements/${id}`, 'Measured run')
 onMounted(load)
 
 const sheet = computed(() => (view.value ? readRun(view.value.runFields).sheet : undefined))
@@ -88,12 +88,7 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
       <p class="row spread">
         <span
           ><b>{{ done }}</b> of {{ dimensions.length }} taken, tolerance ± {{ sheet.toleranceMm }} mm</span
-        ><SaveWords
-          v-if="view.mayChange"
-          :state="autosave.state.value"
-          :saved-at="autosave.savedAt.value"
-          :message="autosave.message.value"
-        />
+        ><SaveWords v-if="view.mayChange" :autosave="autosave" />
       </p>
       <div
         v-for="dimension in dimensions"

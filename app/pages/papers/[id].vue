@@ -118,11 +118,7 @@ onMounted(papers.load)
         <PrintFoot />
       </article>
       <aside v-if="kind" class="screen-only" aria-label="Signature">
-        <SaveWords
-          :state="papers.autosave.value.state.value"
-          :saved-at="papers.autosave.value.savedAt.value"
-          :message="papers.autosave.value.message.value"
-        />
+        <SaveWords :autosave="papers.autosave.value" />
         <template v-if="open.length">
           <h2>Before it can be signed</h2>
           <ul class="missing" data-testid="missing">

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { EXPERIMENTS } from '#words/experiments/experiments'
 import type { FaultFindingHome } from '#schemas/fault-finding-views'
 import type { IsolationHome } from '#schemas/isolation-views'
-import type { BayListItem, PredictionView } from '#schemas/bay-views'
+import type { BayListItem, ExperimentHead, PredictionView } from '#schemas/bay-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
 
 const { data: bays, problem, refresh } = useServer<BayListItem[]>(() => 'bays')
 const { data: predictions } = useServer<PredictionView[]>(() => 'predictions')
+const { data: experiments } = useServer<ExperimentHead[]>(() => 'experiments')
 const { data: hunts } = useServer<FaultFindingHome>(() => 'hunts')
 const session = useSession()
 const { data: isolation } = useServer<IsolationHome>(() => 'isolation')
@@ -75,7 +75,7 @@ const tries = (code: string) =>
       <section aria-labelledby="experiments">
         <h2 id="experiments">Experiments</h2>
         <NuxtLink
-          v-for="experiment in EXPERIMENTS"
+          v-for="experiment in experiments ?? []"
           :key="experiment.code"
           :to="`/practice/experiments/${experiment.code}`"
           class="list-entry"

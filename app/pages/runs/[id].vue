@@ -59,11 +59,7 @@ onMounted(run.load)
       :locked="isLocked"
       @write="autosave.write"
     >
-      <SaveWords
-        :state="autosave.state.value"
-        :saved-at="autosave.savedAt.value"
-        :message="autosave.message.value"
-      />
+      <SaveWords :autosave="autosave" />
     </RunHead>
     <div class="work">
       <StraightTable

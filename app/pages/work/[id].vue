@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
-import { askedNodes } from '#core/exercise/assignment'
 import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { itemName } from '#words/findings/findings'
@@ -17,7 +16,7 @@ const TOOL_TITLE = {
   diagram: 'Single-line diagram',
 }
 
-const nodes = computed(() => (view.value ? askedNodes(view.value.sheet) : []))
+const nodes = computed(() => view.value?.asked ?? [])
 const isAnswered = (node: NodeKey) => readAnswer(stepOf(node), sheet.answer(node)).ok
 const answered = computed(() => nodes.value.filter(isAnswered).length)
 const installation = computed(() => view.value!.sheet.installation)
@@ -127,11 +126,7 @@ onMounted(sheet.load)
             <span
               ><b>{{ answered }}</b> of {{ nodes.length }} steps answered</span
             >
-            <SaveWords
-              :state="autosave.state.value"
-              :saved-at="autosave.savedAt.value"
-              :message="autosave.message.value"
-            />
+            <SaveWords :autosave="autosave" />
             <el-button v-if="nextScope && view.stage === 'design'" @click="chosenScope = nextScope.id"
               >Next: {{ nextScope.name }}</el-button
             >
@@ -166,11 +161,7 @@ onMounted(sheet.load)
               @write="(key: string, text: string) => sheet.write('reading', key, text)"
             />
             <StageBar>
-              <SaveWords
-                :state="autosave.state.value"
-                :saved-at="autosave.savedAt.value"
-                :message="autosave.message.value"
-              />
+              <SaveWords :autosave="autosave" />
               <el-button
                 v-if="view.stage === 'dead'"
                 type="primary"
@@ -198,11 +189,7 @@ onMounted(sheet.load)
             @write="(key: string, text: string) => sheet.write('reading', key, text)"
           />
           <StageBar>
-            <SaveWords
-              :state="autosave.state.value"
-              :saved-at="autosave.savedAt.value"
-              :message="autosave.message.value"
-            />
+            <SaveWords :autosave="autosave" />
             <el-button
               v-if="view.stage === 'live'"
               type="primary"
