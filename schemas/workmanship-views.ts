@@ -1,6 +1,7 @@
 /* Containment runs, inspections and the inspection trainer between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
 import { GRADES, type Grade, type InspectionItem } from '#core/inspection/items'
+import type { Shape } from '#core/inspection/draw'
 import { SCENES, type Question, type RoundScore, type SceneCode, type Spot } from '#core/inspection/scene'
 import type { Criterion } from '#core/assessment/outcomes/framework'
 import type { RunFields } from '#core/containment/form'
@@ -151,8 +152,11 @@ export interface InspectionView {
   readonly savedAt: string | null
 }
 
-/** A spot as it is drawn, with what it is. */
-export type SpotView = Omit<Spot, 'of'> & { readonly name: string }
+/** A spot as it is drawn, with what it is; never with what is wrong with it. */
+export interface SpotView extends Pick<Spot, 'id' | 'x' | 'y' | 'w' | 'h'> {
+  readonly name: string
+  readonly shapes: readonly Shape[]
+}
 
 export interface RoundView {
   readonly id: number

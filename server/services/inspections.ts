@@ -2,6 +2,7 @@ import { createHash, randomInt } from 'node:crypto'
 import { concludeInspection, type Conclusion } from '#core/inspection/conclude'
 import { workMarks, type WorkMark } from '#core/inspection/work-mark'
 import { inspectionItems, type InspectionItem } from '#core/inspection/items'
+import { drawSpot } from '#core/inspection/draw'
 import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
@@ -185,7 +186,10 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
   return {
     id,
     scene: round.scene,
-    spots: scene.spots.map(({ of, ...spot }) => ({ ...spot, name: spotName({ kind: spot.kind, of }) })),
+    spots: scene.spots.map((spot) => {
+      const { id: spotId, x, y, w, h } = spot
+      return { id: spotId, x, y, w, h, name: spotName(spot), shapes: drawSpot(spot) }
+    }),
     questions: scene.questions.map(({ answer: _answer, ...question }) => question),
     over:
       round.score === null

@@ -200,7 +200,7 @@ describe('rounds of the trainer', () => {
     const scene = sceneOf('intake', seed)
     const before = showRound(context, apprentice, id)
     expect(before.over).toBeNull()
-    expect(JSON.stringify(before)).not.toMatch(/"answer"|"grade"|"defects"/)
+    expect(JSON.stringify(before)).not.toMatch(/"answer"|"grade"|"defects"|"look"|"kind"/)
     expect(await refusal(() => showRound(context, other, id))).toBe('notFound')
     const over = endRound(context, apprentice, id, {
       spots: scene.defects.map(({ spot, grade }) => ({ spot, grade, remark: 'seen' })),

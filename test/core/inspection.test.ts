@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { concludeInspection, type InspectionFields } from '#core/inspection/conclude'
 import { inspectionItems } from '#core/inspection/items'
-import { LOOKS, SCENES, sceneOf, scoreRound } from '#core/inspection/scene'
+import { drawSpot } from '#core/inspection/draw'
+import { LOOKS, SCENES, sceneOf, scoreRound, type SpotKind } from '#core/inspection/scene'
 import { DEFECT_TEXT, ITEM_TEXT } from '#words/inspection'
 import { aBay } from '../support/bay'
 
@@ -100,6 +101,23 @@ describe('rounds of the trainer', () => {
       }),
       { numRuns: 200 },
     )
+  })
+  it('every look is seen: it is drawn otherwise than the sound one, and no shape says what is wrong', () => {
+    const words = new RegExp(
+      `\\b(${Object.values(LOOKS)
+        .flatMap(([, ...wrong]) => wrong)
+        .join('|')})\\b`,
+    )
+    for (const [kind, [sound, ...wrong]] of Object.entries(LOOKS))
+      for (const id of kind === 'earth' ? ['e1', 'earthing-a', 'earthing-b', 'earthing-c'] : [kind])
+        for (const look of wrong) {
+          const drawn = (as: string) =>
+            JSON.stringify(
+              drawSpot({ id, kind: kind as SpotKind, of: null, x: 100, y: 100, w: 60, h: 60, look: as }),
+            )
+          expect(drawn(look), `${id} ${look}`).not.toBe(drawn(sound))
+          expect(drawn(look), `${id} ${look}`).not.toMatch(words)
+        }
   })
   it('all found and graded is a hundred; missed, graded otherwise and false ones cost what they should', () => {
     const scene = sceneOf('board', 42)

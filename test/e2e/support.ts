@@ -16,7 +16,7 @@ async function freePort(worker: number): Promise<number> {
 }
 
 /** A centre of its own for each file: with the demo, or empty. The address is the test's `centre`. */
-export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string }>({
+export const test = base.extend<{ tidy: void }, { demo: boolean; data: string; centre: string }>({
   // Pages of an earlier test would go on listening for news and take the machine's time.
   tidy: [
     async ({ browser }, use) => {
@@ -26,9 +26,14 @@ export const test = base.extend<{ tidy: void }, { demo: boolean; centre: string 
     { auto: true },
   ],
   demo: [true, { scope: 'worker', option: true }],
+  /** Where this centre keeps everything. */
+  data: [
+    // Playwright reads what a fixture needs from its first parameter.
+    async ({}, use) => use(mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))),
+    { scope: 'worker' },
+  ],
   centre: [
-    async ({ demo }, use, { workerIndex }) => {
-      const data = mkdtempSync(join(tmpdir(), 'nakshi-e2e-'))
+    async ({ demo, data }, use, { workerIndex }) => {
       if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
       const port = await freePort(workerIndex)
       const server = await startServer(port, data, 'ignore')

@@ -10,7 +10,8 @@ const props = defineProps<{
   locked: boolean
 }>()
 const emit = defineEmits<{ tap: [spot: string] }>()
-const of = (kind: SpotView['kind']) => props.spots.filter((spot) => spot.kind === kind)
+const PIPES = { bondwater: 'water', bondgas: 'gas' } as const
+const pipes = computed(() => props.spots.filter((spot) => spot.id in PIPES))
 </script>
 
 <template>
@@ -37,9 +38,7 @@ const of = (kind: SpotView['kind']) => props.spots.filter((spot) => spot.kind ==
     </template>
 
     <g v-for="spot in spots" :key="spot.id" :class="['spot', { marked: marked.has(spot.id) }]">
-      <SpotIsolator v-if="spot.kind === 'isolator'" :spot="spot" />
-      <SpotOfBoard v-else-if="scene === 'board'" :spot="spot" />
-      <SpotOfIntake v-else :spot="spot" />
+      <SceneShape v-for="(shape, i) in spot.shapes" :key="i" :shape="shape" />
       <rect
         class="hit"
         :class="shown.get(spot.id)"
@@ -59,14 +58,8 @@ const of = (kind: SpotView['kind']) => props.spots.filter((spot) => spot.kind ==
         <title>{{ spot.name }}</title>
       </rect>
     </g>
-    <text
-      v-for="spot in of('bond')"
-      :key="`n${spot.id}`"
-      :x="spot.x + spot.w + 14"
-      :y="spot.y + 24"
-      class="tiny"
-    >
-      {{ spot.id === 'bondgas' ? 'gas' : 'water' }}
+    <text v-for="spot in pipes" :key="`n${spot.id}`" :x="spot.x + spot.w + 14" :y="spot.y + 24" class="tiny">
+      {{ PIPES[spot.id as keyof typeof PIPES] }}
     </text>
   </svg>
 </template>
