@@ -2,6 +2,7 @@
 import { useSession } from '~/stores/session'
 
 const session = useSession()
+useIdleLock()
 </script>
 
 <template>
@@ -9,5 +10,6 @@ const session = useSession()
     <NuxtPage />
   </NuxtLayout>
   <NewerVersion />
+  <ProveAgain v-if="session.isLocked || session.isAsked" />
   <SignInAgain v-if="session.ended" />
 </template>

@@ -13,6 +13,62 @@ export interface SessionItem {
   readonly address: string
 }
 
+export interface PasskeyItem {
+  readonly id: number
+  readonly name: string
+  readonly madeAt: string
+  readonly usedAt: string | null
+}
+
+export const ProofRequest = Type.Object(
+  { secret: Type.String({ minLength: 1, maxLength: 200 }) },
+  { additionalProperties: false },
+)
+/** What an authenticator answers; looked at by the package that knows the protocol. */
+const Ceremony = Type.Object(
+  {
+    id: Type.String({ maxLength: 1400 }),
+    rawId: Type.String({ maxLength: 1400 }),
+    type: Type.Literal('public-key'),
+    response: Type.Record(Type.String({ maxLength: 60 }), Type.Unknown(), { maxProperties: 12 }),
+    authenticatorAttachment: Type.Optional(Type.String({ maxLength: 40 })),
+    clientExtensionResults: Type.Optional(Type.Object({}, { additionalProperties: true })),
+  },
+  { additionalProperties: false },
+)
+export const PasskeyRequest = Type.Object(
+  { name: Type.String({ minLength: 1, maxLength: 60 }), response: Ceremony },
+  { additionalProperties: false },
+)
+export const PasskeyProofRequest = Type.Object({ response: Ceremony }, { additionalProperties: false })
+const Years = Type.Integer({ minimum: 0, maximum: 50 })
+export const TrustRequest = Type.Object(
+  {
+    proofMinutes: Type.Integer({ minimum: 0, maximum: 720 }),
+    lockMinutes: Type.Integer({ minimum: 0, maximum: 720 }),
+    staffGroups: Type.Unsafe<'all' | 'own'>({ enum: ['all', 'own'] }),
+    keepPracticeYears: Years,
+    keepPhotographYears: Years,
+    keepLeaverYears: Years,
+  },
+  { additionalProperties: false },
+)
+
+export const RetentionRequest = Type.Object(
+  {
+    kind: Type.Unsafe<RetentionItem['kind']>({ enum: ['practice', 'photographs', 'leavers'] }),
+    count: Type.Integer({ minimum: 0 }),
+  },
+  { additionalProperties: false },
+)
+/** What is kept for longer than the centre wants. */
+export interface RetentionItem {
+  readonly kind: 'practice' | 'photographs' | 'leavers'
+  /** Older than this; null where it is kept for ever. */
+  readonly before: string | null
+  readonly count: number
+}
+
 export interface AuditItem {
   readonly id: number
   readonly at: string

@@ -1,6 +1,7 @@
 /* What the server hands to its screens. Types alone: the values are made in server/services. */
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
+import type { TrustPolicy } from '#core/policies/trust'
 import type { NodeKey } from '#core/design/model/step-keys'
 import type { PublicInstallation, Sheet } from '#core/exercise/assignment'
 import type { Policy } from '#core/policies/policy'
@@ -36,6 +37,10 @@ export interface PersonView {
 export interface SessionView {
   readonly person: PersonView | null
   readonly needsSetUp: boolean
+  /** Nobody has touched the page for long: it asks who sits here before it goes on. */
+  readonly isLocked: boolean
+  /** Minutes without a touch until then; 0 never. */
+  readonly lockMinutes: number
 }
 
 /** A first password, shown once for the slip of paper. */
@@ -192,6 +197,7 @@ export interface PolicyChange {
 export interface CentreView {
   readonly policies: Policy
   readonly isolation: IsolationPolicy
+  readonly trust: TrustPolicy
   readonly changes: readonly PolicyChange[]
   readonly framework: Framework | null
 }

@@ -8,6 +8,19 @@ export const PROBLEMS = {
     status: 401,
     sentence: 'Number and password do not fit together. Check both and try again.',
   },
+  proofNeeded: { status: 403, sentence: 'Say once more that it is you: PIN, passkey or password.' },
+  proofWrong: {
+    status: 403,
+    sentence: 'That does not fit. Try your PIN, your passkey or your password again.',
+  },
+  sessionLocked: {
+    status: 423,
+    sentence: 'This page is locked. Open it with your PIN, passkey or password.',
+  },
+  passkeyWrong: { status: 400, sentence: 'The passkey could not be checked. Try again, or use another one.' },
+  passkeyMissing: { status: 404, sentence: 'You have no passkey yet. Use your PIN or password.' },
+  keptForEver: { status: 409, sentence: 'The centre keeps this for ever. Give it a number of years first.' },
+  passkeysFull: { status: 409, sentence: 'Ten passkeys are kept. Remove one that you no longer use first.' },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },
   passwordWeak: {

@@ -26,8 +26,8 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
 }
 
 /**
- * Calls the server. A session that has ended asks for a sign-in on top of the page and then goes on with the
- * same call.
+ * Calls the server. A session that has ended asks for a sign-in on top of the page, a signature for a proof of who
+ * sits there; then it goes on with the same call.
  */
 export function useApi() {
   const session = useSession()
@@ -40,8 +40,12 @@ export function useApi() {
     try {
       return await send<T>(method, path, body)
     } catch (error) {
-      if (!(error instanceof ApiProblem) || error.code !== 'signInNeeded') throw error
-      await session.untilSignedIn()
+      if (!(error instanceof ApiProblem)) throw error
+      if (error.code === 'signInNeeded') await session.untilSignedIn()
+      else if (error.code === 'sessionLocked' || error.code === 'proofNeeded') {
+        if (error.code === 'sessionLocked') session.isLocked = true
+        if (!(await session.untilProved())) throw error
+      } else throw error
       return send<T>(method, path, body)
     }
   }

@@ -102,6 +102,7 @@ async function choosePin() {
         ><span v-if="isPinKept" class="tag met" role="status">kept</span>
       </div>
     </form>
+    <OwnPasskeys v-if="!session.person?.mustChange" />
   </div>
 </template>
 

@@ -21,6 +21,10 @@ export const useSession = defineStore('session', () => {
   const needsSetUp = ref(false)
   const isKnown = ref(false)
   const ended = ref(false)
+  const isLocked = ref(false)
+  const lockMinutes = ref(0)
+  /** Something is to be signed, and who sits here is to be proved first. */
+  const isAsked = ref(false)
   let resume: (() => void)[] = []
 
   /** Without a network: who was signed in last on this device and has not signed out. Nothing is shown but what it keeps. */
@@ -35,6 +39,8 @@ export const useSession = defineStore('session', () => {
     person.value = answer.person
     needsSetUp.value = answer.needsSetUp
     isKnown.value = true
+    isLocked.value = answer.isLocked
+    lockMinutes.value = answer.lockMinutes
     remembered.keep(answer.person)
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
@@ -50,7 +56,40 @@ export const useSession = defineStore('session', () => {
     return new Promise((go) => resume.push(go))
   }
 
-  return { person, needsSetUp, isKnown, ended, take, takeRemembered, untilSignedIn }
+  let waiting: { readonly go: () => void; readonly giveUp: () => void }[] = []
+  /** Waits until whoever sits here has proved who they are; false where they would rather not. */
+  function untilProved(): Promise<boolean> {
+    isAsked.value = true
+    return new Promise((done) => waiting.push({ go: () => done(true), giveUp: () => done(false) }))
+  }
+  function settle(how: 'go' | 'giveUp'): void {
+    isAsked.value = false
+    waiting.forEach((one) => one[how]())
+    waiting = []
+  }
+  function proved(): void {
+    isLocked.value = false
+    settle('go')
+  }
+  function giveUpProof(): void {
+    if (!isLocked.value) settle('giveUp')
+  }
+
+  return {
+    isLocked,
+    lockMinutes,
+    isAsked,
+    untilProved,
+    proved,
+    giveUpProof,
+    person,
+    needsSetUp,
+    isKnown,
+    ended,
+    take,
+    takeRemembered,
+    untilSignedIn,
+  }
 })
 
 /** The page where a role's day begins. */

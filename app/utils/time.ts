@@ -12,6 +12,10 @@ export const clock = (iso: string): string => CLOCK.format(new Date(iso))
 /** Day and time, such as `12 Nov, 14:11`. */
 export const dayTime = (iso: string): string => DAY.format(new Date(iso))
 
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+/** A day, such as `12 Nov 2026`. */
+export const date = (iso: string): string => DATE.format(new Date(iso))
+
 /** Whole minutes from one moment to another, in words. */
 export function minutesBetween(fromIso: string, toIso: string): string {
   const minutes = Math.max(0, Math.round((Date.parse(toIso) - Date.parse(fromIso)) / 60_000))

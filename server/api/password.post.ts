@@ -1,8 +1,8 @@
 import { PasswordRequest } from '#schemas/requests'
 import { api } from '~~/server/http/api'
-import { enter } from '~~/server/http/session'
+import { enter, sessionView } from '~~/server/http/session'
 import { withTries } from '~~/server/http/tries'
-import { changePassword, personOf } from '~~/server/services/sign-in'
+import { changePassword } from '~~/server/services/sign-in'
 
 export default api(
   PasswordRequest,
@@ -11,7 +11,7 @@ export default api(
       changePassword(context, actor, body.current, body.password),
     )
     enter(event, context, claim)
-    return { person: personOf(context, claim) ?? null, needsSetUp: false }
+    return sessionView(context, claim)
   },
   { beforePasswordChange: true },
 )

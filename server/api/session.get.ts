@@ -1,7 +1,12 @@
 import { openApi } from '~~/server/http/api'
-import { personHere } from '~~/server/http/session'
+import { sittingHere } from '~~/server/http/session'
 
-export default openApi(undefined, ({ context, event }) => ({
-  person: personHere(event, context) ?? null,
-  needsSetUp: context.repos.people.isEmpty(),
-}))
+export default openApi(undefined, ({ context, event }) => {
+  const sitting = sittingHere(event, context)
+  return {
+    person: sitting?.person ?? null,
+    isLocked: sitting?.session.isLocked ?? false,
+    lockMinutes: context.repos.centre.trust().lockMinutes,
+    needsSetUp: context.repos.people.isEmpty(),
+  }
+})

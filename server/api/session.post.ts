@@ -1,11 +1,11 @@
 import { SignInRequest } from '#schemas/requests'
 import { openApi } from '~~/server/http/api'
 import { withSignInTries } from '~~/server/http/tries'
-import { enter } from '~~/server/http/session'
-import { personOf, signIn } from '~~/server/services/sign-in'
+import { enter, sessionView } from '~~/server/http/session'
+import { signIn } from '~~/server/services/sign-in'
 
 export default openApi(SignInRequest, async ({ context, body, event }) => {
   const claim = await withSignInTries(event, body.number, () => signIn(context, body.number, body.password))
   enter(event, context, claim)
-  return { person: personOf(context, claim) ?? null, needsSetUp: false }
+  return sessionView(context, claim)
 })

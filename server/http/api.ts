@@ -16,7 +16,7 @@ import type { Context } from '../services/context'
 import { Problem } from '../services/problem'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
-import { originOf, personHere } from './session'
+import { originOf, sittingHere } from './session'
 import { withTries } from './tries'
 
 interface Call<Body> {
@@ -54,17 +54,25 @@ function contextOf(event: H3Event): Context {
   }
 }
 
+interface ApiOptions {
+  readonly beforePasswordChange?: boolean
+  /** Works on a locked page too: STOP, and what opens it again. */
+  readonly whileLocked?: boolean
+}
+
 /** A route for somebody who has signed in (and has chosen their own password). */
 export function api<S extends TSchema>(
   schema: S | undefined,
   run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
-  options = { beforePasswordChange: false },
+  { beforePasswordChange = false, whileLocked = false }: ApiOptions = {},
 ) {
   return openApi(schema, async (call) => {
-    const actor = personHere(call.event, call.context)
-    if (!actor) throw new Problem('signInNeeded')
-    if (actor.mustChange && !options.beforePasswordChange) throw new Problem('passwordChangeNeeded')
-    return run({ ...call, actor })
+    const sitting = sittingHere(call.event, call.context)
+    if (!sitting) throw new Problem('signInNeeded')
+    const { person: actor, session } = sitting
+    if (actor.mustChange && !beforePasswordChange) throw new Problem('passwordChangeNeeded')
+    if (session.isLocked && !whileLocked) throw new Problem('sessionLocked')
+    return run({ ...call, context: { ...call.context, session }, actor })
   })
 }
 

@@ -1,10 +1,11 @@
 import { createHmac, randomBytes } from 'node:crypto'
 import { deleteCookie, getCookie, getHeader, getRequestIP, setCookie, type H3Event } from 'h3'
 import type { Origin } from '../repos/audit'
-import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
-import { SESSION_LIMITS, beginSession, personBehind, signOut } from '../services/sessions'
-import type { SessionClaim } from '../services/sign-in'
+import type { WebPlace } from '../services/passkeys'
+import { SESSION_LIMITS, beginSession, signOut, sittingBehind, type Sitting } from '../services/sessions'
+import type { SessionView } from '#schemas/views'
+import { personOf, type SessionClaim } from '../services/sign-in'
 import { sessionSecret } from './runtime'
 
 const SESSION = 'nakshi'
@@ -34,9 +35,15 @@ export const originOf = (event: H3Event): Origin => ({
   device: (getHeader(event, 'user-agent') ?? '').slice(0, LONGEST_DEVICE),
 })
 
-/** The person who is signed in on this device. */
-export const personHere = (event: H3Event, context: Context): Person | undefined =>
-  personBehind(context, getCookie(event, SESSION))
+/** Who is signed in on this device, and their session. */
+export const sittingHere = (event: H3Event, context: Context): Sitting | undefined =>
+  sittingBehind(context, getCookie(event, SESSION))
+
+/** Where the browser stands; behind a proxy, by what it calls itself. */
+export function webPlaceOf(event: H3Event): WebPlace {
+  const origin = getHeader(event, 'origin') ?? ''
+  return { origin, host: URL.canParse(origin) ? new URL(origin).hostname : '' }
+}
 
 /** Opens a session for who has just proved who they are, and remembers the device. */
 export function enter(event: H3Event, context: Context, claim: SessionClaim): void {
@@ -47,6 +54,14 @@ export function enter(event: H3Event, context: Context, claim: SessionClaim): vo
   const number = context.repos.people.byId(claim.personId)!.number
   setCookie(event, DEVICE, deviceWith(getCookie(event, DEVICE), number), cookie(YEAR_S))
 }
+
+/** What a browser is told of a session that has just begun. */
+export const sessionView = (context: Context, claim: SessionClaim): SessionView => ({
+  person: personOf(context, claim) ?? null,
+  needsSetUp: false,
+  isLocked: false,
+  lockMinutes: context.repos.centre.trust().lockMinutes,
+})
 
 /** So many people of one device are remembered. */
 const MOST_KNOWN = 40

@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/policies/isolation'
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
+import { DEFAULT_TRUST, type TrustPolicy } from '#core/policies/trust'
 import type { PolicyChange } from '#schemas/views'
 
 /** Shares and tolerances are numbers; everything else is a word. */
@@ -46,6 +47,16 @@ export function createCentreRepo(db: Database) {
     },
     setIsolation: (key: keyof IsolationPolicy, value: string, by: number, at: string) =>
       void addPolicy.run(`isolation.${key}`, value, by, at),
+    /** How the centre guards and keeps things stands there too, under `trust.`. */
+    trust: (): TrustPolicy => {
+      const chosen = Object.entries(DEFAULT_TRUST).flatMap(([key, usual]) => {
+        const row = policy.get(`trust.${key}`)
+        return row ? [[key, typeof usual === 'number' ? Number(row.value) : row.value]] : []
+      })
+      return { ...DEFAULT_TRUST, ...Object.fromEntries(chosen) }
+    },
+    setTrust: (key: keyof TrustPolicy, value: string, by: number, at: string) =>
+      void addPolicy.run(`trust.${key}`, value, by, at),
     policyChanges: () => changes.all(),
   }
 }

@@ -15,9 +15,11 @@ import { createLocksRepo } from './locks'
 import { createObservationsRepo } from './observations'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
+import { createPasskeysRepo } from './passkeys'
 import { createPersonDataRepo } from './person-data'
 import { createPredictionsRepo } from './predictions'
 import { createReadingChangesRepo } from './reading-changes'
+import { createRetentionRepo } from './retention'
 import { createSessionsRepo } from './sessions'
 
 /** Every repository over one connection; statements are prepared once. */
@@ -39,8 +41,10 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    passkeys: createPasskeysRepo(db),
     personData: createPersonDataRepo(db),
     readingChanges: createReadingChangesRepo(db),
+    retention: createRetentionRepo(db),
     sessions: createSessionsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */

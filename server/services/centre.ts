@@ -1,4 +1,5 @@
 import type { IsolationPolicy } from '#core/policies/isolation'
+import type { TrustPolicy } from '#core/policies/trust'
 import type { Policy } from '#core/policies/policy'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { CentreView } from '#schemas/views'
@@ -12,6 +13,7 @@ export function showCentre({ repos }: Context, actor: Person): CentreView {
   return {
     policies: repos.centre.policies(),
     isolation: repos.centre.isolation(),
+    trust: repos.centre.trust(),
     changes: repos.centre.policyChanges(),
     framework: repos.centre.framework() ?? null,
   }
@@ -39,6 +41,19 @@ export function setIsolationPolicy({ repos, now }: Context, actor: Person, polic
       if (policy[key] === before[key]) continue
       repos.centre.setIsolation(key, policy[key], actor.id, now)
       repos.audit.add(now, actor.id, 'policySet', `isolation.${key} = ${policy[key]}`)
+    }
+  })
+}
+
+/** Puts in force how the centre guards and keeps things. */
+export function setTrust({ repos, now }: Context, actor: Person, policy: TrustPolicy): void {
+  allow(actor, 'centre.change')
+  repos.transaction(() => {
+    const before = repos.centre.trust()
+    for (const key of Object.keys(policy) as (keyof TrustPolicy)[]) {
+      if (policy[key] === before[key]) continue
+      repos.centre.setTrust(key, String(policy[key]), actor.id, now)
+      repos.audit.add(now, actor.id, 'policySet', `trust.${key} = ${policy[key]}`)
     }
   })
 }

@@ -5,10 +5,19 @@ export interface Context {
   readonly repos: Repos
   /** ISO 8601 UTC. */
   readonly now: string
+  /** The session behind the request; left out where there is none. */
+  readonly session?: SessionHere
   /** Where instruments on this machine may send readings; left out where nothing listens. */
   readonly stream?: StreamPort
   /** Limits how often somebody may try to prove who they are; left out where nobody guesses. */
   readonly tries?: <T>(key: string, prove: () => Promise<T>) => Promise<T>
+}
+
+/** A session as it stands: when whoever sits there proved it last, and whether it is locked. */
+export interface SessionHere {
+  readonly id: number
+  readonly provedAt: string
+  readonly isLocked: boolean
 }
 
 export interface StreamPort {

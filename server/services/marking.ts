@@ -15,6 +15,7 @@ import { Problem } from './problem'
 import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
 import { saveIfCurrent } from './save-current'
+import { needProof } from './proof'
 import { refuseUnseen, seenOf } from './seen'
 import { nextStage } from './stages'
 
@@ -158,6 +159,7 @@ export function decide(
 ): MarkingView {
   const { repos, now } = context
   allow(actor, 'attempt.mark')
+  needProof(context)
   // What is signed must be what was on the screen.
   saveIfCurrent(context, {
     sent: version,

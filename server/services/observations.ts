@@ -21,6 +21,7 @@ import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { needProof } from './proof'
 import { saveIfCurrent } from './save-current'
 import { checkSignature } from './signatures'
 
@@ -111,6 +112,7 @@ export async function decideObservation(
   body: ObservationDecisionBody,
 ): Promise<ObservationView> {
   allow(actor, 'isolation.observe')
+  needProof(context)
   const { repos } = context
   const { apprenticeId } = found(repos.observations.byId(id))
   await checkSignature(context, apprenticeId, body.signedName, body.pin)

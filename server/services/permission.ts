@@ -4,6 +4,7 @@ import { allow, found } from './access'
 import { deadSheet } from './floor'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { needProof } from './proof'
 import { refuseUnseen } from './seen'
 import { nextStage } from './stages'
 
@@ -22,6 +23,7 @@ export function decidePermission(
   { granted, reason, seen }: PermissionBody,
 ): void {
   allow(actor, 'energise.permit')
+  if (granted) needProof(context)
   const { repos, now } = context
   repos.transaction(() => {
     const attempt = found(repos.attempts.byId(id))

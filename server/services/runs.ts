@@ -23,6 +23,7 @@ import { allow, found, may, mayWith, open, type Belonging } from './access'
 import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { needProof } from './proof'
 
 /** Runs of the centre: everybody may look at those of the staff, an apprentice's own are theirs. */
 export function listRuns({ repos }: Context, actor: Person): RunListItem[] {
@@ -209,6 +210,7 @@ export function closeMeasurement(
   { version, parts, reason }: MeasureCloseBody,
 ): MeasurementView {
   allow(actor, 'attempt.mark')
+  needProof(context)
   const { repos, now } = context
   // What is decided must be what was on the screen.
   saveIfCurrent(context, {

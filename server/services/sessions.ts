@@ -4,7 +4,7 @@ import type { Origin } from '../repos/audit'
 import type { Person } from '../repos/people'
 import type { StoredSession } from '../repos/sessions'
 import { allow, found } from './access'
-import type { Context } from './context'
+import type { Context, SessionHere } from './context'
 import { personOf, type SessionClaim } from './sign-in'
 
 /** A session ends after so long whatever is done in it, and after so long without anything; minutes. */
@@ -49,13 +49,24 @@ function standing(context: Context, token: string | undefined): StoredSession | 
   return isOver ? undefined : session
 }
 
+/** Who sits behind a cookie, and their session. */
+export interface Sitting {
+  readonly person: Person
+  readonly session: SessionHere
+}
+
 /** The person behind a cookie; undefined when there is no session or it has ended. */
-export function personBehind(context: Context, token: string | undefined): Person | undefined {
+export function sittingBehind(context: Context, token: string | undefined): Sitting | undefined {
   const session = standing(context, token)
   const person = session && personOf(context, session)
-  if (person) seenIn(context).set(session.id, context.now)
-  return person
+  if (!person) return undefined
+  seenIn(context).set(session.id, context.now)
+  const { id, provedAt, lockedAt } = session
+  return { person, session: { id, provedAt, isLocked: lockedAt !== null } }
 }
+
+export const personBehind = (context: Context, token: string | undefined): Person | undefined =>
+  sittingBehind(context, token)?.person
 
 /** Writes down when sessions were seen, and forgets those of long ago. */
 export function keepSessions(context: Context): void {

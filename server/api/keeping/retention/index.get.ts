@@ -1,0 +1,4 @@
+import { api } from '~~/server/http/api'
+import { listRetention } from '~~/server/services/retention'
+
+export default api(undefined, ({ context, actor }) => listRetention(context, actor))

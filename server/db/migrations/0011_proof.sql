@@ -1,0 +1,41 @@
+-- Who sits here has proved it last at this time; a locked session asks again before anything else.
+ALTER TABLE session ADD COLUMN proved_at TEXT NOT NULL DEFAULT '';
+ALTER TABLE session ADD COLUMN locked_at TEXT;
+
+CREATE TABLE passkey (
+  id INTEGER PRIMARY KEY,
+  person_id INTEGER NOT NULL REFERENCES person (id),
+  credential TEXT NOT NULL UNIQUE,
+  public_key BLOB NOT NULL,
+  counter INTEGER NOT NULL,
+  transports TEXT NOT NULL,
+  name TEXT NOT NULL,
+  made_at TEXT NOT NULL,
+  used_at TEXT
+) STRICT;
+CREATE INDEX passkey_of ON passkey (person_id);
+
+-- Groups that somebody of the staff works with, where the centre limits them to their own.
+CREATE TABLE staff_group (
+  person_id INTEGER NOT NULL REFERENCES person (id),
+  cohort TEXT NOT NULL,
+  PRIMARY KEY (person_id, cohort)
+) STRICT;
+
+-- Somebody at the college's own sign-in: its word for them, fixed at the first time.
+CREATE TABLE college_account (
+  issuer TEXT NOT NULL,
+  subject TEXT NOT NULL,
+  person_id INTEGER NOT NULL REFERENCES person (id),
+  linked_at TEXT NOT NULL,
+  PRIMARY KEY (issuer, subject)
+) STRICT;
+
+-- What the centre's years are over for may be removed: by an administrator, in one act, written into the audit.
+CREATE TABLE removing (kind TEXT PRIMARY KEY) STRICT;
+DROP TRIGGER prediction_stays;
+CREATE TRIGGER prediction_stays BEFORE DELETE ON prediction WHEN NOT EXISTS (SELECT 1 FROM removing)
+BEGIN SELECT RAISE(ABORT, 'prediction is append-only'); END;
+DROP TRIGGER fault_hunt_stays;
+CREATE TRIGGER fault_hunt_stays BEFORE DELETE ON fault_hunt WHEN NOT EXISTS (SELECT 1 FROM removing)
+BEGIN SELECT RAISE(ABORT, 'fault_hunt is append-only'); END;
