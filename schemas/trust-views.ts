@@ -54,6 +54,11 @@ export const TrustRequest = Type.Object(
   { additionalProperties: false },
 )
 
+export const GroupsRequest = Type.Object(
+  { cohorts: Type.Array(Type.String({ minLength: 1, maxLength: 80 }), { maxItems: 100, uniqueItems: true }) },
+  { additionalProperties: false },
+)
+
 export const RetentionRequest = Type.Object(
   {
     kind: Type.Unsafe<RetentionItem['kind']>({ enum: ['practice', 'photographs', 'leavers'] }),

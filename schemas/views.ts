@@ -32,6 +32,8 @@ export interface PersonView {
   readonly mustChange: boolean
   /** Left or barred: nobody can sign in as them. */
   readonly isDisabled: boolean
+  /** Groups that somebody of the staff works with; null or left out where it is everybody. */
+  readonly groups?: readonly string[] | null
 }
 
 export interface SessionView {

@@ -22,6 +22,7 @@ const ACTIONS: Readonly<Record<string, string>> = {
   proofRefused: 'Proof refused: PIN, passkey or password',
   sessionLocked: 'Page locked after a while untouched',
   oldRemoved: 'Removed what was kept long enough',
+  groupsSet: 'Groups of staff named',
   passkeyAdded: 'Passkey added',
   passkeyRemoved: 'Passkey removed',
   stopped: 'STOP at a bay',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'] })
 const which = ref<'residual' | 'addition' | 'leakage' | 'neutral'>('residual')
 </script>
 

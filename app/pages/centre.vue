@@ -5,7 +5,7 @@ import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
 import { POLICY_TEXTS } from '#words/policies'
 
-definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
+definePageMeta({ roles: ['administrator', 'instructor', 'assessor', 'verifier'] })
 const session = useSession()
 const { call } = useApi()
 const { data, problem, refresh } = useCentre()

@@ -2,7 +2,7 @@
 import { EDITIONS } from '#core/regulations/editions'
 import type { WorkListItem } from '#schemas/views'
 
-definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'] })
 const { edition, ask } = useRoute().query
 const session = useSession()
 const isApprentice = computed(() => session.person?.role === 'apprentice')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { GroupRecord } from '#schemas/marking-views'
 
-definePageMeta({ roles: ['instructor', 'assessor', 'administrator'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'verifier'] })
 const { data: cohorts } = useCohorts()
 const picked = ref<string | null>(null)
 const cohort = computed(() => picked.value ?? cohorts.value?.[0] ?? null)

@@ -100,6 +100,7 @@ export function homeOf(role: Role): string {
     assessor: '/floor',
     apprentice: '/work',
     technician: '/stores',
+    verifier: '/marking',
   }
   return homes[role]
 }

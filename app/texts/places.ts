@@ -10,20 +10,24 @@ export interface Place {
 export const PLACES: readonly Place[] = [
   { to: '/work', name: 'My tasks', roles: ['apprentice'] },
   { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
-  { to: '/exercises', name: 'Exercises', roles: ['instructor', 'assessor', 'administrator', 'technician'] },
+  {
+    to: '/exercises',
+    name: 'Exercises',
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
+  },
   { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
   { to: '/isolation', name: 'Isolation', roles: ['instructor', 'assessor'] },
-  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor'] },
-  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator'] },
+  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor', 'verifier'] },
+  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
   { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
   { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
-  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor'] },
+  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor', 'verifier'] },
   { to: '/keeping', name: 'Data and access', roles: ['administrator'] },
   { to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] },
   {
     to: '/library',
     name: 'Library',
-    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'],
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
   },
   { to: '/record', name: 'My record', roles: ['apprentice'] },
 ]
@@ -33,7 +37,7 @@ export const MORE_PLACES: readonly Place[] = [
   {
     to: '/advisers',
     name: 'Advisers: do I need an RCD, what does an addition require',
-    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice'],
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
   },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
   { to: '/wall', name: 'Wall display of the floor', roles: ['instructor', 'assessor'] },
@@ -42,6 +46,6 @@ export const MORE_PLACES: readonly Place[] = [
   {
     to: '/password',
     name: 'Change my password',
-    roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'],
+    roles: ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
   },
 ]

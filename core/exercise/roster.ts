@@ -1,5 +1,12 @@
 /** Who can sign in, and as what. */
-export const ROLES = ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'] as const
+export const ROLES = [
+  'administrator',
+  'instructor',
+  'assessor',
+  'apprentice',
+  'technician',
+  'verifier',
+] as const
 export type Role = (typeof ROLES)[number]
 
 /** One person as a roster brings them. */

@@ -33,6 +33,31 @@ const toPerson = (row: Row): Person & Credentials => ({
   sessionEpoch: row.session_epoch,
 })
 
+/** Groups that staff are named for. */
+function grouping(db: Database) {
+  const of = db.prepare<[number], { cohort: string }>(
+    'SELECT cohort FROM staff_group WHERE person_id = ? ORDER BY cohort',
+  )
+  const all = db.prepare<[], { personId: number; cohort: string }>(
+    'SELECT person_id AS personId, cohort FROM staff_group ORDER BY cohort',
+  )
+  const clear = db.prepare('DELETE FROM staff_group WHERE person_id = ?')
+  const add = db.prepare('INSERT OR IGNORE INTO staff_group (person_id, cohort) VALUES (?, ?)')
+  return {
+    groupsOf: (id: number): string[] => of.all(id).map(({ cohort }) => cohort),
+    allGroups: (): ReadonlyMap<number, readonly string[]> => {
+      const groups = new Map<number, string[]>()
+      for (const { personId, cohort } of all.all())
+        groups.set(personId, [...(groups.get(personId) ?? []), cohort])
+      return groups
+    },
+    setGroups: (id: number, cohorts: readonly string[]): void => {
+      clear.run(id)
+      for (const cohort of cohorts) add.run(id, cohort)
+    },
+  }
+}
+
 /** Of those who leave. */
 function leaving(db: Database) {
   const setDisabled = db.prepare('UPDATE person SET disabled_at = ? WHERE id = ?')
@@ -89,6 +114,7 @@ export function createPeopleRepo(db: Database) {
     all: () => all.all().map(toPerson),
     inCohort: (cohort: string) => inCohort.all(cohort).map(toPerson),
     ...leaving(db),
+    ...grouping(db),
     isEmpty: () => count.get()!.n === 0,
     setPassword: (id: number, hash: string, mustChange: boolean) =>
       void setPassword.run(hash, mustChange ? 1 : 0, id),

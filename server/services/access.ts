@@ -7,23 +7,26 @@ import { Problem } from './problem'
 const ROLES_BY_ACTION = {
   'people.see': ['administrator', 'instructor', 'assessor'],
   'people.change': ['administrator'],
-  'staffScript.load': ['administrator', 'instructor', 'assessor', 'technician'],
+  'staffScript.load': ['administrator', 'instructor', 'assessor', 'technician', 'verifier'],
   'sessions.keep': ['administrator'],
   'audit.see': ['administrator'],
   'backups.keep': ['administrator'],
-  'centre.see': ['administrator', 'instructor', 'assessor'],
+  'centre.see': ['administrator', 'instructor', 'assessor', 'verifier'],
   'centre.change': ['administrator'],
-  'exercise.see': ['administrator', 'instructor', 'assessor', 'technician'],
+  'exercise.see': ['administrator', 'instructor', 'assessor', 'technician', 'verifier'],
   'exercise.change': ['instructor'],
   'floor.see': ['instructor', 'assessor'],
   'energise.permit': ['instructor', 'assessor'],
   'attempt.mark': ['instructor', 'assessor'],
-  'records.see': ['instructor', 'assessor', 'administrator'],
-  'results.export': ['instructor', 'assessor', 'administrator'],
+  /** A verifier looks at what was decided and changes nothing. */
+  'attempt.see': ['instructor', 'assessor', 'verifier'],
+  'cohorts.see': ['administrator', 'instructor', 'assessor', 'verifier'],
+  'records.see': ['instructor', 'assessor', 'administrator', 'verifier'],
+  'results.export': ['instructor', 'assessor', 'administrator', 'verifier'],
   'stores.see': ['technician', 'instructor'],
   'instruments.see': ['administrator', 'instructor', 'assessor', 'technician', 'apprentice'],
   'instruments.keep': ['technician', 'instructor'],
-  'testRecord.see': ['apprentice', 'instructor', 'assessor'],
+  'testRecord.see': ['apprentice', 'instructor', 'assessor', 'verifier'],
   'work.own': ['apprentice'],
   'bay.use': ['apprentice', 'instructor', 'assessor'],
   'run.use': ['apprentice', 'instructor', 'assessor', 'technician'],
@@ -33,7 +36,7 @@ const ROLES_BY_ACTION = {
   'isolation.practise': ['apprentice', 'instructor', 'assessor'],
   'isolation.observe': ['instructor', 'assessor'],
   'register.see': ['instructor', 'assessor'],
-  'pin.choose': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician'],
+  'pin.choose': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
   'register.keep': ['instructor', 'assessor'],
 } as const satisfies Record<string, readonly Role[]>
 
@@ -47,10 +50,19 @@ export function allow(actor: Person, action: Action): void {
   if (!may(actor, action)) throw new Problem('notAllowed')
 }
 
+/**
+ * Where the centre limits staff to their groups: is this one of them? The groups stand with the person; null is
+ * everybody’s.
+ */
+export const seesGroup = (actor: Person, cohort: string): boolean =>
+  actor.groups == null || actor.groups.includes(cohort)
+
 /** Of whom a thing is, and of what else its rule depends on. */
 export interface Belonging {
   /** Whose it is. */
   readonly ownerId: number
+  /** The group of its owner, where it matters. */
+  readonly cohort?: string | undefined
   /** Made by somebody of the staff: everybody may look. */
   readonly isOfStaff?: boolean
   /** Handed over to its owner. */
@@ -61,7 +73,9 @@ export interface Belonging {
 
 type Rule = (actor: Person, thing: Belonging) => boolean
 const isOwn: Rule = (actor, { ownerId }) => actor.id === ownerId
-const marks: Rule = (actor) => may(actor, 'attempt.mark')
+const inOwnGroup: Rule = (actor, { cohort }) => cohort === undefined || seesGroup(actor, cohort)
+const marks: Rule = (actor, thing) => may(actor, 'attempt.mark') && inOwnGroup(actor, thing)
+const looks: Rule = (actor, thing) => may(actor, 'attempt.see') && inOwnGroup(actor, thing)
 
 /**
  * Who may open or change one thing, in one table; the action in front says which roles come as far. What
@@ -71,7 +85,7 @@ const OBJECT_RULES = {
   /** A sheet at work, and the bay of its task. */
   'work.open': ['work.own', isOwn],
   /** The records and the inspection of somebody's work. */
-  'record.open': ['testRecord.see', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  'record.open': ['testRecord.see', (actor, thing) => isOwn(actor, thing) || looks(actor, thing)],
   'inspection.open': ['inspection.use', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
   /** A round of the inspection trainer. */
   'round.open': ['inspection.use', isOwn],
@@ -122,17 +136,25 @@ export function open<T>(
   return thing
 }
 
-const ofPerson = ({ personId }: { readonly personId: number }): Belonging => ({ ownerId: personId })
+interface OfPerson {
+  readonly personId: number
+  readonly cohort?: string
+}
+const ofPerson = ({ personId, cohort }: OfPerson): Belonging => ({ ownerId: personId, cohort })
 /** A thing of one person, by that person's rule. */
-export const openOf = <T extends { readonly personId: number }>(
-  actor: Person,
-  action: ObjectAction,
-  thing: T | undefined,
-): T => open(actor, action, thing, ofPerson)
+export const openOf = <T extends OfPerson>(actor: Person, action: ObjectAction, thing: T | undefined): T =>
+  open(actor, action, thing, ofPerson)
 
 /** The attempt, if it is the person's own; to anybody else it is not there. */
 export const ownAttempt = (actor: Person, attempt: Attempt | undefined): Attempt =>
   openOf(actor, 'work.open', attempt)
+
+/** The attempt, for staff who work with its group; to anybody else it is not there. */
+export function attemptSeen(actor: Person, attempt: Attempt | undefined): Attempt {
+  const seen = found(attempt)
+  if (!seesGroup(actor, seen.cohort)) throw new Problem('notFound')
+  return seen
+}
 
 export function found<T>(value: T | undefined): T {
   if (value === undefined) throw new Problem('notFound')

@@ -7,7 +7,7 @@ import { WHOLE_BOARD } from '#core/exercise/exercise'
 import type { BoardRequestView, FloorView } from '#schemas/views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import { allow } from './access'
+import { allow, seesGroup } from './access'
 import type { Context } from './context'
 import { seenOf } from './seen'
 import { isWholeBoard, readingMarks } from './test-sheet'
@@ -20,7 +20,8 @@ import { progressOf } from './work'
 export function showFloor(context: Context, actor: Person): FloorView {
   allow(actor, 'floor.see')
   const { repos, now } = context
-  const patches = repos.attempts.all().map((known) => {
+  const seen = repos.attempts.all().filter(({ cohort }) => seesGroup(actor, cohort))
+  const patches = seen.map((known) => {
     const attempt = inForce(context, known)
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!
     const events = eventsOf(context, attempt)

@@ -4,7 +4,7 @@ import type { StepMark, StepVerdict } from '#core/assessment/marking/mark-step'
 import { findingSentence } from '#words/findings/findings'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { markedOf, scopeNames } from './marked'
 
@@ -15,11 +15,13 @@ const MOST_SLIPS = 4
 
 /** What the group gets wrong: every step of the exercise over all sheets that have been handed in. */
 export function groupMarks({ repos }: Context, actor: Person, exerciseId: number): GroupMarks {
-  allow(actor, 'attempt.mark')
+  allow(actor, 'attempt.see')
   const { exercise } = found(repos.exercises.byId(exerciseId))
   const attempts = repos.attempts
     .byExercise(exerciseId)
-    .filter(({ stage }) => ['handedIn', 'decided', 'released'].includes(stage))
+    .filter(
+      ({ stage, cohort }) => ['handedIn', 'decided', 'released'].includes(stage) && seesGroup(actor, cohort),
+    )
   const sheets = attempts.map((attempt) => ({ attempt, marked: markedOf({ repos }, attempt) }))
   const first = sheets[0]
   if (!first)

@@ -8,7 +8,7 @@ import type { MarkingBody } from '#schemas/requests'
 import type { Decision, MarkingDraft, MarkingListItem, MarkingView } from '#schemas/marking-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, attemptSeen, seesGroup } from './access'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -23,8 +23,10 @@ const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
 
 /** Attempts to be decided first, then those decided, by exercise and bay. */
 export function markingPile({ repos }: Context, actor: Person): MarkingListItem[] {
-  allow(actor, 'attempt.mark')
-  const pile = repos.attempts.all().filter((attempt) => ON_THE_PILE.includes(attempt.stage))
+  allow(actor, 'attempt.see')
+  const pile = repos.attempts
+    .all()
+    .filter(({ stage, cohort }) => ON_THE_PILE.includes(stage) && seesGroup(actor, cohort))
   return pile
     .map((attempt) => {
       const { exercise } = repos.exercises.byId(attempt.exerciseId)!
@@ -57,8 +59,8 @@ export function markingPile({ repos }: Context, actor: Person): MarkingListItem[
 
 /** Everything the marking screen shows: proposed marks with reasons, the assessor's overrides, the feedback. */
 export function showMarking({ repos }: Context, actor: Person, id: number): MarkingView {
-  allow(actor, 'attempt.mark')
-  const attempt = found(repos.attempts.byId(id))
+  allow(actor, 'attempt.see')
+  const attempt = attemptSeen(actor, repos.attempts.byId(id))
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const criteria = criteriaFor(repos, exercise.criteria)
   const decision = repos.decisions.latest(id)
@@ -139,7 +141,7 @@ export function saveMarking(context: Context, actor: Person, id: number, body: M
   allow(actor, 'attempt.mark')
   saveIfCurrent(context, {
     sent: body.version,
-    read: () => found(repos.attempts.byId(id)) && repos.decisions.draft(id),
+    read: () => attemptSeen(actor, repos.attempts.byId(id)) && repos.decisions.draft(id),
     check: () => {
       const { stage } = repos.attempts.byId(id)!
       if (stage !== 'handedIn' && stage !== 'decided') throw new Problem('wrongStage')
@@ -193,7 +195,7 @@ export function release(context: Context, actor: Person, id: number): MarkingVie
   const { repos, now } = context
   allow(actor, 'attempt.mark')
   repos.transaction(() => {
-    const attempt = found(repos.attempts.byId(id))
+    const attempt = attemptSeen(actor, repos.attempts.byId(id))
     const decision = repos.decisions.latest(id)
     const stage = nextStage(attempt, 'release')
     const draft = decision && draftOf({ repos }, attempt, decision.evidence.marked)

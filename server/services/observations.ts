@@ -18,7 +18,7 @@ import type {
 import type { ObservationItem, ObservationView } from '#schemas/isolation-views'
 import type { StoredObservation } from '../repos/observations'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { needProof } from './proof'
@@ -27,19 +27,43 @@ import { checkSignature } from './signatures'
 
 export function listObservations({ repos }: Context, actor: Person): ObservationItem[] {
   allow(actor, 'isolation.observe')
-  return repos.observations.recent().map((observation) => {
-    const head = headOf(observation.fields)
-    return {
-      id: observation.id,
-      apprentice: observation.apprentice,
-      assessor: observation.assessor,
-      bay: head.bay,
-      circuit: head.circuit,
-      state: observation.state,
-      met: repos.observations.decision(observation.id)?.met ?? null,
-      startedAt: observation.startedAt,
-    }
-  })
+  const seen = seenApprentices(repos, actor)
+  return repos.observations
+    .recent()
+    .filter(({ apprenticeId }) => seen(apprenticeId))
+    .map((observation) => {
+      const head = headOf(observation.fields)
+      return {
+        id: observation.id,
+        apprentice: observation.apprentice,
+        assessor: observation.assessor,
+        bay: head.bay,
+        circuit: head.circuit,
+        state: observation.state,
+        met: repos.observations.decision(observation.id)?.met ?? null,
+        startedAt: observation.startedAt,
+      }
+    })
+}
+
+/** Whose work this member of staff sees; one look at the register. */
+function seenApprentices(repos: Context['repos'], actor: Person): (id: number) => boolean {
+  if (actor.groups == null) return () => true
+  const seen = new Set(
+    repos.people
+      .all()
+      .filter(({ cohort }) => seesGroup(actor, cohort))
+      .map(({ id }) => id),
+  )
+  return (id) => seen.has(id)
+}
+
+/** The observation, for staff who work with its apprentice's group; to anybody else it is not there. */
+function observationSeen({ repos }: Context, actor: Person, id: number): StoredObservation {
+  const observation = found(repos.observations.byId(id))
+  if (!seesGroup(actor, repos.people.byId(observation.apprenticeId)?.cohort ?? ''))
+    throw new Problem('notFound')
+  return observation
 }
 
 export function startObservation(
@@ -49,7 +73,7 @@ export function startObservation(
 ): { readonly id: number } {
   allow(actor, 'isolation.observe')
   const person = repos.people.byId(apprenticeId)
-  if (person?.role !== 'apprentice') throw new Problem('notFound')
+  if (person?.role !== 'apprentice' || !seesGroup(actor, person.cohort)) throw new Problem('notFound')
   checkFields(fields)
   return {
     id: repos.observations.insert(
@@ -61,7 +85,7 @@ export function startObservation(
 
 export const showObservation = (context: Context, actor: Person, id: number): ObservationView => {
   allow(actor, 'isolation.observe')
-  return viewOf(context, found(context.repos.observations.byId(id)))
+  return viewOf(context, observationSeen(context, actor, id))
 }
 
 export function saveObservation(
@@ -75,7 +99,7 @@ export function saveObservation(
   const { observations } = context.repos
   return saveIfCurrent(context, {
     sent: version,
-    read: () => observations.byId(id),
+    read: () => observations.byId(id) && observationSeen(context, actor, id),
     check: refuseDecided,
     // Nothing that was tapped disappears: it is taken back with a trace.
     write: (stored) =>
@@ -114,7 +138,7 @@ export async function decideObservation(
   allow(actor, 'isolation.observe')
   needProof(context)
   const { repos } = context
-  const { apprenticeId } = found(repos.observations.byId(id))
+  const { apprenticeId } = observationSeen(context, actor, id)
   await checkSignature(context, apprenticeId, body.signedName, body.pin)
   // A STOP may have been tapped while the PIN was proved: everything is looked at only now.
   return repos.transaction(() => {

@@ -2,7 +2,7 @@ import { fold, previewRoster, type RosterPreview } from '#core/exercise/roster'
 import { readCsv, type CsvTable } from '#schemas/csv'
 import type { SignInSlip } from '#schemas/views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { hashOneTime, oneTimePassword } from './passwords'
 import { Problem } from './problem'
@@ -12,7 +12,29 @@ const REQUIRED = ['number', 'name', 'group']
 
 export function listPeople({ repos }: Context, actor: Person): Person[] {
   allow(actor, 'people.see')
-  return repos.people.all().map(({ passwordHash: _hash, sessionEpoch: _epoch, ...person }) => person)
+  const groups = repos.people.allGroups()
+  return repos.people
+    .all()
+    .filter(({ role, cohort }) => role !== 'apprentice' || seesGroup(actor, cohort))
+    .map(({ passwordHash: _hash, sessionEpoch: _epoch, ...person }) =>
+      person.role === 'apprentice' ? person : { ...person, groups: groups.get(person.id) ?? [] },
+    )
+}
+
+/** Names the groups that somebody of the staff works with; it counts where the centre limits staff to their own. */
+export function setGroups(
+  { repos, now }: Context,
+  actor: Person,
+  id: number,
+  cohorts: readonly string[],
+): void {
+  allow(actor, 'people.change')
+  repos.transaction(() => {
+    const person = found(repos.people.byId(id))
+    if (person.role === 'apprentice') throw new Problem('notFound')
+    repos.people.setGroups(person.id, cohorts)
+    repos.audit.add(now, actor.id, 'groupsSet', `person ${person.id}: ${cohorts.join(', ') || 'none'}`)
+  })
 }
 
 /** What the file would bring, without bringing it. */

@@ -1,6 +1,6 @@
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, attemptSeen, found } from './access'
 import { deadSheet } from './floor'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -26,7 +26,7 @@ export function decidePermission(
   if (granted) needProof(context)
   const { repos, now } = context
   repos.transaction(() => {
-    const attempt = found(repos.attempts.byId(id))
+    const attempt = attemptSeen(actor, repos.attempts.byId(id))
     const stage = nextStage(attempt, granted ? 'permit' : 'refuse')
     if (granted) refuseUnlooked(context, attempt, seen)
     if (!granted && reason.trim() === '')

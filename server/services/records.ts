@@ -3,7 +3,7 @@ import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import { writeResults, type ResultRow } from '#schemas/results-csv'
 import type { GroupRecord, OwnRecordUnit } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -26,6 +26,7 @@ export function ownRecord({ repos }: Context, actor: Person): OwnRecordUnit[] {
 /** The record of a group: every apprentice against every criterion. */
 export function groupRecord({ repos }: Context, actor: Person, cohort: string): GroupRecord {
   allow(actor, 'records.see')
+  if (!seesGroup(actor, cohort)) throw new Problem('notFound')
   const framework = need(repos.centre.framework())
   const criteria = criteriaOf(framework)
   const occasions = [
@@ -46,13 +47,13 @@ export function groupRecord({ repos }: Context, actor: Person, cohort: string): 
 }
 
 export function listCohorts({ repos }: Context, actor: Person): string[] {
-  allow(actor, 'people.see')
+  allow(actor, 'cohorts.see')
   return [
     ...new Set(
       repos.people
         .all()
         .map((person) => person.cohort)
-        .filter(Boolean),
+        .filter((cohort) => cohort !== '' && seesGroup(actor, cohort)),
     ),
   ].sort()
 }
@@ -65,25 +66,28 @@ export function exportResults(
 ): { readonly name: string; readonly csv: string } {
   allow(actor, 'results.export')
   const { exercise } = found(repos.exercises.byId(exerciseId))
-  const rows = repos.attempts.byExercise(exerciseId).map((attempt): ResultRow => {
-    const decision = repos.decisions.latest(attempt.id)
-    const criteria = decision?.evidence.proposal.criteria ?? []
-    return {
-      exercise: exercise.code,
-      number: attempt.personNumber,
-      name: attempt.personName,
-      group: attempt.cohort,
-      bay: attempt.bay,
-      stage: attempt.stage,
-      mark: decision?.mark,
-      outOf: decision?.outOf,
-      met: decision?.met,
-      criteriaMet: criteria.filter((criterion) => criterion.met).map((criterion) => criterion.code),
-      criteriaOpen: criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code),
-      decidedBy: decision?.by ?? '',
-      decidedAt: decision?.at ?? '',
-    }
-  })
+  const rows = repos.attempts
+    .byExercise(exerciseId)
+    .filter(({ cohort }) => seesGroup(actor, cohort))
+    .map((attempt): ResultRow => {
+      const decision = repos.decisions.latest(attempt.id)
+      const criteria = decision?.evidence.proposal.criteria ?? []
+      return {
+        exercise: exercise.code,
+        number: attempt.personNumber,
+        name: attempt.personName,
+        group: attempt.cohort,
+        bay: attempt.bay,
+        stage: attempt.stage,
+        mark: decision?.mark,
+        outOf: decision?.outOf,
+        met: decision?.met,
+        criteriaMet: criteria.filter((criterion) => criterion.met).map((criterion) => criterion.code),
+        criteriaOpen: criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code),
+        decidedBy: decision?.by ?? '',
+        decidedAt: decision?.at ?? '',
+      }
+    })
   return { name: `${exercise.code}-results.csv`, csv: writeResults(rows) }
 }
 

@@ -9,7 +9,7 @@ import { readReadingsCsv, writeReadingsCsv, type ReadCsvReadings } from '#schema
 import type { ScheduleView } from '#schemas/schedule-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import { allow, found, ownAttempt } from './access'
+import { allow, attemptSeen, ownAttempt } from './access'
 import { assignmentFor } from './assignment'
 import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
 import type { Context } from './context'
@@ -20,9 +20,9 @@ import { Problem } from './problem'
  * questions about the group.
  */
 export function showSchedule(context: Context, actor: Person, attemptId: number): ScheduleView {
-  allow(actor, 'attempt.mark')
+  allow(actor, 'attempt.see')
   const { repos } = context
-  const attempt = found(repos.attempts.byId(attemptId))
+  const attempt = attemptSeen(actor, repos.attempts.byId(attemptId))
   if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
   const { rig, schedule } = bayToTest(context, attempt)
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!

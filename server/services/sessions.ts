@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
+import type { Role } from '#core/exercise/roster'
 import type { SessionItem } from '#schemas/trust-views'
 import type { Origin } from '../repos/audit'
 import type { Person } from '../repos/people'
@@ -62,8 +63,16 @@ export function sittingBehind(context: Context, token: string | undefined): Sitt
   if (!person) return undefined
   seenIn(context).set(session.id, context.now)
   const { id, provedAt, lockedAt } = session
-  return { person, session: { id, provedAt, isLocked: lockedAt !== null } }
+  return {
+    person: { ...person, groups: groupsOf(context, person) },
+    session: { id, provedAt, isLocked: lockedAt !== null },
+  }
 }
+
+const LIMITED: readonly Role[] = ['instructor', 'assessor', 'verifier']
+/** The groups whose work they see; null where it is everybody's. */
+const groupsOf = ({ repos }: Context, { id, role }: Person): readonly string[] | null =>
+  LIMITED.includes(role) && repos.centre.trust().staffGroups === 'own' ? repos.people.groupsOf(id) : null
 
 export const personBehind = (context: Context, token: string | undefined): Person | undefined =>
   sittingBehind(context, token)?.person

@@ -35,6 +35,8 @@ type Try = (centre: Centre, role: Role) => unknown
 const as = (centre: Centre, role: Role) => centre[role]
 const STAFF: Role[] = ['administrator', 'instructor', 'assessor']
 const MARKERS: Role[] = ['instructor', 'assessor']
+/** Those who look at what was marked; a verifier changes nothing. */
+const LOOKERS: Role[] = [...MARKERS, 'verifier']
 const file = Buffer.from('number,name,group\nT-9,Bo,Friday\n')
 
 /** The sheet of these tests is of one circuit: past the door there is no schedule to see. */
@@ -48,15 +50,19 @@ function door(tryIt: () => unknown): void {
 
 const USE_CASES: [string, Role[], Try][] = [
   ['see people', STAFF, (c, role) => listPeople(c.context, as(c, role))],
-  ['see groups', STAFF, (c, role) => listCohorts(c.context, as(c, role))],
+  ['see groups', [...STAFF, 'verifier'], (c, role) => listCohorts(c.context, as(c, role))],
   ['bring in a roster', ['administrator'], (c, role) => previewRosterFile(c.context, as(c, role), file)],
-  ['see exercises', [...STAFF, 'technician'], (c, role) => listExercises(c.context, as(c, role))],
+  ['see exercises', [...STAFF, 'technician', 'verifier'], (c, role) => listExercises(c.context, as(c, role))],
   [
     'open an exercise with its answers',
-    [...STAFF, 'technician'],
+    [...STAFF, 'technician', 'verifier'],
     (c, role) => showExercise(c.context, as(c, role), 1),
   ],
-  ['print task sheets', [...STAFF, 'technician'], (c, role) => taskSheets(c.context, as(c, role), 1)],
+  [
+    'print task sheets',
+    [...STAFF, 'technician', 'verifier'],
+    (c, role) => taskSheets(c.context, as(c, role), 1),
+  ],
   [
     'write an exercise',
     ['instructor'],
@@ -68,13 +74,17 @@ const USE_CASES: [string, Role[], Try][] = [
     MARKERS,
     (c, role) => decidePermission(c.context, as(c, role), 1, { granted: false, reason: 'Covers are off.' }),
   ],
-  ['see the pile', MARKERS, (c, role) => markingPile(c.context, as(c, role))],
-  ['open a sheet with its marks', MARKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
-  ['see what a group gets wrong', MARKERS, (c, role) => groupMarks(c.context, as(c, role), 1)],
-  ['see a group’s record', STAFF, (c, role) => groupRecord(c.context, as(c, role), 'Thursday')],
-  ['take out results', STAFF, (c, role) => exportResults(c.context, as(c, role), 1)],
+  ['see the pile', LOOKERS, (c, role) => markingPile(c.context, as(c, role))],
+  ['open a sheet with its marks', LOOKERS, (c, role) => showMarking(c.context, as(c, role), 1)],
+  ['see what a group gets wrong', LOOKERS, (c, role) => groupMarks(c.context, as(c, role), 1)],
+  [
+    'see a group’s record',
+    [...STAFF, 'verifier'],
+    (c, role) => groupRecord(c.context, as(c, role), 'Thursday'),
+  ],
+  ['take out results', [...STAFF, 'verifier'], (c, role) => exportResults(c.context, as(c, role), 1)],
   ['see what stores lay out', ['instructor', 'technician'], (c, role) => showStores(c.context, as(c, role))],
-  ['see the centre', STAFF, (c, role) => showCentre(c.context, as(c, role))],
+  ['see the centre', [...STAFF, 'verifier'], (c, role) => showCentre(c.context, as(c, role))],
   [
     'choose a policy',
     ['administrator'],
@@ -139,10 +149,10 @@ const USE_CASES: [string, Role[], Try][] = [
   ['train inspecting', [...MARKERS, 'apprentice'], (c, role) => listRounds(c.context, as(c, role))],
   ['look for faults', [...MARKERS, 'apprentice'], (c, role) => faultFindingHome(c.context, as(c, role))],
   ['plant faults', MARKERS, (c, role) => plantBay(c.context, as(c, role), 'split')],
-  ['judge a schedule', MARKERS, (c, role) => door(() => showSchedule(c.context, as(c, role), 1))],
+  ['judge a schedule', LOOKERS, (c, role) => door(() => showSchedule(c.context, as(c, role), 1))],
   [
     'see records',
-    [...MARKERS, 'apprentice'],
+    [...MARKERS, 'apprentice', 'verifier'],
     (c, role) => door(() => showTestRecords(c.context, as(c, role), 1)),
   ],
   ['see own tasks', ['apprentice'], (c, role) => listWork(c.context, as(c, role))],

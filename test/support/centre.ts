@@ -37,6 +37,7 @@ export function aCentre() {
     instructor: person('I-1', 'instructor'),
     assessor: person('S-1', 'assessor'),
     technician: person('C-1', 'technician'),
+    verifier: person('V-1', 'verifier'),
     apprentice: person('T-1', 'apprentice', 'Thursday'),
     other: person('T-2', 'apprentice', 'Thursday'),
   }

@@ -109,7 +109,9 @@ async function remove({ kind, count }: RetentionItem) {
       >
       <el-table-column width="150"
         ><template #default="{ row }"
-          ><el-button v-if="row.count > 0" size="small" @click="remove(row as RetentionItem)">Remove…</el-button></template
+          ><el-button v-if="row.count > 0" size="small" @click="remove(row as RetentionItem)"
+            >Remove…</el-button
+          ></template
         ></el-table-column
       >
     </el-table>

@@ -20,7 +20,9 @@ const emit = defineEmits<{
 }>()
 
 const stage = computed(() => props.view.attempt.stage)
-const isOpen = computed(() => stage.value === 'handedIn' || stage.value === 'decided')
+/** A verifier looks and changes nothing. */
+const mayMark = useSession().person!.role !== 'verifier'
+const isOpen = computed(() => mayMark && (stage.value === 'handedIn' || stage.value === 'decided'))
 const shown = computed(() =>
   stage.value === 'released' ? props.view.decision!.evidence.proposal : props.view.proposal,
 )

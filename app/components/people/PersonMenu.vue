@@ -34,6 +34,22 @@ const takeOut = () =>
     saveFile(JSON.stringify(document, null, 2), `${props.person.number}.json`, 'application/json')
   })
 
+/** Which groups somebody of the staff works with; it counts where the centre limits staff to their own. */
+async function nameGroups() {
+  const { id, name, groups } = props.person
+  const typed = await ElMessageBox.prompt(
+    `${name} works with these groups, separated by commas. It counts where staff see their own groups alone.`,
+    'Groups',
+    { inputValue: (groups ?? []).join(', '), confirmButtonText: 'Keep', cancelButtonText: 'Back' },
+  ).then(
+    ({ value }) => value ?? '',
+    () => null,
+  )
+  if (typed === null) return
+  const cohorts = [...new Set(typed.split(',').map((cohort) => cohort.trim()))].filter(Boolean)
+  await run(() => call('PUT', `people/${id}/groups`, { cohorts }))
+}
+
 async function erase() {
   const { id, name, number } = props.person
   const typed = await ElMessageBox.prompt(
@@ -53,6 +69,7 @@ function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase') {
   if (what === 'disable') void disable()
   if (what === 'enable') void run(() => call('POST', `people/${props.person.id}/enable`))
   if (what === 'data') void takeOut()
+  if (what === 'groups') void nameGroups()
   if (what === 'erase') void erase()
 }
 </script>
@@ -65,6 +82,7 @@ function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase') {
         <el-dropdown-item v-if="!person.isDisabled" command="reset">New password</el-dropdown-item>
         <el-dropdown-item v-if="!person.isDisabled" command="disable">Disable</el-dropdown-item>
         <el-dropdown-item v-else command="enable">Enable again</el-dropdown-item>
+        <el-dropdown-item v-if="person.role !== 'apprentice'" command="groups">Groups…</el-dropdown-item>
         <el-dropdown-item command="data">All their data in one file</el-dropdown-item>
         <el-dropdown-item v-if="person.isDisabled" command="erase" divided>Erase…</el-dropdown-item>
       </el-dropdown-menu>

@@ -3,7 +3,7 @@ import type { TaskKind } from '#core/exercise/exercise'
 import type { ExerciseListItem, StoredExercise } from '#schemas/views'
 import { KIND_NAME } from '#words/names'
 
-definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'] })
 const session = useSession()
 const { call } = useApi()
 const { data, problem, refresh } = useExercises()

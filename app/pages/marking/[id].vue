@@ -4,7 +4,7 @@ import { stepOf } from '#core/design/model/step-keys'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 
-definePageMeta({ roles: ['instructor', 'assessor'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 const route = useRoute()
 const id = computed(() => Number(route.params.id))
 const desk = useMarking(() => id.value)
@@ -34,7 +34,8 @@ const items = computed<ItemKey[]>(() => [
 ])
 const selected = ref<ItemKey | ''>('')
 const changing = ref<ItemKey | null>(null)
-const isOpen = computed(() => ['handedIn', 'decided'].includes(view.value?.attempt.stage ?? ''))
+const mayMark = useSession().person!.role !== 'verifier'
+const isOpen = computed(() => mayMark && ['handedIn', 'decided'].includes(view.value?.attempt.stage ?? ''))
 const overrides = computed(() =>
   view.value?.attempt.stage === 'released'
     ? view.value.decision!.evidence.overrides

@@ -3,7 +3,7 @@ import type { Stage } from '#core/exercise/attempt/stages'
 import type { MarkingListItem } from '#schemas/marking-views'
 import { STAGE_WORDS } from '~/texts/stages'
 
-definePageMeta({ roles: ['instructor', 'assessor'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 
 const { call } = useApi()
 const { data, problem, refresh } = useServer<MarkingListItem[]>(() => 'marking')
@@ -28,6 +28,7 @@ const at = ref(0)
 const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking/${item.id}`)
 
 /** Gives back every sheet that is decided; what changed since stays and says so. */
+const mayMark = useSession().person!.role !== 'verifier'
 async function releaseAll() {
   const ids = decided.value.map(({ id }) => id)
   if (ids.length === 0) return
@@ -91,7 +92,11 @@ useShortcuts([
         </p>
       </div>
       <div class="row">
-        <el-button v-if="decided.length" :loading="isBusy" data-testid="release-all" @click="releaseAll"
+        <el-button
+          v-if="decided.length && mayMark"
+          :loading="isBusy"
+          data-testid="release-all"
+          @click="releaseAll"
           >Release {{ decided.length }} decided</el-button
         >
         <el-button v-if="waiting" type="primary" @click="open(data![0])">Start with the first</el-button>

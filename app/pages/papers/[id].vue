@@ -5,7 +5,7 @@ import type { RecordKind } from '#core/testing/records/record-shape'
  * Records of a tested board: schedule of results, minor works record, installation record, labels. Signed
  * once they are complete.
  */
-definePageMeta({ roles: ['apprentice', 'instructor', 'assessor'] })
+definePageMeta({ roles: ['apprentice', 'instructor', 'assessor', 'verifier'] })
 const id = Number(useRoute().params.id)
 const papers = useTestRecords(id)
 const { view } = papers

@@ -8,7 +8,7 @@ import type { ScheduleView } from '#schemas/schedule-views'
  * A whole board as its assessor reads it: what stands out, every reading on its band, and what may be behind
  * it.
  */
-definePageMeta({ roles: ['instructor', 'assessor'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 const id = Number(useRoute().params.id)
 const { data: view, problem, refresh } = useServer<ScheduleView>(() => `schedules/${id}`)
 useNews(() => void refresh())

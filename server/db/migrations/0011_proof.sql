@@ -22,15 +22,6 @@ CREATE TABLE staff_group (
   PRIMARY KEY (person_id, cohort)
 ) STRICT;
 
--- Somebody at the college's own sign-in: its word for them, fixed at the first time.
-CREATE TABLE college_account (
-  issuer TEXT NOT NULL,
-  subject TEXT NOT NULL,
-  person_id INTEGER NOT NULL REFERENCES person (id),
-  linked_at TEXT NOT NULL,
-  PRIMARY KEY (issuer, subject)
-) STRICT;
-
 -- What the centre's years are over for may be removed: by an administrator, in one act, written into the audit.
 CREATE TABLE removing (kind TEXT PRIMARY KEY) STRICT;
 DROP TRIGGER prediction_stays;
@@ -39,3 +30,10 @@ BEGIN SELECT RAISE(ABORT, 'prediction is append-only'); END;
 DROP TRIGGER fault_hunt_stays;
 CREATE TRIGGER fault_hunt_stays BEFORE DELETE ON fault_hunt WHEN NOT EXISTS (SELECT 1 FROM removing)
 BEGIN SELECT RAISE(ABORT, 'fault_hunt is append-only'); END;
+
+-- The verifier: looks at what was decided, and decides nothing.
+ALTER TABLE person ADD COLUMN duty TEXT NOT NULL DEFAULT 'apprentice'
+  CHECK (duty IN ('administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'));
+UPDATE person SET duty = role;
+ALTER TABLE person DROP COLUMN role;
+ALTER TABLE person RENAME COLUMN duty TO role;

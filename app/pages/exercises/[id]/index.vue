@@ -3,7 +3,7 @@ import { idsIn } from '#core/exercise/form/fields'
 import { boxName } from '~/texts/builder'
 
 definePageMeta({
-  roles: ['instructor', 'assessor', 'administrator', 'technician'],
+  roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
   key: (route) => String(route.params.id),
 })
 const VARIANTS_SHOWN = 12

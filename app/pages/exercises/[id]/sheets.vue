@@ -10,7 +10,7 @@ import { materialsOf } from '#core/design/materials/materials'
 import { toolsFor } from '#core/design/materials/tools'
 import type { StoredExercise, TaskSheet } from '#schemas/views'
 
-definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'] })
 const KINDS = {
   tasks: 'Task sheets',
   answers: 'Answers',

@@ -3,7 +3,7 @@ import { scaleLinear, scaleLog } from 'd3-scale'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import { STEP_TEXT } from '#words/steps'
 
-definePageMeta({ roles: ['instructor', 'assessor'] })
+definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 const id = useRoute().params.id
 const { data, problem, refresh } = useServer<GroupMarks>(() => `marking/groups/${id}`)
 const isAll = ref(false)
