@@ -59,6 +59,22 @@ export const GroupsRequest = Type.Object(
   { additionalProperties: false },
 )
 
+/** How the server is doing; times over the last ten minutes. */
+export interface MetricsView {
+  readonly upS: number
+  readonly memoryBytes: number
+  readonly pauseMs: { readonly p99: number; readonly most: number }
+  /** Screens that listen for news. */
+  readonly streams: number
+  readonly routes: readonly {
+    readonly route: string
+    readonly count: number
+    readonly p50Ms: number
+    readonly p99Ms: number
+    readonly failed: number
+  }[]
+}
+
 export const RetentionRequest = Type.Object(
   {
     kind: Type.Unsafe<RetentionItem['kind']>({ enum: ['practice', 'photographs', 'leavers'] }),

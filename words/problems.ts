@@ -20,6 +20,10 @@ export const PROBLEMS = {
   passkeyWrong: { status: 400, sentence: 'The passkey could not be checked. Try again, or use another one.' },
   passkeyMissing: { status: 404, sentence: 'You have no passkey yet. Use your PIN or password.' },
   keptForEver: { status: 409, sentence: 'The centre keeps this for ever. Give it a number of years first.' },
+  tooManyPictures: {
+    status: 429,
+    sentence: 'Two hundred pictures a day are kept for each person. Take the next ones tomorrow.',
+  },
   passkeysFull: { status: 409, sentence: 'Ten passkeys are kept. Remove one that you no longer use first.' },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },

@@ -11,6 +11,7 @@ const tab = ref('backups')
       <el-tab-pane label="Backups" name="backups"><BackupPanel /></el-tab-pane>
       <el-tab-pane label="Signed in" name="sessions" lazy><SessionList /></el-tab-pane>
       <el-tab-pane label="Audit" name="audit" lazy><AuditList /></el-tab-pane>
+      <el-tab-pane label="Server" name="server" lazy><ServerPanel /></el-tab-pane>
       <el-tab-pane label="Rules" name="rules" lazy><TrustPanel /></el-tab-pane>
     </el-tabs>
   </div>

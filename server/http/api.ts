@@ -14,6 +14,7 @@ import { validate } from '#schemas/validate'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { Problem } from '../services/problem'
+import { log } from './log'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
 import { originOf, sittingHere } from './session'
@@ -153,13 +154,13 @@ function problemOf(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error
   const code = (error as { code?: unknown } | null)?.code
   if (typeof code !== 'string' || !(UNWRITABLE.test(code) || code === 'ENOSPC')) return undefined
-  console.error(error)
+  log.error(error)
   return new Problem('diskFull')
 }
 
 function render(event: H3Event, error: unknown) {
   const problem = problemOf(error)
-  if (!problem) console.error(error)
+  if (!problem) log.error(error)
   setResponseStatus(event, problem?.status ?? PROBLEMS.unexpected.status)
   setHeader(event, 'content-type', 'application/problem+json')
   return {

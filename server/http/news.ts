@@ -45,6 +45,9 @@ export function onStreamsEnd(end: () => void): () => void {
   return () => bus.off('end', end)
 }
 
+/** Screens that listen. */
+export const openStreams = (): number => bus.listenerCount('news')
+
 export function onNews(listen: (news: News) => void): () => void {
   bus.on('news', listen)
   return () => bus.off('news', listen)

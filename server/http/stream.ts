@@ -1,6 +1,7 @@
 import { createServer, type Socket } from 'node:net'
 import { MOST_WRONG_CODES, NEW_LINK, takeStreamLine, type StreamLink } from '../services/instrument-stream'
 import { Problem } from '../services/problem'
+import { log } from './log'
 import { tellNews } from './news'
 import { runningRepos, streamPort } from './runtime'
 
@@ -15,7 +16,7 @@ export function listenForInstruments(): void {
   if (!stream) return
   createServer(serve)
     .on('error', (error) =>
-      console.warn(
+      log.warn(
         `No instrument stream on port ${stream.port}: ${error.message}. Set NAKSHI_INSTRUMENT_PORT to another one, or to off.`,
       ),
     )
@@ -55,7 +56,7 @@ function serve(socket: Socket): void {
         if (link.wrongCodes >= MOST_WRONG_CODES) return shutOut(socket)
       } catch (error) {
         // What was not foreseen stays in the log of the server.
-        if (!(error instanceof Problem)) console.error(error)
+        if (!(error instanceof Problem)) log.error(error)
         socket.write(`NO ${error instanceof Problem ? error.message : 'unexpected; nothing was written'}\n`)
       }
     }

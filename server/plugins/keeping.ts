@@ -1,4 +1,5 @@
 import { backUp, isBackupDue } from '../http/keeping'
+import { log } from '../http/log'
 import { runningRepos } from '../http/runtime'
 import { keepSessions } from '../services/sessions'
 
@@ -13,7 +14,7 @@ async function look(): Promise<void> {
     if (isBackupDue(now)) await backUp(now)
   } catch (error) {
     // The administrator's page shows how old the last backup is.
-    console.error('Keeping the data safe did not succeed:', error)
+    log.error(error, 'Keeping the data safe did not succeed')
   }
 }
 

@@ -84,6 +84,7 @@ const statementsOf = (db: Database) => ({
   exercise: db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?'),
   byId: db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`),
   all: db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`),
+  live: db.prepare<[], Row>(`${SELECT} WHERE a.stage = 'live' ORDER BY a.bay`),
   byPerson: db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`),
   byExercise: db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`),
   insert: db.prepare(
@@ -112,6 +113,8 @@ export function createAttemptsRepo(db: Database) {
       return row && read(row)
     },
     all: () => sql.all.all().map(read),
+    /** Those that are live now, by the index of stages: STOP waits for nothing else. */
+    live: () => sql.live.all().map(read),
     byPerson: (personId: number) => sql.byPerson.all(personId).map(read),
     byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
     insert: (

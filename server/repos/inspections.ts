@@ -65,6 +65,9 @@ const statementsOf = (db: Database) => ({
     'UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
   ),
   addPhoto: db.prepare('INSERT OR IGNORE INTO photo (hash, bytes, made_by, made_at) VALUES (?, ?, ?, ?)'),
+  photosSince: db.prepare<[number, string], { n: number }>(
+    'SELECT count(*) AS n FROM photo WHERE made_by = ? AND made_at > ?',
+  ),
   photo: db.prepare<[string], { bytes: Buffer; made_by: number }>(
     'SELECT bytes, made_by FROM photo WHERE hash = ?',
   ),
@@ -104,6 +107,7 @@ export function createInspectionsRepo(db: Database) {
     },
     addPhoto: (hash: string, bytes: Buffer, by: number, now: string) =>
       void sql.addPhoto.run(hash, bytes, by, now),
+    photosSince: (by: number, since: string): number => sql.photosSince.get(by, since)!.n,
     photo: (hash: string): { readonly bytes: Buffer; readonly madeBy: number } | undefined => {
       const row = sql.photo.get(hash)
       return row && { bytes: row.bytes, madeBy: row.made_by }

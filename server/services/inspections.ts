@@ -1,4 +1,4 @@
-import { createHash, randomInt } from 'node:crypto'
+import { randomInt } from 'node:crypto'
 import { concludeInspection, type Conclusion } from '#core/inspection/conclude'
 import { workMarks, type WorkMark } from '#core/inspection/work-mark'
 import { inspectionItems, type InspectionItem } from '#core/inspection/items'
@@ -19,7 +19,7 @@ import type {
 import type { Attempt } from '../repos/attempts'
 import type { StoredInspection, StoredRound } from '../repos/inspections'
 import type { Person } from '../repos/people'
-import { allow, may, open, openOf } from './access'
+import { allow, may, openOf } from './access'
 import { saveIfCurrent } from './save-current'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
@@ -137,25 +137,6 @@ export const saveInspection = (
     write: () => context.repos.inspections.save(id, version, fields, actor.id, context.now),
     theirs: () => showInspection(context, actor, id),
   })
-
-const JPEG = Buffer.from([0xff, 0xd8, 0xff])
-
-/** Keeps a picture by the hash of its bytes. */
-export function keepPhoto(context: Context, actor: Person, jpegBase64: string): { readonly hash: string } {
-  allow(actor, 'inspection.use')
-  const bytes = Buffer.from(jpegBase64, 'base64')
-  if (!bytes.subarray(0, 3).equals(JPEG)) throw new Problem('notAPicture')
-  const hash = createHash('sha256').update(bytes).digest('hex')
-  context.repos.inspections.addPhoto(hash, bytes, actor.id, context.now)
-  return { hash }
-}
-
-/** To those who mark, to whoever took it, and to the apprentice whose work it shows. */
-export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
-  const showsWorkOf = (personId: number) => repos.inspections.showsWorkOf(personId, hash)
-  const photo = repos.inspections.photo(hash)
-  return open(actor, 'photo.open', photo, ({ madeBy }) => ({ ownerId: madeBy, showsWorkOf })).bytes
-}
 
 const MOST_SEED = 1_000_000
 

@@ -53,9 +53,8 @@ export function withdrawPermission(
 ): { readonly stopped: number } {
   allow(actor, 'energise.permit')
   return repos.transaction(() => {
-    const live = (id === null ? repos.attempts.all() : [found(repos.attempts.byId(id))]).filter(
-      ({ stage }) => stage === 'live',
-    )
+    const asked = id === null ? repos.attempts.live() : [found(repos.attempts.byId(id))]
+    const live = asked.filter(({ stage }) => stage === 'live')
     for (const attempt of live) {
       repos.attempts.setStage(attempt.id, nextStage(attempt, 'withdraw'))
       repos.attempts.addEvent(

@@ -49,6 +49,12 @@ describe('STOP', () => {
       'wrongStage',
     )
   })
+  test('finds what is live by an index, however many attempts there ever were', () => {
+    const plan = centre.db.prepare("EXPLAIN QUERY PLAN SELECT * FROM attempt WHERE stage = 'live'").all() as {
+      detail: string
+    }[]
+    expect(plan.map(({ detail }) => detail).join()).toContain('USING INDEX attempt_stage')
+  })
   test('takes all of them back at once, and only from those who may', async () => {
     expect(await refusal(() => withdrawPermission(centre.context, centre.apprentice, null, ''))).toBe(
       'notAllowed',

@@ -1,6 +1,8 @@
 /* Runs, measurements, inspections, pictures and rounds through the use-cases: whose they are, what is kept, what is closed. */
 import { createHash } from 'node:crypto'
+import sharp from 'sharp'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { keepPhoto, showPhoto } from '../../server/services/photos'
 import { sceneOf } from '#core/inspection/scene'
 import { readRun } from '#core/containment/form'
 import { dimensionsOf } from '#core/containment/dimensions'
@@ -8,11 +10,9 @@ import { PIT_RUN } from '../../demo/workmanship'
 import { showFloor } from '../../server/services/floor'
 import {
   endRound,
-  keepPhoto,
   listRounds,
   saveInspection,
   showInspection,
-  showPhoto,
   showRound,
   startRound,
 } from '../../server/services/inspections'
@@ -178,19 +178,56 @@ describe('inspections', () => {
   })
   it('keep pictures once, by the hash of their bytes, for those they concern; what is no picture is refused', async () => {
     const { context, apprentice, assessor, other } = centre
-    const picture = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.alloc(200, 7)])
-    const { hash } = keepPhoto(context, apprentice, picture.toString('base64'))
-    expect(hash).toBe(createHash('sha256').update(picture).digest('hex'))
-    keepPhoto(context, apprentice, picture.toString('base64'))
+    const camera = await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#c8742f' } })
+      .jpeg()
+      .withExif({ IFD0: { Make: 'Some camera' }, IFD3: { GPSLatitude: '51/1 30/1 0/1' } })
+      .toBuffer()
+    expect(camera.includes('Some camera')).toBe(true)
+    const { hash } = await keepPhoto(context, apprentice, camera.toString('base64'))
+    await keepPhoto(context, apprentice, camera.toString('base64'))
     expect(centre.db.prepare('SELECT count(*) AS n FROM photo').get()).toEqual({ n: 1 })
-    expect(showPhoto(context, apprentice, hash).equals(picture)).toBe(true)
-    expect(showPhoto(context, assessor, hash).equals(picture)).toBe(true)
+    const kept = showPhoto(context, apprentice, hash)
+    expect(hash).toBe(createHash('sha256').update(kept).digest('hex'))
+    // Where and with what it was taken is gone; so is what nobody needs to see.
+    expect(kept.includes('Some camera')).toBe(false)
+    expect(await sharp(kept).metadata()).toMatchObject({ width: 1600, height: 800, format: 'jpeg' })
+    expect((await sharp(kept).metadata()).exif).toBeUndefined()
+    expect(showPhoto(context, assessor, hash).equals(kept)).toBe(true)
     expect(await refusal(() => showPhoto(context, other, hash))).toBe('notFound')
-    expect(await refusal(() => keepPhoto(context, apprentice, Buffer.alloc(200, 7).toString('base64')))).toBe(
-      'notAPicture',
-    )
+  })
+  it.each([
+    [
+      'bytes that only begin like one',
+      async () => Buffer.from([0xff, 0xd8, 0xff, ...Array<number>(200).fill(7)]),
+    ],
+    ['one cut off in the middle', async () => (await aPicture(400)).subarray(0, 500)],
+    ['one that would unfold to more pixels than a bay has', async () => aPicture(6500)],
+  ])('%s is no picture', async (_, bytes) => {
+    const { context, apprentice } = centre
+    const sent = (await bytes()).toString('base64')
+    expect(await refusal(() => keepPhoto(context, apprentice, sent))).toBe('notAPicture')
+  })
+  it('a person keeps so many a day and no more', async () => {
+    const { context, apprentice, repos } = centre
+    for (let i = 0; i < 200; i += 1)
+      repos.inspections.addPhoto(
+        i.toString(16).padStart(64, '0'),
+        Buffer.from('x'),
+        apprentice.id,
+        context.now,
+      )
+    const sent = (await aPicture(40)).toString('base64')
+    expect(await refusal(() => keepPhoto(context, apprentice, sent))).toBe('tooManyPictures')
+    const tomorrow = { ...context, now: '2026-11-13T15:00:00.000Z' }
+    expect((await keepPhoto(tomorrow, apprentice, sent)).hash).toHaveLength(64)
   })
 })
+
+/** A grey square. */
+const aPicture = (side: number): Promise<Buffer> =>
+  sharp({ create: { width: side, height: side, channels: 3, background: '#888888' } })
+    .png()
+    .toBuffer()
 
 describe('rounds of the trainer', () => {
   it('tell nothing before they are over, and everything afterwards', async () => {

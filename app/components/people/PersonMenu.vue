@@ -64,7 +64,7 @@ async function erase() {
   if (typed !== null) await run(() => call('POST', `people/${id}/erase`, { confirm: typed }))
 }
 
-function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase') {
+function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase' | 'groups') {
   if (what === 'reset') emit('reset')
   if (what === 'disable') void disable()
   if (what === 'enable') void run(() => call('POST', `people/${props.person.id}/enable`))

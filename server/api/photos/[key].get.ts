@@ -1,7 +1,7 @@
 import { getRouterParam, setHeader } from 'h3'
 import { api } from '~~/server/http/api'
 import { Problem } from '~~/server/services/problem'
-import { showPhoto } from '~~/server/services/inspections'
+import { showPhoto } from '~~/server/services/photos'
 
 export default api(undefined, ({ context, actor, event }) => {
   const hash = getRouterParam(event, 'key') ?? ''

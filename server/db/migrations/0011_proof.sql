@@ -37,3 +37,5 @@ ALTER TABLE person ADD COLUMN duty TEXT NOT NULL DEFAULT 'apprentice'
 UPDATE person SET duty = role;
 ALTER TABLE person DROP COLUMN role;
 ALTER TABLE person RENAME COLUMN duty TO role;
+
+CREATE INDEX photo_by ON photo (made_by, made_at);
