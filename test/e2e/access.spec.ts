@@ -23,6 +23,7 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['A-100', '/people'],
   ['A-100', '/centre'],
   ['A-100', '/keeping'],
+  ['T-402', '/password'],
   ['S-302', '/stores'],
   ['T-402', '/work'],
   ['T-402', '/work/12'],
