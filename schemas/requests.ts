@@ -1,4 +1,4 @@
-import { Type, type Static } from '@sinclair/typebox'
+import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { STEP_KEYS } from '#core/design/model/step-keys'
 import type { Answers } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
@@ -111,7 +111,9 @@ export const MarkingRequest = Type.Object(
 
 export const DecisionRequest = Type.Object({ version: Type.Integer({ minimum: 0 }), seen: Seen }, strict)
 
-export const PolicyRequest = PolicySchema
+/** A choice of the centre with the hash of what stood on the screen, so that nobody's choice is written over unseen. */
+export const seeing = <S extends TSchema>(value: S) => Type.Object({ seen: Seen, value }, strict)
+export const PolicyRequest = seeing(PolicySchema)
 
 export const ReleaseRequest = Type.Object(
   { ids: Type.Array(Type.Integer({ minimum: 1 }), { minItems: 1, maxItems: 200, uniqueItems: true }) },

@@ -199,6 +199,8 @@ export interface PolicyChange {
 export interface CentreView {
   readonly policies: Policy
   readonly isolation: IsolationPolicy
+  /** The hash of these, sent with every choice. */
+  readonly seen: string
   readonly trust: TrustPolicy
   readonly changes: readonly PolicyChange[]
   readonly framework: Framework | null

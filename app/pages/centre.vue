@@ -20,23 +20,18 @@ const nameOf = (change: { key: string; value: string }): string => {
   return `${policy?.name ?? change.key}: ${policy?.options.find(({ value }) => String(value) === change.value)?.name ?? change.value}`
 }
 
-async function setPolicy(change: Partial<Policy>) {
+/** Puts a choice in force; what somebody else chose meanwhile is shown first. */
+async function choose(path: string, value: Policy | IsolationPolicy) {
   try {
-    await call('PUT', 'centre/policies', { ...data.value!.policies, ...change })
+    await call('PUT', `centre/${path}`, { seen: data.value!.seen, value })
   } catch (error) {
     showProblem(error)
   }
   await refresh()
 }
-
-async function setIsolation(change: Partial<IsolationPolicy>) {
-  try {
-    await call('PUT', 'centre/isolation', { ...data.value!.isolation, ...change })
-  } catch (error) {
-    showProblem(error)
-  }
-  await refresh()
-}
+const setPolicy = (change: Partial<Policy>) => choose('policies', { ...data.value!.policies, ...change })
+const setIsolation = (change: Partial<IsolationPolicy>) =>
+  choose('isolation', { ...data.value!.isolation, ...change })
 
 async function loadFramework(event: Event) {
   const input = event.target as HTMLInputElement
@@ -45,7 +40,7 @@ async function loadFramework(event: Event) {
   refusal.value = null
   try {
     const document = JSON.parse((await chosen.text()).replace(/^\uFEFF/, '')) as Framework
-    await call('PUT', 'centre/framework', document)
+    await call('PUT', 'centre/framework', { seen: data.value!.seen, value: document })
     await refresh()
   } catch (error) {
     refusal.value =

@@ -7,22 +7,32 @@ import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { refuseUnseen, seenOf } from './seen'
 
 export function showCentre({ repos }: Context, actor: Person): CentreView {
   allow(actor, 'centre.see')
-  return {
-    policies: repos.centre.policies(),
-    isolation: repos.centre.isolation(),
-    trust: repos.centre.trust(),
-    changes: repos.centre.policyChanges(),
-    framework: repos.centre.framework() ?? null,
-  }
+  const chosen = chosenNow(repos)
+  return { ...chosen, changes: repos.centre.policyChanges(), seen: seenOf(chosen) }
+}
+
+const chosenNow = (repos: Context['repos']) => ({
+  policies: repos.centre.policies(),
+  isolation: repos.centre.isolation(),
+  trust: repos.centre.trust(),
+  framework: repos.centre.framework() ?? null,
+})
+
+/** Whoever chooses has the centre as it is before them; otherwise it is shown as it is now. */
+function refuseChanged(context: Context, actor: Person, seen: string | undefined): void {
+  refuseUnseen(seen, seenOf(chosenNow(context.repos)), () => showCentre(context, actor))
 }
 
 /** Puts a policy in force; only what changed is written down. */
-export function setPolicy({ repos, now }: Context, actor: Person, policy: Policy): void {
+export function setPolicy(context: Context, actor: Person, policy: Policy, seen?: string): void {
   allow(actor, 'centre.change')
+  const { repos, now } = context
   repos.transaction(() => {
+    refuseChanged(context, actor, seen)
     const before = repos.centre.policies()
     for (const key of Object.keys(policy) as (keyof Policy)[]) {
       if (policy[key] === before[key]) continue
@@ -33,9 +43,16 @@ export function setPolicy({ repos, now }: Context, actor: Person, policy: Policy
 }
 
 /** Puts the choices about safe isolation in force; an observation keeps what held when it began. */
-export function setIsolationPolicy({ repos, now }: Context, actor: Person, policy: IsolationPolicy): void {
+export function setIsolationPolicy(
+  context: Context,
+  actor: Person,
+  policy: IsolationPolicy,
+  seen?: string,
+): void {
   allow(actor, 'centre.change')
+  const { repos, now } = context
   repos.transaction(() => {
+    refuseChanged(context, actor, seen)
     const before = repos.centre.isolation()
     for (const key of Object.keys(policy) as (keyof IsolationPolicy)[]) {
       if (policy[key] === before[key]) continue
@@ -46,9 +63,11 @@ export function setIsolationPolicy({ repos, now }: Context, actor: Person, polic
 }
 
 /** Puts in force how the centre guards and keeps things. */
-export function setTrust({ repos, now }: Context, actor: Person, policy: TrustPolicy): void {
+export function setTrust(context: Context, actor: Person, policy: TrustPolicy, seen?: string): void {
   allow(actor, 'centre.change')
+  const { repos, now } = context
   repos.transaction(() => {
+    refuseChanged(context, actor, seen)
     const before = repos.centre.trust()
     for (const key of Object.keys(policy) as (keyof TrustPolicy)[]) {
       if (policy[key] === before[key]) continue
@@ -59,9 +78,16 @@ export function setTrust({ repos, now }: Context, actor: Person, policy: TrustPo
 }
 
 /** Loads the unit framework. Criteria that the record already speaks of must stay. */
-export function loadFramework({ repos, now }: Context, actor: Person, document: Framework): Framework {
+export function loadFramework(
+  context: Context,
+  actor: Person,
+  document: Framework,
+  seen?: string,
+): Framework {
   allow(actor, 'centre.change')
+  const { repos, now } = context
   repos.transaction(() => {
+    refuseChanged(context, actor, seen)
     const old = repos.centre.framework()
     const kept = new Set(criteriaOf(document).map((criterion) => criterion.code))
     const lost = old

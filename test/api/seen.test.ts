@@ -1,5 +1,7 @@
 /* What is decided and signed is what stood on the screen: changed meanwhile, it is shown again and nothing is written. */
 import { beforeEach, describe, expect, it } from 'vitest'
+import { DEFAULT_TRUST } from '#core/policies/trust'
+import { setPolicy, setTrust, showCentre } from '../../server/services/centre'
 import { showFloor } from '../../server/services/floor'
 import { saveInspection, showInspection } from '../../server/services/inspections'
 import { decide, showMarking } from '../../server/services/marking'
@@ -88,5 +90,23 @@ describe('permission to energise', () => {
       seen: '0'.repeat(32),
     })
     expect(attempt().stage).not.toBe('permission')
+  })
+})
+
+describe('a choice of the centre', () => {
+  it('made by another administrator meanwhile is shown, and neither written over', async () => {
+    const { context, administrator } = centre
+    const { seen, policies } = showCentre(context, administrator)
+    setTrust(context, administrator, { ...DEFAULT_TRUST, proofMinutes: 5 }, seen)
+    const late = () => setPolicy(context, administrator, { ...policies, rounding: 0.05 }, seen)
+    expect(await refusal(late)).toBe('changedSince')
+    expect(showCentre(context, administrator)).toMatchObject({ policies, trust: { proofMinutes: 5 } })
+    setPolicy(
+      context,
+      administrator,
+      { ...policies, rounding: 0.05 },
+      showCentre(context, administrator).seen,
+    )
+    expect(showCentre(context, administrator).policies.rounding).toBe(0.05)
   })
 })

@@ -49,7 +49,7 @@ async function faults(page: Page, isColoursOnly = false): Promise<string[]> {
   const axe = new AxeBuilder({ page })
     .options({ resultTypes: ['violations'], preload: false })
     // A print says the same for each person of a group: two of them show all that can be wrong.
-    .exclude('article.paper:nth-of-type(n + 3)')
+    .exclude('article.sheet:nth-of-type(n + 3)')
   const { violations } = await (
     isColoursOnly
       ? axe.withRules(['color-contrast'])

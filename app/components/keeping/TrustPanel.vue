@@ -48,7 +48,7 @@ const KINDS = {
 async function save() {
   isBusy.value = true
   try {
-    await call('PUT', 'centre/trust', rules.value)
+    await call('PUT', 'centre/trust', { seen: centre.value!.seen, value: rules.value })
     await Promise.all([refresh(), refreshOld()])
     ElMessage({ type: 'success', message: 'In force from now on.', showClose: true })
   } catch (error) {
