@@ -1,0 +1,189 @@
+/* npm run load -- SECONDS: a class at work. 32 tablets save every two seconds, five floors follow, STOP comes now and then. */
+import { createServer } from 'node:http'
+import { readFileSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
+import framework from '../../frameworks/workshop-unit.json'
+import type { Framework } from '#core/assessment/outcomes/framework'
+import { openDatabase } from '../../server/db/open'
+import { createRepos } from '../../server/repos'
+import { createExercise, setExercise } from '../../server/services/exercises'
+import { hashOneTime } from '../../server/services/passwords'
+import { isPortFree, startServer } from '../../scripts/steps.mjs'
+import { anExercise } from '../support/task'
+
+const SECONDS = Number(process.argv[2] ?? 600)
+const TABLETS = 32
+const FLOORS = 5
+const EVERY_MS = 2000
+const STOP_EVERY_MS = 5000
+/** Memory is compared from here on. */
+const SETTLED_S = Math.min(60, SECONDS / 3)
+const LIMITS = { saveP99Ms: 50, stopMs: 200, growth: 0.1, ratio: 2 }
+const PASSWORD = 'three words apart'
+
+const data = mkdtempSync(join(tmpdir(), 'nakshi-load-'))
+/** A centre with one instructor and a class at its design. */
+async function prepare(): Promise<void> {
+  const db = openDatabase(join(data, 'nakshi.sqlite'))
+  const repos = createRepos(db)
+  const now = new Date().toISOString()
+  const hash = await hashOneTime(PASSWORD)
+  repos.centre.putFramework(framework as Framework)
+  const add = (number: string, role: 'instructor' | 'apprentice') =>
+    repos.people.insert({ number, name: `Person ${number}`, role, cohort: 'Class' }, hash, false, now)
+  const instructor = repos.people.byId(add('I-1', 'instructor'))!
+  for (let i = 1; i <= TABLETS; i += 1) add(`T-${i}`, 'apprentice')
+  const { id, version } = createExercise({ repos, now }, instructor, anExercise())
+  setExercise({ repos, now }, instructor, id, version, 'Class')
+  db.close()
+}
+
+let base = ''
+async function signIn(number: string): Promise<string> {
+  const response = await fetch(`${base}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ number, password: PASSWORD }),
+  })
+  return response.headers
+    .getSetCookie()
+    .map((cookie) => cookie.split(';')[0])
+    .join('; ')
+}
+async function ask<T>(cookie: string, method: string, path: string, body?: unknown): Promise<T> {
+  const response = await fetch(`${base}/api/${path}`, {
+    method,
+    headers: { cookie, 'content-type': 'application/json' },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  })
+  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`)
+  return (await response.json()) as T
+}
+const pause = (ms: number) => new Promise((go) => setTimeout(go, ms))
+const quantile = (values: readonly number[], share: number): number =>
+  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]!
+
+const saves: number[] = []
+const stops: number[] = []
+const memoryMB: number[] = []
+const until = () => performance.now() < endsAt
+let endsAt = 0
+
+/** One apprentice's tablet: a step is typed and saved, again and again. */
+async function tablet(cookie: string, i: number): Promise<void> {
+  const [{ id }] = await ask<[{ id: number }]>(cookie, 'GET', 'work')
+  let { version } = await ask<{ version: number }>(cookie, 'GET', `work/${id}`)
+  await pause((i / TABLETS) * EVERY_MS)
+  for (let turn = 0; until(); turn += 1) {
+    const from = performance.now()
+    const body = { version, answers: { 'c1.ib': `${12 + (turn % 10) / 10}` }, readings: {} }
+    ;({ version } = await ask<{ version: number }>(cookie, 'PUT', `work/${id}`, body))
+    saves.push(performance.now() - from)
+    await pause(Math.max(0, EVERY_MS - (performance.now() - from)))
+  }
+}
+/** A floor on a wall: it listens, and looks at most every 600 ms. */
+async function floor(cookie: string): Promise<void> {
+  const stream = await fetch(`${base}/api/news`, { headers: { cookie } })
+  const reader = stream.body!.getReader()
+  while (until()) {
+    await reader.read()
+    await ask(cookie, 'GET', 'floor')
+    await pause(600)
+  }
+  await reader.cancel()
+}
+async function stopNowAndThen(cookie: string): Promise<void> {
+  while (until()) {
+    await pause(STOP_EVERY_MS)
+    const from = performance.now()
+    await ask(cookie, 'POST', 'floor/stop', { attemptId: null, reason: '' })
+    stops.push(performance.now() - from)
+  }
+}
+
+/** A bare handler with a bare insert, synced, on the same disk: what a save cannot be quicker than. */
+async function bareMs(runs: number): Promise<number> {
+  const db = new Database(join(data, 'bare.sqlite'))
+  db.pragma('journal_mode = WAL')
+  db.pragma('synchronous = FULL')
+  db.exec('CREATE TABLE bare (id INTEGER PRIMARY KEY, body TEXT)')
+  const insert = db.prepare('INSERT INTO bare (body) VALUES (?)')
+  const server = createServer((request, response) => {
+    let body = ''
+    request.on('data', (part) => (body += part))
+    request.on('end', () => {
+      insert.run(body)
+      response.setHeader('content-type', 'application/json')
+      response.end('{"version":1}')
+    })
+  }).listen(0)
+  const { port } = server.address() as { port: number }
+  const times: number[] = []
+  for (let i = 0; i < runs; i += 1) {
+    const from = performance.now()
+    await (await fetch(`http://127.0.0.1:${port}`, { method: 'PUT', body: '{"version":1}' })).json()
+    times.push(performance.now() - from)
+  }
+  server.close()
+  db.close()
+  return quantile(times, 0.5)
+}
+/** The same for a save of one tablet alone. */
+async function saveMs(cookie: string, runs: number): Promise<number> {
+  const [{ id }] = await ask<[{ id: number }]>(cookie, 'GET', 'work')
+  let { version } = await ask<{ version: number }>(cookie, 'GET', `work/${id}`)
+  const times: number[] = []
+  for (let i = 0; i < runs; i += 1) {
+    const from = performance.now()
+    const body = { version, answers: { 'c1.ib': `${13 + i / 100}` }, readings: {} }
+    ;({ version } = await ask<{ version: number }>(cookie, 'PUT', `work/${id}`, body))
+    times.push(performance.now() - from)
+  }
+  return quantile(times, 0.5)
+}
+
+await prepare()
+let port = 4700
+while (!(await isPortFree(port))) port += 1
+const server = await startServer(port, data, 'ignore')
+base = `http://localhost:${port}`
+const rssMB = () =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) / 1024
+const desk = await signIn('I-1')
+const cookies: string[] = []
+for (let i = 1; i <= TABLETS; i += 1) cookies.push(await signIn(`T-${i}`))
+
+endsAt = performance.now() + SECONDS * 1000
+const settledAt = performance.now() + SETTLED_S * 1000
+const watch = setInterval(() => performance.now() > settledAt && memoryMB.push(rssMB()), 1000)
+await Promise.all([
+  ...cookies.map(tablet),
+  ...Array.from({ length: FLOORS }, () => floor(desk)),
+  stopNowAndThen(desk),
+])
+clearInterval(watch)
+const [bare, save] = [await bareMs(200), await saveMs(cookies[0]!, 200)]
+server.kill()
+
+const tenth = Math.max(1, Math.floor(memoryMB.length / 10))
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+const growth = mean(memoryMB.slice(-tenth)) / mean(memoryMB.slice(0, tenth)) - 1
+let missed = 0
+function report(name: string, value: number, unit: string, limit: number): void {
+  const isMissed = value > limit
+  if (isMissed) missed += 1
+  console.log(
+    `${name.padEnd(52)} ${value.toFixed(2).padStart(9)} ${unit}   limit ${limit}  ${isMissed ? 'MISSED' : 'kept'}`,
+  )
+}
+console.log(
+  `${TABLETS} tablets, ${FLOORS} floors, ${SECONDS} s, ${saves.length} saves, ${stops.length} times STOP`,
+)
+report('save, 99 of 100 within', quantile(saves, 0.99), 'ms', LIMITS.saveP99Ms)
+report('STOP, the slowest', Math.max(...stops), 'ms', LIMITS.stopMs)
+report('memory, end against beginning', growth, '', LIMITS.growth)
+report('save against a bare handler and synced insert', save / bare, '×', LIMITS.ratio)
+process.exit(missed > 0 ? 1 : 0)
