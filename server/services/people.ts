@@ -51,14 +51,22 @@ export function previewRosterFile({ repos }: Context, actor: Person, file: Uint8
   return previewRoster(rows, existing)
 }
 
-/** Imports the whole file or nothing. */
-export async function importRoster(context: Context, actor: Person, file: Uint8Array): Promise<SignInSlip[]> {
+/** Imports the whole file or nothing; tells how many first passwords are made, which is what takes its time. */
+export async function importRoster(
+  context: Context,
+  actor: Person,
+  file: Uint8Array,
+  tell: (progress: { readonly done: number; readonly of: number }) => void = () => {},
+): Promise<SignInSlip[]> {
   const preview = previewRosterFile(context, actor, file)
   if (preview.bad.length > 0) throw new Problem('rosterHasBadRows', { extra: { preview } })
+  let done = 0
   const slips = await Promise.all(
     preview.good.map(async (person) => {
       const password = oneTimePassword()
-      return { person, password, hash: await hashOneTime(password) }
+      const hash = await hashOneTime(password)
+      tell({ done: (done += 1), of: preview.good.length })
+      return { person, password, hash }
     }),
   )
   const { repos, now } = context

@@ -17,17 +17,19 @@ const CASES: Readonly<Record<string, Belonging>> = {
 }
 const MARKERS = 'instructor assessor'
 const APPRENTICE_AND_MARKERS = `apprentice ${MARKERS}`
+const LOOKERS = `${MARKERS} verifier`
+const APPRENTICE_AND_LOOKERS = `apprentice ${LOOKERS}`
 
 /** Roles that may, by whose it is; what is not named is refused to everybody. */
 const MAY: Readonly<Record<ObjectAction, Readonly<Partial<Record<keyof typeof CASES, string>>>>> = {
   'work.open': { own: 'apprentice', 'own, released': 'apprentice' },
   'record.open': {
-    own: APPRENTICE_AND_MARKERS,
-    'own, released': APPRENTICE_AND_MARKERS,
-    "another's": MARKERS,
-    "another's, of the staff": MARKERS,
-    "another's, released": MARKERS,
-    "another's, showing own work": MARKERS,
+    own: APPRENTICE_AND_LOOKERS,
+    'own, released': APPRENTICE_AND_LOOKERS,
+    "another's": LOOKERS,
+    "another's, of the staff": LOOKERS,
+    "another's, released": LOOKERS,
+    "another's, showing own work": LOOKERS,
   },
   'inspection.open': {
     own: APPRENTICE_AND_MARKERS,

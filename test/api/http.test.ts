@@ -52,7 +52,12 @@ describe('over the wire', () => {
   let cookie = ''
 
   test('the first set-up opens a sealed, http-only, same-site session', async () => {
-    expect(await (await fetch(`${base}/api/session`)).json()).toEqual({ person: null, needsSetUp: true })
+    expect(await (await fetch(`${base}/api/session`)).json()).toEqual({
+      person: null,
+      needsSetUp: true,
+      isLocked: false,
+      lockMinutes: 15,
+    })
     const response = await post('set-up', ADMIN)
     expect(response.status).toBe(200)
     cookie = cookieOf(response)

@@ -43,7 +43,12 @@ describe('people', () => {
 
   test('a roster comes in whole or not at all, with one-time passwords that end older sessions', async () => {
     const good = Buffer.from('number,name,group\nT-8,Zoë Ångström,Friday\nT-9,"Otter, Bo",Friday\n')
-    const slips = await importRoster(centre.context, centre.administrator, good)
+    const told: string[] = []
+    const slips = await importRoster(centre.context, centre.administrator, good, ({ done, of }) =>
+      told.push(`${done} of ${of}`),
+    )
+    expect(told.at(-1)).toBe(`${slips.length} of ${slips.length}`)
+    expect(told).toHaveLength(slips.length)
     expect(slips.map((slip) => slip.name)).toEqual(['Zoë Ångström', 'Otter, Bo'])
     const claim = await signIn(centre.context, 'T-8', slips[0]!.password)
     expect(personOf(centre.context, claim)!.mustChange).toBe(true)

@@ -11,6 +11,7 @@ const fileBase64 = ref('')
 const preview = ref<RosterPreview | null>(null)
 const refusal = ref('')
 const isBusy = ref(false)
+const percent = useProgress('roster/progress', () => isBusy.value)
 
 /** Bytes as they are, so that the server can judge the encoding. */
 async function toBase64(file: File): Promise<string> {
@@ -125,6 +126,9 @@ async function take() {
           >Import
           {{ preview.good.length === 1 ? 'this row' : `these ${preview.good.length} rows` }}</el-button
         >
+        <span v-if="isBusy" class="making" role="status"
+          >First passwords are being made<el-progress :percentage="percent" :stroke-width="8"
+        /></span>
         <span v-if="preview.bad.length" class="soft"
           >Correct the rows above in your file and choose it again. Nothing has been imported.</span
         >
@@ -132,3 +136,10 @@ async function take() {
     </template>
   </section>
 </template>
+
+<style scoped>
+.making {
+  flex: 1;
+  max-width: 320px;
+}
+</style>
