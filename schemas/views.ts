@@ -39,6 +39,8 @@ export interface PersonView {
 export interface SessionView {
   readonly person: PersonView | null
   readonly needsSetUp: boolean
+  /** The college has a sign-in of its own. */
+  readonly isCollegeOffered: boolean
   /** Nobody has touched the page for long: it asks who sits here before it goes on. */
   readonly isLocked: boolean
   /** Minutes without a touch until then; 0 never. */

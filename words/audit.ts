@@ -23,6 +23,7 @@ const ACTIONS: Readonly<Record<string, string>> = {
   sessionLocked: 'Page locked after a while untouched',
   oldRemoved: 'Removed what was kept long enough',
   groupsSet: 'Groups of staff named',
+  signInByCollege: 'Signed in through the college',
   passkeyAdded: 'Passkey added',
   passkeyRemoved: 'Passkey removed',
   stopped: 'STOP at a bay',

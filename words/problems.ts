@@ -24,6 +24,20 @@ export const PROBLEMS = {
     status: 429,
     sentence: 'Two hundred pictures a day are kept for each person. Take the next ones tomorrow.',
   },
+  collegeUnreachable: {
+    status: 502,
+    sentence:
+      'The college’s sign-in cannot be reached. Use your number and password, or try again in a moment.',
+  },
+  collegeRefused: {
+    status: 403,
+    sentence: 'The college’s sign-in did not succeed. Try again, or use your number and password.',
+  },
+  collegeUnknown: {
+    status: 403,
+    sentence:
+      'The college knows you, but nobody here has that number. Ask the administrator to bring you in.',
+  },
   passkeysFull: { status: 409, sentence: 'Ten passkeys are kept. Remove one that you no longer use first.' },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },

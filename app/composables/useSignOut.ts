@@ -23,7 +23,13 @@ export function useSignOut() {
     if (!(await mayLeave())) return
     try {
       await callOnce('DELETE', 'session', undefined)
-      useSession().take({ person: null, needsSetUp: false, isLocked: false, lockMinutes: 0 })
+      useSession().take({
+        person: null,
+        needsSetUp: false,
+        isCollegeOffered: false,
+        isLocked: false,
+        lockMinutes: 0,
+      })
       location.assign('/')
     } catch (error) {
       showProblem(error)

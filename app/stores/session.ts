@@ -23,6 +23,7 @@ export const useSession = defineStore('session', () => {
   const ended = ref(false)
   const isLocked = ref(false)
   const lockMinutes = ref(0)
+  const isCollegeOffered = ref(false)
   /** Something is to be signed, and who sits here is to be proved first. */
   const isAsked = ref(false)
   let resume: (() => void)[] = []
@@ -41,6 +42,7 @@ export const useSession = defineStore('session', () => {
     isKnown.value = true
     isLocked.value = answer.isLocked
     lockMinutes.value = answer.lockMinutes
+    isCollegeOffered.value = answer.isCollegeOffered
     remembered.keep(answer.person)
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
@@ -78,6 +80,7 @@ export const useSession = defineStore('session', () => {
   return {
     isLocked,
     lockMinutes,
+    isCollegeOffered,
     isAsked,
     untilProved,
     proved,

@@ -1,4 +1,5 @@
 import { openApi } from '~~/server/http/api'
+import { isCollegeOffered } from '~~/server/http/college'
 import { sittingHere } from '~~/server/http/session'
 
 export default openApi(undefined, ({ context, event }) => {
@@ -7,6 +8,7 @@ export default openApi(undefined, ({ context, event }) => {
     person: sitting?.person ?? null,
     isLocked: sitting?.session.isLocked ?? false,
     lockMinutes: context.repos.centre.trust().lockMinutes,
+    isCollegeOffered: isCollegeOffered(),
     needsSetUp: context.repos.people.isEmpty(),
   }
 })

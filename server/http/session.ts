@@ -1,11 +1,12 @@
 import { createHmac, randomBytes } from 'node:crypto'
-import { deleteCookie, getCookie, getHeader, getRequestIP, setCookie, type H3Event } from 'h3'
+import { deleteCookie, getCookie, getHeader, getRequestHost, getRequestIP, setCookie, type H3Event } from 'h3'
 import type { Origin } from '../repos/audit'
 import type { Context } from '../services/context'
 import type { WebPlace } from '../services/passkeys'
 import { SESSION_LIMITS, beginSession, signOut, sittingBehind, type Sitting } from '../services/sessions'
 import type { SessionView } from '#schemas/views'
 import { personOf, type SessionClaim } from '../services/sign-in'
+import { isCollegeOffered } from './college'
 import { sessionSecret } from './runtime'
 
 const SESSION = 'nakshi'
@@ -55,10 +56,19 @@ export function enter(event: H3Event, context: Context, claim: SessionClaim): vo
   setCookie(event, DEVICE, deviceWith(getCookie(event, DEVICE), number), cookie(YEAR_S))
 }
 
+/** On the way to the college and back: read when another site sends the browser here, and then gone. */
+export const COLLEGE_STATE = 'nakshi-college'
+export const collegeCookie = { ...cookie(10 * 60), sameSite: 'lax' } as const
+
+/** How a browser calls this server. */
+export const ownAddress = (event: H3Event): string =>
+  `${process.env.NAKSHI_HTTPS === '1' ? 'https' : 'http'}://${getRequestHost(event)}`
+
 /** What a browser is told of a session that has just begun. */
 export const sessionView = (context: Context, claim: SessionClaim): SessionView => ({
   person: personOf(context, claim) ?? null,
   needsSetUp: false,
+  isCollegeOffered: isCollegeOffered(),
   isLocked: false,
   lockMinutes: context.repos.centre.trust().lockMinutes,
 })

@@ -56,6 +56,22 @@ export async function signIn(
   return { personId: person.id, epoch: person.sessionEpoch }
 }
 
+/** Somebody whom the college has signed in: known here by that number, or refused. Their one-time password is theirs to change. */
+export function signInByCollege({ repos, now }: Context, number: string): SessionClaim {
+  const person = repos.people.byNumber(number.trim())
+  if (!person || person.isDisabled) {
+    repos.audit.add(
+      now,
+      person?.id ?? null,
+      'signInRefused',
+      person ? `person ${person.id}` : 'by the college',
+    )
+    throw new Problem('collegeUnknown')
+  }
+  repos.audit.add(now, person.id, 'signInByCollege', `person ${person.id}`)
+  return { personId: person.id, epoch: person.sessionEpoch }
+}
+
 /** The person behind a session, or undefined when it has ended. Never carries the password hash. */
 export function personOf({ repos }: Context, claim: Partial<SessionClaim>): Person | undefined {
   if (claim.personId === undefined) return undefined

@@ -55,6 +55,7 @@ describe('over the wire', () => {
     expect(await (await fetch(`${base}/api/session`)).json()).toEqual({
       person: null,
       needsSetUp: true,
+      isCollegeOffered: false,
       isLocked: false,
       lockMinutes: 15,
     })
