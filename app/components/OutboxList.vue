@@ -22,7 +22,7 @@ const discard = (key: string, what: string) =>
   <el-popover v-if="count > 0" trigger="click" :width="380" placement="bottom-end">
     <template #reference>
       <button type="button" class="waiting" data-testid="outbox">
-        <CloudUpload :size="18" aria-hidden="true" /> {{ count }} not saved
+        <CloudUpload :size="18" aria-hidden="true" /> {{ count }} waiting
       </button>
     </template>
     <h2 class="title">Typed here, not saved yet</h2>

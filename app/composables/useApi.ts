@@ -67,9 +67,13 @@ export function showProblem(error: unknown): ApiProblem {
   return problem
 }
 
-/** A value from the server with its loading and error state; `refresh` asks again. */
-export function useServer<T>(path: () => string | null) {
+/**
+ * A value from the server with its loading and error state; `refresh` asks again. Kept on the device, it is shown
+ * without a network as it was last.
+ */
+export function useServer<T>(path: () => string | null, { isKept = false } = {}) {
   const { call } = useApi()
+  const last = isKept ? useLastView() : null
   const data = shallowRef<T | null>(null)
   const problem = ref<ApiProblem | null>(null)
   let latest = 0
@@ -82,7 +86,7 @@ export function useServer<T>(path: () => string | null) {
       return
     }
     try {
-      const answer = await call<T>('GET', url)
+      const answer = last ? (await last.read<T>(url)).view : await call<T>('GET', url)
       // A slower earlier answer must not overwrite a later one.
       if (turn === latest) {
         data.value = answer

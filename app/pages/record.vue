@@ -2,7 +2,7 @@
 import type { OwnRecordUnit } from '#schemas/marking-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
-const { data, problem, refresh } = useServer<OwnRecordUnit[]>(() => 'record')
+const { data, problem, refresh } = useServer<OwnRecordUnit[]>(() => 'record', { isKept: true })
 const session = useSession()
 const sewn = computed(
   () =>

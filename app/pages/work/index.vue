@@ -4,7 +4,7 @@ import { STAGE_WORDS } from '~/texts/stages'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
 
-const { data, problem, refresh } = useServer<WorkListItem[]>(() => 'work')
+const { data, problem, refresh } = useServer<WorkListItem[]>(() => 'work', { isKept: true })
 const words = (item: WorkListItem) =>
   item.stage === 'design' && item.answered === 0 ? 'not started' : STAGE_WORDS[item.stage].mine
 </script>
