@@ -20,24 +20,13 @@ export const PROBLEMS = {
   passkeyWrong: { status: 400, sentence: 'The passkey could not be checked. Try again, or use another one.' },
   passkeyMissing: { status: 404, sentence: 'You have no passkey yet. Use your PIN or password.' },
   keptForEver: { status: 409, sentence: 'The centre keeps this for ever. Give it a number of years first.' },
-  tooManyPictures: {
-    status: 429,
-    sentence: 'Two hundred pictures a day are kept for each person. Take the next ones tomorrow.',
-  },
+  tooManyPictures: { status: 429, sentence: 'Two hundred pictures a day are kept. Go on tomorrow.' },
   collegeUnreachable: {
     status: 502,
-    sentence:
-      'The college’s sign-in cannot be reached. Use your number and password, or try again in a moment.',
+    sentence: 'The college’s sign-in cannot be reached. Use number and password.',
   },
-  collegeRefused: {
-    status: 403,
-    sentence: 'The college’s sign-in did not succeed. Try again, or use your number and password.',
-  },
-  collegeUnknown: {
-    status: 403,
-    sentence:
-      'The college knows you, but nobody here has that number. Ask the administrator to bring you in.',
-  },
+  collegeRefused: { status: 403, sentence: 'The college’s sign-in did not succeed. Try again.' },
+  collegeUnknown: { status: 403, sentence: 'Nobody here has that number. Ask the administrator.' },
   passkeysFull: { status: 409, sentence: 'Ten passkeys are kept. Remove one that you no longer use first.' },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },
