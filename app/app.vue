@@ -2,7 +2,9 @@
 import { useSession } from '~/stores/session'
 
 const session = useSession()
-useIdleLock()
+const { callOnce } = useApi()
+const route = useRoute()
+useIdleLock(session, { path: () => route.path, lock: () => callOnce('POST', 'lock', {}) })
 </script>
 
 <template>

@@ -91,7 +91,7 @@ export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readon
   },
   neutralShared: { name: 'Shared neutral', tell: 'Follow the neutrals.' },
   twoOnOneWay: { name: 'Two circuits on one way', tell: 'Count the conductors in the way.' },
-  linesExchanged: {
+  linesInterchanged: {
     name: 'Lines interchanged (phase sequence)',
     tell: 'Use the rotation indicator once live.',
   },

@@ -4,7 +4,9 @@ import { CloudUpload } from '@lucide/vue'
 /** What was typed on this device and the server does not have yet: what, whose, since when, and why. */
 const outbox = useOutbox()
 const session = useSession()
-const count = computed(() => outbox.waiting.length)
+// A draft on its own page says there that it is not saved.
+const listed = computed(() => outbox.waiting.filter(({ isHere, about }) => !(isHere && !about.delivery)))
+const count = computed(() => listed.value.length)
 const isMine = (id: number) => id === session.person?.id
 
 const discard = (key: string, what: string) =>
@@ -27,7 +29,7 @@ const discard = (key: string, what: string) =>
     </template>
     <h2 class="title">Typed here, not saved yet</h2>
     <ul>
-      <li v-for="entry in outbox.waiting" :key="entry.key" :data-testid="`waiting-${entry.key}`">
+      <li v-for="entry in listed" :key="entry.key" :data-testid="`waiting-${entry.key}`">
         <div>
           <NuxtLink v-if="isMine(entry.about.person.id)" :to="entry.about.page">{{
             entry.about.what

@@ -12,7 +12,7 @@ const secret = ref('')
 const problem = ref('')
 const isBusy = ref(false)
 const isStopped = ref(false)
-const maySTOP = computed(() => ['instructor', 'assessor'].includes(session.person?.role ?? ''))
+const mayStop = computed(() => ['instructor', 'assessor'].includes(session.person?.role ?? ''))
 const hasPasskeys = browserSupportsWebAuthn()
 
 async function prove(how: () => Promise<unknown>) {
@@ -84,7 +84,7 @@ const { signOut } = useSignOut()
         <el-button v-else size="large" text @click="session.giveUpProof()">Not now</el-button>
       </div>
     </form>
-    <button v-if="session.isLocked && maySTOP" type="button" class="stop-all" @click="stopAll">
+    <button v-if="session.isLocked && mayStop" type="button" class="stop-all" @click="stopAll">
       {{ isStopped ? 'Stopped: every bay' : 'STOP every live bay' }}
     </button>
   </el-dialog>

@@ -58,9 +58,12 @@ export function useFeedbackBox(saveText: (text: string) => Promise<void>, placeO
   async function save(): Promise<boolean> {
     clearTimeout(timer)
     await sending
-    if (state.value === 'saved') return true
-    sending = send().finally(() => (sending = undefined))
-    return sending
+    // Typed on while it was on its way, it goes once more: what is signed is what stands in the box.
+    while (state.value !== 'saved') {
+      sending = send().finally(() => (sending = undefined))
+      if (!(await sending)) return false
+    }
+    return true
   }
 
   async function send(): Promise<boolean> {

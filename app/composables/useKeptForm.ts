@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import { BLANK_EXERCISE } from '~/utils/blank-exercise'
@@ -18,6 +18,8 @@ export function useKeptForm(place: DevicePlace, isReady: () => boolean) {
     const [now, then] = [form.value, base.value]
     return Object.keys({ ...now, ...then }).some((key) => now[key] !== then[key])
   })
+
+  onScopeDispose(place.open())
 
   /** Lays what was typed here, and neither saved nor thrown away, over what the server has. */
   async function layBack(): Promise<void> {

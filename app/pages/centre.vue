@@ -4,6 +4,7 @@ import { ISOLATION_CHOICES } from '#words/policies'
 import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
 import { POLICY_TEXTS } from '#words/policies'
+import { trustWords } from '#words/trust'
 
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor', 'verifier'] })
 const session = useSession()
@@ -14,6 +15,8 @@ const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)
 
 const nameOf = (change: { key: string; value: string }): string => {
+  const trust = trustWords(change.key.replace(/^trust\./, ''), change.value)
+  if (trust) return trust
   const policy = [...POLICY_TEXTS, ...ISOLATION_CHOICES].find(
     ({ key }) => key === change.key.replace(/^isolation\./, ''),
   )

@@ -29,7 +29,7 @@ registerRoute(
   ),
 )
 
-// A newer version waits until somebody says so: nobody's page is exchanged while they type.
+// A newer version waits until somebody says so: no page is taken away while somebody types.
 self.addEventListener('message', (event) => {
   if ((event.data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting()
 })

@@ -16,6 +16,8 @@ export interface Waiting {
   readonly key: string
   readonly about: DocumentAbout
   readonly boxes: number
+  /** Its page is open in this tab. */
+  readonly isHere: boolean
   readonly since: string
   /** Why it has not gone; absent while it simply waits. */
   readonly reason?: string
@@ -23,8 +25,8 @@ export interface Waiting {
 
 /** What waits is tried again so often, ms. */
 const AGAIN_MS = 5000
-/** Keystrokes are many; the list is one. */
-const LOOK_AFTER_MS = 250
+/** What is saved after a short pause, as nearly everything is, does not appear in the list at all. */
+const LOOK_AFTER_MS = 2000
 
 const WORDS = {
   conflict: 'The same box was changed elsewhere. Open it and choose.',
@@ -51,7 +53,7 @@ export const useOutbox = defineStore('outbox', () => {
         .map(({ at }) => at)
         .sort()[0]!
       const reason = about.delivery ? reasons.get(key) : WORDS.save
-      return [{ key, about, boxes, since, ...(reason ? { reason } : {}) }]
+      return [{ key, about, boxes, since, isHere: here.has(key), ...(reason ? { reason } : {}) }]
     })
   }
   function lookSoon(): void {
@@ -74,7 +76,7 @@ export const useOutbox = defineStore('outbox', () => {
       if (!copy) continue
       const outcome = await deliver(copy, about.delivery, callOnce)
       if (outcome.is === 'offline') return look()
-      if (outcome.is === 'refused') reasons.set(key, outcome.message)
+      if (outcome.is === 'refused' || outcome.is === 'held') reasons.set(key, outcome.message)
       if (outcome.is === 'conflict') reasons.set(key, WORDS.conflict)
       if (outcome.is === 'sent') {
         reasons.delete(key)
@@ -96,6 +98,7 @@ export const useOutbox = defineStore('outbox', () => {
   function opened(key: string): () => void {
     here.set(key, (here.get(key) ?? 0) + 1)
     reasons.delete(key)
+    lookSoon()
     return () => {
       const left = here.get(key)! - 1
       if (left > 0) here.set(key, left)

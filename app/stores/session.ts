@@ -1,18 +1,25 @@
+import { useEventListener } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { ref, watch } from 'vue'
 import type { Role } from '#core/exercise/roster'
 import type { PersonView, SessionView } from '#schemas/views'
 import { lastViews } from '~/utils/last-view'
 
 const REMEMBERED = 'nakshi-person'
-/** Who is signed in here, for a page that is opened without a network. */
+/** Who is signed in on this device, for a page that is opened without a network, and whether their pages are locked. */
+interface Remembered {
+  readonly person: PersonView
+  readonly isLocked: boolean
+}
 const remembered = {
-  keep(person: PersonView | null): void {
-    if (person) localStorage.setItem(REMEMBERED, JSON.stringify(person))
+  keep(person: PersonView | null, isLocked: boolean): void {
+    if (person) localStorage.setItem(REMEMBERED, JSON.stringify({ person, isLocked } satisfies Remembered))
     else {
       localStorage.removeItem(REMEMBERED)
       void lastViews.forgetAll()
     }
   },
-  read: (): PersonView | null => JSON.parse(localStorage.getItem(REMEMBERED) ?? 'null') as PersonView | null,
+  read: (): Remembered | null => JSON.parse(localStorage.getItem(REMEMBERED) ?? 'null') as Remembered | null,
 }
 
 /** Who is signed in on this device. `ended` raises the sign-in over the page, so that nothing typed is lost. */
@@ -28,10 +35,13 @@ export const useSession = defineStore('session', () => {
   const isAsked = ref(false)
   let resume: (() => void)[] = []
 
-  /** Without a network: who was signed in last on this device and has not signed out. Nothing is shown but what it keeps. */
+  /**
+   * Without a network: who was signed in last on this device and has not signed out. Nothing is shown but what it
+   * keeps; what was locked stays so.
+   */
   function takeRemembered(): boolean {
     const known = remembered.read()
-    if (known) [person.value, isKnown.value] = [known, true]
+    if (known) [person.value, isLocked.value, isKnown.value] = [known.person, known.isLocked, true]
     return known !== null
   }
 
@@ -43,7 +53,7 @@ export const useSession = defineStore('session', () => {
     isLocked.value = answer.isLocked
     lockMinutes.value = answer.lockMinutes
     isCollegeOffered.value = answer.isCollegeOffered
-    remembered.keep(answer.person)
+    remembered.keep(answer.person, answer.isLocked)
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
     if (ended.value && before && before.id !== answer.person.id) return location.assign('/')
@@ -76,6 +86,15 @@ export const useSession = defineStore('session', () => {
   function giveUpProof(): void {
     if (!isLocked.value) settle('giveUp')
   }
+
+  watch(isLocked, (locked) => person.value && remembered.keep(person.value, locked))
+  // Locked or opened in one tab, it is so in all of them.
+  useEventListener('storage', ({ key }) => {
+    const known = key === REMEMBERED ? remembered.read() : null
+    if (known?.person.id !== person.value?.id || known === null) return
+    if (known.isLocked) isLocked.value = true
+    else if (isLocked.value) proved()
+  })
 
   return {
     isLocked,

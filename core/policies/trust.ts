@@ -1,12 +1,12 @@
 /** How a centre guards what is signed, and how long it keeps what. */
 export interface TrustPolicy {
-  /** PIN, passkey or password is asked again before permitting, deciding or issuing when the last proof is older, minutes. */
+  /** PIN, passkey or password is asked again before permitting, deciding or closing when the last proof is older, minutes. */
   readonly proofMinutes: number
   /** A page that nobody touches is locked after so long, minutes; 0 never. */
   readonly lockMinutes: number
   /** Whose work staff see: of every group, or of those that they are named for. */
   readonly staffGroups: 'all' | 'own'
-  /** Rehearsals, searches, trainer rounds, predictions and practice bays are kept so long, years; 0 for ever. */
+  /** Rehearsals, searches, trainer rounds and predictions are kept so long, years; 0 for ever. */
   readonly keepPracticeYears: number
   /** Photographs of work, after they were taken, years; 0 for ever. */
   readonly keepPhotographYears: number

@@ -14,7 +14,7 @@ const ANSWERS = new RegExp(
     'testing/(expected|judge/|diagnosis/|fault-finding/)',
     'assessment/marking/(mark-|rubric|own-figures)',
     'bay/(build/build|faults/catalogue|practice/)',
-    'inspection/(scene|defects)',
+    'inspection/scene',
   ].join('|')})`,
 )
 /** Workers of the desk; the others are for everybody. */

@@ -97,7 +97,7 @@ const OBJECT_RULES = {
   /** A fault-finding exercise: whoever looks for the fault, and those who set them. */
   'faultFinding.open': [
     'faultFinding.practise',
-    (actor, thing) => isOwn(actor, thing) || may(actor, 'faultFinding.set'),
+    (actor, thing) => isOwn(actor, thing) || (may(actor, 'faultFinding.set') && inOwnGroup(actor, thing)),
   ],
   'faultFinding.step': ['faultFinding.practise', isOwn],
   'run.open': [

@@ -10,7 +10,7 @@ import { FAULT_TEXT, placeWords } from '#words/faults'
 import { outcomeWords, testWords } from '#words/testing'
 import type { PlantBay, PlantBody, PlantPreviewBody, PlantPreviewView } from '#schemas/fault-finding-views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 
@@ -117,6 +117,7 @@ export function plantFaultFinding(
   return repos.transaction(() => {
     for (const id of people) {
       const person = found(repos.people.byId(id))
+      if (!seesGroup(actor, person.cohort)) throw new Problem('notFound')
       repos.faultFindings.insert({
         personId: person.id,
         setBy: actor.id,

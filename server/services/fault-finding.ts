@@ -13,7 +13,8 @@ import type {
 } from '#schemas/fault-finding-views'
 import type { FaultFinding } from '../repos/fault-findings'
 import type { Person } from '../repos/people'
-import { allow, may, mayWith, openOf } from './access'
+import { allow, may, mayWith, open } from './access'
+import { groupOf, seenPeople } from './groups'
 import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -23,6 +24,7 @@ import { bayAsBuilt, faultFindingView } from './fault-finding-view'
 
 export function faultFindingHome({ repos }: Context, actor: Person): FaultFindingHome {
   allow(actor, 'faultFinding.practise')
+  const seen = seenPeople(repos, actor)
   return {
     aims: AIMS.map(({ code }) => ({ code, name: AIM_NAME[code] })),
     bays: PRACTICE_BAYS.filter(({ code }) => FAULT_FINDING_BAYS.includes(code)).map(({ code }) => ({
@@ -31,7 +33,12 @@ export function faultFindingHome({ repos }: Context, actor: Person): FaultFindin
       aims: aimsAt(code),
     })),
     own: repos.faultFindings.byPerson(actor.id).map(listed),
-    set: may(actor, 'faultFinding.set') ? repos.faultFindings.allSet().map(listed) : [],
+    set: may(actor, 'faultFinding.set')
+      ? repos.faultFindings
+          .allSet()
+          .filter(({ personId }) => seen(personId))
+          .map(listed)
+      : [],
   }
 }
 
@@ -59,7 +66,10 @@ const listed = (search: FaultFinding): FaultFindingListItem => ({
 })
 
 const ownFaultFinding = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): FaultFinding =>
-  openOf(actor, 'faultFinding.open', repos.faultFindings.byId(id))
+  open(actor, 'faultFinding.open', repos.faultFindings.byId(id), ({ personId }) => ({
+    ownerId: personId,
+    cohort: groupOf(repos, personId),
+  }))
 
 export const showFaultFinding = (context: Context, actor: Person, id: number): FaultFindingView =>
   faultFindingView(ownFaultFinding(context, actor, id), actor)

@@ -20,6 +20,7 @@ import type { StoredObservation } from '../repos/observations'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
+import { groupOf, seenPeople } from './groups'
 import { Problem } from './problem'
 import { needProof } from './proof'
 import { saveIfCurrent } from './save-current'
@@ -27,7 +28,7 @@ import { checkSignature } from './signatures'
 
 export function listObservations({ repos }: Context, actor: Person): ObservationItem[] {
   allow(actor, 'isolation.observe')
-  const seen = seenApprentices(repos, actor)
+  const seen = seenPeople(repos, actor)
   return repos.observations
     .recent()
     .filter(({ apprenticeId }) => seen(apprenticeId))
@@ -46,23 +47,10 @@ export function listObservations({ repos }: Context, actor: Person): Observation
     })
 }
 
-/** Whose work this member of staff sees; one look at the register. */
-function seenApprentices(repos: Context['repos'], actor: Person): (id: number) => boolean {
-  if (actor.groups == null) return () => true
-  const seen = new Set(
-    repos.people
-      .all()
-      .filter(({ cohort }) => seesGroup(actor, cohort))
-      .map(({ id }) => id),
-  )
-  return (id) => seen.has(id)
-}
-
 /** The observation, for staff who work with its apprentice's group; to anybody else it is not there. */
 function observationSeen({ repos }: Context, actor: Person, id: number): StoredObservation {
   const observation = found(repos.observations.byId(id))
-  if (!seesGroup(actor, repos.people.byId(observation.apprenticeId)?.cohort ?? ''))
-    throw new Problem('notFound')
+  if (!seesGroup(actor, groupOf(repos, observation.apprenticeId) ?? '')) throw new Problem('notFound')
   return observation
 }
 

@@ -32,7 +32,16 @@ export function setGroups(
   repos.transaction(() => {
     const person = found(repos.people.byId(id))
     if (person.role === 'apprentice') throw new Problem('notFound')
-    repos.people.setGroups(person.id, cohorts)
+    const known = new Map(repos.people.all().map(({ cohort }) => [fold(cohort), cohort]))
+    const strange = cohorts.filter((cohort) => !known.has(fold(cohort)))
+    if (strange.length > 0)
+      throw new Problem('bodyNotRight', {
+        fields: strange.map((cohort) => ({ field: cohort, message: 'is no group here.' })),
+      })
+    repos.people.setGroups(
+      person.id,
+      cohorts.map((cohort) => known.get(fold(cohort))!),
+    )
     repos.audit.add(now, actor.id, 'groupsSet', `person ${person.id}: ${cohorts.join(', ') || 'none'}`)
   })
 }

@@ -3,6 +3,7 @@ import sharp from 'sharp'
 import type { Person } from '../repos/people'
 import { allow, open } from './access'
 import type { Context } from './context'
+import { groupOf } from './groups'
 import { Problem } from './problem'
 
 /** More is no photograph of a bay, and a small file may unfold to gigabytes: pixels of the whole picture. */
@@ -59,5 +60,9 @@ const redrawn = (bytes: Buffer): Promise<Buffer> =>
 export function showPhoto({ repos }: Context, actor: Person, hash: string): Buffer {
   const showsWorkOf = (personId: number) => repos.inspections.showsWorkOf(personId, hash)
   const photo = repos.inspections.photo(hash)
-  return open(actor, 'photo.open', photo, ({ madeBy }) => ({ ownerId: madeBy, showsWorkOf })).bytes
+  return open(actor, 'photo.open', photo, ({ madeBy }) => ({
+    ownerId: madeBy,
+    cohort: groupOf(repos, madeBy),
+    showsWorkOf,
+  })).bytes
 }

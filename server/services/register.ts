@@ -1,7 +1,7 @@
 import type { LockBody, PermitBody } from '#schemas/isolation-requests'
 import type { LockView, PermitView, RegisterView } from '#schemas/isolation-views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { checkSignature } from './signatures'
@@ -16,7 +16,7 @@ export function showRegister({ repos }: Context, actor: Person): RegisterView {
     hasPin: repos.locks.pinHash(actor.id) !== undefined,
     apprentices: repos.people
       .all()
-      .filter(({ role }) => role === 'apprentice')
+      .filter(({ role, cohort }) => role === 'apprentice' && seesGroup(actor, cohort))
       .map(({ id, number, name, cohort }) => ({ id, number, name, cohort })),
   }
 }

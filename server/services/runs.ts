@@ -19,7 +19,8 @@ import type {
 } from '#schemas/workmanship-views'
 import type { StoredMeasurement, StoredRun } from '../repos/runs'
 import type { Person } from '../repos/people'
-import { allow, found, may, mayWith, open, type Belonging } from './access'
+import { allow, found, may, mayWith, open, seesGroup, type Belonging } from './access'
+import { groupOf, seenPeople } from './groups'
 import { saveIfCurrent } from './save-current'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -46,6 +47,7 @@ const belonging =
   ({ repos }: Pick<Context, 'repos'>) =>
   ({ madeBy }: StoredRun): Belonging => ({
     ownerId: madeBy,
+    cohort: groupOf(repos, madeBy),
     isOfStaff: repos.people.byId(madeBy)!.role !== 'apprentice',
   })
 const isShown = (context: Pick<Context, 'repos'>, actor: Person, run: StoredRun): boolean =>
@@ -65,23 +67,27 @@ function shownRun(context: Context, actor: Person, id: number): StoredRun {
 }
 
 /** Staff change each other's runs; an apprentice changes their own. */
-const mayChange = (actor: Person, { madeBy }: StoredRun): boolean =>
-  mayWith(actor, 'run.change', { ownerId: madeBy })
+const mayChange = (context: Context, actor: Person, run: StoredRun): boolean =>
+  mayWith(actor, 'run.change', belonging(context)(run))
 
 export function showRun(context: Context, actor: Person, id: number): RunView {
   const run = shownRun(context, actor, id)
   const mayMeasure = may(actor, 'attempt.mark')
+  const seen = seenPeople(context.repos, actor)
   return {
     id,
     maker: run.maker,
-    mayChange: mayChange(actor, run),
+    mayChange: mayChange(context, actor, run),
     mayMeasure,
     fields: run.fields,
     version: run.version,
     savedAt: run.savedAt,
     measurements: context.repos.runs
       .measurementsOf(id)
-      .filter(({ personId, closedAt }) => mayMeasure || (personId === actor.id && closedAt !== null))
+      .filter(
+        ({ personId, closedAt }) =>
+          (mayMeasure && seen(personId)) || (personId === actor.id && closedAt !== null),
+      )
       .map((measurement) => ({
         id: measurement.id,
         person: measurement.person,
@@ -102,7 +108,7 @@ export const saveRun = (
     sent: version,
     read: () => shownRun(context, actor, id),
     check: (run) => {
-      if (!mayChange(actor, run)) throw new Problem('notAllowed')
+      if (!mayChange(context, actor, run)) throw new Problem('notAllowed')
     },
     write: () => context.repos.runs.save(id, version, fields, context.now),
     theirs: () => showRun(context, actor, id),
@@ -150,7 +156,8 @@ export function startMeasurement(
   allow(actor, 'attempt.mark')
   const run = shownRun(context, actor, runId)
   if (!readRun(run.fields).sheet) throw new Problem('runUnreadable')
-  if (found(context.repos.people.byId(personId)).role !== 'apprentice') throw new Problem('notFound')
+  const group = groupOf(context.repos, personId)
+  if (group === undefined || !seesGroup(actor, group)) throw new Problem('notFound')
   return { id: context.repos.runs.measure(runId, personId, actor.id, run.fields) }
 }
 
@@ -158,6 +165,7 @@ export function startMeasurement(
 function shownMeasurement(context: Context, actor: Person, id: number): StoredMeasurement {
   return open(actor, 'measurement.open', context.repos.runs.measurement(id), (measured) => ({
     ownerId: measured.personId,
+    cohort: groupOf(context.repos, measured.personId),
     isReleased: measured.closedAt !== null,
   }))
 }

@@ -98,9 +98,31 @@ describe('sent from another page', () => {
     ['no network', new ApiProblem(0, 'offline', ''), { is: 'offline' }],
     ['a server in trouble', new ApiProblem(503, 'diskFull', ''), { is: 'offline' }],
     ['nobody signed in', new ApiProblem(401, 'signInNeeded', ''), { is: 'offline' }],
+    ['a locked page', new ApiProblem(423, 'sessionLocked', ''), { is: 'offline' }],
+    ['too many at once', new ApiProblem(429, 'tooManyTries', ''), { is: 'offline' }],
     ['a locked part', new ApiProblem(409, 'locked', 'Locked.'), { is: 'refused', message: 'Locked.' }],
   ])('%s keeps it on the device', async (_, problem, outcome) => {
     expect(await deliver(copy, sheet, vi.fn().mockRejectedValue(problem))).toEqual(outcome)
+  })
+
+  it('boxes that STOP has locked are held back; the others go', async () => {
+    const locked = { answers: [], readings: ['c1.zs@c1p4'] }
+    const call = vi
+      .fn()
+      .mockRejectedValueOnce(new ApiProblem(409, 'liveLocked', 'Live readings stay locked.', [], { locked }))
+      .mockResolvedValueOnce(null)
+    const typed = {
+      base: { 'reading.c1.zs@c1p4': '', 'reading.c1.irNE': '640' },
+      mine: { 'reading.c1.zs@c1p4': '0.86', 'reading.c1.irNE': '600' },
+      version: 4,
+    }
+    const outcome = await deliver(typed, { path: 'work/3', shape: 'work' }, call)
+    expect(outcome).toEqual({ is: 'held', message: 'Live readings stay locked.' })
+    expect(call).toHaveBeenLastCalledWith('PUT', 'work/3', {
+      version: 4,
+      answers: {},
+      readings: { 'c1.zs@c1p4': '', 'c1.irNE': '600' },
+    })
   })
 
   it('feedback takes the changed marks along as they stand at the server', async () => {

@@ -87,15 +87,15 @@ describe('an instrument at a sound bay', () => {
 
 describe('a plug-in tester', () => {
   const at = (rig: Rig) => take(rig, idle(rig), 'socket', ['c1p2']).shown
-  it('tells exchanged and missing conductors', () => {
+  it('tells interchanged and missing conductors', () => {
     expect(at(withFault(bay, 'polarityAtPoint', 'c1p2'))).toBe('line and neutral reversed')
     expect(at(withFault(bay, 'earthOpen', wireBetween(bay, 'c1p1.E', 'c1p2.E')))).toBe('no earth')
     expect(at(withFault(bay, 'neutralOpen', wireBetween(bay, 'c1p1.N', 'c1p2.N')))).toBe('no neutral')
     expect(at(withFault(bay, 'lineOpen', wireBetween(bay, 'c1p1.L', 'c1p2.L')))).toBe('no supply')
   })
-  it('does not see neutral and earth exchanged: that takes a test at the board', () => {
-    const exchanged = withFault(bay, 'neutralAndEarth', 'c1p2')
-    expect(at(exchanged)).toBe('correct')
+  it('does not see neutral and earth interchanged: that takes a test at the board', () => {
+    const interchanged = withFault(bay, 'neutralAndEarth', 'c1p2')
+    expect(at(interchanged)).toBe('correct')
   })
 })
 

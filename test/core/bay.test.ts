@@ -340,22 +340,22 @@ describe('every fault of the catalogue', () => {
 })
 
 describe('the two ends of a ring', () => {
-  it('may be exchanged: nothing changes', () => {
+  it('may be interchanged: nothing changes', () => {
     const rig = aBay()
     const ends = (bar: string) =>
       rig.wires.flatMap(({ run, from, to }) =>
         run === 'c1run' ? [from, to].filter((ref) => ref.startsWith(`${bar}.`)) : [],
       )
-    const exchanged = [ends('b1nA'), ends('b1e')].reduce(
+    const interchanged = [ends('b1nA'), ends('b1e')].reduce(
       (made, [one, other]) => swapTerminals(made, one!, other!),
       rig,
     )
-    expect(exchanged).not.toEqual(rig)
+    expect(interchanged).not.toEqual(rig)
     const volt = (entry: Rig) => {
       const solved = solveBay(entry, { ...workingState(entry), inUse: { c1p2: true } })
       return solved.ok ? magnitude(solved.volt('c1p2.L')) : NaN
     }
-    expect(volt(exchanged)).toBeCloseTo(volt(rig), 9)
+    expect(volt(interchanged)).toBeCloseTo(volt(rig), 9)
   })
 })
 

@@ -23,7 +23,7 @@ describe('equivalents are accepted', () => {
       }),
     ).toEqual([])
   })
-  it('the two ends of a ring exchanged on their bar', () => {
+  it('the two ends of a ring interchanged on their bar', () => {
     const ends = rig.wires.flatMap(({ run, from, to }) =>
       run === 'c1run' ? [from, to].filter((ref) => ref.startsWith('b1nA.')) : [],
     )

@@ -82,7 +82,7 @@ describe('experiments', () => {
       expect(run('reversed', { kind, turned: 0 }).text).toMatch(/Current stops: yes/)
     }
   })
-  it('polarity: nothing at the holder when sound, line voltage when exchanged', () => {
+  it('polarity: nothing at the holder when sound, line voltage when interchanged', () => {
     expect(run('polarity').text).toMatch(/sound: 0\.0 V/)
     expect(run('polarity').text).toMatch(/reversed: 230 V/)
   })
@@ -93,7 +93,7 @@ describe('experiments', () => {
       lines.findIndex((line) => /turned on/.test(line)),
     )
   })
-  it('two lines exchanged turn the field', () => {
+  it('two lines interchanged turn the field', () => {
     expect(run('rotation', { turned: 0 }).text).toMatch(/L1-L2-L3/)
     expect(run('rotation', { turned: 1 }).text).toMatch(/L1-L3-L2/)
   })

@@ -314,7 +314,7 @@ describe('live', () => {
     expect(
       readSocketTester(live(withFault(radial, 'earthOpen', wireBetween(radial, 'c1p1.E', 'c1p2.E'))), 'c1p2'),
     ).toBe('noEarth')
-    // As in life: neutral and earth exchanged looks right.
+    // As in life: neutral and earth interchanged looks right.
     expect(readSocketTester(live(withFault(radial, 'neutralAndEarth', 'c1p2')), 'c1p2')).toBe('right')
   })
   it('clamp: one conductor shows the load, line and neutral together nothing', () => {
@@ -323,7 +323,7 @@ describe('live', () => {
     expect(readClamp(loaded, [l]).value).toBeCloseTo(100 / 230, 2)
     expect(readClamp(loaded, [l, n]).value).toBe(0)
   })
-  it('phase rotation, and what two exchanged lines do to it', () => {
+  it('phase rotation, and what two interchanged lines do to it', () => {
     const motor = aCircuit({
       use: 'motor',
       phases: 3,
@@ -342,7 +342,7 @@ describe('live', () => {
     )
     const lines = ['c1p1.L1', 'c1p1.L2', 'c1p1.L3'] as const
     expect(readRotation(live(three), lines)).toBe('L1-L2-L3')
-    expect(readRotation(live(withFault(three, 'linesExchanged', 'b1w1')), lines)).toBe('L1-L3-L2')
+    expect(readRotation(live(withFault(three, 'linesInterchanged', 'b1w1')), lines)).toBe('L1-L3-L2')
   })
 })
 

@@ -1,4 +1,7 @@
 /* An apprentice's afternoon with the network cut at every step: what was typed is there, and the state says the truth. */
+import { once } from 'node:events'
+import { createServer, request } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { expect, fillSignIn, DEMO_PASSWORD, saved, signIn, test } from './support'
 
@@ -140,4 +143,53 @@ test('STOP comes while live readings could not be sent: they stay, and the scree
   await page.reload()
   await expect(page.getByTestId('outbox')).toContainText('1 waiting')
   await context.close()
+})
+
+/** The centre behind a proxy whose app can be made a newer one. */
+async function behindProxy(centre: string) {
+  const app = { isNewer: false }
+  const { hostname, port } = new URL(centre)
+  const server = createServer((asked, answer) => {
+    const isWorker = asked.url === '/sw.js'
+    const headers = {
+      ...asked.headers,
+      ...(isWorker ? { 'if-none-match': '', 'if-modified-since': '' } : {}),
+    }
+    const passed = request({ hostname, port, path: asked.url, method: asked.method, headers }, (given) => {
+      const { 'content-length': length, etag: _etag, ...others } = given.headers
+      answer.writeHead(
+        given.statusCode!,
+        isWorker ? others : { ...others, ...(length ? { 'content-length': length } : {}) },
+      )
+      if (isWorker && app.isNewer) answer.write('/* newer */\n')
+      given.pipe(answer)
+    })
+    asked.pipe(passed)
+  }).listen(0)
+  await once(server, 'listening')
+  return { app, server, address: `http://localhost:${(server.address() as AddressInfo).port}` }
+}
+
+test('a newer version says that it is ready, and what was typed is there after it is used', async ({
+  browser,
+  centre,
+}) => {
+  const { app, server, address } = await behindProxy(centre)
+  const { context, page } = await onTablet(browser, address, 'T-404')
+  await page.goto('/work/14')
+  await page.locator('[name="c1.ib"]').waitFor()
+  await expect(page.getByTestId('newer-version')).toHaveCount(0)
+  app.isNewer = true
+  await page.evaluate(() => navigator.serviceWorker.ready.then((kept) => kept.update()).then(() => undefined))
+  await expect(page.getByTestId('newer-version')).toContainText('A newer version is ready')
+  await cut(context)
+  await page.locator('[name="c1.ib"]').fill('11.9')
+  await expect(state(page)).toContainText('kept on this device')
+  await mend(context)
+  await page.getByRole('button', { name: 'Use it now' }).click()
+  await expect(page.getByTestId('newer-version')).toHaveCount(0)
+  await expect(page.locator('[name="c1.ib"]')).toHaveValue('11.9')
+  await saved(page)
+  await context.close()
+  server.close()
 })

@@ -29,7 +29,7 @@ export const rotation: Experiment = {
     },
   ],
   run: ({ turned }) => {
-    const rig = turned ? faulty(bayOf('motor'), ['linesExchanged', 'b1w1']) : bayOf('motor')
+    const rig = turned ? faulty(bayOf('motor'), ['linesInterchanged', 'b1w1']) : bayOf('motor')
     const { lines, state } = play(rig, quiet(rig), [{ kind: 'use', part: 'c1p1', on: true }])
     const shown = readRotation(prepare(rig, state), LINES)
     return {

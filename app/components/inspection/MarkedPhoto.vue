@@ -6,6 +6,8 @@
 const props = defineProps<{ hash: string; spots: string; locked: boolean; name: string }>()
 const emit = defineEmits<{ mark: [spots: string]; remove: [] }>()
 const NEAR = 0.05
+/** The centre keeps pictures for so many years. */
+const isGone = ref(false)
 const rings = computed(() =>
   props.spots
     .split(' ')
@@ -38,7 +40,8 @@ function tap(event: MouseEvent) {
 <template>
   <figure>
     <div class="frame" @click="tap">
-      <img :src="`/api/photos/${hash}`" :alt="`Photo: ${name}`" /><span
+      <p v-if="isGone" class="gone soft small">This picture is no longer kept.</p>
+      <img v-else :src="`/api/photos/${hash}`" :alt="`Photo: ${name}`" @error="isGone = true" /><span
         v-for="ring in rings"
         :key="ring.text"
         class="ring"
@@ -58,6 +61,12 @@ figure {
   position: relative;
   cursor: crosshair;
   line-height: 0;
+}
+.gone {
+  margin: 0;
+  padding: 24px 12px;
+  line-height: 1.4;
+  border: 1.5px dashed var(--hem-strong);
 }
 img {
   width: 100%;

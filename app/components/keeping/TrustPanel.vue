@@ -2,6 +2,7 @@
 import type { TrustPolicy } from '#core/policies/trust'
 import type { RetentionItem } from '#schemas/trust-views'
 import type { CentreView } from '#schemas/views'
+import { STAFF_GROUPS, TRUST_NUMBERS } from '#words/trust'
 
 /** How the centre guards what is signed, and how long it keeps what. */
 const { call } = useApi()
@@ -11,34 +12,6 @@ const rules = ref<TrustPolicy | null>(null)
 watch(centre, (view) => (rules.value = view ? { ...view.trust } : null))
 const isBusy = ref(false)
 
-type NumberKey = { [K in keyof TrustPolicy]: TrustPolicy[K] extends number ? K : never }[keyof TrustPolicy]
-const NUMBERS: readonly { readonly key: NumberKey; readonly name: string; readonly why: string }[] = [
-  {
-    key: 'proofMinutes',
-    name: 'Ask again before signing, after minutes',
-    why: 'PIN, passkey or password before permitting, deciding or closing. 0 asks every time. STOP never asks.',
-  },
-  {
-    key: 'lockMinutes',
-    name: 'Lock an untouched page, after minutes',
-    why: 'What was typed stays. 0 never locks; the wall display never does.',
-  },
-  {
-    key: 'keepPracticeYears',
-    name: 'Keep practice, years',
-    why: 'Rehearsals, searches, trainer rounds and predictions: nobody’s evidence. 0 keeps them for ever.',
-  },
-  {
-    key: 'keepPhotographYears',
-    name: 'Keep photographs, years',
-    why: 'Of work that was inspected. 0 keeps them for ever.',
-  },
-  {
-    key: 'keepLeaverYears',
-    name: 'Keep the names of leavers, years',
-    why: 'After they were disabled. Decisions and signed records stay without the name. 0 keeps them for ever.',
-  },
-]
 const KINDS = {
   practice: 'Practice',
   photographs: 'Photographs',
@@ -81,15 +54,14 @@ async function remove({ kind, count }: RetentionItem) {
   <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
   <div v-else-if="!rules" class="skeleton" style="height: 200px" />
   <div v-else class="stack">
-    <label v-for="{ key, name, why } in NUMBERS" :key="key" class="rule">
-      <el-input-number v-model="rules[key]" :min="0" :max="720" :aria-label="name" :data-testid="key" />
+    <label v-for="{ key, name, why, most } in TRUST_NUMBERS" :key="key" class="rule">
+      <el-input-number v-model="rules[key]" :min="0" :max="most" :aria-label="name" :data-testid="key" />
       <span
         ><b>{{ name }}</b> <span class="soft small">{{ why }}</span></span
       >
     </label>
     <el-radio-group v-model="rules.staffGroups" aria-label="Whose work staff see">
-      <el-radio value="all">Staff see the work of every group</el-radio>
-      <el-radio value="own">Staff see the groups that they are named for; STOP works for every bay</el-radio>
+      <el-radio v-for="(name, value) in STAFF_GROUPS" :key="value" :value="value">{{ name }}</el-radio>
     </el-radio-group>
     <div><el-button type="primary" :loading="isBusy" @click="save">Put in force</el-button></div>
     <h2>Kept for longer than that</h2>

@@ -121,7 +121,7 @@ export const PLACE_FAULTS: readonly FaultKind[] = [
     },
   },
   {
-    code: 'linesExchanged',
+    code: 'linesInterchanged',
     group: 'place',
     prior: 2,
     // Two lines of a three-phase load: it turns the other way.

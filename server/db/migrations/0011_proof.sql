@@ -39,3 +39,13 @@ ALTER TABLE person DROP COLUMN role;
 ALTER TABLE person RENAME COLUMN duty TO role;
 
 CREATE INDEX photo_by ON photo (made_by, made_at);
+
+-- The trade says interchanged; searches that were set keep their fault under the new word.
+DROP TRIGGER fault_hunt_same;
+DROP TRIGGER fault_hunt_closed;
+UPDATE fault_hunt SET faults = replace(faults, '"linesExchanged"', '"linesInterchanged"');
+CREATE TRIGGER fault_hunt_closed BEFORE UPDATE ON fault_hunt WHEN OLD.ended_at IS NOT NULL
+BEGIN SELECT RAISE(ABORT, 'a hunt that has ended stays as it is'); END;
+CREATE TRIGGER fault_hunt_same BEFORE UPDATE ON fault_hunt
+WHEN NEW.faults <> OLD.faults OR NEW.rig <> OLD.rig OR NEW.person_id <> OLD.person_id
+BEGIN SELECT RAISE(ABORT, 'the faults of a hunt stay'); END;
