@@ -3,11 +3,13 @@
  * looks whether everything that was acknowledged is there. `KILLS=40 npm run drill` for a long one. Nothing
  * outside a folder of its own.
  */
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFile, execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { setTimeout } from 'node:timers/promises'
+import { promisify } from 'node:util'
 import { DEMO_PASSWORD } from '../demo/story'
 import { isPortFree, startServer } from './steps.mjs'
 
@@ -83,10 +85,8 @@ class Writer {
   }
 }
 
-const nakshi = (...args: string[]) =>
-  spawnSync('npx', ['tsx', '--tsconfig', 'tsconfig.server.json', 'cli/nakshi.ts', ...args], {
-    encoding: 'utf8',
-  })
+const command = (...args: string[]) => ['tsx', '--tsconfig', 'tsconfig.server.json', 'cli/nakshi.ts', ...args]
+const nakshi = (...args: string[]) => spawnSync('npx', command(...args), { encoding: 'utf8' })
 
 /** Is this file whole? Empty where it is. */
 function brokenIn(file: string): string[] {
@@ -115,11 +115,13 @@ export async function drill(kills: number, log: (line: string) => void = () => {
   await writer.signIn('T-404')
 
   for (let kill = 0; kill < kills; kill += 1) {
+    const before = writer.acknowledged
     const typing = writer.typeOn()
-    await new Promise((go) =>
-      setTimeout(go, KILL_AFTER_MS[0] + Math.random() * (KILL_AFTER_MS[1] - KILL_AFTER_MS[0])),
-    )
-    if (kill === 0) nakshi('backup', '--data', data)
+    // The first answer of a server that has just started takes its time; the kill is to fall among writes.
+    while (writer.acknowledged === before) await setTimeout(5)
+    await setTimeout(KILL_AFTER_MS[0] + Math.random() * (KILL_AFTER_MS[1] - KILL_AFTER_MS[0]))
+    // Beside the typing, so that it copies what is being written.
+    if (kill === 0) await promisify(execFile)('npx', command('backup', '--data', data))
     const gone = new Promise((go) => server.once('exit', go))
     server.kill('SIGKILL')
     await Promise.all([typing, gone])

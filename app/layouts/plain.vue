@@ -22,7 +22,9 @@
   display: flex;
   flex-direction: column;
   gap: 14px;
-  position: relative;
+  position: sticky;
+  top: 0;
+  max-height: 100vh;
   overflow: hidden;
   border-right: 6px solid var(--head);
 }
@@ -53,6 +55,7 @@
     grid-template-rows: auto 1fr;
   }
   .cover {
+    position: relative;
     padding: 24px;
   }
 }

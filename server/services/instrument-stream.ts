@@ -1,7 +1,7 @@
 import { writable } from '#core/exercise/attempt/stages'
 import { readStreamLine, type StreamProblem } from '#core/testing/parse/stream'
 import type { Attempt } from '../repos/attempts'
-import { isDeadBox, sheetKeys, isWholeBoard, pairingCode } from './test-sheet'
+import { isDeadBox, sheetKeys, isPairingCode, isWholeBoard } from './test-sheet'
 import type { Context } from './context'
 import { keepReadings } from './work-save'
 import { settled } from './stages'
@@ -51,7 +51,7 @@ export function takeStreamLine(context: Context, link: StreamLink, text: string)
       attempt &&
       context.stream &&
       isWholeBoard(context, attempt) &&
-      pairingCode(context.stream.secret, attempt.id, context.now) === line.code
+      isPairingCode(context.stream.secret, attempt.id, context.now, line.code)
     if (isRight) return ok(false, { ...link, attemptId: attempt.id })
     const says = 'NO the code does not belong to this sheet; it stands on the page'
     return { link: { attemptId: null, wrongCodes: link.wrongCodes + 1 }, says, isNews: false }

@@ -102,6 +102,17 @@ export const pairingCode = (secret: string, attemptId: number, now: string): str
     .slice(0, 6)
     .toUpperCase()
 
+const GRACE_MS = 6 * 3_600_000
+
+/**
+ * Does this code belong to the sheet? That of the day before counts for six hours more: an evening class, or a
+ * page opened before midnight (UTC), is not cut off in the middle of a test.
+ */
+export const isPairingCode = (secret: string, attemptId: number, now: string, code: string): boolean =>
+  [now, new Date(Date.parse(now) - GRACE_MS).toISOString()].some(
+    (time) => pairingCode(secret, attemptId, time) === code,
+  )
+
 /** The schedule for the one who tests: how each test is made, nothing about what it should show. */
 export function boardView(context: Repos, attempt: Attempt, stream: BoardView['stream']): BoardView {
   const { rig, schedule } = bayToTest(context, attempt)

@@ -171,42 +171,36 @@ describe('an instrument on the stream', () => {
       },
       { link: NEW_LINK, says: [] as string[] },
     ).says
+  const right = () => `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`
   it('says whose sheet it is, and then writes into it; what another device changed meanwhile stays', () => {
-    expect(
-      talk(
-        `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`,
-        'INSTRUMENT Multi 1',
-        'NULL 0.08',
-        'READ c1.r1 0.44 Ω',
-        'END',
-      ),
-    ).toEqual(['OK', 'OK', 'OK', 'OK', 'OK'])
+    expect(talk(right(), 'INSTRUMENT Multi 1', 'NULL 0.08', 'READ c1.r1 0.44 Ω', 'END')).toEqual([
+      'OK',
+      'OK',
+      'OK',
+      'OK',
+      'OK',
+    ])
     expect(attempt().readings).toMatchObject({
       'set:instrument': 'Multi 1',
       'set:leads': '0.08 Ω',
       'c1.r1': '0.44 Ω',
     })
     save({ ...attempt().readings, 'c1.rn': '0.43' })
-    talk(`SHEET ${id} ${pairingCode(SECRET, id, NOW)}`, 'READ c1.r2 0.71')
+    talk(right(), 'READ c1.r2 0.71')
     expect(attempt().readings).toMatchObject({ 'c1.r1': '0.44 Ω', 'c1.rn': '0.43', 'c1.r2': '0.71' })
   })
-  it('a code holds for its day; after five wrong ones the connection takes nothing more', () => {
+  it('a code holds for its day and not long past midnight; after five wrong ones the connection takes nothing more', () => {
     expect(pairingCode(SECRET, id, '2026-11-13T08:00:00.000Z')).not.toBe(pairingCode(SECRET, id, NOW))
+    const at = (now: string) => takeStreamLine({ ...context, now }, NEW_LINK, right()).says
+    expect(at('2026-11-13T00:01:00.000Z')).toBe('OK')
+    expect(at('2026-11-13T07:00:00.000Z')).toMatch(/^NO the code/)
     const guesses = Array.from({ length: 5 }, (_, i) => `SHEET ${id} 00000${i}`)
-    expect(talk(...guesses, `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`).at(-1)).toMatch(/^NO too many/)
+    expect(talk(...guesses, right()).at(-1)).toMatch(/^NO too many/)
   })
   it('is refused without its code, for live tests without permission, and for tests that are not there; each line by itself', () => {
     expect(talk('READ c1.r1 0.44')[0]).toMatch(/^NO say first/)
     expect(talk(`SHEET ${id} 000000`)[0]).toMatch(/^NO the code/)
-    expect(
-      talk(
-        `SHEET ${id} ${pairingCode(SECRET, id, NOW)}`,
-        'READ c1.zs@c1p4 0.9',
-        'READ c7.r1 1',
-        'WHAT',
-        'READ c1.r1 0.5',
-      ),
-    ).toEqual([
+    expect(talk(right(), 'READ c1.zs@c1p4 0.9', 'READ c7.r1 1', 'WHAT', 'READ c1.r1 0.5')).toEqual([
       'OK',
       expect.stringMatching(/^NO live/),
       expect.stringMatching(/^NO c7\.r1 is no test/),

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, signIn, test } from './support'
+import { expect, saved, signIn, test } from './support'
 import { DEMO_PIN } from '../../demo/story'
 
 const SOON = { timeout: 3000 }
@@ -51,10 +51,10 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
     'the code does not belong',
   )
   expect(await send('--stage', 'live')).toContain('live readings stay locked')
+  const taken = async (...options: string[]) =>
+    expect(await send(...options, '--name', 'Multi 1')).toMatch(/^(\d+) of \1 lines taken/)
   // Leads of 0.19 Ω, not nulled.
-  expect(await send('--stage', 'dead', '--leads', '0.19', '--nulled', '0', '--name', 'Multi 1')).toMatch(
-    /^(\d+) of \1 lines taken/,
-  )
+  await taken('--stage', 'dead', '--leads', '0.19', '--nulled', '0')
   await expect(bay.getByTestId('filled')).toHaveText('34 of 34 filled', SOON)
   await bay.getByRole('button', { name: 'Ask for permission' }).click()
   const request = floor.getByTestId('request-5')
@@ -64,20 +64,20 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
   await expect(bay.getByText('the leads were not nulled').first()).toBeVisible(SOON)
 
   // The ring as it is: one leg of its cpc is open. The causes are looked for at the desk.
-  await send('--stage', 'dead', '--name', 'Multi 1', '--fault', 'earthOpen:x26')
+  await taken('--stage', 'dead', '--fault', 'earthOpen:x26')
   await desk.goto(`${centre}/schedules/${attempt}`)
   await expect(desk.getByTestId('finding').first()).toContainText('No continuity')
   await desk.getByTestId('find-cause').click()
   await expect(desk.locator('aside li').first()).toContainText('Open circuit in cpc', { timeout: 20_000 })
   await expect(desk.getByTestId('next-measurement')).toContainText('R2 with a long lead')
 
-  await send('--stage', 'dead', '--name', 'Multi 1')
+  await taken('--stage', 'dead')
   await expect(desk.getByTestId('finding')).toHaveCount(0, { timeout: 6000 })
   await bay.getByRole('button', { name: 'Ask for permission' }).click()
   await request.getByRole('button', { name: 'Permit to energise' }).click(SOON)
   await floor.getByRole('button', { name: 'Give permission' }).click()
   await expect(bay.getByTestId('permission-given')).toBeVisible(SOON)
-  await send('--stage', 'live', '--name', 'Multi 1')
+  await taken('--stage', 'live')
   await expect(bay.getByTestId('filled')).toHaveText(/^(\d+) of \1 filled$/, SOON)
   await bay.getByRole('button', { name: 'Hand in readings' }).click()
   await expect(floor.getByRole('button', { name: 'STOP bay 5' })).toBeHidden(SOON)
@@ -132,7 +132,7 @@ test('round the ring in a picture; the insulation test voltage is kept with the 
   await bay.getByTestId('insulation-volt').click()
   await bay.getByRole('option', { name: '250 V' }).click()
   await bay.locator('[name="set:irOut"]').fill('surge protection')
-  await expect(bay.getByText(/^saved \d\d:\d\d:\d\d$/)).toBeVisible()
+  await saved(bay)
   await expect(async () => {
     await bay.reload()
     await expect(bay.locator('[name="set:irOut"]')).toHaveValue('surge protection', { timeout: 3000 })

@@ -15,7 +15,10 @@ async function freePort(worker: number): Promise<number> {
   throw new Error('no free port')
 }
 
-/** A centre of its own for each file: with the demo, or empty. The address is the test's `centre`. */
+/**
+ * A centre for each worker, with the demo or empty; several files may work in the same one, one after the other,
+ * so that no test counts on what another has left. The address is the test’s `centre`.
+ */
 export const test = base.extend<{ tidy: void }, { demo: boolean; data: string; centre: string }>({
   // Pages of an earlier test would go on listening for news and take the machine's time.
   tidy: [

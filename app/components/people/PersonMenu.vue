@@ -34,20 +34,11 @@ const takeOut = () =>
     saveFile(JSON.stringify(document, null, 2), `${props.person.number}.json`, 'application/json')
   })
 
-/** Which groups somebody of the staff works with; it counts where the centre limits staff to their own. */
-async function nameGroups() {
-  const { id, name, groups } = props.person
-  const typed = await ElMessageBox.prompt(
-    `${name} works with these groups, separated by commas. It counts where staff see their own groups alone.`,
-    'Groups',
-    { inputValue: (groups ?? []).join(', '), confirmButtonText: 'Keep', cancelButtonText: 'Back' },
-  ).then(
-    ({ value }) => value ?? '',
-    () => null,
-  )
-  if (typed === null) return
-  const cohorts = [...new Set(typed.split(',').map((cohort) => cohort.trim()))].filter(Boolean)
-  await run(() => call('PUT', `people/${id}/groups`, { cohorts }))
+/** The groups of somebody of the staff are being chosen. */
+const isNaming = ref(false)
+function named() {
+  isNaming.value = false
+  emit('changed')
 }
 
 async function erase() {
@@ -69,7 +60,7 @@ function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase' | 'groups'
   if (what === 'disable') void disable()
   if (what === 'enable') void run(() => call('POST', `people/${props.person.id}/enable`))
   if (what === 'data') void takeOut()
-  if (what === 'groups') void nameGroups()
+  if (what === 'groups') isNaming.value = true
   if (what === 'erase') void erase()
 }
 </script>
@@ -88,4 +79,5 @@ function pick(what: 'reset' | 'disable' | 'enable' | 'data' | 'erase' | 'groups'
       </el-dropdown-menu>
     </template>
   </el-dropdown>
+  <GroupsDialog v-if="isNaming" :person="person" @close="isNaming = false" @changed="named" />
 </template>

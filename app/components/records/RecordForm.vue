@@ -3,16 +3,23 @@ import type { NamedItem, NamedRecord } from '#words/test-record'
 import type { CircuitHead } from '#schemas/schedule-views'
 
 /** The parts of a record: what is known stands there, the rest is typed. */
-defineProps<{
+const props = defineProps<{
   paper: NamedRecord
   circuits: readonly CircuitHead[]
-  field: (key: string) => string
-  locked: boolean
+  /** What stands in a box that somebody fills; nothing is typed into a record that is signed. */
+  field?: (key: string) => string
+  locked?: boolean
 }>()
+const typed = (key: string) => props.field?.(key) ?? ''
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const isLong = ({ key }: NamedItem) =>
   ['description', 'extent', 'existingComments', 'departures'].includes(key)
 const isDate = ({ key }: NamedItem) => key === 'date' || key === 'nextInspection'
+/** As it stands: what nobody types, and everything once it is signed. */
+const text = ({ key, value, why }: NamedItem) => {
+  const shown = key === 'circuit' ? (props.circuits.find(({ id }) => id === value)?.name ?? value) : value
+  return [shown || 'not there yet', ...(why ? [`because: ${why}`] : [])].join(', ')
+}
 const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
 </script>
 
@@ -29,14 +36,13 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
         :class="{ long: isLong(item) || item.key === 'declaration', open: item.value === '' }"
       >
         <label :for="item.key">{{ item.name }}</label>
-        <b v-if="!item.isTyped" class="known">{{ item.value || 'not there yet' }}</b>
+        <b v-if="!item.isTyped || locked" class="known">{{ text(item) }}</b>
         <template v-else>
           <select
             v-if="item.choices"
             :id="item.key"
             class="screen-only"
-            :value="field(item.key)"
-            :disabled="locked"
+            :value="typed(item.key)"
             :name="item.key"
             @change="emit('write', item.key, ($event.target as HTMLSelectElement).value)"
           >
@@ -52,18 +58,16 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
             :id="item.key"
             class="screen-only"
             :type="isDate(item) ? 'date' : 'text'"
-            :value="field(item.key)"
-            :disabled="locked"
+            :value="typed(item.key)"
             :name="item.key"
             maxlength="400"
             @input="emit('write', item.key, ($event.target as HTMLInputElement).value)"
           />
           <b class="paper-only">{{ item.value }}</b>
           <input
-            v-if="isLeft(field(item.key))"
+            v-if="isLeft(typed(item.key))"
             class="why"
-            :value="field(`why.${item.key}`)"
-            :disabled="locked"
+            :value="typed(`why.${item.key}`)"
             :name="`why.${item.key}`"
             placeholder="because"
             :aria-label="`Reason for ${item.name}`"

@@ -84,16 +84,7 @@ onMounted(papers.load)
         <ResultsTable v-if="tab === 'results'" :view="view" :readings="view.readings" />
         <RecordLabels v-else-if="tab === 'stickers'" :view="view" :next="next" />
         <template v-else-if="shown">
-          <RecordForm
-            :paper="shown.content.paper"
-            :circuits="view.circuits"
-            :field="
-              (key) =>
-                shown!.content.paper.parts.flatMap(({ items }) => items).find((item) => item.key === key)
-                  ?.value ?? ''
-            "
-            locked
-          />
+          <RecordForm :paper="shown.content.paper" :circuits="view.circuits" locked />
           <ResultsTable
             :view="view"
             :readings="shown.content.readings"
@@ -106,13 +97,7 @@ onMounted(papers.load)
           </p>
         </template>
         <template v-else-if="paper">
-          <RecordForm
-            :paper="paper"
-            :circuits="view.circuits"
-            :field="papers.field"
-            :locked="false"
-            @write="papers.write"
-          />
+          <RecordForm :paper="paper" :circuits="view.circuits" :field="papers.field" @write="papers.write" />
           <ResultsTable :view="view" :readings="view.readings" :only="paper.circuits" />
         </template>
         <PrintFoot />
