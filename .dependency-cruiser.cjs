@@ -8,9 +8,10 @@ const LAYERS = [
   'exercise',
   'bay',
   'testing|isolation|inspection|containment',
+  'questions',
   'assessment',
 ]
-const PURE_LIBRARIES = ['d3-path', 'd3-random']
+const PURE_LIBRARIES = ['d3-path', 'd3-random', 'ts-fsrs']
 const only = (name, from, to, comment) => ({
   name,
   severity: 'error',

@@ -12,11 +12,10 @@ import { EDITIONS } from '#core/regulations/editions'
 import { GROUPINGS } from '#core/regulations/factors'
 import { DC_CONTENTS } from '#core/regulations/rcd'
 import { USES } from '#core/regulations/supply'
+import { oneOf } from './one-of'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }
-const oneOf = <const T extends readonly (string | number)[]>(values: T) =>
-  Type.Unsafe<T[number]>({ enum: values as unknown as T[number][] })
 const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 
 function within(key: RangeKey) {

@@ -4,6 +4,7 @@ import type { EvidenceKey, Framework } from '#core/assessment/outcomes/framework
 import { ITEM_GROUPS } from '#core/inspection/items'
 import { PARTS } from '#core/isolation/model/rule'
 import { STEP_KEYS } from '#core/design/model/step-keys'
+import { TOPICS } from '#core/questions/topics'
 import { READING_EVIDENCE } from '#core/testing/kinds/kind'
 import type { Proved, Same } from './same'
 
@@ -14,6 +15,7 @@ export const EVIDENCE_KEYS: readonly string[] = [
   ...PARTS.map((part) => `isolation.${part}`),
   ...ITEM_GROUPS.map((group) => `work.${group}`),
   ...RUN_PARTS.map((part) => `run.${part}`),
+  ...TOPICS.map((topic) => `question.${topic}`),
 ]
 
 const Criterion = Type.Object(

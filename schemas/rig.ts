@@ -4,11 +4,10 @@ import { RCD_TYPES } from '#core/regulations/rcd'
 import { RCD_WEAR } from '#core/bay/protection/rcd'
 import { COLOURS, DEVICE_ROLES, POLES, type Part, type Rig, type Wire } from '#core/bay/model/rig'
 import type { LoadKind } from '#core/bay/model/loads'
+import { oneOf } from './one-of'
 import type { Proved, Same } from './same'
 
 const strict = { additionalProperties: false }
-const oneOf = <const T extends readonly (string | number)[]>(values: T) =>
-  Type.Unsafe<T[number]>({ enum: values as unknown as T[number][] })
 const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 const Id = Type.String({ pattern: '^[A-Za-z][A-Za-z0-9-]{0,29}$' })
 /** Whether the terminal exists is told by the check of the rig, by name. */

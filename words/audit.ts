@@ -42,6 +42,9 @@ const ACTIONS: Readonly<Record<string, string>> = {
   instrumentAdded: 'Instrument added',
   instrumentCalibrated: 'Calibration added',
   instrumentRetired: 'Instrument taken out of use',
+  questionSaved: 'Question saved',
+  questionsImported: 'Questions taken in from a file',
+  glossaryImported: 'Languages of the glossary taken in',
   backedUp: 'Backup made by hand',
 }
 export const auditWords = (action: string): string => ACTIONS[action] ?? action

@@ -2,8 +2,9 @@
 import { tinykeys } from 'tinykeys'
 import { MORE_PLACES, PLACES, type Place } from '~/texts/places'
 import type { FloorView } from '#schemas/views'
+import { GLOSSARY } from '#words/glossary/index'
 
-/** Go anywhere by typing: pages, and for staff the sheets that can be marked. Ctrl+K. */
+/** Go anywhere by typing: pages, terms, and for staff the sheets that can be marked. Ctrl+K. */
 const session = useSession()
 const { call } = useApi()
 const isOpen = ref(false)
@@ -19,9 +20,17 @@ const all = computed(() =>
 )
 const shown = computed(() => {
   const words = text.value.trim().toLowerCase().split(/\s+/)
-  return all.value
-    .filter((place) => words.every((word) => place.name.toLowerCase().includes(word)))
-    .slice(0, 9)
+  const fits = (name: string) => words.every((word) => name.toLowerCase().includes(word))
+  // Terms of the trade stand behind the pages, once enough has been typed.
+  const terms: Place[] =
+    text.value.trim().length < 2
+      ? []
+      : GLOSSARY.filter(({ term, short }) => fits(`${term} ${short}`)).map(({ term, short, says }) => ({
+          to: `/glossary?term=${encodeURIComponent(term)}`,
+          name: `${term}${short ? ` (${short})` : ''}: ${says}`,
+          roles: [],
+        }))
+  return [...all.value.filter(({ name }) => fits(name)), ...terms].slice(0, 9)
 })
 watch(text, () => (at.value = 0))
 
@@ -70,7 +79,7 @@ onMounted(() => {
       ref="box"
       v-model="text"
       size="large"
-      placeholder="Page or apprentice"
+      placeholder="Page, apprentice or term"
       aria-label="Go to"
       name="go-to"
       @keydown.down.prevent="move(1)"

@@ -17,6 +17,7 @@ export const PLACES: readonly Place[] = [
   },
   { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
   { to: '/isolation', name: 'Isolation', roles: ['instructor', 'assessor'] },
+  { to: '/ask', name: 'Questions', roles: ['instructor', 'assessor'] },
   { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor', 'verifier'] },
   { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
   { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
@@ -37,6 +38,13 @@ export const MORE_PLACES: readonly Place[] = [
   {
     to: '/advisers',
     name: 'Advisers: do I need an RCD, what does an addition require',
+    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
+  },
+  { to: '/questions', name: 'Question bank and statistics', roles: ['instructor', 'assessor', 'verifier'] },
+  { to: '/practice/questions', name: 'Rehearse questions and myths', roles: ['apprentice'] },
+  {
+    to: '/glossary',
+    name: 'Glossary: terms of the trade',
     roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
   },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },

@@ -9,7 +9,7 @@ export const STAFF_FOLDER = 'staff'
 
 /** Modules that compute what is right: an apprentice's page must not reach them, or the build fails. */
 const ANSWERS = new RegExp(
-  `/core/(${[
+  `/words/questions/(bank|job)/|/core/(${[
     'design/(reference|walk|circuit-chain|board-chain|steps/)',
     'testing/(expected|judge/|diagnosis/|fault-finding/)',
     'assessment/marking/(mark-|rubric|own-figures)',

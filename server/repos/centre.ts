@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { DEFAULT_ISOLATION, type IsolationPolicy } from '#core/policies/isolation'
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
+import { DEFAULT_QUESTIONS, type QuestionPolicy } from '#core/policies/questions'
 import { DEFAULT_TRUST, type TrustPolicy } from '#core/policies/trust'
 import type { PolicyChange } from '#schemas/views'
 
@@ -22,6 +23,15 @@ export function createCentreRepo(db: Database) {
     'SELECT c.key, c.value, p.name AS by, c.set_at AS at FROM policy c JOIN person p ON p.id = c.set_by ORDER BY c.id DESC LIMIT 20',
   )
 
+  /** What was chosen of these, and the usual for the rest. */
+  const under = <P extends object>(prefix: string, usual: P): P => {
+    const chosen = Object.entries(usual).flatMap(([key, value]) => {
+      const row = policy.get(`${prefix}.${key}`)
+      return row ? [[key, typeof value === 'number' ? Number(row.value) : row.value]] : []
+    })
+    return { ...usual, ...Object.fromEntries(chosen) }
+  }
+
   return {
     framework: (): Framework | undefined => {
       const row = framework.get()
@@ -38,25 +48,17 @@ export function createCentreRepo(db: Database) {
     setPolicy: (key: keyof Policy, value: string, by: number, at: string) =>
       void addPolicy.run(key, value, by, at),
     /** Choices about safe isolation stand in the same table, under `isolation.` and their name. */
-    isolation: (): IsolationPolicy => {
-      const chosen = Object.keys(DEFAULT_ISOLATION).flatMap((key) => {
-        const row = policy.get(`isolation.${key}`)
-        return row ? [[key, row.value]] : []
-      })
-      return { ...DEFAULT_ISOLATION, ...Object.fromEntries(chosen) }
-    },
+    isolation: (): IsolationPolicy => under('isolation', DEFAULT_ISOLATION),
     setIsolation: (key: keyof IsolationPolicy, value: string, by: number, at: string) =>
       void addPolicy.run(`isolation.${key}`, value, by, at),
     /** How the centre guards and keeps things stands there too, under `trust.`. */
-    trust: (): TrustPolicy => {
-      const chosen = Object.entries(DEFAULT_TRUST).flatMap(([key, usual]) => {
-        const row = policy.get(`trust.${key}`)
-        return row ? [[key, typeof usual === 'number' ? Number(row.value) : row.value]] : []
-      })
-      return { ...DEFAULT_TRUST, ...Object.fromEntries(chosen) }
-    },
+    trust: (): TrustPolicy => under('trust', DEFAULT_TRUST),
     setTrust: (key: keyof TrustPolicy, value: string, by: number, at: string) =>
       void addPolicy.run(`trust.${key}`, value, by, at),
+    /** And how it asks questions, under `question.`. */
+    questions: (): QuestionPolicy => under('question', DEFAULT_QUESTIONS),
+    setQuestions: (key: keyof QuestionPolicy, value: string, by: number, at: string) =>
+      void addPolicy.run(`question.${key}`, value, by, at),
     policyChanges: () => changes.all(),
   }
 }

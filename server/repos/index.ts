@@ -18,6 +18,8 @@ import { createPeopleRepo } from './people'
 import { createPasskeysRepo } from './passkeys'
 import { createPersonDataRepo } from './person-data'
 import { createPredictionsRepo } from './predictions'
+import { createQuestionsRepo } from './questions'
+import { createGlossaryRepo } from './glossary'
 import { createReadingChangesRepo } from './reading-changes'
 import { createRetentionRepo } from './retention'
 import { createSessionsRepo } from './sessions'
@@ -43,6 +45,8 @@ export function createRepos(db: Database) {
     instruments: createInstrumentsRepo(db),
     passkeys: createPasskeysRepo(db),
     personData: createPersonDataRepo(db),
+    questions: createQuestionsRepo(db),
+    glossary: createGlossaryRepo(db),
     readingChanges: createReadingChangesRepo(db),
     retention: createRetentionRepo(db),
     sessions: createSessionsRepo(db),

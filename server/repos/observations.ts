@@ -44,6 +44,9 @@ interface NewDecision extends Pick<ObservationDecision, 'met' | 'feedback' | 'ev
 
 const statementsOf = (db: Database) => ({
   byId: db.prepare<[number], Row>(`${OBSERVATION} WHERE o.id = ?`),
+  lastOf: db.prepare<[number, number], Row>(
+    `${OBSERVATION} WHERE o.apprentice_id = ? AND o.state = 'decided' ORDER BY o.id DESC LIMIT ?`,
+  ),
   recent: db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`),
   insert: db.prepare(
     'INSERT INTO observation (apprentice_id, assessor_id, policy, fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
@@ -97,6 +100,8 @@ export function createObservationsRepo(db: Database) {
       const row = sql.byId.get(id)
       return row && toObservation(row)
     },
+    /** The decided ones of one person, the newest first. */
+    lastOf: (personId: number, most: number) => sql.lastOf.all(personId, most).map(toObservation),
     recent: () => sql.recent.all().map(toObservation),
     insert: ({ apprenticeId, assessorId, policy, fields }: NewObservation, now: string): number => {
       const [rules, typed] = [policy, fields].map((part) => JSON.stringify(part))

@@ -10,6 +10,7 @@ const PRACTICE: readonly (readonly [table: string, at: string])[] = [
   ['isolation_run', 'started_at'],
   ['fault_hunt', 'made_at'],
   ['inspection_round', 'started_at'],
+  ['question_rehearsed', 'at'],
 ]
 
 /** Counts and removes what is older than the centre keeps it. */

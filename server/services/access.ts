@@ -33,6 +33,13 @@ const ROLES_BY_ACTION = {
   'inspection.use': ['apprentice', 'instructor', 'assessor'],
   'faultFinding.practise': ['apprentice', 'instructor', 'assessor'],
   'faultFinding.set': ['instructor', 'assessor'],
+  'question.ask': ['instructor', 'assessor'],
+  /** The bank holds answers. */
+  'question.see': ['instructor', 'assessor', 'verifier'],
+  'question.change': ['instructor', 'assessor'],
+  'question.rehearse': ['apprentice'],
+  'glossary.see': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
+  'glossary.change': ['administrator', 'instructor'],
   'isolation.practise': ['apprentice', 'instructor', 'assessor'],
   'isolation.observe': ['instructor', 'assessor'],
   'register.see': ['instructor', 'assessor'],

@@ -15,6 +15,7 @@ export function ownRecord({ repos }: Context, actor: Person): OwnRecordUnit[] {
     ...repos.decisions.releasedOccasions(actor.id),
     ...repos.observations.occasionsOf(actor.id),
     ...repos.runs.occasionsOf(actor.id),
+    ...repos.questions.occasionsOf(actor.id),
   ]
   return framework.units.map((unit) => ({
     code: unit.code,
@@ -33,6 +34,7 @@ export function groupRecord({ repos }: Context, actor: Person, cohort: string): 
     ...repos.decisions.cohortOccasions(cohort),
     ...repos.observations.occasionsOfCohort(cohort),
     ...repos.runs.occasionsOfCohort(cohort),
+    ...repos.questions.occasionsOfCohort(cohort),
   ]
   const people = repos.people.inCohort(cohort).map((person) => ({
     id: person.id,

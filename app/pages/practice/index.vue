@@ -36,6 +36,23 @@ const tries = (code: string) =>
         <ScenarioList v-if="isolation" :home="isolation" />
         <div v-else class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
       </section>
+      <section v-if="session.person?.role === 'apprentice'" aria-labelledby="questions">
+        <h2 id="questions">Questions</h2>
+        <NuxtLink to="/practice/questions" class="list-entry" data-testid="rehearse"
+          ><span class="what"
+            ><b>Rehearse questions</b
+            ><span class="soft small">As an assessor would ask them; what is weak comes again.</span></span
+          ></NuxtLink
+        >
+        <NuxtLink to="/practice/questions?topic=myths" class="list-entry" data-testid="rehearse-myths"
+          ><span class="what"
+            ><b>Myths of the trade</b
+            ><span class="soft small"
+              >True, false, or it depends? What the regulations ask, and since when.</span
+            ></span
+          ></NuxtLink
+        >
+      </section>
       <section aria-labelledby="hunts">
         <h2 id="hunts">Inspection and fault finding</h2>
         <NuxtLink to="/practice/inspection" class="list-entry" data-testid="inspection-trainer"

@@ -2,12 +2,14 @@ import type { RunPart } from '../../containment/parts-met'
 import type { NodeKey, StepKey } from '../../design/model/step-keys'
 import type { ItemGroup } from '../../inspection/items'
 import type { IsolationPart } from '../../isolation/model/rule'
+import type { Topic } from '../../questions/topics'
 import type { ReadingEvidence } from '../../testing/kinds/kind'
 import { kindOf, type ReadingKey } from '../../testing/kinds/kinds'
 
 /**
  * One kind of thing that a criterion can rest on: a design step, a reading, asking before energising, a part
- * of an observed isolation, a group of an inspected bay, a part of a measured run.
+ * of an observed isolation, a group of an inspected bay, a part of a measured run,
+ * questions on a topic.
  */
 export type EvidenceKey =
   | `design.${StepKey}`
@@ -16,6 +18,7 @@ export type EvidenceKey =
   | `isolation.${IsolationPart}`
   | `work.${ItemGroup}`
   | `run.${RunPart}`
+  | `question.${Topic}`
 
 /** One thing of one attempt: a step of a circuit or board, a reading, or a group of what was inspected. */
 export type ItemKey = `design.${NodeKey}` | `reading.${ReadingKey}` | `work.${ItemGroup}`

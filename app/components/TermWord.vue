@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { GlossaryView } from '#schemas/glossary-views'
+import { GLOSSARY_BY_KEY } from '#words/glossary/index'
+
+/** A term of the trade, dotted: tapped, it says what it is, and its word in the chosen language. */
+const { term } = defineProps<{ term: string }>()
+const entry = computed(() => GLOSSARY_BY_KEY.get(term))
+const language = useGlossaryLanguage()
+const { call } = useApi()
+const other = ref('')
+async function look() {
+  if (language.value === '' || other.value !== '') return
+  const view = await call<GlossaryView>('GET', `glossary?language=${language.value}`).catch(() => null)
+  other.value = view?.texts[term] ?? ''
+}
+</script>
+
+<template>
+  <el-popover v-if="entry" trigger="click" :width="320" @show="look">
+    <template #reference>
+      <button type="button" class="term">
+        <slot>{{ entry.term }}</slot>
+      </button>
+    </template>
+    <b>{{ entry.term }}</b> <span v-if="entry.short" class="mono">{{ entry.short }}</span>
+    <p v-if="other" :lang="language">{{ other }}</p>
+    <p>{{ entry.says }}</p>
+    <p v-if="entry.not" class="soft small">Not the same as {{ entry.not }}.</p>
+  </el-popover>
+  <slot v-else />
+</template>
+
+<style scoped>
+.term {
+  all: unset;
+  cursor: help;
+  border-bottom: 2px dotted var(--turmeric);
+}
+.term:focus-visible {
+  outline: 3px solid var(--turmeric);
+}
+</style>

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import type { AskedOutcome } from '#core/questions/outcome'
+import type { Question } from '#core/questions/question'
+import { SPOT_NAME, VERDICT_NAME } from '#words/questions/labels'
+
+/** One question, large, as an assessor asks it; how it went is one tap. */
+const { question } = defineProps<{ question: Question }>()
+const emit = defineEmits<{ done: [outcome: AskedOutcome, prompt: string]; skip: [] }>()
+const aloud = useReadAloud()
+const isPlain = ref(false)
+const isAnswerShown = ref(false)
+/** The prompts given so far; the last one counts. */
+const given = ref(0)
+watch(
+  () => question.code,
+  () => {
+    isPlain.value = false
+    isAnswerShown.value = false
+    given.value = 0
+  },
+)
+const text = computed(() => (isPlain.value && question.plain ? question.plain : question.text))
+const prompt = computed(() => question.prompts[given.value - 1] ?? '')
+const answer = computed(() => {
+  const { expected } = question
+  switch (expected.kind) {
+    case 'spoken':
+      return expected.model
+    case 'number':
+      return `${expected.value} ${expected.unit}`
+    case 'choose':
+      return expected.right.map((i) => expected.options[i]).join('; ')
+    case 'order':
+      return expected.items.map((item, i) => `${i + 1}. ${item}`).join('\n')
+    case 'point':
+      return SPOT_NAME[expected.spot] ?? expected.spot
+    case 'verdict':
+      return `${VERDICT_NAME[expected.verdict]}. ${expected.why}`
+  }
+})
+const options = computed(() => (question.expected.kind === 'choose' ? question.expected.options : []))
+</script>
+
+<template>
+  <article class="card" data-testid="question">
+    <p class="wording">{{ text }}</p>
+    <ul v-if="options.length" class="options">
+      <li v-for="option in options" :key="option">{{ option }}</li>
+    </ul>
+    <QuestionDrawing v-if="question.expected.kind === 'point'" :drawing="question.expected.drawing" />
+    <div class="row tools">
+      <el-button v-if="question.plain" :aria-pressed="isPlain" @click="isPlain = !isPlain">{{
+        isPlain ? 'Full wording' : 'Plain wording'
+      }}</el-button>
+      <el-button v-if="aloud.can.value" @click="aloud.read(text)">Read aloud</el-button>
+      <el-button v-if="given < question.prompts.length" data-testid="give-prompt" @click="given += 1">{{
+        given === 0 ? 'Give a prompt' : 'Next prompt'
+      }}</el-button>
+      <el-button data-testid="show-answer" @click="isAnswerShown = !isAnswerShown">{{
+        isAnswerShown ? 'Hide the answer' : 'Answer'
+      }}</el-button>
+      <el-button text @click="emit('skip')">Skip</el-button>
+    </div>
+    <p v-if="prompt" class="prompt">
+      <span class="soft small">Prompt {{ given }}</span> {{ prompt }}
+    </p>
+    <div v-if="isAnswerShown" class="answer" data-testid="answer">
+      <p class="model">{{ answer }}</p>
+      <p v-if="question.also.length" class="soft small">Also right: {{ question.also.join('; ') }}</p>
+      <p v-if="question.follow" class="soft small">Then: {{ question.follow }}</p>
+      <p class="soft small">{{ question.source }}</p>
+    </div>
+    <div class="outcomes">
+      <el-button type="primary" size="large" data-testid="unaided" @click="emit('done', 'unaided', '')"
+        >Unaided</el-button
+      >
+      <el-button
+        size="large"
+        data-testid="prompted"
+        @click="emit('done', 'prompted', prompt || 'in own words')"
+        >With a prompt</el-button
+      >
+      <el-button size="large" data-testid="not-yet" @click="emit('done', 'notYet', prompt)"
+        >Not yet</el-button
+      >
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 16px;
+}
+.wording {
+  font-size: clamp(26px, 3.4vw, 38px);
+  line-height: 1.18;
+  font-weight: 680;
+  color: var(--indigo-text);
+  max-width: 26em;
+}
+.options {
+  font-size: 20px;
+  columns: 2;
+  padding-left: 20px;
+}
+.tools {
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.tools .el-button + .el-button {
+  margin-left: 0;
+}
+.prompt {
+  font-size: 20px;
+  border-left: 4px solid var(--turmeric);
+  padding-left: 12px;
+}
+.answer {
+  border: 1.5px dashed var(--hem-strong);
+  border-radius: var(--ease);
+  padding: 12px 16px;
+  background: var(--raised);
+  max-height: 34vh;
+  overflow: auto;
+}
+.model {
+  white-space: pre-line;
+  font-size: 18px;
+}
+.outcomes {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 12px;
+}
+.outcomes .el-button {
+  min-height: 68px;
+  font-size: 19px;
+  margin: 0;
+}
+@media (max-width: 640px) {
+  .outcomes,
+  .options {
+    grid-template-columns: 1fr;
+    columns: 1;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+import { isDue, recallState, type Review } from './recall'
+import type { Question } from './question'
+import { TOPICS_BY_MOMENT, type Moment, type Topic } from './topics'
+
+/** What is known about somebody when the next questions are chosen for them. */
+export interface Standing {
+  readonly moment: Moment
+  /** Reviews by question, oldest first: at the bay and in rehearsals. */
+  readonly reviews: ReadonlyMap<string, readonly Review[]>
+  /** What was asked just now of them, or of a neighbour in earshot. */
+  readonly heard: ReadonlySet<string>
+  /** Topics whose criteria lack questioning evidence. */
+  readonly open: ReadonlySet<Topic>
+  /** Share answered unaided lately, 0 to 1; null while nothing is known. */
+  readonly lately: number | null
+  /** ISO 8601 UTC. */
+  readonly now: string
+}
+
+export const REASONS = ['ownError', 'due', 'whatIf', 'thisJob', 'criterion', 'moment'] as const
+/** Why a question is offered: the strongest reason. */
+export type Reason = (typeof REASONS)[number]
+
+export interface Offered {
+  readonly question: Question
+  readonly reason: Reason
+}
+
+const WEIGHT = { ownError: 60, due: 45, criterion: 35, thisJob: 30, whatIf: 32 } as const
+/** A topic that suits the moment; the first of its list most. */
+const MOMENT_POINTS = 40
+/** Each level away from what fits. */
+const MISFIT_POINTS = 12
+const MOST = 5
+/** No more than so many for one reason. */
+const MOST_ALIKE = 2
+
+/** A level that is neither too easy nor out of reach. */
+const fittingLevel = (lately: number | null): number => (lately === null ? 1.5 : 1 + 2 * lately)
+
+function fitsMoment({ topic, moments }: Question, moment: Moment): number {
+  if (moments.length > 0) return moments.includes(moment) ? MOMENT_POINTS : 0
+  const place = TOPICS_BY_MOMENT[moment].indexOf(topic)
+  return place < 0 ? 0 : MOMENT_POINTS * (1 - place / (TOPICS_BY_MOMENT[moment].length + 1))
+}
+
+interface Weighed extends Offered {
+  readonly points: number
+}
+
+function weigh(question: Question, at: Standing, jitter: number): Weighed | null {
+  const fits = fitsMoment(question, at.moment)
+  if (fits === 0 || at.heard.has(question.code)) return null
+  const reviews = at.reviews.get(question.code) ?? []
+  const state = recallState(reviews)
+  if (state && !isDue(state, at.now)) return null
+  const reasons = reasonsOf(question, at, reviews)
+  const points =
+    fits +
+    reasons.reduce((sum, reason) => sum + (reason === 'moment' ? 0 : WEIGHT[reason]), 0) -
+    MISFIT_POINTS * Math.abs(question.level - fittingLevel(at.lately)) +
+    jitter
+  return { question, reason: reasons[0]!, points }
+}
+
+function reasonsOf({ code, topic }: Question, at: Standing, reviews: readonly Review[]): Reason[] {
+  const isWeak = reviews.length > 0 && reviews.at(-1)!.recall !== 'good'
+  return [
+    ...(/^job-(slip|finding|breach|missed)-/.test(code) ? (['ownError'] as const) : []),
+    ...(isWeak ? (['due'] as const) : []),
+    ...(code.startsWith('job-if-') ? (['whatIf'] as const) : []),
+    ...(code.startsWith('job-') ? (['thisJob'] as const) : []),
+    ...(at.open.has(topic) ? (['criterion'] as const) : []),
+    'moment',
+  ]
+}
+
+/** A figure from 0 to 1 that is the same for the same words: neighbours get different questions of equal worth. */
+function hashOf(text: string): number {
+  let hash = 2166136261
+  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 16777619)
+  return (hash >>> 0) / 2 ** 32
+}
+
+/**
+ * Three to five questions for somebody at this moment: what they got wrong first, then what is due again, what a
+ * criterion lacks, what is about this very job. Never what was just asked of them or beside them. `salt` makes
+ * equals fall differently for each person.
+ */
+export function questionsNow(bank: readonly Question[], at: Standing, salt: string): Offered[] {
+  const weighed = bank
+    .flatMap((question) => weigh(question, at, 8 * hashOf(`${salt} ${question.code}`)) ?? [])
+    .sort((a, b) => b.points - a.points || (a.question.code < b.question.code ? -1 : 1))
+  const chosen: Weighed[] = []
+  const counts = new Map<string, number>()
+  const take = (candidate: Weighed, key: string) => {
+    chosen.push(candidate)
+    counts.set(key, (counts.get(key) ?? 0) + 1)
+  }
+  for (const candidate of weighed) {
+    if (chosen.length === MOST) break
+    const key = candidate.reason === 'moment' ? candidate.question.topic : candidate.reason
+    if ((counts.get(key) ?? 0) < MOST_ALIKE) take(candidate, key)
+  }
+  return chosen.map(({ question, reason }) => ({ question, reason }))
+}

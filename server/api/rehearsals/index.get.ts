@@ -1,0 +1,11 @@
+import { getQuery } from 'h3'
+import { TOPICS } from '#core/questions/topics'
+import { api } from '~~/server/http/api'
+import { showRehearsal, type Wanted } from '~~/server/services/question-rehearsals'
+
+const WANTED: readonly string[] = ['all', 'myths', 'job', ...TOPICS]
+
+export default api(undefined, ({ context, actor, event }) => {
+  const asked = String(getQuery(event).topic ?? 'all')
+  return showRehearsal(context, actor, (WANTED.includes(asked) ? asked : 'all') as Wanted)
+})

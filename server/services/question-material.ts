@@ -1,0 +1,122 @@
+import { LRUCache } from 'lru-cache'
+import { assignmentOf, designOf } from '#core/exercise/assignment'
+import { judgeIsolation } from '#core/isolation/judge'
+import { observedActs, siteOfHead } from '#core/isolation/observation'
+import type { JobMaterial, OwnError } from '#core/questions/material'
+import type { Question } from '#core/questions/question'
+import { DEFECT_TEXT } from '#words/inspection'
+import { jobQuestions } from '#words/questions/job/index'
+import type { Attempt } from '../repos/attempts'
+import type { Context } from './context'
+import { heavy } from '../heavy/pool'
+import { assignmentFor } from './assignment'
+import { markedOf } from './marked'
+import { bayOf } from './test-sheet'
+
+type Repos = Pick<Context, 'repos'>
+const MOST_ERRORS = 12
+/** Observed isolations and trainer rounds that are looked back at. */
+const LAST_RUNS = 3
+
+/** Everything that may be asked about: the job as designed, built and measured, and what went wrong in it. */
+export function materialOf(context: Repos, attempt: Attempt): JobMaterial {
+  const { edition, policy, installation, asks } = assignmentFor(context, attempt)
+  const bay = attempt.stage === 'design' ? undefined : bayOf(context, attempt)
+  const design = bay?.design ?? designOf({ edition, policy, installation })
+  const wanted = new Set(asks.circuits)
+  const tested = bay ? new Set(bay.schedule.flatMap(({ circuit }) => circuit ?? [])) : wanted
+  return {
+    edition,
+    intake: installation.intake,
+    // At the design stage answers of the sheet are not to be heard before it is handed in.
+    circuits: design.circuits.filter(({ scope }) => wanted.has(scope) || tested.has(scope)),
+    boards: design.boards,
+    tests: (bay?.schedule ?? []).map((test) => ({
+      ...test,
+      expected: bay!.expected.get(test.key),
+      typed: attempt.readings[test.key] ?? '',
+    })),
+    readings: attempt.readings,
+    rig: bay?.rig ?? null,
+    errors: errorsOf(context, attempt),
+  }
+}
+
+function errorsOf(context: Repos, attempt: Attempt): OwnError[] {
+  return [
+    ...sheetErrors(context, attempt),
+    ...isolationErrors(context, attempt),
+    ...inspectionErrors(context, attempt),
+  ].slice(0, MOST_ERRORS)
+}
+
+/** Slips of the design once it is handed in, and findings of the readings. */
+function sheetErrors(context: Repos, attempt: Attempt): OwnError[] {
+  if (attempt.stage === 'design') return []
+  const { design, readings } = markedOf(context, attempt)
+  return [
+    ...design.flatMap(({ scope, step, typed, working, source, verdict, findings }): OwnError[] => {
+      const finding = findings[0]
+      return verdict === 'wrong' && typed && finding
+        ? [{ from: 'design', scope, step, typed, working, source, finding }]
+        : []
+    }),
+    ...readings.flatMap(({ reading, typed, verdict, findings }): OwnError[] => {
+      const finding = findings.find(({ seriousness }) => seriousness !== 'note') ?? findings[0]
+      return verdict === 'wrong' && typed && finding ? [{ from: 'reading', reading, typed, finding }] : []
+    }),
+  ]
+}
+
+/** Rules that were broken or left out when this person was observed last. */
+function isolationErrors({ repos }: Repos, { personId }: Attempt): OwnError[] {
+  const last = repos.observations.lastOf(personId, LAST_RUNS)[0]
+  if (!last) return []
+  const acts = observedActs(last.fields)
+    .filter(({ isUndone }) => !isUndone)
+    .map(({ act }) => act)
+  return judgeIsolation(acts, siteOfHead(last.fields, last.policy), true)
+    .rules.filter(({ state }) => state === 'broken')
+    .map(({ code }) => ({ from: 'isolation', rule: code }))
+}
+
+/** Defects that the inspection trainer planted and this person did not find. */
+const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] =>
+  [
+    ...new Set(
+      repos.inspections
+        .roundsOf(personId)
+        .slice(0, LAST_RUNS)
+        .flatMap(({ score }) => score?.missed ?? []),
+    ),
+  ].flatMap((code): OwnError[] => {
+    const what = DEFECT_TEXT[code]
+    return what ? [{ from: 'inspection', what }] : []
+  })
+
+/** Questions of a job by the versions of what they are made from. */
+const QUESTIONS = new LRUCache<string, readonly Question[]>({ max: 400 })
+const WHAT_IF = new LRUCache<string, readonly Question[]>({ max: 200 })
+const versionOf = (attempt: Attempt): string => `${attempt.id} ${attempt.version} ${attempt.stage}`
+
+export function questionsAbout(context: Repos, attempt: Attempt): readonly Question[] {
+  const errors = errorsOf(context, attempt).length
+  const key = `${versionOf(attempt)} ${errors}`
+  const known = QUESTIONS.get(key)
+  if (known) return known
+  const made = jobQuestions(materialOf(context, attempt))
+  QUESTIONS.set(key, made)
+  return made
+}
+
+/** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
+export async function whatIfAbout(context: Repos, attempt: Attempt): Promise<readonly Question[]> {
+  const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
+  const key = JSON.stringify([attempt.installation, assignmentOf(exercise, attempt.installation).edition])
+  const known = WHAT_IF.get(key)
+  if (known) return known
+  const { errors: _errors, readings: _readings, tests: _tests, ...material } = materialOf(context, attempt)
+  const made = await heavy('whatIfQuestions', { ...material, errors: [], readings: {}, tests: [] })
+  WHAT_IF.set(key, made)
+  return made
+}

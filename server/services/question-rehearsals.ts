@@ -1,0 +1,168 @@
+import { judgeAnswer, type Rating } from '#core/questions/judge'
+import type { Expected, Question } from '#core/questions/question'
+import { isDue, recallState, type Recall, type Review } from '#core/questions/recall'
+import { TOPICS, type Topic } from '#core/questions/topics'
+import { SPOT_NAME, VERDICT_NAME, whyWords } from '#words/questions/labels'
+import type { RehearsalAnswer, RehearsalQuestion, RehearsalView } from '#schemas/question-views'
+import type { RehearsalBody } from '#schemas/questions'
+import type { Person } from '../repos/people'
+import { allow } from './access'
+import type { Context } from './context'
+import { Problem } from './problem'
+import { bankOf } from './question-bank'
+import { questionsAbout } from './question-material'
+
+const RECALL: Readonly<Record<Rating, Recall>> = { right: 'good', half: 'helped', wrong: 'lost' }
+/** Wanted instead of one topic. */
+export type Wanted = Topic | 'myths' | 'job' | 'all'
+
+/** Everything that this person may rehearse: the bank without what is kept for assessment, and their own jobs. */
+function questionsFor(context: Context, actor: Person): Question[] {
+  const jobs = context.repos.attempts
+    .byPerson(actor.id)
+    // The answers of a design are told when it has been handed in, and readings when they have been decided.
+    .filter(({ stage }) => stage === 'decided' || stage === 'released')
+    .flatMap((attempt) => questionsAbout(context, attempt))
+  return [...bankOf(context).filter(({ isKept }) => !isKept), ...jobs]
+}
+
+function reviewsOf({ repos }: Context, actor: Person): Map<string, Review[]> {
+  const reviews = new Map<string, Review[]>()
+  for (const { code, rating, at } of repos.questions.rehearsedBy(actor.id))
+    reviews.set(code, [...(reviews.get(code) ?? []), { at, recall: RECALL[rating] }])
+  return reviews
+}
+
+function isWanted({ code, topic, isMyth }: Question, wanted: Wanted): boolean {
+  if (wanted === 'all') return true
+  if (wanted === 'myths') return isMyth
+  return wanted === 'job' ? code.startsWith('job-') : topic === wanted
+}
+
+/** What is due, and the next question: what is forgotten soonest, then something new. */
+export function showRehearsal(context: Context, actor: Person, wanted: Wanted): RehearsalView {
+  allow(actor, 'question.rehearse')
+  const { now } = context
+  const all = questionsFor(context, actor)
+  const reviews = reviewsOf(context, actor)
+  const states = new Map(all.map(({ code }) => [code, recallState(reviews.get(code) ?? [])]))
+  const seen = all.filter(({ code }) => states.get(code))
+  const due = seen.filter(({ code }) => isDue(states.get(code)!, now))
+  const pool = all.filter((question) => isWanted(question, wanted))
+  const soonest = pool
+    .filter(({ code }) => due.some((question) => question.code === code))
+    .sort((a, b) => (states.get(a.code)!.dueAt < states.get(b.code)!.dueAt ? -1 : 1))
+  const fresh = pool.filter(({ code }) => !states.get(code)).sort((a, b) => a.level - b.level)
+  const next = soonest[0] ?? fresh[reviews.size % Math.max(1, Math.min(5, fresh.length))]
+  return {
+    due: due.length,
+    known: seen.length - due.length,
+    new: all.length - seen.length,
+    question: next ? withoutAnswer(next, actor.id) : null,
+    topics: TOPICS.map((topic) => ({
+      topic,
+      questions: all.filter((question) => question.topic === topic).length,
+      due: due.filter((question) => question.topic === topic).length,
+    })),
+  }
+}
+
+/** The question without what would tell the answer. */
+function withoutAnswer(
+  { code, text, plain, topic, level, prompts, expected }: Question,
+  seed: number,
+): RehearsalQuestion {
+  return {
+    code,
+    kind: expected.kind,
+    text,
+    plain,
+    topic,
+    level,
+    prompts: prompts.length,
+    choices: choicesOf(expected, `${seed} ${code}`),
+    drawing: expected.kind === 'point' ? expected.drawing : null,
+  }
+}
+
+const choicesOf = (expected: Expected, seed: string): readonly string[] => {
+  if (expected.kind === 'choose') return expected.options
+  return expected.kind === 'order' ? shuffled(expected.items, seed) : []
+}
+
+/** The same order for the same person and question, and never the right one. */
+function shuffled(items: readonly string[], seed: string): readonly string[] {
+  const keyed = items
+    .map((item, i) => ({ item, key: hash(`${seed} ${i} ${item}`) }))
+    .sort((a, b) => a.key - b.key)
+  const mixed = keyed.map(({ item }) => item)
+  return mixed.every((item, i) => item === items[i]) ? [...mixed.slice(1), mixed[0]!] : mixed
+}
+const hash = (text: string): number =>
+  [...text].reduce((sum, letter) => Math.imul(sum ^ letter.codePointAt(0)!, 16777619) >>> 0, 2166136261)
+
+function rehearsed(context: Context, actor: Person, code: string): Question {
+  const question = questionsFor(context, actor).find((candidate) => candidate.code === code)
+  if (!question) throw new Problem('notFound')
+  return question
+}
+
+/** One prompt, as an assessor would give it. */
+export function promptOf(
+  context: Context,
+  actor: Person,
+  code: string,
+  i: number,
+): { readonly prompt: string } {
+  allow(actor, 'question.rehearse')
+  const prompt = rehearsed(context, actor, code).prompts[i]
+  if (prompt === undefined) throw new Problem('notFound')
+  return { prompt }
+}
+
+/**
+ * Judges an answer and tells the model answer. A spoken one is compared by its owner: the model answer comes first,
+ * and how it went is sent after it.
+ */
+export function answerRehearsal(
+  context: Context,
+  actor: Person,
+  { code, given }: RehearsalBody,
+): RehearsalAnswer {
+  allow(actor, 'question.rehearse')
+  const { repos, now } = context
+  const { expected, also, source } = rehearsed(context, actor, code)
+  const isToCompare = expected.kind === 'spoken' && given.kind !== 'compared'
+  const judged = judgeAnswer(
+    expected,
+    expected.kind !== 'spoken' && given.kind === 'compared' ? { kind: 'text', text: '' } : given,
+  )
+  if (!isToCompare) repos.questions.rehearse(actor.id, code, judged.is, now)
+  const state = isToCompare ? null : recallState(reviewsOf(context, actor).get(code) ?? [])
+  return {
+    is: judged.is,
+    why: judged.why ? whyWords(judged.why) : '',
+    model: modelOf(expected),
+    also,
+    source,
+    dueAt: state?.dueAt ?? null,
+  }
+}
+
+/** The answer in words. */
+export function modelOf(expected: Expected): string {
+  switch (expected.kind) {
+    case 'spoken':
+      return expected.model
+    case 'number':
+      return `${expected.value} ${expected.unit}${expected.within > 0 ? ` (${Number(expected.within.toPrecision(2))} either way)` : ''}`
+    case 'choose':
+      return expected.right.map((i) => expected.options[i]).join('; ')
+    case 'order':
+      return expected.items.map((item, i) => `${i + 1}. ${item}`).join('\n')
+    case 'point':
+      return SPOT_NAME[expected.spot] ?? expected.spot
+    case 'verdict':
+      return `${VERDICT_NAME[expected.verdict]}. ${expected.why}`
+  }
+}

@@ -1,0 +1,176 @@
+import { MAGNETIC_BAND, breakerMaximumZsOhm } from '#core/regulations/devices'
+import { C_MIN, U0_V } from '#core/regulations/supply'
+import { inTopic, number, order, point, spoken, verdict } from '../make'
+
+const TABLE = `BS 7671 Table 41.3: ${U0_V} V × ${C_MIN} / Ia`
+export const BOARD = inTopic('board', [
+  number(
+    'bo-magnetic-b',
+    1,
+    'At most how many times In makes a type B breaker trip at once?',
+    [MAGNETIC_BAND.B[1], 'times', 0],
+    { source: 'BS EN 60898-1: 3 to 5 times' },
+  ),
+  number('bo-magnetic-c', 1, 'And a type C breaker?', [MAGNETIC_BAND.C[1], 'times', 0], {
+    source: 'BS EN 60898-1: 5 to 10 times',
+    plain: 'Type C: at most how many times In?',
+  }),
+  number('bo-magnetic-d', 1, 'And a type D breaker?', [MAGNETIC_BAND.D[1], 'times', 0], {
+    source: 'BS EN 60898-1: 10 to 20 times',
+    plain: 'Type D: at most how many times In?',
+  }),
+  number(
+    'bo-zs-b32',
+    2,
+    'What is the maximum Zs of a B32 breaker for 0.4 s?',
+    [breakerMaximumZsOhm('B', 32), 'Ω', 0.01],
+    { source: TABLE, prompts: ['Ia is 5 × 32 A.'] },
+  ),
+  number(
+    'bo-zs-c16',
+    2,
+    'What is the maximum Zs of a C16 breaker?',
+    [breakerMaximumZsOhm('C', 16), 'Ω', 0.01],
+    { source: TABLE, prompts: ['Ia is 10 × 16 A.'] },
+  ),
+  number('bo-zs-b6', 2, 'What is the maximum Zs of a B6 breaker?', [breakerMaximumZsOhm('B', 6), 'Ω', 0.01], {
+    source: TABLE,
+  }),
+  spoken(
+    'bo-curve-why',
+    2,
+    'When does one choose type C rather than type B?',
+    'Where the inrush of motors, transformers or many drivers would trip B; Zs has to be half as large then.',
+    {
+      prompts: ['What happens at the moment of switching on?'],
+      follow: 'What does it do to the permitted Zs?',
+    },
+  ),
+  spoken(
+    'bo-smaller',
+    2,
+    'What would one size smaller breaker do here?',
+    'It may trip in normal use as In is below Ib; the cable is not harmed.',
+    { prompts: ['Compare it with Ib.'] },
+  ),
+  spoken(
+    'bo-larger',
+    2,
+    'What would one size larger do?',
+    'The cable may be overloaded without a trip if In is above Iz, and the permitted Zs falls.',
+    { prompts: ['Compare it with Iz.'] },
+  ),
+  spoken(
+    'bo-20-radial',
+    3,
+    'Why 20 A and not 16 A for a radial of 13 A sockets?',
+    'Next to the 13 A plug fuse, 16 A gives little selectivity and trips first with two appliances.',
+    { prompts: ['What is in the plug?'] },
+  ),
+  spoken(
+    'bo-ka',
+    2,
+    'What does 6000 in a box on a breaker say?',
+    'It can break 6000 A (6 kA) once and safely; the prospective current at this place must not be larger.',
+    { source: 'BS EN 60898-1; BS 7671 434.5.1', prompts: ['What is the largest current that can come?'] },
+  ),
+  number('bo-ring-rating', 1, 'What is the usual device of a ring final circuit of sockets?', [32, 'A', 0], {
+    source: 'BS 7671 433.1.204, from memory',
+  }),
+  number('bo-ring-cable', 1, 'What is the least cable of a ring, copper thermoplastic?', [2.5, 'mm²', 0], {
+    source: 'BS 7671 433.1.204, from memory',
+    also: ['1.5 mm² mineral-insulated'],
+  }),
+  number(
+    'bo-ring-iz',
+    3,
+    'How large must Iz of a ring’s cable be at least, with 32 A in front?',
+    [20, 'A', 0],
+    { source: 'BS 7671 433.1.204, from memory' },
+  ),
+  verdict(
+    'bo-spur-spur',
+    2,
+    'An unfused spur may feed another unfused spur.',
+    ['false', 'One single or one twin socket (or one fixed appliance) on each unfused spur.'],
+    { source: 'BS 7671 Appendix 15, from memory' },
+  ),
+  spoken(
+    'bo-spur-cables',
+    2,
+    'You see three cables at a socket. What may that be?',
+    'A ring socket with a spur, or a joint of a radial: tests tell.',
+    { prompts: ['Two belong to the ring.'] },
+  ),
+  point('bo-point-rcd', 1, 'Point at the RCD.', ['board', 'rcd']),
+  point('bo-point-main', 1, 'Point at the main switch.', ['board', 'mainSwitch']),
+  point('bo-point-neutral', 1, 'Point at the neutral bar.', ['board', 'neutralBar']),
+  point('bo-point-busbar', 1, 'Point at what stays live while way 1 is off.', ['board', 'busbar'], {
+    prompts: ['What feeds all ways?'],
+    isKept: true,
+  }),
+  point('bo-point-spare', 1, 'Point at the place that needs a blank.', ['board', 'spareWay']),
+  spoken(
+    'bo-main-switch',
+    1,
+    'What must the main switch of a house do?',
+    'Break both line and neutral, by hand, for the whole installation, and be within reach.',
+    { source: 'BS 7671 462.1.201, from memory' },
+  ),
+  spoken(
+    'bo-neutral-order',
+    2,
+    'Why does the neutral of way 3 go into terminal 3 of its own bar?',
+    'So that line and neutral of a circuit are found together, and both run through the same RCD.',
+    { source: 'BS 7671 514.1.2 and 314.4, from memory', prompts: ['What does the RCD compare?'] },
+  ),
+  spoken(
+    'bo-busbar',
+    1,
+    'Why must the busbar fork and the breaker clamp be looked at, not only tightened?',
+    'The finger can sit behind the clamp: it feels tight and touches barely.',
+    { prompts: ['Which side of the plate is it on?'] },
+  ),
+  spoken(
+    'bo-mixed',
+    3,
+    'May breakers of another maker be put into this board?',
+    'Only where the board’s maker says so: the assembly was tested with its own devices.',
+    { source: 'BS EN 61439-3; BS 7671 536.4.203, from memory' },
+  ),
+  spoken(
+    'bo-three-phase-balance',
+    2,
+    'How are single-phase circuits spread over a three-phase board?',
+    'So that the three lines carry about the same, and with the way numbers marked by line.',
+    { prompts: ['What flows in the neutral then?'] },
+  ),
+  number(
+    'bo-three-phase-ib',
+    2,
+    'A 9 kW heater is connected to three lines, 400 V. What is the line current?',
+    [9000 / (Math.sqrt(3) * 400), 'A', 0.2],
+    { source: 'I = P / (√3 × U)', prompts: ['Root three times 400.'] },
+  ),
+  spoken(
+    'bo-single-pole-three',
+    3,
+    'Three single-pole breakers on three lines feed a motor. What is wrong?',
+    'One of them can trip alone: the motor runs on two lines and burns. A three-pole device opens all.',
+    { prompts: ['What if one trips?'] },
+  ),
+  order(
+    'bo-check',
+    2,
+    'Put the way of power in order.',
+    ['Cut-out', 'Meter', 'Isolator', 'Main switch', 'RCD', 'Busbar', 'Breaker of the way', 'Circuit'],
+    { prompts: ['Begin in the street.'] },
+  ),
+  spoken(
+    'bo-spd',
+    2,
+    'What does a surge protective device do, and how is it connected?',
+    'It leads short overvoltages to earth; with short straight leads, less than half a metre in all, and its own overcurrent device.',
+    { source: 'BS 7671 534.4.8, from memory' },
+  ),
+])

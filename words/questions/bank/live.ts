@@ -1,0 +1,142 @@
+import { U0_V } from '#core/regulations/supply'
+import { choose, inTopic, number, order, spoken, verdict } from '../make'
+
+export const LIVE = inTopic('live', [
+  order(
+    'li-order',
+    1,
+    'Put the live tests in order.',
+    [
+      'Ze at the origin',
+      'Prospective fault current',
+      'Zs at the furthest point',
+      'RCD operation',
+      'Functional tests',
+    ],
+    { source: 'BS 7671 643 and On-Site Guide, from memory; centres differ' },
+  ),
+  spoken(
+    'li-ze',
+    2,
+    'Why is Ze measured with the earthing conductor disconnected?',
+    'Parallel paths would make it look better than it is. The installation is isolated first, and it is connected again afterwards.',
+    { source: 'Guidance Note 3, from memory', prompts: ['What else goes to earth?'], isKept: true },
+  ),
+  spoken('li-zs-formula', 1, 'How is Zs made of Ze?', 'Zs = Ze + (R1 + R2).', {
+    prompts: ['What comes from outside?'],
+  }),
+  number('li-zs-example', 1, 'Ze 0.25 Ω, R1 + R2 0.41 Ω. What should Zs be?', [0.66, 'Ω', 0.01], {
+    source: 'Zs = Ze + (R1 + R2)',
+  }),
+  spoken(
+    'li-zs-below',
+    3,
+    'Measured Zs is lower than Ze + (R1 + R2). Is it wrong?',
+    'Not by itself: parallel paths make it lower. Higher is what must be explained.',
+    {},
+  ),
+  number(
+    'li-eighty',
+    2,
+    'The table gives 1.37 Ω for B32. By the 80 % rule, what may be measured?',
+    [0.8 * 1.37, 'Ω', 0.01],
+    { source: 'BS 7671 Appendix 3, from memory', also: ['1.1 Ω'] },
+  ),
+  number(
+    'li-fault-current',
+    1,
+    'Zs is 0.92 Ω. What earth fault current flows at 230 V?',
+    [U0_V / 0.92, 'A', 2],
+    { source: 'I = U0 / Zs' },
+  ),
+  spoken(
+    'li-pfc',
+    2,
+    'Why is prospective fault current measured?',
+    'So that the devices can break it: their rating must be at least as large.',
+    { source: 'BS 7671 643.7.3.201 and 434.5.1, from memory' },
+  ),
+  spoken('li-pfc-larger', 2, 'Line–neutral and line–earth differ. Which is recorded?', 'The larger.', {
+    source: 'Guidance Note 3, from memory',
+  }),
+  number(
+    'li-pfc-three',
+    3,
+    'Line to neutral is 2 kA. What is taken for all three lines, by rule of thumb?',
+    [4, 'kA', 0],
+    { source: 'double it: On-Site Guide, from memory; √3 would be exact in the ideal case' },
+  ),
+  spoken(
+    'li-no-trip',
+    2,
+    'Why a “no-trip” loop test behind an RCD, and what is its price?',
+    'A large test current would trip the RCD; the small one is less exact.',
+    {},
+  ),
+  spoken('li-polarity', 1, 'Why confirm polarity again when live?', 'The supply itself may be reversed.', {
+    prompts: ['Who connected the tails?'],
+  }),
+  spoken(
+    'li-furthest',
+    1,
+    'Why at the furthest point?',
+    'Zs is largest there: if it is met there it is met everywhere.',
+    {},
+  ),
+  spoken(
+    'li-first-trip',
+    1,
+    'You energise and it trips. What is the first thing you do?',
+    'Leave it off, tell the assessor, and test dead. Never hold it in.',
+    { prompts: ['On again?'] },
+  ),
+  choose(
+    'li-who',
+    1,
+    'Who gives the permission to energise here?',
+    [['The assessor, by name and on record'], ['Whoever is ready first', 'The neighbour', 'Nobody']],
+    { source: 'centre rules' },
+  ),
+  spoken(
+    'li-before',
+    1,
+    'What must be on paper before energising?',
+    'Dead tests complete and read, inspection done, covers on, permission given.',
+    {},
+  ),
+  spoken(
+    'li-phase',
+    2,
+    'How is phase sequence checked?',
+    'With a sequence indicator at the board and at the three-phase outlets.',
+    { source: 'BS 7671 643.9, from memory' },
+  ),
+  spoken(
+    'li-functional',
+    1,
+    'What is a functional test?',
+    'Switches, interlocks, guards, the RCD’s test button: each is worked to see that it does what it should.',
+    { source: 'BS 7671 643.10, from memory' },
+  ),
+  spoken(
+    'li-drop',
+    2,
+    'How is voltage drop confirmed?',
+    'By calculation from the design, or from the measured impedance; a meter at one moment tells little.',
+    { source: 'BS 7671 643.11, from memory' },
+  ),
+  spoken(
+    'li-one-hand',
+    1,
+    'How do you stand when you test live?',
+    'Dry, on both feet, covers on but where I test, probes with guards, nobody beside me who touches.',
+    {},
+  ),
+  verdict(
+    'li-shock',
+    2,
+    'Live tests are safe because the test current is small.',
+    ['false', 'The conductors are live all the while; the instrument’s current does not matter.'],
+    {},
+  ),
+])

@@ -1,0 +1,88 @@
+import { inTopic, number, spoken, verdict } from '../make'
+
+export const NEUTRAL = inTopic('neutral', [
+  spoken(
+    'ne-borrowed',
+    2,
+    'What is a borrowed neutral?',
+    'A load takes its line from one circuit and its neutral from another, as in two-way lighting over two circuits.',
+    { prompts: ['Landing light: which line, which neutral?'] },
+  ),
+  spoken(
+    'ne-borrowed-danger',
+    3,
+    'What is dangerous about it?',
+    'One circuit is off, its neutral is parted and is live through the lamp of the other.',
+    { prompts: ['Trace the current with the other circuit on.'] },
+  ),
+  spoken(
+    'ne-borrowed-rcd',
+    2,
+    'What do two RCBOs do with a borrowed neutral?',
+    'Both trip: one misses the return, the other has a return that never went out.',
+    {},
+  ),
+  spoken(
+    'ne-shared',
+    2,
+    'What is a shared neutral?',
+    'Several lines use one neutral on purpose, as a three-phase circuit; its device must open all lines.',
+    { prompts: ['On purpose or by mistake?'] },
+  ),
+  spoken(
+    'ne-lost',
+    3,
+    'The neutral of a three-phase board is lost. What happens to single-phase loads?',
+    'They lie in series between lines and share 400 V by their resistance: small loads get far too much.',
+    { prompts: ['Where can the current return?'] },
+  ),
+  number(
+    'ne-lost-example',
+    3,
+    'Neutral lost: 1 kW on L1 and 3 kW on L2 alone, both 230 V. What voltage has the 1 kW?',
+    [300, 'V', 3],
+    { source: '400 V shared as 3 to 1', prompts: ['Which has the larger resistance?'], isKept: true },
+  ),
+  spoken(
+    'ne-lost-single',
+    2,
+    'The neutral of a single-phase circuit is open. What does the lamp do, and what is live?',
+    'The lamp is off, and beyond it everything up to the break is live.',
+    { prompts: ['Does “off” say “dead”?'] },
+  ),
+  spoken(
+    'ne-other-bar',
+    2,
+    'A neutral is on the other RCD’s bar. What happens?',
+    'Line goes out through one RCD and comes back through the other: both trip with load.',
+    {},
+  ),
+  spoken(
+    'ne-find',
+    2,
+    'How do you find a borrowed neutral before you work?',
+    'Prove each conductor dead after disconnecting, and test line–neutral with its partner circuits off in turn.',
+    {},
+  ),
+  spoken(
+    'ne-group',
+    1,
+    'Why should all conductors of a circuit be in one cable or conduit?',
+    'Fields cancel, faults are found, and one isolation makes it dead.',
+    { source: 'BS 7671 521.8, from memory' },
+  ),
+  verdict(
+    'ne-switch',
+    1,
+    'A switch in the neutral also puts the light out safely.',
+    ['false', 'The lampholder stays live.'],
+    { source: 'BS 7671 132.14, from memory' },
+  ),
+  spoken(
+    'ne-way-order',
+    1,
+    'Why are neutrals in the order of their ways?',
+    'So that the right one is taken out, and no second circuit is left without.',
+    {},
+  ),
+])
