@@ -55,7 +55,14 @@ export default tseslint.config(
   },
   // Tables are data: they are read across, not down.
   {
-    files: ['words/questions/bank/**', 'words/glossary/**', 'core/regulations/library/**', 'core/design/materials/**', 'core/containment/data/**', 'demo/**'],
+    files: [
+      'words/questions/bank/**',
+      'words/glossary/**',
+      'core/regulations/library/**',
+      'core/design/materials/**',
+      'core/containment/data/**',
+      'demo/**',
+    ],
     rules: { 'max-len': 'off', 'max-lines': 'off' },
   },
   // A component carries its template and its style too.

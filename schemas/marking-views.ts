@@ -1,3 +1,4 @@
+import type { AskedView } from './question-views'
 /* Marking, decisions and the record, between server and screens. */
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
@@ -88,6 +89,8 @@ export interface MarkingView {
   readonly draft: MarkingDraft
   readonly decision?: Decision
   readonly suggestedFeedback: string
+  /** Questions at the bay of this job. */
+  readonly asked: readonly AskedView[]
   /** The hash of what would be signed. */
   readonly seen: string
 }

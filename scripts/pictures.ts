@@ -133,17 +133,13 @@ const VIEWS: readonly View[] = [
     },
   ],
   [
-    'indigo',
+    'questions',
     'I-201',
-    '/practice/bays/practice-heaters',
+    '/ask',
     async (page) => {
-      await page.getByRole('button', { name: 'Dark theme' }).click()
-      await readyWired(page)
-      await page.getByRole('radio', { name: 'Operate' }).click()
-      await page.getByRole('button', { name: 'Energise in sequence' }).click()
-      await page.getByTestId('happenings').getByText('works').first().waitFor()
-      await page.locator('[data-part="c1p1"]').press('Enter')
-      await page.getByText('Show what is live').click()
+      await page.getByTestId('ask-T-05-3').click()
+      await page.getByTestId('offer-whatIf').first().click()
+      await page.getByTestId('show-answer').click()
     },
   ],
 ]

@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
 import { IsolationSequenceSchema } from '#schemas/isolation-sequence'
+import { QuestionBankSchema } from '#schemas/questions'
 import { ReadingsSchema } from '#schemas/readings'
 import { RigSchema } from '#schemas/rig'
 import { SubmissionSchema } from '#schemas/submission'
@@ -12,6 +13,7 @@ for (const [name, schema] of [
   ['exercise', ExerciseSchema],
   ['framework', FrameworkSchema],
   ['isolation', IsolationSequenceSchema],
+  ['questions', QuestionBankSchema],
   ['readings', ReadingsSchema],
   ['rig', RigSchema],
   ['submission', SubmissionSchema],

@@ -1,3 +1,4 @@
+import type { AskedOutcome } from '#core/questions/outcome'
 import type { Finding } from '#core/findings/finding'
 import { findingSentence, itemName, type ScopeNames } from './findings/findings'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
@@ -88,4 +89,20 @@ function carriedNames(names: readonly string[]): string {
 
 function list(parts: readonly string[]): string {
   return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+}
+
+interface AskedAtBay {
+  readonly wording: string
+  readonly outcome: AskedOutcome
+}
+
+/** What the questions at the bay showed, and what to look at again; empty where nothing was asked. */
+export function askedFeedback(asked: readonly AskedAtBay[]): string {
+  if (asked.length === 0) return ''
+  const count = (outcome: AskedOutcome) => asked.filter((one) => one.outcome === outcome).length
+  const open = asked.filter(({ outcome }) => outcome === 'notYet').map(({ wording }) => `“${wording}”`)
+  return [
+    `Questions at the bay: ${count('unaided')} answered unaided, ${count('prompted')} with a prompt.`,
+    ...(open.length > 0 ? [`Look at again: ${open.join(' ')}`] : []),
+  ].join(' ')
 }

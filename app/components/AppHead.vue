@@ -117,8 +117,11 @@ nav a.here {
   .app-head {
     gap: 16px;
   }
+  nav {
+    gap: 1px;
+  }
   nav a {
-    padding: 0 8px;
+    padding: 0 6px;
     font-size: 15px;
   }
   .role {

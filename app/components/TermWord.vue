@@ -9,7 +9,7 @@ const language = useGlossaryLanguage()
 const { call } = useApi()
 const other = ref('')
 async function look() {
-  if (language.value === '' || other.value !== '') return
+  if (language.value === 'en' || other.value !== '') return
   const view = await call<GlossaryView>('GET', `glossary?language=${language.value}`).catch(() => null)
   other.value = view?.texts[term] ?? ''
 }
@@ -18,7 +18,7 @@ async function look() {
 <template>
   <el-popover v-if="entry" trigger="click" :width="320" @show="look">
     <template #reference>
-      <button type="button" class="term">
+      <button type="button" class="term" @click.stop.prevent>
         <slot>{{ entry.term }}</slot>
       </button>
     </template>

@@ -67,7 +67,7 @@ export function useAsking(id: number) {
   function putDown(
     question: Pick<Question, 'code' | 'text' | 'topic'>,
     outcome: AskedOutcome,
-    prompt = '',
+    { prompt = '', remark = '' }: { readonly prompt?: string; readonly remark?: string } = {},
   ): string {
     const token = crypto.randomUUID()
     const entry: Asked = {
@@ -76,7 +76,7 @@ export function useAsking(id: number) {
       topic: question.topic,
       outcome,
       prompt,
-      remark: '',
+      remark,
       askedAt: new Date().toISOString(),
     }
     autosave.write(`ask.${token}`, JSON.stringify(entry))

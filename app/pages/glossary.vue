@@ -63,7 +63,7 @@ async function takeIn(event: Event) {
         name="search"
       />
       <el-select v-model="language" size="large" aria-label="Language beside the term" data-testid="language">
-        <el-option value="" label="English alone" />
+        <el-option value="en" label="English alone" />
         <el-option
           v-for="entry in view?.languages ?? []"
           :key="entry.code"

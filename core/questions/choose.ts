@@ -1,10 +1,9 @@
 import { isDue, recallState, type Review } from './recall'
 import type { Question } from './question'
-import { TOPICS_BY_MOMENT, type Moment, type Topic } from './topics'
+import { MOMENTS, TOPICS_BY_MOMENT, type Moment, type Topic } from './topics'
 
 /** What is known about somebody when the next questions are chosen for them. */
-export interface Standing {
-  readonly moment: Moment
+export interface Knowing {
   /** Reviews by question, oldest first: at the bay and in rehearsals. */
   readonly reviews: ReadonlyMap<string, readonly Review[]>
   /** What was asked just now of them, or of a neighbour in earshot. */
@@ -15,6 +14,9 @@ export interface Standing {
   readonly lately: number | null
   /** ISO 8601 UTC. */
   readonly now: string
+}
+export interface Standing extends Knowing {
+  readonly moment: Moment
 }
 
 export const REASONS = ['ownError', 'due', 'whatIf', 'thisJob', 'criterion', 'moment'] as const
@@ -44,26 +46,26 @@ function fitsMoment({ topic, moments }: Question, moment: Moment): number {
   return place < 0 ? 0 : MOMENT_POINTS * (1 - place / (TOPICS_BY_MOMENT[moment].length + 1))
 }
 
-interface Weighed extends Offered {
+/** What a question is worth to somebody, whatever the moment. */
+interface Worth extends Offered {
   readonly points: number
 }
 
-function weigh(question: Question, at: Standing, jitter: number): Weighed | null {
-  const fits = fitsMoment(question, at.moment)
-  if (fits === 0 || at.heard.has(question.code)) return null
+/** Null where it is not to be asked: just heard, or known and not due. */
+function worthOf(question: Question, at: Knowing, jitter: number): Worth | null {
+  if (at.heard.has(question.code)) return null
   const reviews = at.reviews.get(question.code) ?? []
-  const state = recallState(reviews)
+  const state = reviews.length > 0 ? recallState(reviews) : null
   if (state && !isDue(state, at.now)) return null
   const reasons = reasonsOf(question, at, reviews)
   const points =
-    fits +
     reasons.reduce((sum, reason) => sum + (reason === 'moment' ? 0 : WEIGHT[reason]), 0) -
     MISFIT_POINTS * Math.abs(question.level - fittingLevel(at.lately)) +
     jitter
   return { question, reason: reasons[0]!, points }
 }
 
-function reasonsOf({ code, topic }: Question, at: Standing, reviews: readonly Review[]): Reason[] {
+function reasonsOf({ code, topic }: Question, at: Knowing, reviews: readonly Review[]): Reason[] {
   const isWeak = reviews.length > 0 && reviews.at(-1)!.recall !== 'good'
   return [
     ...(/^job-(slip|finding|breach|missed)-/.test(code) ? (['ownError'] as const) : []),
@@ -87,20 +89,40 @@ function hashOf(text: string): number {
  * criterion lacks, what is about this very job. Never what was just asked of them or beside them. `salt` makes
  * equals fall differently for each person.
  */
-export function questionsNow(bank: readonly Question[], at: Standing, salt: string): Offered[] {
-  const weighed = bank
-    .flatMap((question) => weigh(question, at, 8 * hashOf(`${salt} ${question.code}`)) ?? [])
+export const questionsNow = (bank: readonly Question[], at: Standing, salt: string): Offered[] =>
+  chosenAt(worthwhile(bank, at, salt), at.moment)
+
+/** The same at every moment, each question weighed once. */
+export function questionsByMoment(
+  bank: readonly Question[],
+  at: Knowing,
+  salt: string,
+): Record<Moment, readonly Offered[]> {
+  const worth = worthwhile(bank, at, salt)
+  const offered = {} as Record<Moment, readonly Offered[]>
+  for (const moment of MOMENTS) offered[moment] = chosenAt(worth, moment)
+  return offered
+}
+
+const worthwhile = (bank: readonly Question[], at: Knowing, salt: string): Worth[] =>
+  bank.flatMap((question) => worthOf(question, at, 8 * hashOf(`${salt} ${question.code}`)) ?? [])
+
+function chosenAt(worth: readonly Worth[], moment: Moment): Offered[] {
+  const weighed = worth
+    .flatMap(({ question, reason, points }): Worth[] => {
+      const fits = fitsMoment(question, moment)
+      return fits === 0 ? [] : [{ question, reason, points: points + fits }]
+    })
     .sort((a, b) => b.points - a.points || (a.question.code < b.question.code ? -1 : 1))
-  const chosen: Weighed[] = []
+  const chosen: Worth[] = []
   const counts = new Map<string, number>()
-  const take = (candidate: Weighed, key: string) => {
-    chosen.push(candidate)
-    counts.set(key, (counts.get(key) ?? 0) + 1)
-  }
   for (const candidate of weighed) {
     if (chosen.length === MOST) break
     const key = candidate.reason === 'moment' ? candidate.question.topic : candidate.reason
-    if ((counts.get(key) ?? 0) < MOST_ALIKE) take(candidate, key)
+    const count = counts.get(key) ?? 0
+    if (count >= MOST_ALIKE) continue
+    chosen.push(candidate)
+    counts.set(key, count + 1)
   }
   return chosen.map(({ question, reason }) => ({ question, reason }))
 }

@@ -1,9 +1,10 @@
-import { composeFeedback } from '#words/feedback'
+import { askedFeedback, composeFeedback } from '#words/feedback'
 import { stepOf } from '#core/design/model/step-keys'
 import { propose, type Marked } from '#core/assessment/marking/proposal'
 import type { ItemKey } from '#core/assessment/outcomes/framework'
 import { presentItem } from '#core/assessment/upgrade'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
+import type { AskedView } from '#schemas/question-views'
 import type { MarkingBody } from '#schemas/requests'
 import type { Decision, MarkingDraft, MarkingListItem, MarkingView } from '#schemas/marking-views'
 import type { Attempt } from '../repos/attempts'
@@ -14,6 +15,7 @@ import type { Context } from './context'
 import { Problem } from './problem'
 import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
+import { askedViews } from './question-statistics'
 import { saveIfCurrent } from './save-current'
 import { needProof } from './proof'
 import { refuseUnseen, seenOf } from './seen'
@@ -57,6 +59,10 @@ export function markingPile({ repos }: Context, actor: Person): MarkingListItem[
     .sort((a, b) => Number(a.stage !== 'handedIn') - Number(b.stage !== 'handedIn'))
 }
 
+/** The feedback with what the questions at the bay showed. */
+const withAsked = (composed: string, asked: readonly AskedView[]): string =>
+  [composed, askedFeedback(asked.filter(({ isUndone }) => !isUndone))].filter(Boolean).join('\n\n')
+
 /** Everything the marking screen shows: proposed marks with reasons, the assessor's overrides, the feedback. */
 export function showMarking({ repos }: Context, actor: Person, id: number): MarkingView {
   allow(actor, 'attempt.see')
@@ -68,7 +74,8 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
   const draft = draftOf({ repos }, attempt, marked)
   const proposal = propose(marked, criteria, draft.overrides)
   const scopes = scopeNames(attempt, marked)
-  const suggestedFeedback = composeFeedback(marked, draft.overrides, proposal, scopes)
+  const asked = askedViews(repos.questions.askedOn(id))
+  const suggestedFeedback = withAsked(composeFeedback(marked, draft.overrides, proposal, scopes), asked)
   const signed = {
     marked,
     overrides: draft.overrides,
@@ -103,6 +110,7 @@ export function showMarking({ repos }: Context, actor: Person, id: number): Mark
     draft,
     decision,
     suggestedFeedback,
+    asked,
     seen: seenOf(signed),
   }
 }

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { readBank, writeBank } from '#schemas/question-file'
 import type { BankView, ImportReport } from '#schemas/question-views'
 import type { QuestionBody, QuestionFileBody } from '#schemas/questions'
@@ -98,8 +99,10 @@ export function importBank(context: Context, actor: Person, file: QuestionFileBo
       else {
         seen.add(keyOf(question.code))
         const stored = repos.questions.byCode(question.code)
-        if (!stored && JSON.stringify(SHIPPED.get(keyOf(question.code))) === JSON.stringify(question))
-          continue
+        const present = stored?.isRetired
+          ? undefined
+          : (stored?.question ?? SHIPPED.get(keyOf(question.code)))
+        if (isDeepStrictEqual(present, question)) continue
         if (!stored) repos.questions.insert(question, actor.id, now)
         else repos.questions.save(question, stored.version, false, actor.id, now)
         if (stored || SHIPPED.has(keyOf(question.code))) replaced += 1

@@ -2,7 +2,7 @@ import { judgeAnswer, type Rating } from '#core/questions/judge'
 import type { Expected, Question } from '#core/questions/question'
 import { isDue, recallState, type Recall, type Review } from '#core/questions/recall'
 import { TOPICS, type Topic } from '#core/questions/topics'
-import { SPOT_NAME, VERDICT_NAME, whyWords } from '#words/questions/labels'
+import { answerWords, whyWords } from '#words/questions/labels'
 import type { RehearsalAnswer, RehearsalQuestion, RehearsalView } from '#schemas/question-views'
 import type { RehearsalBody } from '#schemas/questions'
 import type { Person } from '../repos/people'
@@ -142,27 +142,9 @@ export function answerRehearsal(
   return {
     is: judged.is,
     why: judged.why ? whyWords(judged.why) : '',
-    model: modelOf(expected),
+    model: answerWords(expected),
     also,
     source,
     dueAt: state?.dueAt ?? null,
-  }
-}
-
-/** The answer in words. */
-export function modelOf(expected: Expected): string {
-  switch (expected.kind) {
-    case 'spoken':
-      return expected.model
-    case 'number':
-      return `${expected.value} ${expected.unit}${expected.within > 0 ? ` (${Number(expected.within.toPrecision(2))} either way)` : ''}`
-    case 'choose':
-      return expected.right.map((i) => expected.options[i]).join('; ')
-    case 'order':
-      return expected.items.map((item, i) => `${i + 1}. ${item}`).join('\n')
-    case 'point':
-      return SPOT_NAME[expected.spot] ?? expected.spot
-    case 'verdict':
-      return `${VERDICT_NAME[expected.verdict]}. ${expected.why}`
   }
 }

@@ -1,10 +1,11 @@
 import { criteriaOf } from '#core/assessment/outcomes/framework'
+import type { Exercise } from '#core/exercise/exercise'
 import type { Stage } from '#core/exercise/attempt/stages'
-import { questionsNow, type Offered, type Standing } from '#core/questions/choose'
+import { questionsByMoment, type Knowing } from '#core/questions/choose'
 import { countsAs, RECALL_OF } from '#core/questions/outcome'
 import type { Question } from '#core/questions/question'
 import type { Review } from '#core/questions/recall'
-import { MOMENTS, type Moment, type Topic } from '#core/questions/topics'
+import type { Moment, Topic } from '#core/questions/topics'
 import type { AskHead, RoundView } from '#schemas/question-views'
 import { AskedSchema, type Asked, type RoundBody } from '#schemas/questions'
 import { validate } from '#schemas/validate'
@@ -40,14 +41,22 @@ const standing = (asked: readonly AskedRow[]): AskedRow[] => asked.filter(({ isU
 export function listRounds(context: Context, actor: Person): AskHead[] {
   allow(actor, 'question.ask')
   const { repos } = context
-  return repos.attempts
+  const atWork = repos.attempts
     .all()
     .filter(({ stage, cohort }) => stage !== 'released' && stage !== 'decided' && seesGroup(actor, cohort))
-    .map((attempt) => headOf(context, attempt))
+  const [counts, exercises] = [repos.questions.counts(), new Map<number, Exercise>()]
+  return atWork.map((attempt) => {
+    const exercise = exercises.get(attempt.exerciseId) ?? repos.exercises.byId(attempt.exerciseId)!.exercise
+    exercises.set(attempt.exerciseId, exercise)
+    return headOf(attempt, exercise, counts)
+  })
 }
 
-function headOf({ repos }: Pick<Context, 'repos'>, attempt: Attempt): AskHead {
-  const { exercise } = repos.exercises.byId(attempt.exerciseId)!
+function headOf(
+  attempt: Attempt,
+  exercise: Pick<Exercise, 'code' | 'title'>,
+  counts: ReadonlyMap<number, number>,
+): AskHead {
   return {
     id: attempt.id,
     name: attempt.personName,
@@ -56,7 +65,7 @@ function headOf({ repos }: Pick<Context, 'repos'>, attempt: Attempt): AskHead {
     code: exercise.code,
     title: exercise.title,
     stage: attempt.stage,
-    asked: standing(repos.questions.askedOn(attempt.id)).length,
+    asked: counts.get(attempt.id) ?? 0,
     moment: MOMENT_OF[attempt.stage],
   }
 }
@@ -66,21 +75,18 @@ export function showRound(context: Context, actor: Person, attemptId: number): R
   allow(actor, 'question.ask')
   const { repos } = context
   const attempt = attemptSeen(actor, repos.attempts.byId(attemptId))
+  const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const bank = [...questionsAbout(context, attempt), ...bankOf(context)].filter(
-    ({ edition }) =>
-      edition === null || edition === repos.exercises.byId(attempt.exerciseId)!.exercise.edition,
+    ({ edition }) => edition === null || edition === exercise.edition,
   )
-  const known = standingOf(context, attempt)
-  const offered = {} as Record<Moment, readonly Offered[]>
-  for (const moment of MOMENTS)
-    offered[moment] = questionsNow(bank, { ...known, moment }, String(attempt.personId))
-  const others = repos.attempts
+  const group = repos.attempts
     .byExercise(attempt.exerciseId)
-    .filter(({ id, cohort }) => id !== attemptId && cohort === attempt.cohort)
+    .filter(({ cohort }) => cohort === attempt.cohort)
+  const counts = repos.questions.counts()
   return {
-    attempt: headOf(context, attempt),
-    offered,
-    others: others.map((other) => headOf(context, other)),
+    attempt: headOf(attempt, exercise, counts),
+    offered: questionsByMoment(bank, standingOf(context, attempt, group), String(attempt.personId)),
+    others: group.filter(({ id }) => id !== attemptId).map((other) => headOf(other, exercise, counts)),
     policy: repos.centre.questions(),
     ...typedOf(context, attemptId),
   }
@@ -115,7 +121,7 @@ function typedOf({ repos }: Pick<Context, 'repos'>, attemptId: number) {
 }
 
 /** What is known of somebody's answers, at the bay and in rehearsals. */
-function standingOf({ repos, now }: Context, attempt: Attempt): Omit<Standing, 'moment'> {
+function standingOf({ repos, now }: Context, attempt: Attempt, group: readonly Attempt[]): Knowing {
   const own = standing(repos.questions.askedOf(attempt.personId))
   const reviews = new Map<string, Review[]>()
   for (const { code, askedAt, outcome } of own)
@@ -123,7 +129,7 @@ function standingOf({ repos, now }: Context, attempt: Attempt): Omit<Standing, '
   const last = own.slice(-LATELY)
   return {
     reviews,
-    heard: heardBy({ repos, now }, attempt, own),
+    heard: heardBy({ repos, now }, attempt, group, own),
     open: openTopics({ repos }, attempt.personId),
     lately:
       last.length === 0 ? null : last.filter(({ outcome }) => outcome === 'unaided').length / last.length,
@@ -135,16 +141,13 @@ function standingOf({ repos, now }: Context, attempt: Attempt): Omit<Standing, '
 function heardBy(
   { repos, now }: Pick<Context, 'repos' | 'now'>,
   attempt: Attempt,
+  group: readonly Attempt[],
   own: readonly AskedRow[],
 ): Set<string> {
   const { earshotMinutes } = repos.centre.questions()
   const near = new Set(
-    repos.attempts
-      .byExercise(attempt.exerciseId)
-      .filter(
-        ({ bay, cohort, id }) =>
-          id !== attempt.id && cohort === attempt.cohort && Math.abs(bay - attempt.bay) <= 1,
-      )
+    group
+      .filter(({ bay, id }) => id !== attempt.id && Math.abs(bay - attempt.bay) <= 1)
       .map(({ personId }) => personId),
   )
   const since = before(now, earshotMinutes * MINUTE_MS)

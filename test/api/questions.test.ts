@@ -276,12 +276,16 @@ describe('the bank', () => {
     })
     expect(bankOf(centre.context)).toHaveLength(SHIPPED_QUESTIONS.length - 1)
   })
-  it('a file with doubled codes takes the first; what is shipped already adds nothing', () => {
+  it('a file with doubled codes takes the first; what is there already, in whatever order of its parts, adds nothing', () => {
     const content = Buffer.from(
       JSON.stringify({
         format: 'nakshi.questions',
         version: 1,
-        questions: [own, { ...own, text: 'Second?' }, SHIPPED_QUESTIONS[5]],
+        questions: [
+          own,
+          { ...own, text: 'Second?' },
+          Object.fromEntries(Object.entries(SHIPPED_QUESTIONS[5]!).reverse()),
+        ],
       }),
     ).toString('base64')
     const report = importBank(centre.context, centre.instructor, { name: 'bank.json', content })

@@ -34,9 +34,13 @@ import { testBay } from '#core/testing/tester'
 import { typedAnswers } from '../../demo/story'
 import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
+import { questionTimes } from './questions'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 
 const LIMITS = {
+  generatorsMs: 20,
+  askGroupMs: 50,
+  whatIfMs: 300,
   findingsMs: 10,
   pairsMs: 5000,
   cuttingMs: 1000,
@@ -127,6 +131,11 @@ const spiceStart = performance.now()
 runSpice(listing)
 report('The same in ngspice, whole process', performance.now() - spiceStart, 'ms')
 const ten = practiceBay('heaters')!.rig()
+const questions = questionTimes()
+report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)
+report('What to ask now, rounds of a group of 20', questions.groupMs, 'ms', LIMITS.askGroupMs)
+report('What would happen if, at a six-circuit bay', questions.whatIfMs, 'ms', LIMITS.whatIfMs)
+
 report(
   'Energising in order, ten seconds followed',
   time(() => simulate(ten, deadState(ten), energiseInOrder(ten), { untilS: 10 }), 50),

@@ -13,6 +13,7 @@ import { TOPICS } from '#core/questions/topics'
 import { DEFAULT_QUESTIONS } from '#core/policies/questions'
 import { SHIPPED_QUESTIONS } from '#words/questions/bank/index'
 import { GLOSSARY } from '#words/glossary/index'
+import { TERM_OF_STEP, TERM_OF_TEST } from '#words/glossary/of-step'
 import { SPOT_NAME } from '#words/questions/labels'
 
 const number = (value: number, unit: string, within = 0): Expected => ({
@@ -241,6 +242,11 @@ describe('the bank that comes with the product', () => {
 })
 
 describe('the glossary', () => {
+  it('every dotted term of a step or test is one of its terms', () => {
+    const keys = new Set(GLOSSARY.map(({ key }) => key))
+    for (const key of [...Object.values(TERM_OF_STEP), ...Object.values(TERM_OF_TEST)])
+      expect(keys).toContain(key)
+  })
   it('has about 250 terms, each once, each in one plain sentence', () => {
     expect(GLOSSARY.length).toBeGreaterThanOrEqual(240)
     expect(new Set(GLOSSARY.map(({ key }) => key)).size).toBe(GLOSSARY.length)

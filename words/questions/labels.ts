@@ -1,5 +1,5 @@
 import type { JudgedWhy, Rating } from '#core/questions/judge'
-import type { QuestionKind, QuestionProblem, Verdict } from '#core/questions/question'
+import type { Expected, QuestionKind, QuestionProblem, Verdict } from '#core/questions/question'
 import type { Moment, Topic } from '#core/questions/topics'
 
 export const TOPIC_NAME: Readonly<Record<Topic, string>> = {
@@ -127,4 +127,22 @@ function offWords(ratio: number): string {
   if (near(ratio, 2)) return 'It is twice as much as it should be.'
   if (near(ratio, 0.5)) return 'It is half of what it should be.'
   return ratio > 1 ? 'It is too large.' : 'It is too small.'
+}
+
+/** The answer in words. */
+export function answerWords(expected: Expected): string {
+  switch (expected.kind) {
+    case 'spoken':
+      return expected.model
+    case 'number':
+      return `${expected.value} ${expected.unit}${expected.within > 0 ? ` (${Number(expected.within.toPrecision(2))} either way)` : ''}`
+    case 'choose':
+      return expected.right.map((i) => expected.options[i]).join('; ')
+    case 'order':
+      return expected.items.map((item, i) => `${i + 1}. ${item}`).join('\n')
+    case 'point':
+      return SPOT_NAME[expected.spot] ?? expected.spot
+    case 'verdict':
+      return `${VERDICT_NAME[expected.verdict]}. ${expected.why}`
+  }
 }

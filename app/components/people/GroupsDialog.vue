@@ -36,8 +36,10 @@ async function keep() {
       <el-option v-for="cohort in all ?? []" :key="cohort" :value="cohort" :label="cohort" />
     </el-select>
     <template #footer>
-      <el-button @click="emit('close')">Back</el-button>
-      <el-button type="primary" :loading="isBusy" @click="keep">Keep</el-button>
+      <div class="row end">
+        <el-button @click="emit('close')">Back</el-button>
+        <el-button type="primary" :loading="isBusy" @click="keep">Keep</el-button>
+      </div>
     </template>
   </el-dialog>
 </template>

@@ -1,43 +1,39 @@
 <script setup lang="ts">
 import type { AskedOutcome } from '#core/questions/outcome'
 import type { Question } from '#core/questions/question'
-import { SPOT_NAME, VERDICT_NAME } from '#words/questions/labels'
+import { answerWords } from '#words/questions/labels'
 
 /** One question, large, as an assessor asks it; how it went is one tap. */
 const { question } = defineProps<{ question: Question }>()
-const emit = defineEmits<{ done: [outcome: AskedOutcome, prompt: string]; skip: [] }>()
+const emit = defineEmits<{ done: [outcome: AskedOutcome, prompt: string, remark: string]; skip: [] }>()
 const aloud = useReadAloud()
 const isPlain = ref(false)
 const isAnswerShown = ref(false)
 /** The prompts given so far; the last one counts. */
 const given = ref(0)
+const REMARKS = [
+  'put it right themselves',
+  'pointed instead of naming',
+  'in simple words',
+  'took time',
+] as const
+const remarks = ref<string[]>([])
+const written = ref('')
 watch(
   () => question.code,
   () => {
     isPlain.value = false
     isAnswerShown.value = false
     given.value = 0
+    remarks.value = []
+    written.value = ''
   },
 )
 const text = computed(() => (isPlain.value && question.plain ? question.plain : question.text))
 const prompt = computed(() => question.prompts[given.value - 1] ?? '')
-const answer = computed(() => {
-  const { expected } = question
-  switch (expected.kind) {
-    case 'spoken':
-      return expected.model
-    case 'number':
-      return `${expected.value} ${expected.unit}`
-    case 'choose':
-      return expected.right.map((i) => expected.options[i]).join('; ')
-    case 'order':
-      return expected.items.map((item, i) => `${i + 1}. ${item}`).join('\n')
-    case 'point':
-      return SPOT_NAME[expected.spot] ?? expected.spot
-    case 'verdict':
-      return `${VERDICT_NAME[expected.verdict]}. ${expected.why}`
-  }
-})
+const answer = computed(() => answerWords(question.expected))
+const remark = computed(() => [...remarks.value, written.value.trim()].filter(Boolean).join('; '))
+const done = (outcome: AskedOutcome, helped: string) => emit('done', outcome, helped, remark.value)
 const options = computed(() => (question.expected.kind === 'choose' ? question.expected.options : []))
 </script>
 
@@ -70,19 +66,29 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
       <p v-if="question.follow" class="soft small">Then: {{ question.follow }}</p>
       <p class="soft small">{{ question.source }}</p>
     </div>
+    <div class="row remarks">
+      <el-check-tag
+        v-for="chip in REMARKS"
+        :key="chip"
+        :checked="remarks.includes(chip)"
+        @change="
+          remarks = remarks.includes(chip) ? remarks.filter((one) => one !== chip) : [...remarks, chip]
+        "
+        >{{ chip }}</el-check-tag
+      >
+      <el-input v-model="written" placeholder="Remark" aria-label="Remark" name="remark" maxlength="300" />
+    </div>
     <div class="outcomes">
-      <el-button type="primary" size="large" data-testid="unaided" @click="emit('done', 'unaided', '')"
+      <el-button type="primary" size="large" data-testid="unaided" @click="done('unaided', '')"
         >Unaided</el-button
       >
       <el-button
         size="large"
         data-testid="prompted"
-        @click="emit('done', 'prompted', prompt || 'in own words')"
+        @click="done('prompted', prompt || 'a prompt of the assessor’s own')"
         >With a prompt</el-button
       >
-      <el-button size="large" data-testid="not-yet" @click="emit('done', 'notYet', prompt)"
-        >Not yet</el-button
-      >
+      <el-button size="large" data-testid="not-yet" @click="done('notYet', prompt)">Not yet</el-button>
     </div>
   </article>
 </template>
@@ -127,6 +133,13 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
 .model {
   white-space: pre-line;
   font-size: 18px;
+}
+.remarks {
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.remarks .el-input {
+  width: 220px;
 }
 .outcomes {
   display: grid;

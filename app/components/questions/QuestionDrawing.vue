@@ -53,16 +53,16 @@ rect {
   stroke-width: 2;
 }
 .line {
-  fill: #b5703c;
+  fill: var(--conductor-l1);
 }
 .neutral {
-  fill: #6f8fd0;
+  fill: var(--conductor-n);
 }
 .earth {
-  fill: #6fa872;
+  fill: var(--conductor-e);
 }
 .metal {
-  fill: #b9bcc2;
+  fill: var(--conductor-l3);
 }
 .reach {
   fill: transparent;
@@ -76,7 +76,7 @@ g {
   stroke-width: 5;
 }
 .right {
-  stroke: var(--met, #2e7d4f);
+  stroke: var(--leaf);
   stroke-width: 6;
   stroke-dasharray: 9 5;
 }

@@ -132,9 +132,11 @@ async function save(isRetired: boolean) {
       </div>
     </div>
     <template #footer>
-      <el-button @click="emit('close')">Back</el-button>
-      <el-button v-if="question" @click="save(true)">Do not ask it any more</el-button>
-      <el-button type="primary" :loading="isBusy" @click="save(false)">Save</el-button>
+      <div class="row end">
+        <el-button @click="emit('close')">Back</el-button>
+        <el-button v-if="question" @click="save(true)">Do not ask it any more</el-button>
+        <el-button type="primary" :loading="isBusy" @click="save(false)">Save</el-button>
+      </div>
     </template>
   </el-dialog>
 </template>

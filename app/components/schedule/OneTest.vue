@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { kindOf } from '#core/testing/kinds/kinds'
+import { TERM_OF_TEST } from '#words/glossary/of-step'
 import { readingText } from '#words/testing'
 import type { BoardView } from '#schemas/schedule-views'
 import { whereWords } from '~/texts/schedule'
@@ -63,7 +64,10 @@ const groups = computed(() =>
           {{ tests.line.value.length }}
         </p>
         <h2>
-          {{ readingText(test.key).name }} <span class="sym mono">{{ kind.symbol }}</span>
+          <TermWord :term="TERM_OF_TEST[test.kind as keyof typeof TERM_OF_TEST] ?? ''">{{
+            readingText(test.key).name
+          }}</TermWord>
+          <span class="sym mono">{{ kind.symbol }}</span>
         </h2>
         <p class="at">{{ whereWords(test) }}</p>
         <dl>

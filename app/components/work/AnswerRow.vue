@@ -3,6 +3,7 @@ import { readAnswer } from '#core/assessment/marking/answer'
 import { STEP_KINDS } from '#core/design/model/step-kinds'
 import type { Choice } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
+import { TERM_OF_STEP } from '#words/glossary/of-step'
 import { STEP_TEXT } from '#words/steps'
 import { findingSentence } from '#words/findings/findings'
 import { formatQuantity } from '#core/units/format'
@@ -54,7 +55,8 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       @click="showsHelp = !showsHelp"
     >
       <span class="name"
-        >{{ text.name }} <span class="sym">{{ kind.symbol }}</span></span
+        ><TermWord :term="TERM_OF_STEP[step] ?? ''">{{ text.name }}</TermWord>
+        <span class="sym">{{ kind.symbol }}</span></span
       >
       <span class="ask">{{ text.ask }}</span>
     </button>
@@ -94,7 +96,10 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
     <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{
       missing && !echo ? 'still empty' : echo
     }}</span>
-    <p v-if="showsHelp" :id="`${id}-help`" class="help">{{ text.help }}</p>
+    <p v-if="showsHelp" :id="`${id}-help`" class="help">
+      {{ text.help }}
+      <TermWord v-if="TERM_OF_STEP[step]" :term="TERM_OF_STEP[step]!" />
+    </p>
   </div>
 </template>
 

@@ -43,10 +43,10 @@ const KIND: Readonly<Record<QuestionKind, string>> = {
   verdict: 'true or false',
 }
 
-function done(outcome: AskedOutcome, prompt: string) {
+function done(outcome: AskedOutcome, prompt: string, remark: string) {
   const { question } = current.value!
   last.value = {
-    token: round.putDown(question, outcome, prompt),
+    token: round.putDown(question, outcome, { prompt, remark }),
     words: `${question.text} — ${OUTCOME[outcome]}`,
   }
   at.value = ''
@@ -112,6 +112,20 @@ onMounted(round.start)
           Put down: {{ last.words }}
           <el-button text size="small" @click="(round.takeBack(last.token), (last = null))">Undo</el-button>
         </p>
+        <nav class="next-bay" aria-label="Next bay">
+          <h2>Next bay</h2>
+          <div class="next">
+            <NuxtLink
+              v-for="other in view.others"
+              :key="other.id"
+              :to="`/ask/${other.id}`"
+              class="bay-link"
+              :data-testid="`bay-${other.bay}`"
+              ><b class="mono">{{ other.bay }}</b> {{ other.name }}
+              <span class="soft small">{{ other.asked || 'not' }} asked</span></NuxtLink
+            >
+          </div>
+        </nav>
       </section>
       <aside aria-label="Questions that fit">
         <h2>Fits now</h2>
@@ -151,18 +165,6 @@ onMounted(round.start)
             >
           </li>
         </ul>
-        <h2>Next bay</h2>
-        <div class="next">
-          <NuxtLink
-            v-for="other in view.others"
-            :key="other.id"
-            :to="`/ask/${other.id}`"
-            class="bay-link"
-            :data-testid="`bay-${other.bay}`"
-            ><b class="mono">{{ other.bay }}</b> {{ other.name }}
-            <span class="soft small">{{ other.asked || 'not' }} asked</span></NuxtLink
-          >
-        </div>
       </aside>
     </div>
   </div>
@@ -251,6 +253,14 @@ aside h2 {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
+}
+.next-bay {
+  margin-top: 26px;
+  display: grid;
+  gap: 6px;
+}
+.next-bay h2 {
+  font-size: 17px;
 }
 .bay-link {
   border: 1px solid var(--hem-strong);

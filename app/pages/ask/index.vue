@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { AskHead } from '#schemas/question-views'
-import { MOMENT_NAME } from '#words/questions/labels'
 import { STAGE_WORDS } from '~/texts/stages'
 
 /** Who is at work, and whom to ask next: those who were asked least stand first. */
@@ -47,9 +46,7 @@ const jobs = computed(() => {
           <b class="number mono">{{ head.bay }}</b>
           <span class="who"
             ><b>{{ head.name }}</b
-            ><span class="soft small"
-              >{{ STAGE_WORDS[head.stage].theirs }} · {{ MOMENT_NAME[head.moment] }}</span
-            ></span
+            ><span class="soft small">{{ STAGE_WORDS[head.stage].theirs }}</span></span
           >
           <span class="tag" :class="head.asked ? 'plain' : 'waiting'">{{
             head.asked ? `${head.asked} asked` : 'not asked yet'

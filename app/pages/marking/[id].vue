@@ -164,6 +164,7 @@ useMarkingKeys({
         :only-open="isOnlyOpen"
         @pick="selected = $event"
       />
+      <AskedList :asked="view.asked" :attempt="view.attempt.id" :may-ask="mayMark" />
       <p v-if="view.exercise.tests" class="row">
         <NuxtLink :to="`/inspect/${view.attempt.id}`">{{
           view.marked.work.length

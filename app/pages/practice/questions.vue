@@ -244,13 +244,13 @@ const RATINGS: readonly Rating[] = ['right', 'half', 'wrong']
   justify-items: start;
 }
 .told.right {
-  border-left-color: var(--met);
+  border-left-color: var(--leaf);
 }
 .told.half {
   border-left-color: var(--turmeric);
 }
 .told.wrong {
-  border-left-color: var(--stop);
+  border-left-color: var(--madder);
 }
 .verdict {
   font-size: 20px;

@@ -14,6 +14,8 @@ export interface Made {
   readonly prompts?: readonly string[]
   readonly follow?: string
   readonly source?: string
+  /** Where they are fewer than those of its generator. */
+  readonly moments?: readonly Moment[]
 }
 
 /** Reads a job and asks about it: wording and answer. Where it finds no material it makes nothing. */
@@ -77,18 +79,18 @@ export const ofNextTest = (
   make: (job) =>
     nextTests(job).flatMap((test) => {
       const made = make(test, job)
-      return made ? [[test.key, made] as const] : []
+      const moments: readonly Moment[] = test.isDead ? ['dead'] : ['live', 'energise']
+      return made ? [[test.key, { ...made, moments }] as const] : []
     }),
 })
 
-const nextTests = ({ tests }: JobMaterial): JobTest[] => [
-  ...new Map(
-    tests
-      .filter(({ isAsked, typed }) => isAsked && !typed.trim())
-      .reverse()
-      .map((test) => [test.kind, test]),
-  ).values(),
-]
+/** One of each kind that is asked and not made yet: the dead ones first, then the live ones. */
+function nextTests({ tests }: JobMaterial): JobTest[] {
+  const open = tests.filter(({ isAsked, typed }) => isAsked && !typed.trim())
+  const isDead = open.some((test) => test.isDead)
+  const next = open.filter((test) => test.isDead === isDead)
+  return [...new Map(next.reverse().map((test) => [test.kind, test])).values()].reverse()
+}
 
 /** About the job as a whole. */
 export const ofJob = (head: Head, make: (job: JobMaterial) => Made | null): JobGenerator => ({
@@ -135,7 +137,7 @@ export const questionOf = (generator: JobGenerator, about: string, made: Made): 
   follow: made.follow ?? '',
   topic: generator.topic,
   level: generator.level,
-  moments: generator.moments,
+  moments: made.moments ?? generator.moments,
   edition: null,
   source: made.source ?? COMMON,
   isKept: false,

@@ -1,5 +1,5 @@
 import type { Condition } from '#core/testing/kinds/kind'
-import { kindOf } from '#core/testing/kinds/kinds'
+import { isTick, kindOf } from '#core/testing/kinds/kinds'
 import type { JobTest } from '#core/questions/material'
 import { setupWords } from '../../test-setup'
 import { readingText } from '../../testing'
@@ -45,7 +45,7 @@ export const NEXT_TEST_QUESTIONS: readonly JobGenerator[] = [
     expected: spokenAs(readingText(test.key).instrument),
   })),
   ofNextTest({ code: 'next-how', topic: 'dead', level: 2, moments: DEAD_AND_LIVE }, (test, { rig }) => {
-    if (!rig) return null
+    if (!rig || isTick(test.key)) return null
     return {
       text: `Where do your leads go for ${shortOf(test)}?`,
       expected: spokenAs(setupWords(rig, test).probes),

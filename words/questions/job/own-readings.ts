@@ -145,7 +145,7 @@ export const OWN_READING_QUESTIONS: readonly JobGenerator[] = [
           expected: verdictAs(zs <= limit, `${round(zs)} Ω against ${round(limit)} Ω.`),
         }
   }),
-  fromOwn(['own-rcd-time', 2, 'rcdTime'], (seconds) => ({
+  fromOwn(['own-rcd-time', 2, 'rcd'], (seconds) => ({
     text: `The RCD opened after ${round(seconds * 1000, 0)} ms at its rated residual current. Is that within 300 ms?`,
     expected: verdictAs(seconds <= 0.3, `${round(seconds * 1000, 0)} ms.`),
     follow: 'And what is asked at five times?',

@@ -25,7 +25,7 @@ export function timeline(rig: Rig, happenings: readonly Happening[]): string {
     const [first] = group
     const more = group.length - NAMED
     if (more < 1) return group.map((one) => lineOf(one, parts)).join('\n')
-    return `${lineOf(first!, parts).slice(0, -1)}; so do ${more + 1} more.`
+    return `${lineOf(first!, parts).slice(0, -1)}, and ${more + 1} more.`
   })
   if (lines.length === 0) return 'Nothing happens that a device or a lamp would show.'
   const isCalm = told.every(({ kind }) => kind !== 'tripped' && kind !== 'failedToBreak')

@@ -1,0 +1,73 @@
+/* Benchmarks of the questions: generators of one job, what to ask a group of twenty, what would happen if. Part of npm run bench. */
+import { WHOLE_BOARD } from '#core/exercise/exercise'
+import type { Exercise } from '#core/exercise/exercise'
+import { jobQuestions, whatIfQuestions } from '#words/questions/job/index'
+import paintShop from '../../demo/exercises/T-05.json'
+import { typedAnswers } from '../../demo/story'
+import { assignmentFor } from '../../server/services/assignment'
+import { createExercise, setExercise } from '../../server/services/exercises'
+import { handInDesign } from '../../server/services/hand-in'
+import { materialOf } from '../../server/services/question-material'
+import { showRound } from '../../server/services/question-rounds'
+import { saveWork } from '../../server/services/work-save'
+import { aCentre } from '../support/centre'
+
+const GROUP = 20
+const ASKED_BEFORE = 200
+const timed = (work: () => unknown): number => {
+  const from = performance.now()
+  work()
+  return performance.now() - from
+}
+
+/** The six-circuit board of the demo in dead tests, a group of twenty, 200 answers of each; ms. */
+export function questionTimes(): {
+  readonly generatorsMs: number
+  readonly groupMs: number
+  readonly whatIfMs: number
+} {
+  const centre = aCentre()
+  const { context, repos, instructor } = centre
+  for (let i = 3; i <= GROUP; i += 1)
+    repos.people.insert(
+      { number: `T-${i}`, name: `Person ${i}`, role: 'apprentice', cohort: 'Thursday' },
+      'scrypt$x$x',
+      false,
+      context.now,
+    )
+  const { id, version } = createExercise(context, instructor, paintShop as unknown as Exercise)
+  setExercise(context, instructor, id, version, 'Thursday')
+  const attempts = repos.attempts.byExercise(id)
+  const first = attempts[0]!
+  const own = repos.people.byId(first.personId)!
+  const typed = typedAnswers(assignmentFor(context, first), {}) as Record<string, string>
+  saveWork(context, own, first.id, { version: first.version, answers: typed, readings: {} })
+  handInDesign(context, own, first.id, repos.attempts.byId(first.id)!.version)
+  for (const { personId, id: attemptId } of attempts)
+    for (let n = 0; n < ASKED_BEFORE; n += 1)
+      repos.questions.add({
+        token: `token-${personId}-${n}`,
+        personId,
+        attemptId,
+        byId: instructor.id,
+        code: `question-${n % 90}`,
+        topic: 'dead',
+        wording: 'Asked before?',
+        outcome: n % 3 ? 'unaided' : 'notYet',
+        prompt: '',
+        remark: '',
+        askedAt: new Date(Date.parse(context.now) - n * 86_400_000).toISOString(),
+        receivedAt: context.now,
+        criteria: [],
+      })
+  if (repos.exercises.byId(id)!.exercise.tests !== WHOLE_BOARD)
+    throw new Error('the bench wants a whole board')
+  const material = materialOf(context, repos.attempts.byId(first.id)!)
+  const round = () => attempts.forEach((attempt) => showRound(context, instructor, attempt.id))
+  round()
+  return {
+    generatorsMs: Math.min(...Array.from({ length: 5 }, () => timed(() => jobQuestions(material)))),
+    groupMs: timed(round),
+    whatIfMs: timed(() => whatIfQuestions(material)),
+  }
+}
