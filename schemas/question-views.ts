@@ -20,6 +20,8 @@ export interface AskHead {
   /** Questions answered at this job. */
   readonly asked: number
   readonly moment: Moment
+  /** What to ask first, in the list of all; empty elsewhere. */
+  readonly next: string
 }
 
 /** A round at a bay: what to ask now at each moment, and what has been asked at this job. */

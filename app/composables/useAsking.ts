@@ -27,7 +27,7 @@ export function askedIn(fields: Readonly<Record<string, string>>): AskedHere[] {
  */
 export function useAsking(id: number) {
   const session = useSession()
-  const { call } = useApi()
+  const last = useLastView()
   const { view, problem, autosave, load } = useKeptDocument<RoundView>({
     path: `asking/${id}`,
     key: `asking/${session.person!.id}/${id}`,
@@ -59,9 +59,24 @@ export function useAsking(id: number) {
 
   async function start(): Promise<void> {
     await load()
-    // Computed at the bay’s model: it may come a moment later, and not at all without a network.
-    whatIf.value = await call<readonly Question[]>('GET', `asking/${id}/what-if`).catch(() => [])
+    // Computed at the bay’s model: it may come a moment later.
+    whatIf.value = await last.read<readonly Question[]>(`asking/${id}/what-if`).then(
+      ({ view: questions }) => questions,
+      () => [],
+    )
+    await readAhead()
   }
+
+  /** The next bays are read on this device before the network may be gone there. */
+  async function readAhead(): Promise<void> {
+    for (const other of view.value?.others ?? []) {
+      if (!navigator.onLine || isGone) return
+      for (const path of [`asking/${other.id}`, `asking/${other.id}/what-if`])
+        await last.read(path).catch(() => null)
+    }
+  }
+  let isGone = false
+  onBeforeUnmount(() => (isGone = true))
 
   /** Two taps put it down: the question, and how it went. */
   function putDown(

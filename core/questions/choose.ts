@@ -65,10 +65,13 @@ function worthOf(question: Question, at: Knowing, jitter: number): Worth | null 
   return { question, reason: reasons[0]!, points }
 }
 
+const OWN_ERROR = /^job-(slip|finding|breach|missed)-/
+const isOwnError = (code: string): boolean => code.startsWith('job-') && OWN_ERROR.test(code)
+
 function reasonsOf({ code, topic }: Question, at: Knowing, reviews: readonly Review[]): Reason[] {
   const isWeak = reviews.length > 0 && reviews.at(-1)!.recall !== 'good'
   return [
-    ...(/^job-(slip|finding|breach|missed)-/.test(code) ? (['ownError'] as const) : []),
+    ...(isOwnError(code) ? (['ownError'] as const) : []),
     ...(isWeak ? (['due'] as const) : []),
     ...(code.startsWith('job-if-') ? (['whatIf'] as const) : []),
     ...(code.startsWith('job-') ? (['thisJob'] as const) : []),
@@ -80,7 +83,7 @@ function reasonsOf({ code, topic }: Question, at: Knowing, reviews: readonly Rev
 /** A figure from 0 to 1 that is the same for the same words: neighbours get different questions of equal worth. */
 function hashOf(text: string): number {
   let hash = 2166136261
-  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 16777619)
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619)
   return (hash >>> 0) / 2 ** 32
 }
 
@@ -90,7 +93,14 @@ function hashOf(text: string): number {
  * equals fall differently for each person.
  */
 export const questionsNow = (bank: readonly Question[], at: Standing, salt: string): Offered[] =>
-  chosenAt(worthwhile(bank, at, salt), at.moment)
+  chosenAt(
+    worthwhile(
+      bank.filter((question) => fitsMoment(question, at.moment) > 0),
+      at,
+      salt,
+    ),
+    at.moment,
+  )
 
 /** The same at every moment, each question weighed once. */
 export function questionsByMoment(

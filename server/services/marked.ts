@@ -12,18 +12,18 @@ import { bayOf, readingMarks } from './test-sheet'
 
 /**
  * Marks by attempt and versions of its sheet and inspection: a pile is looked at far more often than its
- * sheets change.
+ * sheets change. By a repository that stays the same from one request to the next.
  */
 const MARKED = new WeakMap<
-  Context['repos'],
+  Context['repos']['attempts'],
   LRUCache<number, { readonly version: string; readonly marked: Marked }>
 >()
 const MOST = 2000
 
 /** The attempt as it is marked without any assessor's word. */
 export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
-  const known = MARKED.get(context.repos) ?? new LRUCache({ max: MOST })
-  MARKED.set(context.repos, known)
+  const known = MARKED.get(context.repos.attempts) ?? new LRUCache({ max: MOST })
+  MARKED.set(context.repos.attempts, known)
   const version = `${attempt.version} ${attempt.stage} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
   const before = known.get(attempt.id)
   if (before?.version === version) return before.marked

@@ -95,17 +95,21 @@ const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] =
   })
 
 /** Questions of a job by the versions of what they are made from. */
-const QUESTIONS = new LRUCache<string, readonly Question[]>({ max: 400 })
+const QUESTIONS = new WeakMap<Context['repos']['attempts'], LRUCache<string, readonly Question[]>>()
+const MOST_KEPT = 400
 const WHAT_IF = new LRUCache<string, readonly Question[]>({ max: 200 })
 const versionOf = (attempt: Attempt): string => `${attempt.id} ${attempt.version} ${attempt.stage}`
 
 export function questionsAbout(context: Repos, attempt: Attempt): readonly Question[] {
   const errors = errorsOf(context, attempt).length
   const key = `${versionOf(attempt)} ${errors}`
-  const known = QUESTIONS.get(key)
+  const { attempts } = context.repos
+  const kept = QUESTIONS.get(attempts) ?? new LRUCache<string, readonly Question[]>({ max: MOST_KEPT })
+  QUESTIONS.set(attempts, kept)
+  const known = kept.get(key)
   if (known) return known
   const made = jobQuestions(materialOf(context, attempt))
-  QUESTIONS.set(key, made)
+  kept.set(key, made)
   return made
 }
 

@@ -1,22 +1,21 @@
 import { criteriaOf } from '#core/assessment/outcomes/framework'
 import type { Exercise } from '#core/exercise/exercise'
 import type { Stage } from '#core/exercise/attempt/stages'
-import { questionsByMoment, type Knowing } from '#core/questions/choose'
-import { countsAs, RECALL_OF } from '#core/questions/outcome'
+import { questionsByMoment, questionsNow } from '#core/questions/choose'
+import { countsAs } from '#core/questions/outcome'
 import type { Question } from '#core/questions/question'
-import type { Review } from '#core/questions/recall'
-import type { Moment, Topic } from '#core/questions/topics'
+import type { Moment } from '#core/questions/topics'
 import type { AskHead, RoundView } from '#schemas/question-views'
 import { AskedSchema, type Asked, type RoundBody } from '#schemas/questions'
 import { validate } from '#schemas/validate'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
-import type { AskedRow } from '../repos/questions'
 import { allow, attemptSeen, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { bankOf } from './question-bank'
 import { questionsAbout, whatIfAbout } from './question-material'
+import { answersOf, answersOfGroup, knowingOf, type Answers } from './question-standing'
 
 /** What the hands are doing at a stage. */
 const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
@@ -28,28 +27,39 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
   decided: 'fault',
   released: 'fault',
 }
-/** Nobody is asked again what they were asked within these hours. */
-const JUST_ASKED_MS = 12 * 3_600_000
-const MINUTE_MS = 60_000
-/** Answers that say how somebody has done lately. */
-const LATELY = 10
-
-const before = (now: string, ms: number): string => new Date(Date.parse(now) - ms).toISOString()
-const standing = (asked: readonly AskedRow[]): AskedRow[] => asked.filter(({ isUndone }) => !isUndone)
-
-/** Everybody at work of the groups that somebody sees, by exercise and bay: who is asked next. */
+/** Everybody at work of the groups that somebody sees, by exercise and bay, and what to ask each of them first. */
 export function listRounds(context: Context, actor: Person): AskHead[] {
   allow(actor, 'question.ask')
-  const { repos } = context
+  const { repos, now } = context
   const atWork = repos.attempts
     .all()
     .filter(({ stage, cohort }) => stage !== 'released' && stage !== 'decided' && seesGroup(actor, cohort))
-  const [counts, exercises] = [repos.questions.counts(), new Map<number, Exercise>()]
-  return atWork.map((attempt) => {
-    const exercise = exercises.get(attempt.exerciseId) ?? repos.exercises.byId(attempt.exerciseId)!.exercise
-    exercises.set(attempt.exerciseId, exercise)
-    return headOf(attempt, exercise, counts)
+  const [counts, bank] = [repos.questions.counts(), bankOf(context)]
+  const answers = new Map<string, Answers>()
+  for (const cohort of new Set(atWork.map((attempt) => attempt.cohort)))
+    answers.set(cohort, answersOfGroup(context, cohort))
+  return [...groupsOf(atWork)].flatMap(([exerciseId, group]) => {
+    const { exercise } = repos.exercises.byId(exerciseId)!
+    const general = inEdition(bank, exercise)
+    return group.map((attempt) => {
+      const moment = MOMENT_OF[attempt.stage]
+      const known = knowingOf(attempt, group, answers.get(attempt.cohort)!, now)
+      const questions = [...inEdition(questionsAbout(context, attempt), exercise), ...general]
+      const [first] = questionsNow(questions, { ...known, moment }, String(attempt.personId))
+      return { ...headOf(attempt, exercise, counts), next: first?.question.text ?? '' }
+    })
   })
+}
+
+const inEdition = (questions: readonly Question[], { edition }: Pick<Exercise, 'edition'>): Question[] =>
+  questions.filter((question) => question.edition === null || question.edition === edition)
+
+/** Attempts by their exercise. */
+function groupsOf(attempts: readonly Attempt[]): Map<number, Attempt[]> {
+  const groups = new Map<number, Attempt[]>()
+  for (const attempt of attempts)
+    groups.set(attempt.exerciseId, [...(groups.get(attempt.exerciseId) ?? []), attempt])
+  return groups
 }
 
 function headOf(
@@ -67,25 +77,25 @@ function headOf(
     stage: attempt.stage,
     asked: counts.get(attempt.id) ?? 0,
     moment: MOMENT_OF[attempt.stage],
+    next: '',
   }
 }
 
 /** What to ask this person now, at each moment, and what has been asked at this job. */
 export function showRound(context: Context, actor: Person, attemptId: number): RoundView {
   allow(actor, 'question.ask')
-  const { repos } = context
+  const { repos, now } = context
   const attempt = attemptSeen(actor, repos.attempts.byId(attemptId))
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-  const bank = [...questionsAbout(context, attempt), ...bankOf(context)].filter(
-    ({ edition }) => edition === null || edition === exercise.edition,
-  )
+  const bank = inEdition([...questionsAbout(context, attempt), ...bankOf(context)], exercise)
   const group = repos.attempts
     .byExercise(attempt.exerciseId)
     .filter(({ cohort }) => cohort === attempt.cohort)
   const counts = repos.questions.counts()
+  const known = knowingOf(attempt, group, answersOf(context, attempt), now)
   return {
     attempt: headOf(attempt, exercise, counts),
-    offered: questionsByMoment(bank, standingOf(context, attempt, group), String(attempt.personId)),
+    offered: questionsByMoment(bank, known, String(attempt.personId)),
     others: group.filter(({ id }) => id !== attemptId).map((other) => headOf(other, exercise, counts)),
     policy: repos.centre.questions(),
     ...typedOf(context, attemptId),
@@ -118,61 +128,6 @@ function typedOf({ repos }: Pick<Context, 'repos'>, attemptId: number) {
     version: 1 + asked.length + undone,
     savedAt: asked.at(-1)?.askedAt ?? null,
   }
-}
-
-/** What is known of somebody's answers, at the bay and in rehearsals. */
-function standingOf({ repos, now }: Context, attempt: Attempt, group: readonly Attempt[]): Knowing {
-  const own = standing(repos.questions.askedOf(attempt.personId))
-  const reviews = new Map<string, Review[]>()
-  for (const { code, askedAt, outcome } of own)
-    reviews.set(code, [...(reviews.get(code) ?? []), { at: askedAt, recall: RECALL_OF[outcome] }])
-  const last = own.slice(-LATELY)
-  return {
-    reviews,
-    heard: heardBy({ repos, now }, attempt, group, own),
-    open: openTopics({ repos }, attempt.personId),
-    lately:
-      last.length === 0 ? null : last.filter(({ outcome }) => outcome === 'unaided').length / last.length,
-    now,
-  }
-}
-
-/** Codes asked of this person just now, and of neighbours in earshot. */
-function heardBy(
-  { repos, now }: Pick<Context, 'repos' | 'now'>,
-  attempt: Attempt,
-  group: readonly Attempt[],
-  own: readonly AskedRow[],
-): Set<string> {
-  const { earshotMinutes } = repos.centre.questions()
-  const near = new Set(
-    group
-      .filter(({ bay, id }) => id !== attempt.id && Math.abs(bay - attempt.bay) <= 1)
-      .map(({ personId }) => personId),
-  )
-  const since = before(now, earshotMinutes * MINUTE_MS)
-  const beside = repos.questions
-    .askedSince(attempt.cohort, since)
-    .filter(({ personId }) => near.has(personId))
-  const justNow = own.filter(({ askedAt }) => askedAt > before(now, JUST_ASKED_MS))
-  return new Set([...beside, ...justNow].map(({ code }) => code))
-}
-
-/** Topics on which a criterion rests that this person has not answered often enough. */
-function openTopics({ repos }: Pick<Context, 'repos'>, personId: number): Set<Topic> {
-  const framework = repos.centre.framework()
-  const met = repos.questions.occasionsOf(personId).filter((occasion) => occasion.met)
-  const open = (framework ? criteriaOf(framework) : []).filter(
-    ({ code, occasions }) =>
-      new Set(met.filter(({ criterion }) => criterion === code).map((o) => o.exerciseCode)).size < occasions,
-  )
-  return new Set(
-    open.flatMap(({ evidence }) =>
-      evidence
-        .filter((key) => key.startsWith('question.'))
-        .map((key) => key.slice('question.'.length) as Topic),
-    ),
-  )
 }
 
 /**

@@ -133,7 +133,7 @@ report('The same in ngspice, whole process', performance.now() - spiceStart, 'ms
 const ten = practiceBay('heaters')!.rig()
 const questions = questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)
-report('What to ask now, rounds of a group of 20', questions.groupMs, 'ms', LIMITS.askGroupMs)
+report('What to ask now, a group of 20', questions.groupMs, 'ms', LIMITS.askGroupMs)
 report('What would happen if, at a six-circuit bay', questions.whatIfMs, 'ms', LIMITS.whatIfMs)
 
 report(

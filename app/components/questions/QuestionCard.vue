@@ -61,7 +61,8 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
       <span class="soft small">Prompt {{ given }}</span> {{ prompt }}
     </p>
     <div v-if="isAnswerShown" class="answer" data-testid="answer">
-      <p class="model">{{ answer }}</p>
+      <PlayedAnswer v-if="question.code.startsWith('job-if-')" :text="answer" />
+      <p v-else class="model">{{ answer }}</p>
       <p v-if="question.also.length" class="soft small">Also right: {{ question.also.join('; ') }}</p>
       <p v-if="question.follow" class="soft small">Then: {{ question.follow }}</p>
       <p class="soft small">{{ question.source }}</p>

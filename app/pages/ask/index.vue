@@ -46,7 +46,8 @@ const jobs = computed(() => {
           <b class="number mono">{{ head.bay }}</b>
           <span class="who"
             ><b>{{ head.name }}</b
-            ><span class="soft small">{{ STAGE_WORDS[head.stage].theirs }}</span></span
+            ><span class="soft small">{{ STAGE_WORDS[head.stage].theirs }}</span
+            ><span v-if="head.next" class="small next">{{ head.next }}</span></span
           >
           <span class="tag" :class="head.asked ? 'plain' : 'waiting'">{{
             head.asked ? `${head.asked} asked` : 'not asked yet'
@@ -82,5 +83,12 @@ const jobs = computed(() => {
 }
 .who {
   display: grid;
+}
+.next {
+  font-style: italic;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
 }
 </style>
