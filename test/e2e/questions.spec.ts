@@ -85,7 +85,7 @@ test('the bank goes out as a QTI package and comes back the same; a bad file is 
   await page.locator('[name=code]').fill('depot-1')
   await page.locator('[name=text]').fill('What is stored in the lamp store?')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('This question cannot be asked like this yet')).toBeVisible()
+  await expect(page.getByText('The question has no answer yet')).toBeVisible()
   await page.locator('[name=model]').fill('Lamps.')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('421 of 421')).toBeVisible()

@@ -45,6 +45,9 @@ async function keep() {
 </template>
 
 <style scoped>
+.end {
+  justify-content: flex-end;
+}
 .explain {
   margin-bottom: 12px;
 }

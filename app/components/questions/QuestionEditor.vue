@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import type { Question, QuestionKind } from '#core/questions/question'
-import { QUESTION_KINDS } from '#core/questions/question'
+import { QUESTION_KINDS, questionProblems } from '#core/questions/question'
 import { DRAWINGS, DRAWING_CODES } from '#core/questions/drawings'
 import { TOPICS } from '#core/questions/topics'
-import { KIND_NAME, SPOT_NAME, TOPIC_NAME, VERDICT_NAME } from '#words/questions/labels'
+import {
+  KIND_NAME,
+  QUESTION_PROBLEM_TEXT,
+  SPOT_NAME,
+  TOPIC_NAME,
+  VERDICT_NAME,
+} from '#words/questions/labels'
 import { blankQuestion, questionOfForm, formOfQuestion } from '~/utils/question-form'
 
 /** One question as a form; lists stand one on a line. */
@@ -15,10 +21,23 @@ const isBusy = ref(false)
 const kinds = QUESTION_KINDS as readonly QuestionKind[]
 const spots = computed(() => DRAWINGS[form.drawing].map(({ id }) => id))
 
+/** What keeps it from being asked, in words; said before anything is sent. */
+const problems = ref<readonly string[]>([])
+function problemsOf(typed: Question): string[] {
+  return [
+    ...(/^[A-Za-z0-9][A-Za-z0-9-]*$/.test(typed.code) ? [] : ['needs a code of letters, digits and hyphens']),
+    ...(typed.text === '' ? ['has no wording yet'] : []),
+    ...questionProblems(typed, spots.value).map((code) => QUESTION_PROBLEM_TEXT[code]),
+  ]
+}
+
 async function save(isRetired: boolean) {
+  const typed = questionOfForm(form)
+  problems.value = problemsOf(typed)
+  if (problems.value.length > 0) return
   isBusy.value = true
   try {
-    await call('PUT', 'questions', { question: questionOfForm(form), version, isRetired })
+    await call('PUT', 'questions', { question: typed, version, isRetired })
     emit('saved')
   } catch (error) {
     showProblem(error)
@@ -132,6 +151,9 @@ async function save(isRetired: boolean) {
       </div>
     </div>
     <template #footer>
+      <p v-for="problem in problems" :key="problem" class="problem" role="alert">
+        The question {{ problem }}.
+      </p>
       <div class="row end">
         <el-button @click="emit('close')">Back</el-button>
         <el-button v-if="question" @click="save(true)">Do not ask it any more</el-button>
@@ -149,6 +171,13 @@ async function save(isRetired: boolean) {
   max-height: 66vh;
   overflow: auto;
   padding-right: 6px;
+}
+.end {
+  justify-content: flex-end;
+}
+.problem {
+  color: var(--madder-text);
+  text-align: left;
 }
 .field {
   grid-column: span 6;
