@@ -41,6 +41,11 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['U-601', '/inspect/24'],
   ['T-408', '/measurements/1'],
   ['T-408', '/practice/inspection'],
+  ['I-201', '/ask'],
+  ['I-201', '/ask/24'],
+  ['I-201', '/questions'],
+  ['I-201', '/glossary'],
+  ['T-408', '/practice/questions'],
 ]
 
 /** Everything that a machine can find; of the second cloth its colours, since the page is the same. */

@@ -55,8 +55,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       @click="showsHelp = !showsHelp"
     >
       <span class="name"
-        ><TermWord :term="TERM_OF_STEP[step] ?? ''">{{ text.name }}</TermWord>
-        <span class="sym">{{ kind.symbol }}</span></span
+        >{{ text.name }} <span class="sym">{{ kind.symbol }}</span></span
       >
       <span class="ask">{{ text.ask }}</span>
     </button>
