@@ -3,6 +3,8 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, signIn, test } from './support'
 
+test.use({ file: 'access' })
+
 const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['I-201', '/floor'],
   ['I-201', '/exercises'],

@@ -4,6 +4,8 @@ import type { Page } from '@playwright/test'
 import { runSpice } from '../support/spice'
 import { expect, saved, signIn, test } from './support'
 
+test.use({ file: 'bay' })
+
 const mode = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click()
 const more = async (page: Page, what: string) => {
   await page.getByRole('button', { name: 'More' }).click()

@@ -6,6 +6,8 @@ import { assignmentOf, askedNodes, type Assignment } from '../../core/exercise/a
 import { typedAnswers } from '../../demo/story'
 import { choose, expect, fillDesign, saved, signIn, test } from './support'
 
+test.use({ file: 'board' })
+
 const PASTED = [
   'Circuit\tUse\tLoad\tLength\tRCD\tDevice\tType',
   'Store lighting\tlighting\t12 × 36 W\t38 m\tnone\tbreaker\tB',

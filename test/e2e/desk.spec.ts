@@ -1,6 +1,8 @@
 /* Desk work around the slice: by keyboard, the centre's policy, lost passwords, the stores list, the printed sheet. */
 import { choose, expect, fillSignIn, signIn, test } from './support'
 
+test.use({ file: 'desk' })
+
 test('go anywhere by typing, and the keys of a page behind “?”', async ({ browser, centre }) => {
   const { page } = await signIn(browser, centre, 'I-201')
   await expect(page.getByRole('heading', { name: 'ask to energise' })).toBeVisible()

@@ -2,6 +2,8 @@
 import { drill } from '../../scripts/drill'
 import { expect, test } from './support'
 
+test.use({ file: 'drill' })
+
 test('killed in the middle of writes, nothing acknowledged is lost; told to stop it is soon down', async () => {
   const report = await drill(3)
   expect(report.acknowledged).toBeGreaterThan(20)

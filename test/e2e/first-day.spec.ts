@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, fillSignIn, test } from './support'
 
+test.use({ file: 'first-day' })
+
 test.use({ demo: false })
 
 test('set up, import a roster with a bad row first, sign in with a slip', async ({

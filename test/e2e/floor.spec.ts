@@ -1,6 +1,8 @@
 /* The floor as it changes: a permission with a remark, STOP that reaches the bay, a second screen that follows within a second. */
 import { expect, signIn, test } from './support'
 
+test.use({ file: 'floor' })
+
 /** News is gathered and looked at again; a second, with room for a slow machine. */
 const SOON = { timeout: 3000 }
 

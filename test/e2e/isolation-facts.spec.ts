@@ -1,6 +1,8 @@
 /* What is known of the place goes into the judgement of an observed isolation: another source, another person. */
 import { expect, signIn, test } from './support'
 
+test.use({ file: 'isolation-facts' })
+
 test('a battery left connected and a second person without a padlock are caught as it is tapped', async ({
   browser,
   centre,

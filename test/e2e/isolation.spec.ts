@@ -2,6 +2,8 @@
 import type { Page } from '@playwright/test'
 import { expect, saved, signIn, test } from './support'
 
+test.use({ file: 'isolation' })
+
 const press = async (page: Page, name: string) => {
   await page.getByRole('button', { name, exact: true }).click()
 }

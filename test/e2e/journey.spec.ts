@@ -5,6 +5,8 @@ import { assignmentOf, designOf, type Assignment } from '../../core/exercise/ass
 import { typedAnswers, typedReadings } from '../../demo/story'
 import { choose, expect, fillDesign, saved, signIn, test } from './support'
 
+test.use({ file: 'journey' })
+
 /** Everything a browser is sent while it is watched. */
 function watchWire(page: Page): { readonly text: string }[] {
   const sent: { text: string }[] = []

@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { DEMO_PASSWORD, expect, saved, signIn, test } from './support'
 
+test.use({ file: 'kept' })
+
 test('a session that ends mid-typing asks for a sign-in on top of the page and then saves', async ({
   browser,
   centre,

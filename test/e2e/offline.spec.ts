@@ -5,6 +5,8 @@ import type { AddressInfo } from 'node:net'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { expect, fillSignIn, DEMO_PASSWORD, saved, signIn, test } from './support'
 
+test.use({ file: 'offline' })
+
 /** Somebody on a tablet that keeps the app: the shell is there before the network goes. */
 async function onTablet(browser: Browser, centre: string, number: string) {
   const context = await browser.newContext({

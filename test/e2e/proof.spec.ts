@@ -2,6 +2,8 @@
 import type { Page } from '@playwright/test'
 import { DEMO_PASSWORD, expect, signIn, test } from './support'
 
+test.use({ file: 'proof' })
+
 /** The administrator's choice, through the page. */
 async function rules(page: Page, centre: string, key: string, minutes: string) {
   await page.goto(`${centre}/keeping`)
@@ -51,7 +53,6 @@ test('permitting asks who sits there: a passkey made on this device, or the pass
   const locked = page.getByRole('dialog', { name: 'Locked' })
   await locked.getByRole('button', { name: 'Passkey' }).click()
   await expect(locked).toBeHidden()
-  // Other files may have worked in this centre before.
   const live = page.getByText('live now')
   const before = await live.count()
   await permit()

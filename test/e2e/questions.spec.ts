@@ -1,6 +1,8 @@
 /* Questions: a round at a bay with two taps and no network, an occasion afterwards; myths on a phone; the bank as a file; terms. */
 import { expect, saved, signIn, test } from './support'
 
+test.use({ file: 'questions' })
+
 test('at a bay in dead tests: fitting questions, one played by the model, two taps without a network, an occasion afterwards', async ({
   browser,
   centre,

@@ -6,6 +6,8 @@ import { join } from 'node:path'
 import { expect, saved, signIn, test } from './support'
 import { DEMO_PIN } from '../../demo/story'
 
+test.use({ file: 'schedule' })
+
 const SOON = { timeout: 3000 }
 
 /** The simulated tester, as it is run beside the application. */

@@ -16,10 +16,13 @@ async function freePort(worker: number): Promise<number> {
 }
 
 /**
- * A centre for each worker, with the demo or empty; several files may work in the same one, one after the other,
- * so that no test counts on what another has left. The address is the test’s `centre`.
+ * A centre of its own for each file, with the demo or empty, so that none counts on what another has left: every
+ * file names itself with `test.use({ file })`. The address is the test’s `centre`.
  */
-export const test = base.extend<{ tidy: void }, { demo: boolean; data: string; centre: string }>({
+export const test = base.extend<
+  { tidy: void },
+  { file: string; demo: boolean; data: string; centre: string }
+>({
   // Pages of an earlier test would go on listening for news and take the machine's time.
   tidy: [
     async ({ browser }, use) => {
@@ -28,6 +31,8 @@ export const test = base.extend<{ tidy: void }, { demo: boolean; data: string; c
     },
     { auto: true },
   ],
+  // Another value is another worker, and so another centre.
+  file: ['', { scope: 'worker', option: true }],
   demo: [true, { scope: 'worker', option: true }],
   /** Where this centre keeps everything. */
   data: [

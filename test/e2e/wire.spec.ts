@@ -8,6 +8,8 @@ import type { Exercise } from '../../core/exercise/exercise'
 import type { Installation } from '../../core/installation/installation'
 import { expect, signIn, test } from './support'
 
+test.use({ file: 'wire' })
+
 /** Every address that can be read, with numbers and keys tried in their places. */
 function addresses(keys: readonly string[]): string[] {
   const files = readdirSync('server/api', { recursive: true, encoding: 'utf8' })

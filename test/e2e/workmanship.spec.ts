@@ -1,6 +1,8 @@
 /* Conduit set out, cut for eight bays and measured with a forgotten allowance; a board inspected with a photo; a round of the inspection trainer. */
 import { choose, expect, saved, signIn, test } from './support'
 
+test.use({ file: 'workmanship' })
+
 /** A picture of one colour, as a camera would hand it over. */
 const PICTURE = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGP4z8CAB+GTG8HSALfKY52fTcuYAAAAAElFTkSuQmCC',
