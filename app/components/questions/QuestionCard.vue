@@ -32,6 +32,10 @@ watch(
 const text = computed(() => (isPlain.value && question.plain ? question.plain : question.text))
 const prompt = computed(() => question.prompts[given.value - 1] ?? '')
 const answer = computed(() => answerWords(question.expected))
+const toggle = (chip: string) =>
+  (remarks.value = remarks.value.includes(chip)
+    ? remarks.value.filter((one) => one !== chip)
+    : [...remarks.value, chip])
 const remark = computed(() => [...remarks.value, written.value.trim()].filter(Boolean).join('; '))
 const done = (outcome: AskedOutcome, helped: string) => emit('done', outcome, helped, remark.value)
 const options = computed(() => (question.expected.kind === 'choose' ? question.expected.options : []))
@@ -68,15 +72,16 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
       <p class="soft small">{{ question.source }}</p>
     </div>
     <div class="row remarks">
-      <el-check-tag
+      <button
         v-for="chip in REMARKS"
         :key="chip"
-        :checked="remarks.includes(chip)"
-        @change="
-          remarks = remarks.includes(chip) ? remarks.filter((one) => one !== chip) : [...remarks, chip]
-        "
-        >{{ chip }}</el-check-tag
+        type="button"
+        class="chip"
+        :aria-pressed="remarks.includes(chip)"
+        @click="toggle(chip)"
       >
+        {{ chip }}
+      </button>
       <el-input v-model="written" placeholder="Remark" aria-label="Remark" name="remark" maxlength="300" />
     </div>
     <div class="outcomes">
@@ -138,6 +143,21 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
 .remarks {
   flex-wrap: wrap;
   gap: 6px;
+}
+.chip {
+  min-height: 40px;
+  padding: 0 12px;
+  border: 1.5px dashed var(--hem-strong);
+  border-radius: var(--ease);
+  background: var(--panel);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.chip[aria-pressed='true'] {
+  border: 2px solid var(--turmeric);
+  background: var(--turmeric-wash);
+  color: var(--turmeric-text);
 }
 .remarks .el-input {
   width: 220px;
