@@ -4,7 +4,7 @@ import { MOMENTS, TOPICS_BY_MOMENT, type Moment, type Topic } from './topics'
 
 /** What is known about somebody when the next questions are chosen for them. */
 export interface Knowing {
-  /** Reviews by question, oldest first: at the bay and in rehearsals. */
+  /** Answers at the bay by question, oldest first; rehearsals are their owner’s alone. */
   readonly reviews: ReadonlyMap<string, readonly Review[]>
   /** What was asked just now of them, or of a neighbour in earshot. */
   readonly heard: ReadonlySet<string>

@@ -52,6 +52,7 @@ async function save(isRetired: boolean) {
     :model-value="true"
     :title="question ? `Question ${question.code}` : 'New question'"
     width="760px"
+    :close-on-click-modal="false"
     top="4vh"
     @close="emit('close')"
   >

@@ -72,7 +72,7 @@ export const DEAD = inTopic('dead', [
   spoken(
     'de-ir-out',
     1,
-    'What is taken out before insulation resistance?',
+    'What is removed or disconnected before insulation resistance?',
     'Lamps, electronics, dimmers, drivers, surge devices, appliances; or they are disconnected and the ends tested together.',
     { source: 'BS 7671 643.3.3, from memory', prompts: ['What would 500 V destroy?'] },
   ),

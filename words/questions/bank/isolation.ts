@@ -100,7 +100,7 @@ export const ISOLATION = inTopic('isolation', [
   spoken(
     'is-neutral',
     3,
-    'The line is locked off. Why can a neutral you part still give a shock?',
+    'The line is locked off. Why can a neutral that you disconnect still give a shock?',
     'Two neutrals in one terminal, or a borrowed one: the load of another circuit lifts the open end to line voltage.',
     { prompts: ['Where does the other lamp’s current go?'], isKept: true },
   ),

@@ -40,7 +40,7 @@ export const LOCATIONS = inTopic('locations', [
   spoken(
     'lo-garden',
     2,
-    'A socket for a garden. What is minded?',
+    'A socket for a garden. What must be considered?',
     'Additional protection, IP for the weather, mechanical damage, and the PME earth if it feeds a caravan or charger.',
     {},
   ),

@@ -12,7 +12,7 @@ export const NEUTRAL = inTopic('neutral', [
     'ne-borrowed-danger',
     3,
     'What is dangerous about it?',
-    'One circuit is off, its neutral is parted and is live through the lamp of the other.',
+    'One circuit is off, its neutral is disconnected and is live through the lamp of the other.',
     { prompts: ['Trace the current with the other circuit on.'] },
   ),
   spoken(

@@ -187,7 +187,7 @@ export const PRINCIPLES = inTopic('principles', [
   spoken(
     'pr-aluminium',
     2,
-    'What must be minded when an aluminium conductor is terminated?',
+    'What must be considered when an aluminium conductor is terminated?',
     'Its oxide insulates, it creeps under pressure and corrodes against copper: only terminals made for it, cleaned, and to the stated torque.',
     { prompts: ['What forms on it in air?'] },
   ),
