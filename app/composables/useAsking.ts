@@ -99,5 +99,5 @@ export function useAsking(id: number) {
   }
   const takeBack = (token: string): void => autosave.write(`undo.${token}`, new Date().toISOString())
 
-  return { view, problem, autosave, moment, offered, asked, start, load, putDown, takeBack }
+  return { view, problem, autosave, moment, offered, asked, start, putDown, takeBack }
 }

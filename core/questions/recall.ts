@@ -51,10 +51,4 @@ function cardAfter(reviews: readonly Review[]): Card | null {
   return card
 }
 
-/** The chance that it is known at this time, 0 to 1; 0 before it was ever asked. */
-export function retrievability(state: RecallState | null, reviewedAt: string | null, now: string): number {
-  if (!state || !reviewedAt) return 0
-  const days = Math.max(0, (Date.parse(now) - Date.parse(reviewedAt)) / 86_400_000)
-  return SCHEDULER.forgetting_curve(days, state.stabilityDays)
-}
 export const isDue = (state: RecallState | null, now: string): boolean => !state || state.dueAt <= now
