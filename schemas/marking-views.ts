@@ -7,7 +7,8 @@ import type { ScopeNames } from '#words/findings/findings'
 import type { StepKey } from '#core/design/model/step-keys'
 import type { StepVerdict } from '#core/assessment/marking/mark-step'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
-import type { Coverage } from '#core/assessment/outcomes/coverage'
+import type { Shown } from '#core/assessment/outcomes/shows'
+import type { GroupGapRow } from './evidence-views'
 import type { Criterion, Unit } from '#core/assessment/outcomes/framework'
 
 export interface StageEvent {
@@ -29,6 +30,8 @@ export interface DecisionEvidence {
   readonly marked: Marked
   readonly overrides: readonly Override[]
   readonly proposal: Proposal
+  /** What the work was made of; left out in decisions from before it was kept. */
+  readonly shown?: Shown
 }
 
 export interface Decision {
@@ -95,20 +98,10 @@ export interface MarkingView {
   readonly seen: string
 }
 
-export interface OwnRecordUnit {
-  readonly code: string
-  readonly title: string
-  readonly coverage: readonly Coverage[]
-}
-
+/** A group laid over the framework: what everybody has shown, and what is missing. */
 export interface GroupRecord {
   readonly units: readonly Unit[]
-  readonly people: readonly {
-    readonly id: number
-    readonly number: string
-    readonly name: string
-    readonly coverage: readonly Coverage[]
-  }[]
+  readonly people: readonly GroupGapRow[]
 }
 
 /** A sentence that assessors have used in feedback, and how often. */

@@ -3,8 +3,9 @@ import type { Rating } from '#core/questions/judge'
 import type { ItemStatistics } from '#core/questions/statistics'
 import type { Offered } from '#core/questions/choose'
 import type { AskedOutcome } from '#core/questions/outcome'
-import type { Question, QuestionKind } from '#core/questions/question'
+import type { Picture, Question, QuestionKind } from '#core/questions/question'
 import type { QuestionPolicy } from '#core/policies/questions'
+import type { Change } from '#core/statistics/proportions'
 import type { Moment, Topic } from '#core/questions/topics'
 import type { Stage } from '#core/exercise/attempt/stages'
 
@@ -50,6 +51,7 @@ export interface RehearsalQuestion {
   readonly choices: readonly string[]
   /** Of a number: nothing of the value. */
   readonly drawing: DrawingCode | null
+  readonly picture: Picture | null
 }
 export interface RehearsalView {
   readonly due: number
@@ -77,6 +79,8 @@ export interface BankItem {
 export interface BankView {
   readonly items: readonly BankItem[]
   readonly policy: QuestionPolicy
+  /** Criteria of the framework that a question may be for. */
+  readonly criteria: readonly { readonly code: string; readonly text: string }[]
   readonly seen: string
 }
 export interface QuestionsOfGroup {
@@ -93,6 +97,8 @@ export interface QuestionsOfGroup {
     readonly answers: number
     readonly unaided: number
   }[]
+  /** Where a day of teaching was asked about: the share answered unaided before and since, by topic. */
+  readonly changes: readonly { readonly topic: Topic; readonly change: Change }[]
 }
 
 /** What was asked, as a record shows it. */

@@ -58,6 +58,10 @@ export const QuestionSchema = Type.Object(
     prompts: few(Full),
     follow: Line,
     topic: oneOf(TOPICS),
+    criteria: Type.Optional(few(Type.String({ minLength: 1, maxLength: 20 }))),
+    picture: Type.Optional(
+      Type.Object({ drawing: oneOf(DRAWING_CODES), spot: Type.String({ maxLength: 40 }) }, strict),
+    ),
     level: Type.Union([Type.Literal(1), Type.Literal(2), Type.Literal(3)]),
     moments: few(oneOf(MOMENTS)),
     edition: Type.Union([oneOf(EDITIONS), Type.Null()]),
@@ -159,3 +163,13 @@ export const QuestionPolicyRequest = Type.Object(
   },
   strict,
 )
+
+/** Whose answers are looked at, and the day of a lesson to compare before and after with. */
+export const GroupQuestionsRequest = Type.Object(
+  {
+    cohort: Type.String({ minLength: 1, maxLength: 80 }),
+    taughtOn: Type.Optional(Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\d$' })),
+  },
+  strict,
+)
+export type GroupQuestionsQuery = Static<typeof GroupQuestionsRequest>

@@ -1,7 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { STEP_KEYS } from '#core/design/model/step-keys'
 import type { Answers } from '#core/assessment/marking/answer'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { ExerciseSchema, PolicySchema } from './exercise'
 
 const strict = { additionalProperties: false }

@@ -136,4 +136,6 @@ export interface KeepingView {
   readonly databaseBytes: number
   /** The newest link of the audit. */
   readonly head: string
+  /** The same of the chain of what was decided and signed. */
+  readonly sealHead: string
 }

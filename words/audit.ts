@@ -46,6 +46,18 @@ const ACTIONS: Readonly<Record<string, string>> = {
   questionsImported: 'Questions taken in from a file',
   glossaryImported: 'Languages of the glossary taken in',
   backedUp: 'Backup made by hand',
+  behaviourSeen: 'Behaviour put down',
+  behaviourUndone: 'Behaviour taken back',
+  accountHandedIn: 'Account of work elsewhere handed in',
+  claimAccepted: 'Claim accepted',
+  claimRefused: 'Claim refused',
+  witnessAsked: 'Witness asked',
+  witnessStated: 'Statement of a witness',
+  secondMarked: 'Judged a second time',
+  secondSettled: 'Difference settled',
+  appealed: 'Appeal made',
+  appealAnswered: 'Appeal answered',
+  archiveGivenOut: 'Archive of a person exported',
 }
 export const auditWords = (action: string): string => ACTIONS[action] ?? action
 

@@ -1,7 +1,7 @@
 import type { AskedOutcome } from '#core/questions/outcome'
 import type { Finding } from '#core/findings/finding'
 import { findingSentence, itemName, type ScopeNames } from './findings/findings'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { Marked, Override, Proposal } from '#core/assessment/marking/proposal'
 
 interface FeedbackItem {

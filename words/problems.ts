@@ -1,9 +1,8 @@
+import { EVIDENCE_PROBLEMS } from './evidence/problems'
+
 /** Every refusal that a person can meet: its HTTP status and a sentence that says what to do. */
 export const PROBLEMS = {
-  questionNotRight: { status: 400, sentence: 'This question cannot be asked like this yet.' },
-  questionKnown: { status: 409, sentence: 'Another question has this code. Choose another one.' },
-  questionFileWrong: { status: 400, sentence: 'No questions could be read; nothing was changed.' },
-  glossaryFileWrong: { status: 400, sentence: 'No glossary could be read; nothing was changed.' },
+  ...EVIDENCE_PROBLEMS,
   signInNeeded: {
     status: 401,
     sentence: 'Your session has ended. Sign in again; what you typed is kept on this device.',

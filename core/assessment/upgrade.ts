@@ -1,7 +1,7 @@
 import type { Installation } from '../installation/installation'
 import { presentKey } from '../testing/upgrade'
 import { FIRST } from '../exercise/upgrade'
-import type { ItemKey } from './outcomes/framework'
+import type { ItemKey } from './outcomes/evidence-key'
 import type { Marked, Override } from './marking/proposal'
 
 /* Marks and overrides from before circuits had names. Nothing stored is rewritten: it is read as the present form. */

@@ -10,6 +10,8 @@ export interface Knowing {
   readonly heard: ReadonlySet<string>
   /** Topics whose criteria lack questioning evidence. */
   readonly open: ReadonlySet<Topic>
+  /** Criteria that lack it, by code, for questions that name their own. */
+  readonly openCriteria: ReadonlySet<string>
   /** Share answered unaided lately, 0 to 1; null while nothing is known. */
   readonly lately: number | null
   /** ISO 8601 UTC. */
@@ -68,14 +70,18 @@ function worthOf(question: Question, at: Knowing, jitter: number): Worth | null 
 const OWN_ERROR = /^job-(slip|finding|breach|missed)-/
 const isOwnError = (code: string): boolean => code.startsWith('job-') && OWN_ERROR.test(code)
 
-function reasonsOf({ code, topic }: Question, at: Knowing, reviews: readonly Review[]): Reason[] {
+const fillsGap = ({ topic, criteria }: Question, at: Knowing): boolean =>
+  criteria ? criteria.some((code) => at.openCriteria.has(code)) : at.open.has(topic)
+
+function reasonsOf(question: Question, at: Knowing, reviews: readonly Review[]): Reason[] {
+  const { code } = question
   const isWeak = reviews.length > 0 && reviews.at(-1)!.recall !== 'good'
   return [
     ...(isOwnError(code) ? (['ownError'] as const) : []),
     ...(isWeak ? (['due'] as const) : []),
     ...(code.startsWith('job-if-') ? (['whatIf'] as const) : []),
     ...(code.startsWith('job-') ? (['thisJob'] as const) : []),
-    ...(at.open.has(topic) ? (['criterion'] as const) : []),
+    ...(fillsGap(question, at) ? (['criterion'] as const) : []),
     'moment',
   ]
 }

@@ -20,6 +20,11 @@ export type Expected =
   | { readonly kind: 'point'; readonly drawing: DrawingCode; readonly spot: string }
   | { readonly kind: 'verdict'; readonly verdict: Verdict; readonly why: string }
 
+export interface Picture {
+  readonly drawing: DrawingCode
+  readonly spot: string
+}
+
 /** One question as it is kept, exchanged and asked. */
 export interface Question {
   /** Unique in a bank: letters, digits, hyphens. */
@@ -35,6 +40,10 @@ export interface Question {
   /** What to ask next when it goes well; empty for none. */
   readonly follow: string
   readonly topic: Topic
+  /** Criteria of the framework that it is for; left out: those that rest on its topic. */
+  readonly criteria?: readonly string[]
+  /** A drawing beside the wording, with the part that is asked about; an empty spot shows the whole. */
+  readonly picture?: Picture
   /** 1 names a thing, 2 says why, 3 reasons from it. */
   readonly level: 1 | 2 | 3
   /** Moments that it fits; empty for those of its topic. */

@@ -25,12 +25,24 @@ export function readQti(bytes: Uint8Array): QtiRead | undefined {
   const manifest = files?.['imsmanifest.xml'] && parseXml(strFromU8(files['imsmanifest.xml']))
   if (!files || !manifest) return undefined
   const items = findAll(manifest, 'resource').filter((node) =>
-    attribute(node, 'type').startsWith('imsqti_item_xmlv3'),
+    attribute(node, 'type').startsWith('imsqti_item_xmlv'),
   )
-  const read = items.map((node) => readItem(attribute(node, 'href'), files))
+  const read = items.map((node): ItemRead => {
+    const href = decoded(attribute(node, 'href'))
+    const isThree = attribute(node, 'type').startsWith('imsqti_item_xmlv3')
+    return isThree ? readItem(href, files) : { left: `${href}: it is of an older QTI; save it as QTI 3` }
+  })
   return {
     questions: read.flatMap((item) => ('question' in item ? [item.question] : [])),
     left: read.flatMap((item) => ('left' in item ? [item.left] : [])),
+  }
+}
+
+function decoded(href: string): string {
+  try {
+    return decodeURIComponent(href)
+  } catch {
+    return href
   }
 }
 
@@ -115,6 +127,8 @@ function questionOf(read: Item): ItemRead {
       prompts: own('prompt'),
       follow: first('follow'),
       topic: oneOf<Topic>(TOPICS, first('topic')) ?? 'principles',
+      ...(own('criterion').length > 0 ? { criteria: own('criterion') } : {}),
+      ...pictureOf(first('picture'), first('part')),
       level: level === 1 || level === 3 ? level : 2,
       moments: own('moment').flatMap((moment) => oneOf<Moment>(MOMENTS, moment) ?? []),
       edition: oneOf<Edition>(EDITIONS, first('edition')) ?? null,
@@ -123,6 +137,11 @@ function questionOf(read: Item): ItemRead {
       isMyth: first('myth') === 'yes',
     },
   }
+}
+
+function pictureOf(picture: string, spot: string): Pick<Question, 'picture'> {
+  const drawing = oneOf<DrawingCode>(DRAWING_CODES, picture)
+  return drawing ? { picture: { drawing, spot } } : {}
 }
 
 /** Letters, digits and hyphens; what others allow beside them becomes a hyphen. */

@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from 'fflate'
-import { DRAWINGS, DRAWING_CODES, DRAWING_SIZE } from '#core/questions/drawings'
+import { DRAWINGS, DRAWING_CODES, DRAWING_SIZE, type DrawingCode, type Spot } from '#core/questions/drawings'
 import { VERDICTS, type Expected, type Question } from '#core/questions/question'
 import { SPOT_NAME, VERDICT_NAME } from '#words/questions/labels'
 import { drawingSvg } from './drawing-svg'
@@ -24,10 +24,29 @@ interface Declared {
   readonly own?: readonly (readonly [name: string, text: string])[]
 }
 
+/** An element with its attributes. */
+function tag(name: string, attributes: Readonly<Record<string, string | number>>, inside = ''): string {
+  const written = Object.entries(attributes).map(([key, value]) => ` ${key}="${value}"`)
+  return inside ? `<${name}${written.join('')}>${inside}</${name}>` : `<${name}${written.join('')}/>`
+}
+const interaction = (kind: string, attributes: Readonly<Record<string, string | number>>, inside = '') =>
+  tag(`qti-${kind}-interaction`, { 'response-identifier': 'RESPONSE', ...attributes }, inside)
+const image = (drawing: DrawingCode): string =>
+  `<object type="image/svg+xml" data="../images/${drawing}.svg" width="${DRAWING_SIZE.width}" height="${DRAWING_SIZE.height}"></object>`
+
 const choiceId = (i: number): string => `choice-${i + 1}`
 const prompt = (text: string): string => `<qti-prompt>${x(text)}</qti-prompt>`
 const simple = (id: string, text: string): string =>
   `<qti-simple-choice identifier="${id}">${x(text)}</qti-simple-choice>`
+
+const choices = (
+  kind: string,
+  attributes: Readonly<Record<string, string | number>>,
+  text: string,
+  options: string,
+) => interaction(kind, attributes, prompt(text) + options)
+const optionsOf = (options: readonly string[]): string =>
+  options.map((option, i) => simple(choiceId(i), option)).join('')
 
 /** The interaction of each kind. */
 function declare(text: string, expected: Expected): Declared {
@@ -37,47 +56,61 @@ function declare(text: string, expected: Expected): Declared {
         cardinality: 'single',
         type: 'string',
         correct: [],
-        body: `<qti-extended-text-interaction response-identifier="RESPONSE">${prompt(text)}</qti-extended-text-interaction>`,
+        body: interaction('extended-text', {}, prompt(text)),
         own: [['model', expected.model]],
       }
     case 'number':
+      return declareNumber(text, expected)
+    case 'choose': {
+      const isMany = expected.right.length > 1
       return {
-        cardinality: 'single',
-        type: 'float',
-        correct: [String(expected.value)],
-        body: `<p>${x(text)}</p><p><qti-text-entry-interaction response-identifier="RESPONSE" expected-length="10"/> ${x(expected.unit)}</p>`,
-        own: [
-          ['text', text],
-          ['unit', expected.unit],
-          ['within', String(expected.within)],
-        ],
-      }
-    case 'choose':
-      return {
-        cardinality: expected.right.length > 1 ? 'multiple' : 'single',
+        cardinality: isMany ? 'multiple' : 'single',
         type: 'identifier',
         correct: expected.right.map(choiceId),
-        body: `<qti-choice-interaction response-identifier="RESPONSE" max-choices="${expected.right.length > 1 ? 0 : 1}">${prompt(text)}${expected.options.map((option, i) => simple(choiceId(i), option)).join('')}</qti-choice-interaction>`,
+        body: choices('choice', { 'max-choices': isMany ? 0 : 1 }, text, optionsOf(expected.options)),
       }
+    }
     case 'order':
       return {
         cardinality: 'ordered',
         type: 'identifier',
         correct: expected.items.map((_, i) => choiceId(i)),
-        body: `<qti-order-interaction response-identifier="RESPONSE" shuffle="true">${prompt(text)}${expected.items.map((item, i) => simple(choiceId(i), item)).join('')}</qti-order-interaction>`,
+        body: choices('order', { shuffle: 'true' }, text, optionsOf(expected.items)),
       }
     case 'point':
       return declarePoint(text, expected)
-    case 'verdict':
+    case 'verdict': {
+      const options = VERDICTS.map((verdict) => simple(verdict, VERDICT_NAME[verdict])).join('')
       return {
         cardinality: 'single',
         type: 'identifier',
         correct: [expected.verdict],
-        body: `<qti-choice-interaction response-identifier="RESPONSE" max-choices="1">${prompt(text)}${VERDICTS.map((verdict) => simple(verdict, VERDICT_NAME[verdict])).join('')}</qti-choice-interaction>`,
+        body: choices('choice', { 'max-choices': 1 }, text, options),
         own: [['why', expected.why]],
       }
+    }
   }
 }
+
+const declareNumber = (text: string, expected: Extract<Expected, { kind: 'number' }>): Declared => ({
+  cardinality: 'single',
+  type: 'float',
+  correct: [String(expected.value)],
+  body: `<p>${x(text)}</p><p>${interaction('text-entry', { 'expected-length': 10 })} ${x(expected.unit)}</p>`,
+  own: [
+    ['text', text],
+    ['unit', expected.unit],
+    ['within', String(expected.within)],
+  ],
+})
+
+const hotspot = ({ id, x: left, y, w, h }: Spot): string =>
+  tag('qti-hotspot-choice', {
+    identifier: id,
+    shape: 'rect',
+    coords: `${left},${y},${left + w},${y + h}`,
+    'hotspot-label': x(SPOT_NAME[id] ?? id),
+  })
 
 /** A picture with its spots. */
 function declarePoint(text: string, expected: Extract<Expected, { kind: 'point' }>): Declared {
@@ -85,54 +118,81 @@ function declarePoint(text: string, expected: Extract<Expected, { kind: 'point' 
     cardinality: 'single',
     type: 'identifier',
     correct: [expected.spot],
-    body: `<qti-hotspot-interaction response-identifier="RESPONSE" max-choices="1">${prompt(text)}<object type="image/svg+xml" data="../images/${expected.drawing}.svg" width="${DRAWING_SIZE.width}" height="${DRAWING_SIZE.height}"></object>${DRAWINGS[
-      expected.drawing
-    ]
-      .map(
-        ({ id, x: left, y, w, h }) =>
-          `<qti-hotspot-choice identifier="${id}" shape="rect" coords="${left},${y},${left + w},${y + h}" hotspot-label="${x(SPOT_NAME[id] ?? id)}"/>`,
-      )
-      .join('')}</qti-hotspot-interaction>`,
+    body: interaction(
+      'hotspot',
+      { 'max-choices': 1 },
+      prompt(text) + image(expected.drawing) + DRAWINGS[expected.drawing].map(hotspot).join(''),
+    ),
     own: [['drawing', expected.drawing]],
   }
 }
 
+/** What our own reader needs of a question beside its interaction, by name. */
+const ownOf = (question: Question): readonly (readonly [string, string])[] => [
+  ['plain', question.plain],
+  ...question.also.map((text) => ['also', text] as const),
+  ...question.prompts.map((text) => ['prompt', text] as const),
+  ['follow', question.follow],
+  ['topic', question.topic],
+  ...(question.criteria ?? []).map((code) => ['criterion', code] as const),
+  ['picture', question.picture?.drawing ?? ''],
+  ['part', question.picture?.spot ?? ''],
+  ['level', String(question.level)],
+  ...question.moments.map((moment) => ['moment', moment] as const),
+  ['edition', question.edition ?? ''],
+  ['source', question.source],
+  ['kept', question.isKept ? 'yes' : ''],
+  ['myth', question.isMyth ? 'yes' : ''],
+]
+
 function itemXml(question: Question): string {
   const declared = declare(question.text, question.expected)
-  const own: readonly (readonly [string, string])[] = [
-    ...(declared.own ?? []),
-    ['plain', question.plain],
-    ...question.also.map((text) => ['also', text] as const),
-    ...question.prompts.map((text) => ['prompt', text] as const),
-    ['follow', question.follow],
-    ['topic', question.topic],
-    ['level', String(question.level)],
-    ...question.moments.map((moment) => ['moment', moment] as const),
-    ['edition', question.edition ?? ''],
-    ['source', question.source],
-    ['kept', question.isKept ? 'yes' : ''],
-    ['myth', question.isMyth ? 'yes' : ''],
-  ]
-  const correct = declared.correct.length
-    ? `<qti-correct-response>${declared.correct.map((value) => `<qti-value>${x(value)}</qti-value>`).join('')}</qti-correct-response>`
-    : ''
+  const own = [...(declared.own ?? []), ...ownOf(question)]
+  const values = declared.correct.map((value) => `<qti-value>${x(value)}</qti-value>`).join('')
+  const correct = values && `<qti-correct-response>${values}</qti-correct-response>`
   const rubric = own
     .filter(([, text]) => text !== '')
     .map(([name, text]) => `<div class="nakshi-${name}">${x(text)}</div>`)
     .join('')
-  return `<?xml version="1.0" encoding="UTF-8"?>
-<qti-assessment-item xmlns="${NAMESPACE}" identifier="${x(question.code)}" title="${x(question.code)}" adaptive="false" time-dependent="false" xml:lang="en-GB">
-<qti-response-declaration identifier="RESPONSE" cardinality="${declared.cardinality}" base-type="${declared.type}">${correct}</qti-response-declaration>
-<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>
-<qti-item-body>${declared.body}<qti-rubric-block use="scoring" view="scorer"><qti-content-body>${rubric}</qti-content-body></qti-rubric-block></qti-item-body>
-${correct ? `<qti-response-processing template="${MATCH}"/>\n` : ''}</qti-assessment-item>
-`
+  const picture = question.picture ? `<p>${image(question.picture.drawing)}</p>` : ''
+  const forScorer = tag(
+    'qti-rubric-block',
+    { use: 'scoring', view: 'scorer' },
+    tag('qti-content-body', {}, rubric),
+  )
+  const inside = [
+    tag(
+      'qti-response-declaration',
+      { identifier: 'RESPONSE', cardinality: declared.cardinality, 'base-type': declared.type },
+      correct,
+    ),
+    tag('qti-outcome-declaration', { identifier: 'SCORE', cardinality: 'single', 'base-type': 'float' }),
+    tag('qti-item-body', {}, picture + declared.body + forScorer),
+    ...(correct ? [tag('qti-response-processing', { template: MATCH })] : []),
+  ]
+  const code = x(question.code)
+  const head = {
+    xmlns: NAMESPACE,
+    identifier: code,
+    title: code,
+    adaptive: 'false',
+    'time-dependent': 'false',
+  }
+  return `<?xml version="1.0" encoding="UTF-8"?>\n${tag(
+    'qti-assessment-item',
+    { ...head, 'xml:lang': 'en-GB' },
+    `\n${inside.join('\n')}\n`,
+  )}\n`
 }
 
 function manifestXml(questions: readonly Question[]): string {
-  const resources = questions.map(({ code, expected }) => {
-    const picture = expected.kind === 'point' ? `<file href="images/${expected.drawing}.svg"/>` : ''
-    return `<resource identifier="${x(code)}" type="imsqti_item_xmlv3p0" href="items/${x(code)}.xml"><file href="items/${x(code)}.xml"/>${picture}</resource>`
+  const resources = questions.map(({ code, expected, picture }) => {
+    const drawing = expected.kind === 'point' ? expected.drawing : picture?.drawing
+    const href = `items/${x(code)}.xml`
+    const files = [href, ...(drawing ? [`images/${drawing}.svg`] : [])].map((file) =>
+      tag('file', { href: file }),
+    )
+    return tag('resource', { identifier: x(code), type: 'imsqti_item_xmlv3p0', href }, files.join(''))
   })
   return `<?xml version="1.0" encoding="UTF-8"?>
 <manifest xmlns="${PACKAGE}" identifier="nakshi-questions">

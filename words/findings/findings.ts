@@ -1,4 +1,4 @@
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { scopeOf, stepOf } from '#core/design/model/step-keys'
 import type { WorkParams } from '#core/findings/codes'
 import type { Finding } from '#core/findings/finding'

@@ -1,3 +1,4 @@
+import type { DrawingCode } from '#core/questions/drawings'
 import type { JudgedWhy, Rating } from '#core/questions/judge'
 import type { Expected, QuestionKind, QuestionProblem, Verdict } from '#core/questions/question'
 import type { Moment, Topic } from '#core/questions/topics'
@@ -54,6 +55,13 @@ export const RATING_NAME: Readonly<Record<Rating, string>> = {
 }
 
 /** Names of the spots of all drawings. */
+export const DRAWING_NAME: Readonly<Record<DrawingCode, string>> = {
+  intake: 'Intake of a dwelling',
+  board: 'Open board',
+  outlet: 'Rear of a socket-outlet',
+  wall: 'Wall with cable zones',
+}
+
 export const SPOT_NAME: Readonly<Record<string, string>> = {
   serviceCable: 'Service cable',
   cutOut: 'Cut-out',

@@ -1,4 +1,5 @@
-import { evidenceOf, type Criterion, type ItemKey } from '../outcomes/framework'
+import { evidenceOf, type ItemKey } from '../outcomes/evidence-key'
+import type { Criterion } from '../outcomes/framework'
 import type { ReadingMark } from '../../testing/judge/judge'
 import type { Finding } from '../../findings/finding'
 import type { WorkMark } from '../../inspection/work-mark'

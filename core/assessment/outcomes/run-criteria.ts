@@ -1,5 +1,6 @@
 import type { RunPart } from '../../containment/parts-met'
-import type { Criterion, EvidenceKey } from './framework'
+import type { EvidenceKey } from './evidence-key'
+import type { Criterion } from './framework'
 
 /** The criteria that rest on these parts; those of which a part was not measured are not judged. */
 export function runCriteria(

@@ -13,6 +13,7 @@ export type Act =
   | 'handIn'
   | 'decide'
   | 'release'
+  | 'uphold'
 
 const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; readonly to: Stage }>> = {
   handInDesign: { from: ['design'], to: 'dead' },
@@ -29,6 +30,8 @@ const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; reado
   // Deciding again before release replaces the earlier decision without removing it.
   decide: { from: ['handedIn', 'decided'], to: 'decided' },
   release: { from: ['decided'], to: 'released' },
+  // An appeal that is upheld sends the sheet back to marking; the decision that it was about stays readable.
+  uphold: { from: ['released'], to: 'handedIn' },
 }
 
 /** The stage after an act, or undefined when the act has no place here. */
