@@ -22,6 +22,7 @@ import { setUp } from '../server/services/sign-in'
 import { askPermission, handInDesign, handInReadings } from '../server/services/hand-in'
 import { decidePermission } from '../server/services/permission'
 import { saveWork } from '../server/services/work-save'
+import { playEvidence } from './evidence'
 import { playIsolation } from './isolation'
 import { playWorkmanship } from './workmanship'
 import {
@@ -97,6 +98,10 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
     }
   }
   playWorkmanship(repos, (minutesAgo) => ({
+    repos,
+    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
+  }))
+  playEvidence(repos, (minutesAgo) => ({
     repos,
     now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
   }))

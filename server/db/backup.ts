@@ -3,7 +3,8 @@ import { chmodSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, stat
 import { join } from 'node:path'
 import BetterSqlite, { type Database } from 'better-sqlite3'
 import { OWN_FILE, OWN_FOLDER, openDatabase } from './open'
-import { auditBreak } from './seal'
+import { auditBreak } from './audit-chain'
+import { sealBreak } from './seal-chain'
 
 /** `nakshi-2026-11-27T18-04-05Z.sqlite`. */
 const NAME = /^nakshi-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})Z\.sqlite$/
@@ -126,6 +127,7 @@ export function problemsOf(db: Database): string[] {
     ...references,
     ...(tables.has('photo') ? brokenPhotos(db) : []),
     ...(auditBreak(db) ?? []),
+    ...[sealBreak(db) ?? []].flat(),
   ]
 }
 

@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import BetterSqlite, { type Database } from 'better-sqlite3'
 import { migrate } from './migrate'
+import { allowSealing } from './seal-chain'
 
 const BUSY_MS = 5000
 /** What stands in the folder of the data is for its owner alone. */
@@ -31,6 +32,7 @@ export function openDatabase(file: string, migrations = migrationsFolder()): Dat
   if (isFile) mkdirSync(dirname(file), { recursive: true, mode: OWN_FOLDER })
   const db = new BetterSqlite(file)
   if (isFile) chmodSync(file, OWN_FILE)
+  allowSealing(db)
   db.pragma('journal_mode = WAL')
   db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')

@@ -29,11 +29,13 @@ export async function backUp(now: string): Promise<Backup | undefined> {
   }
 }
 
-/** The newest link of the audit in a file that grows a line a day: best on another disk. */
+/** The newest links of the audit and of the seal in a file that grows a line a day: best on another disk. */
 function noteHead(now: string): void {
   const file = resolve(process.env.NAKSHI_AUDIT_HEADS ?? join(dataFolder(), 'audit-heads.txt'))
   mkdirSync(dirname(file), { recursive: true, mode: OWN_FOLDER })
-  appendFileSync(file, `${now} ${runningRepos().audit.head()}\n`, { mode: OWN_FILE })
+  appendFileSync(file, `${now} ${runningRepos().audit.head()} ${runningRepos().seal.head()}\n`, {
+    mode: OWN_FILE,
+  })
 }
 
 const ageH = (backup: Backup | undefined, now: string): number | null =>
@@ -76,5 +78,6 @@ export function keepingView(now: string): KeepingView {
     freeBytes: bavail * bsize,
     databaseBytes: existsSync(file) ? statSync(file).size : 0,
     head: runningRepos().audit.head(),
+    sealHead: runningRepos().seal.head(),
   }
 }

@@ -25,7 +25,7 @@ const cookie = (maxAge: number) =>
   }) as const
 
 /** Behind a proxy of one's own the address is what it says; set NAKSHI_TRUSTED_PROXY=1 there, and nowhere else. */
-const addressOf = (event: H3Event): string =>
+export const addressOf = (event: H3Event): string =>
   (getRequestIP(event, { xForwardedFor: process.env.NAKSHI_TRUSTED_PROXY === '1' }) ?? '').replace(
     /^::ffff:/,
     '',

@@ -86,6 +86,9 @@ const statementsOf = (db: Database) => ({
   all: db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`),
   live: db.prepare<[], Row>(`${SELECT} WHERE a.stage = 'live' ORDER BY a.bay`),
   byPerson: db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`),
+  ofCohort: db.prepare<[string], { personId: number; exerciseId: number }>(
+    'SELECT person_id AS personId, exercise_id AS exerciseId FROM attempt WHERE person_id IN (SELECT id FROM person WHERE cohort = ?)',
+  ),
   byExercise: db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`),
   insert: db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
@@ -116,6 +119,8 @@ export function createAttemptsRepo(db: Database) {
     /** Those that are live now, by the index of stages: STOP waits for nothing else. */
     live: () => sql.live.all().map(read),
     byPerson: (personId: number) => sql.byPerson.all(personId).map(read),
+    /** Who of a group has which exercise, done or in hand. */
+    ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
     byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
     insert: (
       exerciseId: number,

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { AuditItem } from '#schemas/trust-views'
-import { linkOf, type AuditLine } from '../db/seal'
+import { linkOf, type AuditLine } from '../db/audit-chain'
 
 /** From where an act came, as far as the server can tell. */
 export interface Origin {

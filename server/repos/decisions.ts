@@ -2,6 +2,8 @@ import type { Database } from 'better-sqlite3'
 import { upgradeMarked, upgradeOverrides } from '#core/assessment/upgrade'
 import type { Override } from '#core/assessment/marking/proposal'
 import type { Occasion } from '#core/assessment/outcomes/coverage'
+import type { EvidenceKind, OccasionFrom } from '#core/assessment/outcomes/kinds'
+import type { Shown } from '#core/assessment/outcomes/shows'
 import type { Decision, DecisionEvidence, MarkingDraft } from '#schemas/marking-views'
 
 interface DecisionRow {
@@ -32,25 +34,62 @@ const toEvidence = (evidence: DecisionEvidence): DecisionEvidence => ({
   overrides: upgradeOverrides(evidence.overrides),
 })
 
-export interface PersonOccasion extends Occasion {
+/** One occasion as it is kept; what it shows follows from where it comes from. */
+export interface PersonOccasion extends Omit<Occasion, 'kinds' | 'shown'> {
+  readonly from: OccasionFrom
   readonly personId: number
+  /** Of a task: null for one that was decided before this was kept. */
+  readonly shown?: Shown | null
+  /** Of a claim: the kind that it was claimed as. */
+  readonly claimKind?: EvidenceKind
   /** Null for what was observed apart from a task. */
   readonly attemptId: number | null
 }
 
-// Only the latest decision on an attempt counts.
-const OCCASIONS = `
-  SELECT o.person_id AS personId, o.criterion, o.met, json_extract(e.document, '$.code') AS exerciseCode,
-         json_extract(e.document, '$.title') AS exerciseTitle, by_person.name AS decidedBy, d.at AS decidedAt, a.id AS attemptId
-  FROM occasion o
-  JOIN decision d ON d.id = o.decision_id
-  JOIN attempt a ON a.id = d.attempt_id
-  JOIN exercise e ON e.id = a.exercise_id
-  JOIN person by_person ON by_person.id = d.by_id
+// Only the latest decision on an attempt counts. Criteria and titles are read apart: a decision has ten of the first
+// and shares the second with everybody.
+const DECIDED = `
+  SELECT d.id, a.person_id AS personId, a.id AS attemptId, a.exercise_id AS exerciseId, d.at AS decidedAt, d.shown,
+         p.name AS decidedBy
+  FROM decision d JOIN attempt a ON a.id = d.attempt_id JOIN person p ON p.id = d.by_id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = a.id)`
 
-type OccasionRow = Omit<PersonOccasion, 'met'> & { met: number }
-const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1 })
+interface DecidedRow extends Pick<PersonOccasion, 'personId' | 'decidedBy' | 'decidedAt'> {
+  readonly id: number
+  readonly attemptId: number
+  readonly exerciseId: number
+  readonly shown: string | null
+}
+interface CriterionRow {
+  readonly decisionId: number
+  readonly criterion: string
+  readonly met: number
+}
+interface ExerciseHead {
+  readonly id: number
+  readonly code: string
+  readonly title: string
+}
+
+/** Decisions with their criteria and the heads of their exercises, as occasions in the order of the criteria. */
+function joined(
+  decided: readonly DecidedRow[],
+  criteria: readonly CriterionRow[],
+  heads: readonly ExerciseHead[],
+): PersonOccasion[] {
+  const exercise = new Map(heads.map((head) => [head.id, head]))
+  const byId = new Map(
+    decided.map(({ id, exerciseId, shown, ...row }) => {
+      const { code, title } = exercise.get(exerciseId)!
+      const parsed = shown === null ? null : (JSON.parse(shown) as Shown)
+      return [id, { ...row, from: 'task' as const, exerciseCode: code, exerciseTitle: title, shown: parsed }]
+    }),
+  )
+  return criteria.flatMap(({ decisionId, criterion, met }) => {
+    const decision = byId.get(decisionId)
+    return decision ? [{ ...decision, criterion, met: met === 1 }] : []
+  })
+}
 
 interface NewDecision {
   readonly attemptId: number
@@ -72,7 +111,7 @@ const statementsOf = (db: Database) => ({
     'UPDATE marking_draft SET overrides = ?, feedback = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
   ),
   insert: db.prepare(
-    'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence, shown) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
   ),
   insertOccasion: db.prepare(
     'INSERT INTO occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',
@@ -80,11 +119,22 @@ const statementsOf = (db: Database) => ({
   latest: db.prepare<[number], DecisionRow>(
     'SELECT d.*, p.name AS by FROM decision d JOIN person p ON p.id = d.by_id WHERE d.attempt_id = ? ORDER BY d.id DESC LIMIT 1',
   ),
-  released: db.prepare<[number], OccasionRow>(
-    `${OCCASIONS} AND o.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
+  released: db.prepare<[number], DecidedRow>(
+    `${DECIDED} AND a.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
   ),
-  byCohort: db.prepare<[string], OccasionRow>(
-    `${OCCASIONS} AND o.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY d.id`,
+  ofPerson: db.prepare<[number], DecidedRow>(`${DECIDED} AND a.person_id = ? ORDER BY d.id`),
+  byCohort: db.prepare<[string], DecidedRow>(
+    `${DECIDED} AND a.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY d.id`,
+  ),
+  criteriaOf: db.prepare<[number], CriterionRow>(
+    'SELECT decision_id AS decisionId, criterion, met FROM occasion WHERE person_id = ? ORDER BY decision_id, id',
+  ),
+  criteriaOfCohort: db.prepare<[string], CriterionRow>(
+    `SELECT decision_id AS decisionId, criterion, met FROM occasion
+     WHERE person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY decision_id, id`,
+  ),
+  heads: db.prepare<[], ExerciseHead>(
+    "SELECT id, code, json_extract(document, '$.title') AS title FROM exercise",
   ),
 })
 
@@ -123,6 +173,7 @@ export function createDecisionsRepo(db: Database) {
         proposal.outOf,
         feedback,
         JSON.stringify(evidence),
+        evidence.shown ? JSON.stringify(evidence.shown) : null,
       ).lastInsertRowid
       for (const criterion of proposal.criteria)
         sql.insertOccasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
@@ -132,7 +183,11 @@ export function createDecisionsRepo(db: Database) {
       return row && toDecision(row)
     },
     /** What the person may see: occasions of released decisions. */
-    releasedOccasions: (personId: number) => sql.released.all(personId).map(toOccasion),
-    cohortOccasions: (cohort: string) => sql.byCohort.all(cohort).map(toOccasion),
+    releasedOccasions: (personId: number) =>
+      joined(sql.released.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
+    occasionsOf: (personId: number) =>
+      joined(sql.ofPerson.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
+    cohortOccasions: (cohort: string) =>
+      joined(sql.byCohort.all(cohort), sql.criteriaOfCohort.all(cohort), sql.heads.all()),
   }
 }

@@ -1,4 +1,8 @@
 import type { Database } from 'better-sqlite3'
+import { createAccountsRepo } from './accounts'
+import { createAppealsRepo } from './appeals'
+import { createBehavioursRepo } from './behaviours'
+import { createSecondMarkingsRepo } from './second-markings'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
 import { createBaysRepo } from './bays'
@@ -13,6 +17,7 @@ import { createRunsRepo } from './runs'
 import { createInstrumentsRepo } from './instruments'
 import { createLocksRepo } from './locks'
 import { createObservationsRepo } from './observations'
+import { createEvidenceMarksRepo } from './evidence-marks'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPasskeysRepo } from './passkeys'
@@ -22,14 +27,19 @@ import { createQuestionsRepo } from './questions'
 import { createGlossaryRepo } from './glossary'
 import { createReadingChangesRepo } from './reading-changes'
 import { createRetentionRepo } from './retention'
+import { createSealRepo } from './seal'
 import { createSessionsRepo } from './sessions'
 
 /** Every repository over one connection; statements are prepared once. */
 export function createRepos(db: Database) {
   return {
     people: createPeopleRepo(db),
+    evidenceMarks: createEvidenceMarksRepo(db),
     exercises: createExercisesRepo(db),
+    accounts: createAccountsRepo(db),
+    appeals: createAppealsRepo(db),
     attempts: createAttemptsRepo(db),
+    behaviours: createBehavioursRepo(db),
     decisions: createDecisionsRepo(db),
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
@@ -49,6 +59,8 @@ export function createRepos(db: Database) {
     glossary: createGlossaryRepo(db),
     readingChanges: createReadingChangesRepo(db),
     retention: createRetentionRepo(db),
+    seal: createSealRepo(db),
+    secondMarkings: createSecondMarkingsRepo(db),
     sessions: createSessionsRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */

@@ -32,8 +32,13 @@ const OBSERVATION = `
 const OCCASIONS = `
   SELECT c.person_id AS personId, c.criterion, c.met, 'isolation ' || o.id AS exerciseCode, 'Safe isolation, bay ' || coalesce(json_extract(o.fields, '$."head.bay"'), '?') AS exerciseTitle, p.name AS decidedBy, d.at AS decidedAt
   FROM observation_occasion c JOIN observation_decision d ON d.id = c.decision_id JOIN observation o ON o.id = d.observation_id JOIN person p ON p.id = d.by_id`
-type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
-const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
+type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId' | 'from' | 'shown'> & { met: number }
+const toOccasion = (row: OccasionRow): PersonOccasion => ({
+  ...row,
+  from: 'observation',
+  met: row.met === 1,
+  attemptId: null,
+})
 
 type NewObservation = Pick<StoredObservation, 'apprenticeId' | 'assessorId' | 'policy' | 'fields'>
 

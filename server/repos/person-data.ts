@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3'
 type Row = Readonly<Record<string, unknown>>
 
 /** What never leaves: proofs of who somebody is. */
-const SECRETS = ['password_hash', 'pin_hash', 'token', 'public_key', 'credential']
+const SECRETS = ['password_hash', 'pin_hash', 'token', 'public_key', 'credential', 'code_hash']
 
 /**
  * Everything that the database holds of one person, table by table: rows that name them, and rows of their

@@ -30,6 +30,15 @@ export interface AskedRow {
   readonly isUndone: boolean
 }
 
+/** What an answer says about remembering: nothing of its wording or who asked. */
+export interface AnswerRow {
+  readonly personId: number
+  readonly code: string
+  readonly outcome: AskedOutcome
+  /** ISO 8601 UTC. */
+  readonly askedAt: string
+}
+
 export interface NewAsked extends Omit<AskedRow, 'id' | 'by' | 'isUndone'> {
   readonly byId: number
   readonly receivedAt: string
@@ -45,6 +54,9 @@ interface RehearsedRow {
 const ASKED = `
   SELECT q.id, q.token, q.person_id AS personId, q.attempt_id AS attemptId, q.code, q.topic, q.wording, q.outcome, q.prompt, q.remark, p.name AS "by", q.asked_at AS askedAt, u.asked_id IS NOT NULL AS isUndone
   FROM question_asked q JOIN person p ON p.id = q.by_id LEFT JOIN question_undone u ON u.asked_id = q.id`
+const ANSWERS = `
+  SELECT q.person_id AS personId, q.code, q.outcome, q.asked_at AS askedAt FROM question_asked q
+  WHERE NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id)`
 const OCCASIONS = `
   SELECT o.person_id AS personId, o.criterion, o.met, 'question ' || q.code AS exerciseCode, 'Question: ' || q.wording AS exerciseTitle, p.name AS decidedBy, q.asked_at AS decidedAt
   FROM question_occasion o JOIN question_asked q ON q.id = o.asked_id JOIN person p ON p.id = q.by_id
@@ -52,7 +64,7 @@ const OCCASIONS = `
 
 type StoredRow = { id: number; content: string; version: number; retired_at: string | null }
 type RawAsked = Omit<AskedRow, 'isUndone'> & { isUndone: number }
-type RawOccasion = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
+type RawOccasion = Omit<PersonOccasion, 'met' | 'attemptId' | 'from' | 'shown'> & { met: number }
 const toStored = ({ id, content, version, retired_at: retired }: StoredRow): StoredQuestion => ({
   id,
   question: JSON.parse(content),
@@ -60,7 +72,12 @@ const toStored = ({ id, content, version, retired_at: retired }: StoredRow): Sto
   isRetired: retired !== null,
 })
 const toAsked = (row: RawAsked): AskedRow => ({ ...row, isUndone: row.isUndone === 1 })
-const toOccasion = (row: RawOccasion): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
+const toOccasion = (row: RawOccasion): PersonOccasion => ({
+  ...row,
+  from: 'question',
+  met: row.met === 1,
+  attemptId: null,
+})
 
 const statementsOf = (db: Database) => ({
   all: db.prepare<[], StoredRow>('SELECT id, content, version, retired_at FROM question ORDER BY code'),
@@ -71,7 +88,10 @@ const statementsOf = (db: Database) => ({
   save: db.prepare(
     'UPDATE question SET content = ?, changed_by = ?, changed_at = ?, retired_at = ?, version = version + 1 WHERE code = ? AND version = ?',
   ),
-  ofPerson: db.prepare<[number], RawAsked>(`${ASKED} WHERE q.person_id = ? ORDER BY q.asked_at, q.id`),
+  answersOf: db.prepare<[number], AnswerRow>(`${ANSWERS} AND q.person_id = ? ORDER BY q.asked_at`),
+  answersOfCohort: db.prepare<[string], AnswerRow>(
+    `${ANSWERS} AND q.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY q.person_id, q.asked_at`,
+  ),
   ofAttempt: db.prepare<[number], RawAsked>(`${ASKED} WHERE q.attempt_id = ? ORDER BY q.asked_at, q.id`),
   ofCohort: db.prepare<[string], RawAsked>(
     `${ASKED} WHERE q.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY q.asked_at, q.id`,
@@ -114,7 +134,9 @@ export function createQuestionsRepo(db: Database) {
     save: (question: Question, version: number, isRetired: boolean, by: number, at: string): boolean =>
       sql.save.run(JSON.stringify(question), by, at, isRetired ? at : null, question.code, version)
         .changes === 1,
-    askedOf: (personId: number): AskedRow[] => sql.ofPerson.all(personId).map(toAsked),
+    /** Answers that stand, oldest first. */
+    answersOf: (personId: number) => sql.answersOf.all(personId),
+    answersOfCohort: (cohort: string) => sql.answersOfCohort.all(cohort),
     askedOn: (attemptId: number): AskedRow[] => sql.ofAttempt.all(attemptId).map(toAsked),
     askedOfCohort: (cohort: string): AskedRow[] => sql.ofCohort.all(cohort).map(toAsked),
     /** How many were asked at each job, those taken back left out. */
@@ -125,20 +147,9 @@ export function createQuestionsRepo(db: Database) {
     isKnown: (token: string): boolean => sql.byToken.get(token) !== undefined,
     add: (asked: NewAsked): void => {
       const { token, personId, byId, attemptId, code, topic, wording, outcome, prompt, remark } = asked
-      const id = sql.add.run(
-        token,
-        personId,
-        byId,
-        attemptId,
-        code,
-        topic,
-        wording,
-        outcome,
-        prompt,
-        remark,
-        asked.askedAt,
-        asked.receivedAt,
-      ).lastInsertRowid
+      const { askedAt, receivedAt } = asked
+      const values = [token, personId, byId, attemptId, code, topic, wording, outcome, prompt, remark]
+      const id = sql.add.run(...values, askedAt, receivedAt).lastInsertRowid
       for (const criterion of asked.criteria)
         sql.occasion.run(id, personId, criterion.code, criterion.met ? 1 : 0)
     },

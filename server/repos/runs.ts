@@ -1,3 +1,5 @@
+import { shownByRun } from '#core/assessment/outcomes/shows'
+import type { ContainmentRun } from '#core/containment/containment-run'
 import type { Database } from 'better-sqlite3'
 import type { RunFields } from '#core/containment/form'
 import type { MeasureCloseBody, MeasurementView, RunDecision } from '#schemas/workmanship-views'
@@ -25,10 +27,19 @@ const RUN =
 const MEASURE =
   'SELECT m.id, m.run_id AS runId, m.person_id AS personId, p.name AS person, a.name AS assessor, m.run_fields AS runFields, m.fields, m.version, m.saved_at AS savedAt, m.closed_at AS closedAt FROM run_measurement m JOIN person p ON p.id = m.person_id JOIN person a ON a.id = m.assessor_id'
 const OCCASIONS = `
-  SELECT o.person_id AS personId, o.criterion, o.met, 'run ' || m.run_id AS exerciseCode, coalesce(json_extract(m.run_fields, '$.name'), 'Run') AS exerciseTitle, p.name AS decidedBy, d.at AS decidedAt
+  SELECT o.person_id AS personId, o.criterion, o.met, 'run ' || m.run_id AS exerciseCode, coalesce(json_extract(m.run_fields, '$.name'), 'Run') AS exerciseTitle, p.name AS decidedBy, d.at AS decidedAt, json_extract(m.run_fields, '$.made') AS made
   FROM run_occasion o JOIN run_decision d ON d.measurement_id = o.measurement_id JOIN run_measurement m ON m.id = d.measurement_id JOIN person p ON p.id = d.by_id`
-type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId'> & { met: number }
-const toOccasion = (row: OccasionRow): PersonOccasion => ({ ...row, met: row.met === 1, attemptId: null })
+type OccasionRow = Omit<PersonOccasion, 'met' | 'attemptId' | 'from' | 'shown'> & {
+  met: number
+  made: ContainmentRun['made'] | null
+}
+const toOccasion = ({ made, ...row }: OccasionRow): PersonOccasion => ({
+  ...row,
+  from: 'run',
+  met: row.met === 1,
+  attemptId: null,
+  shown: shownByRun({ made: made ?? 'conduit' }),
+})
 const toRun = (row: RunRow): StoredRun => ({ ...row, fields: JSON.parse(row.fields) })
 const toMeasurement = (row: MeasurementRow): StoredMeasurement => ({
   ...row,

@@ -40,6 +40,13 @@ const ROLES_BY_ACTION = {
   'question.rehearse': ['apprentice'],
   'glossary.see': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
   'glossary.change': ['administrator', 'instructor'],
+  'behaviour.see': ['instructor', 'assessor'],
+  'account.write': ['apprentice'],
+  'account.see': ['apprentice', 'instructor', 'assessor', 'verifier'],
+  'verification.see': ['instructor', 'assessor', 'verifier', 'administrator'],
+  'verification.judge': ['instructor', 'assessor'],
+  'appeal.make': ['apprentice'],
+  'appeal.answer': ['instructor', 'assessor'],
   'isolation.practise': ['apprentice', 'instructor', 'assessor'],
   'isolation.observe': ['instructor', 'assessor'],
   'register.see': ['instructor', 'assessor'],
@@ -100,6 +107,9 @@ const OBJECT_RULES = {
     'inspection.use',
     (actor, thing) => isOwn(actor, thing) || marks(actor, thing) || (thing.showsWorkOf?.(actor.id) ?? false),
   ],
+  /** An account of work elsewhere: whoever wrote it, and those who mark or verify. */
+  'account.open': ['account.see', (actor, thing) => isOwn(actor, thing) || looks(actor, thing)],
+  'account.change': ['account.write', isOwn],
   'rehearsal.open': ['isolation.practise', isOwn],
   /** A fault-finding exercise: whoever looks for the fault, and those who set them. */
   'faultFinding.open': [

@@ -1,12 +1,10 @@
 import type { IsolationPolicy } from '#core/policies/isolation'
 import type { TrustPolicy } from '#core/policies/trust'
 import type { Policy } from '#core/policies/policy'
-import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { CentreView } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
-import { Problem } from './problem'
 import { refuseUnseen, seenOf } from './seen'
 
 export function showCentre({ repos }: Context, actor: Person): CentreView {
@@ -75,32 +73,4 @@ export function setTrust(context: Context, actor: Person, policy: TrustPolicy, s
       repos.audit.add(now, actor.id, 'policySet', `trust.${key} = ${policy[key]}`)
     }
   })
-}
-
-/** Loads the unit framework. Criteria that the record already speaks of must stay. */
-export function loadFramework(
-  context: Context,
-  actor: Person,
-  document: Framework,
-  seen?: string,
-): Framework {
-  allow(actor, 'centre.change')
-  const { repos, now } = context
-  repos.transaction(() => {
-    refuseChanged(context, actor, seen)
-    const old = repos.centre.framework()
-    const kept = new Set(criteriaOf(document).map((criterion) => criterion.code))
-    const lost = old
-      ? criteriaOf(old)
-          .filter((criterion) => !kept.has(criterion.code))
-          .map((criterion) => criterion.code)
-      : []
-    if (lost.length > 0)
-      throw new Problem('frameworkNotRight', {
-        fields: [{ field: 'units', message: `these criteria are in use and must stay: ${lost.join(', ')}` }],
-      })
-    repos.centre.putFramework(document)
-    repos.audit.add(now, actor.id, 'frameworkLoaded', document.code)
-  })
-  return document
 }

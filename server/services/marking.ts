@@ -1,7 +1,7 @@
 import { askedFeedback, composeFeedback } from '#words/feedback'
-import { stepOf } from '#core/design/model/step-keys'
+import { shownByTask } from '#core/assessment/outcomes/shows'
 import { propose, type Marked } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { presentItem } from '#core/assessment/upgrade'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
 import type { AskedView } from '#schemas/question-views'
@@ -17,6 +17,7 @@ import { workOf } from './inspections'
 import { markedOf, scopeNames } from './marked'
 import { askedViews } from './question-statistics'
 import { saveIfCurrent } from './save-current'
+import { learnComments } from './comments'
 import { needProof } from './proof'
 import { refuseUnseen, seenOf } from './seen'
 import { nextStage } from './stages'
@@ -180,7 +181,12 @@ export function decide(
       const attempt = repos.attempts.byId(id)!
       const stage = nextStage(attempt, 'decide')
       const feedback = view.draft.feedback ?? view.suggestedFeedback
-      const evidence = { marked: view.marked, overrides: view.draft.overrides, proposal: view.proposal }
+      const evidence = {
+        marked: view.marked,
+        overrides: view.draft.overrides,
+        proposal: view.proposal,
+        shown: shownByTask(attempt.installation, assignmentFor(context, attempt).tests),
+      }
       repos.decisions.insert({
         attemptId: id,
         personId: attempt.personId,
@@ -242,23 +248,6 @@ export function releaseMany(
   }
   return { released: ids.length - left.length, left }
 }
-
-/** Sentences of the assessor's own are offered again next time; those taken from the bank move up. */
-function learnComments({ repos, now }: Context, actor: Person, view: MarkingView, feedback: string): void {
-  const suggested = new Set(paragraphs(view.suggestedFeedback))
-  const wrong = view.marked.design.find(({ verdict }) => verdict === 'wrong')
-  for (const text of paragraphs(feedback)) {
-    if (text.length <= LONGEST_COMMENT && !suggested.has(text))
-      repos.comments.use(text, wrong ? stepOf(wrong.node) : null, actor.id, now)
-  }
-}
-
-const LONGEST_COMMENT = 400
-const paragraphs = (text: string): string[] =>
-  text
-    .split(/\n\s*\n/)
-    .map((paragraph) => paragraph.trim())
-    .filter(Boolean)
 
 /** The sheets of the same exercise on either side, in the order of the pile. */
 function neighbours(

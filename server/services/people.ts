@@ -1,5 +1,6 @@
 import { fold, previewRoster, type RosterPreview } from '#core/exercise/roster'
 import { readCsv, type CsvTable } from '#schemas/csv'
+import { readOneRoster } from '#schemas/oneroster/read'
 import type { SignInSlip } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
@@ -49,16 +50,26 @@ export function setGroups(
 /** What the file would bring, without bringing it. */
 export function previewRosterFile({ repos }: Context, actor: Person, file: Uint8Array): RosterPreview {
   allow(actor, 'people.change')
-  const table = readTable(file)
   const existing = new Set(repos.people.all().map((person) => fold(person.number)))
-  const rows = table.rows.map(({ line, cells }) => {
+  const rows = isZip(file) ? packageRows(file) : tableRows(file)
+  if (rows.length === 0) throw new Problem('rosterEmpty')
+  return previewRoster(rows, existing)
+}
+
+const isZip = (file: Uint8Array): boolean => file[0] === 0x50 && file[1] === 0x4b
+
+function packageRows(file: Uint8Array) {
+  const read = readOneRoster(file)
+  if (!read.ok) throw new Problem('rosterPackage', { fields: [{ field: 'file', message: read.reason }] })
+  return read.people
+}
+
+const tableRows = (file: Uint8Array) =>
+  readTable(file).rows.map(({ line, cells }) => {
     const row = { line, number: '', name: '', role: '', cohort: '' }
     for (const [heading, field] of Object.entries(HEADING_NAMES)) row[field] = cells[heading] ?? ''
     return row
   })
-  if (rows.length === 0) throw new Problem('rosterEmpty')
-  return previewRoster(rows, existing)
-}
 
 /** Imports the whole file or nothing; tells how many first passwords are made, which is what takes its time. */
 export async function importRoster(

@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util'
 import { readBank, writeBank } from '#schemas/question-file'
 import type { BankView, ImportReport } from '#schemas/question-views'
 import type { QuestionBody, QuestionFileBody } from '#schemas/questions'
+import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import type { QuestionPolicy } from '#core/policies/questions'
 import { spotsOf } from '#core/questions/drawings'
 import { questionProblems, type Question } from '#core/questions/question'
@@ -27,6 +28,10 @@ export function bankOf({ repos }: Repos): Question[] {
   ]
 }
 
+/** One question of the bank as it stands now, asked or not; undefined for what a job or an assessor made. */
+export const questionOf = ({ repos }: Repos, code: string): Question | undefined =>
+  repos.questions.byCode(code)?.question ?? SHIPPED.get(keyOf(code))
+
 export function showBank({ repos }: Context, actor: Person): BankView {
   allow(actor, 'question.see')
   const own = new Map(repos.questions.all().map((stored) => [keyOf(stored.question.code), stored]))
@@ -38,9 +43,13 @@ export function showBank({ repos }: Context, actor: Person): BankView {
       ...shipped.map((question) => ({ question, version: null, isRetired: false })),
     ],
     policy,
+    criteria: criteriaNames(repos.centre.framework()),
     seen: seenOf(policy),
   }
 }
+
+const criteriaNames = (framework: Framework | undefined): BankView['criteria'] =>
+  (framework ? criteriaOf(framework) : []).map(({ code, text }) => ({ code, text }))
 
 /** Refuses what could not be asked, in words. */
 function checkQuestion(question: Question): void {

@@ -69,7 +69,7 @@ export function showRehearsal(context: Context, actor: Person, wanted: Wanted): 
 
 /** The question without what would tell the answer. */
 function withoutAnswer(
-  { code, text, plain, topic, level, prompts, expected }: Question,
+  { code, text, plain, topic, level, prompts, expected, picture }: Question,
   seed: number,
 ): RehearsalQuestion {
   return {
@@ -81,6 +81,7 @@ function withoutAnswer(
     level,
     prompts: prompts.length,
     choices: choicesOf(expected, `${seed} ${code}`),
+    picture: picture ?? null,
     drawing: expected.kind === 'point' ? expected.drawing : null,
   }
 }

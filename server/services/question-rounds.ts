@@ -13,7 +13,7 @@ import type { Person } from '../repos/people'
 import { allow, attemptSeen, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
-import { bankOf } from './question-bank'
+import { bankOf, questionOf } from './question-bank'
 import { questionsAbout, whatIfAbout } from './question-material'
 import { answersOf, answersOfGroup, knowingOf, type Answers } from './question-standing'
 
@@ -180,8 +180,9 @@ function putDown(context: Context, actor: Person, attempt: Attempt, token: strin
   if (repos.questions.isKnown(token)) return
   const framework = repos.centre.framework()
   const met = countsAs(asked.outcome, repos.centre.questions())
-  const criteria = (framework ? criteriaOf(framework) : []).filter(({ evidence }) =>
-    evidence.includes(`question.${asked.topic}`),
+  const named = questionOf(context, asked.code)?.criteria
+  const criteria = (framework ? criteriaOf(framework) : []).filter(({ code, evidence }) =>
+    named ? named.includes(code) : evidence.includes(`question.${asked.topic}`),
   )
   repos.questions.add({
     ...asked,

@@ -5,7 +5,7 @@ import type { Review } from '#core/questions/recall'
 import type { Topic } from '#core/questions/topics'
 import type { Attempt } from '../repos/attempts'
 import type { PersonOccasion } from '../repos/decisions'
-import type { AskedRow } from '../repos/questions'
+import type { AnswerRow } from '../repos/questions'
 import type { Context } from './context'
 
 /** Nobody is asked again what they were asked within these hours. */
@@ -37,7 +37,7 @@ const criteriaAsked = ({ repos }: Repos): AskedCriterion[] => {
 
 /** What people have answered, read once for one of them or for a group. */
 export interface Answers {
-  readonly asked: ReadonlyMap<number, readonly AskedRow[]>
+  readonly asked: ReadonlyMap<number, readonly AnswerRow[]>
   readonly occasions: ReadonlyMap<number, readonly PersonOccasion[]>
   /** Asked so lately that neighbours have heard it. */
   readonly heard: readonly { readonly personId: number; readonly code: string }[]
@@ -57,13 +57,13 @@ const heardIn = ({ repos, now }: Context, cohort: string) =>
   repos.questions.askedSince(cohort, before(now, repos.centre.questions().earshotMinutes * MINUTE_MS))
 
 export const answersOf = (context: Context, { personId, cohort }: Attempt): Answers => ({
-  asked: byPerson(context.repos.questions.askedOf(personId)),
+  asked: byPerson(context.repos.questions.answersOf(personId)),
   occasions: byPerson(context.repos.questions.occasionsOf(personId)),
   heard: heardIn(context, cohort),
   criteria: criteriaAsked(context),
 })
 export const answersOfGroup = (context: Context, cohort: string): Answers => ({
-  asked: byPerson(context.repos.questions.askedOfCohort(cohort)),
+  asked: byPerson(context.repos.questions.answersOfCohort(cohort)),
   occasions: byPerson(context.repos.questions.occasionsOfCohort(cohort)),
   heard: heardIn(context, cohort),
   criteria: criteriaAsked(context),
@@ -76,7 +76,7 @@ export function knowingOf(
   answers: Answers,
   now: string,
 ): Knowing {
-  const own = (answers.asked.get(attempt.personId) ?? []).filter(({ isUndone }) => !isUndone)
+  const own = answers.asked.get(attempt.personId) ?? []
   const reviews = new Map<string, Review[]>()
   for (const { code, askedAt, outcome } of own) {
     const review = { at: askedAt, recall: RECALL_OF[outcome] }
@@ -89,7 +89,7 @@ export function knowingOf(
   return {
     reviews,
     heard: heardBy(attempt, group, answers, before(now, JUST_ASKED_MS)),
-    open: openTopics(answers.criteria, answers.occasions.get(attempt.personId) ?? []),
+    ...openOf(answers.criteria, answers.occasions.get(attempt.personId) ?? []),
     lately: last.length === 0 ? null : unaided / last.length,
     now,
   }
@@ -102,21 +102,22 @@ function heardBy(attempt: Attempt, group: readonly Attempt[], answers: Answers, 
       .filter(({ bay, id }) => id !== attempt.id && Math.abs(bay - attempt.bay) <= EARSHOT_BAYS)
       .map(({ personId }) => personId),
   )
-  const own = (answers.asked.get(attempt.personId) ?? []).filter(
-    ({ isUndone, askedAt }) => !isUndone && askedAt > since,
-  )
+  const own = (answers.asked.get(attempt.personId) ?? []).filter(({ askedAt }) => askedAt > since)
   const beside = answers.heard.filter(({ personId }) => near.has(personId))
   return new Set([...beside, ...own].map(({ code }) => code))
 }
 
-/** Topics on which a criterion rests that this person has not answered often enough. */
-function openTopics(criteria: readonly AskedCriterion[], occasions: readonly PersonOccasion[]): Set<Topic> {
+/** Criteria that rest on questions and that this person has not answered often enough, and their topics. */
+function openOf(
+  criteria: readonly AskedCriterion[],
+  occasions: readonly PersonOccasion[],
+): Pick<Knowing, 'open' | 'openCriteria'> {
   const met = new Map<string, Set<string>>()
   for (const { criterion, met: isMet, exerciseCode } of occasions)
     if (isMet) met.set(criterion, (met.get(criterion) ?? new Set()).add(exerciseCode))
-  return new Set(
-    criteria
-      .filter(({ code, occasions: wanted }) => (met.get(code)?.size ?? 0) < wanted)
-      .flatMap(({ topics }) => topics),
-  )
+  const open = criteria.filter(({ code, occasions: wanted }) => (met.get(code)?.size ?? 0) < wanted)
+  return {
+    open: new Set(open.flatMap(({ topics }) => topics)),
+    openCriteria: new Set(open.map(({ code }) => code)),
+  }
 }

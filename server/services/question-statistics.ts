@@ -1,6 +1,8 @@
 import { itemStatistics } from '#core/questions/statistics'
+import { changeOf, type Share } from '#core/statistics/proportions'
 import type { AskedOutcome } from '#core/questions/outcome'
 import type { Topic } from '#core/questions/topics'
+import type { GroupQuestionsQuery } from '#schemas/questions'
 import type { AskedView, QuestionsOfGroup } from '#schemas/question-views'
 import type { Person } from '../repos/people'
 import type { AskedRow } from '../repos/questions'
@@ -12,7 +14,11 @@ import { Problem } from './problem'
 const SCORE: Readonly<Record<AskedOutcome, number>> = { unaided: 1, prompted: 0.5, notYet: 0 }
 
 /** Which questions fail in a group, and whether that changes with the months. */
-export function questionsOfGroup({ repos }: Context, actor: Person, cohort: string): QuestionsOfGroup {
+export function questionsOfGroup(
+  { repos }: Context,
+  actor: Person,
+  { cohort, taughtOn }: GroupQuestionsQuery,
+): QuestionsOfGroup {
   allow(actor, 'question.see')
   if (!seesGroup(actor, cohort)) throw new Problem('notFound')
   const asked = repos.questions.askedOfCohort(cohort).filter(({ isUndone }) => !isUndone)
@@ -29,6 +35,7 @@ export function questionsOfGroup({ repos }: Context, actor: Person, cohort: stri
       return { ...item, text: last.wording, topic: last.topic as Topic, counts: countsOf(rows) }
     }),
     months: monthsOf(asked),
+    changes: taughtOn ? changesOf(asked, taughtOn) : [],
   }
 }
 
@@ -52,6 +59,18 @@ function monthsOf(asked: readonly AskedRow[]): QuestionsOfGroup['months'] {
       unaided: countsOf(rows).unaided / rows.length,
     }))
     .sort((a, b) => (a.month < b.month ? -1 : 1))
+}
+
+/** The share answered unaided before a day and from it on, by topic. */
+function changesOf(asked: readonly AskedRow[], day: string): QuestionsOfGroup['changes'] {
+  const topics = [...new Set(asked.map(({ topic }) => topic))].sort()
+  const share = (rows: readonly AskedRow[]): Share => ({ hits: countsOf(rows).unaided, of: rows.length })
+  return topics.map((topic) => {
+    const rows = asked.filter((row) => row.topic === topic)
+    const before = rows.filter(({ askedAt }) => askedAt.slice(0, 10) < day)
+    const after = rows.filter(({ askedAt }) => askedAt.slice(0, 10) >= day)
+    return { topic: topic as Topic, change: changeOf(share(before), share(after)) }
+  })
 }
 
 /** What was asked, for a record; with what was taken back. */

@@ -1,51 +1,140 @@
-import { coverage } from '#core/assessment/outcomes/coverage'
-import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
+import type { Framework } from '#core/assessment/outcomes/framework'
+import { LRUCache } from 'lru-cache'
+import { closings, standingsOf, type Evidence } from '#core/assessment/outcomes/gap'
+import { unitGapBriefly } from '#words/evidence/gap'
 import { writeResults, type ResultRow } from '#schemas/results-csv'
-import type { GroupRecord, OwnRecordUnit } from '#schemas/marking-views'
+import type { GroupGapRow, PersonRecord, UnitStanding } from '#schemas/evidence-views'
+import type { GroupRecord } from '#schemas/marking-views'
+import type { SeenBehaviour } from '../repos/behaviours'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
+import { proposedFor } from './behaviours'
 import type { Context } from './context'
+import {
+  frameworkInForce,
+  occasionsOf,
+  occasionsOfGroup,
+  ownOccasions,
+  type EvidencedOccasion,
+} from './evidence'
 import { Problem } from './problem'
 
 /** The apprentice's own record, by unit; only what has been released to them. */
-export function ownRecord({ repos }: Context, actor: Person): OwnRecordUnit[] {
+export function ownRecord(context: Context, actor: Person): PersonRecord {
   allow(actor, 'work.own')
-  const framework = need(repos.centre.framework())
-  const occasions = [
-    ...repos.decisions.releasedOccasions(actor.id),
-    ...repos.observations.occasionsOf(actor.id),
-    ...repos.runs.occasionsOf(actor.id),
-    ...repos.questions.occasionsOf(actor.id),
-  ]
-  return framework.units.map((unit) => ({
-    code: unit.code,
-    title: unit.title,
-    coverage: coverage(unit.criteria, occasions),
-  }))
+  return recordOf(context, actor, ownOccasions(context, actor.id))
 }
 
-/** The record of a group: every apprentice against every criterion. */
-export function groupRecord({ repos }: Context, actor: Person, cohort: string): GroupRecord {
+/** The record of one person, for staff who work with their group. */
+export function personRecord(context: Context, actor: Person, personId: number): PersonRecord {
+  allow(actor, 'records.see')
+  const person = context.repos.people.byId(personId)
+  if (person?.role !== 'apprentice' || !seesGroup(actor, person.cohort)) throw new Problem('notFound')
+  return {
+    ...recordOf(context, person, occasionsOf(context, personId)),
+    proposed: proposedFor(context, person),
+  }
+}
+
+function recordOf(
+  context: Context,
+  { id, name, number, cohort }: Person,
+  occasions: readonly EvidencedOccasion[],
+): PersonRecord {
+  const framework = frameworkInForce(context)
+  const seen = context.repos.behaviours.ofPerson(id)
+  return {
+    person: { id, name, number, cohort },
+    units: standings(framework, evidenceOf(occasions, seen), context.now),
+    behaviours: framework.behaviours,
+    seen: seen.map(({ id: seenId, behaviour, note, by, at }) => ({ id: seenId, behaviour, note, by, at })),
+    proposed: [],
+    domestic: framework.domestic,
+  }
+}
+
+const evidenceOf = (occasions: readonly EvidencedOccasion[], seen: readonly SeenBehaviour[]): Evidence => ({
+  occasions,
+  behaviours: new Set(seen.map(({ behaviour }) => behaviour)),
+})
+
+function standings(framework: Framework, evidence: Evidence, now: string): UnitStanding[] {
+  const all = standingsOf(framework, evidence)
+  const dates = closings(
+    framework,
+    all.map(({ gap }) => gap),
+    evidence,
+    now,
+  )
+  return all.map(({ gap, coverage }) => ({ gap, coverage, closesAt: dates.get(gap.unit.code) ?? null }))
+}
+
+/** Rows of a group by person, kept with what they were made from: a group is looked at far more often than it gains. */
+const ROWS = new WeakMap<
+  Context['repos']['attempts'],
+  LRUCache<number, { readonly from: string; readonly row: GroupGapRow }>
+>()
+const MOST_ROWS = 3000
+
+/** The record of a group: every apprentice against every criterion, and what each unit still lacks. */
+export function groupRecord(context: Context, actor: Person, cohort: string): GroupRecord {
   allow(actor, 'records.see')
   if (!seesGroup(actor, cohort)) throw new Problem('notFound')
-  const framework = need(repos.centre.framework())
-  const criteria = criteriaOf(framework)
-  const occasions = [
-    ...repos.decisions.cohortOccasions(cohort),
-    ...repos.observations.occasionsOfCohort(cohort),
-    ...repos.runs.occasionsOfCohort(cohort),
-    ...repos.questions.occasionsOfCohort(cohort),
-  ]
-  const people = repos.people.inCohort(cohort).map((person) => ({
-    id: person.id,
-    number: person.number,
-    name: person.name,
-    coverage: coverage(
-      criteria,
-      occasions.filter((occasion) => occasion.personId === person.id),
+  const { repos, now } = context
+  const framework = frameworkInForce(context)
+  const rows = ROWS.get(repos.attempts) ?? new LRUCache({ max: MOST_ROWS })
+  ROWS.set(repos.attempts, rows)
+  const people = repos.people.inCohort(cohort)
+  const marks = repos.evidenceMarks.ofCohort(cohort)
+  const version = `${repos.centre.frameworkId()} ${now.slice(0, 10)}`
+  const fromOf = ({ id, name }: Person) => `${version} ${name} ${marks.get(id)}`
+  const changed = people.filter((person) => rows.get(person.id)?.from !== fromOf(person))
+  // One who has gained is read alone; a whole group is read at once.
+  const evidence = changed.length > FEW ? groupEvidence(context, cohort) : null
+  for (const person of changed) {
+    const own =
+      evidence?.(person.id) ??
+      evidenceOf(occasionsOf(context, person.id), repos.behaviours.ofPerson(person.id))
+    rows.set(person.id, { from: fromOf(person), row: gapRow(framework, person, own, now) })
+  }
+  return { units: framework.units, people: people.map(({ id }) => rows.get(id)!.row) }
+}
+/** So many are read one by one. */
+const FEW = 3
+
+function groupEvidence(context: Context, cohort: string): (personId: number) => Evidence {
+  const occasions = occasionsOfGroup(context, cohort)
+  const seen = new Map<number, SeenBehaviour[]>()
+  for (const behaviour of context.repos.behaviours.ofCohort(cohort))
+    seen.set(behaviour.personId, [...(seen.get(behaviour.personId) ?? []), behaviour])
+  return (id) => evidenceOf(occasions.get(id) ?? [], seen.get(id) ?? [])
+}
+
+function gapRow(
+  framework: Framework,
+  { id, number, name }: Person,
+  evidence: Evidence,
+  now: string,
+): GroupGapRow {
+  const units = standings(framework, evidence, now)
+  return {
+    id,
+    number,
+    name,
+    // A matrix shows how often, and whether one is open; the occasions stand on the person’s own page.
+    coverage: units.flatMap((unit) =>
+      unit.coverage.map((item) => ({
+        ...item,
+        occasions: item.occasions.filter(({ met }) => !met).slice(0, 1),
+      })),
     ),
-  }))
-  return { units: framework.units, people }
+    units: units.map(({ gap, closesAt: at }) => ({
+      code: gap.unit.code,
+      steps: gap.steps,
+      says: unitGapBriefly(gap, framework.behaviours),
+      closesAt: at,
+    })),
+  }
 }
 
 export function listCohorts({ repos }: Context, actor: Person): string[] {
@@ -91,9 +180,4 @@ export function exportResults(
       }
     })
   return { name: `${exercise.code}-results.csv`, csv: writeResults(rows) }
-}
-
-function need(framework: Framework | undefined): Framework {
-  if (!framework) throw new Problem('frameworkMissing')
-  return framework
 }

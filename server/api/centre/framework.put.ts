@@ -1,8 +1,5 @@
-import { seeing } from '#schemas/requests'
-import { FrameworkSchema } from '#schemas/framework'
+import { FrameworkRequest } from '#schemas/evidence-requests'
 import { api } from '~~/server/http/api'
-import { loadFramework } from '~~/server/services/centre'
+import { putFramework } from '~~/server/services/frameworks'
 
-export default api(seeing(FrameworkSchema), ({ context, actor, body }) =>
-  loadFramework(context, actor, body.value, body.seen),
-)
+export default api(FrameworkRequest, ({ context, actor, body }) => putFramework(context, actor, body))

@@ -1,0 +1,272 @@
+import { kindOfKey, type EvidenceKind } from '#core/assessment/outcomes/kinds'
+import { criteriaOf } from '#core/assessment/outcomes/framework'
+import { sampleOf } from '#core/assessment/verification/sample'
+import { isTick, quantityOf } from '#core/testing/kinds/kinds'
+import { QUANTITIES } from '#core/units/quantity'
+import { agreement, type Pair } from '#core/statistics/agreement'
+import type { SecondMarkingBody, SettleBody } from '#schemas/evidence-requests'
+import type {
+  AgreementRow,
+  BlindView,
+  DifferenceView,
+  SampleItem,
+  VerificationView,
+} from '#schemas/evidence-views'
+import { itemName } from '#words/findings/findings'
+import type { Person } from '../repos/people'
+import type { SampledDecision, SecondMarking } from '../repos/second-markings'
+import { allow, attemptSeen, found, may, seesGroup } from './access'
+import type { Context } from './context'
+import { frameworkInForce } from './evidence'
+import { scopeNames } from './marked'
+import { Problem } from './problem'
+import { needProof } from './proof'
+
+/** Decisions of this long are looked at. */
+const SAMPLED_MS = 180 * 86_400_000
+/** Per cent of all decisions that are sampled whatever they are; a centre's verifier may look at more. */
+const RANDOM_PERCENT = 10
+
+/** What should be looked at again, where two differed, and how far assessors agree. */
+export function showVerification(context: Context, actor: Person): VerificationView {
+  allow(actor, 'verification.see')
+  const { repos, now } = context
+  const since = new Date(Date.parse(now) - SAMPLED_MS).toISOString()
+  const decisions = repos.secondMarkings
+    .decisionsSince(since)
+    .filter(({ cohort }) => seesGroup(actor, cohort))
+  const seconds = repos.secondMarkings.all()
+  const byDecision = new Map(decisions.map((decision) => [decision.id, decision]))
+  const judged = seconds.flatMap((second) => {
+    const decision = byDecision.get(second.decisionId)
+    return decision ? [{ decision, second }] : []
+  })
+  return {
+    sample: sampleFor(actor, decisions, seconds),
+    differences: judged
+      .filter(({ decision, second }) => differs(decision, second))
+      .map((pair) => differenceOf(context, pair)),
+    standardisation: standardisationOf(context, judged),
+    agreement: agreements(context, judged),
+    randomPercent: RANDOM_PERCENT,
+  }
+}
+
+function sampleFor(
+  actor: Person,
+  decisions: readonly SampledDecision[],
+  seconds: readonly SecondMarking[],
+): SampleItem[] {
+  const judgedBy = (decisionId: number, by?: number) =>
+    seconds.some((second) => second.decisionId === decisionId && (by === undefined || second.byId === by))
+  const mayJudge = may(actor, 'verification.judge')
+  return sampleOf(decisions, RANDOM_PERCENT).map(({ decision, reasons }) => {
+    const isOwn = decision.byId === actor.id
+    const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
+    const isHidden = mayJudge && !isOwn && !judgedBy(id, actor.id)
+    return {
+      decisionId: id,
+      // Who it is may sway a second look; it is said once that look stands.
+      person: isHidden ? '' : person,
+      cohort,
+      bay,
+      exerciseCode,
+      exerciseTitle,
+      at,
+      reasons: isHidden
+        ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
+        : reasons,
+      isOwn,
+      isDone: judgedBy(id),
+    }
+  })
+}
+
+/** The work of a decision without its marks, its decision and its name; only for whoever did not mark it. */
+export function showBlind(context: Context, actor: Person, decisionId: number): BlindView {
+  const decision = judgeable(context, actor, decisionId)
+  const { repos } = context
+  const attempt = attemptSeen(actor, repos.attempts.byId(decision.attemptId))
+  const { marked } = found(repos.decisions.latest(attempt.id)).evidence
+  const scopes = scopeNames(attempt, marked)
+  const texts = new Map(criteriaOf(frameworkInForce(context)).map(({ code, text }) => [code, text]))
+  return {
+    decisionId,
+    exerciseCode: decision.exerciseCode,
+    exerciseTitle: decision.exerciseTitle,
+    bay: decision.bay,
+    work: [
+      ...marked.design.map(({ node, typed }) => ({
+        name: itemName(`design.${node}`, scopes),
+        typed,
+        unit: '',
+      })),
+      ...marked.readings.map(({ reading, typed }) => ({
+        name: itemName(`reading.${reading}`, scopes),
+        typed,
+        unit: isTick(reading) ? '' : QUANTITIES[quantityOf(reading)].unit,
+      })),
+    ],
+    asked: repos.questions
+      .askedOn(attempt.id)
+      .filter(({ isUndone }) => !isUndone)
+      .map(({ wording, outcome }) => ({ wording, outcome })),
+    // A code that a later framework no longer has is judged all the same: it was decided.
+    criteria: decision.criteria.map(({ code }) => ({ code, text: texts.get(code) ?? '' })),
+  }
+}
+
+/** The decision, if this person may judge it a second time: neither who marked it nor who judged it before. */
+function judgeable({ repos }: Context, actor: Person, decisionId: number): SampledDecision {
+  allow(actor, 'verification.judge')
+  const decision = found(repos.secondMarkings.decision(decisionId))
+  if (!seesGroup(actor, decision.cohort)) throw new Problem('notFound')
+  if (decision.byId === actor.id) throw new Problem('secondNotYours')
+  if (repos.secondMarkings.ofDecision(decisionId).some(({ byId }) => byId === actor.id))
+    throw new Problem('secondDone')
+  return decision
+}
+
+/** Puts a second judgement down; the first decision is shown only now. */
+export function judgeSecond(context: Context, actor: Person, body: SecondMarkingBody): VerificationView {
+  needProof(context)
+  const { repos, now } = context
+  repos.transaction(() => {
+    const decision = judgeable(context, actor, body.decisionId)
+    const wanted = decision.criteria.map(({ code }) => code).sort()
+    const given = body.verdicts.map(({ code }) => code).sort()
+    if (JSON.stringify(wanted) !== JSON.stringify(given))
+      throw new Problem('bodyNotRight', {
+        fields: [{ field: 'verdicts', message: `judge each of ${wanted.join(', ')} once` }],
+      })
+    if (body.verdicts.some(({ met, reason }) => !met && reason.trim() === ''))
+      throw new Problem('bodyNotRight', {
+        fields: [{ field: 'reason', message: 'is needed where it is not yet' }],
+      })
+    if (repos.secondMarkings.add(decision.id, actor.id, body.verdicts, now) === null)
+      throw new Problem('secondDone')
+    repos.audit.add(now, actor.id, 'secondMarked', `decision ${decision.id}`)
+  })
+  return showVerification(context, actor)
+}
+
+/** Settles where two differed: by talk, or by a third person, with the reason. Both judgements stay. */
+export function settleSecond(
+  context: Context,
+  actor: Person,
+  secondId: number,
+  body: SettleBody,
+): VerificationView {
+  allow(actor, 'verification.judge')
+  needProof(context)
+  const { repos, now } = context
+  repos.transaction(() => {
+    const second = found(repos.secondMarkings.byId(secondId))
+    const decision = found(repos.secondMarkings.decision(second.decisionId))
+    if (!seesGroup(actor, decision.cohort)) throw new Problem('notFound')
+    const isOneOfThem = actor.id === second.byId || actor.id === decision.byId
+    if (body.how === 'third' && isOneOfThem) throw new Problem('settleNotYours')
+    if (!repos.secondMarkings.settle(secondId, actor.id, body, now)) throw new Problem('alreadySettled')
+    repos.audit.add(now, actor.id, 'secondSettled', `decision ${decision.id}: the ${body.stands} stands`)
+  })
+  return showVerification(context, actor)
+}
+
+interface Judged {
+  readonly decision: SampledDecision
+  readonly second: SecondMarking
+}
+
+/** Criteria that both judged, with what each said. */
+const pairsOf = ({ decision, second }: Judged) =>
+  decision.criteria.flatMap(({ code, met }) => {
+    const other = second.verdicts.find((verdict) => verdict.code === code)
+    return other ? [{ code, first: met, second: other.met, reason: other.reason }] : []
+  })
+const differs = (decision: SampledDecision, second: SecondMarking): boolean =>
+  pairsOf({ decision, second }).some((pair) => pair.first !== pair.second)
+
+function differenceOf(context: Context, judged: Judged): DifferenceView {
+  const { decision, second } = judged
+  const texts = new Map(criteriaOf(frameworkInForce(context)).map(({ code, text }) => [code, text]))
+  return {
+    secondId: second.id,
+    decisionId: decision.id,
+    attemptId: decision.attemptId,
+    person: decision.person,
+    exerciseTitle: decision.exerciseTitle,
+    first: { by: decision.by, at: decision.at },
+    second: { by: second.by, at: second.at },
+    criteria: pairsOf(judged).map((pair) => ({ ...pair, text: texts.get(pair.code) ?? '' })),
+    settled: second.settled,
+  }
+}
+
+/** Work that two or more have judged beside the first: everybody’s verdicts in one table. */
+function standardisationOf(context: Context, judged: readonly Judged[]): VerificationView['standardisation'] {
+  const texts = new Map(criteriaOf(frameworkInForce(context)).map(({ code, text }) => [code, text]))
+  const byDecision = new Map<number, Judged[]>()
+  for (const one of judged) byDecision.set(one.decision.id, [...(byDecision.get(one.decision.id) ?? []), one])
+  return [...byDecision.values()]
+    .filter((all) => all.length > 1)
+    .map((all) => {
+      const { decision } = all[0]!
+      return {
+        decisionId: decision.id,
+        exerciseTitle: decision.exerciseTitle,
+        judges: [decision.by, ...all.map(({ second }) => second.by)],
+        criteria: decision.criteria.map(({ code, met }) => ({
+          code,
+          text: texts.get(code) ?? '',
+          met: [
+            met,
+            ...all.map(({ second }) => second.verdicts.find((verdict) => verdict.code === code)?.met ?? null),
+          ],
+        })),
+      }
+    })
+}
+
+/** A whole sheet on a scale of five: how many of its criteria were met, in quarters. */
+const SHEET_LEVELS = 5
+const sheetLevel = (met: number, of: number): number =>
+  Math.round(((SHEET_LEVELS - 1) * met) / Math.max(of, 1))
+
+function agreements(context: Context, judged: readonly Judged[]): VerificationView['agreement'] {
+  const kindOf = new Map<string, EvidenceKind>(
+    criteriaOf(frameworkInForce(context)).map(({ code, evidence }) => [code, kindOfKey(evidence[0]!)]),
+  )
+  const pairs = judged.flatMap((one) =>
+    pairsOf(one).map(({ code, first, second }) => ({
+      pair: [Number(first), Number(second)] as Pair,
+      assessor: one.decision.by,
+      criterion: code,
+      kind: kindOf.get(code) ?? 'written',
+    })),
+  )
+  const rows = (key: 'assessor' | 'criterion' | 'kind'): AgreementRow[] =>
+    [...new Set(pairs.map((pair) => pair[key]))].sort().map((of) => ({
+      of,
+      agreement: agreement(
+        pairs.filter((pair) => pair[key] === of).map(({ pair }) => pair),
+        2,
+      ),
+    }))
+  const sheets = judged.map((one): Pair => {
+    const both = pairsOf(one)
+    return [
+      sheetLevel(both.filter(({ first }) => first).length, both.length),
+      sheetLevel(both.filter(({ second }) => second).length, both.length),
+    ]
+  })
+  return {
+    all: agreement(
+      pairs.map(({ pair }) => pair),
+      2,
+    ),
+    sheets: agreement(sheets, SHEET_LEVELS),
+    byAssessor: rows('assessor'),
+    byCriterion: rows('criterion'),
+    byKind: rows('kind'),
+  }
+}
