@@ -1,5 +1,5 @@
 import type { Override } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { MarkingView } from '#schemas/marking-views'
 
 /** One attempt on the marking desk: proposed marks, the assessor's changes to them, the feedback, the decision. */

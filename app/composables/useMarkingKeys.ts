@@ -1,4 +1,4 @@
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { useMarking } from './useMarking'
 
 interface MarkingActs {

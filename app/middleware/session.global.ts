@@ -6,6 +6,8 @@ declare module 'vue-router' {
   interface RouteMeta {
     /** Roles for whom the page is; absent on pages for nobody in particular. */
     roles?: Role[]
+    /** Anybody may open it, signed in or not. */
+    isOpen?: boolean
   }
 }
 
@@ -22,6 +24,7 @@ async function isSomebodyKnown(session: ReturnType<typeof useSession>): Promise<
 
 /** Sends everybody where they belong: set-up first, then sign-in, then their own pages. The server checks again. */
 export default defineNuxtRouteMiddleware(async (to) => {
+  if (to.meta.isOpen) return
   const session = useSession()
   if (!(await isSomebodyKnown(session))) return to.path === '/sign-in' ? undefined : navigateTo('/sign-in')
   if (session.needsSetUp) return to.path === '/set-up' ? undefined : navigateTo('/set-up')

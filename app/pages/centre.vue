@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Framework } from '#core/assessment/outcomes/framework'
 import { ISOLATION_CHOICES } from '#words/policies'
 import type { IsolationPolicy } from '#core/policies/isolation'
 import type { Policy } from '#core/policies/policy'
@@ -11,8 +10,6 @@ const session = useSession()
 const { call } = useApi()
 const { data, problem, refresh } = useCentre()
 const mayChange = computed(() => session.person?.role === 'administrator')
-const file = ref<HTMLInputElement>()
-const refusal = ref<ApiProblem | null>(null)
 
 const nameOf = (change: { key: string; value: string }): string => {
   const trust = trustWords(change.key.replace(/^trust\./, ''), change.value)
@@ -35,25 +32,6 @@ async function choose(path: string, value: Policy | IsolationPolicy) {
 const setPolicy = (change: Partial<Policy>) => choose('policies', { ...data.value!.policies, ...change })
 const setIsolation = (change: Partial<IsolationPolicy>) =>
   choose('isolation', { ...data.value!.isolation, ...change })
-
-async function loadFramework(event: Event) {
-  const input = event.target as HTMLInputElement
-  const chosen = input.files?.[0]
-  if (!chosen) return
-  refusal.value = null
-  try {
-    const document = JSON.parse((await chosen.text()).replace(/^\uFEFF/, '')) as Framework
-    await call('PUT', 'centre/framework', { seen: data.value!.seen, value: document })
-    await refresh()
-  } catch (error) {
-    refusal.value =
-      error instanceof ApiProblem
-        ? error
-        : new ApiProblem(0, 'frameworkNotRight', 'The file is not readable as JSON. Nothing was changed.')
-  } finally {
-    input.value = ''
-  }
-}
 </script>
 
 <template>
@@ -90,29 +68,13 @@ async function loadFramework(event: Event) {
       <section class="stack">
         <div class="row spread">
           <h2>Unit framework</h2>
-          <div v-if="mayChange">
-            <input
-              ref="file"
-              type="file"
-              accept=".json,application/json"
-              class="visually-hidden"
-              aria-label="Framework file"
-              @change="loadFramework"
-            />
-            <el-button @click="file?.click()">Load a framework file</el-button>
-          </div>
-        </div>
-        <div v-if="refusal" class="stitched stop" role="alert">
-          <b>{{ refusal.message }}</b>
-          <ul>
-            <li v-for="field in refusal.fields" :key="field.field">
-              <span class="mono">{{ field.field }}</span> {{ field.message }}
-            </li>
-          </ul>
+          <NuxtLink class="el-button" to="/framework">{{
+            mayChange ? 'Look at it and change it' : 'Look at it'
+          }}</NuxtLink>
         </div>
         <div v-if="!data.framework" class="empty">
           <h2>No framework yet</h2>
-          <p>Load one: exercises and records speak of its criteria.</p>
+          <p>Put one in force: exercises and records speak of its criteria.</p>
         </div>
         <table v-else class="grid-table">
           <thead>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { GlossaryView } from '#schemas/glossary-views'
 import { GLOSSARY } from '#words/glossary/index'
+import { PLACES, PLACE_SAYS, placesOf, whereItMatters, type Place } from '#words/glossary/where'
 
 /** Terms of the trade in one plain sentence each, with the word of another language beside them. */
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'] })
@@ -13,9 +14,11 @@ const {
   refresh,
 } = useServer<GlossaryView>(() => `glossary?language=${encodeURIComponent(language.value)}`, { isKept: true })
 const search = ref(String(useRoute().query.term ?? ''))
+const place = ref<Place | ''>('')
 const shown = computed(() => {
   const words = search.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return GLOSSARY.filter(({ key, term, short, says }) => {
+    if (place.value !== '' && !placesOf(key).includes(place.value)) return false
     const text = `${key} ${term} ${short} ${says} ${view.value?.texts[key] ?? ''}`.toLowerCase()
     return words.every((word) => text.includes(word))
   })
@@ -71,6 +74,10 @@ async function takeIn(event: Event) {
           :label="entry.name"
         />
       </el-select>
+      <el-select v-model="place" size="large" aria-label="Where it matters" data-testid="place">
+        <el-option value="" label="Everywhere" />
+        <el-option v-for="at in PLACES" :key="at" :value="at" :label="PLACE_SAYS[at]" />
+      </el-select>
       <span class="soft">{{ shown.length }} terms</span>
     </div>
     <p v-if="current && !current.isChecked" class="stitched waiting note">
@@ -84,6 +91,8 @@ async function takeIn(event: Event) {
         </dt>
         <dd>
           {{ says }} <span v-if="not" class="soft">Not the same as {{ not }}.</span>
+          <p class="soft small">{{ whereItMatters(key) }}</p>
+          <TermSketch :term="key" />
         </dd>
       </div>
     </dl>

@@ -134,6 +134,7 @@ async function saved() {
       v-if="editing"
       :question="editing.question"
       :version="editing.version"
+      :criteria="bank?.criteria ?? []"
       @close="editing = null"
       @saved="saved"
     />

@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import type { OwnRecordUnit } from '#schemas/marking-views'
+import type { AppealView, PersonRecord } from '#schemas/evidence-views'
 
+/** What counts for me, what is missing, and what would close it; nothing of others. */
 definePageMeta({ layout: 'bay', roles: ['apprentice'] })
-const { data, problem, refresh } = useServer<OwnRecordUnit[]>(() => 'record', { isKept: true })
-const session = useSession()
-const sewn = computed(
-  () =>
-    data.value?.flatMap((unit) => unit.coverage).reduce((sum, c) => sum + Math.min(c.met, c.wanted), 0) ?? 0,
-)
-const wanted = computed(
-  () => data.value?.flatMap((unit) => unit.coverage).reduce((sum, c) => sum + c.wanted, 0) ?? 0,
-)
+const { data, problem, refresh } = useServer<PersonRecord>(() => 'record', { isKept: true })
+const { data: appeals } = useServer<AppealView[]>(() => 'appeals')
+const missing = computed(() => data.value?.units.reduce((sum, { gap }) => sum + gap.steps, 0) ?? 0)
+const OUTCOME_TEXT = { open: 'open', upheld: 'upheld', notUpheld: 'not upheld' } as const
+const nameOf = (code: string) => data.value?.behaviours.find((one) => one.code === code)?.text ?? code
 </script>
 
 <template>
@@ -18,10 +15,10 @@ const wanted = computed(
     <div class="row spread">
       <div>
         <h1>My record</h1>
-        <p class="soft">{{ session.person?.name }}, {{ session.person?.cohort }}</p>
+        <p v-if="data" class="soft">{{ data.person.name }}, {{ data.person.cohort }}</p>
       </div>
       <p v-if="data" class="score">
-        <b>{{ sewn }}</b> of {{ wanted }} stitches
+        <b>{{ missing }}</b> {{ missing === 1 ? 'thing' : 'things' }} missing
       </p>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
@@ -29,33 +26,34 @@ const wanted = computed(
       <div v-for="i in 6" :key="i" class="skeleton" style="height: 54px" />
     </div>
     <template v-else>
-      <p v-if="sewn === 0" class="stitched">
-        Nothing is sewn yet. Each decision on a task adds a stitch to every criterion that you met.
+      <p class="soft">
+        Only what has been decided and given back to you counts here. Work elsewhere counts too:
+        <NuxtLink to="/accounts">write an account of it</NuxtLink>.
       </p>
-      <section v-for="unit in data" :key="unit.code">
-        <h2>{{ unit.title }}</h2>
-        <div
-          v-for="item in unit.coverage"
-          :key="item.criterion.code"
-          class="criterion"
-          :data-testid="`criterion-${item.criterion.code}`"
-        >
-          <b class="mono code">{{ item.criterion.code }}</b>
-          <OccasionStitch :coverage="item" />
-          <div>
-            <p class="text">{{ item.criterion.text }}</p>
-            <p class="small soft">{{ item.criterion.bs7671 }}</p>
-          </div>
-          <div class="occasions">
-            <p v-for="occasion in item.occasions" :key="occasion.decidedAt" class="small">
-              <span class="tag" :class="occasion.met ? 'met' : 'wrong'">{{
-                occasion.met ? 'met' : 'not yet'
-              }}</span>
-              {{ occasion.exerciseTitle }}, {{ dayTime(occasion.decidedAt) }}, {{ occasion.decidedBy }}
-            </p>
-          </div>
-        </div>
+      <UnitRecord
+        v-for="unit in data.units"
+        :key="unit.gap.unit.code"
+        :standing="unit"
+        :behaviours="data.behaviours"
+      />
+      <section v-if="data.seen.length" class="stack">
+        <h2>Behaviours that were seen</h2>
+        <p v-for="seen in data.seen" :key="seen.id" class="small">
+          {{ nameOf(seen.behaviour) }}: {{ date(seen.at) }}, {{ seen.by }}
+          <span v-if="seen.note" class="soft">· {{ seen.note }}</span>
+        </p>
       </section>
+      <section v-if="appeals?.length" class="stack">
+        <h2>My appeals</h2>
+        <p v-for="appeal in appeals" :key="appeal.id" class="small">
+          {{ appeal.exerciseTitle }}, {{ date(appeal.at) }}: {{ appeal.reason }}
+          <span class="tag" :class="appeal.outcome === 'upheld' ? 'met' : 'plain'">{{
+            OUTCOME_TEXT[appeal.outcome ?? 'open']
+          }}</span>
+          <span v-if="appeal.answer" class="soft">{{ appeal.answeredBy }}: {{ appeal.answer }}</span>
+        </p>
+      </section>
+      <p class="soft small">Domestic here means: {{ data.domestic }}</p>
     </template>
   </div>
 </template>
@@ -63,41 +61,5 @@ const wanted = computed(
 <style scoped>
 .score b {
   font: 720 34px/1 var(--mono);
-}
-section {
-  margin-bottom: 12px;
-}
-h2 {
-  padding-bottom: 5px;
-  border-bottom: 1.5px solid var(--ink);
-}
-.criterion {
-  display: grid;
-  grid-template-columns: 40px 84px minmax(240px, 1fr) minmax(260px, 1.1fr);
-  gap: 16px;
-  align-items: center;
-  padding: 9px 4px;
-  border-bottom: 1px solid var(--hem);
-  min-height: 56px;
-}
-.text {
-  line-height: 1.3;
-  font-weight: 560;
-}
-.code {
-  color: var(--indigo-text);
-}
-.occasions {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-}
-@media (max-width: 900px) {
-  .criterion {
-    grid-template-columns: 40px 84px 1fr;
-  }
-  .occasions {
-    grid-column: 3;
-  }
 }
 </style>

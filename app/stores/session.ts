@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { Role } from '#core/exercise/roster'
 import type { PersonView, SessionView } from '#schemas/views'
+import { forgetStaffScripts } from '~/service-worker/staff-cache'
 import { lastViews } from '~/utils/last-view'
 
 const REMEMBERED = 'nakshi-person'
@@ -18,6 +19,7 @@ const remembered = {
       localStorage.removeItem(REMEMBERED)
       void lastViews.forgetAll()
     }
+    if (person === null || person.role === 'apprentice') forgetStaffScripts()
   },
   read: (): Remembered | null => JSON.parse(localStorage.getItem(REMEMBERED) ?? 'null') as Remembered | null,
 }

@@ -1,7 +1,7 @@
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-step'
 import type { Override } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { ReadingMark } from '#core/testing/judge/judge'
 import { isTick, quantityOf } from '#core/testing/kinds/kinds'
 import { findingSentence } from '#words/findings/findings'

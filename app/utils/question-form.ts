@@ -19,6 +19,10 @@ export interface QuestionForm {
   prompts: string
   follow: string
   topic: Question['topic']
+  criteria: string[]
+  /** Of a question that is not pointed at: empty for no picture. */
+  picture: DrawingCode | ''
+  part: string
   level: Question['level']
   source: string
   isKept: boolean
@@ -65,12 +69,15 @@ function modelOf(expected: Expected): string {
 }
 
 export function formOfQuestion(question: Question): QuestionForm {
-  const { expected, moments, edition, also, prompts, ...same } = question
+  const { expected, moments, edition, also, prompts, criteria = [], picture, ...same } = question
   const number = expected.kind === 'number' ? expected : { value: '', unit: '', within: 0 }
   const model = modelOf(expected)
   return {
     ...same,
     kind: expected.kind,
+    criteria: [...criteria],
+    picture: picture?.drawing ?? '',
+    part: picture?.spot ?? '',
     model,
     value: String(number.value),
     unit: number.unit,
@@ -125,6 +132,8 @@ export const questionOfForm = (form: QuestionForm): Question => ({
   prompts: lines(form.prompts),
   follow: form.follow.trim(),
   topic: form.topic,
+  ...(form.criteria.length > 0 ? { criteria: form.criteria } : {}),
+  ...(form.picture && form.kind !== 'point' ? { picture: { drawing: form.picture, spot: form.part } } : {}),
   level: form.level,
   ...form.rest,
   source: form.source.trim(),

@@ -35,7 +35,7 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
         "
         >{{ WORD[difference.seriousness] }}</span
       >
-      <b>{{ difference.says }}</b><span class="soft">{{ difference.means }}</span>
+      <b>{{ difference.says }}</b><span class="soft"><TermText :text="difference.means" /></span>
     </button>
   </section>
 </template>

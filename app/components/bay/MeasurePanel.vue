@@ -78,7 +78,7 @@ const wanted = computed(() => {
       {{ taken ? displayWords(taken.display) : '–' }}
     </p>
     <p v-for="sentence in taken ? displaySentences(taken.display) : []" :key="sentence" class="stitched stop">
-      {{ sentence }}
+      <TermText :text="sentence" />
     </p>
     <p v-if="taken?.trips.length" class="stitched waiting">
       {{ taken.trips.map((id) => parts.get(id)?.name ?? id).join(', ') }} opened in this test. Switch on again

@@ -10,16 +10,15 @@ const settings = ref<Record<string, number>>(
   Object.fromEntries(trial.settings.map(({ key, usual }) => [key, usual])),
 )
 const predicted = ref('')
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 const tries = computed(() => all.value?.filter((entry) => entry.experiment === code) ?? [])
 const opened = ref<number | null>(null)
 const shown = computed(() => tries.value.find(({ id }) => id === opened.value))
 const measured = ref('')
 watch(shown, (entry) => (measured.value = entry?.measured ?? ''))
 
-async function tryIt() {
-  isBusy.value = true
-  try {
+const tryIt = () =>
+  act(async () => {
     const prediction = await call<PredictionView>('POST', 'predictions', {
       experiment: code,
       settings: settings.value,
@@ -28,12 +27,7 @@ async function tryIt() {
     all.value = [prediction, ...(all.value ?? [])]
     opened.value = prediction.id
     predicted.value = ''
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
-}
+  })
 async function keepMeasured() {
   const entry = shown.value
   if (!entry) return

@@ -31,7 +31,7 @@ const open = computed(() =>
         <b>Not kept: {{ RULE_TEXT[rule.code]?.name.toLowerCase() }}</b
         ><span v-if="rule.at !== null" class="sym"> at {{ rule.at + 1 }}</span>
       </p>
-      <p class="why">{{ RULE_TEXT[rule.code]?.why }}</p>
+      <p class="why"><TermText :text="RULE_TEXT[rule.code]?.why ?? ''" /></p>
       <p class="next">{{ RULE_TEXT[rule.code]?.next }}</p>
       <p class="soft small source">{{ ruleSource(rule.code) }}</p>
     </article>

@@ -51,6 +51,7 @@ async function showOlder() {
         start-placeholder="From"
         end-placeholder="To"
       />
+      <a class="el-button" :href="`/api/out/audit?${query}`" download>CSV file</a>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!data" class="skeleton" style="height: 160px" />

@@ -4,7 +4,7 @@ import type { KeepingView } from '#schemas/trust-views'
 /** How the data stands: the last copy, room on the disk, and a copy on the spot. */
 const { call } = useApi()
 const { data, problem, refresh } = useServer<KeepingView>(() => 'keeping')
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 
 const megabytes = (bytes: number) =>
   bytes < 1e9 ? `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB` : `${(bytes / 1e9).toFixed(1)} GB`
@@ -20,16 +20,10 @@ function ageWords(hours: number | null): string {
     : `Last backup ${Math.round(hours / 24)} days ago`
 }
 
-async function backUp() {
-  isBusy.value = true
-  try {
+const backUp = () =>
+  act(async () => {
     data.value = await call<KeepingView>('POST', 'keeping/backup', {})
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
-}
+  })
 </script>
 
 <template>
@@ -63,7 +57,9 @@ async function backUp() {
       >
     </el-table>
     <p class="soft small">
-      Newest link of the audit: <span class="mono">{{ data.head.slice(0, 16) || 'none yet' }}</span>
+      Newest link of the audit: <span class="mono">{{ data.head.slice(0, 16) || 'none yet' }}</span>, of the
+      seal of decisions and signatures:
+      <span class="mono">{{ data.sealHead.slice(0, 16) || 'none yet' }}</span>
     </p>
   </section>
 </template>

@@ -10,7 +10,7 @@ const { data: centre, problem, refresh } = useServer<CentreView>(() => 'centre')
 const { data: old, refresh: refreshOld } = useServer<RetentionItem[]>(() => 'keeping/retention')
 const rules = ref<TrustPolicy | null>(null)
 watch(centre, (view) => (rules.value = view ? { ...view.trust } : null))
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 
 const KINDS = {
   practice: 'Practice',
@@ -18,18 +18,12 @@ const KINDS = {
   leavers: 'Leavers who are still named',
 } as const
 
-async function save() {
-  isBusy.value = true
-  try {
+const save = () =>
+  act(async () => {
     await call('PUT', 'centre/trust', { seen: centre.value!.seen, value: rules.value })
     await Promise.all([refresh(), refreshOld()])
     ElMessage({ type: 'success', message: 'In force from now on.', showClose: true })
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
-}
+  })
 
 async function remove({ kind, count }: RetentionItem) {
   const typed = await ElMessageBox.prompt(

@@ -62,7 +62,7 @@ const MOST_VALUES = 24
             <p>{{ entry.byEdition[one] ?? 'Not in this edition.' }}</p>
           </section>
         </div>
-        <p><b>Why:</b> {{ entry.why }}</p>
+        <p><b>Why:</b> <TermText :text="entry.why" /></p>
       </template>
       <template v-else>
         <p class="soft">

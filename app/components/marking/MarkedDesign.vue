@@ -2,7 +2,7 @@
 import { STEP_KINDS, stepWords } from '#core/design/model/step-kinds'
 import type { StepMark } from '#core/assessment/marking/mark-step'
 import type { Override } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { ScopeNames } from '#words/findings/findings'
 import { STEP_TEXT } from '#words/steps'
 import { VERDICT_WORDS, becauseOf, overrideOf, theirs } from '~/texts/marks'

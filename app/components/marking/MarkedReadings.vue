@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Override } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import type { ReadingMark } from '#core/testing/judge/judge'
 import { quantityOf, isTick, kindOf } from '#core/testing/kinds/kinds'
 import { findingSentence, itemName, type ScopeNames } from '#words/findings/findings'
@@ -88,7 +88,7 @@ const scaled = (value: number | undefined, scale: number) => (value === undefine
       >
       <span class="why">
         <template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template>
-        <template v-else>{{ sentencesOf(mark).join(' ') }}</template>
+        <template v-else><TermText :text="sentencesOf(mark).join(' ')" /></template>
         <span v-if="selected === key" class="more"
           >{{ workingWords(mark.expected.working)
           }}<template v-if="mark.expected.reasons?.length">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WorkMark } from '#core/inspection/work-mark'
 import type { Override } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { findingSentence } from '#words/findings/findings'
 import { GROUP_NAME } from '#words/inspection'
 import { VERDICT_WORDS, overrideOf } from '~/texts/marks'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { itemName } from '#words/findings/findings'
 
 const props = defineProps<{ item: ItemKey | null; proposed: 'right' | 'wrong' }>()

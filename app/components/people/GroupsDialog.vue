@@ -7,19 +7,13 @@ const emit = defineEmits<{ close: []; changed: [] }>()
 const { call } = useApi()
 const { data: all } = useCohorts()
 const chosen = ref([...(person.groups ?? [])])
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 
-async function keep() {
-  isBusy.value = true
-  try {
+const keep = () =>
+  act(async () => {
     await call('PUT', `people/${person.id}/groups`, { cohorts: chosen.value })
     emit('changed')
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
-}
+  })
 </script>
 
 <template>

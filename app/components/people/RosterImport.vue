@@ -67,7 +67,7 @@ async function take() {
       <input
         ref="input"
         type="file"
-        accept=".csv,text/csv"
+        accept=".csv,.zip,text/csv"
         class="visually-hidden"
         aria-label="Roster file"
         @change="choose"

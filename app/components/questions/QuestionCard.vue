@@ -48,6 +48,7 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
       <li v-for="option in options" :key="option">{{ option }}</li>
     </ul>
     <QuestionDrawing v-if="question.expected.kind === 'point'" :drawing="question.expected.drawing" />
+    <DrawingShown v-else-if="question.picture" v-bind="question.picture" data-testid="picture" />
     <div class="row tools">
       <el-button v-if="question.plain" :aria-pressed="isPlain" @click="isPlain = !isPlain">{{
         isPlain ? 'Full wording' : 'Plain wording'
@@ -66,7 +67,7 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
     </p>
     <div v-if="isAnswerShown" class="answer" data-testid="answer">
       <PlayedAnswer v-if="question.code.startsWith('job-if-')" :text="answer" />
-      <p v-else class="model">{{ answer }}</p>
+      <p v-else class="model"><TermText :text="answer" /></p>
       <p v-if="question.also.length" class="soft small">Also right: {{ question.also.join('; ') }}</p>
       <p v-if="question.follow" class="soft small">Then: {{ question.follow }}</p>
       <p class="soft small">{{ question.source }}</p>

@@ -3,7 +3,9 @@ import type { Question, QuestionKind } from '#core/questions/question'
 import { QUESTION_KINDS, questionProblems } from '#core/questions/question'
 import { DRAWINGS, DRAWING_CODES } from '#core/questions/drawings'
 import { TOPICS } from '#core/questions/topics'
+import type { BankView } from '#schemas/question-views'
 import {
+  DRAWING_NAME,
   KIND_NAME,
   QUESTION_PROBLEM_TEXT,
   SPOT_NAME,
@@ -13,11 +15,16 @@ import {
 import { blankQuestion, questionOfForm, formOfQuestion } from '~/utils/question-form'
 
 /** One question as a form; lists stand one on a line. */
-const { question, version } = defineProps<{ question: Question | null; version: number | null }>()
+const { question, version, criteria } = defineProps<{
+  question: Question | null
+  version: number | null
+  criteria: BankView['criteria']
+}>()
 const emit = defineEmits<{ close: []; saved: [] }>()
 const { call } = useApi()
 const form = reactive(formOfQuestion(question ?? blankQuestion()))
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
+const parts = computed(() => (form.picture ? DRAWINGS[form.picture].map(({ id }) => id) : []))
 const kinds = QUESTION_KINDS as readonly QuestionKind[]
 const spots = computed(() => DRAWINGS[form.drawing].map(({ id }) => id))
 
@@ -35,15 +42,10 @@ async function save(isRetired: boolean) {
   const typed = questionOfForm(form)
   problems.value = problemsOf(typed)
   if (problems.value.length > 0) return
-  isBusy.value = true
-  try {
+  await act(async () => {
     await call('PUT', 'questions', { question: typed, version, isRetired })
     emit('saved')
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
+  })
 }
 </script>
 
@@ -53,6 +55,7 @@ async function save(isRetired: boolean) {
     :title="question ? `Question ${question.code}` : 'New question'"
     width="760px"
     :close-on-click-modal="false"
+    :close-on-press-escape="false"
     top="4vh"
     @close="emit('close')"
   >
@@ -99,7 +102,11 @@ async function save(isRetired: boolean) {
         <label class="field half"
           ><span>Drawing</span
           ><el-select v-model="form.drawing"
-            ><el-option v-for="code in DRAWING_CODES" :key="code" :value="code" :label="code" /></el-select
+            ><el-option
+              v-for="code in DRAWING_CODES"
+              :key="code"
+              :value="code"
+              :label="DRAWING_NAME[code]" /></el-select
         ></label>
         <label class="field half"
           ><span>Right spot</span
@@ -145,6 +152,35 @@ async function save(isRetired: boolean) {
             :value="2"
             label="2: says why" /><el-option :value="3" label="3: reasons from it" /></el-select
       ></label>
+      <label class="field"
+        ><span>Criteria; none: those of its topic</span
+        ><el-select v-model="form.criteria" multiple clearable filterable data-testid="criteria"
+          ><el-option
+            v-for="entry in criteria"
+            :key="entry.code"
+            :value="entry.code"
+            :label="`${entry.code} ${entry.text}`" /></el-select
+      ></label>
+      <template v-if="form.kind !== 'point'">
+        <label class="field half"
+          ><span>Picture beside it</span
+          ><el-select v-model="form.picture" data-testid="picture" @change="form.part = ''"
+            ><el-option value="" label="None" /><el-option
+              v-for="code in DRAWING_CODES"
+              :key="code"
+              :value="code"
+              :label="DRAWING_NAME[code]" /></el-select
+        ></label>
+        <label v-if="form.picture" class="field half"
+          ><span>Part that is marked</span
+          ><el-select v-model="form.part" data-testid="part"
+            ><el-option value="" label="None: the whole drawing" /><el-option
+              v-for="spot in parts"
+              :key="spot"
+              :value="spot"
+              :label="SPOT_NAME[spot]" /></el-select
+        ></label>
+      </template>
       <label class="field"><span>Source</span><el-input v-model="form.source" name="source" /></label>
       <div class="field row">
         <el-checkbox v-model="form.isKept">Kept for assessment: never in a rehearsal</el-checkbox>

@@ -6,20 +6,14 @@ const { bank } = defineProps<{ bank: BankView }>()
 const emit = defineEmits<{ changed: [] }>()
 const { call } = useApi()
 const rules = ref({ ...bank.policy })
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 
-async function save() {
-  isBusy.value = true
-  try {
+const save = () =>
+  act(async () => {
     await call('PUT', 'questions/policy', { ...rules.value, seen: bank.seen })
     ElMessage({ type: 'success', message: 'In force from now on.', showClose: true })
     emit('changed')
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
-}
+  })
 </script>
 
 <template>

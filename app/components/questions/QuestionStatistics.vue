@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { TOO_FEW } from '#core/questions/statistics'
 import type { QuestionsOfGroup } from '#schemas/question-views'
+import { changeSays } from '#words/change'
 import { TOPIC_NAME } from '#words/questions/labels'
 
 /** Which questions fail in a group, and what a question tells about the people. */
 const { data: cohorts } = useCohorts()
 const cohort = ref('')
+const taughtOn = ref<string | null>(null)
 watch(cohorts, (all) => (cohort.value ||= all?.[0] ?? ''), { immediate: true })
 const {
   data: group,
   problem,
   refresh,
-} = useServer<QuestionsOfGroup>(() =>
-  cohort.value ? `questions/group?cohort=${encodeURIComponent(cohort.value)}` : null,
-)
+} = useServer<QuestionsOfGroup>(() => {
+  const day = taughtOn.value ? `&taughtOn=${taughtOn.value}` : ''
+  return cohort.value ? `questions/group?cohort=${encodeURIComponent(cohort.value)}${day}` : null
+})
 const rows = computed(() =>
   [...(group.value?.items ?? [])].sort((a, b) => b.counts.notYet - a.counts.notYet || b.answers - a.answers),
 )
@@ -31,9 +34,29 @@ const share = (value: number | null) => (value === null ? 'too few to say' : val
     <el-select v-model="cohort" aria-label="Group" style="width: 260px">
       <el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name" />
     </el-select>
+    <label class="row taught"
+      >Compare before and after a lesson on
+      <el-date-picker
+        v-model="taughtOn"
+        type="date"
+        format="DD/MM/YYYY"
+        value-format="YYYY-MM-DD"
+        placeholder="dd/mm/yyyy"
+        aria-label="Day of the lesson"
+        name="taught-on"
+      />
+    </label>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <p v-else-if="group && rows.length === 0" class="soft">Nobody of this group has been asked yet.</p>
     <template v-else-if="group">
+      <ul v-if="group.changes.length" class="changes" data-testid="changes">
+        <li v-for="{ topic, change } in group.changes" :key="topic" :class="change.is">
+          <b>{{ TOPIC_NAME[topic] }}</b> {{ changeSays(change, date(taughtOn!), 'unaided') }}
+        </li>
+      </ul>
+      <p v-if="group.changes.length" class="soft small">
+        The interval takes each answer as one of its own; where few people answered often, it is too narrow.
+      </p>
       <div class="months">
         <div v-for="[topic, entries] in months" :key="topic" class="month">
           <b>{{ TOPIC_NAME[topic as keyof typeof TOPIC_NAME] }}</b>
@@ -68,6 +91,25 @@ const share = (value: number | null) => (value === null ? 'too few to say' : val
 </template>
 
 <style scoped>
+.taught {
+  gap: 10px;
+}
+.changes {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.changes li {
+  border-left: 4px solid var(--hem);
+  padding-left: 10px;
+}
+.changes .more {
+  border-color: var(--leaf);
+}
+.changes .fewer {
+  border-color: var(--madder);
+}
 .months {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));

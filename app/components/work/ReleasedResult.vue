@@ -47,6 +47,7 @@ const names = computed<ScopeNames>(() => ({
       :scopes="names"
       :overrides="view.decision.evidence.overrides"
     />
+    <AppealForm :attempt-id="view.id" />
   </div>
 </template>
 

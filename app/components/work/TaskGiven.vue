@@ -21,7 +21,7 @@ const installation = computed(() => props.view.sheet.installation)
     <h1>{{ view.exercise.title }}</h1>
     <details :open="isOpen">
       <summary>The task</summary>
-      <p>{{ view.exercise.scenario }}</p>
+      <p><TermText :text="view.exercise.scenario" /></p>
     </details>
     <template v-if="circuit"
       ><h2 v-if="scopes > 1">{{ circuit.name }}</h2>

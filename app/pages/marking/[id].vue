@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { stepOf } from '#core/design/model/step-keys'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { circuitFacts, intakeFacts } from '~/texts/task-facts'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })

@@ -14,7 +14,7 @@ const problem = ref<ApiProblem | null>(null)
 const answer = shallowRef<RehearsalAnswer | null>(null)
 const prompts = ref<readonly string[]>([])
 const isPlain = ref(false)
-const isBusy = ref(false)
+const { isBusy, act } = useAct()
 const count = ref({ right: 0, half: 0, wrong: 0 })
 const typed = ref('')
 const chosen = ref<number[]>([])
@@ -43,15 +43,10 @@ onMounted(next)
 
 async function give(given: Given) {
   if (!question.value || isBusy.value) return
-  isBusy.value = true
-  try {
-    answer.value = await call<RehearsalAnswer>('POST', 'rehearsals', { code: question.value.code, given })
+  await act(async () => {
+    answer.value = await call<RehearsalAnswer>('POST', 'rehearsals', { code: question.value!.code, given })
     if (answer.value.dueAt) count.value[answer.value.is] += 1
-  } catch (error) {
-    showProblem(error)
-  } finally {
-    isBusy.value = false
-  }
+  })
 }
 function check() {
   switch (question.value!.kind) {
@@ -107,7 +102,8 @@ const RATINGS: readonly Rating[] = ['right', 'half', 'wrong']
       <p>All of these come again on their day. Choose another topic.</p>
     </div>
     <section v-else class="stack" aria-label="Question">
-      <p class="wording">{{ isPlain && question.plain ? question.plain : question.text }}</p>
+      <p class="wording"><TermText :text="isPlain && question.plain ? question.plain : question.text" /></p>
+      <DrawingShown v-if="question.picture" v-bind="question.picture" data-testid="picture" />
       <div class="row tools">
         <el-button v-if="question.plain" @click="isPlain = !isPlain">{{
           isPlain ? 'Full wording' : 'Plain wording'
@@ -171,8 +167,8 @@ const RATINGS: readonly Rating[] = ['right', 'half', 'wrong']
       </form>
       <div v-if="answer" class="told" :class="isToCompare ? 'compare' : answer.is" data-testid="told">
         <b v-if="!isToCompare" class="verdict">{{ RATING_NAME[answer.is] }}</b>
-        <p v-if="answer.why">{{ answer.why }}</p>
-        <p class="model">{{ answer.model }}</p>
+        <p v-if="answer.why"><TermText :text="answer.why" /></p>
+        <p class="model"><TermText :text="answer.model" /></p>
         <p v-if="answer.also.length" class="soft small">Also right: {{ answer.also.join('; ') }}</p>
         <p class="soft small">
           {{ answer.source }}<template v-if="answer.dueAt"> · again on {{ date(answer.dueAt) }}</template>

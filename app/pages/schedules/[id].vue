@@ -159,7 +159,7 @@ const wrongIn = (tab: string) =>
         <p class="small soft">
           {{ nameOf(keys[0]!) }}<template v-if="keys.length > 1"> and {{ keys.length - 1 }} more</template>
         </p>
-        <p>{{ sentence }}</p>
+        <p><TermText :text="sentence" /></p>
         <p v-if="finding.regulation" class="small soft">{{ finding.regulation }}</p>
       </article>
       <p v-if="findings.length > 9" class="small soft">and {{ findings.length - 9 }} more in the lines</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
 import { readAnswer } from '#core/assessment/marking/answer'
-import type { ItemKey } from '#core/assessment/outcomes/framework'
+import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { itemName } from '#words/findings/findings'
 import { workStages } from '~/texts/work-stages'
 

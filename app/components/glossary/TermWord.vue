@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { GlossaryView } from '#schemas/glossary-views'
 import { GLOSSARY_BY_KEY } from '#words/glossary/index'
+import { whereItMatters } from '#words/glossary/where'
 
 /** A term of the trade, dotted: tapped, it says what it is, and its word in the chosen language. */
 const { term } = defineProps<{ term: string }>()
@@ -26,6 +27,8 @@ async function look() {
     <p v-if="other" :lang="language">{{ other }}</p>
     <p>{{ entry.says }}</p>
     <p v-if="entry.not" class="soft small">Not the same as {{ entry.not }}.</p>
+    <p class="soft small">{{ whereItMatters(term) }}</p>
+    <TermSketch :term="term" />
   </el-popover>
   <slot v-else />
 </template>

@@ -2,14 +2,24 @@
 import type { GroupRecord } from '#schemas/marking-views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'verifier'] })
+const maySeeAccounts = useSession().person!.role !== 'administrator'
 const { data: cohorts } = useCohorts()
 const picked = ref<string | null>(null)
 const cohort = computed(() => picked.value ?? cohorts.value?.[0] ?? null)
 const { data, problem, refresh } = useServer<GroupRecord>(() =>
   cohort.value ? `records?cohort=${encodeURIComponent(cohort.value)}` : null,
 )
-const lines = (person: GroupRecord['people'][number]) =>
-  person.coverage.reduce((sum, item) => sum + Math.min(item.met, item.wanted), 0)
+const missing = (person: GroupRecord['people'][number]) =>
+  person.units.reduce((sum, { steps }) => sum + steps, 0)
+/** When the last unit closes at the present pace; nothing where one has no date. */
+const closes = (person: GroupRecord['people'][number]): string => {
+  const open = person.units.filter(({ steps }) => steps > 0)
+  if (open.length === 0) return 'closed'
+  const dates = open.map(({ closesAt }) => closesAt)
+  return dates.includes(null) ? 'no date' : date(dates.sort().at(-1)!)
+}
+const chosen = ref<number | null>(null)
+const shown = computed(() => data.value?.people.find(({ id }) => id === chosen.value))
 /** The first criterion of each unit stands a little apart. */
 const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => criteria[0]!.code)))
 </script>
@@ -21,6 +31,8 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
         <h1>Records</h1>
         <p class="soft">
           A stitch for each occasion met, a knot where a criterion is complete, a loop where it is not yet.
+          <NuxtLink to="/verification">Verification</NuxtLink> ·
+          <NuxtLink v-if="maySeeAccounts" to="/accounts">Accounts of work elsewhere</NuxtLink>
         </p>
       </div>
       <el-select
@@ -45,14 +57,15 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
       <table class="grid-table">
         <thead>
           <tr class="units">
-            <th />
+            <th colspan="3" />
             <th v-for="unit in data.units" :key="unit.code" :colspan="unit.criteria.length" class="opens">
               {{ unit.title }}
             </th>
-            <th />
           </tr>
           <tr>
             <th>Apprentice</th>
+            <th class="num">Missing</th>
+            <th class="nowrap">Closes</th>
             <template v-for="unit in data.units" :key="unit.code"
               ><th
                 v-for="(criterion, i) in unit.criteria"
@@ -64,14 +77,28 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
                 {{ criterion.code }}
               </th></template
             >
-            <th class="num">Stitches</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="person in data.people" :key="person.id">
             <td class="who">
-              <b>{{ person.name }}</b> <span class="sym">{{ person.number }}</span>
+              <NuxtLink :to="`/records/${person.id}`"
+                ><b>{{ person.name }}</b></NuxtLink
+              >
+              <span class="sym">{{ person.number }}</span>
             </td>
+            <td class="num">
+              <button
+                type="button"
+                class="text-button"
+                :aria-expanded="chosen === person.id"
+                :aria-label="`What is missing of ${person.name}`"
+                @click="chosen = chosen === person.id ? null : person.id"
+              >
+                <b>{{ missing(person) }}</b>
+              </button>
+            </td>
+            <td class="soft nowrap">{{ closes(person) }}</td>
             <td
               v-for="item in person.coverage"
               :key="item.criterion.code"
@@ -79,19 +106,52 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
             >
               <OccasionStitch :step="18" :coverage="item" :label="`${person.name}, ${item.criterion.code}`" />
             </td>
-            <td class="num">
-              <b>{{ lines(person) }}</b>
-            </td>
           </tr>
         </tbody>
       </table>
     </div>
+    <section v-if="shown" class="stitched stack" data-testid="missing">
+      <h2>What {{ shown.name }} still needs</h2>
+      <div class="missing">
+        <div v-for="unit in shown.units.filter(({ steps }) => steps > 0)" :key="unit.code">
+          <h3>{{ data?.units.find(({ code }) => code === unit.code)?.title }}</h3>
+          <p v-for="says in unit.says" :key="says">{{ says }}</p>
+        </div>
+      </div>
+    </section>
+    <ClosingPlan v-if="data && cohort" :cohort="cohort" />
+    <section v-if="data && cohort" class="stack" aria-label="Files">
+      <h2>Files</h2>
+      <div class="row">
+        <a
+          v-for="unit in data.units"
+          :key="unit.code"
+          class="el-button"
+          :href="`/api/out/unit?cohort=${encodeURIComponent(cohort)}&unit=${encodeURIComponent(unit.code)}`"
+          download
+          >Report of unit {{ unit.code }} (CSV)</a
+        >
+        <a class="el-button" :href="`/api/out/xapi?cohort=${encodeURIComponent(cohort)}`" download
+          >xAPI statements</a
+        >
+        <a class="el-button" href="/api/out/oneroster" download>OneRoster package</a>
+      </div>
+    </section>
   </div>
 </template>
 
 <style scoped>
+.missing {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 12px 28px;
+}
 .scroll {
   overflow-x: auto;
+}
+.nowrap {
+  white-space: nowrap;
+  padding-left: 12px;
 }
 .units th {
   border-bottom: 0;
@@ -102,6 +162,9 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
 .who {
   white-space: nowrap;
   padding-right: 14px;
+}
+.who .sym {
+  margin-left: 8px;
 }
 td,
 th {
