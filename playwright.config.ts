@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: 'test/e2e',
+  globalSetup: './test/e2e/demo-once.ts',
   timeout: 90_000,
   // Each has a centre of its own; two cores carry two. Nothing is tried again: what fails once is a fault to
   // be found.
@@ -14,6 +15,7 @@ export default defineConfig({
     // What a test says of the network must reach the page; those of the offline shell allow it.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
+    contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 15_000,
     screenshot: 'only-on-failure',
     launchOptions: {

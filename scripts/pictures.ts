@@ -55,7 +55,16 @@ const VIEWS: readonly View[] = [
   ['floor', 'S-301', '/floor'],
   ['marking', 'S-301', '/marking', (page) => page.getByRole('link', { name: 'Davit Ombre' }).first().click()],
   ['group', 'S-301', '/marking/groups/2'],
-  ['records', 'I-201', '/records'],
+  [
+    'records',
+    'I-201',
+    '/records',
+    async (page) => {
+      await page.getByTestId('group').click()
+      await page.getByRole('option', { name: 'Thursday level 2' }).click()
+      await page.getByRole('button', { name: 'What is missing of Tomas Varga' }).click()
+    },
+  ],
   [
     'bay',
     'T-404',
@@ -133,6 +142,12 @@ const VIEWS: readonly View[] = [
     },
   ],
   [
+    'account',
+    'S-301',
+    '/accounts',
+    (page) => page.getByRole('link', { name: /Trunking of the lamp store/ }).click(),
+  ],
+  [
     'questions',
     'I-201',
     '/ask',
@@ -144,10 +159,6 @@ const VIEWS: readonly View[] = [
   ],
 ]
 
-const welcome = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-await welcome.goto(`${base}/sign-in`)
-await welcome.locator('[name=number]').waitFor()
-await welcome.screenshot({ path: 'docs/screenshots/sign-in.png' })
 for (const [name, number, path, act] of VIEWS) {
   const page = await pageOf(number)
   await page.goto(path)

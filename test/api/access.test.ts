@@ -48,6 +48,15 @@ const MAY: Readonly<Record<ObjectAction, Readonly<Partial<Record<keyof typeof CA
     "another's, released": MARKERS,
     "another's, showing own work": APPRENTICE_AND_MARKERS,
   },
+  'account.open': {
+    own: APPRENTICE_AND_LOOKERS,
+    'own, released': APPRENTICE_AND_LOOKERS,
+    "another's": LOOKERS,
+    "another's, of the staff": LOOKERS,
+    "another's, released": LOOKERS,
+    "another's, showing own work": LOOKERS,
+  },
+  'account.change': { own: 'apprentice', 'own, released': 'apprentice' },
   'rehearsal.open': { own: APPRENTICE_AND_MARKERS, 'own, released': APPRENTICE_AND_MARKERS },
   'faultFinding.open': {
     own: APPRENTICE_AND_MARKERS,

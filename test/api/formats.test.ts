@@ -27,7 +27,7 @@ const DEMO = readdirSync('demo/exercises').map(
 
 test('the published schemas are the ones in force', () => {
   expect(read('docs/formats/exercise.schema.json')).toBe(published('nakshi.exercise.v2', ExerciseSchema))
-  expect(read('docs/formats/framework.schema.json')).toBe(published('nakshi.framework.v1', FrameworkSchema))
+  expect(read('docs/formats/framework.schema.json')).toBe(published('nakshi.framework.v2', FrameworkSchema))
   expect(read('docs/formats/submission.schema.json')).toBe(
     published('nakshi.submission.v1', SubmissionSchema),
   )

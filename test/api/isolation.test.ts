@@ -144,7 +144,7 @@ function observe(fields: Record<string, string>): number {
 }
 const isolation = () =>
   ownRecord(centre.context, centre.apprentice)
-    .find(({ code }) => code === 'I')!
+    .units.find(({ gap }) => gap.unit.code === 'I')!
     .coverage.map(({ criterion, met, occasions }) => [criterion.code, met, occasions.length])
 
 describe('an observation', () => {

@@ -101,7 +101,7 @@ describe('a round at a bay', () => {
     expect(topics.length).toBeGreaterThan(0)
     ask({ [`ask.${token(1)}`]: asked() })
     const shown = ownRecord(centre.context, centre.apprentice)
-      .flatMap(({ coverage }) => coverage)
+      .units.flatMap(({ coverage }) => coverage)
       .find(({ criterion }) => criterion.code === topics[0]!.code)!
     expect(shown.occasions).toMatchObject([
       { met: true, decidedBy: centre.assessor.name, exerciseTitle: 'Question: Put the dead tests in order.' },
@@ -296,13 +296,54 @@ describe('the bank', () => {
   })
 })
 
+describe('a question with criteria of its own', () => {
+  it('is an occasion for them and for none of its topic; a criterion that is gone is passed over', () => {
+    const [shipped] = showBank(centre.context, centre.instructor).items.filter(
+      ({ question }) => question.topic === 'dead',
+    )
+    const question = { ...shipped!.question, code: 'own-1', criteria: ['Q7', 'GONE'] }
+    saveQuestion(centre.context, centre.instructor, { question, version: null, isRetired: false })
+    ask({ [`ask.${token(1)}`]: asked({ code: 'own-1' }) })
+    expect(
+      centre.repos.questions.occasionsOf(centre.apprentice.id).map(({ criterion }) => criterion),
+    ).toEqual(['Q7'])
+  })
+})
+
+describe('before and after a lesson', () => {
+  it('is said by topic where there are enough, and “too few” where there are not', () => {
+    const day = (n: number, outcome: 'unaided' | 'notYet', month: string) =>
+      [
+        `ask.lesson-${month}-${outcome}-${n}`,
+        asked({ outcome, askedAt: `2026-${month}-0${1 + (n % 9)}T09:00:00.000Z` }),
+      ] as const
+    const some = (count: number, outcome: 'unaided' | 'notYet', month: string) =>
+      [...Array(count).keys()].map((n) => day(n, outcome, month))
+    ask(
+      Object.fromEntries([
+        ...some(20, 'notYet', '09'),
+        ...some(5, 'unaided', '09'),
+        ...some(20, 'unaided', '10'),
+        ...some(5, 'notYet', '10'),
+      ]),
+    )
+    const changes = (taughtOn: string) =>
+      questionsOfGroup(centre.context, centre.instructor, { cohort: 'Thursday', taughtOn }).changes
+    expect(changes('2026-10-01')).toMatchObject([
+      { topic: 'dead', change: { is: 'more', before: { hits: 5, of: 25 }, after: { hits: 20, of: 25 } } },
+    ])
+    expect(changes('2026-01-01')).toMatchObject([{ change: { is: 'tooFew' } }])
+    expect(questionsOfGroup(centre.context, centre.instructor, { cohort: 'Thursday' }).changes).toEqual([])
+  })
+})
+
 describe('the picture of a group', () => {
   it('tells which questions fail and how that changes by month; too few is said so', () => {
     ask({
       [`ask.${token(1)}`]: asked({ outcome: 'notYet', askedAt: '2026-10-02T09:00:00.000Z' }),
       [`ask.${token(2)}`]: asked(),
     })
-    const group = questionsOfGroup(centre.context, centre.verifier, 'Thursday')
+    const group = questionsOfGroup(centre.context, centre.verifier, { cohort: 'Thursday' })
     expect(group.items).toMatchObject([
       { code: 'de-order', answers: 2, facility: null, counts: { unaided: 1, prompted: 0, notYet: 1 } },
     ])

@@ -110,7 +110,7 @@ describe('the record', () => {
     )
     const shown = () =>
       Object.fromEntries(
-        ownRecord(context, apprentice).flatMap(({ coverage }) =>
+        ownRecord(context, apprentice).units.flatMap(({ coverage }) =>
           coverage
             .filter(({ criterion }) => criterion.code.startsWith('W'))
             .map(({ criterion, occasions }) => [criterion.code, occasions.map(({ met }) => met)]),

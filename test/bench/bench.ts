@@ -34,10 +34,14 @@ import { testBay } from '#core/testing/tester'
 import { typedAnswers } from '../../demo/story'
 import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
+import { evidenceTimes } from './evidence'
 import { questionTimes } from './questions'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 
 const LIMITS = {
+  gapMatrixMs: 100,
+  firstPlanMs: 1000,
+  bestPlanMs: 10_000,
   generatorsMs: 20,
   askGroupMs: 50,
   whatIfMs: 300,
@@ -131,6 +135,11 @@ const spiceStart = performance.now()
 runSpice(listing)
 report('The same in ngspice, whole process', performance.now() - spiceStart, 'ms')
 const ten = practiceBay('heaters')!.rig()
+const evidence = await evidenceTimes()
+report('Gap matrix, 30 people, 60 criteria, five years', evidence.matrixMs, 'ms', LIMITS.gapMatrixMs)
+report('What closes most, a first plan', evidence.firstPlanMs, 'ms', LIMITS.firstPlanMs)
+report('What closes most, proved: 20 people, 30 exercises', evidence.bestPlanMs, 'ms', LIMITS.bestPlanMs)
+
 const questions = questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)
 report('What to ask now, a group of 20', questions.groupMs, 'ms', LIMITS.askGroupMs)

@@ -182,6 +182,10 @@ function report(name: string, value: number, unit: string, limit: number): void 
 console.log(
   `${TABLETS} tablets, ${FLOORS} floors, ${SECONDS} s, ${saves.length} saves, ${stops.length} times STOP`,
 )
+const spread = [0.5, 0.9, 0.95, 0.999].map(
+  (share) => `${100 * share} %: ${quantile(saves, share).toFixed(1)}`,
+)
+console.log(`save, ms at ${spread.join(', ')}`)
 report('save, 99 of 100 within', quantile(saves, 0.99), 'ms', LIMITS.saveP99Ms)
 report('STOP, the slowest', Math.max(...stops), 'ms', LIMITS.stopMs)
 report('memory, end against beginning', growth, '', LIMITS.growth)

@@ -143,6 +143,7 @@ describe('what to ask now', () => {
     reviews: new Map(),
     heard: new Set(),
     open: new Set(),
+    openCriteria: new Set(),
     lately: null,
     now: '2026-11-12T14:00:00.000Z',
     ...over,

@@ -11,6 +11,7 @@ import { toForm } from '#core/exercise/form/to-form'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { propose, type Override } from '#core/assessment/marking/proposal'
 import { mergeFields } from '#core/exercise/three-way-merge'
+import { SHOWN_NOTHING } from '#core/assessment/outcomes/shows'
 import { coverage } from '#core/assessment/outcomes/coverage'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
 import { judgeReadings } from '#core/testing/judge/judge'
@@ -204,11 +205,16 @@ test('coverage: two occasions on two exercises complete a criterion, the same ex
     exerciseTitle: '',
     decidedBy: '',
     decidedAt: '',
+    kinds: ['written' as const],
+    shown: SHOWN_NOTHING,
   })
-  expect(coverage([d1!], [occasion('T-01'), occasion('T-01')])[0]).toMatchObject({
+  expect(coverage([d1!], [occasion('T-01'), occasion('T-01')], 'job')[0]).toMatchObject({
     met: 1,
     isComplete: false,
   })
-  expect(coverage([d1!], [occasion('T-01'), occasion('T-02')])[0]).toMatchObject({ met: 2, isComplete: true })
-  expect(coverage([d1!], [occasion('T-01', false)])[0]).toMatchObject({ met: 0, isComplete: false })
+  expect(coverage([d1!], [occasion('T-01'), occasion('T-02')], 'job')[0]).toMatchObject({
+    met: 2,
+    isComplete: true,
+  })
+  expect(coverage([d1!], [occasion('T-01', false)], 'job')[0]).toMatchObject({ met: 0, isComplete: false })
 })

@@ -17,6 +17,9 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['I-201', '/library'],
   ['I-201', '/advisers'],
   ['I-201', '/records'],
+  ['I-201', '/verification'],
+  ['S-301', '/accounts'],
+  ['A-100', '/framework'],
   ['S-301', '/isolation'],
   ['S-301', '/isolation/3'],
   ['T-402', '/practice'],
@@ -33,6 +36,8 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['T-408', '/work/18'],
   ['M-503', '/work/23'],
   ['T-408', '/record'],
+  ['T-401', '/accounts'],
+  ['T-401', '/accounts/1'],
   ['I-201', '/schedules/25'],
   ['I-201', '/wall'],
   ['I-201', '/practice/plant'],
@@ -87,8 +92,6 @@ for (let from = 0; from < SCREENS.length; from += EACH) {
       await expect(page.locator('.skeleton')).toHaveCount(0)
       expect.soft(await faults(page), `${who} ${path}`).toEqual([])
       await page.evaluate(() => document.documentElement.classList.add('dark'))
-      // Colours of some boxes glide; the check must see where they end.
-      await page.waitForTimeout(350)
       expect.soft(await faults(page, true), `${who} ${path}, indigo`).toEqual([])
       expect
         .soft(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${path} fits`)

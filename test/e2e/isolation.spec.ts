@@ -1,6 +1,6 @@
 /* Safe isolation through the screens: rehearsed as guided, observed with the network gone for a while, a critical breach that books a repeat, a padlock that keeps a session open. */
 import type { Page } from '@playwright/test'
-import { expect, saved, signIn, test } from './support'
+import { expect, saved, showWhatCounts, signIn, test } from './support'
 
 test.use({ file: 'isolation' })
 
@@ -118,6 +118,7 @@ test('an observation goes on while the network is gone, and reaches the record w
   await expect(page.getByText(/^met, /)).toBeVisible()
   const { page: own } = await signIn(browser, centre, 'T-404')
   await own.getByRole('link', { name: 'My record' }).click()
+  await showWhatCounts(own)
   await expect(own.getByTestId('criterion-I3')).toContainText('Safe isolation, bay 4')
 })
 

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import type { StepKey } from '#core/design/model/step-keys'
 import { assignmentOf, designOf, type Assignment } from '../../core/exercise/assignment'
 import { typedAnswers, typedReadings } from '../../demo/story'
-import { choose, expect, fillDesign, saved, signIn, test } from './support'
+import { choose, expect, fillDesign, saved, showWhatCounts, signIn, test } from './support'
 
 test.use({ file: 'journey' })
 
@@ -167,6 +167,7 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
     await expect(bay.getByTestId('result')).toContainText('Well measured.', { timeout: 15_000 })
     await expect(bay.locator('[data-item="design.c1.in"]')).toContainText('right for your figures')
     await bay.getByRole('link', { name: 'My record' }).click()
+    await showWhatCounts(bay)
     await expect(bay.getByRole('img', { name: 'D2: 1 of 2 occasions' })).toBeVisible()
     await expect(bay.getByRole('img', { name: 'D1: 0 of 2 occasions, one not yet' })).toBeVisible()
     await expect(bay.getByTestId('criterion-D2')).toContainText('Compressor in the wash bay')

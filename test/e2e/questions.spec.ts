@@ -1,5 +1,5 @@
 /* Questions: a round at a bay with two taps and no network, an occasion afterwards; myths on a phone; the bank as a file; terms. */
-import { expect, saved, signIn, test } from './support'
+import { DEMO_PASSWORD, expect, fillSignIn, saved, showWhatCounts, signIn, test } from './support'
 
 test.use({ file: 'questions' })
 
@@ -38,7 +38,40 @@ test('at a bay in dead tests: fitting questions, one played by the model, two ta
   expect(Object.keys(round.fields)).toHaveLength(3)
   const { page: own } = await signIn(browser, centre, 'U-603')
   await own.goto(`${centre}/record`)
+  await showWhatCounts(own)
   await expect(own.getByText(`Question: ${wording}`).first()).toBeVisible()
+})
+
+test('the page at the bay is reloaded without a network, goes on, and what was asked arrives', async ({
+  browser,
+  centre,
+}) => {
+  const context = await browser.newContext({ baseURL: centre, serviceWorkers: 'allow' })
+  const page = await context.newPage()
+  await page.goto('/')
+  await fillSignIn(page, 'S-301', DEMO_PASSWORD)
+  await page.waitForURL((url) => url.pathname !== '/sign-in')
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.goto(`${centre}/ask`)
+  await page.getByTestId('ask-T-05-4').click()
+  await expect(page.getByTestId('offer-whatIf').first()).toBeVisible()
+
+  await context.setOffline(true)
+  await page.reload()
+  const wording = await page.locator('.wording').innerText()
+  await page.getByTestId('unaided').click()
+  await expect(page.getByTestId('last-asked')).toContainText(wording)
+  await page.reload()
+  await expect(page.locator('.asked')).toContainText(wording)
+  await context.setOffline(false)
+  await saved(page)
+
+  // Gone with the sign-out: the scripts of staff compute answers.
+  await page.goto(`${centre}/floor`)
+  expect(await page.evaluate(() => caches.has('nakshi-staff'))).toBe(true)
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await page.waitForURL(/sign-in/)
+  await expect.poll(() => page.evaluate(() => caches.has('nakshi-staff'))).toBe(false)
 })
 
 test('ten myths on a phone, each told why', async ({ browser, centre }) => {

@@ -1,5 +1,4 @@
-import { execFileSync } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
+import { cpSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test'
@@ -42,7 +41,7 @@ export const test = base.extend<
   ],
   centre: [
     async ({ demo, data }, use, { workerIndex }) => {
-      if (demo) execFileSync('npx', ['tsx', 'demo/load.ts'], { env: { ...process.env, NAKSHI_DATA: data } })
+      if (demo) cpSync(process.env.NAKSHI_E2E_DEMO!, data, { recursive: true })
       const port = await freePort(workerIndex)
       const server = await startServer(port, data, 'ignore')
       await use(`http://localhost:${port}`)
@@ -52,6 +51,9 @@ export const test = base.extend<
   ],
 })
 
+/** Nothing glides: what a check reads is the colour and the place where it ends. */
+export const SCREEN = { viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' } as const
+
 /** Opens a browser of their own for somebody and signs them in. */
 export async function signIn(
   browser: Browser,
@@ -59,7 +61,7 @@ export async function signIn(
   number: string,
   password = DEMO_PASSWORD,
 ): Promise<{ page: Page; context: BrowserContext }> {
-  const context = await browser.newContext({ baseURL: centre, viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext({ baseURL: centre, ...SCREEN })
   const page = await context.newPage()
   await page.goto('/')
   await fillSignIn(page, number, password)
@@ -108,3 +110,10 @@ export async function fillDesign(
 
 export const saved = (page: Page) =>
   expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
+
+/** Opens everything that counts in a record, unit by unit. */
+export async function showWhatCounts(page: Page): Promise<void> {
+  const closed = page.getByRole('button', { name: 'Show what counts' })
+  await closed.first().waitFor()
+  for (let left = await closed.count(); left > 0; left -= 1) await closed.first().click()
+}

@@ -7,7 +7,21 @@ export async function refusal(work: () => unknown): Promise<ProblemCode | 'none'
     await work()
     return 'none'
   } catch (error) {
-    if (error instanceof Problem) return error.code
-    throw error
+    return codeOf(error)
   }
+}
+
+/** The same of work that is done at once. */
+export function refusedAtOnce(work: () => unknown): ProblemCode | 'none' {
+  try {
+    work()
+    return 'none'
+  } catch (error) {
+    return codeOf(error)
+  }
+}
+
+function codeOf(error: unknown): ProblemCode {
+  if (error instanceof Problem) return error.code
+  throw error
 }
