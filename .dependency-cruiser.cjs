@@ -1,13 +1,13 @@
 /* Dependencies point one way: app, server, cli → schemas → words → core → a few small pure libraries. Inside the core they point from what uses to what is used, as docs/architecture.md draws it. */
 /** From the lowest to the highest; folders of one line do not know each other. */
 const LAYERS = [
-  'units|policies|findings|statistics',
+  'units|policies|findings|statistics|planning',
   'regulations',
   'installation',
   'design',
   'exercise',
   'bay',
-  'testing|isolation|inspection|containment',
+  'testing|isolation|inspection|containment|survey',
   'questions',
   'assessment',
 ]

@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
-import { BLANK_EXERCISE } from '~/utils/blank-exercise'
+import { BLANK_EXERCISE } from '#core/exercise/form/blank'
 import type { DevicePlace } from '~/utils/device-copy'
 
 const MOST_UNDO = 200

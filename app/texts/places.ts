@@ -15,6 +15,7 @@ export const PLACES: readonly Place[] = [
     name: 'Exercises',
     roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
   },
+  { to: '/surveys', name: 'Surveys', roles: ['instructor', 'assessor', 'apprentice'] },
   { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
   { to: '/isolation', name: 'Isolation', roles: ['instructor', 'assessor'] },
   { to: '/ask', name: 'Questions', roles: ['instructor', 'assessor'] },

@@ -40,7 +40,7 @@ export interface PersonOccasion extends Omit<Occasion, 'kinds' | 'shown'> {
   readonly personId: number
   /** Of a task: null for one that was decided before this was kept. */
   readonly shown?: Shown | null
-  /** Of a claim: the kind that it was claimed as. */
+  /** Of a claim the kind that it was claimed as, of a survey the one that its site makes it. */
   readonly claimKind?: EvidenceKind
   /** Null for what was observed apart from a task. */
   readonly attemptId: number | null

@@ -11,6 +11,7 @@ export function createEvidenceMarksRepo(db: Database) {
       (SELECT count(*) FROM question_occasion WHERE person_id = p.id) || ' ' ||
       (SELECT count(*) FROM question_undone u JOIN question_asked q ON q.id = u.asked_id WHERE q.person_id = p.id) || ' ' ||
       (SELECT count(*) FROM claim_decision WHERE person_id = p.id) || ' ' ||
+      (SELECT count(*) FROM survey_decision WHERE person_id = p.id) || ' ' ||
       (SELECT count(*) FROM behaviour_seen WHERE person_id = p.id) || ' ' ||
       (SELECT count(*) FROM behaviour_undone u JOIN behaviour_seen b ON b.id = u.seen_id WHERE b.person_id = p.id) AS mark
     FROM person p WHERE p.cohort = ?`)

@@ -29,6 +29,7 @@ import { createReadingChangesRepo } from './reading-changes'
 import { createRetentionRepo } from './retention'
 import { createSealRepo } from './seal'
 import { createSessionsRepo } from './sessions'
+import { createSurveysRepo } from './surveys'
 
 /** Every repository over one connection; statements are prepared once. */
 export function createRepos(db: Database) {
@@ -62,6 +63,7 @@ export function createRepos(db: Database) {
     seal: createSealRepo(db),
     secondMarkings: createSecondMarkingsRepo(db),
     sessions: createSessionsRepo(db),
+    surveys: createSurveysRepo(db),
     audit: createAuditRepo(db),
     /** Runs `work` in one short write transaction. */
     transaction: <T>(work: () => T): T => db.transaction(work).immediate(),

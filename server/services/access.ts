@@ -43,6 +43,8 @@ const ROLES_BY_ACTION = {
   'behaviour.see': ['instructor', 'assessor'],
   'account.write': ['apprentice'],
   'account.see': ['apprentice', 'instructor', 'assessor', 'verifier'],
+  'survey.write': ['apprentice', 'instructor', 'assessor'],
+  'survey.set': ['instructor', 'assessor'],
   'verification.see': ['instructor', 'assessor', 'verifier', 'administrator'],
   'verification.judge': ['instructor', 'assessor'],
   'appeal.make': ['apprentice'],
@@ -110,6 +112,9 @@ const OBJECT_RULES = {
   /** An account of work elsewhere: whoever wrote it, and those who mark or verify. */
   'account.open': ['account.see', (actor, thing) => isOwn(actor, thing) || looks(actor, thing)],
   'account.change': ['account.write', isOwn],
+  /** A survey: whoever wrote it, and those who mark. */
+  'survey.open': ['survey.write', (actor, thing) => isOwn(actor, thing) || marks(actor, thing)],
+  'survey.change': ['survey.write', isOwn],
   'rehearsal.open': ['isolation.practise', isOwn],
   /** A fault-finding exercise: whoever looks for the fault, and those who set them. */
   'faultFinding.open': [

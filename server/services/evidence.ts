@@ -1,6 +1,11 @@
 import type { Occasion } from '#core/assessment/outcomes/coverage'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
-import { kindsBrought, type EvidenceKind, type OccasionFrom } from '#core/assessment/outcomes/kinds'
+import {
+  kindsBrought,
+  type EvidenceKind,
+  type Kinded,
+  type OccasionFrom,
+} from '#core/assessment/outcomes/kinds'
 import { SHOWN_NOTHING, shownByTask, type Shown } from '#core/assessment/outcomes/shows'
 import type { PersonOccasion } from '../repos/decisions'
 import type { Context } from './context'
@@ -33,6 +38,7 @@ const apartFromTasks = ({ repos }: Repos, personId: number): PersonOccasion[] =>
   ...repos.runs.occasionsOf(personId),
   ...repos.questions.occasionsOf(personId),
   ...repos.accounts.occasionsOf(personId),
+  ...repos.surveys.occasionsOf(personId),
 ]
 
 /** The same for a whole group, by person. */
@@ -44,6 +50,7 @@ export function occasionsOfGroup(context: Repos, cohort: string): Map<number, Ev
     ...repos.runs.occasionsOfCohort(cohort),
     ...repos.questions.occasionsOfCohort(cohort),
     ...repos.accounts.occasionsOfCohort(cohort),
+    ...repos.surveys.occasionsOfCohort(cohort),
   ])
   const byPerson = new Map<number, EvidencedOccasion[]>()
   for (const occasion of all) {
@@ -66,7 +73,7 @@ function evidenced(context: Repos, rows: readonly PersonOccasion[]): EvidencedOc
   )
   const shownBy = shownByExercise(context)
   const kinds = new Map<string, readonly EvidenceKind[]>()
-  const kindsFrom = (from: Exclude<OccasionFrom, 'claim'>, code: string): readonly EvidenceKind[] => {
+  const kindsFrom = (from: Exclude<OccasionFrom, Kinded>, code: string): readonly EvidenceKind[] => {
     const key = `${from} ${code}`
     const known = kinds.get(key) ?? kindsBrought(from, criteria.get(code)?.evidence ?? [])
     kinds.set(key, known)
@@ -75,7 +82,10 @@ function evidenced(context: Repos, rows: readonly PersonOccasion[]): EvidencedOc
   return rows.flatMap((row) => {
     const criterion = present(row.criterion)
     if (criterion === null) return []
-    const brought = row.from === 'claim' ? [row.claimKind ?? 'written'] : kindsFrom(row.from, criterion)
+    const brought =
+      row.from === 'claim' || row.from === 'survey'
+        ? [row.claimKind ?? 'written']
+        : kindsFrom(row.from, criterion)
     const shown = row.shown ?? (row.from === 'task' ? shownBy(row.exerciseCode) : SHOWN_NOTHING)
     return [{ ...row, criterion, kinds: brought, shown }]
   })

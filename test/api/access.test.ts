@@ -57,6 +57,15 @@ const MAY: Readonly<Record<ObjectAction, Readonly<Partial<Record<keyof typeof CA
     "another's, showing own work": LOOKERS,
   },
   'account.change': { own: 'apprentice', 'own, released': 'apprentice' },
+  'survey.open': {
+    own: APPRENTICE_AND_MARKERS,
+    'own, released': APPRENTICE_AND_MARKERS,
+    "another's": MARKERS,
+    "another's, of the staff": MARKERS,
+    "another's, released": MARKERS,
+    "another's, showing own work": MARKERS,
+  },
+  'survey.change': { own: APPRENTICE_AND_MARKERS, 'own, released': APPRENTICE_AND_MARKERS },
   'rehearsal.open': { own: APPRENTICE_AND_MARKERS, 'own, released': APPRENTICE_AND_MARKERS },
   'faultFinding.open': {
     own: APPRENTICE_AND_MARKERS,

@@ -26,8 +26,10 @@ export const kindOfKey = (key: EvidenceKey): EvidenceKind =>
   KIND_OF_KEY.find(([prefix]) => key.startsWith(prefix))![1]
 
 /** Where an occasion comes from; a decision on a task may rest on several kinds. */
-export type OccasionFrom = 'task' | 'observation' | 'run' | 'question' | 'claim'
-const KEYS_OF: Readonly<Record<Exclude<OccasionFrom, 'claim'>, readonly string[]>> = {
+export type OccasionFrom = 'task' | 'observation' | 'run' | 'question' | 'claim' | 'survey'
+/** Whose kind stands with the occasion itself. */
+export type Kinded = 'claim' | 'survey'
+const KEYS_OF: Readonly<Record<Exclude<OccasionFrom, Kinded>, readonly string[]>> = {
   task: ['design.', 'reading.', 'work.', 'process.'],
   observation: ['isolation.'],
   run: ['run.'],
@@ -36,7 +38,7 @@ const KEYS_OF: Readonly<Record<Exclude<OccasionFrom, 'claim'>, readonly string[]
 
 /** The kinds that an occasion from there brings to a criterion that rests on these keys. */
 export function kindsBrought(
-  from: Exclude<OccasionFrom, 'claim'>,
+  from: Exclude<OccasionFrom, Kinded>,
   evidence: readonly EvidenceKey[],
 ): EvidenceKind[] {
   const used = evidence.filter((key) => KEYS_OF[from].some((prefix) => key.startsWith(prefix)))

@@ -1,7 +1,7 @@
-import type { ExerciseForm } from '#core/exercise/form/fields'
-import { NEW_CIRCUIT } from '#core/exercise/form/rows'
-import { prefixed } from '#core/exercise/form/to-form'
-import { ASK_SETS } from '#core/exercise/usual-asks'
+import { ASK_SETS } from '../usual-asks'
+import type { ExerciseForm } from './fields'
+import { NEW_CIRCUIT } from './rows'
+import { prefixed } from './to-form'
 
 /** A new exercise to begin with: solvable, and without anything that has to be deleted first. */
 export const BLANK_EXERCISE: ExerciseForm = {

@@ -1,0 +1,117 @@
+import type { ObjectiveGap } from '#core/survey/sheet/complete'
+import type { Contradiction } from '#core/survey/sheet/contradictions'
+import type { Origin } from '#core/survey/sheet/feed'
+import type { Followed } from '#core/survey/sheet/follow'
+import { formatQuantity } from '#core/units/format'
+import { STEP_TEXT } from '../steps'
+import { ITEM_TEXT, OBJECTIVE_TEXT, choiceText } from './items'
+
+const metres = (value: number): string => formatQuantity(value, 'length')
+
+/** What contradicts itself in a survey, and what to do. */
+export function contradictionSays(one: Contradiction): string {
+  switch (one.code) {
+    case 'noZones':
+      return `${one.room} is a room with a bath or shower, yet none is drawn in it: without it there are no zones. Draw it where it stands.`
+    case 'zonesButNone':
+      return 'A bath or shower is drawn, but the checklist says that there is no such special location.'
+    case 'socketInZone':
+      return `${one.point} stands in a zone: no socket-outlet may. Move it.`
+    case 'socketNearZone':
+      return `${one.point} is ${metres(one.metres)} from zone 1; a socket-outlet wants at least 2.5 m (701.512.3). Move it, or check the zone.`
+    case 'pmeForbidden':
+      return `TN-C-S at a ${choiceText(one.building)}: the supply’s neutral may not be the means of earthing there. Look at the intake again, and plan an electrode.`
+    case 'zeAboveDeclared':
+      return `Ze of ${formatQuantity(one.ze, 'resistance')} is above the ${formatQuantity(one.declared, 'resistance')} that a distributor declares for this arrangement. Measure again, or ask the distributor.`
+    case 'ttLow':
+      return `${formatQuantity(one.ze, 'resistance')} is very low for an earth electrode. Is it TT?`
+    case 'notBonded':
+      return `The ${one.service} pipe is of metal, yet no bonding is thought to be needed.`
+    case 'scaleZero':
+      return 'The known line has no length. Draw it between two places that are apart, and give the metres between them.'
+    case 'noScale':
+      return 'The plan has no scale. Draw a line over something that you have measured.'
+    case 'noBoard':
+      return 'Routes are drawn, but no board for them to begin at.'
+    case 'unread':
+      return `Part of the plan (${one.box}) cannot be read. Draw it again, or remove it.`
+    case 'noPoint':
+      return `${one.route || 'A route'} feeds no point.`
+    case 'notExpected':
+      return `${one.route || 'A route'} runs hidden where nobody expects a cable: keep within 150 mm of ceiling or corner, or level with its points, or protect it.`
+    case 'throughDoor':
+      return `${one.route || 'A route'} is too low to pass a door.`
+    case 'tooLong':
+      return one.at === 'length'
+        ? `${one.route} is ${metres(one.lengthM)} long: no single circuit is worked over such a length.`
+        : `${one.route} is ${metres(one.lengthM)} long: its design does not come past ${stepName(one.at)}. Shorten it, feed it from a nearer board, or share its load.`
+    case 'fixAfterPlaster':
+      return 'The first fix comes after the plaster. Whatever goes into the wall has to be in before.'
+    case 'finishBeforeFix':
+      return 'It is to be ready before its first fix is done.'
+    case 'dryButWet':
+      return `The place is called dry, but ${one.room} has a bath or shower.`
+    case 'assumed':
+      return `${ITEM_TEXT[one.key]} is only assumed. The design rests on it: look, ask or measure.`
+  }
+}
+const stepName = (key: string): string =>
+  (STEP_TEXT as Readonly<Record<string, { readonly name: string } | undefined>>)[key]?.name.toLowerCase() ??
+  key
+
+const PLAN_TEXT: Readonly<Record<ObjectiveGap['plan'][number], string>> = {
+  scale: 'the scale of the plan',
+  board: 'the board',
+  rooms: 'the rooms',
+  routes: 'a route to a point',
+  fixture: 'the bath or shower on the plan',
+}
+
+/** What an objective still lacks. */
+export const gapSays = ({ objective, items, plan }: ObjectiveGap): string =>
+  `${OBJECTIVE_TEXT[objective]}: ${[...items.map((key) => ITEM_TEXT[key]), ...plan.map((part) => PLAN_TEXT[part])].join(', ')}`
+
+/** From where in the survey a box of an exercise comes, and so what changes with it. */
+export function originSays(from: Origin): string {
+  switch (from.code) {
+    case 'item':
+      return `checklist: ${ITEM_TEXT[from.key]}`
+    case 'length':
+      return `plan: ${metres(from.levelM)} along ${from.route || 'the route'}, ${metres(from.riseM)} up and down`
+    case 'warmest':
+      return `plan: ${from.room || 'a room'} gets to ${from.ambientC} °C; the next row of the table`
+    case 'ambient':
+      return 'checklist: Warmest it gets'
+    case 'together':
+      return from.with.length === 0
+        ? 'plan: no other route keeps beside it for more than a metre'
+        : `plan: beside ${from.with.join(', ')}`
+    case 'insulated':
+      return from.metres === 0
+        ? 'plan: through no insulated room'
+        : `plan: ${metres(from.metres)} through insulation`
+    case 'zone':
+      return from.zone === 'outside'
+        ? `plan: ${from.point || 'a point'} stands in a room with bath or shower, outside the zones`
+        : `plan: ${from.point || 'a point'} stands in zone ${from.zone}`
+    case 'outdoors':
+      return `plan: ${from.point || 'a point'} is outdoors`
+    case 'way':
+      return `plan: how ${from.route || 'the route'} goes`
+    case 'points':
+      return `plan: ${from.n} ${from.n === 1 ? 'point' : 'points'} on the route`
+  }
+}
+
+/** What follows for one route, in a line. */
+export function followedSays({ lengthM, ca, csaMm2, voltDropV, stopsAt, governs }: Followed): string {
+  if (stopsAt) return `${metres(lengthM)}: the design stops`
+  const parts = [
+    metres(lengthM),
+    ca === null ? '' : `Ca ${formatQuantity(ca, 'factor')}`,
+    csaMm2 === null ? '' : formatQuantity(csaMm2, 'area'),
+    voltDropV === null ? '' : `ΔU ${formatQuantity(voltDropV, 'voltage')}`,
+    governs === 'voltDrop' ? 'voltage drop decides' : '',
+  ]
+  return parts.filter(Boolean).join(' · ')
+}
