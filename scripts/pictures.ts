@@ -81,7 +81,7 @@ const VIEWS: readonly View[] = [
     'I-201',
     '/floor',
     async (page) => {
-      await page.getByRole('link', { name: 'Exercises' }).waitFor()
+      await page.getByRole('link', { name: 'Set', exact: true }).waitFor()
       await page.goto('/schedules/26')
       await page.getByTestId('find-cause').click()
       await page.locator('aside li').first().waitFor({ timeout: 30_000 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Moon, Sun } from '@lucide/vue'
-import { PLACES } from '~/texts/places'
+import { AREAS } from '~/texts/places'
 
 const session = useSession()
 const { signOut } = useSignOut()
@@ -8,9 +8,22 @@ const { isDark, toggle } = useTheme()
 
 const route = useRoute()
 const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
-const places = computed(() =>
-  PLACES.filter((place) => session.person && place.roles.includes(session.person.role)),
+/** An apprentice has few places: each stands by itself. Staff have areas, with their places below. */
+const isApprentice = computed(() => session.person?.role === 'apprentice')
+const areas = computed(() =>
+  AREAS.map(({ name, places }) => ({
+    name,
+    places: places.filter(({ roles }) => session.person && roles.includes(session.person.role)),
+  }))
+    .filter(({ places }) => places.length > 0)
+    .flatMap((area) =>
+      isApprentice.value ? area.places.map((place) => ({ name: place.name, places: [place] })) : [area],
+    ),
 )
+const current = computed(() => areas.value.find(({ places }) => places.some(({ to }) => isHere(to))))
+/** An area of one place is that place. */
+const nameOf = ({ name, places }: { name: string; places: readonly { name: string }[] }) =>
+  places.length === 1 ? places[0]!.name : name
 </script>
 
 <template>
@@ -18,13 +31,13 @@ const places = computed(() =>
     <NuxtLink class="mark" to="/"><NakshiMark /> Nakshi</NuxtLink>
     <nav aria-label="Main">
       <NuxtLink
-        v-for="place in places"
-        :key="place.to"
-        :to="place.to"
+        v-for="area in areas"
+        :key="area.name"
+        :to="area.places[0]!.to"
         prefetch-on="interaction"
-        :class="{ here: isHere(place.to) }"
-        :aria-current="isHere(place.to) ? 'page' : undefined"
-        >{{ place.name }}</NuxtLink
+        :class="{ here: area === current }"
+        :aria-current="area === current ? 'true' : undefined"
+        >{{ nameOf(area) }}</NuxtLink
       >
     </nav>
     <div class="who">
@@ -45,6 +58,17 @@ const places = computed(() =>
       <button type="button" class="plain-button" @click="signOut">Sign out</button>
     </div>
   </header>
+  <nav v-if="current && current.places.length > 1" class="within screen-only" :aria-label="current.name">
+    <NuxtLink
+      v-for="place in current.places"
+      :key="place.to"
+      :to="place.to"
+      prefetch-on="interaction"
+      :class="{ here: isHere(place.to) }"
+      :aria-current="isHere(place.to) ? 'page' : undefined"
+      >{{ place.name }}</NuxtLink
+    >
+  </nav>
 </template>
 
 <style scoped>
@@ -77,14 +101,14 @@ const places = computed(() =>
   color: inherit;
   text-decoration: none;
 }
-nav {
+header nav {
   display: flex;
   gap: 4px;
   font-size: 15.5px;
   align-self: stretch;
   flex-wrap: wrap;
 }
-nav a {
+header nav a {
   color: inherit;
   text-decoration: none;
   display: flex;
@@ -95,11 +119,37 @@ nav a {
   z-index: 1;
   min-height: 48px;
 }
-nav a:hover {
+header nav a:hover {
   text-decoration: underline;
 }
-nav a.here {
+header nav a.here {
   border-bottom-color: #e0a93b;
+  font-weight: 680;
+}
+.within {
+  display: flex;
+  gap: 4px;
+  padding: 0 24px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--hem);
+  flex-wrap: wrap;
+}
+.within a {
+  color: var(--ink);
+  text-decoration: none;
+  padding: 0 10px;
+  min-height: 38px;
+  display: flex;
+  align-items: center;
+  border-bottom: 3px solid transparent;
+  font-size: 15px;
+}
+.within a:hover {
+  text-decoration: underline;
+}
+.within a.here {
+  border-bottom-color: var(--turmeric);
+  color: var(--indigo-text);
   font-weight: 680;
 }
 .who {
@@ -117,11 +167,11 @@ nav a.here {
   .app-head {
     gap: 16px;
   }
-  nav {
+  header nav {
     gap: 1px;
   }
-  nav a {
-    padding: 0 6px;
+  header nav a {
+    padding: 0 10px;
     font-size: 15px;
   }
   .role {

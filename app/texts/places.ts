@@ -7,33 +7,84 @@ export interface Place {
   readonly roles: readonly Role[]
 }
 
-export const PLACES: readonly Place[] = [
-  { to: '/work', name: 'My tasks', roles: ['apprentice'] },
-  { to: '/floor', name: 'Floor', roles: ['instructor', 'assessor'] },
-  {
-    to: '/exercises',
-    name: 'Exercises',
-    roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
-  },
-  { to: '/surveys', name: 'Surveys', roles: ['instructor', 'assessor', 'apprentice'] },
-  { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
-  { to: '/isolation', name: 'Isolation', roles: ['instructor', 'assessor'] },
-  { to: '/ask', name: 'Questions', roles: ['instructor', 'assessor'] },
-  { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor', 'verifier'] },
-  { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
-  { to: '/accounts', name: 'Accounts', roles: ['apprentice'] },
-  { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
-  { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
-  { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor', 'verifier'] },
-  { to: '/keeping', name: 'Data and access', roles: ['administrator'] },
-  { to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] },
-  {
-    to: '/library',
-    name: 'Library',
-    roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
-  },
-  { to: '/record', name: 'My record', roles: ['apprentice'] },
+const EVERYBODY: readonly Role[] = [
+  'instructor',
+  'assessor',
+  'administrator',
+  'technician',
+  'apprentice',
+  'verifier',
 ]
+const MARKERS: readonly Role[] = ['instructor', 'assessor']
+
+/** Places that belong together, in the order of the work. */
+export interface Area {
+  readonly name: string
+  readonly places: readonly Place[]
+}
+
+export const AREAS: readonly Area[] = [
+  { name: 'My tasks', places: [{ to: '/work', name: 'My tasks', roles: ['apprentice'] }] },
+  {
+    name: 'Now',
+    places: [
+      { to: '/floor', name: 'Floor', roles: MARKERS },
+      { to: '/isolation', name: 'Isolation', roles: MARKERS },
+      { to: '/ask', name: 'Questions', roles: MARKERS },
+    ],
+  },
+  {
+    name: 'Set',
+    places: [
+      {
+        to: '/exercises',
+        name: 'Exercises',
+        roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
+      },
+      { to: '/surveys', name: 'Surveys', roles: ['instructor', 'assessor', 'apprentice'] },
+      { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
+    ],
+  },
+  {
+    name: 'Practise',
+    places: [{ to: '/practice', name: 'Practice', roles: ['apprentice', 'instructor', 'assessor'] }],
+  },
+  {
+    name: 'Assess',
+    places: [
+      { to: '/marking', name: 'Marking', roles: ['instructor', 'assessor', 'verifier'] },
+      { to: '/accounts', name: 'Accounts', roles: ['apprentice', 'instructor', 'assessor', 'verifier'] },
+      {
+        to: '/verification',
+        name: 'Verification',
+        roles: ['instructor', 'assessor', 'verifier', 'administrator'],
+      },
+    ],
+  },
+  {
+    name: 'Record',
+    places: [
+      { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
+      { to: '/record', name: 'My record', roles: ['apprentice'] },
+    ],
+  },
+  { name: 'Keep', places: [{ to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] }] },
+  { name: 'Library', places: [{ to: '/library', name: 'Library', roles: EVERYBODY }] },
+  {
+    name: 'College',
+    places: [
+      { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
+      { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor', 'verifier'] },
+      {
+        to: '/framework',
+        name: 'Framework',
+        roles: ['administrator', 'instructor', 'assessor', 'verifier'],
+      },
+      { to: '/keeping', name: 'Data and access', roles: ['administrator'] },
+    ],
+  },
+]
+export const PLACES: readonly Place[] = AREAS.flatMap(({ places }) => places)
 
 /** What can be gone to by name but has no place in the navigation. */
 export const MORE_PLACES: readonly Place[] = [
@@ -48,21 +99,6 @@ export const MORE_PLACES: readonly Place[] = [
     to: '/glossary',
     name: 'Glossary: terms of the trade',
     roles: ['instructor', 'assessor', 'administrator', 'technician', 'apprentice', 'verifier'],
-  },
-  {
-    to: '/accounts',
-    name: 'Accounts of work elsewhere, with claims to decide',
-    roles: ['instructor', 'assessor', 'verifier'],
-  },
-  {
-    to: '/verification',
-    name: 'Verification: second marking, agreement, appeals',
-    roles: ['instructor', 'assessor', 'verifier', 'administrator'],
-  },
-  {
-    to: '/framework',
-    name: 'Unit framework: units, criteria, quotas',
-    roles: ['administrator', 'instructor', 'assessor', 'verifier'],
   },
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
   { to: '/wall', name: 'Wall display of the floor', roles: ['instructor', 'assessor'] },

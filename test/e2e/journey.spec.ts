@@ -21,7 +21,7 @@ test('an exercise from setting to stitch', async ({ browser, centre }) => {
   const { page: desk } = await signIn(browser, centre, 'I-201')
 
   await test.step('the instructor writes an exercise; the design follows the typing', async () => {
-    await desk.getByRole('link', { name: 'Exercises' }).click()
+    await desk.getByRole('link', { name: 'Set', exact: true }).click()
     await desk.getByRole('button', { name: 'New exercise' }).click()
     const cell = (field: string) => desk.locator(`[data-cell="c1.${field}"]`)
     await cell('name').fill('Wash bay compressor')

@@ -77,6 +77,7 @@ const boxes = computed<Box[]>(() => {
   <div class="details" :inert="locked">
     <FormBox
       v-for="box in boxes"
+      :box="`${id}.${box.field}`"
       :key="box.field"
       :name="CIRCUIT_NAME[box.field]"
       :symbol="CIRCUIT_UNIT[box.field]"

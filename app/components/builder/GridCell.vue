@@ -12,6 +12,7 @@ const props = defineProps<{
   options?: readonly { value: string; label: string }[]
   mono?: boolean
 }>()
+const origin = useSurveyOrigin(() => `${props.id}.${props.field}`)
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
 const shown = computed(() =>
   props.options?.some(({ value }) => value === props.modelValue) ? props.modelValue : '',
@@ -19,7 +20,7 @@ const shown = computed(() =>
 </script>
 
 <template>
-  <td :class="{ bad: problem }" :title="problem">
+  <td :class="{ bad: problem, surveyed: origin }" :title="problem ?? origin">
     <select
       v-if="options"
       :value="shown"
@@ -81,6 +82,9 @@ select:focus {
   outline: 2px solid var(--indigo);
   outline-offset: -2px;
   background: var(--raised);
+}
+.surveyed {
+  box-shadow: inset 0 -2px 0 var(--turmeric);
 }
 .bad {
   background: var(--madder-wash);

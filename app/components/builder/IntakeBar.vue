@@ -42,6 +42,7 @@ const BOXES: readonly Box[] = [
     <FormBox
       v-for="box in BOXES"
       :key="box.field"
+      :box="box.field"
       :name="HEAD_NAME[box.field]"
       :symbol="box.unit"
       :problem="problems[box.field]"

@@ -206,7 +206,7 @@ const ways = (route: Route) => `way ${route.way}`
 <style scoped>
 .plan {
   width: 100%;
-  max-height: 62vh;
+  max-height: max(300px, calc(100vh - 350px));
   background: var(--panel);
   border: 1px solid var(--hem);
   touch-action: manipulation;

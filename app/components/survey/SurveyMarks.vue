@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { itemOf, type ItemKey } from '#core/survey/sheet/checklist'
 import type { SurveyMarks } from '#core/survey/site/mark'
 import { ITEM_TEXT, OBJECTIVE_TEXT, VERDICT_TEXT, choiceText } from '#words/survey/items'
 import { contradictionSays } from '#words/survey/says'
@@ -7,6 +8,8 @@ import { contradictionSays } from '#words/survey/says'
 const { marks } = defineProps<{ marks: SurveyMarks }>()
 const isAll = ref(false)
 const facts = computed(() => marks.facts.filter(({ verdict }) => isAll.value || verdict !== 'found'))
+const said = (key: ItemKey, text: string) =>
+  itemOf(key).is === 'day' && /^\d{4}-\d\d-\d\d$/.test(text) ? date(text) : choiceText(text)
 const TAG = { found: 'met', carried: 'carried', assumed: 'waiting', wrong: 'wrong', missed: 'wrong' } as const
 const counted = computed(() =>
   (Object.keys(VERDICT_TEXT) as (keyof typeof VERDICT_TEXT)[]).filter((verdict) => marks.counts[verdict] > 0),
@@ -33,8 +36,8 @@ const counted = computed(() =>
       <tbody>
         <tr v-for="fact in facts" :key="fact.key">
           <td>{{ ITEM_TEXT[fact.key] }}</td>
-          <td>{{ choiceText(fact.theirs) || '–' }}</td>
-          <td>{{ choiceText(fact.right) }}</td>
+          <td>{{ said(fact.key, fact.theirs) || '–' }}</td>
+          <td>{{ said(fact.key, fact.right) }}</td>
           <td>
             <span class="tag" :class="TAG[fact.verdict]">{{ VERDICT_TEXT[fact.verdict] }}</span>
           </td>

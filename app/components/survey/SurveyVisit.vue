@@ -21,9 +21,7 @@ const go = (one: string) =>
     <ul class="acts">
       <li v-for="one in view.site!.acts" :key="one.id">
         <div class="row spread">
-          <span
-            ><span class="tag plain">{{ ACT_TEXT[one.kind] }}</span> {{ one.name }}</span
-          >
+          <span>{{ one.name }}</span>
           <el-button
             v-if="!shown.has(one.id) && !isReadOnly"
             :loading="isBusy"

@@ -20,6 +20,7 @@ const session = useSession()
 const id = route.params.id === 'new' ? null : Number(route.params.id)
 const builder = useExerciseBuilder(id)
 const { form, stored, centre, problem, read, design, shown, readings, isBusy, isChanged } = builder
+const { survey, refresh: askSurvey } = provideSurveyOrigins(id)
 const mayChange = computed(() => session.person?.role === 'instructor')
 const isSet = computed(() => stored.value?.state === 'set')
 const isLocked = computed(() => isSet.value || !mayChange.value)
@@ -75,6 +76,10 @@ function duplicate() {
   void navigateTo('/exercises/new')
 }
 
+async function takenFromSurvey() {
+  await Promise.all([builder.load(), askSurvey()])
+}
+
 onMounted(async () => {
   await builder.load()
   const copy = id === null && sessionStorage.getItem('nakshi-duplicate')
@@ -101,6 +106,15 @@ useUnsavedGuard(
       @set="setting = true"
       @duplicate="duplicate"
     />
+    <FromSurvey
+      v-if="survey && id !== null"
+      :id="id"
+      :survey="survey"
+      :form="form"
+      :may-change="mayChange"
+      :is-changed="isChanged"
+      @taken="takenFromSurvey"
+    />
     <nav class="tabs" role="tablist" aria-label="Parts of the exercise">
       <button
         v-for="[key, name] in TABS"
@@ -114,12 +128,7 @@ useUnsavedGuard(
         {{ name }}
       </button>
       <span class="grow" />
-      <details v-if="open.length && !isLocked" class="open">
-        <summary>{{ open.length }} to look at</summary>
-        <ul>
-          <li v-for="entry in open" :key="entry.key">{{ entry.text }}</li>
-        </ul>
-      </details>
+      <OpenBoxes v-if="open.length && !isLocked" :open="open" />
     </nav>
     <section v-if="tab === 'circuits'" class="tab">
       <p v-if="isSet" class="stitched">
@@ -249,26 +258,6 @@ useUnsavedGuard(
 }
 .grow {
   flex: 1;
-}
-.open {
-  font-size: 14px;
-  color: var(--madder-text);
-  padding: 6px 0;
-}
-.open summary {
-  cursor: pointer;
-  font-weight: 620;
-}
-.open ul {
-  position: absolute;
-  right: 0;
-  z-index: 3;
-  background: var(--raised);
-  border: 1.5px dashed var(--madder);
-  padding: 10px 14px 10px 30px;
-  margin: 4px 0 0;
-  max-width: 560px;
-  color: var(--ink);
 }
 .tab {
   display: flex;

@@ -82,8 +82,8 @@ const giveOut = () =>
         <div>
           <h1>{{ fields.title || 'Survey' }}</h1>
           <p class="soft small">
-            <template v-if="!isOwn">{{ view.person }}</template>
-            <template v-if="view.handIns.length"> Handed in {{ dayTime(view.handIns.at(-1)!.at) }}</template>
+            <template v-if="!isOwn">{{ view.person }}. </template>
+            <template v-if="view.handIns.length">Handed in {{ dayTime(view.handIns.at(-1)!.at) }}</template>
             <span v-if="lastDecision" class="tag" :class="lastDecision.met ? 'met' : 'wrong'">{{
               lastDecision.met ? 'met' : 'not yet'
             }}</span>

@@ -1,0 +1,203 @@
+import { assign, type Timed } from './assign'
+import { unplannedCost } from './cost'
+import { lengthsOf, presentTasks, tasksBefore, type Placement, type SessionProblem } from './session'
+import { assessorsAt, stepsOf, usageOf } from './usage'
+
+/** The integer programme as text in LP form, and how to read its answer. */
+export interface PlanProgramme {
+  readonly text: string
+  readonly planOf: (value: (variable: string) => number) => Placement[]
+}
+
+/** A line of LP text may hold only so many characters. */
+const TERMS_A_LINE = 10
+interface Term {
+  readonly by: number
+  readonly of: string
+}
+const sum = (terms: readonly Term[]): string =>
+  terms
+    .map(({ by, of }, i) => {
+      const sign = by < 0 ? '-' : i === 0 ? '' : '+'
+      const figure = Math.abs(by) === 1 ? '' : `${Math.abs(by)} `
+      return `${i > 0 && i % TERMS_A_LINE === 0 ? '\n  ' : ''} ${sign} ${figure}${of}`
+    })
+    .join('')
+
+interface Part {
+  readonly id: string
+  readonly isRepeat: boolean
+  /** In steps. */
+  readonly design: number
+  readonly build: number
+  readonly bay: number
+  readonly live: number
+  readonly earliest: number
+  readonly before: readonly number[]
+}
+const S = (i: number, t: number): string => `s${i}_${t}`
+const L = (i: number, t: number): string => `l${i}_${t}`
+
+/**
+ * When everybody works, so that nobody waits longer than need be: `s` is one where the wiring of a task begins at a step,
+ * `l` one where its live tests do. Bays, instruments, desks and assessors are counted step by step; tasks of one person
+ * follow each other. A task without a place costs more than any waiting.
+ */
+export function planProgramme(problem: SessionProblem): PlanProgramme {
+  const { frame } = problem
+  const n = stepsOf(frame)
+  const all = presentTasks(problem)
+  const byId = new Map(all.map((task) => [task.id, task]))
+  const fixed = problem.fixed.filter(({ task }) => byId.has(task))
+  const parts = partsOf(problem, new Set(fixed.map(({ task }) => task)))
+  const rows = [
+    ...parts.flatMap((part, i) => ownRows(parts, part, i, { n, step: frame.step })),
+    ...limitRows(problem, parts, usageOf(frame, byId, fixed)),
+  ]
+  const waiting = parts.flatMap((part, i) => costTerms(part, i, n, frame.step))
+  const binary = parts.flatMap((part, i) =>
+    startsOf(part, n).map((t) => S(i, t)).concat(livesOf(part, n).map((t) => L(i, t))),
+  )
+  return {
+    text: [
+      'Minimize',
+      ` cost: ${sum(waiting)}`,
+      'Subject To',
+      ...rows.map((row, i) => ` r${i}: ${row}`),
+      'Binary',
+      ` ${binary.join('\n ')}`,
+      'End',
+    ].join('\n'),
+    planOf: (value) => {
+      const timed = parts.flatMap((part, i): Timed[] => {
+        const start = startsOf(part, n).find((t) => value(S(i, t)) > 0.5)
+        const live = livesOf(part, n).find((t) => value(L(i, t)) > 0.5)
+        return start === undefined || live === undefined
+          ? []
+          : [{ task: part.id, start: start * frame.step, live: live * frame.step }]
+      })
+      return assign(frame, byId, fixed, timed).filter(({ bay }) => bay !== 0)
+    },
+  }
+}
+
+function partsOf({ frame, ...rest }: SessionProblem, fixed: ReadonlySet<string>): Part[] {
+  const all = presentTasks({ frame, ...rest })
+  const free = all.filter(({ id }) => !fixed.has(id))
+  const doneBy = new Map(
+    rest.fixed.map((one) => {
+      const task = all.find(({ id }) => id === one.task)
+      return [one.task, task ? one.live + lengthsOf(task, frame.step).live : 0]
+    }),
+  )
+  return free.map((task) => {
+    const lengths = lengthsOf(task, frame.step)
+    const before = tasksBefore(all, all.indexOf(task))
+    const begun = Math.max(frame.now, ...before.map(({ id }) => doneBy.get(id) ?? 0))
+    return {
+      id: task.id,
+      isRepeat: task.isRepeat,
+      design: lengths.design / frame.step,
+      build: lengths.build / frame.step,
+      bay: lengths.bay / frame.step,
+      live: lengths.live / frame.step,
+      earliest: Math.ceil((begun + lengths.design) / frame.step),
+      before: before.map(({ id }) => free.findIndex((other) => other.id === id)).filter((at) => at >= 0),
+    }
+  })
+}
+
+const range = (from: number, to: number): number[] =>
+  Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i)
+const startsOf = ({ earliest, bay, live }: Part, n: number): number[] => range(earliest, n - bay - live + 1)
+const livesOf = ({ earliest, bay, live }: Part, n: number): number[] => range(earliest + bay, n - live + 1)
+
+interface Grid {
+  readonly n: number
+  readonly step: number
+}
+/** Waiting of a task that follows another one of the same people, minutes. */
+const W = (i: number): string => `w${i}`
+
+/**
+ * Waiting, minutes: live tests later than they could be; and less what it would cost to be left out. What follows another
+ * task waits from the end of that one.
+ */
+function costTerms(part: Part, i: number, n: number, step: number): Term[] {
+  const worth = unplannedCost(part.isRepeat)
+  const isFirst = part.before.length === 0
+  const own = livesOf(part, n).map((t) => ({
+    by: (isFirst ? (t - part.earliest - part.bay) * step : 0) - worth,
+    of: L(i, t),
+  }))
+  return isFirst ? own : [...own, { by: 1, of: W(i) }]
+}
+
+function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Grid): string[] {
+  const [starts, lives] = [startsOf(part, n), livesOf(part, n)]
+  if (starts.length === 0 || lives.length === 0) return []
+  const all = (of: (i: number, t: number) => string, times: readonly number[], by = 1) =>
+    times.map((t) => ({ by, of: of(i, t) }))
+  return [
+    `${sum(all(S, starts))} <= 1`,
+    `${sum([...all(L, lives), ...all(S, starts, -1)])} = 0`,
+    // Live tests by a step only where wiring began early enough.
+    ...lives.map((t) => {
+      const begun = starts.filter((v) => v <= t - part.bay)
+      return `${sum([...all(L, lives.filter((u) => u <= t)), ...all(S, begun, -1)])} <= 0`
+    }),
+    ...(part.before.length > 0 ? [waitingRow(parts, part, i, { n, step })] : []),
+    // What comes after another task of the same people begins after its end.
+    ...part.before.flatMap((j) => {
+      const ends = livesOf(parts[j]!, n)
+      return starts.map((t) => {
+        const ended = ends.filter((v) => v <= t - parts[j]!.live - part.design)
+        const earlier = ended.map((v) => ({ by: -1, of: L(j, v) }))
+        return `${sum([...all(S, starts.filter((u) => u <= t)), ...earlier])} <= 0`
+      })
+    }),
+  ]
+}
+
+/** From the end of the task just before until this one is done, less what it takes. */
+function waitingRow(parts: readonly Part[], part: Part, i: number, { n, step }: Grid): string {
+  const j = part.before.at(-1)!
+  const before = parts[j]!
+  const terms = [
+    ...livesOf(part, n).map((t) => ({ by: t * step, of: L(i, t) })),
+    ...livesOf(before, n).map((t) => ({ by: -t * step, of: L(j, t) })),
+    { by: -1, of: W(i) },
+  ].filter(({ by }) => by !== 0)
+  return `${sum(terms)} <= ${(before.live + part.design + part.bay) * step}`
+}
+
+function limitRows(
+  { frame }: SessionProblem,
+  parts: readonly Part[],
+  used: ReturnType<typeof usageOf>,
+): string[] {
+  const n = stepsOf(frame)
+  const at = (t: number, from: (part: Part) => number, long: (part: Part) => number, of: typeof S, times: typeof startsOf) =>
+    parts.flatMap((part, i) =>
+      times(part, n)
+        .filter((u) => u + from(part) <= t && t < u + from(part) + long(part))
+        .map((u) => ({ by: 1, of: of(i, u) })),
+    )
+  return range(0, n).flatMap((t) => {
+    const bays = parts.flatMap((part, i) => [
+      ...startsOf(part, n).filter((u) => u <= t).map((u) => ({ by: 1, of: S(i, u) })),
+      ...livesOf(part, n).filter((v) => v <= t - part.live).map((v) => ({ by: -1, of: L(i, v) })),
+    ])
+    const standing = at(t, () => 0, ({ live }) => live, L, livesOf)
+    const testing = [...at(t, ({ build }) => build, ({ bay, build }) => bay - build, S, startsOf), ...standing]
+    const desks = at(t, ({ design }) => -design, ({ design }) => design, S, startsOf)
+    const row = (terms: readonly Term[], most: number) =>
+      terms.length > 0 && terms.filter(({ by }) => by > 0).length > most ? [`${sum(terms)} <= ${most}`] : []
+    return [
+      ...row(bays, frame.bays.length - used.bays[t]!),
+      ...row(testing, frame.instruments.length - used.instruments[t]!),
+      ...row(standing, assessorsAt(frame, t * frame.step, (t + 1) * frame.step) - used.assessors[t]!),
+      ...row(desks, frame.desks - used.desks[t]!),
+    ]
+  })
+}
