@@ -75,11 +75,7 @@ export const AREAS: readonly Area[] = [
     places: [
       { to: '/people', name: 'People', roles: ['administrator', 'instructor', 'assessor'] },
       { to: '/centre', name: 'Centre', roles: ['administrator', 'instructor', 'assessor', 'verifier'] },
-      {
-        to: '/framework',
-        name: 'Framework',
-        roles: ['administrator', 'instructor', 'assessor', 'verifier'],
-      },
+      { to: '/framework', name: 'Framework', roles: ['administrator', 'instructor', 'assessor', 'verifier'] },
       { to: '/keeping', name: 'Data and access', roles: ['administrator'] },
     ],
   },

@@ -10,69 +10,93 @@ interface Span {
   readonly from: number
   readonly to: number
 }
+type Tasks = ReadonlyMap<string, PlanTask>
 const meet = (a: Span, b: Span): boolean => a.from < b.to && b.from < a.to
 
-/**
- * Gives each timed task a bay, an assessor and an instrument: in order of time the one that is free, those that stay
- * first. Null where none is free; an assessor is the one who has to leave soonest of those who can stay.
- */
+/** What is taken when, by whom or what. */
+function register() {
+  const spans = new Map<number, Span[]>()
+  return {
+    take: (id: number | null, span: Span): void => {
+      if (id !== null) spans.set(id, [...(spans.get(id) ?? []), span])
+    },
+    isFree: (id: number, span: Span): boolean => !(spans.get(id) ?? []).some((known) => meet(known, span)),
+  }
+}
+
+/** Gives each timed task a bay, those that stay first, then the one that is free; and everybody and everything they need. */
 export function assign(
   frame: SessionFrame,
-  tasks: ReadonlyMap<string, PlanTask>,
+  tasks: Tasks,
   fixed: readonly Placement[],
   timed: readonly Timed[],
 ): Placement[] {
-  const lengths = (id: string) => lengthsOf(tasks.get(id)!, frame.step)
-  const bays = new Map<number, Span[]>()
-  const people = new Map<number, Span[]>()
-  const meters = new Map<number, Span[]>()
-  const take = (map: Map<number, Span[]>, id: number | null, span: Span) => {
-    if (id !== null) map.set(id, [...(map.get(id) ?? []), span])
-  }
-  const isFree = (map: Map<number, Span[]>, id: number, span: Span) =>
-    !(map.get(id) ?? []).some((known) => meet(known, span))
-  const spansOf = ({ task, start, live }: Timed) => {
-    const { build, bay, live: long } = lengths(task)
-    const stand = { from: live, to: live + long }
-    return { bay: { from: start, to: live + long }, stand, tests: { from: start + build, to: start + bay } }
-  }
-  for (const placement of fixed.filter(({ task }) => tasks.has(task))) {
-    const spans = spansOf(placement)
-    take(bays, placement.bay, spans.bay)
-    take(people, placement.assessor, spans.stand)
-    take(meters, placement.instrument, spans.tests)
-    take(meters, placement.liveInstrument, spans.stand)
-  }
-  const leavingFirst = [...frame.assessors].sort((a, b) => a.to - b.to || a.from - b.from)
-  const placed: Placement[] = [...timed]
+  const bays = register()
+  const whole = ({ task, start, live }: Timed): Span => ({
+    from: start,
+    to: live + lengthsOf(tasks.get(task)!, frame.step).live,
+  })
+  const kept = fixed.filter(({ task }) => tasks.has(task))
+  for (const placement of kept) bays.take(placement.bay, whole(placement))
+  const placed = [...timed]
     .sort((a, b) => a.start - b.start || a.live - b.live)
     .map((one): Placement => {
-      const spans = spansOf(one)
-      const bay = frame.bays.find((id) => isFree(bays, id, spans.bay))
-      const assessor = leavingFirst.find(
-        ({ id, from, to }) => from <= spans.stand.from && to >= spans.stand.to && isFree(people, id, spans.stand),
-      )
-      take(bays, bay ?? null, spans.bay)
-      take(people, assessor?.id ?? null, spans.stand)
-      return { ...one, bay: bay ?? 0, assessor: assessor?.id ?? null, instrument: null, liveInstrument: null }
+      const bay = frame.bays.find((id) => bays.isFree(id, whole(one))) ?? 0
+      bays.take(bay, whole(one))
+      return { ...one, bay, assessor: null, instrument: null, liveInstrument: null }
     })
-  // Spans of tests in order of time: the first instrument that is free is always enough.
+  return equip(frame, tasks, placed, kept)
+}
+
+/**
+ * Gives assessors and instruments out, in order of time the first that is free: for tests that is always enough where
+ * there are enough; an assessor is the one who has to leave soonest of those who can stay. `kept` keep what they have.
+ */
+export function equip(
+  frame: SessionFrame,
+  tasks: Tasks,
+  placements: readonly Placement[],
+  kept: readonly Placement[] = [],
+): Placement[] {
+  const lengths = (id: string) => lengthsOf(tasks.get(id)!, frame.step)
+  const stand = ({ task, live }: Placement): Span => ({ from: live, to: live + lengths(task).live })
+  const tests = ({ task, start }: Placement): Span => ({
+    from: start + lengths(task).build,
+    to: start + lengths(task).bay,
+  })
+  const [people, meters] = [register(), register()]
+  for (const one of kept) {
+    people.take(one.assessor, stand(one))
+    meters.take(one.instrument, tests(one))
+    meters.take(one.liveInstrument, stand(one))
+  }
+  const leavingFirst = [...frame.assessors].sort((a, b) => a.to - b.to || a.from - b.from)
+  const assessors = new Map<string, number | null>()
+  for (const one of [...placements].sort((a, b) => a.live - b.live)) {
+    const span = stand(one)
+    const found = leavingFirst.find(
+      ({ id, from, to }) => from <= span.from && to >= span.to && people.isFree(id, span),
+    )
+    people.take(found?.id ?? null, span)
+    assessors.set(one.task, found?.id ?? null)
+  }
   const given = new Map<string, number | null>()
-  const tests = placed.flatMap((one) => [
-    { key: `${one.task} dead`, span: spansOf(one).tests },
-    { key: `${one.task} live`, span: spansOf(one).stand },
+  const uses = placements.flatMap((one) => [
+    { key: `${one.task} dead`, span: tests(one) },
+    { key: `${one.task} live`, span: stand(one) },
   ])
-  for (const { key, span } of tests.sort((a, b) => a.span.from - b.span.from)) {
-    const meter = frame.instruments.find((id) => isFree(meters, id, span)) ?? null
-    take(meters, meter, span)
+  for (const { key, span } of uses.sort((a, b) => a.span.from - b.span.from)) {
+    const meter = frame.instruments.find((id) => meters.isFree(id, span)) ?? null
+    meters.take(meter, span)
     given.set(key, meter)
   }
-  const equipped = placed.map((one) => ({
+  const equipped = placements.map((one) => ({
     ...one,
+    assessor: assessors.get(one.task)!,
     instrument: given.get(`${one.task} dead`)!,
     liveInstrument: given.get(`${one.task} live`)!,
   }))
-  return [...fixed.filter(({ task }) => tasks.has(task)), ...equipped].sort(
+  return [...kept, ...equipped].sort(
     (a, b) => a.start - b.start || endOf(a, lengths(a.task)) - endOf(b, lengths(b.task)),
   )
 }

@@ -4,12 +4,31 @@ import { endOf, lengthsOf, tasksBefore, type Placement, type PlanTask, type Sess
 export type PlanConflict =
   | { readonly code: 'twoPlaces'; readonly task: string; readonly other: string; readonly person: number }
   | { readonly code: 'bayTwice'; readonly task: string; readonly other: string; readonly bay: number }
-  | { readonly code: 'noInstrument' | 'noAssessor'; readonly task: string; readonly from: number; readonly to: number }
-  | { readonly code: 'assessorTwice'; readonly task: string; readonly other: string; readonly assessor: number }
+  | {
+      readonly code: 'noInstrument' | 'noAssessor'
+      readonly task: string
+      readonly from: number
+      readonly to: number
+    }
+  | {
+      readonly code: 'assessorTwice'
+      readonly task: string
+      readonly other: string
+      readonly assessor: number
+    }
   | { readonly code: 'assessorAway'; readonly task: string; readonly assessor: number }
-  | { readonly code: 'instrumentTwice'; readonly task: string; readonly other: string; readonly instrument: number }
+  | {
+      readonly code: 'instrumentTwice'
+      readonly task: string
+      readonly other: string
+      readonly instrument: number
+    }
   | { readonly code: 'notCalibrated'; readonly task: string; readonly instrument: number }
-  | { readonly code: 'tooEarly' | 'tooLate' | 'liveTooEarly'; readonly task: string; readonly minutes: number }
+  | {
+      readonly code: 'tooEarly' | 'tooLate' | 'liveTooEarly'
+      readonly task: string
+      readonly minutes: number
+    }
   | { readonly code: 'notHere'; readonly task: string; readonly person: number }
   | { readonly code: 'bayNotUsable'; readonly task: string; readonly bay: number }
   | { readonly code: 'desksFull'; readonly task: string; readonly desks: number }
@@ -59,7 +78,9 @@ function ofOne(frame: SessionFrame, { task, at, lengths, end }: Placed): PlanCon
       .map((person) => ({ code: 'notHere', task: task.id, person }) as const),
     ...(frame.bays.includes(at.bay) ? [] : [{ code: 'bayNotUsable', task: task.id, bay: at.bay } as const]),
     ...(early > 0 ? [{ code: 'tooEarly', task: task.id, minutes: early } as const] : []),
-    ...(end > frame.minutes ? [{ code: 'tooLate', task: task.id, minutes: end - frame.minutes } as const] : []),
+    ...(end > frame.minutes
+      ? [{ code: 'tooLate', task: task.id, minutes: end - frame.minutes } as const]
+      : []),
     ...(at.live < at.start + lengths.bay
       ? [{ code: 'liveTooEarly', task: task.id, minutes: at.start + lengths.bay - at.live } as const]
       : []),
@@ -68,7 +89,14 @@ function ofOne(frame: SessionFrame, { task, at, lengths, end }: Placed): PlanCon
       ? [{ code: 'assessorAway', task: task.id, assessor: at.assessor } as const]
       : []),
     ...(at.instrument === null
-      ? [{ code: 'noInstrument', task: task.id, from: at.start + lengths.build, to: at.start + lengths.bay } as const]
+      ? [
+          {
+            code: 'noInstrument',
+            task: task.id,
+            from: at.start + lengths.build,
+            to: at.start + lengths.bay,
+          } as const,
+        ]
       : []),
     ...(at.liveInstrument === null ? [{ code: 'noInstrument', task: task.id, ...stand } as const] : []),
     ...[...new Set([at.instrument, at.liveInstrument])].flatMap((instrument) =>
@@ -82,7 +110,11 @@ function ofOne(frame: SessionFrame, { task, at, lengths, end }: Placed): PlanCon
 const standOf = ({ at, end }: Placed): Span => ({ from: at.live, to: end })
 /** When which instrument is in use. */
 const testsOf = (one: Placed): (Span & { readonly instrument: number | null })[] => [
-  { from: one.at.start + one.lengths.build, to: one.at.start + one.lengths.bay, instrument: one.at.instrument },
+  {
+    from: one.at.start + one.lengths.build,
+    to: one.at.start + one.lengths.bay,
+    instrument: one.at.instrument,
+  },
   { ...standOf(one), instrument: one.at.liveInstrument },
 ]
 
@@ -96,7 +128,9 @@ function ofTwo(a: Placed, b: Placed): PlanConflict[] {
     ...(shared !== undefined && meet(whole(a), whole(b))
       ? [{ code: 'twoPlaces', task, other, person: shared } as const]
       : []),
-    ...(a.at.bay === b.at.bay && isTogether ? [{ code: 'bayTwice', task, other, bay: a.at.bay } as const] : []),
+    ...(a.at.bay === b.at.bay && isTogether
+      ? [{ code: 'bayTwice', task, other, bay: a.at.bay } as const]
+      : []),
     ...(a.at.assessor !== null && a.at.assessor === b.at.assessor && meet(standOf(a), standOf(b))
       ? [{ code: 'assessorTwice', task, other, assessor: a.at.assessor } as const]
       : []),
@@ -120,7 +154,9 @@ function desksOf({ desks }: SessionFrame, one: Placed, placed: readonly Placed[]
       meet(span(other), { from: span(one).from, to: span(one).from + 1 }) &&
       (span(other).from < span(one).from || placed.indexOf(other) < placed.indexOf(one)),
   )
-  return one.lengths.design > 0 && earlier.length >= desks ? [{ code: 'desksFull', task: one.task.id, desks }] : []
+  return one.lengths.design > 0 && earlier.length >= desks
+    ? [{ code: 'desksFull', task: one.task.id, desks }]
+    : []
 }
 
 /** A later task of the same people that stands before an earlier one meets it, or is in the wrong order. */

@@ -20,7 +20,11 @@ export const unplannedCost = (isRepeat: boolean): number => (isRepeat ? 2 : 1) *
  * Waiting of one task, minutes: from when its people could have begun until it is done, less what it takes. Before the
  * first task people come at the beginning, or at what is now.
  */
-export function waitingOf(problem: SessionProblem, placements: ReadonlyMap<string, Placement>, at: number): number {
+export function waitingOf(
+  problem: SessionProblem,
+  placements: ReadonlyMap<string, Placement>,
+  at: number,
+): number {
   const tasks = presentTasks(problem)
   const task = tasks[at]!
   const placement = placements.get(task.id)

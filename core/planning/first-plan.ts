@@ -54,13 +54,17 @@ export function planInOrder(problem: SessionProblem, order: readonly PlanTask[])
   const byId = new Map(all.map((task) => [task.id, task]))
   const fixed = problem.fixed.filter(({ task }) => byId.has(task))
   const usage = usageOf(frame, byId, fixed)
-  const done = new Map(fixed.map((one) => [one.task, one.live + lengthsOf(byId.get(one.task)!, frame.step).live]))
+  const done = new Map(
+    fixed.map((one) => [one.task, one.live + lengthsOf(byId.get(one.task)!, frame.step).live]),
+  )
   const timed: Timed[] = []
   // Tasks of one person keep their order, whatever order they come in.
   const waiting = [...order]
   while (waiting.length > 0) {
     const at = waiting.findIndex((task) =>
-      tasksBefore(all, all.indexOf(task)).every(({ id }) => done.has(id) || !waiting.some((other) => other.id === id)),
+      tasksBefore(all, all.indexOf(task)).every(
+        ({ id }) => done.has(id) || !waiting.some((other) => other.id === id),
+      ),
     )
     const [task] = waiting.splice(Math.max(0, at), 1)
     const before = tasksBefore(all, all.indexOf(task!))
@@ -71,7 +75,12 @@ export function planInOrder(problem: SessionProblem, order: readonly PlanTask[])
     const found = earliest(problem, usage, lengths, free)
     if (!found) continue
     timed.push({ task: task!.id, ...found })
-    use(usage, { ...found, task: task!.id, bay: 0, assessor: null, instrument: null, liveInstrument: null }, lengths, { step: frame.step })
+    use(
+      usage,
+      { ...found, task: task!.id, bay: 0, assessor: null, instrument: null, liveInstrument: null },
+      lengths,
+      { step: frame.step },
+    )
     done.set(task!.id, found.live + lengths.live)
   }
   return assign(frame, byId, fixed, timed).filter(({ bay }) => bay !== 0)
@@ -91,7 +100,9 @@ function earliest(
     for (let i = first; i < last; i += 1) if (line[i]! >= most) return false
     return true
   }
-  const [bay, build, live, design] = [lengths.bay, lengths.build, lengths.live, lengths.design].map((m) => m / step)
+  const [bay, build, live, design] = [lengths.bay, lengths.build, lengths.live, lengths.design].map(
+    (m) => m / step,
+  )
   for (let start = from; start + bay! + live! <= n; start += 1) {
     if (!isFree(usage.desks, frame.desks, start - design!, start)) continue
     if (!isFree(usage.bays, frame.bays.length, start, start + bay!)) continue

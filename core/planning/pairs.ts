@@ -38,9 +38,7 @@ function mixed(people: readonly number[], wasTogether: (a: number, b: number) =>
   const bad = pairs.findIndex(([a, b]) => wasTogether(a!, b!))
   if (bad >= 0) {
     const [a, b] = pairs[bad]!
-    const swap = pairs.findIndex(
-      ([c, d], i) => i !== bad && !wasTogether(a!, c!) && !wasTogether(b!, d!),
-    )
+    const swap = pairs.findIndex(([c, d], i) => i !== bad && !wasTogether(a!, c!) && !wasTogether(b!, d!))
     if (swap >= 0) {
       const [c, d] = pairs[swap]!
       pairs[bad] = [a!, c!]

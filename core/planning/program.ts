@@ -55,15 +55,21 @@ export function planProgramme(problem: SessionProblem): PlanProgramme {
     ...limitRows(problem, parts, usageOf(frame, byId, fixed)),
   ]
   const waiting = parts.flatMap((part, i) => costTerms(part, i, n, frame.step))
+  // With what all would cost if none were planned, the figure is that of the plan itself.
+  const worthOfAll = parts.reduce((all, { isRepeat }) => all + unplannedCost(isRepeat), 0)
   const binary = parts.flatMap((part, i) =>
-    startsOf(part, n).map((t) => S(i, t)).concat(livesOf(part, n).map((t) => L(i, t))),
+    startsOf(part, n)
+      .map((t) => S(i, t))
+      .concat(livesOf(part, n).map((t) => L(i, t))),
   )
   return {
     text: [
       'Minimize',
-      ` cost: ${sum(waiting)}`,
+      ` cost: ${sum([...waiting, { by: worthOfAll, of: 'one' }])}`,
       'Subject To',
       ...rows.map((row, i) => ` r${i}: ${row}`),
+      'Bounds',
+      ' 1 <= one <= 1',
       'Binary',
       ` ${binary.join('\n ')}`,
       'End',
@@ -144,7 +150,13 @@ function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Gri
     // Live tests by a step only where wiring began early enough.
     ...lives.map((t) => {
       const begun = starts.filter((v) => v <= t - part.bay)
-      return `${sum([...all(L, lives.filter((u) => u <= t)), ...all(S, begun, -1)])} <= 0`
+      return `${sum([
+        ...all(
+          L,
+          lives.filter((u) => u <= t),
+        ),
+        ...all(S, begun, -1),
+      ])} <= 0`
     }),
     ...(part.before.length > 0 ? [waitingRow(parts, part, i, { n, step })] : []),
     // What comes after another task of the same people begins after its end.
@@ -153,7 +165,13 @@ function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Gri
       return starts.map((t) => {
         const ended = ends.filter((v) => v <= t - parts[j]!.live - part.design)
         const earlier = ended.map((v) => ({ by: -1, of: L(j, v) }))
-        return `${sum([...all(S, starts.filter((u) => u <= t)), ...earlier])} <= 0`
+        return `${sum([
+          ...all(
+            S,
+            starts.filter((u) => u <= t),
+          ),
+          ...earlier,
+        ])} <= 0`
       })
     }),
   ]
@@ -177,7 +195,13 @@ function limitRows(
   used: ReturnType<typeof usageOf>,
 ): string[] {
   const n = stepsOf(frame)
-  const at = (t: number, from: (part: Part) => number, long: (part: Part) => number, of: typeof S, times: typeof startsOf) =>
+  const at = (
+    t: number,
+    from: (part: Part) => number,
+    long: (part: Part) => number,
+    of: typeof S,
+    times: typeof startsOf,
+  ) =>
     parts.flatMap((part, i) =>
       times(part, n)
         .filter((u) => u + from(part) <= t && t < u + from(part) + long(part))
@@ -185,12 +209,37 @@ function limitRows(
     )
   return range(0, n).flatMap((t) => {
     const bays = parts.flatMap((part, i) => [
-      ...startsOf(part, n).filter((u) => u <= t).map((u) => ({ by: 1, of: S(i, u) })),
-      ...livesOf(part, n).filter((v) => v <= t - part.live).map((v) => ({ by: -1, of: L(i, v) })),
+      ...startsOf(part, n)
+        .filter((u) => u <= t)
+        .map((u) => ({ by: 1, of: S(i, u) })),
+      ...livesOf(part, n)
+        .filter((v) => v <= t - part.live)
+        .map((v) => ({ by: -1, of: L(i, v) })),
     ])
-    const standing = at(t, () => 0, ({ live }) => live, L, livesOf)
-    const testing = [...at(t, ({ build }) => build, ({ bay, build }) => bay - build, S, startsOf), ...standing]
-    const desks = at(t, ({ design }) => -design, ({ design }) => design, S, startsOf)
+    const standing = at(
+      t,
+      () => 0,
+      ({ live }) => live,
+      L,
+      livesOf,
+    )
+    const testing = [
+      ...at(
+        t,
+        ({ build }) => build,
+        ({ bay, build }) => bay - build,
+        S,
+        startsOf,
+      ),
+      ...standing,
+    ]
+    const desks = at(
+      t,
+      ({ design }) => -design,
+      ({ design }) => design,
+      S,
+      startsOf,
+    )
     const row = (terms: readonly Term[], most: number) =>
       terms.length > 0 && terms.filter(({ by }) => by > 0).length > most ? [`${sum(terms)} <= ${most}`] : []
     return [

@@ -89,6 +89,16 @@ const statementsOf = (db: Database) => ({
   ofCohort: db.prepare<[string], { personId: number; exerciseId: number }>(
     'SELECT person_id AS personId, exercise_id AS exerciseId FROM attempt WHERE person_id IN (SELECT id FROM person WHERE cohort = ?)',
   ),
+  // Not handed in yet; somebody who has met nothing of a handed-in one before does it again.
+  openOf: db.prepare<[string], { personId: number; exerciseId: number; isRepeat: number }>(`
+    SELECT a.person_id AS personId, a.exercise_id AS exerciseId,
+      EXISTS (SELECT 1 FROM stage_event e WHERE e.attempt_id = a.id AND e.act IN ('withdraw', 'refuse')) AS isRepeat
+    FROM attempt a JOIN person p ON p.id = a.person_id
+    WHERE p.cohort = ? AND a.stage IN ('design', 'dead', 'permission', 'live') ORDER BY a.id`),
+  stagesOf: db.prepare<[string], { personId: number; exerciseId: number; stage: Stage }>(`
+    SELECT a.person_id AS personId, a.exercise_id AS exerciseId, a.stage
+    FROM attempt a JOIN person p ON p.id = a.person_id WHERE p.cohort = ?`),
+  bays: db.prepare<[], { bay: number }>('SELECT DISTINCT bay FROM attempt ORDER BY bay'),
   byExercise: db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`),
   insert: db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
@@ -121,6 +131,13 @@ export function createAttemptsRepo(db: Database) {
     byPerson: (personId: number) => sql.byPerson.all(personId).map(read),
     /** Who of a group has which exercise, done or in hand. */
     ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
+    /** What a group has in hand and not handed in. */
+    openOf: (cohort: string) =>
+      sql.openOf.all(cohort).map((row) => ({ ...row, isRepeat: row.isRepeat === 1 })),
+    /** Where everybody of a group stands, without their work. */
+    stagesOf: (cohort: string) => sql.stagesOf.all(cohort),
+    /** Bays that somebody has worked at. */
+    bays: () => sql.bays.all().map(({ bay }) => bay),
     byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
     insert: (
       exerciseId: number,

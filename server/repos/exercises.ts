@@ -26,6 +26,9 @@ const toStored = (row: Row): StoredExercise => ({
 
 export function createExercisesRepo(db: Database) {
   const all = db.prepare<[], Row>(`${SELECT} ORDER BY e.code`)
+  const heads = db.prepare<[], { id: number; code: string; title: string }>(
+    "SELECT id, code, json_extract(document, '$.title') AS title FROM exercise ORDER BY code",
+  )
   const byId = db.prepare<[number], Row>(`${SELECT} WHERE e.id = ?`)
   const byCode = db.prepare<[string], Row>(`${SELECT} WHERE e.code = ?`)
   const insert = db.prepare(
@@ -40,6 +43,8 @@ export function createExercisesRepo(db: Database) {
 
   return {
     all: () => all.all().map(toStored),
+    /** Code and title alone. */
+    heads: () => heads.all(),
     byId: (id: number) => map(byId.get(id)),
     byCode: (code: string) => map(byCode.get(code)),
     insert: (exercise: Exercise, by: number, now: string): number =>

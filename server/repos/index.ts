@@ -21,6 +21,8 @@ import { createEvidenceMarksRepo } from './evidence-marks'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPasskeysRepo } from './passkeys'
+import { createPlanningRepo } from './planning'
+import { createStockRepo } from './stock'
 import { createPersonDataRepo } from './person-data'
 import { createPredictionsRepo } from './predictions'
 import { createQuestionsRepo } from './questions'
@@ -45,6 +47,8 @@ export function createRepos(db: Database) {
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
     bays: createBaysRepo(db),
+    planning: createPlanningRepo(db),
+    stock: createStockRepo(db),
     predictions: createPredictionsRepo(db),
     isolationRuns: createIsolationRunsRepo(db),
     observations: createObservationsRepo(db),

@@ -33,7 +33,10 @@ async function figure(page: Page, label: string, text: string) {
   await box.press('Tab')
 }
 
-test('the paint shop is drawn to scale, becomes an exercise, and a warmer room is followed', async ({ browser, centre }) => {
+test('the paint shop is drawn to scale, becomes an exercise, and a warmer room is followed', async ({
+  browser,
+  centre,
+}) => {
   test.setTimeout(150_000)
   const { page } = await signIn(browser, centre, 'I-201')
   await page.goto('/surveys')
@@ -111,7 +114,10 @@ test('the paint shop is drawn to scale, becomes an exercise, and a warmer room i
   await expect(page.getByTestId('from-survey')).toContainText('all as it stands today')
 })
 
-test('an apprentice hands a survey in; it is marked by what was looked at, and decided', async ({ browser, centre }) => {
+test('an apprentice hands a survey in; it is marked by what was looked at, and decided', async ({
+  browser,
+  centre,
+}) => {
   const { page } = await signIn(browser, centre, 'T-402')
   await page.goto('/surveys')
   await page.getByTestId('begin-lamp-store').click()
@@ -136,7 +142,9 @@ test('an apprentice hands a survey in; it is marked by what was looked at, and d
   await desk.getByTestId('survey-criteria').click()
   await desk.getByRole('option').filter({ visible: true }).first().click()
   await desk.keyboard.press('Escape')
-  await desk.locator('[name=survey-feedback]').fill('Measure, or see it measured: the electrode was put down unseen.')
+  await desk
+    .locator('[name=survey-feedback]')
+    .fill('Measure, or see it measured: the electrode was put down unseen.')
   await desk.getByRole('button', { name: 'Not yet' }).click()
   await expect(desk.getByText('Decide again')).toBeVisible()
   await page.reload()

@@ -5,7 +5,14 @@ import { conflictsOf } from '#core/planning/conflicts'
 import { costOf } from '#core/planning/cost'
 import { firstPlan } from '#core/planning/first-plan'
 import { planProgramme } from '#core/planning/program'
-import { endOf, lengthsOf, type Placement, type PlanTask, type SessionFrame, type SessionProblem } from '#core/planning/session'
+import {
+  endOf,
+  lengthsOf,
+  type Placement,
+  type PlanTask,
+  type SessionFrame,
+  type SessionProblem,
+} from '#core/planning/session'
 
 let highs: Awaited<ReturnType<typeof loadHighs>>
 beforeAll(async () => {
@@ -55,7 +62,8 @@ function leastOfAll(problem: SessionProblem): number {
     const all: (Placement | null)[] = [null]
     for (let start = lengths.design; start + lengths.bay + lengths.live <= frame.minutes; start += frame.step)
       for (let live = start + lengths.bay; live + lengths.live <= frame.minutes; live += frame.step)
-        for (const bay of frame.bays) all.push({ task: task.id, bay, start, live, assessor: 91, instrument: 71, liveInstrument: 71 })
+        for (const bay of frame.bays)
+          all.push({ task: task.id, bay, start, live, assessor: 91, instrument: 71, liveInstrument: 71 })
     return all
   })
   let least = Infinity
@@ -71,7 +79,9 @@ function leastOfAll(problem: SessionProblem): number {
         continue
       }
       const next = [...plan, option]
-      const before = tasks.slice(0, i).filter(({ people }) => people.some((one) => tasks[i]!.people.includes(one)))
+      const before = tasks
+        .slice(0, i)
+        .filter(({ people }) => people.some((one) => tasks[i]!.people.includes(one)))
       const ends = before.map(({ id, minutes }) => {
         const at = plan.find(({ task }) => task === id)
         return at ? endOf(at, lengthsOf({ minutes }, frame.step)) : Infinity
@@ -89,23 +99,43 @@ const real = (problem: SessionProblem, plan: readonly Placement[]) =>
   conflictsOf(problem.frame, problem.tasks, plan).filter(({ code }) => code !== 'unplanned')
 
 describe('a session planned', () => {
-  it.each([1, 2, 3, 4, 5, 6])('three tasks, one instrument, one assessor: no plan at all is cheaper (seed %s)', (seed) => {
-    const problem = aProblem(seed * 7919, 3)
-    const { plan } = solve(problem)
-    expect(real(problem, plan)).toEqual([])
-    expect(costOf(problem, plan).total).toBe(leastOfAll(problem))
-  })
-  it.each([11, 12, 13, 14, 15, 16, 17, 18])('the first plan holds, and is never better than the best (seed %s)', (seed) => {
-    const frame = { ...FRAME, minutes: 240, bays: [1, 2, 3], assessors: [{ id: 91, from: 30, to: 150 }, { id: 92, from: 120, to: 240 }] }
-    const problem = aProblem(seed * 104_729, 7, frame)
-    const first = firstPlan(problem, seed)
-    expect(real(problem, first)).toEqual([])
-    const { plan } = solve(problem)
-    expect(costOf(problem, first).total).toBeGreaterThanOrEqual(costOf(problem, plan).total)
-    expect(firstPlan(problem, seed)).toEqual(first)
-  })
+  it.each([1, 2, 3, 4, 5, 6])(
+    'three tasks, one instrument, one assessor: no plan at all is cheaper (seed %s)',
+    (seed) => {
+      const problem = aProblem(seed * 7919, 3)
+      const { plan } = solve(problem)
+      expect(real(problem, plan)).toEqual([])
+      expect(costOf(problem, plan).total).toBe(leastOfAll(problem))
+    },
+  )
+  it.each([11, 12, 13, 14, 15, 16, 17, 18])(
+    'the first plan holds, and is never better than the best (seed %s)',
+    (seed) => {
+      const frame = {
+        ...FRAME,
+        minutes: 240,
+        bays: [1, 2, 3],
+        assessors: [
+          { id: 91, from: 30, to: 150 },
+          { id: 92, from: 120, to: 240 },
+        ],
+      }
+      const problem = aProblem(seed * 104_729, 7, frame)
+      const first = firstPlan(problem, seed)
+      expect(real(problem, first)).toEqual([])
+      const { plan } = solve(problem)
+      expect(costOf(problem, first).total).toBeGreaterThanOrEqual(costOf(problem, plan).total)
+      expect(firstPlan(problem, seed)).toEqual(first)
+    },
+  )
   it('eighteen people, sixteen bays, one assessor, three instruments, six hours and a quarter: all planned, within a twentieth of the bound', () => {
-    const frame = { ...FRAME, minutes: 375, desks: 18, bays: Array.from({ length: 16 }, (_, i) => i + 1), instruments: [71, 72, 73] }
+    const frame = {
+      ...FRAME,
+      minutes: 375,
+      desks: 18,
+      bays: Array.from({ length: 16 }, (_, i) => i + 1),
+      instruments: [71, 72, 73],
+    }
     const problem: SessionProblem = {
       frame: { ...frame, assessors: [{ id: 91, from: 0, to: 375 }] },
       fixed: [],
@@ -130,7 +160,13 @@ describe('a session planned', () => {
   }, 60_000)
   it('sixty people in eight bays: as many as go, said who does not', () => {
     const problem: SessionProblem = {
-      frame: { ...FRAME, minutes: 180, bays: [1, 2, 3, 4, 5, 6, 7, 8], assessors: [{ id: 91, from: 0, to: 180 }], instruments: [71, 72, 73, 74] },
+      frame: {
+        ...FRAME,
+        minutes: 180,
+        bays: [1, 2, 3, 4, 5, 6, 7, 8],
+        assessors: [{ id: 91, from: 0, to: 180 }],
+        instruments: [71, 72, 73, 74],
+      },
       fixed: [],
       tasks: Array.from({ length: 60 }, (_, i) => ({
         id: `t${i}`,

@@ -31,8 +31,8 @@ const take = () =>
   <details class="stitched" :class="{ waiting: differing.length > 0 }" data-testid="from-survey">
     <summary>
       From the survey
-      <NuxtLink :to="`/surveys/${survey.survey.id}`">{{ survey.survey.title }}</NuxtLink
-      >: {{ survey.boxes.length }} boxes,
+      <NuxtLink :to="`/surveys/${survey.survey.id}`">{{ survey.survey.title }}</NuxtLink>:
+      {{ survey.boxes.length }} boxes,
       {{ differing.length === 0 ? 'all as it stands today' : `${differing.length} differ from it today` }}
     </summary>
     <table v-if="differing.length" class="grid-table">

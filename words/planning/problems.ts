@@ -1,0 +1,18 @@
+/** Refusals about sessions, dates, stores and calendars. */
+export const PLANNING_PROBLEMS = {
+  sessionNoGroup: { status: 400, sentence: 'Choose a group with at least one apprentice.' },
+  calendarNotRead: {
+    status: 400,
+    sentence: 'This file is no calendar. Export it once more as iCalendar (.ics). Nothing was changed.',
+  },
+  calendarTooMuch: {
+    status: 400,
+    sentence: 'This calendar holds more than a thousand days. Export a year or less. Nothing was changed.',
+  },
+  datesWrong: { status: 400, sentence: 'The last day lies before the first one.' },
+  drumShort: {
+    status: 409,
+    sentence: 'There is less on this drum than that. Count it, or take another one.',
+  },
+  drumGone: { status: 409, sentence: 'This drum is used up.' },
+} as const

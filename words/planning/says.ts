@@ -1,0 +1,124 @@
+import type { DayConflict } from '#core/planning/facts'
+import type { PlanConflict } from '#core/planning/conflicts'
+import type { LearntStages, Learnt } from '#core/planning/learn'
+import type { AgainstPlan } from '#core/planning/progress'
+import type { Pairing } from '#core/planning/pairs'
+import type { PlanCost } from '#core/planning/cost'
+
+/** Names that sentences need, and the clock of the session. */
+export interface PlanNames {
+  readonly task: (id: string) => string
+  readonly person: (id: number) => string
+  readonly instrument: (id: number) => string
+  readonly time: (minute: number) => string
+}
+
+/** What does not go together in a plan, at the task that it concerns. */
+export function planConflictSays(one: PlanConflict, names: PlanNames): string {
+  const task = names.task(one.task)
+  switch (one.code) {
+    case 'twoPlaces':
+      return `${names.person(one.person)} would be in two places: ${task} and ${names.task(one.other)} at once.`
+    case 'bayTwice':
+      return `Bay ${one.bay} is taken twice: by ${task} and ${names.task(one.other)}.`
+    case 'noInstrument':
+      return `${task} has no instrument from ${names.time(one.from)} to ${names.time(one.to)}.`
+    case 'noAssessor':
+      return `Nobody stands beside ${task} from ${names.time(one.from)} to ${names.time(one.to)}.`
+    case 'assessorTwice':
+      return `${names.person(one.assessor)} would stand beside ${task} and ${names.task(one.other)} at once.`
+    case 'assessorAway':
+      return `${names.person(one.assessor)} is not there when ${task} is live.`
+    case 'instrumentTwice':
+      return `${names.instrument(one.instrument)} would be at ${task} and ${names.task(one.other)} at once.`
+    case 'notCalibrated':
+      return `${names.instrument(one.instrument)} is out of calibration or not in this session, but ${task} counts on it.`
+    case 'tooEarly':
+      return `${task} begins ${one.minutes} min too early: what comes before it is not done by then.`
+    case 'tooLate':
+      return `${task} ends ${one.minutes} min after the session.`
+    case 'liveTooEarly':
+      return `${task} would be live ${one.minutes} min before its dead tests are done.`
+    case 'notHere':
+      return `${names.person(one.person)} is not here, yet ${task} is planned.`
+    case 'bayNotUsable':
+      return `Bay ${one.bay} is not in this session, yet ${task} is planned there.`
+    case 'desksFull':
+      return `More people at their designs than the ${one.desks} desks when ${task} begins.`
+    case 'unplanned':
+      return `${task} has no place.`
+  }
+}
+
+const KIND_TEXT = { inspection: 'inspection', rcd: 'RCD test' } as const
+
+/** What the day says against a plan. */
+export function dayConflictSays(
+  one: DayConflict,
+  day: (iso: string) => string,
+  person: (id: number) => string,
+): string {
+  switch (one.code) {
+    case 'noDay':
+      return 'Choose the day.'
+    case 'noBays':
+      return 'Choose at least one bay: without a bay nothing can be planned.'
+    case 'noTasks':
+      return 'Choose who does which exercise.'
+    case 'noAssessors':
+      return 'Nobody can stand beside live work. Choose at least one assessor and their time.'
+    case 'noInstruments':
+      return 'No instrument that is in calibration that day. Choose one, or have it calibrated before.'
+    case 'bayOverdue':
+      return `Bay ${one.bay}: its ${KIND_TEXT[one.kind]} has been overdue since ${day(one.dueOn)}. Test it first, or say why it is used.`
+    case 'outOfCalibration':
+      return `${one.instrument} is out of calibration since ${day(one.dueOn)}: it is not planned with.`
+    case 'closed':
+      return `That day the centre is closed: ${one.title}.`
+    case 'noTerm':
+      return 'That day lies outside every term of the calendar.'
+    case 'away':
+      return `${person(one.person)} is away that day: ${one.title}.`
+    case 'tooMany':
+      return `${one.tasks} tasks in ${one.bays} ${one.bays === 1 ? 'bay' : 'bays'}: ${one.planned} have a place. The others need another session, more bays, or more minutes of an assessor.`
+  }
+}
+
+export const PAIRING_TEXT: Readonly<Record<Pairing, string>> = {
+  alone: 'everybody alone',
+  keep: 'pairs as last time',
+  mix: 'other pairs than last time',
+}
+
+const minutes = (n: number): string => `${Math.round(n)} min`
+const spread = ({ median, low, high, n }: Learnt): string =>
+  `${minutes(median)} (half of them ${Math.round(low)} to ${minutes(high)}, ${n} times)`
+/** What was learnt of the times of an exercise. */
+export function learntSays({ bay, waiting, live }: LearntStages): string {
+  if (!bay && !live) return 'No times learnt yet: planned by the usual shares of what is allowed.'
+  return [
+    bay ? `wiring and dead tests ${spread(bay)}` : '',
+    waiting ? `waiting for a permission ${spread(waiting)}` : '',
+    live ? `live tests ${spread(live)}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+}
+
+export function costSays({ waiting, unplanned, end }: PlanCost, time: (minute: number) => string): string {
+  const out = unplanned.length === 0 ? '' : ` ${unplanned.length} without a place.`
+  return end === 0
+    ? 'Nothing is planned yet.'
+    : `${minutes(waiting)} of waiting in all; done at ${time(end)}.${out}`
+}
+
+const SHOULD_TEXT: Readonly<Record<AgainstPlan['should'], string>> = {
+  before: 'not begun yet',
+  design: 'design',
+  build: 'wiring',
+  dead: 'dead tests',
+  live: 'live tests',
+  done: 'done',
+}
+export const shouldSays = ({ should, late }: AgainstPlan): string =>
+  late > 0 ? `${minutes(late)} behind: ${SHOULD_TEXT[should]} by now` : SHOULD_TEXT[should]
