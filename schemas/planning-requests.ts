@@ -102,3 +102,18 @@ export const LessonRequest = Type.Object(
   strict,
 )
 export type LessonBody = Static<typeof LessonRequest>
+
+export const PictureQuery = Type.Object({ cohort: Line(60), since: Day }, strict)
+
+/** A short task that provokes a slip, for a group, with the lesson that it begins. */
+export const StarterRequest = Type.Object(
+  {
+    cohort: Line(60),
+    slip: Line(60),
+    code: Type.String({ pattern: '^[A-Za-z0-9][A-Za-z0-9.-]{0,19}$' }),
+    day: Day,
+    title: Line(160),
+  },
+  strict,
+)
+export type StarterBody = Static<typeof StarterRequest>

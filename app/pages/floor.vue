@@ -40,6 +40,7 @@ const headline = computed(() => {
       <p v-if="data && requests.length === 0" class="empty">
         Requests appear here by themselves, the longest waiting first.
       </p>
+      <PlanNow />
       <section v-if="data?.locks.length" class="side-list">
         <h2>Padlocks on</h2>
         <p v-for="lock in data.locks" :key="lock.id">

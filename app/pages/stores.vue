@@ -1,19 +1,12 @@
 <script setup lang="ts">
 import { deviceWords } from '#core/design/materials/materials'
-import { isDrawnIn } from '#core/regulations/cables/sizes'
-import type { StoresCable, StoresExercise } from '#schemas/views'
-import { CABLE_NAME } from '#words/names'
+import type { StoresExercise } from '#schemas/views'
+import { cableWords } from '~/texts/cables'
 import { PART_NAME } from '~/texts/parts'
 
 definePageMeta({ roles: ['technician', 'instructor'] })
 const { data, problem, refresh } = useServer<StoresExercise[]>(() => 'stores')
 
-const cableWords = (cable: Pick<StoresCable, 'kind' | 'lineMm2' | 'cpcMm2' | 'phases'>) =>
-  `${CABLE_NAME[cable.kind]} ${cable.lineMm2}/${cable.cpcMm2} mm²${coresWords(cable)}`
-function coresWords({ kind, phases }: Pick<StoresCable, 'kind' | 'phases'>): string {
-  if (isDrawnIn(kind)) return `, each of ${phases === 3 ? 'three lines' : 'line'}, neutral and cpc`
-  return phases === 3 ? ', three phase' : ''
-}
 function deviceTotals({ bays }: StoresExercise): [string, number][] {
   const totals = new Map<string, number>()
   for (const device of bays.filter(({ isDone }) => !isDone).flatMap(({ materials }) => materials.devices))
@@ -51,6 +44,7 @@ const print = () => window.print()
       <h2>No exercise has been set</h2>
       <p>As soon as an instructor sets one for a group, its list is here.</p>
     </div>
+    <DrumStock />
     <InstrumentRegister />
     <RunStores />
     <section v-for="exercise in data ?? []" :key="exercise.id" class="sheet">

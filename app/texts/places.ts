@@ -42,6 +42,7 @@ export const AREAS: readonly Area[] = [
         roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'],
       },
       { to: '/surveys', name: 'Surveys', roles: ['instructor', 'assessor', 'apprentice'] },
+      { to: '/plan', name: 'Sessions', roles: ['instructor', 'assessor', 'technician', 'administrator'] },
       { to: '/runs', name: 'Conduit', roles: ['instructor', 'assessor', 'technician', 'apprentice'] },
     ],
   },
@@ -68,7 +69,13 @@ export const AREAS: readonly Area[] = [
       { to: '/record', name: 'My record', roles: ['apprentice'] },
     ],
   },
-  { name: 'Keep', places: [{ to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] }] },
+  {
+    name: 'Keep',
+    places: [
+      { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
+      { to: '/dates', name: 'Dates', roles: ['instructor', 'assessor', 'technician', 'administrator'] },
+    ],
+  },
   { name: 'Library', places: [{ to: '/library', name: 'Library', roles: EVERYBODY }] },
   {
     name: 'College',

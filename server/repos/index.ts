@@ -21,6 +21,7 @@ import { createEvidenceMarksRepo } from './evidence-marks'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPasskeysRepo } from './passkeys'
+import { createPictureRepo } from './picture'
 import { createPlanningRepo } from './planning'
 import { createStockRepo } from './stock'
 import { createPersonDataRepo } from './person-data'
@@ -47,6 +48,7 @@ export function createRepos(db: Database) {
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
     bays: createBaysRepo(db),
+    picture: createPictureRepo(db),
     planning: createPlanningRepo(db),
     stock: createStockRepo(db),
     predictions: createPredictionsRepo(db),

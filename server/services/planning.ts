@@ -149,7 +149,6 @@ function plannedExercises({ repos }: Pick<Context, 'repos'>): PlannedExercise[] 
   const times = repos.planning.times()
   return repos.exercises
     .all()
-    .filter(({ state }) => state === 'set')
     .map(({ id, exercise }) => ({
       id,
       code: exercise.code,

@@ -10,6 +10,11 @@ export const PLANNING_PROBLEMS = {
     sentence: 'This calendar holds more than a thousand days. Export a year or less. Nothing was changed.',
   },
   datesWrong: { status: 400, sentence: 'The last day lies before the first one.' },
+  starterNone: {
+    status: 409,
+    sentence:
+      'No exercise of the centre shows this slip in ten variants. Write one in which it would: other lengths, factors or phases.',
+  },
   drumShort: {
     status: 409,
     sentence: 'There is less on this drum than that. Count it, or take another one.',

@@ -11,6 +11,7 @@ const { isBusy, act } = useAct()
 const { call: inWorker, stop } = useWorker<ClosingOffer>(
   () => new Worker(new URL('../../workers/closing.worker.ts', import.meta.url), { type: 'module' }),
 )
+const mayPlan = ['instructor', 'assessor'].includes(useSession().person!.role)
 const limits = reactive({ bays: 8, hours: 3 })
 const problem = shallowRef<ClosingProblem | null>(null)
 const plan = shallowRef<ClosingPlan | null>(null)
@@ -33,6 +34,14 @@ const compute = () =>
     const best = await inWorker((worker) => worker.close(problem.value!, plain(limits), onFirst))
     plan.value = best.plan
     state.value = best.isProved ? 'best' : 'found'
+  })
+
+/** What was worked out becomes a session: everybody with their exercises. */
+const planSession = () =>
+  act(async () => {
+    const tasks = plan.value!.tasks.map(({ person, exercise }) => ({ person, exercise }))
+    const { id } = await call<{ id: number }>('POST', 'planning', { cohort, tasks })
+    await navigateTo(`/plan/${id}`)
   })
 
 const STATE_TEXT = {
@@ -82,6 +91,14 @@ const usual = computed(() => {
       No exercise here closes anything that is still open, or each has been done. Work elsewhere may.
     </p>
     <template v-else-if="plan">
+      <el-button
+        v-if="mayPlan"
+        class="start"
+        :loading="isBusy"
+        data-testid="closing-session"
+        @click="planSession"
+        >Plan a session with it</el-button
+      >
       <p data-testid="closing-tasks">
         <span v-for="[exercise, names] in usual" :key="exercise" class="tag plain pick"
           ><b>{{ exerciseOf(exercise).code }}</b> {{ exerciseOf(exercise).title }}: {{ names.length }}
@@ -106,6 +123,9 @@ const usual = computed(() => {
 </template>
 
 <style scoped>
+.start {
+  align-self: flex-start;
+}
 .pick {
   margin: 0 8px 6px 0;
 }

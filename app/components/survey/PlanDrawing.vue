@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lengthOf, type Spot } from '#core/survey/plan/geometry'
+import { distance, distanceTo, legsOf, lengthOf, type Spot } from '#core/survey/plan/geometry'
 import type { Plan, Route } from '#core/survey/plan/plan'
 import { lineOf, measureRoute } from '#core/survey/plan/route'
 import { CABLE_ZONE_M, zoneReach } from '#core/survey/plan/zones'
@@ -55,6 +55,23 @@ const middle = (corners: readonly Spot[]): Spot => ({
   x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length,
   y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length,
 })
+/** An opening in the wall that is nearest; before there is a scale it is drawn as wide as it is tapped. */
+function opening(door: Plan['doors'][number]): Spot[] {
+  const legs = plan.walls.flatMap(({ line }) => legsOf(line))
+  const [first] = legs
+  if (!first) return [door, door]
+  const wall = legs.reduce(
+    (best, leg) => (distanceTo(leg, door) < distanceTo(best, door) ? leg : best),
+    first,
+  )
+  const half = scale ? door.widthM / scale / 2 : 12
+  const long = distance(wall.from, wall.to) || 1
+  const [dx, dy] = [((wall.to.x - wall.from.x) / long) * half, ((wall.to.y - wall.from.y) / long) * half]
+  return [
+    { x: door.x - dx, y: door.y - dy },
+    { x: door.x + dx, y: door.y + dy },
+  ]
+}
 /** The middle of the longest leg, where a length is read best. */
 function labelAt(route: Route): Spot {
   const line = lineOf(plan, route)
@@ -140,13 +157,12 @@ const ways = (route: Route) => `way ${route.way}`
         />
       </template>
     </template>
-    <circle
+    <path
       v-for="door in plan.doors"
       :key="door.id"
-      :cx="door.x"
-      :cy="door.y"
-      :r="scale ? door.widthM / scale / 2 : 9"
+      :d="path(opening(door))"
       class="door"
+      :class="{ on: picked === `door.${door.id}` }"
       @click="emit('pick', `door.${door.id}`)"
     />
     <g v-for="route in plan.routes" :key="route.id" @click="emit('pick', `route.${route.id}`)">
@@ -282,9 +298,12 @@ const ways = (route: Route) => `way ${route.way}`
   stroke-dasharray: 2 2;
 }
 .door {
-  fill: var(--panel);
-  stroke: var(--soft);
-  stroke-dasharray: 3 2;
+  stroke: var(--panel);
+  stroke-width: 8;
+  cursor: pointer;
+}
+.door.on {
+  stroke: var(--turmeric);
 }
 .way {
   fill: none;

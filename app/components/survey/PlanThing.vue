@@ -44,8 +44,8 @@ const nextPoint = (pointId: string, isOn: boolean) =>
 </script>
 
 <template>
-  <section class="stitched stack" data-testid="plan-thing">
-    <div class="row spread">
+  <section class="stitched thing" data-testid="plan-thing">
+    <div class="row spread wide">
       <h2>{{ HEADS[part] }}</h2>
       <button type="button" class="text-button" @click="emit('remove')">Remove</button>
     </div>
@@ -187,6 +187,24 @@ const nextPoint = (pointId: string, isOn: boolean) =>
 </template>
 
 <style scoped>
+.thing {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 12px;
+  align-items: end;
+}
+.thing > * {
+  min-width: 0;
+}
+.thing :deep(.el-input-number) {
+  width: 100%;
+}
+.wide,
+.thing > p,
+.thing > .el-button,
+.points {
+  grid-column: 1 / -1;
+}
 .points {
   border: 0;
   padding: 0;

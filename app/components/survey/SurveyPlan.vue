@@ -82,6 +82,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
     </p>
     <div class="columns">
       <PlanDrawing
+        class="kept-in-sight"
         :plan="plan"
         :scale="scale"
         :drawn="drawn"
@@ -155,9 +156,13 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
+  grid-template-columns: minmax(0, 1fr) 360px;
   gap: 18px;
   align-items: start;
+}
+.kept-in-sight {
+  position: sticky;
+  top: 0;
 }
 .tools {
   gap: 4px;

@@ -17,7 +17,7 @@ import { withoutDiversity } from './without-diversity'
  * Where two explain an answer equally well the earlier one is named: a moved decimal point explains almost
  * anything.
  */
-const SLIP_RULES: readonly SlipRule[] = [
+export const SLIP_RULES: readonly SlipRule[] = [
   unitPrefix,
   powerAndVoltage,
   ringAsRadial,

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { DatedItem } from '#schemas/planning-views'
+
+/** A bay was inspected, or its RCD tested: put down once, with the day of the next, and the sticker for it. */
+defineProps<{ known: readonly DatedItem[] }>()
+const emit = defineEmits<{ kept: [dates: DatedItem[]] }>()
+const { call } = useApi()
+const { isBusy, act } = useAct()
+const today = new Date().toLocaleDateString('en-CA')
+const form = reactive({ bay: 1, kind: 'rcd' as 'rcd' | 'inspection', doneOn: today, dueOn: '', note: '' })
+/** Usual times between tests, months; common practice, no source: the centre's own rules come first. */
+const MONTHS = { rcd: 3, inspection: 12 } as const
+const next = computed(() => {
+  const day = new Date(`${form.doneOn || today}T00:00:00Z`)
+  day.setUTCMonth(day.getUTCMonth() + MONTHS[form.kind])
+  return day.toISOString().slice(0, 10)
+})
+const sticker = ref<{ bay: number; kind: string; doneOn: string; dueOn: string } | null>(null)
+const keep = () =>
+  act(async () => {
+    const body = { ...form, dueOn: form.dueOn || next.value }
+    emit('kept', await call<DatedItem[]>('POST', 'dates/bays', body))
+    sticker.value = { bay: body.bay, kind: body.kind, doneOn: body.doneOn, dueOn: body.dueOn }
+  })
+const print = () => window.print()
+</script>
+
+<template>
+  <section class="stitched stack">
+    <h2>A bay was tested</h2>
+    <div class="row">
+      <label class="field"
+        ><span>Bay</span
+        ><el-input-number v-model="form.bay" :min="1" :max="999" aria-label="Bay" data-testid="check-bay"
+      /></label>
+      <label class="field"
+        ><span>What</span
+        ><el-select v-model="form.kind" aria-label="What" data-testid="check-kind" style="width: 150px"
+          ><el-option value="rcd" label="RCD test" /><el-option
+            value="inspection"
+            label="Inspection" /></el-select
+      ></label>
+    </div>
+    <label class="field"
+      ><span>Done on</span
+      ><el-date-picker
+        v-model="form.doneOn"
+        type="date"
+        format="DD/MM/YYYY"
+        value-format="YYYY-MM-DD"
+        :clearable="false"
+    /></label>
+    <label class="field"
+      ><span>Next by</span
+      ><el-date-picker
+        v-model="form.dueOn"
+        type="date"
+        format="DD/MM/YYYY"
+        value-format="YYYY-MM-DD"
+        :placeholder="date(next)"
+    /></label>
+    <el-button type="primary" :loading="isBusy" data-testid="keep-check" @click="keep">Put it down</el-button>
+    <div v-if="sticker" class="sticker" data-testid="sticker">
+      <p>Bay {{ sticker.bay }} · {{ sticker.kind === 'rcd' ? 'RCD tested' : 'inspected' }}</p>
+      <p>
+        <b>{{ date(sticker.doneOn) }}</b>
+      </p>
+      <p>
+        next by <b>{{ date(sticker.dueOn) }}</b>
+      </p>
+    </div>
+    <button v-if="sticker" type="button" class="text-button" @click="print">Print the sticker</button>
+  </section>
+</template>
+
+<style scoped>
+.sticker {
+  border: 2px solid var(--ink);
+  border-radius: 6px;
+  padding: 10px 14px;
+  width: 230px;
+  background: var(--raised);
+}
+@media print {
+  .sticker {
+    position: fixed;
+    top: 0;
+    left: 0;
+  }
+}
+</style>

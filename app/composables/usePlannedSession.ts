@@ -1,0 +1,168 @@
+import { equip } from '#core/planning/assign'
+import { conflictsOf } from '#core/planning/conflicts'
+import { costOf } from '#core/planning/cost'
+import { dayConflicts } from '#core/planning/facts'
+import { pairsOf, type Pairing } from '#core/planning/pairs'
+import { plannedMinutes } from '#core/planning/learn'
+import { placementText, readSession, taskText, timeOfDay } from '#core/planning/read-session'
+import { lengthsOf, type Placement, type PlanTask } from '#core/planning/session'
+import type { SessionView } from '#schemas/planning-views'
+import type { PlanNames } from '#words/planning/says'
+import type { PlannerOffer } from '~/workers/planner.worker'
+
+type Document = ReturnType<typeof useKeptDocument<SessionView>>
+
+/** A session being planned: what is in its boxes, what is against it, what it costs, and every way to change it. */
+export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'autosave'>) {
+  const { fields, write } = autosave
+  const dueOf = (id: number) => view.value?.instruments.find((one) => one.id === id)?.dueOn ?? ''
+  const session = computed(() =>
+    readSession(fields, (id) => dueOf(id) !== '' && (!fields.day || dueOf(id) >= fields.day)),
+  )
+  const problem = computed(() => ({
+    frame: session.value.frame,
+    tasks: session.value.tasks,
+    fixed: session.value.placements.filter(({ task }) => isFixed(task)),
+  }))
+  const conflicts = computed(() =>
+    conflictsOf(session.value.frame, session.value.tasks, session.value.placements),
+  )
+  const against = computed(() => (view.value ? dayConflicts(session.value, view.value) : []))
+  const cost = computed(() => costOf(problem.value, session.value.placements))
+  const byTask = computed(() => new Map(session.value.placements.map((one) => [one.task, one])))
+  const taskById = computed(() => new Map(session.value.tasks.map((one) => [one.id, one])))
+
+  /** What is locked, and what has been begun on the day, stays. */
+  function isFixed(id: string): boolean {
+    const task = session.value.tasks.find((one) => one.id === id)
+    const placement = session.value.placements.find((one) => one.task === id)
+    if (!task || !placement) return false
+    const begun = placement.start - lengthsOf(task, session.value.frame.step).design
+    return task.isLocked || (session.value.frame.now > 0 && begun < session.value.frame.now)
+  }
+
+  const person = (id: number): string =>
+    [...(view.value?.people ?? []), ...(view.value?.staff ?? [])].find((one) => one.id === id)?.name ??
+    'somebody'
+  const code = (id: number): string => view.value?.exercises.find((one) => one.id === id)?.code ?? '?'
+  const names: PlanNames = {
+    task: (id) => {
+      const task = taskById.value.get(id)
+      return task ? `${task.people.map(person).join(' and ')}, ${code(task.exercise)}` : id
+    },
+    person,
+    instrument: (id) => view.value?.instruments.find((one) => one.id === id)?.name ?? 'An instrument',
+    time: (minute) => timeOfDay(session.value.from, minute),
+  }
+
+  /** Writes a whole plan: what has a place now, and nothing of what had one. */
+  function layPlan(plan: readonly Placement[]): void {
+    const next = new Map(plan.map((one) => [one.task, placementText(one)]))
+    for (const { id } of session.value.tasks) {
+      const text = next.get(id) ?? ''
+      if ((fields[`place.${id}`] ?? '') !== text) write(`place.${id}`, text)
+    }
+  }
+  /** A task somewhere else, or later; everybody and everything it needs is given out anew. */
+  function move(
+    id: string,
+    to: { readonly bay?: number; readonly start?: number; readonly live?: number },
+  ): void {
+    const task = taskById.value.get(id)
+    if (!task) return
+    const lengths = lengthsOf(task, session.value.frame.step)
+    const old = byTask.value.get(id)
+    const start = Math.max(0, to.start ?? old?.start ?? lengths.design)
+    const shift = old ? start - old.start : 0
+    const live = Math.max(0, to.live ?? (old ? old.live + shift : start + lengths.bay))
+    const bay = to.bay ?? old?.bay ?? session.value.frame.bays[0] ?? 1
+    const moved: Placement = {
+      task: id,
+      bay,
+      start,
+      live,
+      assessor: null,
+      instrument: null,
+      liveInstrument: null,
+    }
+    const others = session.value.placements.filter((one) => one.task !== id)
+    layPlan(equip(session.value.frame, taskById.value, [...others, moved]))
+  }
+  const change = (task: PlanTask, parts: Partial<PlanTask>) =>
+    write(`task.${task.id}`, taskText({ ...task, ...parts }))
+  function remove(id: string): void {
+    write(`task.${id}`, '')
+    write(`place.${id}`, '')
+  }
+  function add(people: readonly number[], exerciseId: number): void {
+    const exercise = view.value?.exercises.find((one) => one.id === exerciseId)
+    if (!exercise || people.length === 0) return
+    const last = Math.max(0, ...session.value.tasks.map(({ id }) => Number(id.slice(1)) || 0))
+    const id = `t${String(last + 1).padStart(3, '0')}`
+    const minutes = plannedMinutes(exercise.minutes, exercise.learnt)
+    write(
+      `task.${id}`,
+      taskText({ id, people, exercise: exerciseId, minutes, isRepeat: false, isLocked: false }),
+    )
+  }
+  /** Everybody by a policy: tasks of the same exercise are put together into pairs, or taken apart. */
+  function pair(pairing: Pairing): void {
+    write('pairing', pairing)
+    const byExercise = new Map<number, PlanTask[]>()
+    for (const task of session.value.tasks)
+      byExercise.set(task.exercise, [...(byExercise.get(task.exercise) ?? []), task])
+    for (const [exercise, tasks] of byExercise) {
+      const people = [...new Set(tasks.flatMap((task) => task.people))]
+      const groups = pairsOf(people, pairing, view.value?.lastPairs ?? [])
+      for (const { id } of tasks) remove(id)
+      for (const group of groups) add(group, exercise)
+    }
+  }
+
+  const { call: inWorker, stop } = useWorker<PlannerOffer>(
+    () => new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  const state = ref<'' | 'first' | 'best' | 'found'>('')
+  /** A first plan at once, then the best; what is locked or begun stays. */
+  async function plan(): Promise<void> {
+    stop()
+    state.value = ''
+    const asked = plain(problem.value)
+    const onFirst = callable((first: readonly Placement[]) => {
+      layPlan(first)
+      state.value = 'first'
+    })
+    const seed = Number(fields.seed) || 1
+    const found = await inWorker((worker) => worker.planSession(asked, seed, onFirst))
+    layPlan(found.plan)
+    state.value = found.isProved ? 'best' : 'found'
+  }
+  /** Somebody is not here: planned again without them, from now on. */
+  async function absent(id: number, isAbsent: boolean, now: number): Promise<void> {
+    const others = session.value.frame.absent.filter((one) => one !== id)
+    write('absent', [...others, ...(isAbsent ? [id] : [])].join(' '))
+    write('now', String(Math.max(0, Math.min(now, session.value.frame.minutes))))
+    await nextTick()
+    await plan()
+  }
+
+  return {
+    session,
+    conflicts,
+    against,
+    cost,
+    byTask,
+    names,
+    code,
+    state,
+    move,
+    change,
+    remove,
+    add,
+    pair,
+    plan,
+    absent,
+    stop,
+  }
+}
+export type PlannedSessionTools = ReturnType<typeof usePlannedSession>

@@ -1,0 +1,75 @@
+import { STEP_TOPIC } from '#core/assessment/starter-topics'
+import { starterOf } from '#core/assessment/starter'
+import type { StarterBody } from '#schemas/planning-requests'
+import type { Person } from '../repos/people'
+import { allow, seesGroup } from './access'
+import type { Context } from './context'
+import { createExercise, setExercise } from './exercises'
+import { addLesson } from './picture'
+import { Problem } from './problem'
+import { bankOf } from './question-bank'
+
+export interface StarterPreview {
+  readonly base: { readonly id: number; readonly code: string; readonly title: string }
+  readonly step: string
+  /** What is right and what the slip gives, of each variant, SI. */
+  readonly variants: readonly {
+    readonly index: number
+    readonly lengthM: number
+    readonly right: number
+    readonly slip: number
+  }[]
+  readonly questions: readonly { readonly code: string; readonly text: string }[]
+}
+
+/** More exercises than this are not tried for a starter. */
+const MOST_TRIED = 40
+
+/** A starter out of the first exercise of the centre in which the slip shows. */
+function findStarter({ repos }: Context, slip: string, code: string) {
+  for (const { id, exercise } of repos.exercises.all().slice(0, MOST_TRIED)) {
+    const starter = starterOf(exercise, slip, code)
+    if (starter) return { base: { id, code: exercise.code, title: exercise.title }, starter }
+  }
+  throw new Problem('starterNone')
+}
+
+/** Ten variants that provoke a slip, and questions that unpick it. */
+export function previewStarter(context: Context, actor: Person, slip: string): StarterPreview {
+  allow(actor, 'lesson.keep')
+  const { base, starter } = findStarter(context, slip, 'S-0')
+  const { at, variants } = starter
+  const topic = STEP_TOPIC[at.step] ?? 'principles'
+  return {
+    base,
+    step: at.step,
+    variants: variants.map(({ index, installation }) => ({
+      index,
+      lengthM: installation.circuits.find(({ id }) => id === at.circuit)!.lengthM,
+      right: at.right,
+      slip: at.slip,
+    })),
+    questions: bankOf(context)
+      .filter((question) => question.topic === topic)
+      .slice(0, 3)
+      .map(({ code, text }) => ({ code, text })),
+  }
+}
+
+/** Sets a starter for a group, and puts the lesson down with it: its result stands beside the picture. */
+export function setStarter(
+  context: Context,
+  actor: Person,
+  { cohort, slip, code, day, title }: StarterBody,
+): { readonly id: number } {
+  allow(actor, 'exercise.change')
+  if (!seesGroup(actor, cohort)) throw new Problem('notFound')
+  const { starter } = findStarter(context, slip, code)
+  const { repos } = context
+  return repos.transaction(() => {
+    const stored = createExercise(context, actor, starter.exercise)
+    setExercise(context, actor, stored.id, stored.version, cohort)
+    addLesson(context, actor, { cohort, day, about: slip, title }, stored.id)
+    return { id: stored.id }
+  })
+}
