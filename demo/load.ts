@@ -24,6 +24,8 @@ import { decidePermission } from '../server/services/permission'
 import { saveWork } from '../server/services/work-save'
 import { playEvidence } from './evidence'
 import { playIsolation } from './isolation'
+import { playLessons } from './lessons'
+import { playTerm } from './term'
 import { playWorkmanship } from './workmanship'
 import {
   DEMO_PASSWORD,
@@ -97,18 +99,15 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
       clock.pass(6)
     }
   }
-  playWorkmanship(repos, (minutesAgo) => ({
+  const ago = (minutes: number): Context => ({
     repos,
-    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
-  }))
-  playEvidence(repos, (minutesAgo) => ({
-    repos,
-    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
-  }))
-  await playIsolation(repos, (minutesAgo) => ({
-    repos,
-    now: new Date(now.getTime() - minutesAgo * 60_000).toISOString(),
-  }))
+    now: new Date(now.getTime() - minutes * 60_000).toISOString(),
+  })
+  playWorkmanship(repos, ago)
+  playEvidence(repos, ago)
+  await playIsolation(repos, ago)
+  playLessons(repos, ago)
+  playTerm(repos, ago, now)
 }
 
 /** Two testers and an indicator; one of them is overdue, so that it is seen. */

@@ -26,7 +26,7 @@ export interface GroupPicture {
   readonly exercises: readonly { readonly id: number; readonly code: string; readonly title: string }[]
   readonly sheets: readonly (DatedSheet & { readonly exercise: number })[]
   readonly lessons: readonly LessonView[]
-  /** Share of criteria with an occasion that counts, by outcome and person, 0 to 1. */
+  /** Criteria that are complete, by unit and person. */
   readonly outcomes: readonly {
     readonly code: string
     readonly title: string
@@ -76,4 +76,18 @@ export interface TalkView {
     readonly mark: number
     readonly outOf: number
   }[]
+}
+
+/** Ten variants that provoke a slip, and questions that unpick it. */
+export interface StarterView {
+  readonly base: { readonly id: number; readonly code: string; readonly title: string }
+  readonly step: string
+  /** What is right and what the slip gives, SI. */
+  readonly variants: readonly {
+    readonly index: number
+    readonly lengthM: number
+    readonly right: number
+    readonly slip: number
+  }[]
+  readonly questions: readonly { readonly code: string; readonly text: string }[]
 }

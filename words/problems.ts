@@ -1,11 +1,9 @@
 import { EVIDENCE_PROBLEMS } from './evidence/problems'
 import { PLANNING_PROBLEMS } from './planning/problems'
-import { SURVEY_PROBLEMS } from './survey/problems'
 
 /** Every refusal that a person can meet: its HTTP status and a sentence that says what to do. */
 export const PROBLEMS = {
   ...EVIDENCE_PROBLEMS,
-  ...SURVEY_PROBLEMS,
   ...PLANNING_PROBLEMS,
   signInNeeded: {
     status: 401,

@@ -1,10 +1,17 @@
+import type { ComputedRef } from 'vue'
 import { equip } from '#core/planning/assign'
 import { conflictsOf } from '#core/planning/conflicts'
 import { costOf } from '#core/planning/cost'
 import { dayConflicts } from '#core/planning/facts'
 import { pairsOf, type Pairing } from '#core/planning/pairs'
 import { plannedMinutes } from '#core/planning/learn'
-import { placementText, readSession, taskText, timeOfDay } from '#core/planning/read-session'
+import {
+  placementText,
+  readSession,
+  taskText,
+  timeOfDay,
+  type PlannedSession,
+} from '#core/planning/read-session'
 import { lengthsOf, type Placement, type PlanTask } from '#core/planning/session'
 import type { SessionView } from '#schemas/planning-views'
 import type { PlanNames } from '#words/planning/says'
@@ -41,19 +48,7 @@ export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'a
     return task.isLocked || (session.value.frame.now > 0 && begun < session.value.frame.now)
   }
 
-  const person = (id: number): string =>
-    [...(view.value?.people ?? []), ...(view.value?.staff ?? [])].find((one) => one.id === id)?.name ??
-    'somebody'
-  const code = (id: number): string => view.value?.exercises.find((one) => one.id === id)?.code ?? '?'
-  const names: PlanNames = {
-    task: (id) => {
-      const task = taskById.value.get(id)
-      return task ? `${task.people.map(person).join(' and ')}, ${code(task.exercise)}` : id
-    },
-    person,
-    instrument: (id) => view.value?.instruments.find((one) => one.id === id)?.name ?? 'An instrument',
-    time: (minute) => timeOfDay(session.value.from, minute),
-  }
+  const { names, code } = usePlanNames(view, session, taskById)
 
   /** Writes a whole plan: what has a place now, and nothing of what had one. */
   function layPlan(plan: readonly Placement[]): void {
@@ -166,3 +161,25 @@ export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'a
   }
 }
 export type PlannedSessionTools = ReturnType<typeof usePlannedSession>
+
+/** What things of a session are called. */
+function usePlanNames(
+  view: Document['view'],
+  session: ComputedRef<PlannedSession>,
+  taskById: ComputedRef<ReadonlyMap<string, PlanTask>>,
+) {
+  const person = (id: number): string =>
+    [...(view.value?.people ?? []), ...(view.value?.staff ?? [])].find((one) => one.id === id)?.name ??
+    'somebody'
+  const code = (id: number): string => view.value?.exercises.find((one) => one.id === id)?.code ?? '?'
+  const names: PlanNames = {
+    task: (id) => {
+      const task = taskById.value.get(id)
+      return task ? `${task.people.map(person).join(' and ')}, ${code(task.exercise)}` : id
+    },
+    person,
+    instrument: (id) => view.value?.instruments.find((one) => one.id === id)?.name ?? 'An instrument',
+    time: (minute) => timeOfDay(session.value.from, minute),
+  }
+  return { names, code }
+}

@@ -66,6 +66,7 @@ export const AREAS: readonly Area[] = [
     name: 'Record',
     places: [
       { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
+      { to: '/picture', name: 'Picture', roles: ['instructor', 'assessor', 'verifier'] },
       { to: '/record', name: 'My record', roles: ['apprentice'] },
     ],
   },

@@ -50,7 +50,8 @@ export function assign(
 
 /**
  * Gives assessors and instruments out, in order of time the first that is free: for tests that is always enough where
- * there are enough; an assessor is the one who has to leave soonest of those who can stay. `kept` keep what they have.
+ * there are enough; an assessor is the one who has to leave soonest of those who can stay. `kept` keep what they have, and
+ * are served first with what they lack.
  */
 export function equip(
   frame: SessionFrame,
@@ -58,12 +59,7 @@ export function equip(
   placements: readonly Placement[],
   kept: readonly Placement[] = [],
 ): Placement[] {
-  const lengths = (id: string) => lengthsOf(tasks.get(id)!, frame.step)
-  const stand = ({ task, live }: Placement): Span => ({ from: live, to: live + lengths(task).live })
-  const tests = ({ task, start }: Placement): Span => ({
-    from: start + lengths(task).build,
-    to: start + lengths(task).bay,
-  })
+  const { lengths, stand, tests } = spansOf(frame, tasks)
   const [people, meters] = [register(), register()]
   for (const one of kept) {
     people.take(one.assessor, stand(one))
@@ -71,32 +67,58 @@ export function equip(
     meters.take(one.liveInstrument, stand(one))
   }
   const leavingFirst = [...frame.assessors].sort((a, b) => a.to - b.to || a.from - b.from)
-  const assessors = new Map<string, number | null>()
-  for (const one of [...placements].sort((a, b) => a.live - b.live)) {
-    const span = stand(one)
-    const found = leavingFirst.find(
-      ({ id, from, to }) => from <= span.from && to >= span.to && people.isFree(id, span),
-    )
-    people.take(found?.id ?? null, span)
-    assessors.set(one.task, found?.id ?? null)
-  }
+  const assessorFor = (span: Span): number | null =>
+    leavingFirst.find(({ id, from, to }) => from <= span.from && to >= span.to && people.isFree(id, span))
+      ?.id ?? null
+  const meterFor = (span: Span): number | null =>
+    frame.instruments.find((id) => meters.isFree(id, span)) ?? null
+
   const given = new Map<string, number | null>()
-  const uses = placements.flatMap((one) => [
-    { key: `${one.task} dead`, span: tests(one) },
-    { key: `${one.task} live`, span: stand(one) },
-  ])
-  for (const { key, span } of uses.sort((a, b) => a.span.from - b.span.from)) {
-    const meter = frame.instruments.find((id) => meters.isFree(id, span)) ?? null
-    meters.take(meter, span)
-    given.set(key, meter)
+  const give = (wanted: readonly Wanted[], from: Register, find: (span: Span) => number | null) => {
+    for (const { key, span, has } of [...wanted].sort((a, b) => a.span.from - b.span.from)) {
+      const found = has ?? find(span)
+      if (has === null) from.take(found, span)
+      given.set(key, found)
+    }
   }
-  const equipped = placements.map((one) => ({
-    ...one,
-    assessor: assessors.get(one.task)!,
-    instrument: given.get(`${one.task} dead`)!,
-    liveInstrument: given.get(`${one.task} live`)!,
-  }))
-  return [...kept, ...equipped].sort(
-    (a, b) => a.start - b.start || endOf(a, lengths(a.task)) - endOf(b, lengths(b.task)),
-  )
+  for (const list of [kept, placements]) {
+    const isKept = list === kept
+    const has = (id: number | null) => (isKept ? id : null)
+    const standing = list.map((one) => ({ key: `${one.task} by`, span: stand(one), has: has(one.assessor) }))
+    const testing = list.flatMap((one) => [
+      { key: `${one.task} dead`, span: tests(one), has: has(one.instrument) },
+      { key: `${one.task} live`, span: stand(one), has: has(one.liveInstrument) },
+    ])
+    give(standing, people, assessorFor)
+    give(testing, meters, meterFor)
+  }
+  return [...kept, ...placements]
+    .map((one) => ({
+      ...one,
+      assessor: given.get(`${one.task} by`)!,
+      instrument: given.get(`${one.task} dead`)!,
+      liveInstrument: given.get(`${one.task} live`)!,
+    }))
+    .sort((a, b) => a.start - b.start || endOf(a, lengths(a.task)) - endOf(b, lengths(b.task)))
+}
+
+/** When a task is tested dead and live, by its placement. */
+function spansOf({ step }: SessionFrame, tasks: Tasks) {
+  const lengths = (id: string) => lengthsOf(tasks.get(id)!, step)
+  return {
+    lengths,
+    stand: ({ task, live }: Placement): Span => ({ from: live, to: live + lengths(task).live }),
+    tests: ({ task, start }: Placement): Span => ({
+      from: start + lengths(task).build,
+      to: start + lengths(task).bay,
+    }),
+  }
+}
+
+type Register = ReturnType<typeof register>
+/** Something that is needed for a while; null where nobody or nothing has been given yet. */
+interface Wanted {
+  readonly key: string
+  readonly span: Span
+  readonly has: number | null
 }

@@ -18,7 +18,8 @@ interface Term {
 const sum = (terms: readonly Term[]): string =>
   terms
     .map(({ by, of }, i) => {
-      const sign = by < 0 ? '-' : i === 0 ? '' : '+'
+      const plus = i === 0 ? '' : '+'
+      const sign = by < 0 ? '-' : plus
       const figure = Math.abs(by) === 1 ? '' : `${Math.abs(by)} `
       return `${i > 0 && i % TERMS_A_LINE === 0 ? '\n  ' : ''} ${sign} ${figure}${of}`
     })
@@ -189,64 +190,51 @@ function waitingRow(parts: readonly Part[], part: Part, i: number, { n, step }: 
   return `${sum(terms)} <= ${(before.live + part.design + part.bay) * step}`
 }
 
+/** A span that a task takes of something: from so many steps after its start (or its live tests), so long. */
+interface Window {
+  readonly after: typeof S
+  readonly from: (part: Part) => number
+  readonly long: (part: Part) => number
+}
+const STANDING: Window = { after: L, from: () => 0, long: ({ live }) => live }
+const TESTING: Window = { after: S, from: ({ build }) => build, long: ({ bay, build }) => bay - build }
+const DESIGNING: Window = { after: S, from: ({ design }) => -design, long: ({ design }) => design }
+
+/** What is in such a span at a step. */
+const within = (parts: readonly Part[], n: number, t: number, { after, from, long }: Window): Term[] =>
+  parts.flatMap((part, i) =>
+    (after === L ? livesOf(part, n) : startsOf(part, n))
+      .filter((u) => u + from(part) <= t && t < u + from(part) + long(part))
+      .map((u) => ({ by: 1, of: after(i, u) })),
+  )
+/** Who has begun wiring by a step and has not ended. */
+const atBays = (parts: readonly Part[], n: number, t: number): Term[] =>
+  parts.flatMap((part, i) => [
+    ...startsOf(part, n)
+      .filter((u) => u <= t)
+      .map((u) => ({ by: 1, of: S(i, u) })),
+    ...livesOf(part, n)
+      .filter((v) => v <= t - part.live)
+      .map((v) => ({ by: -1, of: L(i, v) })),
+  ])
+
+/** No more of anything at any step than there is, less what is taken already. */
 function limitRows(
   { frame }: SessionProblem,
   parts: readonly Part[],
   used: ReturnType<typeof usageOf>,
 ): string[] {
   const n = stepsOf(frame)
-  const at = (
-    t: number,
-    from: (part: Part) => number,
-    long: (part: Part) => number,
-    of: typeof S,
-    times: typeof startsOf,
-  ) =>
-    parts.flatMap((part, i) =>
-      times(part, n)
-        .filter((u) => u + from(part) <= t && t < u + from(part) + long(part))
-        .map((u) => ({ by: 1, of: of(i, u) })),
-    )
+  const row = (terms: readonly Term[], most: number) =>
+    terms.filter(({ by }) => by > 0).length > most ? [`${sum(terms)} <= ${most}`] : []
   return range(0, n).flatMap((t) => {
-    const bays = parts.flatMap((part, i) => [
-      ...startsOf(part, n)
-        .filter((u) => u <= t)
-        .map((u) => ({ by: 1, of: S(i, u) })),
-      ...livesOf(part, n)
-        .filter((v) => v <= t - part.live)
-        .map((v) => ({ by: -1, of: L(i, v) })),
-    ])
-    const standing = at(
-      t,
-      () => 0,
-      ({ live }) => live,
-      L,
-      livesOf,
-    )
-    const testing = [
-      ...at(
-        t,
-        ({ build }) => build,
-        ({ bay, build }) => bay - build,
-        S,
-        startsOf,
-      ),
-      ...standing,
-    ]
-    const desks = at(
-      t,
-      ({ design }) => -design,
-      ({ design }) => design,
-      S,
-      startsOf,
-    )
-    const row = (terms: readonly Term[], most: number) =>
-      terms.length > 0 && terms.filter(({ by }) => by > 0).length > most ? [`${sum(terms)} <= ${most}`] : []
+    const standing = within(parts, n, t, STANDING)
+    const assessors = assessorsAt(frame, t * frame.step, (t + 1) * frame.step)
     return [
-      ...row(bays, frame.bays.length - used.bays[t]!),
-      ...row(testing, frame.instruments.length - used.instruments[t]!),
-      ...row(standing, assessorsAt(frame, t * frame.step, (t + 1) * frame.step) - used.assessors[t]!),
-      ...row(desks, frame.desks - used.desks[t]!),
+      ...row(atBays(parts, n, t), frame.bays.length - used.bays[t]!),
+      ...row([...within(parts, n, t, TESTING), ...standing], frame.instruments.length - used.instruments[t]!),
+      ...row(standing, assessors - used.assessors[t]!),
+      ...row(within(parts, n, t, DESIGNING), frame.desks - used.desks[t]!),
     ]
   })
 }

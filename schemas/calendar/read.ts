@@ -124,7 +124,8 @@ function dayOf(time: ICAL.Time, zone: string): string {
 function zoneName(time: ICAL.Time): string | null {
   const { tzid } = (time.zone ?? {}) as { tzid?: string }
   const named = tzid === 'floating' || !tzid ? ((time as { timezone?: string }).timezone ?? tzid) : tzid
-  return !named || named === 'floating' ? null : named === 'Z' ? 'UTC' : named
+  if (!named || named === 'floating') return null
+  return named === 'Z' ? 'UTC' : named
 }
 
 /** A wall-clock time of a named zone as a moment; undefined where no such zone is known. */

@@ -40,13 +40,12 @@ const LATEST = `
     AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)`
 type Asked = { cohort: string; since: string }
 
-/** What a picture of a group is drawn from, without reading any sheet. */
-export function createPictureRepo(db: Database) {
-  const sheets = db.prepare<[Asked], SheetRow>(`
+const statementsOf = (db: Database) => ({
+  sheets: db.prepare<[Asked], SheetRow>(`
     SELECT a.id AS attempt, p.id AS person, a.exercise_id AS exercise, substr(d.at, 1, 10) AS day,
       (SELECT group_concat(s.code, ' ') FROM decision_slip s WHERE s.decision_id = d.id) AS kinds ${LATEST}
-    ORDER BY d.at`)
-  const sums = db.prepare<[Asked], SumsRow>(`
+    ORDER BY d.at`),
+  sums: db.prepare<[Asked], SumsRow>(`
     SELECT a.bay, r.instrument, r.kind, count(*) AS n, sum(r.excess) AS sum, sum(r.excess * r.excess) AS squares
     FROM person p JOIN attempt a ON a.person_id = p.id JOIN decision d ON d.attempt_id = a.id
       JOIN decision_reading r ON r.decision_id = d.id
@@ -54,56 +53,64 @@ export function createPictureRepo(db: Database) {
       AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)
       -- Ten times too much or too little is a slip of the pen, not a drift.
       AND abs(r.excess) < 1
-    GROUP BY a.bay, r.instrument, r.kind`)
-  const times = db.prepare<[Asked], TaskTimes & { exercise: number }>(`
+    GROUP BY a.bay, r.instrument, r.kind`),
+  times: db.prepare<[Asked], TaskTimes & { exercise: number }>(`
     SELECT a.exercise_id AS exercise,
       min(CASE WHEN e.act = 'handInDesign' THEN e.at END) AS designDone,
       max(CASE WHEN e.act = 'askPermission' THEN e.at END) AS asked,
       max(CASE WHEN e.act = 'permit' THEN e.at END) AS permitted,
       max(CASE WHEN e.act = 'handIn' THEN e.at END) AS done
     FROM person p JOIN attempt a ON a.person_id = p.id JOIN stage_event e ON e.attempt_id = a.id
-    WHERE p.cohort = @cohort AND e.at >= @since GROUP BY a.id`)
-  const rules = db.prepare<[Asked], { rule: string; broken: number; n: number }>(`
+    WHERE p.cohort = @cohort AND e.at >= @since GROUP BY a.id`),
+  rules: db.prepare<[Asked], { rule: string; broken: number; n: number }>(`
     SELECT json_extract(r.value, '$.code') AS rule,
       sum(json_extract(r.value, '$.state') = 'broken') AS broken, count(*) AS n
     FROM person p JOIN observation o ON o.apprentice_id = p.id JOIN observation_decision d ON d.observation_id = o.id
       JOIN json_each(d.evidence, '$.verdict.rules') r
-    WHERE p.cohort = @cohort AND d.at >= @since GROUP BY 1 ORDER BY broken DESC`)
-  const topics = db.prepare<[Asked], { topic: string; asked: number; unaided: number }>(`
+    WHERE p.cohort = @cohort AND d.at >= @since GROUP BY 1 ORDER BY broken DESC`),
+  topics: db.prepare<[Asked], { topic: string; asked: number; unaided: number }>(`
     SELECT q.topic, count(*) AS asked, sum(q.outcome = 'unaided') AS unaided
     FROM person p JOIN question_asked q ON q.person_id = p.id
     WHERE p.cohort = @cohort AND q.asked_at >= @since
       AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id)
-    GROUP BY q.topic`)
-  const lessons = db.prepare<[Asked], StoredLesson>(`
-    SELECT l.id, l.day, l.about, l.title, p.name AS "by", l.exercise_id AS exerciseId
-    FROM lesson l JOIN person p ON p.id = l.by_id WHERE l.cohort = @cohort AND l.day >= @since ORDER BY l.day, l.id`)
-  const addLesson = db.prepare(
-    'INSERT INTO lesson (cohort, day, about, title, by_id, at, exercise_id) VALUES (?, ?, ?, ?, ?, ?, ?)',
-  )
-  const starters = db.prepare<[number, string], { sheets: number; withSlip: number }>(`
-    SELECT count(*) AS sheets, sum(EXISTS (
-      SELECT 1 FROM decision_slip s WHERE s.decision_id = d.id AND s.code = l.about)) AS withSlip
-    FROM lesson l JOIN attempt a ON a.exercise_id = l.exercise_id JOIN decision d ON d.attempt_id = a.id
-      JOIN person p ON p.id = a.person_id
-    WHERE l.id = ? AND p.cohort = ? AND d.id = (SELECT max(x.id) FROM decision x WHERE x.attempt_id = a.id)`)
-  const ofPerson = db.prepare<[number, string], DecidedSheet>(`
+    GROUP BY q.topic`),
+  ofPerson: db.prepare<[number, string], DecidedSheet>(`
     SELECT a.id AS attempt, e.code, json_extract(e.document, '$.title') AS title, substr(d.at, 1, 10) AS day,
       d.met, d.mark, d.out_of AS outOf
     FROM attempt a JOIN decision d ON d.attempt_id = a.id JOIN exercise e ON e.id = a.exercise_id
     WHERE a.person_id = ? AND d.at >= ? AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)
-    ORDER BY d.at DESC`)
+    ORDER BY d.at DESC`),
+})
+
+const lessonsOf = (db: Database) => ({
+  lessons: db.prepare<[Asked], StoredLesson>(`
+    SELECT l.id, l.day, l.about, l.title, p.name AS "by", l.exercise_id AS exerciseId
+    FROM lesson l JOIN person p ON p.id = l.by_id WHERE l.cohort = @cohort AND l.day >= @since ORDER BY l.day, l.id`),
+  addLesson: db.prepare(
+    'INSERT INTO lesson (cohort, day, about, title, by_id, at, exercise_id) VALUES (?, ?, ?, ?, ?, ?, ?)',
+  ),
+  starters: db.prepare<[number, string], { sheets: number; withSlip: number }>(`
+    SELECT count(*) AS sheets, sum(EXISTS (
+      SELECT 1 FROM decision_slip s WHERE s.decision_id = d.id AND s.code = l.about)) AS withSlip
+    FROM lesson l JOIN attempt a ON a.exercise_id = l.exercise_id JOIN decision d ON d.attempt_id = a.id
+      JOIN person p ON p.id = a.person_id
+    WHERE l.id = ? AND p.cohort = ? AND d.id = (SELECT max(x.id) FROM decision x WHERE x.attempt_id = a.id)`),
+})
+
+/** What a picture of a group is drawn from, without reading any sheet. */
+export function createPictureRepo(db: Database) {
+  const sql = { ...statementsOf(db), ...lessonsOf(db) }
   return {
     sheets: (cohort: string, since: string) =>
-      sheets
+      sql.sheets
         .all({ cohort, since })
         .map(({ kinds, ...row }) => ({ ...row, kinds: kinds ? kinds.split(' ') : [] })),
     /** Logarithms of reading over expected, summed by bay, instrument and kind. */
-    sums: (cohort: string, since: string) => sums.all({ cohort, since }),
-    times: (cohort: string, since: string) => times.all({ cohort, since }),
-    rules: (cohort: string, since: string) => rules.all({ cohort, since }),
-    topics: (cohort: string, since: string) => topics.all({ cohort, since }),
-    lessons: (cohort: string, since: string) => lessons.all({ cohort, since }),
+    sums: (cohort: string, since: string) => sql.sums.all({ cohort, since }),
+    times: (cohort: string, since: string) => sql.times.all({ cohort, since }),
+    rules: (cohort: string, since: string) => sql.rules.all({ cohort, since }),
+    topics: (cohort: string, since: string) => sql.topics.all({ cohort, since }),
+    lessons: (cohort: string, since: string) => sql.lessons.all({ cohort, since }),
     addLesson: (
       lesson: {
         readonly cohort: string
@@ -116,13 +123,13 @@ export function createPictureRepo(db: Database) {
       exerciseId: number | null,
     ): void => {
       const { cohort, day, about, title } = lesson
-      addLesson.run(cohort, day, about, title, by, at, exerciseId)
+      sql.addLesson.run(cohort, day, about, title, by, at, exerciseId)
     },
     /** How many of a starter’s sheets show its slip. */
     starter: (lessonId: number, cohort: string) => {
-      const { sheets: n, withSlip } = starters.get(lessonId, cohort)!
+      const { sheets: n, withSlip } = sql.starters.get(lessonId, cohort)!
       return { sheets: n, withSlip: withSlip ?? 0 }
     },
-    ofPerson: (personId: number, since: string) => ofPerson.all(personId, since),
+    ofPerson: (personId: number, since: string) => sql.ofPerson.all(personId, since),
   }
 }

@@ -109,6 +109,21 @@ const statementsOf = (db: Database) => ({
   acts: db.prepare<[number], { act: string; at: string }>(
     'SELECT act, at FROM survey_act WHERE survey_id = ? ORDER BY at, act',
   ),
+  feed: db.prepare(
+    'INSERT INTO survey_feed (exercise_id, survey_id, boxes, made_by, made_at) VALUES (?, ?, ?, ?, ?)',
+  ),
+  feedAgain: db.prepare('UPDATE survey_feed SET boxes = ?, made_by = ?, made_at = ? WHERE exercise_id = ?'),
+  feedOf: db.prepare<[number], { exerciseId: number; surveyId: number; boxes: string }>(
+    'SELECT exercise_id AS exerciseId, survey_id AS surveyId, boxes FROM survey_feed WHERE exercise_id = ?',
+  ),
+  fedBy: db.prepare<[number], { id: number; code: string; state: string }>(
+    `SELECT e.id, e.code, e.state FROM survey_feed f JOIN exercise e ON e.id = f.exercise_id WHERE f.survey_id = ?`,
+  ),
+  sites: db.prepare<[], { document: string }>('SELECT document FROM site ORDER BY code'),
+  addSite: db.prepare('INSERT OR IGNORE INTO site (code, document, made_by, made_at) VALUES (?, ?, ?, ?)'),
+})
+
+const decidedOf = (db: Database) => ({
   handIn: db.prepare('INSERT INTO survey_hand_in (survey_id, fields, at) VALUES (?, ?, ?)'),
   handIns: db.prepare<[number], Raw<SurveyHandIn, 'fields'>>(
     'SELECT id, survey_id AS surveyId, fields, at FROM survey_hand_in WHERE survey_id = ? ORDER BY id',
@@ -134,18 +149,6 @@ const statementsOf = (db: Database) => ({
   occasionsOfCohort: db.prepare<[string], RawOccasion>(
     `${OCCASIONS} AND d.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY d.id`,
   ),
-  feed: db.prepare(
-    'INSERT INTO survey_feed (exercise_id, survey_id, boxes, made_by, made_at) VALUES (?, ?, ?, ?, ?)',
-  ),
-  feedAgain: db.prepare('UPDATE survey_feed SET boxes = ?, made_by = ?, made_at = ? WHERE exercise_id = ?'),
-  feedOf: db.prepare<[number], { exerciseId: number; surveyId: number; boxes: string }>(
-    'SELECT exercise_id AS exerciseId, survey_id AS surveyId, boxes FROM survey_feed WHERE exercise_id = ?',
-  ),
-  fedBy: db.prepare<[number], { id: number; code: string; state: string }>(
-    `SELECT e.id, e.code, e.state FROM survey_feed f JOIN exercise e ON e.id = f.exercise_id WHERE f.survey_id = ?`,
-  ),
-  sites: db.prepare<[], { document: string }>('SELECT document FROM site ORDER BY code'),
-  addSite: db.prepare('INSERT OR IGNORE INTO site (code, document, made_by, made_at) VALUES (?, ?, ?, ?)'),
 })
 
 interface NewSurveyDecision extends Omit<SurveyDecision, 'by'> {
@@ -156,7 +159,7 @@ interface NewSurveyDecision extends Omit<SurveyDecision, 'by'> {
 
 /** Surveys of sites, what was done there, and what was decided about them. */
 export function createSurveysRepo(db: Database) {
-  const sql = statementsOf(db)
+  const sql = { ...statementsOf(db), ...decidedOf(db) }
   const one = (row: RawSurvey | undefined) => row && toSurvey(row)
   return {
     byId: (id: number) => one(sql.byId.get(id)),

@@ -26,7 +26,7 @@ export function listDates(context: Context, actor: Person): DatedItem[] {
     ...(may(actor, 'attempt.mark') ? ofPeople(context, actor, today) : []),
     ...ofCalendar(context, actor, today),
   ]
-  return items.sort((a, b) => (a.day === b.day ? a.key.localeCompare(b.key) : a.day < b.day ? -1 : 1))
+  return items.sort((a, b) => a.day.localeCompare(b.day) || a.key.localeCompare(b.key))
 }
 
 interface Made {

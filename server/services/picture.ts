@@ -1,5 +1,5 @@
 import { learntStages } from '#core/planning/learn'
-import { drifts, type Drift, type Sums } from '#core/statistics/drift'
+import { drifts, type Sums } from '#core/statistics/drift'
 import type { Topic } from '#core/questions/topics'
 import type { LessonBody } from '#schemas/planning-requests'
 import type { GroupPicture, LessonView, TalkView } from '#schemas/picture-views'
@@ -76,11 +76,7 @@ function outcomesOf(context: Context, record: ReturnType<typeof groupRecord>): G
       title,
       by: record.people.map(({ id, coverage }) => {
         const rows = coverage.filter(({ criterion }) => own.has(criterion.code))
-        return {
-          person: id,
-          met: rows.filter(({ occasions }) => occasions.some(({ met }) => met)).length,
-          of: rows.length,
-        }
+        return { person: id, met: rows.filter(({ isComplete }) => isComplete).length, of: rows.length }
       }),
     }
   })

@@ -1,5 +1,9 @@
 import { STEP_TOPIC } from '#core/assessment/starter-topics'
-import { starterOf } from '#core/assessment/starter'
+import { provokedBy } from '#core/assessment/marking/slips/provoke'
+import { starterOf, type Starter } from '#core/assessment/starter'
+import { assignmentOf, designOf } from '#core/exercise/assignment'
+import type { Installation } from '#core/installation/installation'
+import type { StarterView } from '#schemas/picture-views'
 import type { StarterBody } from '#schemas/planning-requests'
 import type { Person } from '../repos/people'
 import { allow, seesGroup } from './access'
@@ -8,19 +12,6 @@ import { createExercise, setExercise } from './exercises'
 import { addLesson } from './picture'
 import { Problem } from './problem'
 import { bankOf } from './question-bank'
-
-export interface StarterPreview {
-  readonly base: { readonly id: number; readonly code: string; readonly title: string }
-  readonly step: string
-  /** What is right and what the slip gives, of each variant, SI. */
-  readonly variants: readonly {
-    readonly index: number
-    readonly lengthM: number
-    readonly right: number
-    readonly slip: number
-  }[]
-  readonly questions: readonly { readonly code: string; readonly text: string }[]
-}
 
 /** More exercises than this are not tried for a starter. */
 const MOST_TRIED = 40
@@ -34,8 +25,15 @@ function findStarter({ repos }: Context, slip: string, code: string) {
   throw new Problem('starterNone')
 }
 
+function shownIn({ exercise, at }: Starter, installation: Installation, slip: string) {
+  const found = provokedBy(designOf(assignmentOf(exercise, installation)), slip).find(
+    ({ circuit, step }) => circuit === at.circuit && step === at.step,
+  )
+  return { right: found?.right ?? at.right, slip: found?.slip ?? at.slip }
+}
+
 /** Ten variants that provoke a slip, and questions that unpick it. */
-export function previewStarter(context: Context, actor: Person, slip: string): StarterPreview {
+export function previewStarter(context: Context, actor: Person, slip: string): StarterView {
   allow(actor, 'lesson.keep')
   const { base, starter } = findStarter(context, slip, 'S-0')
   const { at, variants } = starter
@@ -46,8 +44,7 @@ export function previewStarter(context: Context, actor: Person, slip: string): S
     variants: variants.map(({ index, installation }) => ({
       index,
       lengthM: installation.circuits.find(({ id }) => id === at.circuit)!.lengthM,
-      right: at.right,
-      slip: at.slip,
+      ...shownIn(starter, installation, slip),
     })),
     questions: bankOf(context)
       .filter((question) => question.topic === topic)

@@ -1,5 +1,8 @@
-/** Refusals about sessions, dates, stores and calendars. */
+import { SURVEY_PROBLEMS } from '../survey/problems'
+
+/** Refusals about surveys, sessions, dates, stores and calendars. */
 export const PLANNING_PROBLEMS = {
+  ...SURVEY_PROBLEMS,
   sessionNoGroup: { status: 400, sentence: 'Choose a group with at least one apprentice.' },
   calendarNotRead: {
     status: 400,

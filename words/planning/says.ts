@@ -13,42 +13,42 @@ export interface PlanNames {
   readonly time: (minute: number) => string
 }
 
-/** What does not go together in a plan, at the task that it concerns. */
-export function planConflictSays(one: PlanConflict, names: PlanNames): string {
-  const task = names.task(one.task)
-  switch (one.code) {
-    case 'twoPlaces':
-      return `${names.person(one.person)} would be in two places: ${task} and ${names.task(one.other)} at once.`
-    case 'bayTwice':
-      return `Bay ${one.bay} is taken twice: by ${task} and ${names.task(one.other)}.`
-    case 'noInstrument':
-      return `${task} has no instrument from ${names.time(one.from)} to ${names.time(one.to)}.`
-    case 'noAssessor':
-      return `Nobody stands beside ${task} from ${names.time(one.from)} to ${names.time(one.to)}.`
-    case 'assessorTwice':
-      return `${names.person(one.assessor)} would stand beside ${task} and ${names.task(one.other)} at once.`
-    case 'assessorAway':
-      return `${names.person(one.assessor)} is not there when ${task} is live.`
-    case 'instrumentTwice':
-      return `${names.instrument(one.instrument)} would be at ${task} and ${names.task(one.other)} at once.`
-    case 'notCalibrated':
-      return `${names.instrument(one.instrument)} is out of calibration or not in this session, but ${task} counts on it.`
-    case 'tooEarly':
-      return `${task} begins ${one.minutes} min too early: what comes before it is not done by then.`
-    case 'tooLate':
-      return `${task} ends ${one.minutes} min after the session.`
-    case 'liveTooEarly':
-      return `${task} would be live ${one.minutes} min before its dead tests are done.`
-    case 'notHere':
-      return `${names.person(one.person)} is not here, yet ${task} is planned.`
-    case 'bayNotUsable':
-      return `Bay ${one.bay} is not in this session, yet ${task} is planned there.`
-    case 'desksFull':
-      return `More people at their designs than the ${one.desks} desks when ${task} begins.`
-    case 'unplanned':
-      return `${task} has no place.`
-  }
+type Of<C extends PlanConflict['code']> = PlanConflict & { readonly code: C }
+const CONFLICTS: {
+  readonly [C in PlanConflict['code']]: (one: Of<C>, names: PlanNames, task: string) => string
+} = {
+  twoPlaces: (one, names, task) =>
+    `${names.person(one.person)} would be in two places: ${task} and ${names.task(one.other)} at once.`,
+  bayTwice: (one, names, task) => `Bay ${one.bay} is taken twice: by ${task} and ${names.task(one.other)}.`,
+  noInstrument: (one, names, task) =>
+    `${task} has no instrument from ${names.time(one.from)} to ${names.time(one.to)}.`,
+  noAssessor: (one, names, task) =>
+    `Nobody stands beside ${task} from ${names.time(one.from)} to ${names.time(one.to)}.`,
+  assessorTwice: (one, names, task) =>
+    `${names.person(one.assessor)} would stand beside ${task} and ${names.task(one.other)} at once.`,
+  assessorAway: (one, names, task) => `${names.person(one.assessor)} is not there when ${task} is live.`,
+  instrumentTwice: (one, names, task) =>
+    `${names.instrument(one.instrument)} would be at ${task} and ${names.task(one.other)} at once.`,
+  notCalibrated: (one, names, task) =>
+    `${names.instrument(one.instrument)} is out of calibration or not in this session, but ${task} counts on it.`,
+  tooEarly: (one, _names, task) =>
+    `${task} begins ${one.minutes} min too early: what comes before it is not done by then.`,
+  tooLate: (one, _names, task) => `${task} ends ${one.minutes} min after the session.`,
+  liveTooEarly: (one, _names, task) =>
+    `${task} would be live ${one.minutes} min before its dead tests are done.`,
+  notHere: (one, names, task) => `${names.person(one.person)} is not here, yet ${task} is planned.`,
+  bayNotUsable: (one, _names, task) => `Bay ${one.bay} is not in this session, yet ${task} is planned there.`,
+  desksFull: (one, _names, task) =>
+    `More people at their designs than the ${one.desks} desks when ${task} begins.`,
+  unplanned: (_one, _names, task) => `${task} has no place.`,
 }
+/** What does not go together in a plan, at the task that it concerns. */
+export const planConflictSays = (one: PlanConflict, names: PlanNames): string =>
+  (CONFLICTS[one.code] as (one: PlanConflict, names: PlanNames, task: string) => string)(
+    one,
+    names,
+    names.task(one.task),
+  )
 
 const KIND_TEXT = { inspection: 'inspection', rcd: 'RCD test' } as const
 

@@ -17,12 +17,12 @@ const put = (name: string, text: string | number | null | undefined) =>
 const bays = computed(() =>
   [...new Set([...view.knownBays, ...session.value.frame.bays])].sort((a, b) => a - b),
 )
-const overdue = computed(() =>
-  view.bays.filter(
-    ({ bay, dueOn }) =>
-      session.value.frame.bays.includes(bay) && session.value.day !== '' && dueOn < session.value.day,
-  ),
-)
+/** One reason a bay, whatever of it is overdue. */
+const overdue = computed(() => {
+  const { frame, day } = session.value
+  const late = view.bays.filter(({ bay, dueOn }) => frame.bays.includes(bay) && day !== '' && dueOn < day)
+  return late.filter(({ bay }, i) => late.findIndex((other) => other.bay === bay) === i)
+})
 const windowOf = (id: number) => session.value.frame.assessors.find((one) => one.id === id)
 const time = (minute: number) => names.time(minute)
 const slots = computed(() =>
@@ -116,7 +116,7 @@ function stand(id: number, from: number | null, to: number | null) {
           "
           ><el-option v-for="bay in bays" :key="bay" :value="bay" :label="`bay ${bay}`" /></el-select
       ></label>
-      <label v-for="one in overdue" :key="`${one.bay}-${one.kind}`" class="field"
+      <label v-for="one in overdue" :key="one.bay" class="field"
         ><span>Bay {{ one.bay }} is overdue since {{ date(one.dueOn) }}. Used because:</span
         ><el-input
           :model-value="fields[`reason.${one.bay}`]"

@@ -73,8 +73,7 @@ function put() {
       ></label>
     </div>
     <p v-for="one in used" :key="one.id" class="soft small">
-      <b>{{ one.code }}</b
-      >: {{ learntSays(one.learnt) }}
+      <b>{{ one.code }}</b>: {{ learntSays(one.learnt) }}
     </p>
     <p v-if="session.tasks.length === 0" class="empty">Nobody has a task in this session yet.</p>
     <table v-else class="grid-table" data-testid="plan-tasks">

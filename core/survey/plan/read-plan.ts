@@ -118,9 +118,10 @@ export function readPlan(fields: Readonly<Record<string, string>>): ReadPlan {
     const [part, id] = name.split('.') as [string, string | undefined]
     if (text === '' || !id) continue
     if (part === 'plan') {
-      const read = id === 'known' ? readKnown(parse(text)) : id === 'board' ? readBoard(parse(text)) : null
-      if (read === undefined) unread.push(name)
-      else if (read !== null) plan[id] = read
+      const reader = { known: readKnown, board: readBoard }[id]
+      const read = reader?.(parse(text))
+      if (read) plan[id] = read
+      else if (reader) unread.push(name)
       continue
     }
     const known = oneOf(PLAN_PARTS, part)

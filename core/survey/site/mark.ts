@@ -92,13 +92,18 @@ function isSame({ key, value }: SiteFact, text: string, read: number | undefined
   return right.ok && read !== undefined && Math.abs(read - right.value) <= FIGURE_TOLERANCE * right.value
 }
 
+const PIPE_OF: Readonly<Partial<Record<ItemKey, ItemKey>>> = {
+  'earth.bondWater': 'services.water',
+  'earth.bondGas': 'services.gas',
+}
+
 /** Wrong, but what follows from another thing that they read wrongly. */
 function followsTheirs(site: Site, { key }: SiteFact, { answers }: SurveySheet): boolean {
   const theirs = answers.get('intake.arrangement')!.text as Arrangement
   const right = site.facts.find((fact) => fact.key === 'intake.arrangement')?.value
   const isMisread = theirs !== right
   if (key === 'earth.ze' && isMisread) return answers.get('earth.ze')!.value === DECLARED_ZE_OHM[theirs]
-  const pipe = key === 'earth.bondWater' ? 'services.water' : key === 'earth.bondGas' ? 'services.gas' : null
+  const pipe = PIPE_OF[key]
   if (!pipe) return false
   const theirPipe = answers.get(pipe)!.text
   const rightPipe = site.facts.find((fact) => fact.key === pipe)?.value
