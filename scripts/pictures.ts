@@ -43,18 +43,23 @@ async function readyWired(page: Page) {
 
 type View = readonly [name: string, number: string, path: string, act?: (page: Page) => Promise<unknown>]
 const VIEWS: readonly View[] = [
-  [
-    'builder',
-    'I-201',
-    '/exercises',
-    (page) => page.getByRole('link', { name: 'Lighting in the halt shelter' }).click(),
-  ],
+  ['survey', 'S-301', '/surveys/1', (page) => page.getByTestId('tab-plan').click()],
+  ['plan', 'I-201', '/plan/1'],
   ['board', 'I-201', '/exercises/4'],
   ['library', 'I-201', '/library?ask=Where does 1.37 Ω come from?'],
   ['workbook', 'M-503', '/work', task('T-04')],
   ['floor', 'S-301', '/floor'],
   ['marking', 'S-301', '/marking', (page) => page.getByRole('link', { name: 'Davit Ombre' }).first().click()],
-  ['group', 'S-301', '/marking/groups/2'],
+  [
+    'picture',
+    'I-201',
+    '/picture',
+    async (page) => {
+      await page.getByTestId('picture-cohort').click()
+      await page.getByRole('option', { name: 'Thursday level 2' }).click()
+      await page.getByTestId('lesson-says').first().waitFor()
+    },
+  ],
   [
     'records',
     'I-201',
@@ -86,18 +91,6 @@ const VIEWS: readonly View[] = [
       await page.getByTestId('find-cause').click()
       await page.locator('aside li').first().waitFor({ timeout: 30_000 })
       await page.locator('aside').evaluate((aside) => aside.scrollTo(0, 360))
-    },
-  ],
-  [
-    'fault-finding',
-    'T-404',
-    '/practice',
-    async (page) => {
-      await page.getByTestId('aim-open').click()
-      await page.getByTestId('isolate').click()
-      await page.getByText('Workshop sockets', { exact: true }).click()
-      await page.getByTestId('test-c1.r2').click()
-      await page.getByRole('status').waitFor()
     },
   ],
   ['record', 'U-604', '/papers/27', (page) => page.getByRole('tab', { name: 'Installation record' }).click()],

@@ -6,6 +6,7 @@ import { IsolationSequenceSchema } from '#schemas/isolation-sequence'
 import { QuestionBankSchema } from '#schemas/questions'
 import { ReadingsSchema } from '#schemas/readings'
 import { RigSchema } from '#schemas/rig'
+import { SiteSchema } from '#schemas/site'
 import { SubmissionSchema } from '#schemas/submission'
 import { published } from '#schemas/published'
 
@@ -16,6 +17,7 @@ for (const [name, schema] of [
   ['questions', QuestionBankSchema],
   ['readings', ReadingsSchema],
   ['rig', RigSchema],
+  ['site', SiteSchema],
   ['submission', SubmissionSchema],
 ] as const) {
   writeFileSync(

@@ -4,7 +4,7 @@ import type { BayCheckBody, CalendarEntriesBody } from '#schemas/planning-reques
 import type { DatedItem, DateKind, ReadDay } from '#schemas/planning-views'
 import { readSession, timeOfDay } from '#core/planning/read-session'
 import { endOf, lengthsOf } from '#core/planning/session'
-import { DATE_TEXT } from '#words/planning/dates'
+import { DATE_TEXT, dayText } from '#words/planning/dates'
 import type { Person } from '../repos/people'
 import { allow, found, may, seesGroup } from './access'
 import type { Context } from './context'
@@ -58,7 +58,7 @@ function ofThings({ repos }: Context, today: string): DatedItem[] {
           kind: kind === 'rcd' ? 'bayRcd' : 'bayInspection',
           id: bay,
           day: dueOn,
-          what: `Bay ${bay}, last on ${doneOn}`,
+          what: `Bay ${bay}, last on ${dayText(doneOn)}`,
         }),
       ),
     ...repos.instruments
@@ -132,7 +132,7 @@ function ofCalendar({ repos }: Context, actor: Person, today: string): DatedItem
       .map(({ id, kind, title, fromDay, toDay }): DatedItem => ({
         ...item(
           today,
-          { kind, id, day: fromDay, what: toDay === fromDay ? title : `${title}, until ${toDay}` },
+          { kind, id, day: fromDay, what: toDay === fromDay ? title : `${title}, until ${dayText(toDay)}` },
           false,
         ),
         entryId: id,

@@ -53,6 +53,15 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['I-201', '/questions'],
   ['I-201', '/glossary'],
   ['T-408', '/practice/questions'],
+  ['I-201', '/surveys'],
+  ['S-301', '/surveys/1'],
+  ['S-301', '/surveys/1/report'],
+  ['I-201', '/plan'],
+  ['I-201', '/plan/1'],
+  ['I-201', '/plan/1/print'],
+  ['I-201', '/dates'],
+  ['I-201', '/picture'],
+  ['I-201', '/talk/6'],
 ]
 
 /** Everything that a machine can find; of the second cloth its colours, since the page is the same. */

@@ -82,13 +82,7 @@ const isReady = computed(() => kind.value !== 'absence' || person.value !== null
         @click="keep([{ title: typed.title, fromDay: typed.span[0]!, toDay: typed.span[1]! }])"
         >Keep</el-button
       >
-      <el-upload
-        :auto-upload="false"
-        :show-file-list="false"
-        accept=".ics,text/calendar"
-        @change="takeIn($event.raw!)"
-        ><el-button>From a calendar file…</el-button></el-upload
-      >
+      <FileButton accept=".ics,text/calendar" @file="takeIn">From a calendar file…</FileButton>
     </div>
     <template v-if="read.length">
       <el-checkbox-group v-model="chosen" class="read" data-testid="read-days">

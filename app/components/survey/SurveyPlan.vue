@@ -69,9 +69,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
       >
         {{ TOOL_TEXT[one][0] }}
       </button>
-      <el-upload :auto-upload="false" :show-file-list="false" accept="image/*" @change="picture($event.raw!)"
-        ><el-button>Picture under it…</el-button></el-upload
-      >
+      <FileButton accept="image/*" @file="picture">Picture under it…</FileButton>
     </div>
     <p class="soft" role="status">
       {{ TOOL_TEXT[tool][1] }}

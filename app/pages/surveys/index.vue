@@ -94,13 +94,7 @@ const standing = ({ handedInAt, met }: SurveyItem) => {
               style="width: 200px"
               ><el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name"
             /></el-select>
-            <el-upload
-              :auto-upload="false"
-              :show-file-list="false"
-              accept=".json"
-              @change="takeIn($event.raw!)"
-              ><el-button>Take a site in…</el-button></el-upload
-            >
+            <FileButton accept=".json" @file="takeIn">Take a site in…</FileButton>
           </div>
         </div>
         <div class="sites">
