@@ -11,7 +11,7 @@ export function formatNumber(value: number, key: QuantityKey): string {
   if (shown === 0) return '0'
   if (key === 'area' && shown < SMALLEST_AREA) return shown.toPrecision(1)
   if (key === 'area' || key === 'rating' || key === 'faultCurrent') return String(Number(shown.toFixed(2)))
-  if (key === 'energy') return String(Math.round(shown))
+  if (key === 'energy') return String(shown < 10 ? Number(shown.toPrecision(2)) : Math.round(shown))
   // Small values keep two significant digits, large ones drop the tail beyond four.
   const magnitude = Math.floor(Math.log10(Math.abs(shown)))
   const decimals =
