@@ -19,12 +19,18 @@ export interface LessonView {
   } | null
 }
 
+export interface PictureSheet extends DatedSheet {
+  readonly exercise: number
+  readonly bay: number
+  readonly instrument: string
+}
+
 export interface GroupPicture {
   readonly cohort: string
   readonly since: string
   readonly people: readonly { readonly id: number; readonly name: string }[]
   readonly exercises: readonly { readonly id: number; readonly code: string; readonly title: string }[]
-  readonly sheets: readonly (DatedSheet & { readonly exercise: number })[]
+  readonly sheets: readonly PictureSheet[]
   readonly lessons: readonly LessonView[]
   /** Criteria that are complete, by unit and person. */
   readonly outcomes: readonly {

@@ -1,5 +1,5 @@
 /* Sessions, dates and stores, between server and screens. */
-import type { Away, DueBay, DueInstrument } from '#core/planning/facts'
+import type { Away, CableNeed, DueBay, DueInstrument } from '#core/planning/facts'
 import type { LearntStages } from '#core/planning/learn'
 import type { AgainstPlan } from '#core/planning/progress'
 import type { Pair } from '#core/planning/pairs'
@@ -36,6 +36,8 @@ export interface SessionView {
   /** Bays that the centre knows of. */
   readonly knownBays: readonly number[]
   readonly away: readonly Away[]
+  readonly needs: readonly CableNeed[]
+  readonly stock: Readonly<Record<string, number>>
   /** What everybody of the group has in hand and not handed in, or has to do again. */
   readonly open: readonly { readonly person: number; readonly exercise: number; readonly isRepeat: boolean }[]
   /** Who worked together in the last session of the group. */

@@ -187,8 +187,10 @@ export interface StoresCable {
   readonly lineMm2: number
   readonly cpcMm2: number
   readonly totalM: number
+  /** Length of the drums to buy, where the store has not enough. */
   readonly drumM: number
-  readonly drums: readonly Drum[]
+  /** Those of the store by their label first. */
+  readonly drums: readonly (Drum & { readonly label?: string })[]
 }
 
 export interface PolicyChange {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { DatedSheet } from '#core/statistics/weeks'
-import type { GroupPicture } from '#schemas/picture-views'
+import type { GroupPicture, PictureSheet } from '#schemas/picture-views'
 import { RULE_TEXT } from '#words/isolation-rules'
 import { TOPIC_NAME } from '#words/questions/labels'
 import { learntSays } from '#words/planning/says'
@@ -17,13 +16,15 @@ const { data, problem, refresh } = useServer<GroupPicture>(() =>
   cohort.value ? `picture?cohort=${encodeURIComponent(cohort.value)}&since=${since.value}` : null,
 )
 const mayTeach = useSession().person!.role !== 'verifier'
-const open = ref<{ title: string; sheets: readonly DatedSheet[] } | null>(null)
+const open = ref<{ title: string; sheets: readonly PictureSheet[] } | null>(null)
 const teaching = ref<string | null>(null)
-const show = (title: string, sheets: readonly DatedSheet[]) => (open.value = { title, sheets })
+const show = (title: string, sheets: readonly PictureSheet[]) => (open.value = { title, sheets })
+/** Sheets that were measured at a bay, or with an instrument. */
+const showOf = (of: string) =>
+  show(of, data.value?.sheets.filter(({ bay, instrument }) => `Bay ${bay}` === of || instrument === of) ?? [])
 const nameOf = (person: number) => data.value?.people.find(({ id }) => id === person)?.name ?? ''
 const exerciseOf = (id: number) => data.value?.exercises.find((one) => one.id === id)
-const codeOf = (sheet: DatedSheet) =>
-  exerciseOf((sheet as DatedSheet & { readonly exercise: number }).exercise)?.code ?? ''
+const codeOf = ({ exercise }: PictureSheet) => exerciseOf(exercise)?.code ?? ''
 const broken = computed(() => data.value?.isolation.filter((rule) => rule.broken > 0) ?? [])
 const topics = computed(() =>
   [...(data.value?.questions ?? [])].sort((a, b) => a.unaided / a.asked - b.unaided / b.asked),
@@ -56,8 +57,8 @@ async function taught() {
       <SlipWeeks :picture="data" @sheets="show" @starter="mayTeach && (teaching = $event)" />
       <OutcomeMatrix :picture="data" />
       <div class="two">
-        <DriftPlot :rows="data.bays" head="Bays" />
-        <DriftPlot :rows="data.instruments" head="Instruments" />
+        <DriftPlot :rows="data.bays" head="Bays" @pick="showOf" />
+        <DriftPlot :rows="data.instruments" head="Instruments" @pick="showOf" />
       </div>
       <div class="two">
         <section class="stack">

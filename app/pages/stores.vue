@@ -21,6 +21,10 @@ function partTotals({ bays }: StoresExercise): [string, number][] {
   }
   return [...totals]
 }
+/** What is still to be laid out stands first. */
+const exercises = computed(() =>
+  [...(data.value ?? [])].sort((a, b) => Number(a.cables.length === 0) - Number(b.cables.length === 0)),
+)
 const print = () => window.print()
 </script>
 
@@ -47,7 +51,7 @@ const print = () => window.print()
     <DrumStock />
     <InstrumentRegister />
     <RunStores />
-    <section v-for="exercise in data ?? []" :key="exercise.id" class="sheet">
+    <section v-for="exercise in exercises" :key="exercise.id" class="sheet">
       <h2>{{ exercise.code }} {{ exercise.title }}</h2>
       <div class="session">
         <div>
@@ -70,7 +74,7 @@ const print = () => window.print()
                 >{{ piece.forWhom.replace('bay ', '') }}: {{ piece.lengthM }}</span
               >
               <span class="left" :style="{ flexGrow: drum.leftM }">{{ drum.leftM }}</span>
-              <b>drum {{ drum.lengthM }} m</b>
+              <b>{{ drum.label ?? `new, ${drum.lengthM} m` }}</b>
             </div>
           </div>
         </div>

@@ -21,6 +21,15 @@ export interface Away {
   readonly toDay: string
 }
 
+/** Cable that one person’s exercise takes, m. */
+export interface CableNeed {
+  readonly person: number
+  readonly exercise: number
+  /** Kind, phases and size, as stores keep it. */
+  readonly cable: string
+  readonly metres: number
+}
+
 /** What the day of a session says against its plan. */
 export type DayConflict =
   | { readonly code: 'noDay' | 'noBays' | 'noTasks' | 'noAssessors' | 'noInstruments' }
@@ -33,19 +42,37 @@ export type DayConflict =
   | { readonly code: 'outOfCalibration'; readonly instrument: string; readonly dueOn: string }
   | { readonly code: 'closed'; readonly title: string }
   | { readonly code: 'noTerm' }
+  | { readonly code: 'cableShort'; readonly cable: string; readonly needM: number; readonly leftM: number }
   | { readonly code: 'away'; readonly person: number; readonly title: string }
   | { readonly code: 'tooMany'; readonly tasks: number; readonly planned: number; readonly bays: number }
 
 const covers = ({ fromDay, toDay }: Away, day: string): boolean => fromDay <= day && day <= toDay
 
+export interface DayFacts {
+  readonly bays: readonly DueBay[]
+  readonly instruments: readonly DueInstrument[]
+  readonly away: readonly Away[]
+  readonly needs: readonly CableNeed[]
+  /** What is on the drums, m, by cable; what is not named has no drum in the register, and nothing is said of it. */
+  readonly stock: Readonly<Record<string, number>>
+}
+
+/** Cables of which the tasks of a session take more than is on the drums. */
+function shortages(tasks: PlannedSession['tasks'], { needs, stock }: DayFacts): DayConflict[] {
+  const wanted = new Map<string, number>()
+  for (const { people, exercise } of tasks)
+    for (const need of needs.filter((one) => one.exercise === exercise && one.person === people[0]))
+      wanted.set(need.cable, (wanted.get(need.cable) ?? 0) + need.metres)
+  return [...wanted].flatMap(([cable, needM]) => {
+    const leftM = stock[cable]
+    return leftM !== undefined && leftM < needM ? [{ code: 'cableShort', cable, needM, leftM } as const] : []
+  })
+}
+
 /** What is against a session on its day: overdue bays without a reason, instruments out of calibration, holidays, absences. */
 export function dayConflicts(
   { day, frame, tasks, placements, reasons, wanted }: PlannedSession,
-  facts: {
-    readonly bays: readonly DueBay[]
-    readonly instruments: readonly DueInstrument[]
-    readonly away: readonly Away[]
-  },
+  facts: DayFacts,
 ): DayConflict[] {
   const used = new Set(frame.bays)
   const here = new Set(
@@ -66,6 +93,7 @@ export function dayConflicts(
     ...facts.instruments
       .filter(({ id, dueOn }) => wanted.includes(id) && day !== '' && dueOn < day)
       .map(({ name, dueOn }) => ({ code: 'outOfCalibration', instrument: name, dueOn }) as const),
+    ...shortages(tasks, facts),
     ...closed.map(({ title }) => ({ code: 'closed', title }) as const),
     ...(day !== '' && terms.length > 0 && !terms.some((term) => covers(term, day))
       ? [{ code: 'noTerm' } as const]

@@ -84,6 +84,21 @@ const statementsOf = (db: Database) => ({
   exercise: db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?'),
   byId: db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`),
   all: db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`),
+  atWork: db.prepare<[], Row>(
+    `${SELECT} WHERE a.stage IN ('design', 'dead', 'permission', 'live', 'handedIn') ORDER BY a.exercise_id, a.bay`,
+  ),
+  // What has been given back lately is still seen on the floor; the rest of five years is not read.
+  onFloor: db.prepare<[], Row>(`
+    ${SELECT} WHERE a.id IN (
+      SELECT id FROM attempt WHERE stage IN ('design', 'dead', 'permission', 'live', 'handedIn', 'decided')
+      UNION SELECT attempt_id FROM stage_event
+        WHERE id > (SELECT coalesce(max(id), 0) - 3000 FROM stage_event) AND act = 'release')
+    ORDER BY a.exercise_id, a.bay`),
+  onPile: db.prepare<[number], Row>(`
+    ${SELECT} WHERE a.id IN (
+      SELECT id FROM attempt WHERE stage IN ('handedIn', 'decided')
+      UNION SELECT id FROM (SELECT id FROM attempt WHERE stage = 'released' ORDER BY id DESC LIMIT ?))
+    ORDER BY a.exercise_id, a.bay`),
   live: db.prepare<[], Row>(`${SELECT} WHERE a.stage = 'live' ORDER BY a.bay`),
   byPerson: db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`),
   ofCohort: db.prepare<[string], { personId: number; exerciseId: number }>(
@@ -126,6 +141,12 @@ export function createAttemptsRepo(db: Database) {
       return row && read(row)
     },
     all: () => sql.all.all().map(read),
+    /** Not decided yet, by the index of stages. */
+    atWork: () => sql.atWork.all().map(read),
+    /** At work, waiting for a decision, or given back lately. */
+    onFloor: () => sql.onFloor.all().map(read),
+    /** Handed in and decided, and the latest of those given back. */
+    onPile: (released: number) => sql.onPile.all(released).map(read),
     /** Those that are live now, by the index of stages: STOP waits for nothing else. */
     live: () => sql.live.all().map(read),
     byPerson: (personId: number) => sql.byPerson.all(personId).map(read),

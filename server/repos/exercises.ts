@@ -3,34 +3,26 @@ import type { Exercise } from '#core/exercise/exercise'
 import { upgradeExercise } from '#core/exercise/upgrade'
 import type { StoredExercise } from '#schemas/views'
 
-interface Row {
+/** Everything but the document. */
+interface Head {
   id: number
-  document: string
   state: 'draft' | 'set'
   version: number
   updated_by_name: string
   updated_at: string
 }
 
-const SELECT =
-  'SELECT e.id, e.document, e.state, e.version, e.updated_at, p.name AS updated_by_name FROM exercise e JOIN person p ON p.id = e.updated_by'
-
-const toStored = (row: Row): StoredExercise => ({
-  id: row.id,
-  state: row.state,
-  version: row.version,
-  updatedBy: row.updated_by_name,
-  updatedAt: row.updated_at,
-  exercise: upgradeExercise(JSON.parse(row.document)) as Exercise,
-})
+const HEAD =
+  'SELECT e.id, e.state, e.version, e.updated_at, p.name AS updated_by_name FROM exercise e JOIN person p ON p.id = e.updated_by'
 
 export function createExercisesRepo(db: Database) {
-  const all = db.prepare<[], Row>(`${SELECT} ORDER BY e.code`)
+  const all = db.prepare<[], Head>(`${HEAD} ORDER BY e.code`)
+  const document = db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?')
   const heads = db.prepare<[], { id: number; code: string; title: string }>(
     "SELECT id, code, json_extract(document, '$.title') AS title FROM exercise ORDER BY code",
   )
-  const byId = db.prepare<[number], Row>(`${SELECT} WHERE e.id = ?`)
-  const byCode = db.prepare<[string], Row>(`${SELECT} WHERE e.code = ?`)
+  const byId = db.prepare<[number], Head>(`${HEAD} WHERE e.id = ?`)
+  const byCode = db.prepare<[string], Head>(`${HEAD} WHERE e.code = ?`)
   const insert = db.prepare(
     "INSERT INTO exercise (code, document, state, version, updated_by, updated_at) VALUES (?, ?, 'draft', 1, ?, ?)",
   )
@@ -41,12 +33,28 @@ export function createExercisesRepo(db: Database) {
     "UPDATE exercise SET state = 'set', version = version + 1, document = ? WHERE id = ?",
   )
 
+  /** Documents are read once and kept with the version that they belong to. */
+  const kept = new Map<number, { readonly of: string; readonly exercise: Exercise }>()
+  function read(head: Head): StoredExercise {
+    const { id, state, version, updated_by_name: updatedBy, updated_at: updatedAt } = head
+    const of = `${version} ${state} ${updatedAt}`
+    const known = kept.get(id)
+    const exercise =
+      known?.of === of
+        ? known.exercise
+        : (upgradeExercise(JSON.parse(document.get(id)!.document)) as Exercise)
+    // What an open transaction has written may yet be taken back.
+    if (!db.inTransaction) kept.set(id, { of, exercise })
+    return { id, state, version, updatedBy, updatedAt, exercise }
+  }
+  const one = (head: Head | undefined) => head && read(head)
+
   return {
-    all: () => all.all().map(toStored),
+    all: () => all.all().map(read),
     /** Code and title alone. */
     heads: () => heads.all(),
-    byId: (id: number) => map(byId.get(id)),
-    byCode: (code: string) => map(byCode.get(code)),
+    byId: (id: number) => one(byId.get(id)),
+    byCode: (code: string) => one(byCode.get(code)),
     insert: (exercise: Exercise, by: number, now: string): number =>
       Number(insert.run(exercise.code, JSON.stringify(exercise), by, now).lastInsertRowid),
     /** False when somebody saved another version in between. */
@@ -55,5 +63,3 @@ export function createExercisesRepo(db: Database) {
     markSet: (id: number, exercise: Exercise) => void markSet.run(JSON.stringify(exercise), id),
   }
 }
-
-const map = (row: Row | undefined) => (row ? toStored(row) : undefined)

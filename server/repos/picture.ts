@@ -6,6 +6,9 @@ interface SheetRow {
   readonly attempt: number
   readonly person: number
   readonly exercise: number
+  readonly bay: number
+  /** Empty where none was written down. */
+  readonly instrument: string
   readonly day: string
   /** Codes with a space between; null where nothing went wrong. */
   readonly kinds: string | null
@@ -42,7 +45,8 @@ type Asked = { cohort: string; since: string }
 
 const statementsOf = (db: Database) => ({
   sheets: db.prepare<[Asked], SheetRow>(`
-    SELECT a.id AS attempt, p.id AS person, a.exercise_id AS exercise, substr(d.at, 1, 10) AS day,
+    SELECT a.id AS attempt, p.id AS person, a.exercise_id AS exercise, a.bay, substr(d.at, 1, 10) AS day,
+      coalesce((SELECT r.instrument FROM decision_reading r WHERE r.decision_id = d.id LIMIT 1), '') AS instrument,
       (SELECT group_concat(s.code, ' ') FROM decision_slip s WHERE s.decision_id = d.id) AS kinds ${LATEST}
     ORDER BY d.at`),
   sums: db.prepare<[Asked], SumsRow>(`

@@ -20,7 +20,7 @@ import { progressOf } from './work'
 export function showFloor(context: Context, actor: Person): FloorView {
   allow(actor, 'floor.see')
   const { repos, now } = context
-  const seen = repos.attempts.all().filter(({ cohort }) => seesGroup(actor, cohort))
+  const seen = repos.attempts.onFloor().filter(({ cohort }) => seesGroup(actor, cohort))
   const patches = seen.map((known) => {
     const attempt = inForce(context, known)
     const { exercise } = repos.exercises.byId(attempt.exerciseId)!

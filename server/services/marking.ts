@@ -22,14 +22,14 @@ import { needProof } from './proof'
 import { refuseUnseen, seenOf } from './seen'
 import { nextStage } from './stages'
 
-const ON_THE_PILE: readonly string[] = ['handedIn', 'decided', 'released']
+const HANDED_IN: readonly string[] = ['handedIn', 'decided', 'released']
+/** So many that were given back are still on the pile, to look at again; older ones stand in the records. */
+const RELEASED_SHOWN = 300
 
 /** Attempts to be decided first, then those decided, by exercise and bay. */
 export function markingPile({ repos }: Context, actor: Person): MarkingListItem[] {
   allow(actor, 'attempt.see')
-  const pile = repos.attempts
-    .all()
-    .filter(({ stage, cohort }) => ON_THE_PILE.includes(stage) && seesGroup(actor, cohort))
+  const pile = repos.attempts.onPile(RELEASED_SHOWN).filter(({ cohort }) => seesGroup(actor, cohort))
   return pile
     .map((attempt) => {
       const { exercise } = repos.exercises.byId(attempt.exerciseId)!
@@ -257,7 +257,7 @@ function neighbours(
 ): Pick<MarkingView, 'previous' | 'next'> {
   const pile = repos.attempts
     .byExercise(exerciseId)
-    .filter(({ stage }) => ON_THE_PILE.includes(stage))
+    .filter(({ stage }) => HANDED_IN.includes(stage))
     .map((attempt) => attempt.id)
   const at = pile.indexOf(id)
   return { previous: pile[at - 1] ?? null, next: at === -1 ? null : (pile[at + 1] ?? null) }

@@ -1,3 +1,6 @@
+import { materialsOf } from '#core/design/materials/materials'
+import { assignmentOf, builtCircuits, designOf } from '#core/exercise/assignment'
+import type { CableNeed } from '#core/planning/facts'
 import { learntStages, plannedMinutes } from '#core/planning/learn'
 import type { Pair } from '#core/planning/pairs'
 import { minuteOf, readSession, taskText, type SessionFields } from '#core/planning/read-session'
@@ -12,6 +15,7 @@ import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { saveIfCurrent } from './save-current'
+import { stockByCable } from './stores'
 
 const DAY_MS = 86_400_000
 export const dayAfter = (day: string, n: number): string =>
@@ -140,9 +144,38 @@ function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }:
     bays: repos.planning.checks().map(({ bay, kind, dueOn }) => ({ bay, kind, dueOn })),
     knownBays: knownBays(context),
     away: repos.planning.entries(dayAfter(on, -400), dayAfter(on, 400)),
+    needs: cableNeeds(context, fields),
+    stock: Object.fromEntries(
+      [...stockByCable(context)].map(([cable, drums]) => [
+        cable,
+        drums.reduce((sum, { leftM }) => sum + leftM, 0),
+      ]),
+    ),
     open: openTasks(context, cohort),
     lastPairs: last ? lastPairs(last) : [],
   }
+}
+
+/** What the tasks of a session take from the drums: of whoever has the exercise, by their own lengths. */
+function cableNeeds({ repos }: Pick<Context, 'repos'>, fields: SessionFields): CableNeed[] {
+  const { tasks } = readSession(fields)
+  return [...new Set(tasks.map(({ exercise }) => exercise))].flatMap((id) => {
+    const stored = repos.exercises.byId(id)
+    if (!stored) return []
+    const people = new Set(tasks.filter(({ exercise }) => exercise === id).map((task) => task.people[0]!))
+    const built = builtCircuits(stored.exercise)
+    return repos.attempts
+      .byExercise(id)
+      .filter(({ personId }) => people.has(personId))
+      .flatMap(({ personId, installation }) =>
+        materialsOf(designOf(assignmentOf(stored.exercise, installation)), built).cables.map((cable) => ({
+          person: personId,
+          exercise: id,
+          cable: `${cable.kind} ${cable.phases} ${cable.lineMm2}`,
+          metres: cable.lengthM,
+        })),
+      )
+  })
 }
 
 function plannedExercises({ repos }: Pick<Context, 'repos'>): PlannedExercise[] {

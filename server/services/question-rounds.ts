@@ -31,9 +31,7 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
 export function listRounds(context: Context, actor: Person): AskHead[] {
   allow(actor, 'question.ask')
   const { repos, now } = context
-  const atWork = repos.attempts
-    .all()
-    .filter(({ stage, cohort }) => stage !== 'released' && stage !== 'decided' && seesGroup(actor, cohort))
+  const atWork = repos.attempts.atWork().filter(({ cohort }) => seesGroup(actor, cohort))
   const [counts, bank] = [repos.questions.counts(), bankOf(context)]
   const answers = new Map<string, Answers>()
   for (const cohort of new Set(atWork.map((attempt) => attempt.cohort)))

@@ -1,5 +1,5 @@
 import { assignmentOf, builtCircuits, designOf } from '#core/exercise/assignment'
-import { bestDrums } from '#core/design/materials/drums'
+import { bestDrums, cutFromStock, type StockDrum } from '#core/design/materials/drums'
 import { materialsOf } from '#core/design/materials/materials'
 import { toolsFor } from '#core/design/materials/tools'
 import type { StoresCable, StoresExercise } from '#schemas/views'
@@ -13,6 +13,7 @@ import type { Context } from './context'
  */
 export function showStores({ repos }: Context, actor: Person): StoresExercise[] {
   allow(actor, 'stores.see')
+  const stock = stockByCable({ repos })
   return repos.exercises
     .all()
     .filter((stored) => stored.state === 'set')
@@ -40,14 +41,26 @@ export function showStores({ repos }: Context, actor: Person): StoresExercise[] 
         code: exercise.code,
         title: exercise.title,
         bays,
-        cables: sessionCables(bays.filter(({ isDone }) => !isDone)),
+        cables: sessionCables(
+          bays.filter(({ isDone }) => !isDone),
+          stock,
+        ),
         ...toolsFor(designOf(assignmentOf(exercise)), built, exercise.tests !== null),
       }
     })
 }
 
-/** Pieces of the same cable together, cut from the drums that waste least. */
-function sessionCables(bays: StoresExercise['bays']): StoresCable[] {
+type Stock = ReadonlyMap<string, readonly StockDrum[]>
+/** What is on the drums of the store, by cable. */
+export function stockByCable({ repos }: Pick<Context, 'repos'>): Stock {
+  const stock = new Map<string, StockDrum[]>()
+  for (const { cable, label, leftM } of repos.stock.drums())
+    stock.set(cable, [...(stock.get(cable) ?? []), { label, leftM }])
+  return stock
+}
+
+/** Pieces of the same cable together, cut from what is on the drums; what is missing from new ones that waste least. */
+function sessionCables(bays: StoresExercise['bays'], stock: Stock): StoresCable[] {
   const needs = bays.flatMap(({ bay, materials }) => materials.cables.map((cable) => ({ ...cable, bay })))
   const kinds = new Map<string, typeof needs>()
   for (const need of needs) {
@@ -57,13 +70,17 @@ function sessionCables(bays: StoresExercise['bays']): StoresCable[] {
   return [...kinds.values()].map((same) => {
     const { kind, phases, lineMm2, cpcMm2 } = same[0]!
     const totalM = same.reduce((sum, { lengthM }) => sum + lengthM, 0)
+    const pieces = same.map(({ bay, lengthM }) => ({ forWhom: `bay ${bay}`, lengthM }))
+    const cut = cutFromStock(pieces, stock.get(`${kind} ${phases} ${lineMm2}`) ?? [])
+    const bought = bestDrums(cut.missing)
     return {
       kind,
       phases,
       lineMm2,
       cpcMm2,
       totalM,
-      ...bestDrums(same.map(({ bay, lengthM }) => ({ forWhom: `bay ${bay}`, lengthM }))),
+      drumM: bought.drumM,
+      drums: [...cut.drums, ...bought.drums],
     }
   })
 }

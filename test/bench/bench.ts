@@ -35,12 +35,17 @@ import { typedAnswers } from '../../demo/story'
 import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
 import { evidenceTimes } from './evidence'
+import { planningTimes } from './planning'
 import { questionTimes } from './questions'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 
 const LIMITS = {
   gapMatrixMs: 100,
   firstPlanMs: 1000,
+  firstSessionMs: 2000,
+  bestSessionMs: 20_000,
+  dragMs: 16,
+  pictureMs: 150,
   bestPlanMs: 10_000,
   generatorsMs: 20,
   askGroupMs: 50,
@@ -139,6 +144,18 @@ const evidence = await evidenceTimes()
 report('Gap matrix, 30 people, 60 criteria, five years', evidence.matrixMs, 'ms', LIMITS.gapMatrixMs)
 report('What closes most, a first plan', evidence.firstPlanMs, 'ms', LIMITS.firstPlanMs)
 report('What closes most, proved: 20 people, 30 exercises', evidence.bestPlanMs, 'ms', LIMITS.bestPlanMs)
+
+const planning = await planningTimes()
+report('Session of 20 at 16 bays, a first plan', planning.firstSessionMs, 'ms', LIMITS.firstSessionMs)
+report(
+  'The same, within 5 % of the bound',
+  planning.isProved ? planning.bestSessionMs : Infinity,
+  'ms',
+  LIMITS.bestSessionMs,
+)
+report('Its waiting, best over first plan', planning.share, '×')
+report('Conflicts of a session while it is dragged', planning.dragMs, 'ms', LIMITS.dragMs)
+report('Picture of 30 people, five years', planning.pictureMs, 'ms', LIMITS.pictureMs)
 
 const questions = questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)

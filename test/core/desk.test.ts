@@ -12,7 +12,7 @@ import { readForm } from '#core/exercise/form/read-form'
 import { CIRCUIT_TEMPLATES, addBoard, addCircuit, removeRow, rowOf } from '#core/exercise/form/rows'
 import { toForm } from '#core/exercise/form/to-form'
 import { layOut } from '#core/exercise/single-line'
-import { bestDrums, cutFromDrums, type Drum } from '#core/design/materials/drums'
+import { bestDrums, cutFromDrums, cutFromStock, type Drum } from '#core/design/materials/drums'
 import { materialsOf } from '#core/design/materials/materials'
 import { DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
 import { boards } from '../support/boards'
@@ -106,6 +106,28 @@ describe('materials', () => {
   const pieces = fc
     .array(fc.double({ min: 1, max: 90, noNaN: true }), { minLength: 1, maxLength: 20 })
     .map((lengths) => lengths.map((m, i) => ({ forWhom: `bay ${i}`, lengthM: Number(m.toFixed(1)) })))
+  test('from the store: each piece once, from a drum that holds it, or missing where none did', () => {
+    const stock = fc
+      .array(fc.double({ min: 0, max: 100, noNaN: true }), { maxLength: 6 })
+      .map((all) => all.map((m, i) => ({ label: `D${i}`, leftM: Number(m.toFixed(1)) })))
+    fc.assert(
+      fc.property(pieces, stock, (wanted, drums) => {
+        const cut = cutFromStock(wanted, drums)
+        const given = [...cut.drums.flatMap((drum) => drum.pieces), ...cut.missing]
+        expect(given.map(({ forWhom }) => forWhom).sort()).toEqual(
+          wanted.map(({ forWhom }) => forWhom).sort(),
+        )
+        for (const { label, pieces: own, leftM } of cut.drums) {
+          const whole = drums.find((drum) => drum.label === label)!.leftM
+          expect(own.reduce((sum, piece) => sum + piece.lengthM, leftM)).toBeCloseTo(whole, 6)
+          expect(leftM).toBeGreaterThanOrEqual(-1e-9)
+        }
+        const longest = Math.max(0, ...drums.map(({ leftM }) => leftM))
+        for (const { lengthM } of wanted.filter((piece) => piece.lengthM > longest))
+          expect(cut.missing.map((piece) => piece.lengthM)).toContain(lengthM)
+      }),
+    )
+  })
   test('every piece is cut whole from some drum, and no drum gives more than it holds', () => {
     fc.assert(
       fc.property(pieces, fc.constantFrom(25, 50, 100), (wanted, drumM) => {

@@ -124,6 +124,12 @@ describe('the day', () => {
       { personId: 1, kind: 'absence', title: 'Dentist', fromDay: '2026-12-03', toDay: '2026-12-03' } as const,
       { personId: null, kind: 'term', title: 'Autumn', fromDay: '2026-09-01', toDay: '2026-12-18' } as const,
     ],
+    needs: [
+      { person: 1, exercise: 5, cable: 'flat-twin-earth 1 2.5', metres: 22 },
+      { person: 2, exercise: 5, cable: 'flat-twin-earth 1 2.5', metres: 20 },
+      { person: 2, exercise: 5, cable: 'singles-in-conduit 1 4', metres: 90 },
+    ],
+    stock: { 'flat-twin-earth 1 2.5': 100 },
   }
   it('names an overdue bay until there is a reason, an instrument out of calibration, and who is away', () => {
     const said = dayConflicts(session(), facts)
@@ -132,6 +138,12 @@ describe('the day', () => {
       dayConflicts(session({ 'reason.2': 'Dead tests only.' }), facts).map(({ code }) => code),
     ).not.toContain('bayOverdue')
     expect(dayConflicts(session({ 'reason.2': '  ' }), facts).map(({ code }) => code)).toContain('bayOverdue')
+  })
+  it('cable of which more is needed than is on the drums; nothing is said of what is in no register', () => {
+    const short = dayConflicts(session(), { ...facts, stock: { 'flat-twin-earth 1 2.5': 40 } })
+    expect(short.filter(({ code }) => code === 'cableShort')).toEqual([
+      { code: 'cableShort', cable: 'flat-twin-earth 1 2.5', needM: 42, leftM: 40 },
+    ])
   })
   it('a holiday, a day outside every term, and a session without bays, people, assessors, instruments', () => {
     const closed = {

@@ -70,7 +70,7 @@ test('stores get lengths and devices by bay and in total; task sheets print one 
 }) => {
   const { page } = await signIn(browser, centre, 'S-302')
   await expect(page.getByText('Singles in conduit 2.5/2.5 mm²').first()).toBeVisible()
-  await expect(page.getByText('drum 50 m').or(page.getByText('drum 100 m')).first()).toBeVisible()
+  await expect(page.getByText('new, 50 m').or(page.getByText('new, 100 m')).first()).toBeVisible()
   await expect(page.getByText('RCBO').or(page.getByText('BS EN 61009')).first()).toBeVisible()
   await page.goto(`${centre}/exercises/2/sheets`)
   await expect(page.locator('article')).toHaveCount(10)

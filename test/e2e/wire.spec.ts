@@ -48,13 +48,24 @@ function secretsOf(data: string, number: string): Secrets {
       .prepare(sql)
       .pluck()
       .all(...values) as T[]
-  const attempts = db
-    .prepare(
-      `SELECT attempt.task, exercise.document FROM attempt
-       JOIN exercise ON exercise.id = attempt.exercise_id
-       JOIN person ON person.id = attempt.person_id WHERE person.number = ? AND attempt.stage <> 'released'`,
-    )
-    .all(number) as { task: string; document: string }[]
+  const attempts = (where: string) =>
+    db
+      .prepare(
+        `SELECT attempt.task, exercise.document FROM attempt
+         JOIN exercise ON exercise.id = attempt.exercise_id
+         JOIN person ON person.id = attempt.person_id WHERE person.number = ? AND attempt.stage ${where}`,
+      )
+      .all(number) as { task: string; document: string }[]
+  // Worked values with all their digits are nobody's typing.
+  const worked = (where: string) =>
+    attempts(where).flatMap(({ task, document }) => {
+      const design = designOf(
+        assignmentOf(JSON.parse(document) as Exercise, JSON.parse(task) as Installation),
+      )
+      return JSON.stringify(design).match(/\d+\.\d{6,}/g) ?? []
+    })
+  // What has been given back to them is no secret, also where another task of theirs has the same cable.
+  const released = new Set(worked("= 'released'"))
   const secrets = {
     hashes: [
       ...column<string>('SELECT password_hash FROM person'),
@@ -72,13 +83,7 @@ function secretsOf(data: string, number: string): Secrets {
     ],
     others: column<string>(`SELECT name FROM person WHERE role = 'apprentice' AND number <> ?`, number),
     seeds: column<number>('SELECT seed FROM inspection_round WHERE ended_at IS NULL'),
-    // Worked values with all their digits are nobody's typing.
-    references: attempts.flatMap(({ task, document }) => {
-      const design = designOf(
-        assignmentOf(JSON.parse(document) as Exercise, JSON.parse(task) as Installation),
-      )
-      return JSON.stringify(design).match(/\d+\.\d{6,}/g) ?? []
-    }),
+    references: worked("<> 'released'").filter((value) => !released.has(value)),
   }
   db.close()
   return secrets

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { alongWalls } from '#core/survey/plan/along-walls'
 import { areaOf, isInside, lengthOf } from '#core/survey/plan/geometry'
 import { EMPTY_PLAN, scaleOf, type Plan, type Route } from '#core/survey/plan/plan'
+import { leastIp } from '#core/survey/plan/protection'
 import { groupedAlong, measureRoute } from '#core/survey/plan/route'
 import { fromNearestZone1, isWhereExpected, zoneAt } from '#core/survey/plan/zones'
 import { at } from '../support/survey'
@@ -124,6 +125,26 @@ describe('zones (BS 7671 701.32 and Figure 701.1, from memory of the regulation)
   })
   it('a socket is measured to the edge of zone 1: 3 m from a tray at 0.6 m less than half the room', () => {
     expect(fromNearestZone1(plan, at(200, 0))).toBeCloseTo(3, 9)
+  })
+})
+
+describe('least IP (BS 7671 701.512.2 for zones, BS EN 60529 for the figures, from memory of both)', () => {
+  const at12 = (x: number, y: number) =>
+    ({ id: 'p', name: 'P', use: 'lighting', ...at(x, y), heightM: 1.2 }) as const
+  const tray: Plan = {
+    ...ROOM,
+    fixtures: [
+      { id: 'f1', kind: 'shower-tray', corners: [at(350, 0), at(400, 0), at(400, 50), at(350, 50)] },
+    ],
+  }
+  it.each([
+    ['dry and clean', 100, {}, 'IP2X'],
+    ['in zone 1', 375, {}, 'IP24'],
+    ['combustible dust', 100, { dust: 'combustible' }, 'IP6X'],
+    ['heavy dust, hosed down', 100, { dust: 'heavy', moisture: 'jets' }, 'IP55'],
+    ['damp', 100, { moisture: 'damp' }, 'IP21'],
+  ] as const)('%s', (_, x, conditions, ip) => {
+    expect(leastIp(tray, conditions, at12(x, 25)).ip).toBe(ip)
   })
 })
 

@@ -1,9 +1,11 @@
+import type { CableKind } from '#core/regulations/cables/cable'
 import type { DayConflict } from '#core/planning/facts'
 import type { PlanConflict } from '#core/planning/conflicts'
 import type { LearntStages, Learnt } from '#core/planning/learn'
 import type { AgainstPlan } from '#core/planning/progress'
 import type { Pairing } from '#core/planning/pairs'
 import type { PlanCost } from '#core/planning/cost'
+import { CABLE_NAME } from '../names'
 
 /** Names that sentences need, and the clock of the session. */
 export interface PlanNames {
@@ -52,6 +54,12 @@ export const planConflictSays = (one: PlanConflict, names: PlanNames): string =>
 
 const KIND_TEXT = { inspection: 'inspection', rcd: 'RCD test' } as const
 
+/** A cable as stores keep it, in words. */
+export function cableText(cable: string): string {
+  const [kind, phases, size] = cable.split(' ')
+  return `${CABLE_NAME[kind as CableKind] ?? kind} ${size} mm²${phases === '3' ? ', three phase' : ''}`
+}
+
 /** What the day says against a plan. */
 export function dayConflictSays(
   one: DayConflict,
@@ -75,6 +83,8 @@ export function dayConflictSays(
       return `${one.instrument} is out of calibration since ${day(one.dueOn)}: it is not planned with.`
     case 'closed':
       return `That day the centre is closed: ${one.title}.`
+    case 'cableShort':
+      return `${cableText(one.cable)}: ${one.needM.toFixed(1)} m are needed, ${one.leftM.toFixed(1)} m are on the drums. Order, or plan fewer.`
     case 'noTerm':
       return 'That day lies outside every term of the calendar.'
     case 'away':

@@ -2,6 +2,7 @@ import type { ItemKey, Objective, SurveySource } from '#core/survey/sheet/checkl
 import type { ActKind } from '#core/survey/site/site'
 import type { SurveyVerdict } from '#core/survey/site/mark'
 import type { FixtureKind, RoomKind, Way } from '#core/survey/plan/plan'
+import type { LeastIp } from '#core/survey/plan/protection'
 
 /** What is asked, and its groups on the checklist. */
 export const ITEM_TEXT: Readonly<Record<ItemKey, string>> = {
@@ -112,6 +113,17 @@ export const FIXTURE_TEXT: Readonly<Record<FixtureKind, string>> = {
   'shower-floor': 'shower without tray',
   basin: 'wash basin',
 }
+export const IP_TEXT: Readonly<Record<LeastIp['because'][number], string>> = {
+  zone: 'zone of a bath or shower',
+  outdoors: 'outdoors',
+  jets: 'water jets',
+  splashes: 'splashes',
+  damp: 'dripping water',
+  dust: 'dust',
+  fingers: 'fingers',
+}
+export const ipSays = ({ ip, because }: LeastIp): string =>
+  `at least ${ip}: ${because.map((one) => IP_TEXT[one]).join(', ')}`
 export const WAY_TEXT: Readonly<Record<Way, string>> = {
   surface: 'clipped on the surface',
   trunking: 'in trunking',

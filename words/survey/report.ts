@@ -3,10 +3,11 @@ import { gapsOfSurvey } from '#core/survey/sheet/complete'
 import { contradictionsOf, type Contradiction } from '#core/survey/sheet/contradictions'
 import { laidRoutes } from '#core/survey/sheet/feed'
 import { given, type SurveyFields, type SurveySheet } from '#core/survey/sheet/sheet'
+import { leastIp } from '#core/survey/plan/protection'
 import { scaleOf } from '#core/survey/plan/plan'
 import { areaOf } from '#core/survey/plan/geometry'
 import { formatQuantity } from '#core/units/format'
-import { ITEM_TEXT, OBJECTIVE_TEXT, ROOM_TEXT, SOURCE_TEXT, WAY_TEXT, choiceText } from './items'
+import { ITEM_TEXT, OBJECTIVE_TEXT, ROOM_TEXT, ipSays, SOURCE_TEXT, WAY_TEXT, choiceText } from './items'
 import { contradictionSays, gapSays } from './says'
 
 export interface ReportLine {
@@ -77,7 +78,8 @@ function linesOf(sheet: SurveySheet, objective: Objective): ReportLine[] {
   return objective === 'routes' ? [...items, ...planLines(sheet)] : items
 }
 
-function planLines({ plan }: SurveySheet): ReportLine[] {
+function planLines(sheet: SurveySheet): ReportLine[] {
+  const { plan } = sheet
   const scale = scaleOf(plan)
   if (scale === undefined) return []
   const rooms = plan.rooms.map((room) => ({
@@ -90,5 +92,11 @@ function planLines({ plan }: SurveySheet): ReportLine[] {
     text: `${formatQuantity(measure.lengthM, 'length')} ${WAY_TEXT[route.way]}, of it ${formatQuantity(measure.riseM, 'length')} up and down`,
     source: 'plan',
   }))
-  return [...rooms, ...routes]
+  const conditions = { moisture: given(sheet, 'conditions.moisture'), dust: given(sheet, 'conditions.dust') }
+  const points = plan.points.map((point) => ({
+    name: point.name || 'Point',
+    text: `${formatQuantity(point.heightM, 'length')} above the floor, ${ipSays(leastIp(plan, conditions, point))}`,
+    source: 'plan',
+  }))
+  return [...rooms, ...points, ...routes]
 }

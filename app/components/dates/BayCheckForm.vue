@@ -22,7 +22,13 @@ const keep = () =>
     emit('kept', await call<DatedItem[]>('POST', 'dates/bays', body))
     sticker.value = { bay: body.bay, kind: body.kind, doneOn: body.doneOn, dueOn: body.dueOn }
   })
-const print = () => window.print()
+/** The sticker alone is printed. */
+function print() {
+  const { classList } = document.documentElement
+  classList.add('sticker-only')
+  window.print()
+  classList.remove('sticker-only')
+}
 </script>
 
 <template>
@@ -80,12 +86,5 @@ const print = () => window.print()
   padding: 10px 14px;
   width: 230px;
   background: var(--raised);
-}
-@media print {
-  .sticker {
-    position: fixed;
-    top: 0;
-    left: 0;
-  }
 }
 </style>

@@ -5,6 +5,7 @@ import { driftSays } from '#words/picture/says'
 
 /** Readings of each bay or instrument against all others, with their intervals. */
 const { rows, head } = defineProps<{ rows: readonly Drift[]; head: string }>()
+const emit = defineEmits<{ pick: [of: string] }>()
 const WIDTH = 320
 const x = scaleLinear([-0.2, 0.2], [6, WIDTH - 6]).clamp(true)
 const TICKS = [-0.2, -0.1, 0, 0.1, 0.2]
@@ -39,7 +40,9 @@ const percent = (share: number) => `${share > 0 ? '+' : ''}${Math.round(100 * sh
       </thead>
       <tbody>
         <tr v-for="row in shown" :key="row.of">
-          <td>{{ row.of }}</td>
+          <td>
+            <button type="button" class="text-button" @click="emit('pick', row.of)">{{ row.of }}</button>
+          </td>
           <td class="num">{{ row.n }}</td>
           <td>
             <svg :width="WIDTH" height="18" role="img" :aria-label="driftSays(row)">

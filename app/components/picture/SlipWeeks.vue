@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
-import { changeOfKind, kindsOf, weeksOf, type DatedSheet, type Week } from '#core/statistics/weeks'
-import type { GroupPicture } from '#schemas/picture-views'
+import { changeOfKind, kindsOf, mondayOf, weeksOf, type Week } from '#core/statistics/weeks'
+import type { GroupPicture, PictureSheet } from '#schemas/picture-views'
 import { changeSays } from '#words/change'
 import { isSlip, kindText } from '#words/picture/kinds'
 
 /** What goes wrong over the weeks, kind by kind, with the days of lessons; a bar leads to its sheets. */
 const { picture } = defineProps<{ picture: GroupPicture }>()
 const emit = defineEmits<{
-  sheets: [title: string, sheets: readonly DatedSheet[]]
+  sheets: [title: string, sheets: readonly PictureSheet[]]
   starter: [kind: string]
 }>()
 const MOST = 8
@@ -50,12 +50,10 @@ const saysOf = (kind: string) =>
   }))
 const TAG = { fewer: 'met', more: 'wrong', open: 'plain', tooFew: 'plain' } as const
 const WORD = { fewer: 'fewer', more: 'more', open: 'no clear change', tooFew: 'too few to say' } as const
+const sheetsOf = ({ monday }: Week, kind: string) =>
+  picture.sheets.filter(({ day, kinds: all }) => all.includes(kind) && mondayOf(day) === monday)
 const openWeek = (kind: string, week: Week) =>
-  emit(
-    'sheets',
-    `${kindText(kind)}, week of ${date(week.monday)}`,
-    week.sheets.filter((sheet) => sheet.kinds.includes(kind)),
-  )
+  emit('sheets', `${kindText(kind)}, week of ${date(week.monday)}`, sheetsOf(week, kind))
 const openAll = (kind: string) =>
   emit(
     'sheets',

@@ -2,6 +2,7 @@
 import { CABLE_KINDS, type CableKind } from '#core/regulations/cables/cable'
 import type { DrumView, StockView } from '#schemas/planning-views'
 import { CABLE_NAME } from '#words/names'
+import { cableText } from '#words/planning/says'
 
 /** What is on the drums: issued, returned, wasted, counted; what to order, and what it has cost. */
 const { call } = useApi()
@@ -26,10 +27,7 @@ const fresh = reactive({
   pence: 80,
 })
 
-const name = (cable: string) => {
-  const [kind, phases, size] = cable.split(' ')
-  return `${CABLE_NAME[kind as CableKind] ?? kind} ${size} mm²${phases === '3' ? ', three phase' : ''}`
-}
+const name = cableText
 const pounds = (pence: number) => `£${(pence / 100).toFixed(2)}`
 const send = (path: string, body: unknown, method: 'POST' | 'PUT' = 'POST') =>
   act(async () => {

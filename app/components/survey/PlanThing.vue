@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import type { Spot } from '#core/survey/plan/geometry'
 import { FIXTURE_KINDS, ROOM_KINDS, WAYS, type Plan } from '#core/survey/plan/plan'
+import { leastIp, type Conditions } from '#core/survey/plan/protection'
 import { measureRoute } from '#core/survey/plan/route'
 import { zoneAt } from '#core/survey/plan/zones'
 import { USES } from '#core/regulations/supply'
-import { FIXTURE_TEXT, ROOM_TEXT, WAY_TEXT } from '#words/survey/items'
+import { FIXTURE_TEXT, ROOM_TEXT, WAY_TEXT, ipSays } from '#words/survey/items'
 import { USE_NAME } from '#words/names'
 import { cornersOf, cornersText } from '~/utils/plan-texts'
 
 /** What is picked on the plan, with everything that can be said of it; also by keyboard alone. */
-const { box, plan } = defineProps<{ box: string; plan: Plan }>()
+const { box, plan, conditions } = defineProps<{ box: string; plan: Plan; conditions: Conditions }>()
 const emit = defineEmits<{ change: [parts: Record<string, unknown>]; remove: []; lead: [] }>()
 const part = computed(() => box.split('.')[0]!)
 const id = computed(() => box.split('.')[1]!)
@@ -130,6 +131,7 @@ const nextPoint = (pointId: string, isOn: boolean) =>
         @update:model-value="emit('change', { heightM: $event ?? 0.45 })"
     /></label>
     <p v-if="point && zone !== undefined && zone !== 'outside'" class="caution">In zone {{ zone }}.</p>
+    <p v-if="point" class="soft small">{{ ipSays(leastIp(plan, conditions, point)) }}</p>
     <template v-if="route">
       <label class="field"
         ><span>How it goes</span

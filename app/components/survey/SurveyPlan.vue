@@ -127,6 +127,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
           :key="picked"
           :box="picked"
           :plan="plan"
+          :conditions="{ moisture: fields['item.conditions.moisture'], dust: fields['item.conditions.dust'] }"
           @change="survey.change(picked!, $event)"
           @remove="survey.remove(picked!)"
           @lead="lead"

@@ -43,3 +43,41 @@ export function bestDrums(pieces: readonly { readonly forWhom: string; readonly 
   const waste = (drums: readonly Drum[]) => drums.reduce((sum, drum) => sum + drum.leftM, 0)
   return cuts.sort((a, b) => waste(a.drums) - waste(b.drums) || b.drumM - a.drumM)[0]!
 }
+
+/** A drum of the store with what is left on it, m. */
+export interface StockDrum {
+  readonly label: string
+  readonly leftM: number
+}
+/** What is cut from a drum of the store, and what has to be bought. */
+export interface StockCut {
+  readonly drums: readonly (Drum & { readonly label: string })[]
+  /** Pieces for which no drum has enough; they are cut from new ones. */
+  readonly missing: readonly { readonly forWhom: string; readonly lengthM: number }[]
+}
+
+/** Cuts pieces from what is on the drums: longest first, each from the one that is left with least. */
+export function cutFromStock(
+  pieces: readonly { readonly forWhom: string; readonly lengthM: number }[],
+  stock: readonly StockDrum[],
+): StockCut {
+  const drums = stock.map(({ label, leftM }) => ({
+    label,
+    lengthM: leftM,
+    pieces: [] as { forWhom: string; lengthM: number }[],
+    leftM,
+  }))
+  const missing: { forWhom: string; lengthM: number }[] = []
+  for (const piece of [...pieces].sort((a, b) => b.lengthM - a.lengthM)) {
+    const drum = drums
+      .filter(({ leftM }) => leftM >= piece.lengthM - 1e-9)
+      .sort((a, b) => a.leftM - b.leftM)[0]
+    if (!drum) {
+      missing.push(piece)
+      continue
+    }
+    drum.pieces.push(piece)
+    drum.leftM = Number((drum.leftM - piece.lengthM).toFixed(2))
+  }
+  return { drums: drums.filter((drum) => drum.pieces.length > 0), missing }
+}

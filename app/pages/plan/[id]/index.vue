@@ -42,7 +42,9 @@ const STATE_TEXT = {
   found: 'The best that was found in time; there may be a better one.',
 } as const
 /** Told, but nothing stands in the way. */
-const notes = computed(() => against.value.filter(({ code }) => code === 'outOfCalibration'))
+const notes = computed(() =>
+  against.value.filter(({ code }) => ['outOfCalibration', 'cableShort'].includes(code)),
+)
 const said = computed(() => [
   ...against.value.filter((one) => !notes.value.includes(one)).map(daySays),
   ...conflicts.value.filter(({ code }) => code !== 'unplanned').map((one) => planConflictSays(one, names)),
