@@ -36,28 +36,27 @@ export interface DecidedSheet {
   readonly outOf: number
 }
 
-// The latest decision on each sheet of a group since a day.
-const LATEST = `
+// The latest decision on each sheet of a group: SQLite takes the other columns from the row of the maximum.
+const LATEST = `WITH latest AS (
+  SELECT a.id AS attempt, a.person_id AS person, a.exercise_id AS exercise, a.bay, max(d.id) AS id, d.at
   FROM person p JOIN attempt a ON a.person_id = p.id JOIN decision d ON d.attempt_id = a.id
-  WHERE p.cohort = @cohort AND d.at >= @since
-    AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)`
+  WHERE p.cohort = @cohort GROUP BY a.id)`
 type Asked = { cohort: string; since: string }
 
 const statementsOf = (db: Database) => ({
   sheets: db.prepare<[Asked], SheetRow>(`
-    SELECT a.id AS attempt, p.id AS person, a.exercise_id AS exercise, a.bay, substr(d.at, 1, 10) AS day,
+    ${LATEST}
+    SELECT d.attempt, d.person, d.exercise, d.bay, substr(d.at, 1, 10) AS day,
       coalesce((SELECT r.instrument FROM decision_reading r WHERE r.decision_id = d.id LIMIT 1), '') AS instrument,
-      (SELECT group_concat(s.code, ' ') FROM decision_slip s WHERE s.decision_id = d.id) AS kinds ${LATEST}
-    ORDER BY d.at`),
+      (SELECT group_concat(s.code, ' ') FROM decision_slip s WHERE s.decision_id = d.id) AS kinds
+    FROM latest d WHERE d.at >= @since ORDER BY d.at`),
   sums: db.prepare<[Asked], SumsRow>(`
-    SELECT a.bay, r.instrument, r.kind, count(*) AS n, sum(r.excess) AS sum, sum(r.excess * r.excess) AS squares
-    FROM person p JOIN attempt a ON a.person_id = p.id JOIN decision d ON d.attempt_id = a.id
-      JOIN decision_reading r ON r.decision_id = d.id
-    WHERE p.cohort = @cohort AND d.at >= @since
-      AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)
-      -- Ten times too much or too little is a slip of the pen, not a drift.
-      AND abs(r.excess) < 1
-    GROUP BY a.bay, r.instrument, r.kind`),
+    ${LATEST}
+    SELECT d.bay, r.instrument, r.kind, count(*) AS n, sum(r.excess) AS sum, sum(r.excess * r.excess) AS squares
+    FROM latest d JOIN decision_reading r ON r.decision_id = d.id
+    -- Ten times too much or too little is a slip of the pen, not a drift.
+    WHERE d.at >= @since AND abs(r.excess) < 1
+    GROUP BY d.bay, r.instrument, r.kind`),
   times: db.prepare<[Asked], TaskTimes & { exercise: number }>(`
     SELECT a.exercise_id AS exercise,
       min(CASE WHEN e.act = 'handInDesign' THEN e.at END) AS designDone,
