@@ -7,7 +7,8 @@ import type { Context } from '../server/services/context'
 
 const TOLD = [
   'I put up the trunking for the lamp store from drawing 7, page 2: 50 × 50 steel, 6.4 m along the north wall.',
-  'I held it with brackets and M6 screws every 900 mm, because the On-Site Guide gives 1.25 m for this size at most and the wall shakes when a tram goes by. I levelled it with a laser line.',
+  'I held it with brackets and M6 screws every 900 mm, because the On-Site Guide gives 1.25 m for ' +
+    'this size at most and the wall shakes when a tram goes by. I levelled it with a laser line.',
   'I pulled in singles, 2.5 mm².',
 ]
 const paragraphs = (lines: readonly string[]): string =>

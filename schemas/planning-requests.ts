@@ -23,7 +23,7 @@ export const SessionRequest = Type.Object(
     fields: Type.Record(
       Type.String({
         pattern:
-          '^(title|day|from|minutes|step|cohort|bays|desks|instruments|pairing|seed|absent|now|(assessor|reason)\\.\\d{1,6}|(task|place)\\.[A-Za-z0-9-]{1,40})$',
+          '^(title|day|from|minutes|step|cohort|bays|desks|instruments|pairing|absent|(assessor|reason)\\.\\d{1,6}|(task|place)\\.[A-Za-z0-9-]{1,40})$',
       }),
       Type.String({ maxLength: 2000 }),
       { maxProperties: 1500 },

@@ -54,7 +54,6 @@ export interface SessionNow {
   readonly minutes: number
   readonly rows: readonly (AgainstPlan & { readonly names: string; readonly code: string })[]
   readonly free: readonly { readonly bay: number; readonly from: number; readonly to: number }[]
-  readonly version: number
 }
 
 export const DATE_KINDS = [
@@ -118,6 +117,9 @@ export interface StockMoveView {
   readonly note: string
   readonly by: string
   readonly at: string
+  /** The session that it was for; null where none was named. */
+  readonly session: string | null
+  readonly sessionDay: string | null
 }
 export interface StockView {
   readonly lines: readonly StockLine[]

@@ -71,9 +71,15 @@ export interface ExerciseSurvey {
   readonly version: number
   readonly isSet: boolean
   readonly boxes: readonly SurveyedBox[]
+  /** Routes that have no circuit in the exercise, and circuits whose route has gone, by name. */
+  readonly added: readonly string[]
+  readonly gone: readonly string[]
 }
 
-/** What follows from a survey as it is saved. Designs are for those who set exercises: for others they are the answer. */
+/**
+ * What follows from a survey as it is saved. Designs are for those who set exercises: for others they are the
+ * answer.
+ */
 export interface SurveyFollows {
   readonly version: number
   readonly tooLong: readonly Contradiction[]

@@ -1,4 +1,4 @@
-import type { ComputedRef } from 'vue'
+import { computed, nextTick, ref, type ComputedRef, type Ref } from 'vue'
 import { equip } from '#core/planning/assign'
 import { conflictsOf } from '#core/planning/conflicts'
 import { costOf } from '#core/planning/cost'
@@ -6,47 +6,49 @@ import { dayConflicts } from '#core/planning/facts'
 import { pairsOf, type Pairing } from '#core/planning/pairs'
 import { plannedMinutes } from '#core/planning/learn'
 import {
+  minuteOf,
   placementText,
   readSession,
   taskText,
   timeOfDay,
   type PlannedSession,
+  type SessionFields,
 } from '#core/planning/read-session'
-import { lengthsOf, type Placement, type PlanTask } from '#core/planning/session'
+import { lengthsOf, type Placement, type PlanTask, type SessionProblem } from '#core/planning/session'
 import type { SessionView } from '#schemas/planning-views'
 import type { PlanNames } from '#words/planning/says'
-import type { PlannerOffer } from '~/workers/planner.worker'
+import { callable, plain, useWorker } from '~/composables/useWorker'
+import type { PlannerOffer } from '~/utils/planner-offer'
 
-type Document = ReturnType<typeof useKeptDocument<SessionView>>
+/** The kept document of a session, as far as it is worked on here. */
+interface Document {
+  readonly view: Readonly<Ref<SessionView | null>>
+  readonly autosave: { readonly fields: SessionFields; readonly write: (name: string, text: string) => void }
+}
 
 /** A session being planned: what is in its boxes, what is against it, what it costs, and every way to change it. */
-export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'autosave'>) {
+export function usePlannedSession({ view, autosave }: Document) {
   const { fields, write } = autosave
   const dueOf = (id: number) => view.value?.instruments.find((one) => one.id === id)?.dueOn ?? ''
   const session = computed(() =>
     readSession(fields, (id) => dueOf(id) !== '' && (!fields.day || dueOf(id) >= fields.day)),
   )
-  const problem = computed(() => ({
-    frame: session.value.frame,
-    tasks: session.value.tasks,
-    fixed: session.value.placements.filter(({ task }) => isFixed(task)),
-  }))
+  /** What is to be planned from a minute of the session on: what is locked or has begun stays. */
+  function problemFrom(now: number): SessionProblem {
+    const { frame, tasks, placements } = session.value
+    const stays = ({ task: id, start }: Placement): boolean => {
+      const task = tasks.find((one) => one.id === id)
+      return task !== undefined && (task.isLocked || start - lengthsOf(task, frame.step).design < now)
+    }
+    return { frame: { ...frame, now }, tasks, fixed: placements.filter(stays) }
+  }
   const conflicts = computed(() =>
     conflictsOf(session.value.frame, session.value.tasks, session.value.placements),
   )
   const against = computed(() => (view.value ? dayConflicts(session.value, view.value) : []))
-  const cost = computed(() => costOf(problem.value, session.value.placements))
+  const cost = computed(() => costOf(problemFrom(0), session.value.placements))
   const byTask = computed(() => new Map(session.value.placements.map((one) => [one.task, one])))
   const taskById = computed(() => new Map(session.value.tasks.map((one) => [one.id, one])))
-
-  /** What is locked, and what has been begun on the day, stays. */
-  function isFixed(id: string): boolean {
-    const task = session.value.tasks.find((one) => one.id === id)
-    const placement = session.value.placements.find((one) => one.task === id)
-    if (!task || !placement) return false
-    const begun = placement.start - lengthsOf(task, session.value.frame.step).design
-    return task.isLocked || (session.value.frame.now > 0 && begun < session.value.frame.now)
-  }
 
   const { names, code } = usePlanNames(view, session, taskById)
 
@@ -89,28 +91,29 @@ export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'a
     write(`task.${id}`, '')
     write(`place.${id}`, '')
   }
-  function add(people: readonly number[], exerciseId: number): void {
+  function add(people: readonly number[], exerciseId: number, like?: PlanTask): void {
     const exercise = view.value?.exercises.find((one) => one.id === exerciseId)
     if (!exercise || people.length === 0) return
     const last = Math.max(0, ...session.value.tasks.map(({ id }) => Number(id.slice(1)) || 0))
     const id = `t${String(last + 1).padStart(3, '0')}`
-    const minutes = plannedMinutes(exercise.minutes, exercise.learnt)
-    write(
-      `task.${id}`,
-      taskText({ id, people, exercise: exerciseId, minutes, isRepeat: false, isLocked: false }),
-    )
+    const minutes = like?.minutes ?? plannedMinutes(exercise.minutes, exercise.learnt)
+    const isRepeat = like?.isRepeat ?? false
+    write(`task.${id}`, taskText({ id, people, exercise: exerciseId, minutes, isRepeat, isLocked: false }))
   }
-  /** Everybody by a policy: tasks of the same exercise are put together into pairs, or taken apart. */
+  /** Everybody by a policy: tasks of one exercise are paired or taken apart, with the minutes that they had. */
   function pair(pairing: Pairing): void {
     write('pairing', pairing)
-    const byExercise = new Map<number, PlanTask[]>()
-    for (const task of session.value.tasks)
-      byExercise.set(task.exercise, [...(byExercise.get(task.exercise) ?? []), task])
-    for (const [exercise, tasks] of byExercise) {
+    const before = session.value.tasks
+    for (const exercise of new Set(before.map((task) => task.exercise))) {
+      const tasks = before.filter((task) => task.exercise === exercise)
       const people = [...new Set(tasks.flatMap((task) => task.people))]
-      const groups = pairsOf(people, pairing, view.value?.lastPairs ?? [])
       for (const { id } of tasks) remove(id)
-      for (const group of groups) add(group, exercise)
+      for (const group of pairsOf(people, pairing, view.value?.lastPairs ?? []))
+        add(
+          group,
+          exercise,
+          tasks.find((task) => task.people.includes(group[0]!)),
+        )
     }
   }
 
@@ -122,21 +125,19 @@ export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'a
   async function plan(): Promise<void> {
     stop()
     state.value = ''
-    const asked = plain(problem.value)
+    const asked = plain(problemFrom(goneBy(session.value, new Date())))
     const onFirst = callable((first: readonly Placement[]) => {
       layPlan(first)
       state.value = 'first'
     })
-    const seed = Number(fields.seed) || 1
-    const found = await inWorker((worker) => worker.planSession(asked, seed, onFirst))
+    const found = await inWorker((worker) => worker.planSession(asked, onFirst))
     layPlan(found.plan)
     state.value = found.isProved ? 'best' : 'found'
   }
-  /** Somebody is not here: planned again without them, from now on. */
-  async function absent(id: number, isAbsent: boolean, now: number): Promise<void> {
+  /** Somebody is absent, or here after all: the rest is planned again, from this minute on the day itself. */
+  async function absent(id: number, isAbsent: boolean): Promise<void> {
     const others = session.value.frame.absent.filter((one) => one !== id)
     write('absent', [...others, ...(isAbsent ? [id] : [])].join(' '))
-    write('now', String(Math.max(0, Math.min(now, session.value.frame.minutes))))
     await nextTick()
     await plan()
   }
@@ -161,6 +162,13 @@ export function usePlannedSession({ view, autosave }: Pick<Document, 'view' | 'a
   }
 }
 export type PlannedSessionTools = ReturnType<typeof usePlannedSession>
+
+/** Minutes of a session that have gone by, on its own day; before it nothing has. */
+function goneBy({ day, from, frame }: PlannedSession, at: Date): number {
+  if (day !== at.toLocaleDateString('en-CA')) return 0
+  const time = at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+  return Math.max(0, Math.min(minuteOf(from, time), frame.minutes))
+}
 
 /** What things of a session are called. */
 function usePlanNames(

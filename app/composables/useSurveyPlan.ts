@@ -1,3 +1,4 @@
+import { computed, ref } from 'vue'
 import type { Spot } from '#core/survey/plan/geometry'
 import { distance, distanceTo, legsOf, nearestOn } from '#core/survey/plan/geometry'
 import { alongWalls } from '#core/survey/plan/along-walls'
@@ -26,6 +27,8 @@ export type PlanTool = (typeof PLAN_TOOLS)[number]
 /** Nearer than this a tap means the corner or wall that is there, in plan units. */
 const SNAP = 9
 const GRID = 5
+/** Without the tail of the arithmetic. */
+const tidy = (value: number): number => Math.round(value * 100) / 100
 const onGrid = (value: number): number => Math.round(value / GRID) * GRID
 
 /** Which of what is drawn needs how many taps; the others are done by the person. */
@@ -39,17 +42,18 @@ const TAPS: Readonly<Partial<Record<PlanTool, number>>> = {
 
 /** A plan as it is drawn: what is there, what is being drawn, and every change as a box of the survey. */
 export function useSurveyPlan({ fields, write }: Sheet) {
-  const read = computed(() => readPlan(fields))
-  const plan = computed<Plan>(() => read.value.plan)
+  const plan = computed<Plan>(() => readPlan(fields).plan)
   const scale = computed(() => scaleOf(plan.value))
   const tool = ref<PlanTool>('pick')
   const drawn = ref<Spot[]>([])
+  /** What keeps a drawing from being ended; empty for nothing. */
+  const missing = ref('')
   /** The box of what is picked, such as `room.k3x9`. */
   const picked = ref<string | null>(null)
 
   function choose(next: PlanTool): void {
     tool.value = next
-    drawn.value = []
+    cancel()
     if (next !== 'pick') picked.value = null
   }
 
@@ -66,7 +70,7 @@ export function useSurveyPlan({ fields, write }: Sheet) {
       .flatMap(({ line }) => legsOf(line))
       .find((leg) => distanceTo(leg, spot) < SNAP)
     const { x, y } = wall ? nearestOn(wall, { x: onGrid(spot.x), y: onGrid(spot.y) }) : spot
-    return wall ? { x, y } : { x: onGrid(x), y: onGrid(y) }
+    return wall ? { x: tidy(x), y: tidy(y) } : { x: onGrid(x), y: onGrid(y) }
   }
 
   function put(part: PlanPart, thing: object): void {
@@ -81,15 +85,18 @@ export function useSurveyPlan({ fields, write }: Sheet) {
     if (drawn.value.length === TAPS[tool.value]) finish()
   }
 
-  /** Ends what is being drawn; too few corners draw nothing. */
+  /** Ends what is being drawn. With too few taps it says what is missing, and keeps them. */
   function finish(): void {
-    const spots = drawn.value
-    drawn.value = []
-    const made = MAKERS[tool.value]?.(spots, { plan: plan.value, put, write })
+    const made = MAKERS[tool.value]?.(drawn.value, { plan: plan.value, put, write })
+    missing.value = made === false ? (TOO_FEW[tool.value] ?? '') : ''
     if (made === false) return
+    drawn.value = []
     tool.value = 'pick'
   }
-  const cancel = () => (drawn.value = [])
+  function cancel(): void {
+    drawn.value = []
+    missing.value = ''
+  }
 
   /** A thing's box with one of its values changed. */
   function change(box: string, parts: Readonly<Record<string, unknown>>): void {
@@ -120,10 +127,10 @@ export function useSurveyPlan({ fields, write }: Sheet) {
 
   return {
     plan,
-    read,
     scale,
     tool,
     drawn,
+    missing,
     picked,
     choose,
     tap,
@@ -133,8 +140,13 @@ export function useSurveyPlan({ fields, write }: Sheet) {
     remove,
     lead,
     setKnown,
-    put,
   }
+}
+
+const TOO_FEW: Readonly<Partial<Record<PlanTool, string>>> = {
+  wall: 'A wall needs two corners. Tap one more.',
+  room: 'A room needs three corners. Tap on.',
+  route: 'A route leads to a point. Tap the point, or place one first.',
 }
 
 interface Making {

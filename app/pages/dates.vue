@@ -63,7 +63,7 @@ const remove = (item: DatedItem) =>
           <DateLine v-for="item in overdue" :key="item.key" :item="item" />
         </section>
         <p v-if="shown.length === 0" class="empty">
-          Nothing has a date yet. Put down the last test of a bay, or take a calendar in.
+          Nothing has a date yet. Record the last test of a bay, or import a calendar.
         </p>
         <section v-for="[month, list] in months" :key="month">
           <h2>{{ month }}</h2>

@@ -39,8 +39,8 @@ async function taught() {
   <div class="page stack">
     <div class="row spread">
       <div>
-        <h1>The picture</h1>
-        <p class="soft">What a group gets wrong, whether a lesson changed it, who is where.</p>
+        <h1>Group trends</h1>
+        <p class="soft">What a group gets wrong, whether a lesson changed it, who is on course.</p>
       </div>
       <div class="row">
         <el-select v-model="cohort" aria-label="Group" data-testid="picture-cohort" style="width: 200px"

@@ -43,7 +43,10 @@ export function expectedWords({ reading, expected }: ReadingMark): string {
       ? `${formatQuantity(expected.low, quantity)} or more`
       : `${formatNumber(expected.low, quantity)} – ${formatQuantity(expected.high, quantity)}`
   if (!expected.limit) return band
-  return `${band}, limit ${expected.limit.kind === 'maximum' ? '≤' : '≥'} ${formatQuantity(expected.limit.value, quantity)}`
+  return (
+    `${band}, limit ${expected.limit.kind === 'maximum' ? '≤' : '≥'} ` +
+    `${formatQuantity(expected.limit.value, quantity)}`
+  )
 }
 
 export const overrideOf = (item: ItemKey, overrides: readonly Override[]): Override | undefined =>

@@ -63,15 +63,15 @@ export const AREAS: readonly Area[] = [
     ],
   },
   {
-    name: 'Record',
+    name: 'Progress',
     places: [
       { to: '/records', name: 'Records', roles: ['instructor', 'assessor', 'administrator', 'verifier'] },
-      { to: '/picture', name: 'Picture', roles: ['instructor', 'assessor', 'verifier'] },
+      { to: '/picture', name: 'Trends', roles: ['instructor', 'assessor', 'verifier'] },
       { to: '/record', name: 'My record', roles: ['apprentice'] },
     ],
   },
   {
-    name: 'Keep',
+    name: 'Workshop',
     places: [
       { to: '/stores', name: 'Stores', roles: ['technician', 'instructor'] },
       { to: '/dates', name: 'Dates', roles: ['instructor', 'assessor', 'technician', 'administrator'] },

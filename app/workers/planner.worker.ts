@@ -5,25 +5,21 @@ import { costOf } from '#core/planning/cost'
 import { firstPlan } from '#core/planning/first-plan'
 import { planProgramme } from '#core/planning/program'
 import type { Placement, SessionProblem } from '#core/planning/session'
+import type { Planned, PlannerOffer } from '~/utils/planner-offer'
 
 /** The longest search, s; the best found by then is shown. */
 const LONGEST_S = 19
+/** The same session gives the same plan. */
+const SEED = 1
 /** A plan is taken for the best when none can wait less by more than this share. */
 const GAP = 0.02
-
-export interface Planned {
-  readonly plan: readonly Placement[]
-  /** Proved that no plan waits less, to within `GAP`. */
-  readonly isProved: boolean
-}
 
 /** A first plan is handed over at once, then the best. */
 async function planSession(
   problem: SessionProblem,
-  seed: number,
   onFirst: (first: readonly Placement[]) => void,
 ): Promise<Planned> {
-  const first = firstPlan(problem, seed)
+  const first = firstPlan(problem, SEED)
   onFirst(first)
   const least = costOf(problem, first)
   if (least.total === 0) return { plan: first, isProved: true }
@@ -33,7 +29,7 @@ async function planSession(
     output_flag: false,
     time_limit: LONGEST_S,
     mip_rel_gap: GAP,
-    random_seed: seed,
+    random_seed: SEED,
   })
   const columns = found.Columns as Readonly<Record<string, { readonly Primal?: number }>>
   const best = programme.planOf((variable) => columns[variable]?.Primal ?? 0)
@@ -41,6 +37,5 @@ async function planSession(
   return { plan: isBetter ? best : first, isProved: found.Status === 'Optimal' && isBetter }
 }
 
-const offer = { planSession }
-export type PlannerOffer = typeof offer
+const offer: PlannerOffer = { planSession }
 expose(offer)

@@ -25,7 +25,8 @@ function stepsTo(step: StepKey, asked: readonly StepKey[]): StepKey[] {
 }
 
 /**
- * A starter out of an exercise: the circuit and step at which the slip shows most, asked alone with the steps just before
+ * A starter out of an exercise: the circuit and step at which the slip shows most, asked alone with the steps just
+ * before
  * it, without a bay. Null where the slip would not show in this exercise, or no ten variants of it can be found.
  */
 export function starterOf(exercise: Exercise, slip: string, code: string): Starter | null {

@@ -24,7 +24,10 @@ function register() {
   }
 }
 
-/** Gives each timed task a bay, those that stay first, then the one that is free; and everybody and everything they need. */
+/**
+ * Gives each timed task a bay, those that stay first, then the one that is free; and everybody and everything they
+ * need.
+ */
 export function assign(
   frame: SessionFrame,
   tasks: Tasks,
@@ -50,7 +53,8 @@ export function assign(
 
 /**
  * Gives assessors and instruments out, in order of time the first that is free: for tests that is always enough where
- * there are enough; an assessor is the one who has to leave soonest of those who can stay. `kept` keep what they have, and
+ * there are enough; an assessor is the one who has to leave soonest of those who can stay. `kept` keep what they
+ * have, and
  * are served first with what they lack.
  */
 export function equip(

@@ -46,7 +46,10 @@ interface Span {
 }
 const meet = (a: Span, b: Span): boolean => a.from < b.to && b.from < a.to
 
-/** Everything that does not go together, each at the task that it concerns; fast enough to run while something is dragged. */
+/**
+ * Everything that does not go together, each at the task that it concerns; fast enough to run while something is
+ * dragged.
+ */
 export function conflictsOf(
   frame: SessionFrame,
   tasks: readonly PlanTask[],

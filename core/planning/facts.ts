@@ -69,7 +69,10 @@ function shortages(tasks: PlannedSession['tasks'], { needs, stock }: DayFacts): 
   })
 }
 
-/** What is against a session on its day: overdue bays without a reason, instruments out of calibration, holidays, absences. */
+/**
+ * What is against a session on its day: overdue bays without a reason, instruments out of calibration, holidays,
+ * absences.
+ */
 export function dayConflicts(
   { day, frame, tasks, placements, reasons, wanted }: PlannedSession,
   facts: DayFacts,

@@ -21,7 +21,8 @@ function numbers(seed: number): () => number {
 }
 
 /**
- * A good plan at once: tasks in some order, each as early as everything allows, repeats and long ones first; the best of
+ * A good plan at once: tasks in some order, each as early as everything allows, repeats and long ones first; the
+ * best of
  * many orders. Seeded, so that the same problem gives the same plan.
  */
 export function firstPlan(problem: SessionProblem, seed = 1): Placement[] {

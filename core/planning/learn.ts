@@ -20,7 +20,10 @@ const USUAL_SHARE: Readonly<Record<keyof StageMinutes, number>> = {
 /** Fewer times than this say nothing. */
 export const TOO_FEW_TIMES = 3
 
-/** A quantile between the two nearest of a sorted list, as R's default (type 7; R. J. Hyndman and Y. Fan, Am. Stat. 50 (1996) 361). */
+/**
+ * A quantile between the two nearest of a sorted list, as R's default (type 7; R. J. Hyndman and Y. Fan, Am. Stat.
+ * 50 (1996) 361).
+ */
 export function quantile(sorted: readonly number[], share: number): number {
   const at = (sorted.length - 1) * share
   const [low, high] = [Math.floor(at), Math.ceil(at)]

@@ -40,7 +40,8 @@ const S = (i: number, t: number): string => `s${i}_${t}`
 const L = (i: number, t: number): string => `l${i}_${t}`
 
 /**
- * When everybody works, so that nobody waits longer than need be: `s` is one where the wiring of a task begins at a step,
+ * When everybody works, so that nobody waits longer than need be: `s` is one where the wiring of a task begins at
+ * a step,
  * `l` one where its live tests do. Bays, instruments, desks and assessors are counted step by step; tasks of one person
  * follow each other. A task without a place costs more than any waiting.
  */
@@ -127,7 +128,8 @@ interface Grid {
 const W = (i: number): string => `w${i}`
 
 /**
- * Waiting, minutes: live tests later than they could be; and less what it would cost to be left out. What follows another
+ * Waiting, minutes: live tests later than they could be; and less what it would cost to be left out. What follows
+ * another
  * task waits from the end of that one.
  */
 function costTerms(part: Part, i: number, n: number, step: number): Term[] {

@@ -85,7 +85,10 @@ const named = (fields: SessionFields, part: string): [string, string][] =>
     .filter(([name, text]) => name.startsWith(`${part}.`) && text !== '')
     .map(([name, text]) => [name.slice(part.length + 1), text])
 
-/** Reads everything that can be read; tasks in the order of their ids. `usable` are instruments in calibration that day. */
+/**
+ * Reads everything that can be read; tasks in the order of their ids. `usable` are instruments in calibration that
+ * day.
+ */
 export function readSession(
   fields: SessionFields,
   usable: (instrument: number) => boolean = () => true,
@@ -110,7 +113,7 @@ export function readSession(
       instruments: wanted.filter(usable),
       desks: whole(fields.desks, 60, 0, 200),
       absent: idList(fields.absent),
-      now: whole(fields.now, 0, 0, 720),
+      now: 0,
     },
     tasks,
     placements: named(fields, 'place')

@@ -19,7 +19,10 @@ export interface Drift {
 
 /** Fewer readings than this on either side say nothing. */
 export const TOO_FEW_READINGS = 12
-/** The standard normal deviate of a 99.9 % interval: many bays are looked at, one in a thousand may be named by chance. */
+/**
+ * The standard normal deviate of a 99.9 % interval: many bays are looked at, one in a thousand may be named by
+ * chance.
+ */
 const Z999 = 3.290527
 /** A departure smaller than this matters to nobody, a share. */
 const SMALL = 0.02

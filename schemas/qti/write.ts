@@ -32,7 +32,8 @@ function tag(name: string, attributes: Readonly<Record<string, string | number>>
 const interaction = (kind: string, attributes: Readonly<Record<string, string | number>>, inside = '') =>
   tag(`qti-${kind}-interaction`, { 'response-identifier': 'RESPONSE', ...attributes }, inside)
 const image = (drawing: DrawingCode): string =>
-  `<object type="image/svg+xml" data="../images/${drawing}.svg" width="${DRAWING_SIZE.width}" height="${DRAWING_SIZE.height}"></object>`
+  `<object type="image/svg+xml" data="../images/${drawing}.svg" ` +
+  `width="${DRAWING_SIZE.width}" height="${DRAWING_SIZE.height}"></object>`
 
 const choiceId = (i: number): string => `choice-${i + 1}`
 const prompt = (text: string): string => `<qti-prompt>${x(text)}</qti-prompt>`

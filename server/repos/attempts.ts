@@ -119,7 +119,8 @@ const statementsOf = (db: Database) => ({
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
   ),
   saveWork: db.prepare(
-    'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
+    'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, ' +
+      'saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
   ),
   setStage: db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?'),
   expire: db.prepare('UPDATE attempt SET stage = ? WHERE id = ?'),

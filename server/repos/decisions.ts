@@ -111,7 +111,8 @@ const statementsOf = (db: Database) => ({
     'UPDATE marking_draft SET overrides = ?, feedback = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
   ),
   insert: db.prepare(
-    'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, feedback, evidence, shown) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO decision (attempt_id, by_id, at, met, mark, out_of, ' +
+      'feedback, evidence, shown) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
   ),
   insertOccasion: db.prepare(
     'INSERT INTO occasion (decision_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',

@@ -1,6 +1,9 @@
 import type { Database } from 'better-sqlite3'
 
-/** How much evidence somebody has, as one mark: everything it counts is append-only, so that the same mark is the same evidence. */
+/**
+ * How much evidence somebody has, as one mark: everything it counts is append-only, so that the same mark is the
+ * same evidence.
+ */
 export function createEvidenceMarksRepo(db: Database) {
   const ofCohort = db.prepare<[string], { personId: number; mark: string }>(`
     SELECT p.id AS personId,

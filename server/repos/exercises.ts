@@ -27,7 +27,8 @@ export function createExercisesRepo(db: Database) {
     "INSERT INTO exercise (code, document, state, version, updated_by, updated_at) VALUES (?, ?, 'draft', 1, ?, ?)",
   )
   const update = db.prepare(
-    'UPDATE exercise SET code = ?, document = ?, version = version + 1, updated_by = ?, updated_at = ? WHERE id = ? AND version = ?',
+    'UPDATE exercise SET code = ?, document = ?, version = version + ' +
+      '1, updated_by = ?, updated_at = ? WHERE id = ? AND version = ?',
   )
   const markSet = db.prepare(
     "UPDATE exercise SET state = 'set', version = version + 1, document = ? WHERE id = ?",

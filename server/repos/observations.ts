@@ -54,7 +54,8 @@ const statementsOf = (db: Database) => ({
   ),
   recent: db.prepare<[], Row>(`${OBSERVATION} ORDER BY o.id DESC LIMIT 100`),
   insert: db.prepare(
-    'INSERT INTO observation (apprentice_id, assessor_id, policy, fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
+    'INSERT INTO observation (apprentice_id, assessor_id, policy, ' +
+      'fields, started_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
   ),
   save: db.prepare(
     "UPDATE observation SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND state = 'running'",
@@ -76,7 +77,8 @@ const statementsOf = (db: Database) => ({
     `${OCCASIONS} WHERE c.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY c.id`,
   ),
   book: db.prepare(
-    'INSERT INTO repeat_booking (person_id, observation_id, reason, planned_for, bay, made_by, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO repeat_booking (person_id, observation_id, reason, ' +
+      'planned_for, bay, made_by, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
   ),
   repeats: db.prepare<[], RepeatView>(
     'SELECT r.id, r.person_id AS personId, p.name, r.reason, r.planned_for AS plannedFor, r.bay FROM repeat_booking r JOIN person p ON p.id = r.person_id WHERE r.settled_by IS NULL ORDER BY r.planned_for, r.id',

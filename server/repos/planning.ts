@@ -41,6 +41,7 @@ const statementsOf = (db: Database) => ({
     `UPDATE planned_session SET day = ?, cohort = ?, fields = ?, saved_at = ?, version = version + 1
      WHERE id = ? AND version = ?`,
   ),
+  isIssued: db.prepare<[number], { id: number }>('SELECT id FROM drum_move WHERE session_id = ? LIMIT 1'),
   remove: db.prepare('DELETE FROM planned_session WHERE id = ?'),
   // The first moments at which the stages of each attempt of an exercise changed.
   times: db.prepare<[], TaskTimes & { exerciseId: number }>(`
@@ -95,6 +96,8 @@ export function createPlanningRepo(db: Database) {
     save: (id: number, version: number, fields: SessionFields, at: string): boolean =>
       sql.save.run(fields.day ?? '', fields.cohort ?? '', JSON.stringify(fields), at, id, version).changes ===
       1,
+    /** Whether cable went out for it: then the register names it. */
+    isIssued: (id: number): boolean => sql.isIssued.get(id) !== undefined,
     remove: (id: number): boolean => sql.remove.run(id).changes === 1,
     /** When stages changed, of the latest attempts, by exercise. */
     times: (): ReadonlyMap<number, readonly TaskTimes[]> => {

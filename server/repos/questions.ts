@@ -86,7 +86,8 @@ const statementsOf = (db: Database) => ({
   ),
   insert: db.prepare('INSERT INTO question (code, content, changed_by, changed_at) VALUES (?, ?, ?, ?)'),
   save: db.prepare(
-    'UPDATE question SET content = ?, changed_by = ?, changed_at = ?, retired_at = ?, version = version + 1 WHERE code = ? AND version = ?',
+    'UPDATE question SET content = ?, changed_by = ?, changed_at = ?, ' +
+      'retired_at = ?, version = version + 1 WHERE code = ? AND version = ?',
   ),
   answersOf: db.prepare<[number], AnswerRow>(`${ANSWERS} AND q.person_id = ? ORDER BY q.asked_at`),
   answersOfCohort: db.prepare<[string], AnswerRow>(
@@ -104,7 +105,8 @@ const statementsOf = (db: Database) => ({
   ),
   byToken: db.prepare<[string], { id: number }>('SELECT id FROM question_asked WHERE token = ?'),
   add: db.prepare(
-    'INSERT INTO question_asked (token, person_id, by_id, attempt_id, code, topic, wording, outcome, prompt, remark, asked_at, received_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO question_asked (token, person_id, by_id, attempt_id, code, topic, wording, ' +
+      'outcome, prompt, remark, asked_at, received_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
   ),
   occasion: db.prepare(
     'INSERT INTO question_occasion (asked_id, person_id, criterion, met) VALUES (?, ?, ?, ?)',

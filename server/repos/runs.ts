@@ -67,7 +67,8 @@ const statementsOf = (db: Database) => ({
     'INSERT INTO run_measurement (run_id, person_id, assessor_id, run_fields) VALUES (?, ?, ?, ?)',
   ),
   saveMeasurement: db.prepare(
-    'UPDATE run_measurement SET fields = ?, saved_at = ?, version = version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL',
+    'UPDATE run_measurement SET fields = ?, saved_at = ?, version = ' +
+      'version + 1 WHERE id = ? AND version = ? AND closed_at IS NULL',
   ),
   close: db.prepare(
     'UPDATE run_measurement SET closed_at = ?, version = version + 1 WHERE id = ? AND closed_at IS NULL',

@@ -23,8 +23,10 @@ export function createStockRepo(db: Database) {
     'INSERT INTO drum_move (drum_id, kind, metres, session_id, note, by_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
   )
   const moves = db.prepare<[], StockMoveView>(`
-    SELECT m.id, d.label AS drum, m.kind, m.metres, m.note, p.name AS "by", m.at
-    FROM drum_move m JOIN drum d ON d.id = m.drum_id JOIN person p ON p.id = m.by_id ORDER BY m.id DESC LIMIT 60`)
+    SELECT m.id, d.label AS drum, m.kind, m.metres, m.note, p.name AS "by", m.at,
+      json_extract(s.fields, '$.title') AS session, s.day AS sessionDay
+    FROM drum_move m JOIN drum d ON d.id = m.drum_id JOIN person p ON p.id = m.by_id
+      LEFT JOIN planned_session s ON s.id = m.session_id ORDER BY m.id DESC LIMIT 60`)
   return {
     drums: () => drums.all(),
     used: () => new Map(used.all().map((row) => [row.cable, row])),

@@ -17,7 +17,10 @@ const AHEAD = 400
 /** An appeal wants an answer within so many days; common practice, no source. */
 const APPEAL_DAYS = 20
 
-/** Everything that falls on a day: checks of bays, calibrations, permits, appeals, repeats, sessions, terms, absences. */
+/**
+ * Everything that falls on a day: checks of bays, calibrations, permits, appeals, repeats, sessions, terms,
+ * absences.
+ */
 export function listDates(context: Context, actor: Person): DatedItem[] {
   allow(actor, 'dates.see')
   const today = context.now.slice(0, 10)
@@ -221,7 +224,10 @@ function sessionItem(
   const lines = placements.map((placement) => {
     const task = tasks.find((one) => one.id === placement.task)!
     const end = endOf(placement, lengthsOf(task, frame.step))
-    return `${timeOfDay(from, placement.start)} to ${timeOfDay(from, end)} bay ${placement.bay}: ${task.people.map(name).join(' and ')}`
+    return (
+      `${timeOfDay(from, placement.start)} to ${timeOfDay(from, end)} ` +
+      `bay ${placement.bay}: ${task.people.map(name).join(' and ')}`
+    )
   })
   return {
     uid: `nakshi-session-${id}`,

@@ -58,7 +58,8 @@ export function personArchive(context: Context, actor: Person, id: number, home:
   }
   const hashes = Object.keys(files).sort()
   files['read-me.txt'] = strToU8(
-    `Record of ${person.name}, ${person.number}, made ${now}.\nHead of the seal: ${repos.seal.head()}\n\n${hashes.join('\n')}\n`,
+    `Record of ${person.name}, ${person.number}, made ${now}.\nHead ` +
+      `of the seal: ${repos.seal.head()}\n\n${hashes.join('\n')}\n`,
   )
   repos.audit.add(now, actor.id, 'archiveGivenOut', `person ${id}`)
   return { name: `${fileName(person.number)}-record.zip`, type: ZIP, content: zipSync(files) }

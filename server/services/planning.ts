@@ -54,7 +54,10 @@ function openTasks({ repos }: Pick<Context, 'repos'>, cohort: string): SessionVi
     }))
 }
 
-/** A session to begin with: the whole group, each with what is in hand, all bays, whoever may permit, all instruments. */
+/**
+ * A session to begin with: the whole group, each with what is in hand, all bays, whoever may permit, all
+ * instruments.
+ */
 export function startSession(
   context: Context,
   actor: Person,
@@ -215,6 +218,7 @@ export function removeSession(context: Context, actor: Person, id: number): void
   const { repos, now } = context
   repos.transaction(() => {
     const { fields } = openOne(context, actor, id)
+    if (repos.planning.isIssued(id)) throw new Problem('sessionIssued')
     repos.planning.remove(id)
     repos.audit.add(now, actor.id, 'sessionRemoved', `${fields.title ?? ''} ${fields.day ?? ''}`)
   })
@@ -230,7 +234,10 @@ const DOING: Readonly<Record<Stage, Doing>> = {
   released: 'done',
 }
 
-/** Sessions that go on at this moment, by the clock of the centre: plan against what is going on. `time` is HH:MM there. */
+/**
+ * Sessions that go on at this moment, by the clock of the centre: plan against what is going on. `time` is HH:MM
+ * there.
+ */
 export function sessionsNow(
   context: Context,
   actor: Person,
@@ -241,7 +248,7 @@ export function sessionsNow(
   return repos.planning
     .between(day, day)
     .filter(({ cohort }) => seesGroup(actor, cohort))
-    .map(({ id, fields, cohort, version }): SessionNow => {
+    .map(({ id, fields, cohort }): SessionNow => {
       const { title, from, frame, tasks, placements } = readSession(fields)
       const minute = minuteOf(from, time)
       const stages = new Map(
@@ -262,7 +269,6 @@ export function sessionsNow(
         from,
         minute,
         minutes: frame.minutes,
-        version,
         rows: rows.map((row) => ({
           ...row,
           names: row.people.map((person) => names.get(person) ?? '').join(' and '),

@@ -1,13 +1,14 @@
 import { criteriaOf } from '#core/assessment/outcomes/framework'
 import { readForm } from '#core/exercise/form/read-form'
 import { toForm } from '#core/exercise/form/to-form'
-import { exerciseFormOf, fedBoxes, laidRoutes } from '#core/survey/sheet/feed'
+import { circuitsByRoute, exerciseFormOf, fedBoxes, laidRoutes } from '#core/survey/sheet/feed'
 import { followSurvey, tooLongRoutes } from '#core/survey/sheet/follow'
 import { readSheet } from '#core/survey/sheet/sheet'
 import type { SurveyExerciseBody, SurveyTakeBody } from '#schemas/survey-requests'
 import type { ExerciseSurvey, SurveyFollows } from '#schemas/survey-views'
 import { formSentence } from '#words/form'
 import type { Person } from '../repos/people'
+import type { StoredSurvey, SurveyFeed } from '../repos/surveys'
 import { allow, found, may } from './access'
 import type { Context } from './context'
 import { frameworkInForce } from './evidence'
@@ -72,7 +73,8 @@ export function surveyOfExercise(
   if (!feed) return null
   const survey = found(repos.surveys.byId(feed.surveyId))
   const form = toForm(stored.exercise)
-  const today = new Map(fedBoxes(readSheet(survey.fields)).map((fed) => [fed.box, fed]))
+  const { boxes, circuits, routes } = todayOf(survey, feed)
+  const today = new Map(boxes.map((fed) => [fed.box, fed]))
   const taken = new Map(feed.boxes.map((fed) => [fed.box, fed]))
   return {
     survey: { id: survey.id, title: survey.fields.title ?? '' },
@@ -87,6 +89,21 @@ export function surveyOfExercise(
         surveyed: today.get(box)?.text ?? null,
         from: (today.get(box) ?? taken.get(box))?.from ?? null,
       })),
+    added: routes.filter(({ id }) => !circuits.has(id)).map(({ name }) => name),
+    gone: [...circuits]
+      .filter(([route]) => !routes.some(({ id }) => id === route))
+      .map(([, circuit]) => form[`${circuit}.name`] ?? circuit),
+  }
+}
+
+/** A route keeps its circuit, whatever has been added or removed before it. */
+function todayOf({ fields }: StoredSurvey, feed: SurveyFeed) {
+  const sheet = readSheet(fields)
+  const circuits = circuitsByRoute(feed.boxes)
+  return {
+    boxes: fedBoxes(sheet, ({ id }) => circuits.get(id)),
+    circuits,
+    routes: laidRoutes(sheet.plan).map(({ route }) => route),
   }
 }
 
@@ -102,7 +119,7 @@ export function takeFromSurvey(
   return repos.transaction(() => {
     const stored = found(repos.exercises.byId(exerciseId))
     const feed = found(repos.surveys.feedOf(exerciseId))
-    const today = fedBoxes(readSheet(found(repos.surveys.byId(feed.surveyId)).fields))
+    const today = todayOf(found(repos.surveys.byId(feed.surveyId)), feed).boxes
     const wanted = today.filter(({ box }) => boxes.includes(box))
     const form = {
       ...toForm(stored.exercise),

@@ -54,7 +54,10 @@ export function startSurvey(context: Context, actor: Person, code: string | null
   })
 }
 
-/** A survey to begin with: what the site is for, and its walls and doors as somebody has drawn them, without a scale. */
+/**
+ * A survey to begin with: what the site is for, and its walls and doors as somebody has drawn them, without a
+ * scale.
+ */
 const blankSurvey = ({ title, objectives, plan }: Site): Record<string, string> => ({
   title,
   'report.objectives': objectives.join(' '),

@@ -109,7 +109,8 @@ describe('a framework', () => {
 
 describe('files out', () => {
   it('an xAPI statement has the parts of the specification, and the same occasion has the same id each time', () => {
-    // ADL xAPI-Spec 1.0.3, part two, 2.4: actor, verb and object are required; ids are UUIDs, verb and activity ids IRIs.
+    // ADL xAPI-Spec 1.0.3, part two, 2.4: actor, verb and object are required; ids are UUIDs, verb and activity
+    // ids IRIs.
     aDecision(centre, 'released')
     const statements = () =>
       personStatements(centre.context, centre.instructor, centre.apprentice.id, 'https://college.example')
@@ -133,7 +134,7 @@ describe('files out', () => {
     expect(statements().map(({ id }) => id)).toEqual(statements().map(({ id }) => id))
     expect(new Set(statements().map(({ id }) => id)).size).toBe(statements().length)
   })
-  it('a OneRoster package names its files in the manifest, every reference leads somewhere, and the roster comes back', () => {
+  it('a OneRoster package names its files, every reference leads somewhere, and the roster comes back', () => {
     aDecision(centre, 'released')
     const { content } = oneRoster(centre.context, centre.instructor, 'Tram college')
     const files = unzipSync(content as Uint8Array)

@@ -1,4 +1,5 @@
-/* Work elsewhere at the server: accounts and their claims, witnesses, pages, behaviours; who may, and what is refused. */
+/* Work elsewhere at the server: accounts and their claims, witnesses, pages, behaviours; who may, and what is
+   refused. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import {
   decideClaim,
@@ -45,7 +46,7 @@ describe('an account', () => {
     ])
     expect(missing(centre, 'T').steps + missing(centre, 'W').steps).toBeLessThan(before)
   })
-  it('refused with a reason it counts for nothing; handed in again it can be accepted, and both decisions stand', () => {
+  it('refused it counts for nothing; handed in again it can be accepted, and both decisions stand', () => {
     const id = handedIn(centre)
     expect(refusal(() => decideOn(id, false, { reason: ' ' }))).toBe('claimNeedsReason')
     decideOn(id, false)
@@ -62,7 +63,7 @@ describe('an account', () => {
     ])
     expect(missing(centre, 'W').criteria.find(({ criterion }) => criterion.code === 'W3')!.occasions).toBe(1)
   })
-  it('what is read is what was handed in, whatever is written meanwhile; a decision on an older hand-in is refused', () => {
+  it('what is read is what was handed in; a decision on an older hand-in is refused', () => {
     const id = handedIn(centre)
     saveAccount(centre.context, centre.apprentice, id, {
       version: 2,

@@ -1,4 +1,5 @@
-/* Safe isolation on the server: rehearsals that give nothing away, observations that lose nothing, signatures, locks, permits, the record. */
+/* Safe isolation on the server: rehearsals that give nothing away, observations that lose nothing, signatures,
+   locks, permits, the record. */
 import { beforeEach, describe, expect, test } from 'vitest'
 import { actField } from '#core/isolation/observation'
 import type { Act, ActKind } from '#core/isolation/model/act'

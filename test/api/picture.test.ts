@@ -1,4 +1,5 @@
-/* The picture of a group at the server: what was decided, kind by kind; lessons, starters, and one apprentice to talk over. */
+/* The picture of a group at the server: what was decided, kind by kind; lessons, starters, and one apprentice
+   to talk over. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { addLesson, groupPicture, talkOf } from '../../server/services/picture'
 import { previewStarter, setStarter } from '../../server/services/starters'
@@ -80,7 +81,7 @@ describe('lessons', () => {
       ),
     ).toBe('notAllowed')
   })
-  it('may begin with a starter: ten variants in which the slip shows, set as ten minutes, its result beside the lesson', () => {
+  it('may begin with a starter: ten variants that show the slip, ten minutes, its result beside it', () => {
     aSetExercise(centre)
     const preview = previewStarter(centre.context, centre.instructor, 'slip.lengthForgotten')
     expect(preview.variants).toHaveLength(10)

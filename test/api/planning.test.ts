@@ -193,6 +193,22 @@ describe('drums', () => {
     expect(refusal(() => move(999, 'issued', 1))).toBe('notFound')
     expect(refusal(() => showStock(centre.context, centre.apprentice))).toBe('notAllowed')
   })
+  it('a move names its session, and that session is not removed behind it', () => {
+    const session = start()
+    save(session, { ...fieldsOf(session), day: '2026-11-19' })
+    moveDrum(centre.context, centre.technician, add(), {
+      kind: 'issued',
+      metres: 5,
+      sessionId: session,
+      note: '',
+    })
+    expect(showStock(centre.context, centre.technician).moves[0]).toMatchObject({
+      session: 'Workshop, Thursday',
+      sessionDay: '2026-11-19',
+    })
+    expect(refusal(() => removeSession(centre.context, centre.instructor, session))).toBe('sessionIssued')
+    expect(listSessions(centre.context, centre.instructor)).toHaveLength(1)
+  })
   it('what is below its order point says so, also of a cable that has run out', () => {
     setOrderPoint(centre.context, centre.technician, { cable: CABLE, metres: 50 })
     expect(showStock(centre.context, centre.technician).lines).toMatchObject([

@@ -1,4 +1,5 @@
-/* Questions at the bay through the use-cases: what is offered, put down once, taken back; what it counts for; rehearsals that tell no answer; files; the picture of a group. */
+/* Questions at the bay through the use-cases: what is offered, put down once, taken back; what it counts for;
+   rehearsals that tell no answer; files; the picture of a group. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { practiceBay } from '#core/bay/practice/bays'
@@ -177,7 +178,8 @@ describe('what is offered', () => {
     }
     expect(questions.length).toBeGreaterThanOrEqual(5)
     expect(text('if-neutral-earth-quiet')).toMatch(/Nothing opens by itself/)
-    // Two circuits behind one RCD: load current of the other divides at the touching neutral (common practice, no source).
+    // Two circuits behind one RCD: load current of the other divides at the touching neutral (common practice, no
+    // source).
     const heaters = whatIfQuestions({
       ...materialOf(centre.context, attempt()),
       rig: practiceBay('heaters')!.rig(),

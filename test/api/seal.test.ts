@@ -1,4 +1,5 @@
-/* The seal: every decision, occasion, permission and signature in one chain; broken by hand, the first broken link is named. */
+/* The seal: every decision, occasion, permission and signature in one chain; broken by hand, the first broken
+   link is named. */
 import { createHash } from 'node:crypto'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,5 @@
-/* Surveys at the server: who may, what the site tells when, hand-in and decision as evidence, the exercise made of it. */
+/* Surveys at the server: who may, what the site tells when, hand-in and decision as evidence, the exercise made
+   of it. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import paintShopSite from '../../sites/paint-shop.json'
 import type { Site } from '#core/survey/site/site'
@@ -186,6 +187,27 @@ describe('into an exercise', () => {
         takeFromSurvey(centre.context, centre.instructor, exercise, { version: 1, boxes: ['c1.ambient'] }),
       ),
     ).toBe('stale')
+  })
+  it('a route keeps its circuit when another is removed before it or added; both are said', () => {
+    const { survey, exercise } = make()
+    const { 'route.r1': first, ...others } = WHOLE
+    const fourth = first!.replace('Spray room lighting', 'Yard lamp')
+    written(survey, { ...others, 'route.r4': fourth }, centre.instructor, 2)
+    const said = surveyOfExercise(centre.context, centre.instructor, exercise)!
+    expect([said.added, said.gone]).toEqual([['Yard lamp'], ['Spray room lighting']])
+    const lengths = said.boxes.filter(({ box }) => box.endsWith('.length'))
+    expect(lengths.map(({ box, now, surveyed }) => [box, now, surveyed])).toEqual([
+      ['c1.length', '14.7', null],
+      ['c2.length', '24.8', '24.8'],
+      ['c3.length', '13.3', '13.3'],
+    ])
+    const taken = takeFromSurvey(centre.context, centre.instructor, exercise, {
+      version: 1,
+      boxes: ['c1.length', 'c2.grouped'],
+    })
+    expect(taken.gone).toEqual(['Spray room lighting'])
+    const { circuits } = showExercise(centre.context, centre.instructor, exercise).exercise.installation
+    expect(circuits.map(({ lengthM }) => lengthM)).toEqual([14.7, 24.8, 13.3])
   })
   it('without a route that can be measured there is no exercise, and nothing half made', () => {
     const id = begun(centre.instructor)

@@ -1,4 +1,5 @@
-/* Runs, measurements, inspections, pictures and rounds through the use-cases: whose they are, what is kept, what is closed. */
+/* Runs, measurements, inspections, pictures and rounds through the use-cases: whose they are, what is kept,
+   what is closed. */
 import { createHash } from 'node:crypto'
 import sharp from 'sharp'
 import { beforeEach, describe, expect, it } from 'vitest'

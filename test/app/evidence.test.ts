@@ -24,7 +24,7 @@ describe('a framework that is worked on', () => {
     discard()
     expect(isChanged.value).toBe(false)
   })
-  it('units, criteria, quotas and behaviours that are added have codes of their own and can be used as they are', () => {
+  it('what is added has a code of its own and can be used as it is', () => {
     const { draft, addUnit, addCriterion, addQuota, addBehaviour } = worked()
     addUnit()
     const unit = draft.value!.units.at(-1)!

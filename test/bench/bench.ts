@@ -1,4 +1,5 @@
-/* npm run bench: time of the reference design, of marking and of a bay; size of the first screen's scripts; frames while typing and wiring. Separate from tests. */
+/* npm run bench: time of the reference design, of marking and of a bay; size of the first screen's scripts;
+   frames while typing and wiring. Separate from tests. */
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -68,7 +69,8 @@ function report(name: string, value: number, unit: string, limit?: number): void
   const isMissed = limit !== undefined && value > limit
   if (isMissed) missed += 1
   console.log(
-    `${name.padEnd(44)} ${value.toFixed(unit === 'ms' ? 3 : 1).padStart(9)} ${unit}${limit === undefined ? '' : `   limit ${limit} ${unit}  ${isMissed ? 'MISSED' : 'kept'}`}`,
+    `${name.padEnd(44)} ${value.toFixed(unit === 'ms' ? 3 : 1).padStart(9)} ` +
+      `${unit}${limit === undefined ? '' : `   limit ${limit} ${unit}  ${isMissed ? 'MISSED' : 'kept'}`}`,
   )
 }
 

@@ -1,4 +1,5 @@
-/* Benchmarks of evidence: the matrix of a group after five years, and what closes most for a class. Part of npm run bench. */
+/* Benchmarks of evidence: the matrix of a group after five years, and what closes most for a class. Part of npm
+   run bench. */
 import loadHighs from 'highs'
 import { greedyChoices } from '#core/assessment/closing/plan'
 import { programmeOf } from '#core/assessment/closing/program'

@@ -1,4 +1,5 @@
-/* npm run load -- SECONDS: a class at work. 32 tablets save every two seconds, five floors follow, STOP comes now and then. */
+/* npm run load -- SECONDS: a class at work. 32 tablets save every two seconds, five floors follow, STOP comes
+   now and then. */
 import { createServer } from 'node:http'
 import { readFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'

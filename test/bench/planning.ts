@@ -1,4 +1,5 @@
-/* Benchmarks of the term: a session of twenty at sixteen bays, a drag of it, and the picture of thirty over five years. Part of npm run bench. */
+/* Benchmarks of the term: a session of twenty at sixteen bays, a drag of it, and the picture of thirty over
+   five years. Part of npm run bench. */
 import loadHighs from 'highs'
 import { conflictsOf } from '#core/planning/conflicts'
 import { costOf } from '#core/planning/cost'

@@ -128,7 +128,8 @@ describe('the gap, in words', () => {
   it('names compulsory members with the occasions that they lack, then what is free to choose', () => {
     const framework = aFramework([criterion('C1')], [set])
     expect(gapSays(framework, [done('a', 'conduit', 'trunking'), done('b', 'conduit')])).toEqual([
-      'Three wiring systems, conduit and trunking among them: trunking on one more occasion and one more wiring system.',
+      'Three wiring systems, conduit and trunking among them: ' +
+        'trunking on one more occasion and one more wiring system.',
     ])
     expect(
       gapSays(framework, [done('a', 'conduit', 'trunking', 'tray'), done('b', 'conduit', 'tray')]),
@@ -175,7 +176,8 @@ describe('the gap, in words', () => {
     ]
     const framework = aFramework([criterion('C1')], [share])
     expect(gapSays(framework, five)).toEqual([
-      'Mostly elsewhere: 2 of 5 jobs are commercial or industrial, 3 are needed: two more commercial or industrial jobs would do it.',
+      'Mostly elsewhere: 2 of 5 jobs are commercial or industrial, 3 ' +
+        'are needed: two more commercial or industrial jobs would do it.',
     ])
     // Half is not more than half.
     expect(gapSays(framework, [...five, job('f', 'commercial')])).toHaveLength(1)

@@ -1,4 +1,5 @@
-/* Work elsewhere: what a reader misses in a passage, measurements judged, claims that outlive their passage; terms found in a text. */
+/* Work elsewhere: what a reader misses in a passage, measurements judged, claims that outlive their passage;
+   terms found in a text. */
 import { describe, expect, it } from 'vitest'
 import { accountProblems, claimsOf, headOfAccount, isStillThere } from '#core/assessment/portfolio/account'
 import { documentText } from '#core/assessment/portfolio/document-text'
@@ -28,8 +29,10 @@ describe('what a reader misses', () => {
   })
   it('a strong one is asked nothing', () => {
     const strong =
-      'I ran 14 m of 2.5 mm² flat twin and earth vertically above each socket, within the zone that the On-Site Guide shows on page 60, ' +
-      'because buried cable has to stay where the next person expects it. I clipped it every 250 mm with clips and checked it plumb with a spirit level.'
+      'I ran 14 m of 2.5 mm² flat twin and earth vertically above each ' +
+      'socket, within the zone that the On-Site Guide shows on page 60, ' +
+      'because buried cable has to stay where the next person expects it. I ' +
+      'clipped it every 250 mm with clips and checked it plumb with a spirit level.'
     expect(readerPrompts(strong)).toEqual([])
   })
   it('what the account says elsewhere need not be said again; what a passage does not touch is not asked', () => {

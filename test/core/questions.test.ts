@@ -1,4 +1,5 @@
-/* Questions: how answers are judged, when they come again, what is asked now, and that the bank that comes with the product can be asked as it is. */
+/* Questions: how answers are judged, when they come again, what is asked now, and that the bank that comes with
+   the product can be asked as it is. */
 import { describe, expect, it } from 'vitest'
 import { FSRS, Rating, createEmptyCard, generatorParameters } from 'ts-fsrs'
 import fc from 'fast-check'

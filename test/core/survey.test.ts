@@ -164,7 +164,7 @@ describe('the survey feeds the design', () => {
     const length = fedBoxes(readSheet(whole)).find(({ box }) => box === 'c2.length')!
     expect(length.from).toMatchObject({ code: 'length', route: 'Extract fan' })
   })
-  it('a warmer room and a longer one change Ca, length and voltage drop of what goes through it, and of nothing else', () => {
+  it('a warmer, longer room changes Ca, length and voltage drop of its routes alone', () => {
     const before = followSurvey(readSheet(whole))
     const after = followSurvey(
       readSheet(but(whole, { 'room.a': whole['room.a']!.replace('"ambientC":40', '"ambientC":50') })),

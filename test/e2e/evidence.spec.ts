@@ -1,4 +1,5 @@
-/* Evidence: an account with claims, refused and mended; the gap that changes; a blind second marking; what closes most. */
+/* Evidence: an account with claims, refused and mended; the gap that changes; a blind second marking; what
+   closes most. */
 import type { Page } from '@playwright/test'
 import { choose, expect, saved, signIn, test } from './support'
 

@@ -1,4 +1,5 @@
-/* Safe isolation through the screens: rehearsed as guided, observed with the network gone for a while, a critical breach that books a repeat, a padlock that keeps a session open. */
+/* Safe isolation through the screens: rehearsed as guided, observed with the network gone for a while, a
+   critical breach that books a repeat, a padlock that keeps a session open. */
 import type { Page } from '@playwright/test'
 import { expect, saved, showWhatCounts, signIn, test } from './support'
 

@@ -126,7 +126,7 @@ test('a drum is put down, metres go and come back, and more than is there is ref
   await look(page, 'stock')
 })
 
-test('two weeks of a group: one slip that a lesson reduced, one that it did not, and one apprentice to talk over', async ({
+test('two weeks of a group: a slip that a lesson reduced, one that it did not, a review', async ({
   browser,
   centre,
 }) => {

@@ -1,4 +1,5 @@
-/* Questions: a round at a bay with two taps and no network, an occasion afterwards; myths on a phone; the bank as a file; terms. */
+/* Questions: a round at a bay with two taps and no network, an occasion afterwards; myths on a phone; the bank
+   as a file; terms. */
 import { DEMO_PASSWORD, expect, fillSignIn, saved, showWhatCounts, signIn, test } from './support'
 
 test.use({ file: 'questions' })

@@ -78,7 +78,7 @@ test('the paint shop is drawn to scale, becomes an exercise, and a warmer room i
   await figure(page, 'Name', 'Extract fan')
   await figure(page, 'Height above the floor, m', '2.2')
   await draw(page, 'route', [[40, 220]], true)
-  await figure(page, 'Height of the way, m', '3')
+  await figure(page, 'Height of the route, m', '3')
   await page.getByTestId('along-walls').click()
   // 2 m up the wall, 16 m along the ridge wall, 4.5 m down: 22.5 m; from 1.8 m up to 3 m and down to 2.2 m: 2 m.
   await expect(page.getByTestId('route-length')).toContainText('24.5 m')
@@ -95,7 +95,7 @@ test('the paint shop is drawn to scale, becomes an exercise, and a warmer room i
   await page.getByRole('option').filter({ visible: true }).first().click()
   await page.getByTestId('make-exercise').click()
   await page.waitForURL('**/exercises/*')
-  await expect(page.getByTestId('from-survey')).toContainText('all as it stands today')
+  await expect(page.getByTestId('from-survey')).toContainText('all as in the survey today')
   const exercise = page.url()
   await look(page, 'survey-exercise')
 
@@ -111,7 +111,7 @@ test('the paint shop is drawn to scale, becomes an exercise, and a warmer room i
   await page.getByTestId('from-survey').locator('summary').click()
   await expect(page.getByTestId('from-survey')).toContainText('1 differ')
   await page.getByTestId('take-survey').click()
-  await expect(page.getByTestId('from-survey')).toContainText('all as it stands today')
+  await expect(page.getByTestId('from-survey')).toContainText('all as in the survey today')
 })
 
 test('an apprentice hands a survey in; it is marked by what was looked at, and decided', async ({

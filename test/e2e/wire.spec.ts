@@ -1,4 +1,5 @@
-/* A curious apprentice: everything that their browser can be sent in a term, searched for every secret of the database. */
+/* A curious apprentice: everything that their browser can be sent in a term, searched for every secret of the
+   database. */
 import { readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'

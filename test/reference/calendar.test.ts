@@ -1,4 +1,5 @@
-/* Calendars: what one package writes the other reads; examples of RFC 5545 read as that document says (from memory of its 3.8.5.3). */
+/* Calendars: what one package writes the other reads; examples of RFC 5545 read as that document says (from
+   memory of its 3.8.5.3). */
 import { describe, expect, it } from 'vitest'
 import { readCalendar } from '#schemas/calendar/read'
 import { writeCalendar } from '#schemas/calendar/write'
@@ -96,7 +97,7 @@ describe('read from elsewhere', () => {
       '2026-07-01',
     ])
   })
-  it('an event that repeats for ever ends with the span, a thousand days are too many, and what is no calendar is none', () => {
+  it('repeats for ever: ends with the span; a thousand days are too many; no calendar is none', () => {
     const daily = event('SUMMARY:x', 'DTSTART;VALUE=DATE:20200101', 'RRULE:FREQ=DAILY')
     expect(days(wrap(...daily))).toHaveLength(730)
     expect(

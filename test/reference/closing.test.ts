@@ -1,4 +1,5 @@
-/* What closes most: the integer programme solved by HiGHS against every plan there is, and against a bound on larger groups. */
+/* What closes most: the integer programme solved by HiGHS against every plan there is, and against a bound on
+   larger groups. */
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { MINUTE_WORTH, greedyChoices, planOf, type Choice } from '#core/assessment/closing/plan'

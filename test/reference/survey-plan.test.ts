@@ -1,4 +1,5 @@
-/* A plan measured: against lengths worked by hand from the figures of the plan, geometry of the school book, and the limits of BS 7671 Section 701. */
+/* A plan measured: against lengths worked by hand from the figures of the plan, geometry of the school book,
+   and the limits of BS 7671 Section 701. */
 import { describe, expect, it } from 'vitest'
 import { alongWalls } from '#core/survey/plan/along-walls'
 import { areaOf, isInside, lengthOf } from '#core/survey/plan/geometry'
@@ -74,7 +75,8 @@ describe('routes (worked by hand: m on the plan, then every rise and fall)', () 
     const metres = (height: number) => lengthOf(alongWalls(ROOM, from, to, height)!) * 0.02
     // Either way 6 m + 5 m; over the top wall no door is in the way.
     expect(metres(2.5)).toBeCloseTo(11, 9)
-    // From foot to head of the wall across: straight 6 m over the door; below it round by the side wall: 5 + 6 + 5 m or 3 + 6 + 3 m.
+    // From foot to head of the wall across: straight 6 m over the door; below it round by the side wall: 5 + 6 + 5
+    // m or 3 + 6 + 3 m.
     const across = (height: number) => lengthOf(alongWalls(ROOM, at(250, 300), at(250, 0), height)!) * 0.02
     expect(across(2.5)).toBeCloseTo(6, 9)
     expect(across(0.3)).toBeCloseTo(3 + 6 + 3, 9)
@@ -148,7 +150,7 @@ describe('least IP (BS 7671 701.512.2 for zones, BS EN 60529 for the figures, fr
   })
 })
 
-describe('where a hidden cable is expected (BS 7671 522.6.202: 150 mm from ceiling or corner, level with a point)', () => {
+describe('where a hidden cable is expected (BS 7671 522.6.202, from memory)', () => {
   const plan: Plan = {
     ...ROOM,
     rooms: [

@@ -22,7 +22,10 @@ export function accountProblemSays(problem: AccountProblem): string {
     case 'emptyClaim':
       return `The claim for ${problem.of} has no words. Mark the passage again.`
     case 'unknownCriterion':
-      return `The framework in force has no ${problem.of} that work elsewhere can show. Remove the claim, or choose another criterion.`
+      return (
+        `The framework in force has no ${problem.of} that work elsewhere ` +
+        'can show. Remove the claim, or choose another criterion.'
+      )
     case 'claimedTwice':
       return `The same words are claimed twice for ${problem.of}. One occasion counts once: remove one of them.`
   }

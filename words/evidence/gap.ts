@@ -7,7 +7,10 @@ import { inLetters, listed, more } from './numbers'
 
 /** What one criterion lacks: `T2 Measure insulation resistance: one more occasion`. */
 export function criterionGapSays({ criterion, occasions, kinds }: CriterionGap): string {
-  return `${criterion.code} ${criterion.text}: ${lackSays(occasions, kinds)}${criterion.isCritical ? ' (critical)' : ''}`
+  return (
+    `${criterion.code} ${criterion.text}: ` +
+    `${lackSays(occasions, kinds)}${criterion.isCritical ? ' (critical)' : ''}`
+  )
 }
 
 const lackSays = (occasions: number, kinds: readonly EvidenceKind[]): string =>

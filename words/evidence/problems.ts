@@ -11,7 +11,8 @@ export const EVIDENCE_PROBLEMS = {
   frameworkNeedsMapping: {
     status: 409,
     sentence:
-      'The record speaks of criteria that this framework no longer has. Say for each which takes its place, or that it counts for nothing from now on.',
+      'The record speaks of criteria that this framework no longer has. Say for ' +
+      'each which takes its place, or that it counts for nothing from now on.',
   },
   notAPdf: {
     status: 400,

@@ -61,14 +61,16 @@ const OTHER_KIND: Readonly<Record<string, string>> = {
   missing: 'Left empty',
 }
 
+const STEPS: Readonly<Record<string, { readonly name: string } | undefined>> = STEP_TEXT
+const stepName = (key: string): string => STEPS[key]?.name ?? key
+
 /** What a kind is called. */
 export function kindText(kind: string): string {
   if (kind in SLIP_KIND) return SLIP_KIND[kind as keyof SlipParams]
   const [head, ...rest] = kind.split('.')
   const tail = rest.join('.')
   if (head === 'band' && tail in BAND_KIND) return BAND_KIND[tail as BandCause]
-  if (head === 'notExplained')
-    return `${(STEP_TEXT as Readonly<Record<string, { readonly name: string } | undefined>>)[tail]?.name ?? tail}: wrong, cause not told`
+  if (head === 'notExplained') return `${stepName(tail)}: wrong, cause not told`
   return (
     OTHER_KIND[kind] ?? kind.replaceAll('.', ': ').replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
   )

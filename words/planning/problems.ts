@@ -4,6 +4,10 @@ import { SURVEY_PROBLEMS } from '../survey/problems'
 export const PLANNING_PROBLEMS = {
   ...SURVEY_PROBLEMS,
   sessionNoGroup: { status: 400, sentence: 'Choose a group with at least one apprentice.' },
+  sessionIssued: {
+    status: 409,
+    sentence: 'Cable was issued for this session, so it stays in the register. Remove its tasks instead.',
+  },
   calendarNotRead: {
     status: 400,
     sentence: 'This file is no calendar. Export it once more as iCalendar (.ics). Nothing was changed.',
@@ -16,7 +20,8 @@ export const PLANNING_PROBLEMS = {
   starterNone: {
     status: 409,
     sentence:
-      'No exercise of the centre shows this slip in ten variants. Write one in which it would: other lengths, factors or phases.',
+      'No exercise of the centre shows this slip in ten variants. ' +
+      'Write one in which it would: other lengths, factors or phases.',
   },
   drumShort: {
     status: 409,

@@ -20,29 +20,29 @@ const CONFLICTS: {
   readonly [C in PlanConflict['code']]: (one: Of<C>, names: PlanNames, task: string) => string
 } = {
   twoPlaces: (one, names, task) =>
-    `${names.person(one.person)} would be in two places: ${task} and ${names.task(one.other)} at once.`,
+    `${names.person(one.person)} cannot do ${task} and ${names.task(one.other)} at once.`,
   bayTwice: (one, names, task) => `Bay ${one.bay} is taken twice: by ${task} and ${names.task(one.other)}.`,
   noInstrument: (one, names, task) =>
     `${task} has no instrument from ${names.time(one.from)} to ${names.time(one.to)}.`,
   noAssessor: (one, names, task) =>
-    `Nobody stands beside ${task} from ${names.time(one.from)} to ${names.time(one.to)}.`,
+    `No assessor for the live tests of ${task} from ${names.time(one.from)} to ${names.time(one.to)}.`,
   assessorTwice: (one, names, task) =>
-    `${names.person(one.assessor)} would stand beside ${task} and ${names.task(one.other)} at once.`,
+    `${names.person(one.assessor)} cannot supervise ${task} and ${names.task(one.other)} at once.`,
   assessorAway: (one, names, task) => `${names.person(one.assessor)} is not there when ${task} is live.`,
   instrumentTwice: (one, names, task) =>
-    `${names.instrument(one.instrument)} would be at ${task} and ${names.task(one.other)} at once.`,
+    `${names.instrument(one.instrument)} is needed by ${task} and ${names.task(one.other)} at once.`,
   notCalibrated: (one, names, task) =>
-    `${names.instrument(one.instrument)} is out of calibration or not in this session, but ${task} counts on it.`,
+    `${names.instrument(one.instrument)} is out of calibration or not in this session, but planned for ${task}.`,
   tooEarly: (one, _names, task) =>
     `${task} begins ${one.minutes} min too early: what comes before it is not done by then.`,
   tooLate: (one, _names, task) => `${task} ends ${one.minutes} min after the session.`,
   liveTooEarly: (one, _names, task) =>
     `${task} would be live ${one.minutes} min before its dead tests are done.`,
-  notHere: (one, names, task) => `${names.person(one.person)} is not here, yet ${task} is planned.`,
+  notHere: (one, names, task) => `${names.person(one.person)} is absent, yet ${task} is planned.`,
   bayNotUsable: (one, _names, task) => `Bay ${one.bay} is not in this session, yet ${task} is planned there.`,
   desksFull: (one, _names, task) =>
     `More people at their designs than the ${one.desks} desks when ${task} begins.`,
-  unplanned: (_one, _names, task) => `${task} has no place.`,
+  unplanned: (_one, _names, task) => `${task} is not planned.`,
 }
 /** What does not go together in a plan, at the task that it concerns. */
 export const planConflictSays = (one: PlanConflict, names: PlanNames): string =>
@@ -74,23 +74,32 @@ export function dayConflictSays(
     case 'noTasks':
       return 'Choose who does which exercise.'
     case 'noAssessors':
-      return 'Nobody can stand beside live work. Choose at least one assessor and their time.'
+      return 'Nobody can supervise live work. Choose at least one assessor and their time.'
     case 'noInstruments':
       return 'No instrument that is in calibration that day. Choose one, or have it calibrated before.'
     case 'bayOverdue':
-      return `Bay ${one.bay}: its ${KIND_TEXT[one.kind]} has been overdue since ${day(one.dueOn)}. Test it first, or say why it is used.`
+      return (
+        `Bay ${one.bay}: its ${KIND_TEXT[one.kind]} has been overdue ` +
+        `since ${day(one.dueOn)}. Test it first, or say why it is used.`
+      )
     case 'outOfCalibration':
-      return `${one.instrument} is out of calibration since ${day(one.dueOn)}: it is not planned with.`
+      return `${one.instrument} is out of calibration since ${day(one.dueOn)}: it is not used.`
     case 'closed':
       return `That day the centre is closed: ${one.title}.`
     case 'cableShort':
-      return `${cableText(one.cable)}: ${one.needM.toFixed(1)} m are needed, ${one.leftM.toFixed(1)} m are on the drums. Order, or plan fewer.`
+      return (
+        `${cableText(one.cable)}: ${one.needM.toFixed(1)} m are needed, ` +
+        `${one.leftM.toFixed(1)} m are on the drums. Order, or plan fewer.`
+      )
     case 'noTerm':
       return 'That day lies outside every term of the calendar.'
     case 'away':
       return `${person(one.person)} is away that day: ${one.title}.`
     case 'tooMany':
-      return `${one.tasks} tasks in ${one.bays} ${one.bays === 1 ? 'bay' : 'bays'}: ${one.planned} have a place. The others need another session, more bays, or more minutes of an assessor.`
+      return (
+        `${one.tasks} tasks in ${one.bays} ${one.bays === 1 ? 'bay' : 'bays'}: ${one.planned} ` +
+        'are planned. The others need another session, more bays, or more minutes of an assessor.'
+      )
   }
 }
 
@@ -116,7 +125,7 @@ export function learntSays({ bay, waiting, live }: LearntStages): string {
 }
 
 export function costSays({ waiting, unplanned, end }: PlanCost, time: (minute: number) => string): string {
-  const out = unplanned.length === 0 ? '' : ` ${unplanned.length} without a place.`
+  const out = unplanned.length === 0 ? '' : ` ${unplanned.length} not planned.`
   return end === 0
     ? 'Nothing is planned yet.'
     : `${minutes(waiting)} of waiting in all; done at ${time(end)}.${out}`

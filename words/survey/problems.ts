@@ -1,11 +1,11 @@
 /** Refusals about surveys. */
 export const SURVEY_PROBLEMS = {
   siteNotJson: { status: 400, sentence: 'This file is no site: it is not JSON. Nothing was changed.' },
-  siteNotRight: { status: 400, sentence: 'This site cannot be taken in yet; nothing was changed.' },
+  siteNotRight: { status: 400, sentence: 'This site cannot be imported yet; nothing was changed.' },
   siteKnown: { status: 409, sentence: 'A site with this code is here already. Give yours another code.' },
   surveyEmpty: {
     status: 400,
-    sentence: 'Nothing has been put down yet. Answer at least one objective, then hand the survey in.',
+    sentence: 'Nothing has been recorded yet. Answer at least one objective, then hand the survey in.',
   },
   surveyGone: { status: 409, sentence: 'This survey has changed since you opened it. Look at it once more.' },
   surveyNeedsReason: { status: 400, sentence: 'Say what is missing: the surveyor learns from it.' },

@@ -84,12 +84,16 @@ function planLines(sheet: SurveySheet): ReportLine[] {
   if (scale === undefined) return []
   const rooms = plan.rooms.map((room) => ({
     name: room.name || 'Room',
-    text: `${(areaOf(room.corners) * scale ** 2).toFixed(1)} m², ${formatQuantity(room.heightM, 'length')} high, ${room.ambientC} °C, ${ROOM_TEXT[room.kind]}`,
+    text:
+      `${(areaOf(room.corners) * scale ** 2).toFixed(1)} m², ` +
+      `${formatQuantity(room.heightM, 'length')} high, ${room.ambientC} °C, ${ROOM_TEXT[room.kind]}`,
     source: 'plan',
   }))
   const routes = laidRoutes(plan).map(({ route, measure }) => ({
     name: route.name || 'Route',
-    text: `${formatQuantity(measure.lengthM, 'length')} ${WAY_TEXT[route.way]}, of it ${formatQuantity(measure.riseM, 'length')} up and down`,
+    text:
+      `${formatQuantity(measure.lengthM, 'length')} ${WAY_TEXT[route.way]}, ` +
+      `of it ${formatQuantity(measure.riseM, 'length')} up and down`,
     source: 'plan',
   }))
   const conditions = { moisture: given(sheet, 'conditions.moisture'), dust: given(sheet, 'conditions.dust') }

@@ -11,16 +11,20 @@ const metres = (value: number): string => formatQuantity(value, 'length')
 type Of<T extends { readonly code: string }, C extends T['code']> = T & { readonly code: C }
 const CONTRADICTIONS: { readonly [C in Contradiction['code']]: (one: Of<Contradiction, C>) => string } = {
   noZones: (one) =>
-    `${one.room} is a room with a bath or shower, yet none is drawn in it: without it there are no zones. Draw it where it stands.`,
+    `${one.room} is a room with a bath or shower, yet none is drawn ` +
+    'in it: without it there are no zones. Draw it where it stands.',
   zonesButNone: () =>
     'A bath or shower is drawn, but the checklist says that there is no such special location.',
   socketInZone: (one) => `${one.point} stands in a zone: no socket-outlet may. Move it.`,
   socketNearZone: (one) =>
-    `${one.point} is ${metres(one.metres)} from zone 1; a socket-outlet wants at least 2.5 m (701.512.3). Move it, or check the zone.`,
+    `${one.point} is ${metres(one.metres)} from zone 1; a socket-outlet ` +
+    'wants at least 2.5 m (701.512.3). Move it, or check the zone.',
   pmeForbidden: (one) =>
-    `TN-C-S at a ${choiceText(one.building)}: the supply’s neutral may not be the means of earthing there. Look at the intake again, and plan an electrode.`,
+    `TN-C-S at a ${choiceText(one.building)}: the supply’s neutral may not be the ` +
+    'means of earthing there. Look at the intake again, and plan an electrode.',
   zeAboveDeclared: (one) =>
-    `Ze of ${formatQuantity(one.ze, 'resistance')} is above the ${formatQuantity(one.declared, 'resistance')} that a distributor declares for this arrangement. Measure again, or ask the distributor.`,
+    `Ze of ${formatQuantity(one.ze, 'resistance')} is above the ${formatQuantity(one.declared, 'resistance')} ` +
+    'that a distributor declares for this arrangement. Measure again, or ask the distributor.',
   ttLow: (one) => `${formatQuantity(one.ze, 'resistance')} is very low for an earth electrode. Is it TT?`,
   notBonded: (one) => `The ${one.service} pipe is of metal, yet no bonding is thought to be needed.`,
   scaleZero: () =>
@@ -30,12 +34,14 @@ const CONTRADICTIONS: { readonly [C in Contradiction['code']]: (one: Of<Contradi
   unread: (one) => `Part of the plan (${one.box}) cannot be read. Draw it again, or remove it.`,
   noPoint: (one) => `${one.route || 'A route'} feeds no point.`,
   notExpected: (one) =>
-    `${one.route || 'A route'} runs hidden where nobody expects a cable: keep within 150 mm of ceiling or corner, or level with its points, or protect it.`,
+    `${one.route || 'A route'} runs hidden where nobody expects a cable: keep ` +
+    'within 150 mm of ceiling or corner, or level with its points, or protect it.',
   throughDoor: (one) => `${one.route || 'A route'} is too low to pass a door.`,
   tooLong: (one) =>
     one.at === 'length'
       ? `${one.route} is ${metres(one.lengthM)} long: no single circuit is worked over such a length.`
-      : `${one.route} is ${metres(one.lengthM)} long: its design does not come past ${stepName(one.at)}. Shorten it, feed it from a nearer board, or share its load.`,
+      : `${one.route} is ${metres(one.lengthM)} long: its design does not come past ` +
+        `${stepName(one.at)}. Shorten it, feed it from a nearer board, or share its load.`,
   fixAfterPlaster: () =>
     'The first fix comes after the plaster. Whatever goes into the wall has to be in before.',
   finishBeforeFix: () => 'It is to be ready before its first fix is done.',
@@ -59,7 +65,8 @@ const PLAN_TEXT: Readonly<Record<ObjectiveGap['plan'][number], string>> = {
 
 /** What an objective still lacks. */
 export const gapSays = ({ objective, items, plan }: ObjectiveGap): string =>
-  `${OBJECTIVE_TEXT[objective]}: ${[...items.map((key) => ITEM_TEXT[key]), ...plan.map((part) => PLAN_TEXT[part])].join(', ')}`
+  `${OBJECTIVE_TEXT[objective]}: ` +
+  `${[...items.map((key) => ITEM_TEXT[key]), ...plan.map((part) => PLAN_TEXT[part])].join(', ')}`
 
 const ORIGINS: { readonly [C in Origin['code']]: (from: Of<Origin, C>) => string } = {
   item: (from) => `checklist: ${ITEM_TEXT[from.key]}`,
@@ -78,7 +85,7 @@ const ORIGINS: { readonly [C in Origin['code']]: (from: Of<Origin, C>) => string
       ? `plan: ${from.point || 'a point'} stands in a room with bath or shower, outside the zones`
       : `plan: ${from.point || 'a point'} stands in zone ${from.zone}`,
   outdoors: (from) => `plan: ${from.point || 'a point'} is outdoors`,
-  way: (from) => `plan: how ${from.route || 'the route'} goes`,
+  way: (from) => `plan: wiring method of ${from.route || 'the route'}`,
   points: (from) => `plan: ${from.n} ${from.n === 1 ? 'point' : 'points'} on the route`,
 }
 /** From where in the survey a box of an exercise comes, and so what changes with it. */

@@ -17,6 +17,7 @@ const { isBusy, act } = useAct()
 const differing = computed(() =>
   survey.boxes.filter(({ now, surveyed }) => surveyed !== null && now !== null && now !== surveyed),
 )
+const isOther = computed(() => differing.value.length + survey.added.length + survey.gone.length > 0)
 const take = () =>
   act(async () => {
     await call('POST', `exercises/${id}/survey`, {
@@ -28,17 +29,19 @@ const take = () =>
 </script>
 
 <template>
-  <details class="stitched" :class="{ waiting: differing.length > 0 }" data-testid="from-survey">
+  <details class="stitched" :class="{ waiting: isOther }" data-testid="from-survey">
     <summary>
       From the survey
       <NuxtLink :to="`/surveys/${survey.survey.id}`">{{ survey.survey.title }}</NuxtLink>:
       {{ survey.boxes.length }} boxes,
       {{ differing.length === 0 ? 'all as it stands today' : `${differing.length} differ from it today` }}
     </summary>
+    <p v-if="survey.added.length">Routes that are no circuit here: {{ survey.added.join(', ') }}.</p>
+    <p v-if="survey.gone.length">Circuits whose route has been removed: {{ survey.gone.join(', ') }}.</p>
     <table v-if="differing.length" class="grid-table">
       <thead>
         <tr>
-          <th>Box</th>
+          <th>Field</th>
           <th>Here</th>
           <th>Survey</th>
           <th>Because</th>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { DatedItem } from '#schemas/planning-views'
 
-/** A bay was inspected, or its RCD tested: put down once, with the day of the next, and the sticker for it. */
+/** A bay was inspected, or its RCD tested: put down once, with the day of the next, and the label for it. */
 defineProps<{ known: readonly DatedItem[] }>()
 const emit = defineEmits<{ kept: [dates: DatedItem[]] }>()
 const { call } = useApi()
@@ -22,7 +22,7 @@ const keep = () =>
     emit('kept', await call<DatedItem[]>('POST', 'dates/bays', body))
     sticker.value = { bay: body.bay, kind: body.kind, doneOn: body.doneOn, dueOn: body.dueOn }
   })
-/** The sticker alone is printed. */
+/** The label alone is printed. */
 function print() {
   const { classList } = document.documentElement
   classList.add('sticker-only')
@@ -65,7 +65,7 @@ function print() {
         value-format="YYYY-MM-DD"
         :placeholder="date(next)"
     /></label>
-    <el-button type="primary" :loading="isBusy" data-testid="keep-check" @click="keep">Put it down</el-button>
+    <el-button type="primary" :loading="isBusy" data-testid="keep-check" @click="keep">Record it</el-button>
     <div v-if="sticker" class="sticker" data-testid="sticker">
       <p>Bay {{ sticker.bay }} · {{ sticker.kind === 'rcd' ? 'RCD tested' : 'inspected' }}</p>
       <p>
@@ -75,7 +75,7 @@ function print() {
         next by <b>{{ date(sticker.dueOn) }}</b>
       </p>
     </div>
-    <button v-if="sticker" type="button" class="text-button" @click="print">Print the sticker</button>
+    <button v-if="sticker" type="button" class="text-button" @click="print">Print the label</button>
   </section>
 </template>
 

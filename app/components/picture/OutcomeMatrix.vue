@@ -23,8 +23,7 @@ const late = computed(() =>
   <section class="stack" aria-label="Units and people">
     <h2>Who has shown what</h2>
     <p v-if="picture.termEnds === null" class="soft small">
-      The calendar holds no term for today: put it down under Dates, and whoever will not close in time is
-      named.
+      The calendar holds no term for today: add it under Dates to see who will not close in time.
     </p>
     <p v-else-if="late.length" class="caution" data-testid="late">
       At the present pace not closed by {{ date(picture.termEnds) }}:

@@ -86,7 +86,7 @@ const setStarter = () =>
           >Set the starter for {{ cohort }}</el-button
         >
         <el-button :loading="isBusy" data-testid="keep-lesson" @click="keep"
-          >Only put the lesson down</el-button
+          >Record the lesson only</el-button
         >
       </div>
     </div>

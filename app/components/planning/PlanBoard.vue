@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { conflictSeverity } from '~/utils/plan-grid'
+import { planConflictSays } from '#words/planning/says'
 import { lengthsOf, type Placement, type PlanTask } from '#core/planning/session'
 import type { PlannedSessionTools } from '~/composables/usePlannedSession'
 
@@ -42,7 +43,7 @@ const rows = computed(() =>
 )
 const bad = computed(() => conflictSeverity(conflicts.value))
 const label = ({ task, at }: Block) =>
-  `${names.task(task.id)}: bay ${at.bay}, wiring from ${names.time(at.start)}, live tests from ${names.time(at.live)}${at.assessor ? `, ${names.person(at.assessor)} beside it` : ''}`
+  `${names.task(task.id)}: bay ${at.bay}, wiring from ${names.time(at.start)}, live tests from ${names.time(at.live)}${at.assessor ? `, ${names.person(at.assessor)} supervises` : ''}`
 
 const board = ref<HTMLElement | null>(null)
 /** What is dragged, and where it would go now. */
@@ -92,8 +93,9 @@ function key(event: KeyboardEvent, { task, at }: Block) {
 }
 const shiftOf = ({ task, at }: Block) => (drag.value?.id === task.id ? drag.value.start - at.start : 0)
 const chosen = computed(() => blocks.value.find(({ task }) => task.id === picked.value))
-const saidOf = computed(() => conflicts.value.filter(({ task }) => task === picked.value))
-defineExpose({ saidOf, chosen })
+const said = computed(() =>
+  conflicts.value.filter(({ task }) => task === picked.value).map((one) => planConflictSays(one, names)),
+)
 </script>
 
 <template>
@@ -160,130 +162,27 @@ defineExpose({ saidOf, chosen })
         />
       </div>
     </div>
+    <div v-if="chosen" class="chosen" data-testid="chosen-task">
+      <p>
+        <b>{{ label(chosen) }}.</b>
+        <button
+          v-if="!isReadOnly"
+          type="button"
+          class="text-button"
+          :aria-pressed="chosen.task.isLocked"
+          @click="change(chosen.task, { isLocked: !chosen.task.isLocked })"
+        >
+          {{ chosen.task.isLocked ? 'Unlock' : 'Lock here' }}
+        </button>
+      </p>
+      <p v-for="text in said" :key="text" class="caution">{{ text }}</p>
+    </div>
     <p class="key small soft">
       <span class="design static" /> design at a desk <span class="build static" /> wiring and dead tests
-      <span class="wait static" /> waiting <span class="live static" /> live, with somebody beside it
+      <span class="wait static" /> waiting <span class="live static" /> live tests, supervised
       <span v-if="!isReadOnly">· Drag, or use the arrow keys; with Alt the live tests alone; L locks.</span>
     </p>
   </div>
 </template>
 
-<style scoped>
-.board {
-  user-select: none;
-  overflow-x: auto;
-}
-.scale,
-.lane {
-  display: grid;
-  grid-template-columns: 150px minmax(640px, 1fr);
-  align-items: center;
-}
-.lane {
-  border-top: 1px solid var(--hem);
-  min-height: 36px;
-}
-.lane.over {
-  background: var(--turmeric-wash);
-}
-.head {
-  padding-right: 10px;
-  font-size: 14px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.line {
-  position: relative;
-  height: 34px;
-  touch-action: none;
-}
-.scale .line {
-  height: 22px;
-  font: 560 12.5px var(--mono);
-  color: var(--soft);
-}
-.scale .line span {
-  position: absolute;
-  transform: translateX(-50%);
-}
-.scale .line span:first-child {
-  transform: none;
-}
-.scale .line span:last-child {
-  transform: translateX(-100%);
-}
-.line i {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  border-left: 1px dashed var(--hem);
-}
-.block {
-  all: unset;
-  box-sizing: border-box;
-  position: absolute;
-  top: 3px;
-  height: 28px;
-  display: flex;
-  justify-content: space-between;
-  background: repeating-linear-gradient(135deg, var(--turmeric-wash) 0 5px, var(--panel) 5px 10px);
-  border: 1.5px solid var(--indigo);
-  border-radius: 3px;
-  cursor: grab;
-  z-index: 1;
-  overflow: hidden;
-}
-.block.locked {
-  border-style: double;
-  border-width: 4px;
-  cursor: default;
-}
-.block.bad {
-  border-color: var(--madder);
-  box-shadow: 0 0 0 1.5px var(--madder);
-}
-.block.on,
-.block:focus-visible {
-  outline: 2.5px solid var(--turmeric);
-}
-.build {
-  background: var(--indigo-wash);
-  color: var(--indigo-text);
-  font-size: 12.5px;
-  font-weight: 640;
-  padding: 3px 5px;
-  white-space: nowrap;
-  overflow: hidden;
-}
-.live {
-  background: var(--madder-wash);
-  border-left: 3px solid var(--madder);
-}
-.design {
-  position: absolute;
-  top: 14px;
-  height: 6px;
-  border-top: 2px dotted var(--hem-strong);
-}
-.key {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding-top: 8px;
-  flex-wrap: wrap;
-}
-.static {
-  display: inline-block;
-  position: static;
-  width: 22px;
-  height: 12px;
-  padding: 0;
-}
-.design.static {
-  height: 2px;
-}
-.wait {
-  background: repeating-linear-gradient(135deg, var(--turmeric-wash) 0 5px, var(--panel) 5px 10px);
-}
-</style>
+<style scoped src="./plan-board.css"></style>

@@ -68,17 +68,15 @@ function stand(id: number, from: number | null, to: number | null) {
             style="width: 130px"
             @update:model-value="put('from', $event)"
         /></label>
-        <label class="field"
-          ><span>Minutes</span
-          ><el-input-number
-            :model-value="session.frame.minutes"
-            :min="30"
-            :max="720"
-            :step="30"
-            aria-label="Minutes"
-            data-testid="session-minutes"
-            @update:model-value="put('minutes', $event)"
-        /></label>
+        <FigureField
+          label="Minutes"
+          :model-value="session.frame.minutes"
+          :min="30"
+          :max="720"
+          :step="30"
+          test-id="session-minutes"
+          @update:model-value="put('minutes', $event)"
+        />
         <label class="field"
           ><span>Grid, min</span
           ><el-select
@@ -124,15 +122,13 @@ function stand(id: number, from: number | null, to: number | null) {
           maxlength="200"
           @update:model-value="put(`reason.${one.bay}`, $event)"
       /></label>
-      <label class="field"
-        ><span>Desks for designs</span
-        ><el-input-number
-          :model-value="session.frame.desks"
-          :min="0"
-          :max="200"
-          aria-label="Desks for designs"
-          @update:model-value="put('desks', $event)"
-      /></label>
+      <FigureField
+        label="Desks for designs"
+        :model-value="session.frame.desks"
+        :min="0"
+        :max="200"
+        @update:model-value="put('desks', $event)"
+      />
     </section>
     <section class="stack">
       <h2>With</h2>
@@ -150,7 +146,7 @@ function stand(id: number, from: number | null, to: number | null) {
             :value="one.id"
             :label="`${one.name}, until ${date(one.dueOn)}`" /></el-select
       ></label>
-      <h3>Beside live work</h3>
+      <h3>Supervising live work</h3>
       <div v-for="one in view.staff" :key="one.id" class="row assessor">
         <el-checkbox
           :model-value="windowOf(one.id) !== undefined"
@@ -175,13 +171,13 @@ function stand(id: number, from: number | null, to: number | null) {
           /></el-select>
         </template>
       </div>
-      <h3>Not here that day</h3>
+      <h3>Absent that day</h3>
       <el-select
         :model-value="session.frame.absent"
         multiple
         filterable
         placeholder="Nobody"
-        aria-label="Not here that day"
+        aria-label="Absent that day"
         data-testid="session-absent"
         @update:model-value="put('absent', $event.join(' '))"
       >

@@ -18,7 +18,7 @@ const shown = (session: SessionNow) =>
     .sort((a, b) => b.late - a.late)
 const free = (session: SessionNow) =>
   session.free.filter(({ from, to }) => from <= session.minute + 15 && to - session.minute >= 30)
-/** Two taps: the person, then “not here”. The page of the session plans the rest again. */
+/** Two taps: the person, then “Absent”. The page of the session plans the rest again. */
 const asked = ref<string | null>(null)
 </script>
 
@@ -27,7 +27,7 @@ const asked = ref<string | null>(null)
     <h2>
       <NuxtLink :to="`/plan/${session.id}`">{{ session.title }}</NuxtLink>
     </h2>
-    <p v-if="shown(session).length === 0" class="soft small">Everybody is where the plan has them.</p>
+    <p v-if="shown(session).length === 0" class="soft small">Everybody is on plan.</p>
     <div v-for="row in shown(session)" :key="row.task">
       <button
         type="button"
@@ -40,7 +40,7 @@ const asked = ref<string | null>(null)
       <span class="tag" :class="row.late > 0 ? 'waiting' : 'plain'">{{ shouldSays(row) }}</span>
       <p v-if="asked === row.task" class="row">
         <NuxtLink v-for="person in row.people" :key="person" :to="`/plan/${session.id}?absent=${person}`"
-          ><el-button size="small">Not here: plan the rest again</el-button></NuxtLink
+          ><el-button size="small">Absent: plan the rest again</el-button></NuxtLink
         >
       </p>
     </div>

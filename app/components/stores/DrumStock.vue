@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CABLE_KINDS, type CableKind } from '#core/regulations/cables/cable'
-import type { DrumView, StockView } from '#schemas/planning-views'
+import type { DrumView, SessionItem, StockView } from '#schemas/planning-views'
 import { CABLE_NAME } from '#words/names'
 import { cableText } from '#words/planning/says'
 
@@ -17,7 +17,13 @@ const MOVED = {
   counted: 'counted',
 } as const
 const picked = ref<DrumView | null>(null)
-const move = reactive({ kind: 'issued' as keyof typeof MOVES, metres: 10, note: '' })
+const { data: sessions } = useServer<SessionItem[]>(() => 'planning')
+const move = reactive({
+  kind: 'issued' as keyof typeof MOVES,
+  metres: 10,
+  note: '',
+  sessionId: null as number | null,
+})
 const fresh = reactive({
   kind: 'flat-twin-earth' as CableKind,
   phases: 1,
@@ -99,12 +105,12 @@ const addDrum = () =>
           </tr>
         </tbody>
       </table>
-      <p v-else class="soft">No drum is in the register yet: put the first one down.</p>
+      <p v-else class="soft">No drum is in the register yet. Add the first one.</p>
       <form
         v-if="picked"
         class="row stitched"
         novalidate
-        @submit.prevent="send(`stock/${picked.id}/move`, { ...move, sessionId: null })"
+        @submit.prevent="send(`stock/${picked.id}/move`, { ...move })"
       >
         <b>{{ picked.label }}, {{ picked.leftM.toFixed(1) }} m</b>
         <el-radio-group v-model="move.kind" aria-label="What happened">
@@ -128,8 +134,20 @@ const addDrum = () =>
           maxlength="200"
           style="width: 220px"
         />
+        <el-select
+          v-model="move.sessionId"
+          clearable
+          placeholder="Session"
+          aria-label="Session"
+          style="width: 220px"
+          ><el-option
+            v-for="one in sessions ?? []"
+            :key="one.id"
+            :value="one.id"
+            :label="`${one.title}, ${one.day ? date(one.day) : 'no day yet'}`"
+        /></el-select>
         <el-button native-type="submit" type="primary" :loading="isBusy" data-testid="move-drum"
-          >Put it down</el-button
+          >Record it</el-button
         >
       </form>
       <details>
@@ -137,6 +155,9 @@ const addDrum = () =>
         <form class="row" novalidate @submit.prevent="addDrum">
           <el-select v-model="fresh.kind" aria-label="Cable" style="width: 240px"
             ><el-option v-for="kind in CABLE_KINDS" :key="kind" :value="kind" :label="CABLE_NAME[kind]"
+          /></el-select>
+          <el-select v-model="fresh.phases" aria-label="Phases" style="width: 140px"
+            ><el-option :value="1" label="single phase" /><el-option :value="3" label="three phase"
           /></el-select>
           <el-input-number v-model="fresh.size" :min="1" :max="150" :step="0.5" aria-label="Size, mm²" /> mm²
           <el-input
@@ -176,7 +197,8 @@ const addDrum = () =>
         <summary>What came and went last</summary>
         <p v-for="one in data.moves" :key="one.id" class="small">
           {{ dayTime(one.at) }} · {{ one.drum }} {{ MOVED[one.kind as keyof typeof MOVED] }}
-          {{ one.metres.toFixed(1) }} m · {{ one.by }}<template v-if="one.note">, {{ one.note }}</template>
+          {{ one.metres.toFixed(1) }} m · {{ one.by }}<template v-if="one.note">, {{ one.note }}</template
+          ><template v-if="one.session">, {{ one.session }}</template>
         </p>
       </details>
     </template>

@@ -70,26 +70,22 @@ const nextPoint = (pointId: string, isOn: boolean) =>
             :value="kind"
             :label="ROOM_TEXT[kind]" /></el-select
       ></label>
-      <label class="field"
-        ><span>Warmest it gets, °C</span
-        ><el-input-number
-          :model-value="room.ambientC"
-          :min="-10"
-          :max="80"
-          aria-label="Warmest it gets, °C"
-          data-testid="room-ambient"
-          @update:model-value="emit('change', { ambientC: $event ?? 30 })"
-      /></label>
-      <label class="field"
-        ><span>Height, m</span
-        ><el-input-number
-          :model-value="room.heightM"
-          :min="0.5"
-          :max="30"
-          :step="0.1"
-          aria-label="Height, m"
-          @update:model-value="emit('change', { heightM: $event ?? 2.4 })"
-      /></label>
+      <FigureField
+        label="Warmest it gets, °C"
+        :model-value="room.ambientC"
+        :min="-10"
+        :max="80"
+        test-id="room-ambient"
+        @update:model-value="emit('change', { ambientC: $event })"
+      />
+      <FigureField
+        label="Height, m"
+        :model-value="room.heightM"
+        :min="0.5"
+        :max="30"
+        :step="0.1"
+        @update:model-value="emit('change', { heightM: $event })"
+      />
       <el-checkbox
         :model-value="room.isInsulated"
         label="Insulated above and in its chases"
@@ -105,63 +101,57 @@ const nextPoint = (pointId: string, isOn: boolean) =>
           :value="kind"
           :label="FIXTURE_TEXT[kind]" /></el-select
     ></label>
-    <label v-if="door" class="field"
-      ><span>Width, m</span
-      ><el-input-number
-        :model-value="door.widthM"
-        :min="0.3"
-        :max="12"
-        :step="0.1"
-        aria-label="Width, m"
-        @update:model-value="emit('change', { widthM: $event ?? 0.9 })"
-    /></label>
+    <FigureField
+      v-if="door"
+      label="Width, m"
+      :model-value="door.widthM"
+      :min="0.3"
+      :max="12"
+      :step="0.1"
+      @update:model-value="emit('change', { widthM: $event })"
+    />
     <label v-if="point || route" class="field"
       ><span>For</span
       ><el-select :model-value="(point ?? route)!.use" @update:model-value="emit('change', { use: $event })"
         ><el-option v-for="use in USES" :key="use" :value="use" :label="USE_NAME[use]" /></el-select
     ></label>
-    <label v-if="point" class="field"
-      ><span>Height above the floor, m</span
-      ><el-input-number
-        :model-value="point.heightM"
-        :min="-3"
-        :max="30"
-        :step="0.05"
-        aria-label="Height above the floor, m"
-        @update:model-value="emit('change', { heightM: $event ?? 0.45 })"
-    /></label>
+    <FigureField
+      v-if="point"
+      label="Height above the floor, m"
+      :model-value="point.heightM"
+      :min="-3"
+      :max="30"
+      :step="0.05"
+      @update:model-value="emit('change', { heightM: $event })"
+    />
     <p v-if="point && zone !== undefined && zone !== 'outside'" class="caution">In zone {{ zone }}.</p>
     <p v-if="point" class="soft small">{{ ipSays(leastIp(plan, conditions, point)) }}</p>
     <template v-if="route">
       <label class="field"
-        ><span>How it goes</span
+        ><span>Wiring method</span
         ><el-select
           :model-value="route.way"
           data-testid="route-way"
           @update:model-value="emit('change', { way: $event })"
           ><el-option v-for="way in WAYS" :key="way" :value="way" :label="WAY_TEXT[way]" /></el-select
       ></label>
-      <label class="field"
-        ><span>Height of the way, m</span
-        ><el-input-number
-          :model-value="route.pathHeightM"
-          :min="-3"
-          :max="30"
-          :step="0.1"
-          aria-label="Height of the way, m"
-          data-testid="route-height"
-          @update:model-value="emit('change', { pathHeightM: $event ?? 2.4 })"
-      /></label>
-      <label class="field"
-        ><span>Load, W</span
-        ><el-input-number
-          :model-value="route.loadW"
-          :min="1"
-          :max="200000"
-          :step="100"
-          aria-label="Load, W"
-          @update:model-value="emit('change', { loadW: $event ?? 1000 })"
-      /></label>
+      <FigureField
+        label="Height of the route, m"
+        :model-value="route.pathHeightM"
+        :min="-3"
+        :max="30"
+        :step="0.1"
+        test-id="route-height"
+        @update:model-value="emit('change', { pathHeightM: $event })"
+      />
+      <FigureField
+        label="Load, W"
+        :model-value="route.loadW"
+        :min="1"
+        :max="200000"
+        :step="100"
+        @update:model-value="emit('change', { loadW: $event })"
+      />
       <fieldset class="points">
         <legend>Points, in the order in which they are met</legend>
         <el-checkbox

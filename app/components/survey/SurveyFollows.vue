@@ -83,7 +83,7 @@ const figure = (value: number | null, quantity: 'current' | 'factor' | 'area' | 
         </tbody>
       </table>
       <details>
-        <summary>Every box that the survey fills ({{ data.boxes.length }})</summary>
+        <summary>Every field that the survey fills ({{ data.boxes.length }})</summary>
         <table class="grid-table">
           <tbody>
             <tr v-for="box in data.boxes" :key="box.box">
@@ -95,7 +95,7 @@ const figure = (value: number | null, quantity: 'current' | 'factor' | 'area' | 
         </table>
       </details>
       <section class="stitched row">
-        <h2>Make a board exercise of it</h2>
+        <h2>Make a board exercise from it</h2>
         <el-input
           v-model="code"
           placeholder="Code, such as S-01"

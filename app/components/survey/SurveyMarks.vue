@@ -28,8 +28,8 @@ const counted = computed(() =>
       <thead>
         <tr>
           <th>Item</th>
-          <th>Put down</th>
-          <th>Is</th>
+          <th>Recorded</th>
+          <th>On site</th>
           <th>Verdict</th>
         </tr>
       </thead>
@@ -49,7 +49,7 @@ const counted = computed(() =>
         <tr>
           <th>Route</th>
           <th class="num">Measured</th>
-          <th class="num">Is</th>
+          <th class="num">On site</th>
           <th>Verdict</th>
         </tr>
       </thead>

@@ -73,6 +73,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
     </div>
     <p class="soft" role="status">
       {{ TOOL_TEXT[tool][1] }}
+      <b v-if="survey.missing.value" class="caution" role="alert">{{ survey.missing.value }}</b>
       <template v-if="drawn.length">
         <button type="button" class="text-button" data-testid="plan-done" @click="survey.finish">Done</button>
         <button type="button" class="text-button" @click="survey.cancel">Cancel</button>
@@ -94,33 +95,29 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
       <aside class="stack">
         <section v-if="known" class="stitched stack">
           <h2>Scale</h2>
-          <label class="field"
-            ><span>The known line is so long, m</span
-            ><el-input-number
-              :model-value="known.metres"
-              :min="0"
-              :max="1000"
-              :step="0.1"
-              aria-label="The known line is so long, m"
-              data-testid="known-metres"
-              @update:model-value="survey.setKnown({ ...known!, metres: $event ?? 0 })"
-          /></label>
+          <FigureField
+            label="The known line is so long, m"
+            :model-value="known.metres"
+            :min="0"
+            :max="1000"
+            :step="0.1"
+            test-id="known-metres"
+            @update:model-value="survey.setKnown({ ...known!, metres: $event })"
+          />
           <p v-if="scale === undefined" class="caution">
             This line gives no scale yet: it needs a length on the plan and in metres.
           </p>
         </section>
         <section v-if="plan.board" class="stitched stack">
           <h2>Board</h2>
-          <label class="field"
-            ><span>Height of its middle, m</span
-            ><el-input-number
-              :model-value="plan.board.heightM"
-              :min="0"
-              :max="10"
-              :step="0.1"
-              aria-label="Height of its middle, m"
-              @update:model-value="survey.change('plan.board', { heightM: $event ?? 1.8 })"
-          /></label>
+          <FigureField
+            label="Height of its middle, m"
+            :model-value="plan.board.heightM"
+            :min="0"
+            :max="10"
+            :step="0.1"
+            @update:model-value="survey.change('plan.board', { heightM: $event })"
+          />
         </section>
         <PlanThing
           v-if="picked"

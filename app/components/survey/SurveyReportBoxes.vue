@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { OBJECTIVES, type Objective } from '#core/survey/sheet/checklist'
 import type { SurveySheet } from '#core/survey/sheet/sheet'
 import { OBJECTIVE_TEXT } from '#words/survey/items'
 import type { Fields } from '~/utils/document-shapes'
@@ -10,6 +11,13 @@ const {
   isReadOnly = false,
 } = defineProps<{ fields: Fields; sheet: SurveySheet; isReadOnly?: boolean }>()
 const emit = defineEmits<{ write: [name: string, text: string] }>()
+/** In their usual order; with none chosen all of them are asked for. */
+const choose = (objective: Objective, isOn: boolean) =>
+  emit(
+    'write',
+    'report.objectives',
+    OBJECTIVES.filter((one) => (one === objective ? isOn : sheet.objectives.includes(one))).join(' '),
+  )
 const PARTS = [
   ['title', 'Title: what, where, when', 1],
   ['report.summary', 'Summary: who for whom, and why', 3],
@@ -26,6 +34,17 @@ const boxes = computed(() => [
 
 <template>
   <div class="stack">
+    <fieldset class="objectives">
+      <legend>Objectives: what this survey has to answer</legend>
+      <el-checkbox
+        v-for="objective in OBJECTIVES"
+        :key="objective"
+        :model-value="sheet.objectives.includes(objective)"
+        :label="OBJECTIVE_TEXT[objective]"
+        :disabled="isReadOnly"
+        @update:model-value="choose(objective, $event === true)"
+      />
+    </fieldset>
     <label v-for="[name, label, rows] in boxes" :key="name" class="field"
       ><span>{{ label }}</span
       ><el-input
@@ -39,3 +58,18 @@ const boxes = computed(() => [
     /></label>
   </div>
 </template>
+
+<style scoped>
+.objectives {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
+legend {
+  font-weight: 620;
+  padding: 0;
+}
+</style>

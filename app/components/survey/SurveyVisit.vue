@@ -15,9 +15,7 @@ const go = (one: string) =>
 <template>
   <div class="stack">
     <p class="story">{{ view.site!.story }}</p>
-    <p class="soft">
-      What you do not look at, ask or measure you do not know: put down without it, it counts as assumed.
-    </p>
+    <p class="soft">Look, ask or measure before you record it. Anything else counts as assumed.</p>
     <ul class="acts">
       <li v-for="one in view.site!.acts" :key="one.id">
         <div class="row spread">

@@ -45,9 +45,7 @@ const standing = ({ handedInAt, met }: SurveyItem) => {
     <div class="row spread">
       <div>
         <h1>Surveys</h1>
-        <p class="soft">
-          Look first: what is there, what is wanted, how long the ways are. The design rests on it.
-        </p>
+        <p class="soft">Survey first: what is there, what is wanted, how long each route is.</p>
       </div>
       <el-button size="large" :loading="isBusy" data-testid="real-place" @click="begin(null)"
         >Survey a real place</el-button
@@ -94,7 +92,7 @@ const standing = ({ handedInAt, met }: SurveyItem) => {
               style="width: 200px"
               ><el-option v-for="name in cohorts ?? []" :key="name" :value="name" :label="name"
             /></el-select>
-            <FileButton accept=".json" @file="takeIn">Take a site in…</FileButton>
+            <FileButton accept=".json" @file="takeIn">Import a site…</FileButton>
           </div>
         </div>
         <div class="sites">

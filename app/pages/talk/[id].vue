@@ -22,9 +22,9 @@ const print = () => window.print()
         </div>
       </div>
       <article class="talk">
-        <h1>{{ data.person.name }}</h1>
+        <h1>Progress review: {{ data.person.name }}</h1>
         <p class="soft">{{ data.person.number }}, {{ data.person.cohort }} · since {{ date(data.since) }}</p>
-        <h2>What is strong</h2>
+        <h2>Strengths</h2>
         <p v-if="data.strengths.length === 0">Nothing has been shown twice yet: there is time.</p>
         <ul v-else>
           <li v-for="text in data.strengths" :key="text">{{ text }}</li>

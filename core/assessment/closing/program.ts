@@ -28,7 +28,8 @@ export function programmeOf(problem: ClosingProblem, limits: ClosingLimits): Pro
   return {
     text: [
       'Maximize',
-      ` worth: ${sum([...objective, ...uses.map(({ variable, minutes: m }) => `${-MINUTE_WORTH * m} ${variable}`)]).replaceAll('+ -', '- ')}`,
+      ' worth: ' +
+        `${sum([...objective, ...uses.map(({ variable, minutes: m }) => `${-MINUTE_WORTH * m} ${variable}`)]).replaceAll('+ -', '- ')}`,
       'Subject To',
       ...(minutes.length > 0 ? [` pool: ${sum(minutes)} <= ${limits.bays * limits.hours * 60}`] : []),
       ...rows.map((row, i) => ` r${i}: ${row}`),

@@ -159,7 +159,8 @@ const WEEK_MS = 7 * 86_400_000
 export const PACE_WEEKS = 8
 
 /**
- * When each unit closes at the present pace, ISO 8601 UTC, by its code: what has been closed in the last weeks, and what
+ * When each unit closes at the present pace, ISO 8601 UTC, by its code: what has been closed in the last weeks,
+ * and what
  * is left. Null where nothing has been gained in that time; `now` where it is closed.
  */
 export function closings(

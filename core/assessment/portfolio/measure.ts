@@ -23,7 +23,10 @@ export interface MeasureVerdict {
   readonly source: string
 }
 
-/** Most between clips of a cable, mm, by its overall diameter up to: horizontal, vertical; OSG Table D1, from memory. */
+/**
+ * Most between clips of a cable, mm, by its overall diameter up to: horizontal, vertical; OSG Table D1, from
+ * memory.
+ */
 const CLIPS: readonly (readonly [uptoMm: number, horizontal: number, vertical: number])[] = [
   [9, 250, 400],
   [15, 300, 400],

@@ -9,7 +9,8 @@ export interface Drum {
 export const DRUMS_M = [25, 50, 100] as const
 
 /**
- * Cuts pieces from drums of one length: longest first, each from the fullest drum that still holds it. Pieces longer than
+ * Cuts pieces from drums of one length: longest first, each from the fullest drum that still holds it. Pieces
+ * longer than
  * a drum get one of their own in the next larger size.
  */
 export function cutFromDrums(

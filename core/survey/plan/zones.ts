@@ -56,7 +56,10 @@ export function fromNearestZone1(plan: Plan, spot: Spot): number | undefined {
   return Math.min(...makers.map((fixture) => fromZone1(fixture, spot, scale)))
 }
 
-/** A cable in a wall is where people expect it within 150 mm of the ceiling or a corner; BS 7671 522.6.202, from memory. */
+/**
+ * A cable in a wall is where people expect it within 150 mm of the ceiling or a corner; BS 7671 522.6.202, from
+ * memory.
+ */
 export const CABLE_ZONE_M = 0.15
 
 /**

@@ -32,7 +32,10 @@ export type Contradiction =
  */
 const NO_PME: readonly Building[] = ['caravan-park', 'marina', 'filling-station']
 
-/** What in a survey contradicts itself or what the regulations allow; its routes are worked through by `allContradictions`. */
+/**
+ * What in a survey contradicts itself or what the regulations allow; its routes are worked through by
+ * `allContradictions`.
+ */
 export function contradictionsOf(sheet: SurveySheet): Contradiction[] {
   return [
     ...sheet.unread.map((box) => ({ code: 'unread', box }) as const),

@@ -31,6 +31,8 @@ export interface FedBox {
   readonly box: string
   readonly text: string
   readonly from: Origin
+  /** The route whose circuit it is; null for the exercise itself. */
+  readonly route: string | null
 }
 
 const PREMISES_OF: Readonly<Record<Building, Premises>> = {
@@ -49,17 +51,26 @@ const rowAbove = (rows: Iterable<number>, value: number): number => {
   return sorted.find((row) => row >= value - 1e-9) ?? sorted.at(-1)!
 }
 
+/** Which circuit a route has become; undefined for one that has none. */
+export type CircuitOf = (route: Route, index: number) => string | undefined
+const inOrder: CircuitOf = (_, index) => `c${index + 1}`
+
 /** Everything that a survey says of a board exercise, box by box, each with where it comes from. */
-export function fedBoxes(sheet: SurveySheet): FedBox[] {
-  return [
-    ...intakeBoxes(sheet),
-    ...laidRoutes(sheet.plan).flatMap((laid, i) => routeBoxes(sheet, laid, `c${i + 1}`)),
-  ]
+export function fedBoxes(sheet: SurveySheet, circuitOf: CircuitOf = inOrder): FedBox[] {
+  const circuits = laidRoutes(sheet.plan).flatMap((laid, i) => {
+    const id = circuitOf(laid.route, i)
+    return id === undefined ? [] : routeBoxes(sheet, laid, id)
+  })
+  return [...intakeBoxes(sheet), ...circuits]
 }
+
+/** The circuits that an exercise had from the routes of its survey, by route. */
+export const circuitsByRoute = (boxes: readonly FedBox[]): ReadonlyMap<string, string> =>
+  new Map(boxes.flatMap(({ box, route }) => (route === null ? [] : [[route, box.split('.')[0]!] as const])))
 
 function intakeBoxes(sheet: SurveySheet): FedBox[] {
   const box = (name: string, key: ItemKey, text: string | undefined): FedBox[] =>
-    text === undefined ? [] : [{ box: name, text, from: { code: 'item', key } }]
+    text === undefined ? [] : [{ box: name, text, from: { code: 'item', key }, route: null }]
   const building = given(sheet, 'building.kind') as Building | undefined
   const [ze, ipf, fuse] = (['earth.ze', 'earth.ipf', 'intake.mainFuse'] as const).map((key) =>
     figureOf(sheet, key),
@@ -95,7 +106,12 @@ function routeBoxes(sheet: SurveySheet, { route, measure }: LaidRoute, id: strin
   const { plan } = sheet
   const together = groupedAlong(plan, route)
   const way = METHOD_OF_WAY[route.way]
-  const of = (field: string, text: string, from: Origin): FedBox => ({ box: `${id}.${field}`, text, from })
+  const of = (field: string, text: string, from: Origin): FedBox => ({
+    box: `${id}.${field}`,
+    text,
+    from,
+    route: route.id,
+  })
   const served = pointsOf(plan.points, route)
   return [
     of('length', formatNumber(measure.lengthM, 'length'), {

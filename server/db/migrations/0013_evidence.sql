@@ -12,8 +12,10 @@ CREATE TABLE framework_version (
 ) STRICT;
 INSERT INTO framework_version (document, put_at) SELECT document, '' FROM framework;
 DROP TABLE framework;
-CREATE TRIGGER framework_version_keeps BEFORE UPDATE ON framework_version BEGIN SELECT RAISE(ABORT, 'framework_version is append-only'); END;
-CREATE TRIGGER framework_version_stays BEFORE DELETE ON framework_version BEGIN SELECT RAISE(ABORT, 'framework_version is append-only'); END;
+CREATE TRIGGER framework_version_keeps BEFORE UPDATE ON framework_version BEGIN SELECT RAISE(ABORT,
+    'framework_version is append-only'); END;
+CREATE TRIGGER framework_version_stays BEFORE DELETE ON framework_version BEGIN SELECT RAISE(ABORT,
+    'framework_version is append-only'); END;
 
 -- A behaviour that somebody of the staff has seen. A tap that was a mistake is taken back with a trace.
 CREATE TABLE behaviour_seen (
@@ -26,8 +28,10 @@ CREATE TABLE behaviour_seen (
   at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX behaviour_seen_of ON behaviour_seen (person_id);
-CREATE TRIGGER behaviour_seen_keeps BEFORE UPDATE ON behaviour_seen BEGIN SELECT RAISE(ABORT, 'behaviour_seen is append-only'); END;
-CREATE TRIGGER behaviour_seen_stays BEFORE DELETE ON behaviour_seen BEGIN SELECT RAISE(ABORT, 'behaviour_seen is append-only'); END;
+CREATE TRIGGER behaviour_seen_keeps BEFORE UPDATE ON behaviour_seen BEGIN SELECT RAISE(ABORT,
+    'behaviour_seen is append-only'); END;
+CREATE TRIGGER behaviour_seen_stays BEFORE DELETE ON behaviour_seen BEGIN SELECT RAISE(ABORT,
+    'behaviour_seen is append-only'); END;
 CREATE TABLE behaviour_undone (
   seen_id INTEGER PRIMARY KEY REFERENCES behaviour_seen (id),
   by_id INTEGER NOT NULL REFERENCES person (id),
@@ -53,8 +57,10 @@ CREATE TABLE account_hand_in (
   at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX account_hand_in_of ON account_hand_in (account_id);
-CREATE TRIGGER account_hand_in_keeps BEFORE UPDATE ON account_hand_in BEGIN SELECT RAISE(ABORT, 'account_hand_in is append-only'); END;
-CREATE TRIGGER account_hand_in_stays BEFORE DELETE ON account_hand_in BEGIN SELECT RAISE(ABORT, 'account_hand_in is append-only'); END;
+CREATE TRIGGER account_hand_in_keeps BEFORE UPDATE ON account_hand_in BEGIN SELECT RAISE(ABORT,
+    'account_hand_in is append-only'); END;
+CREATE TRIGGER account_hand_in_stays BEFORE DELETE ON account_hand_in BEGIN SELECT RAISE(ABORT,
+    'account_hand_in is append-only'); END;
 
 -- Each claim is accepted or refused with a reason; a later decision on the same claim stands beside the earlier one.
 CREATE TABLE claim_decision (
@@ -71,8 +77,10 @@ CREATE TABLE claim_decision (
 ) STRICT;
 CREATE INDEX claim_decision_of ON claim_decision (person_id);
 CREATE INDEX claim_decision_on ON claim_decision (hand_in_id);
-CREATE TRIGGER claim_decision_keeps BEFORE UPDATE ON claim_decision BEGIN SELECT RAISE(ABORT, 'claim_decision is append-only'); END;
-CREATE TRIGGER claim_decision_stays BEFORE DELETE ON claim_decision BEGIN SELECT RAISE(ABORT, 'claim_decision is append-only'); END;
+CREATE TRIGGER claim_decision_keeps BEFORE UPDATE ON claim_decision BEGIN SELECT RAISE(ABORT,
+    'claim_decision is append-only'); END;
+CREATE TRIGGER claim_decision_stays BEFORE DELETE ON claim_decision BEGIN SELECT RAISE(ABORT,
+    'claim_decision is append-only'); END;
 
 -- Somebody who saw the work, asked by a printed code that works once.
 CREATE TABLE witness (
@@ -91,8 +99,10 @@ CREATE TABLE witness_statement (
   statement TEXT NOT NULL,
   at TEXT NOT NULL
 ) STRICT;
-CREATE TRIGGER witness_statement_keeps BEFORE UPDATE ON witness_statement BEGIN SELECT RAISE(ABORT, 'witness_statement is append-only'); END;
-CREATE TRIGGER witness_statement_stays BEFORE DELETE ON witness_statement BEGIN SELECT RAISE(ABORT, 'witness_statement is append-only'); END;
+CREATE TRIGGER witness_statement_keeps BEFORE UPDATE ON witness_statement BEGIN SELECT RAISE(ABORT,
+    'witness_statement is append-only'); END;
+CREATE TRIGGER witness_statement_stays BEFORE DELETE ON witness_statement BEGIN SELECT RAISE(ABORT,
+    'witness_statement is append-only'); END;
 
 -- A second assessor judged the same work without seeing the first decision.
 CREATE TABLE second_marking (
@@ -105,8 +115,10 @@ CREATE TABLE second_marking (
   UNIQUE (decision_id, by_id)
 ) STRICT;
 CREATE INDEX second_marking_of ON second_marking (decision_id);
-CREATE TRIGGER second_marking_keeps BEFORE UPDATE ON second_marking BEGIN SELECT RAISE(ABORT, 'second_marking is append-only'); END;
-CREATE TRIGGER second_marking_stays BEFORE DELETE ON second_marking BEGIN SELECT RAISE(ABORT, 'second_marking is append-only'); END;
+CREATE TRIGGER second_marking_keeps BEFORE UPDATE ON second_marking BEGIN SELECT RAISE(ABORT,
+    'second_marking is append-only'); END;
+CREATE TRIGGER second_marking_stays BEFORE DELETE ON second_marking BEGIN SELECT RAISE(ABORT,
+    'second_marking is append-only'); END;
 -- How a difference was settled; both judgements stay.
 CREATE TABLE second_settled (
   second_id INTEGER PRIMARY KEY REFERENCES second_marking (id),

@@ -37,8 +37,10 @@ CREATE TABLE survey_hand_in (
   at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX survey_hand_in_of ON survey_hand_in (survey_id);
-CREATE TRIGGER survey_hand_in_keeps BEFORE UPDATE ON survey_hand_in BEGIN SELECT RAISE(ABORT, 'survey_hand_in is append-only'); END;
-CREATE TRIGGER survey_hand_in_stays BEFORE DELETE ON survey_hand_in BEGIN SELECT RAISE(ABORT, 'survey_hand_in is append-only'); END;
+CREATE TRIGGER survey_hand_in_keeps BEFORE UPDATE ON survey_hand_in BEGIN SELECT RAISE(ABORT,
+    'survey_hand_in is append-only'); END;
+CREATE TRIGGER survey_hand_in_stays BEFORE DELETE ON survey_hand_in BEGIN SELECT RAISE(ABORT,
+    'survey_hand_in is append-only'); END;
 
 -- Decided on as it was handed in, with the marks as they stood; a later decision stands beside an earlier one.
 CREATE TABLE survey_decision (
@@ -55,8 +57,10 @@ CREATE TABLE survey_decision (
 ) STRICT;
 CREATE INDEX survey_decision_on ON survey_decision (hand_in_id);
 CREATE INDEX survey_decision_of ON survey_decision (person_id);
-CREATE TRIGGER survey_decision_keeps BEFORE UPDATE ON survey_decision BEGIN SELECT RAISE(ABORT, 'survey_decision is append-only'); END;
-CREATE TRIGGER survey_decision_stays BEFORE DELETE ON survey_decision BEGIN SELECT RAISE(ABORT, 'survey_decision is append-only'); END;
+CREATE TRIGGER survey_decision_keeps BEFORE UPDATE ON survey_decision BEGIN SELECT RAISE(ABORT,
+    'survey_decision is append-only'); END;
+CREATE TRIGGER survey_decision_stays BEFORE DELETE ON survey_decision BEGIN SELECT RAISE(ABORT,
+    'survey_decision is append-only'); END;
 
 -- An exercise that was made from a survey, and what the survey said of each box then.
 CREATE TABLE survey_feed (

@@ -34,7 +34,8 @@ CREATE VIEW decided_reading AS
 
 CREATE TRIGGER decision_told AFTER INSERT ON decision BEGIN
   INSERT OR IGNORE INTO decision_slip (decision_id, code, n)
-    SELECT decision_id, code, count(*) FROM decided_finding WHERE decision_id = NEW.id AND code IS NOT NULL GROUP BY code;
+    SELECT decision_id, code, count(*) FROM decided_finding
+        WHERE decision_id = NEW.id AND code IS NOT NULL GROUP BY code;
   INSERT OR IGNORE INTO decision_reading (decision_id, reading, kind, excess, instrument)
     SELECT decision_id, reading, substr(reading, instr(reading, '.') + 1,
       CASE instr(reading, '@') WHEN 0 THEN 99 ELSE instr(reading, '@') - instr(reading, '.') - 1 END),

@@ -2,7 +2,10 @@ import type { Picture } from '#core/questions/question'
 
 const at = (drawing: Picture['drawing'], spot = ''): Picture => ({ drawing, spot })
 
-/** Drawings beside questions that are about a place or a part, with the part marked where it does not give the answer. */
+/**
+ * Drawings beside questions that are about a place or a part, with the part marked where it does not give the
+ * answer.
+ */
 export const PICTURES: Readonly<Record<string, Picture>> = {
   'su-owns-cutout': at('intake', 'cutOut'),
   'su-owns-meter': at('intake', 'meter'),

@@ -115,21 +115,9 @@ useUnsavedGuard(
       :is-changed="isChanged"
       @taken="takenFromSurvey"
     />
-    <nav class="tabs" role="tablist" aria-label="Parts of the exercise">
-      <button
-        v-for="[key, name] in TABS"
-        :key="key"
-        type="button"
-        role="tab"
-        :aria-selected="tab === key"
-        :class="{ on: tab === key }"
-        @click="tab = key"
-      >
-        {{ name }}
-      </button>
-      <span class="grow" />
+    <PartTabs v-model="tab" :parts="TABS" label="Parts of the exercise">
       <OpenBoxes v-if="open.length && !isLocked" :open="open" />
-    </nav>
+    </PartTabs>
     <section v-if="tab === 'circuits'" class="tab">
       <p v-if="isSet" class="stitched">
         This exercise is with apprentices and stays as it is. Duplicate it to vary it.
@@ -233,31 +221,6 @@ useUnsavedGuard(
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-.tabs {
-  display: flex;
-  gap: 2px;
-  align-items: flex-end;
-  border-bottom: 1.5px solid var(--ink);
-  position: relative;
-}
-.tabs > button {
-  all: unset;
-  cursor: pointer;
-  padding: 8px 14px;
-  font-weight: 600;
-  color: var(--soft);
-  border-bottom: 4px solid transparent;
-}
-.tabs > button.on {
-  color: var(--indigo-text);
-  border-bottom-color: var(--turmeric);
-}
-.tabs > button:focus-visible {
-  outline: 2px solid var(--indigo);
-}
-.grow {
-  flex: 1;
 }
 .tab {
   display: flex;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { minuteOf } from '#core/planning/read-session'
 import type { SessionView } from '#schemas/planning-views'
 import { costSays, dayConflictSays, planConflictSays } from '#words/planning/says'
 
@@ -18,13 +17,12 @@ const document = useKeptDocument<SessionView>({
 })
 const { view, problem, autosave, load } = document
 const tools = usePlannedSession(document)
-/** From the floor: somebody is not here, the rest is planned again from this minute. */
+/** From the floor: somebody is absent, the rest is planned again from this minute. */
 onMounted(async () => {
   await load()
   const person = Number(route.query.absent)
   if (!(person > 0) || !view.value) return
-  const clock = new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-  await actPlan(() => tools.absent(person, true, minuteOf(session.value.from, clock)))
+  await actPlan(() => tools.absent(person, true))
 })
 const { session, conflicts, against, cost, names, state } = tools
 const tab = ref<'plan' | 'tasks' | 'frame'>('plan')
@@ -101,22 +99,9 @@ const remove = () =>
         title="Somebody else changed the same thing"
         @choose="autosave.choose"
       />
-      <nav class="tabs" role="tablist" aria-label="Parts of the session">
-        <button
-          v-for="[key, name] in TABS"
-          :key="key"
-          type="button"
-          role="tab"
-          :aria-selected="tab === key"
-          :class="{ on: tab === key }"
-          :data-testid="`tab-${key}`"
-          @click="tab = key"
-        >
-          {{ name }}
-        </button>
-        <span class="grow" />
+      <PartTabs v-model="tab" :parts="TABS" label="Parts of the session">
         <span class="soft" data-testid="plan-cost">{{ costSays(cost, names.time) }}</span>
-      </nav>
+      </PartTabs>
       <ul v-if="said.length" class="stitched stop said" data-testid="plan-conflicts">
         <li v-for="text in said" :key="text">{{ text }}</li>
       </ul>
@@ -131,11 +116,11 @@ const remove = () =>
         </div>
         <PlanBoard v-model:by="by" :tools="tools" :is-read-only="!mayPlan" />
         <p v-if="unplanned.length" class="stitched waiting" data-testid="unplanned">
-          Without a place:
+          Not planned:
           <template v-for="(one, i) in unplanned" :key="one.task"
             >{{ i > 0 ? '; ' : '' }}{{ names.task(one.task) }}
             <button v-if="mayPlan" type="button" class="text-button" @click="tools.move(one.task, {})">
-              put it in
+              Place it
             </button></template
           >
         </p>
@@ -154,31 +139,6 @@ const remove = () =>
 </template>
 
 <style scoped>
-.tabs {
-  display: flex;
-  gap: 2px;
-  align-items: flex-end;
-  border-bottom: 1.5px solid var(--ink);
-  flex-wrap: wrap;
-}
-.tabs > button {
-  all: unset;
-  cursor: pointer;
-  padding: 10px 14px;
-  font-weight: 600;
-  color: var(--soft);
-  border-bottom: 4px solid transparent;
-}
-.tabs > button.on {
-  color: var(--indigo-text);
-  border-bottom-color: var(--turmeric);
-}
-.tabs > button:focus-visible {
-  outline: 2px solid var(--indigo);
-}
-.grow {
-  flex: 1;
-}
 .said {
   margin: 0;
   padding-left: 32px;

@@ -76,7 +76,7 @@ const print = () => window.print()
               <th>Wiring</th>
               <th>Live</th>
               <th>Done</th>
-              <th>Beside it</th>
+              <th>Supervised by</th>
               <th>Instrument</th>
             </tr>
           </thead>

@@ -28,7 +28,7 @@ const tabs = computed(() => {
     ['follows', 'Into the design', isOwn.value && role === 'instructor'],
     ['marks', 'Marks', Boolean(view.value?.marks ?? view.value?.decisions.length)],
   ]
-  return all.filter(([, , isShown]) => isShown)
+  return all.filter(([, , isShown]) => isShown).map(([key, name]) => [key, name] as const)
 })
 watch(
   () => view.value === null,
@@ -103,26 +103,13 @@ const giveOut = () =>
           >
         </div>
       </div>
-      <nav class="tabs" role="tablist" aria-label="Parts of the survey">
-        <button
-          v-for="[key, name] in tabs"
-          :key="key"
-          type="button"
-          role="tab"
-          :aria-selected="tab === key"
-          :class="{ on: tab === key }"
-          :data-testid="`tab-${key}`"
-          @click="tab = key"
-        >
-          {{ name }}
-        </button>
-        <span class="grow" />
+      <PartTabs v-model="tab" :parts="tabs" label="Parts of the survey">
         <span class="soft small">{{
           gaps.length === 0
             ? 'every objective is answered'
             : `${gaps.length} of ${sheet.objectives.length} objectives open`
         }}</span>
-      </nav>
+      </PartTabs>
       <ConflictChooser
         :conflicts="autosave.conflicts.value"
         :name-of="(field) => field"
@@ -154,6 +141,7 @@ const giveOut = () =>
       />
       <PlanDrawing
         v-else-if="tab === 'plan'"
+        :image="fields['plan.image'] ?? ''"
         :plan="sheet.plan"
         :scale="scaleOf(sheet.plan)"
         :base="view.site?.plan ?? null"
@@ -177,31 +165,6 @@ const giveOut = () =>
 </template>
 
 <style scoped>
-.tabs {
-  display: flex;
-  gap: 2px;
-  align-items: flex-end;
-  border-bottom: 1.5px solid var(--ink);
-  flex-wrap: wrap;
-}
-.tabs > button {
-  all: unset;
-  cursor: pointer;
-  padding: 10px 14px;
-  font-weight: 600;
-  color: var(--soft);
-  border-bottom: 4px solid transparent;
-}
-.tabs > button.on {
-  color: var(--indigo-text);
-  border-bottom-color: var(--turmeric);
-}
-.tabs > button:focus-visible {
-  outline: 2px solid var(--indigo);
-}
-.grow {
-  flex: 1;
-}
 .against {
   margin: 0;
   padding-left: 32px;

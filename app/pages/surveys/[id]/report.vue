@@ -52,7 +52,11 @@ const print = () => window.print()
             </tbody>
           </table>
         </template>
-        <PlanDrawing :plan="sheet.plan" :scale="scaleOf(sheet.plan)" />
+        <PlanDrawing
+          :plan="sheet.plan"
+          :scale="scaleOf(sheet.plan)"
+          :image="data.fields['plan.image'] ?? ''"
+        />
         <h2>Conclusion</h2>
         <p v-for="one in report.conclusions" :key="one.objective" class="words">
           <b>{{ one.objective }}.</b> {{ one.text }}
