@@ -59,17 +59,20 @@ export interface LearntStages {
 /** Longer than this it went on another day, or lunch lay between, minutes; common practice, no source. */
 const LONGEST = 360
 
-const between = (from: string | null, to: string | null): number[] => {
+/** Shorter than this was typed in afterwards, minutes; common practice, no source. */
+const SHORTEST = 5
+
+const between = (from: string | null, to: string | null, shortest = SHORTEST): number[] => {
   if (!from || !to || from.slice(0, 10) !== to.slice(0, 10)) return []
   const minutes = (Date.parse(to) - Date.parse(from)) / 60_000
-  return minutes > 0 && minutes <= LONGEST ? [minutes] : []
+  return minutes >= shortest && minutes <= LONGEST ? [minutes] : []
 }
 
 /** Median and spread of the stages of one exercise; what went over a day is left out. */
 export function learntStages(times: readonly TaskTimes[]): LearntStages {
   return {
     bay: learnt(times.flatMap(({ designDone, asked }) => between(designDone, asked))),
-    waiting: learnt(times.flatMap(({ asked, permitted }) => between(asked, permitted))),
+    waiting: learnt(times.flatMap(({ asked, permitted }) => between(asked, permitted, 0))),
     live: learnt(times.flatMap(({ permitted, done }) => between(permitted, done))),
   }
 }

@@ -63,7 +63,7 @@ describe('the chain', () => {
           "SELECT sql FROM sqlite_master WHERE type = 'trigger' AND name = ?",
         )
         .get(`${name}_sealed`)!
-      expect(/json_array\((.*?)\)/s.exec(trigger.sql)![1]!.split(', ')).toEqual(
+      expect(/json_array\((.*?)\)/s.exec(trigger.sql)![1]!.split(/,\s+/)).toEqual(
         columns.map((column) => `NEW.${column}`),
       )
     }

@@ -261,6 +261,8 @@ describe('learnt times', () => {
     const minutes = plannedMinutes(120, stages)
     expect(minutes.build + minutes.dead).toBe(80)
     expect(minutes.live).toBe(20)
+    const typedAfterwards = [1, 2, 3].map((minute) => ({ ...times[0]!, asked: at(`09:0${minute}`) }))
+    expect(learntStages(typedAfterwards).bay).toBeNull()
     expect(plannedMinutes(120, learntStages([]))).toEqual({ design: 30, build: 48, dead: 24, live: 18 })
   })
 })

@@ -40,6 +40,7 @@ test('the paint shop is drawn to scale, becomes an exercise, and a warmer room i
   test.setTimeout(150_000)
   const { page } = await signIn(browser, centre, 'I-201')
   await page.goto('/surveys')
+  await page.getByTestId('begin-paint-shop').waitFor()
   await look(page, 'surveys')
   await page.getByTestId('begin-paint-shop').click()
   await page.getByTestId('act-measured').click()

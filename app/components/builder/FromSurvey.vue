@@ -33,8 +33,8 @@ const take = () =>
     <summary>
       From the survey
       <NuxtLink :to="`/surveys/${survey.survey.id}`">{{ survey.survey.title }}</NuxtLink>:
-      {{ survey.boxes.length }} boxes,
-      {{ differing.length === 0 ? 'all as it stands today' : `${differing.length} differ from it today` }}
+      {{ survey.boxes.length }} fields,
+      {{ isOther ? `${differing.length} differ from it today` : 'all as in the survey today' }}
     </summary>
     <p v-if="survey.added.length">Routes that are no circuit here: {{ survey.added.join(', ') }}.</p>
     <p v-if="survey.gone.length">Circuits whose route has been removed: {{ survey.gone.join(', ') }}.</p>

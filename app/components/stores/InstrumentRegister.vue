@@ -7,9 +7,9 @@ const { data, problem, refresh } = useServer<InstrumentView[]>(() => 'instrument
 const today = new Date().toISOString().slice(0, 10)
 const soon = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10)
 const rows = computed(() => [...(data.value ?? [])].sort((a, b) => a.dueOn.localeCompare(b.dueOn)))
-function stateOf({ dueOn }: InstrumentView): 'overdue' | 'soon due' | 'in order' {
+function stateOf({ dueOn }: InstrumentView): 'overdue' | 'soon due' | 'in calibration' {
   if (dueOn < today) return 'overdue'
-  return dueOn < soon ? 'soon due' : 'in order'
+  return dueOn < soon ? 'soon due' : 'in calibration'
 }
 
 const blank = () => ({ name: '', serial: '', kind: 'multifunction', doneOn: today, dueOn: '' })
@@ -75,8 +75,8 @@ async function retire(one: InstrumentView) {
           <th scope="row">{{ row.name }}</th>
           <td class="mono">{{ row.serial }}</td>
           <td>{{ row.kind }}</td>
-          <td class="mono">{{ row.doneOn }}</td>
-          <td class="mono">{{ row.dueOn }}</td>
+          <td class="mono">{{ date(row.doneOn) }}</td>
+          <td class="mono">{{ date(row.dueOn) }}</td>
           <td>
             <span
               class="tag"

@@ -147,6 +147,7 @@ const giveOut = () =>
         :base="view.site?.plan ?? null"
       />
       <template v-else-if="tab === 'report'">
+        <h2 v-if="gaps.length">Still to answer</h2>
         <ul v-if="gaps.length" class="soft small">
           <li v-for="gap in gaps" :key="gap.objective">{{ gapSays(gap) }}</li>
         </ul>
