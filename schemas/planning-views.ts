@@ -1,5 +1,5 @@
 /* Sessions, dates and stores, between server and screens. */
-import type { Away, CableNeed, DueBay, DueInstrument } from '#core/planning/facts'
+import type { Away, CableNeed, DueBay, DueInstrument, RepeatWhy } from '#core/planning/facts'
 import type { LearntStages } from '#core/planning/learn'
 import type { AgainstPlan } from '#core/planning/progress'
 import type { Pair } from '#core/planning/pairs'
@@ -23,6 +23,13 @@ export interface PlannedExercise {
   readonly learnt: LearntStages
 }
 
+/** What somebody has in hand and not handed in. */
+export interface OpenTask {
+  readonly person: number
+  readonly exercise: number
+  readonly repeat: RepeatWhy | null
+}
+
 export interface SessionView {
   readonly id: number
   readonly fields: SessionFields
@@ -39,7 +46,7 @@ export interface SessionView {
   readonly needs: readonly CableNeed[]
   readonly stock: Readonly<Record<string, number>>
   /** What everybody of the group has in hand and not handed in, or has to do again. */
-  readonly open: readonly { readonly person: number; readonly exercise: number; readonly isRepeat: boolean }[]
+  readonly open: readonly OpenTask[]
   /** Who worked together in the last session of the group. */
   readonly lastPairs: readonly Pair[]
 }

@@ -50,6 +50,7 @@ export const TrustRequest = Type.Object(
     keepPracticeYears: Years,
     keepPhotographYears: Years,
     keepLeaverYears: Years,
+    samplePercent: Type.Integer({ minimum: 0, maximum: 100 }),
   },
   { additionalProperties: false },
 )

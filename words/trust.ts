@@ -39,6 +39,12 @@ export const TRUST_NUMBERS: readonly {
     why: 'After they were disabled. Decisions and signed records stay without the name. 0 keeps them for ever.',
     most: 50,
   },
+  {
+    key: 'samplePercent',
+    name: 'Second marking by chance, of a hundred decisions',
+    why: 'Besides those at risk: new assessors and exercises, critical breaches, borderline, changed proposals.',
+    most: 100,
+  },
 ]
 
 export const STAFF_GROUPS: Readonly<Record<TrustPolicy['staffGroups'], string>> = {

@@ -14,13 +14,15 @@ export function useDiagnosis() {
   )
 
   async function search(rig: Rig, readings: Readings, fromOtherBay: FromOtherBay): Promise<void> {
-    stop()
+    // One that still goes on is ended; one that is done keeps what it knows of the bay.
+    if (progress.value !== null) stop()
     progress.value = 0
     diagnosis.value = null
     const onProgress = callable((share: number) => (progress.value = share))
+    const onFirst = callable((first: Diagnosis) => (diagnosis.value = first))
     try {
       diagnosis.value = await call((worker) =>
-        worker.diagnoseSheet(plain(rig), plain(readings), fromOtherBay, onProgress),
+        worker.diagnoseSheet(plain(rig), plain(readings), fromOtherBay, onProgress, onFirst),
       )
     } catch (error) {
       // A search that a newer one has ended says nothing.

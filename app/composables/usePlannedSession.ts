@@ -17,7 +17,7 @@ import {
 import { lengthsOf, type Placement, type PlanTask, type SessionProblem } from '#core/planning/session'
 import type { SessionView } from '#schemas/planning-views'
 import type { PlanNames } from '#words/planning/says'
-import { callable, plain, useWorker } from '~/composables/useWorker'
+import { callable, plain, useWorker, WorkerFailure } from '~/composables/useWorker'
 import type { PlannerOffer } from '~/utils/planner-offer'
 
 /** The kept document of a session, as far as it is worked on here. */
@@ -97,7 +97,11 @@ export function usePlannedSession({ view, autosave }: Document) {
     const last = Math.max(0, ...session.value.tasks.map(({ id }) => Number(id.slice(1)) || 0))
     const id = `t${String(last + 1).padStart(3, '0')}`
     const minutes = like?.minutes ?? plannedMinutes(exercise.minutes, exercise.learnt)
-    const isRepeat = like?.isRepeat ?? false
+    const isRepeat =
+      like?.isRepeat ??
+      view.value!.open.some(
+        (one) => one.repeat !== null && one.exercise === exerciseId && people.includes(one.person),
+      )
     write(`task.${id}`, taskText({ id, people, exercise: exerciseId, minutes, isRepeat, isLocked: false }))
   }
   /** Everybody by a policy: tasks of one exercise are paired or taken apart, with the minutes that they had. */
@@ -117,23 +121,10 @@ export function usePlannedSession({ view, autosave }: Document) {
     }
   }
 
-  const { call: inWorker, stop } = useWorker<PlannerOffer>(
-    () => new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
+  const { state, stop, plan } = usePlanSearch(
+    () => plain(problemFrom(goneBy(session.value, new Date()))),
+    layPlan,
   )
-  const state = ref<'' | 'first' | 'best' | 'found'>('')
-  /** A first plan at once, then the best; what is locked or begun stays. */
-  async function plan(): Promise<void> {
-    stop()
-    state.value = ''
-    const asked = plain(problemFrom(goneBy(session.value, new Date())))
-    const onFirst = callable((first: readonly Placement[]) => {
-      layPlan(first)
-      state.value = 'first'
-    })
-    const found = await inWorker((worker) => worker.planSession(asked, onFirst))
-    layPlan(found.plan)
-    state.value = found.isProved ? 'best' : 'found'
-  }
   /** Somebody is absent, or here after all: the rest is planned again, from this minute on the day itself. */
   async function absent(id: number, isAbsent: boolean): Promise<void> {
     const others = session.value.frame.absent.filter((one) => one !== id)
@@ -162,6 +153,30 @@ export function usePlannedSession({ view, autosave }: Document) {
   }
 }
 export type PlannedSessionTools = ReturnType<typeof usePlannedSession>
+
+/** A first plan at once, then the best; what is locked or begun stays. */
+function usePlanSearch(problem: () => SessionProblem, lay: (plan: readonly Placement[]) => void) {
+  const { call, stop } = useWorker<PlannerOffer>(
+    () => new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  const state = ref<'' | 'first' | 'best' | 'found'>('')
+  async function plan(): Promise<void> {
+    stop()
+    state.value = ''
+    const asked = problem()
+    const onFirst = callable((first: readonly Placement[]) => {
+      lay(first)
+      state.value = 'first'
+    })
+    const found = await call((worker) => worker.planSession(asked, onFirst)).catch((error: unknown) => {
+      if (error instanceof WorkerFailure && error.reason === 'stopped' && state.value === 'first') return null
+      throw error
+    })
+    if (found) lay(found.plan)
+    state.value = found?.isProved ? 'best' : 'found'
+  }
+  return { state, stop, plan }
+}
 
 /** Minutes of a session that have gone by, on its own day; before it nothing has. */
 function goneBy({ day, from, frame }: PlannedSession, at: Date): number {

@@ -4,9 +4,7 @@ import wasm from 'highs/runtime?url'
 import { greedyChoices, planOf, type ClosingPlan } from '#core/assessment/closing/plan'
 import type { ClosingLimits, ClosingProblem } from '#core/assessment/closing/problem'
 import { programmeOf } from '#core/assessment/closing/program'
-
-/** The best found by then is shown; the longest search, s. */
-const LONGEST_S = 9
+import { CLOSING_LONGEST_S } from '~/utils/searches'
 
 export interface Closing {
   readonly plan: ClosingPlan
@@ -24,7 +22,11 @@ async function close(
   onFirst(first)
   const highs = await loadHighs({ locateFile: () => wasm })
   const programme = programmeOf(problem, limits)
-  const found = highs.solve(programme.text, { output_flag: false, time_limit: LONGEST_S, mip_rel_gap: 0.001 })
+  const found = highs.solve(programme.text, {
+    output_flag: false,
+    time_limit: CLOSING_LONGEST_S,
+    mip_rel_gap: 0.001,
+  })
   const columns = found.Columns as Readonly<Record<string, { readonly Primal?: number }>>
   const best = planOf(
     problem,

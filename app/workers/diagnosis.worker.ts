@@ -6,17 +6,27 @@ import { readSheet } from '#core/testing/parse/read-sheet'
 import { readTestsOf } from '#core/testing/plan/schedule'
 import type { Readings } from '#core/testing/readings'
 
-/** Looks for causes away from the page, and says how far it is, 0 to 1. */
+/** The bay of the last search: what was worked out about it serves the next sheet too. */
+let last: { readonly text: string; readonly rig: Rig } | undefined
+function knownRig(rig: Rig): Rig {
+  const text = JSON.stringify(rig)
+  if (last?.text !== text) last = { text, rig }
+  return last.rig
+}
+
+/** Looks for causes away from the page. */
 function diagnoseSheet(
   rig: Rig,
   readings: Readings,
   fromOtherBay: FromOtherBay,
   onProgress: (share: number) => void,
+  onFirst: (first: Diagnosis) => void,
 ): Diagnosis {
   const tests = readTestsOf(rig)
   const known = new Set(tests.map(({ key }) => key))
   const knownReadings = Object.fromEntries(Object.entries(readings).filter(([key]) => known.has(key)))
-  return diagnose(rig, readSheet(tests, knownReadings).outcomes, { pairs: true, fromOtherBay, onProgress })
+  const { outcomes } = readSheet(tests, knownReadings)
+  return diagnose(knownRig(rig), outcomes, { pairs: true, fromOtherBay, onProgress, onFirst })
 }
 
 const offer = { diagnoseSheet }

@@ -6,9 +6,8 @@ import { firstPlan } from '#core/planning/first-plan'
 import { planProgramme } from '#core/planning/program'
 import type { Placement, SessionProblem } from '#core/planning/session'
 import type { Planned, PlannerOffer } from '~/utils/planner-offer'
+import { PLANNER_LONGEST_S } from '~/utils/searches'
 
-/** The longest search, s; the best found by then is shown. */
-const LONGEST_S = 19
 /** The same session gives the same plan. */
 const SEED = 1
 /** A plan is taken for the best when none can wait less by more than this share. */
@@ -27,7 +26,7 @@ async function planSession(
   const programme = planProgramme(problem)
   const found = highs.solve(programme.text, {
     output_flag: false,
-    time_limit: LONGEST_S,
+    time_limit: PLANNER_LONGEST_S,
     mip_rel_gap: GAP,
     random_seed: SEED,
   })

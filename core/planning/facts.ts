@@ -118,3 +118,11 @@ export function dayConflicts(
       : []),
   ]
 }
+
+/** Why a task is done again: its live tests were stopped, it was sent back, or a repeat was booked. */
+export interface RepeatWhy {
+  readonly is: 'withdraw' | 'refuse' | 'booked'
+  /** When, ISO 8601 UTC; for a booked one the day for which it was. */
+  readonly at: string
+  readonly note: string
+}

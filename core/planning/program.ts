@@ -34,6 +34,8 @@ interface Part {
   readonly bay: number
   readonly live: number
   readonly earliest: number
+  /** Steps at which live tests may begin: one assessor is there until their end. */
+  readonly lives: readonly number[]
   readonly before: readonly number[]
 }
 const S = (i: number, t: number): string => `s${i}_${t}`
@@ -47,22 +49,21 @@ const L = (i: number, t: number): string => `l${i}_${t}`
  */
 export function planProgramme(problem: SessionProblem): PlanProgramme {
   const { frame } = problem
-  const n = stepsOf(frame)
   const all = presentTasks(problem)
   const byId = new Map(all.map((task) => [task.id, task]))
   const fixed = problem.fixed.filter(({ task }) => byId.has(task))
   const parts = partsOf(problem, new Set(fixed.map(({ task }) => task)))
   const rows = [
-    ...parts.flatMap((part, i) => ownRows(parts, part, i, { n, step: frame.step })),
+    ...parts.flatMap((part, i) => ownRows(parts, part, i, frame.step)),
     ...limitRows(problem, parts, usageOf(frame, byId, fixed)),
   ]
-  const waiting = parts.flatMap((part, i) => costTerms(part, i, n, frame.step))
+  const waiting = parts.flatMap((part, i) => costTerms(part, i, frame.step))
   // With what all would cost if none were planned, the figure is that of the plan itself.
   const worthOfAll = parts.reduce((all, { isRepeat }) => all + unplannedCost(isRepeat), 0)
   const binary = parts.flatMap((part, i) =>
-    startsOf(part, n)
+    startsOf(part)
       .map((t) => S(i, t))
-      .concat(livesOf(part, n).map((t) => L(i, t))),
+      .concat(part.lives.map((t) => L(i, t))),
   )
   return {
     text: [
@@ -78,8 +79,8 @@ export function planProgramme(problem: SessionProblem): PlanProgramme {
     ].join('\n'),
     planOf: (value) => {
       const timed = parts.flatMap((part, i): Timed[] => {
-        const start = startsOf(part, n).find((t) => value(S(i, t)) > 0.5)
-        const live = livesOf(part, n).find((t) => value(L(i, t)) > 0.5)
+        const start = startsOf(part).find((t) => value(S(i, t)) > 0.5)
+        const live = part.lives.find((t) => value(L(i, t)) > 0.5)
         return start === undefined || live === undefined
           ? []
           : [{ task: part.id, start: start * frame.step, live: live * frame.step }]
@@ -102,14 +103,19 @@ function partsOf({ frame, ...rest }: SessionProblem, fixed: ReadonlySet<string>)
     const lengths = lengthsOf(task, frame.step)
     const before = tasksBefore(all, all.indexOf(task))
     const begun = Math.max(frame.now, ...before.map(({ id }) => doneBy.get(id) ?? 0))
+    const bay = lengths.bay / frame.step
+    const earliest = Math.ceil((begun + lengths.design) / frame.step)
     return {
       id: task.id,
       isRepeat: task.isRepeat,
       design: lengths.design / frame.step,
       build: lengths.build / frame.step,
-      bay: lengths.bay / frame.step,
+      bay,
       live: lengths.live / frame.step,
-      earliest: Math.ceil((begun + lengths.design) / frame.step),
+      earliest,
+      lives: range(earliest + bay, stepsOf(frame) + 1).filter(
+        (t) => assessorsAt(frame, t * frame.step, t * frame.step + lengths.live) > 0,
+      ),
       before: before.map(({ id }) => free.findIndex((other) => other.id === id)).filter((at) => at >= 0),
     }
   })
@@ -117,13 +123,9 @@ function partsOf({ frame, ...rest }: SessionProblem, fixed: ReadonlySet<string>)
 
 const range = (from: number, to: number): number[] =>
   Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i)
-const startsOf = ({ earliest, bay, live }: Part, n: number): number[] => range(earliest, n - bay - live + 1)
-const livesOf = ({ earliest, bay, live }: Part, n: number): number[] => range(earliest + bay, n - live + 1)
+/** A start after which no live test may follow is none. */
+const startsOf = ({ earliest, bay, lives }: Part): number[] => range(earliest, (lives.at(-1) ?? -1) - bay + 1)
 
-interface Grid {
-  readonly n: number
-  readonly step: number
-}
 /** Waiting of a task that follows another one of the same people, minutes. */
 const W = (i: number): string => `w${i}`
 
@@ -132,18 +134,18 @@ const W = (i: number): string => `w${i}`
  * another
  * task waits from the end of that one.
  */
-function costTerms(part: Part, i: number, n: number, step: number): Term[] {
+function costTerms(part: Part, i: number, step: number): Term[] {
   const worth = unplannedCost(part.isRepeat)
   const isFirst = part.before.length === 0
-  const own = livesOf(part, n).map((t) => ({
+  const own = part.lives.map((t) => ({
     by: (isFirst ? (t - part.earliest - part.bay) * step : 0) - worth,
     of: L(i, t),
   }))
   return isFirst ? own : [...own, { by: 1, of: W(i) }]
 }
 
-function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Grid): string[] {
-  const [starts, lives] = [startsOf(part, n), livesOf(part, n)]
+function ownRows(parts: readonly Part[], part: Part, i: number, step: number): string[] {
+  const [starts, lives] = [startsOf(part), part.lives]
   if (starts.length === 0 || lives.length === 0) return []
   const all = (of: (i: number, t: number) => string, times: readonly number[], by = 1) =>
     times.map((t) => ({ by, of: of(i, t) }))
@@ -161,10 +163,10 @@ function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Gri
         ...all(S, begun, -1),
       ])} <= 0`
     }),
-    ...(part.before.length > 0 ? [waitingRow(parts, part, i, { n, step })] : []),
+    ...(part.before.length > 0 ? [waitingRow(parts, part, i, step)] : []),
     // What comes after another task of the same people begins after its end.
     ...part.before.flatMap((j) => {
-      const ends = livesOf(parts[j]!, n)
+      const ends = parts[j]!.lives
       return starts.map((t) => {
         const ended = ends.filter((v) => v <= t - parts[j]!.live - part.design)
         const earlier = ended.map((v) => ({ by: -1, of: L(j, v) }))
@@ -181,12 +183,12 @@ function ownRows(parts: readonly Part[], part: Part, i: number, { n, step }: Gri
 }
 
 /** From the end of the task just before until this one is done, less what it takes. */
-function waitingRow(parts: readonly Part[], part: Part, i: number, { n, step }: Grid): string {
+function waitingRow(parts: readonly Part[], part: Part, i: number, step: number): string {
   const j = part.before.at(-1)!
   const before = parts[j]!
   const terms = [
-    ...livesOf(part, n).map((t) => ({ by: t * step, of: L(i, t) })),
-    ...livesOf(before, n).map((t) => ({ by: -t * step, of: L(j, t) })),
+    ...part.lives.map((t) => ({ by: t * step, of: L(i, t) })),
+    ...before.lives.map((t) => ({ by: -t * step, of: L(j, t) })),
     { by: -1, of: W(i) },
   ].filter(({ by }) => by !== 0)
   return `${sum(terms)} <= ${(before.live + part.design + part.bay) * step}`
@@ -203,21 +205,19 @@ const TESTING: Window = { after: S, from: ({ build }) => build, long: ({ bay, bu
 const DESIGNING: Window = { after: S, from: ({ design }) => -design, long: ({ design }) => design }
 
 /** What is in such a span at a step. */
-const within = (parts: readonly Part[], n: number, t: number, { after, from, long }: Window): Term[] =>
+const within = (parts: readonly Part[], t: number, { after, from, long }: Window): Term[] =>
   parts.flatMap((part, i) =>
-    (after === L ? livesOf(part, n) : startsOf(part, n))
+    (after === L ? part.lives : startsOf(part))
       .filter((u) => u + from(part) <= t && t < u + from(part) + long(part))
       .map((u) => ({ by: 1, of: after(i, u) })),
   )
 /** Who has begun wiring by a step and has not ended. */
-const atBays = (parts: readonly Part[], n: number, t: number): Term[] =>
+const atBays = (parts: readonly Part[], t: number): Term[] =>
   parts.flatMap((part, i) => [
-    ...startsOf(part, n)
+    ...startsOf(part)
       .filter((u) => u <= t)
       .map((u) => ({ by: 1, of: S(i, u) })),
-    ...livesOf(part, n)
-      .filter((v) => v <= t - part.live)
-      .map((v) => ({ by: -1, of: L(i, v) })),
+    ...part.lives.filter((v) => v <= t - part.live).map((v) => ({ by: -1, of: L(i, v) })),
   ])
 
 /** No more of anything at any step than there is, less what is taken already. */
@@ -230,13 +230,13 @@ function limitRows(
   const row = (terms: readonly Term[], most: number) =>
     terms.filter(({ by }) => by > 0).length > most ? [`${sum(terms)} <= ${most}`] : []
   return range(0, n).flatMap((t) => {
-    const standing = within(parts, n, t, STANDING)
+    const standing = within(parts, t, STANDING)
     const assessors = assessorsAt(frame, t * frame.step, (t + 1) * frame.step)
     return [
-      ...row(atBays(parts, n, t), frame.bays.length - used.bays[t]!),
-      ...row([...within(parts, n, t, TESTING), ...standing], frame.instruments.length - used.instruments[t]!),
+      ...row(atBays(parts, t), frame.bays.length - used.bays[t]!),
+      ...row([...within(parts, t, TESTING), ...standing], frame.instruments.length - used.instruments[t]!),
       ...row(standing, assessors - used.assessors[t]!),
-      ...row(within(parts, n, t, DESIGNING), frame.desks - used.desks[t]!),
+      ...row(within(parts, t, DESIGNING), frame.desks - used.desks[t]!),
     ]
   })
 }

@@ -73,6 +73,15 @@ const toAttempt = (row: Row, tests: TestsOf): Attempt => {
 /** The circuit that an exercise has tested; asked only of sheets from before one circuit was a schedule. */
 type TestsOf = (exerciseId: number) => string | null
 
+/** A task in hand; with what sent it back last, where something did. */
+interface OpenTask {
+  readonly personId: number
+  readonly exerciseId: number
+  readonly act: 'withdraw' | 'refuse' | null
+  readonly at: string | null
+  readonly note: string | null
+}
+
 /** What somebody has typed, and when each reading came in. */
 interface Work {
   readonly answers: Answers
@@ -105,10 +114,10 @@ const statementsOf = (db: Database) => ({
     'SELECT person_id AS personId, exercise_id AS exerciseId FROM attempt WHERE person_id IN (SELECT id FROM person WHERE cohort = ?)',
   ),
   // Not handed in yet; somebody who has met nothing of a handed-in one before does it again.
-  openOf: db.prepare<[string], { personId: number; exerciseId: number; isRepeat: number }>(`
-    SELECT a.person_id AS personId, a.exercise_id AS exerciseId,
-      EXISTS (SELECT 1 FROM stage_event e WHERE e.attempt_id = a.id AND e.act IN ('withdraw', 'refuse')) AS isRepeat
-    FROM attempt a JOIN person p ON p.id = a.person_id
+  openOf: db.prepare<[string], OpenTask>(`
+    SELECT a.person_id AS personId, a.exercise_id AS exerciseId, e.act, e.at, e.note
+    FROM attempt a JOIN person p ON p.id = a.person_id LEFT JOIN stage_event e ON e.id =
+      (SELECT max(id) FROM stage_event WHERE attempt_id = a.id AND act IN ('withdraw', 'refuse'))
     WHERE p.cohort = ? AND a.stage IN ('design', 'dead', 'permission', 'live') ORDER BY a.id`),
   stagesOf: db.prepare<[string], { personId: number; exerciseId: number; stage: Stage }>(`
     SELECT a.person_id AS personId, a.exercise_id AS exerciseId, a.stage
@@ -154,8 +163,7 @@ export function createAttemptsRepo(db: Database) {
     /** Who of a group has which exercise, done or in hand. */
     ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
     /** What a group has in hand and not handed in. */
-    openOf: (cohort: string) =>
-      sql.openOf.all(cohort).map((row) => ({ ...row, isRepeat: row.isRepeat === 1 })),
+    openOf: (cohort: string) => sql.openOf.all(cohort),
     /** Where everybody of a group stands, without their work. */
     stagesOf: (cohort: string) => sql.stagesOf.all(cohort),
     /** Bays that somebody has worked at. */

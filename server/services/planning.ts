@@ -44,14 +44,16 @@ const taskId = (n: number): string => `t${String(n).padStart(3, '0')}`
 
 /** Attempts of a group that are not handed in yet, and repeats of isolation that are booked. */
 function openTasks({ repos }: Pick<Context, 'repos'>, cohort: string): SessionView['open'] {
-  const repeats = new Set(repos.observations.openRepeats().map(({ personId }) => personId))
-  return repos.attempts
-    .openOf(cohort)
-    .map(({ personId, exerciseId, isRepeat }) => ({
+  const booked = new Map(repos.observations.openRepeats().map((repeat) => [repeat.personId, repeat]))
+  return repos.attempts.openOf(cohort).map(({ personId, exerciseId, act, at, note }) => {
+    const repeat = booked.get(personId)
+    const because = repeat && ({ is: 'booked', at: repeat.plannedFor, note: repeat.reason } as const)
+    return {
       person: personId,
       exercise: exerciseId,
-      isRepeat: isRepeat || repeats.has(personId),
-    }))
+      repeat: act === null ? (because ?? null) : { is: act, at: at!, note: note! },
+    }
+  })
 }
 
 /**
@@ -75,15 +77,15 @@ export function startSession(
       .map(({ id, exercise }) => [id, plannedMinutes(exercise.minutes, learntStages(times.get(id) ?? []))]),
   )
   const open =
-    wanted.length > 0 ? wanted.map((one) => ({ ...one, isRepeat: false })) : openTasks(context, cohort)
+    wanted.length > 0 ? wanted.map((one) => ({ ...one, repeat: null })) : openTasks(context, cohort)
   const tasks = open
     .filter(({ person, exercise }) => minutesOf.has(exercise) && people.some(({ id }) => id === person))
-    .map(({ person, exercise, isRepeat }, i): PlanTask => ({
+    .map(({ person, exercise, repeat }, i): PlanTask => ({
       id: taskId(i + 1),
       people: [person],
       exercise,
       minutes: minutesOf.get(exercise)!,
-      isRepeat,
+      isRepeat: repeat !== null,
       isLocked: false,
     }))
   const fields: SessionFields = {

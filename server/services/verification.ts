@@ -24,8 +24,6 @@ import { needProof } from './proof'
 
 /** Decisions of this long are looked at. */
 const SAMPLED_MS = 180 * 86_400_000
-/** Per cent of all decisions that are sampled whatever they are; a centre's verifier may look at more. */
-const RANDOM_PERCENT = 10
 
 /** What should be looked at again, where two differed, and how far assessors agree. */
 export function showVerification(context: Context, actor: Person): VerificationView {
@@ -36,19 +34,20 @@ export function showVerification(context: Context, actor: Person): VerificationV
     .decisionsSince(since)
     .filter(({ cohort }) => seesGroup(actor, cohort))
   const seconds = repos.secondMarkings.all()
+  const { samplePercent: randomPercent } = repos.centre.trust()
   const byDecision = new Map(decisions.map((decision) => [decision.id, decision]))
   const judged = seconds.flatMap((second) => {
     const decision = byDecision.get(second.decisionId)
     return decision ? [{ decision, second }] : []
   })
   return {
-    sample: sampleFor(actor, decisions, seconds),
+    sample: sampleFor(actor, decisions, seconds, randomPercent),
     differences: judged
       .filter(({ decision, second }) => differs(decision, second))
       .map((pair) => differenceOf(context, pair)),
     standardisation: standardisationOf(context, judged),
     agreement: agreements(context, judged),
-    randomPercent: RANDOM_PERCENT,
+    randomPercent,
   }
 }
 
@@ -56,11 +55,12 @@ function sampleFor(
   actor: Person,
   decisions: readonly SampledDecision[],
   seconds: readonly SecondMarking[],
+  randomPercent: number,
 ): SampleItem[] {
   const judgedBy = (decisionId: number, by?: number) =>
     seconds.some((second) => second.decisionId === decisionId && (by === undefined || second.byId === by))
   const mayJudge = may(actor, 'verification.judge')
-  return sampleOf(decisions, RANDOM_PERCENT).map(({ decision, reasons }) => {
+  return sampleOf(decisions, randomPercent).map(({ decision, reasons }) => {
     const isOwn = decision.byId === actor.id
     const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
     const isHidden = mayJudge && !isOwn && !judgedBy(id, actor.id)

@@ -186,4 +186,23 @@ describe('a session planned', () => {
     expect(costOf(problem, plan).unplanned).toHaveLength(52)
     expect(plan.filter(({ task }) => Number(task.slice(1)) >= 55)).toHaveLength(5)
   })
+  it('live tests are not handed from one assessor to another halfway', () => {
+    const shifts: SessionFrame = {
+      ...FRAME,
+      assessors: [
+        { id: 91, from: 0, to: 75 },
+        { id: 92, from: 75, to: 150 },
+      ],
+    }
+    for (const seed of [3, 8, 21]) {
+      const asked = aProblem(seed, 3, shifts)
+      const tasks = asked.tasks.map((task) => ({ ...task, minutes: { ...task.minutes, live: 30 } }))
+      const problem = { ...asked, tasks }
+      for (const plan of [solve(problem).plan, firstPlan(problem)]) {
+        const against = conflictsOf(shifts, tasks, plan).filter(({ code }) => code !== 'unplanned')
+        expect(against).toEqual([])
+        for (const { live } of plan) expect(live + 30 <= 75 || live >= 75).toBe(true)
+      }
+    }
+  })
 })

@@ -1,5 +1,5 @@
 import type { CableKind } from '#core/regulations/cables/cable'
-import type { DayConflict } from '#core/planning/facts'
+import type { DayConflict, RepeatWhy } from '#core/planning/facts'
 import type { PlanConflict } from '#core/planning/conflicts'
 import type { LearntStages, Learnt } from '#core/planning/learn'
 import type { AgainstPlan } from '#core/planning/progress'
@@ -51,6 +51,11 @@ export const planConflictSays = (one: PlanConflict, names: PlanNames): string =>
     names,
     names.task(one.task),
   )
+
+const WHY_REPEATS = { withdraw: 'STOP on', refuse: 'sent back on', booked: 'repeat booked for' } as const
+/** Why a task is done again, such as `sent back on 04/12/2026: cpc of the ring open`. */
+export const repeatSays = ({ is, note }: Pick<RepeatWhy, 'is' | 'note'>, day: string): string =>
+  `${WHY_REPEATS[is]} ${day}${note ? `: ${note}` : ''}`
 
 const KIND_TEXT = { inspection: 'inspection', rcd: 'RCD test' } as const
 

@@ -9,7 +9,13 @@ const entry = computed(() => GLOSSARY_BY_KEY.get(term))
 const language = useGlossaryLanguage()
 const { call } = useApi()
 const other = ref('')
-async function look() {
+const word = useTemplateRef('word')
+const isOpen = ref(false)
+/** A page of marks has a hundred dotted words: what a word says is made when somebody asks. */
+const wasOpened = ref(false)
+async function toggle() {
+  wasOpened.value = true
+  isOpen.value = !isOpen.value
   if (language.value === 'en' || other.value !== '') return
   const view = await call<GlossaryView>('GET', `glossary?language=${language.value}`).catch(() => null)
   other.value = view?.texts[term] ?? ''
@@ -17,19 +23,27 @@ async function look() {
 </script>
 
 <template>
-  <el-popover v-if="entry" trigger="click" :width="320" @show="look">
-    <template #reference>
-      <button type="button" class="term" @click.stop.prevent>
-        <slot>{{ entry.term }}</slot>
-      </button>
-    </template>
-    <b>{{ entry.term }}</b> <span v-if="entry.short" class="mono">{{ entry.short }}</span>
-    <p v-if="other" :lang="language">{{ other }}</p>
-    <p>{{ entry.says }}</p>
-    <p v-if="entry.not" class="soft small">Not the same as {{ entry.not }}.</p>
-    <p class="soft small">{{ whereItMatters(term) }}</p>
-    <TermSketch :term="term" />
-  </el-popover>
+  <template v-if="entry">
+    <button
+      ref="word"
+      type="button"
+      class="term"
+      :aria-expanded="isOpen"
+      @click.stop.prevent="toggle"
+      @blur="isOpen = false"
+      @keydown.esc="isOpen = false"
+    >
+      <slot>{{ entry.term }}</slot>
+    </button>
+    <el-popover v-if="wasOpened" :virtual-ref="word ?? undefined" virtual-triggering :visible="isOpen" :width="320">
+      <b>{{ entry.term }}</b> <span v-if="entry.short" class="mono">{{ entry.short }}</span>
+      <p v-if="other" :lang="language">{{ other }}</p>
+      <p>{{ entry.says }}</p>
+      <p v-if="entry.not" class="soft small">Not the same as {{ entry.not }}.</p>
+      <p class="soft small">{{ whereItMatters(term) }}</p>
+      <TermSketch :term="term" />
+    </el-popover>
+  </template>
   <slot v-else />
 </template>
 

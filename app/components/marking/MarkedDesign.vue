@@ -91,7 +91,7 @@ const parts = computed(() =>
         >
         <span class="why">
           <template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template>
-          <template v-else>{{ becauseOf(mark) }}</template>
+          <TermText v-else :text="becauseOf(mark)" />
           <span v-if="selected === key" class="more"
             >{{ mark.formula }}: {{ mark.working.replaceAll('\n', '; ') }} · {{ mark.source }}</span
           >

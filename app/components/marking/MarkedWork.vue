@@ -56,8 +56,8 @@ const rows = computed(() =>
       >
       <span class="why"
         ><template v-if="override"><b>Set by the assessor:</b> {{ override.reason }}</template
-        ><template v-else>{{ mark.findings.map(findingSentence).join(' ') || 'Correct.' }}</template></span
-      >
+        ><TermText v-else :text="mark.findings.map(findingSentence).join(' ') || 'Correct.'"
+      /></span>
     </div>
   </section>
 </template>

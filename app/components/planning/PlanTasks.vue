@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { PAIRINGS } from '#core/planning/pairs'
 import type { SessionView } from '#schemas/planning-views'
-import { PAIRING_TEXT, learntSays } from '#words/planning/says'
+import type { PlanTask } from '#core/planning/session'
+import { PAIRING_TEXT, learntSays, repeatSays } from '#words/planning/says'
 import type { PlannedSessionTools } from '~/composables/usePlannedSession'
 
 /** Who does what, alone or in pairs, and how long each part is reckoned with. */
@@ -18,6 +19,11 @@ const PARTS = [
 const used = computed(() =>
   view.exercises.filter(({ id }) => session.value.tasks.some((task) => task.exercise === id)),
 )
+/** Why it is done again, where the records say so. */
+function whyRepeats({ people: who, exercise: id }: PlanTask): string {
+  const known = view.open.find((one) => who.includes(one.person) && one.exercise === id)?.repeat
+  return known ? repeatSays(known, date(known.at.slice(0, 10))) : ''
+}
 function put() {
   if (exercise.value === null) return
   for (const one of people.value) add([one], exercise.value)
@@ -112,6 +118,7 @@ function put() {
               :aria-label="`${names.task(task.id)} repeats`"
               @update:model-value="change(task, { isRepeat: $event === true })"
             />
+            <span v-if="task.isRepeat" class="soft small">{{ whyRepeats(task) }}</span>
           </td>
           <td>
             <el-checkbox

@@ -31,7 +31,16 @@ const compute = () =>
     problem.value = await call<ClosingProblem>('GET', `closing?cohort=${encodeURIComponent(cohort)}`)
     state.value = 'first'
     const onFirst = callable((first: ClosingPlan) => (plan.value = first))
-    const best = await inWorker((worker) => worker.close(problem.value!, plain(limits), onFirst))
+    const best = await inWorker((worker) => worker.close(problem.value!, plain(limits), onFirst)).catch(
+      (error: unknown) => {
+        if (error instanceof WorkerFailure && error.reason === 'stopped' && plan.value) return null
+        throw error
+      },
+    )
+    if (best === null) {
+      state.value = 'found'
+      return
+    }
     plan.value = best.plan
     state.value = best.isProved ? 'best' : 'found'
   })
@@ -87,6 +96,12 @@ const usual = computed(() => {
       </div>
     </div>
     <p v-if="state" role="status" class="soft" data-testid="closing-state">{{ STATE_TEXT[state] }}</p>
+    <SearchProgress
+      v-if="state === 'first' && plan"
+      :seconds="CLOSING_LONGEST_S"
+      said="Looking for a better one"
+      @stop="stop"
+    />
     <p v-if="plan && rows.length === 0" class="soft">
       No exercise here closes anything that is still open, or each has been done. Work elsewhere may.
     </p>

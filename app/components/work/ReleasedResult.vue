@@ -27,7 +27,9 @@ const names = computed<ScopeNames>(() => ({
         <b>{{ view.decision.mark }}</b> of {{ view.decision.outOf }}
       </p>
     </div>
-    <div class="stitched feedback" :class="view.decision.met ? 'met' : ''">{{ view.decision.feedback }}</div>
+    <div class="stitched feedback" :class="view.decision.met ? 'met' : ''">
+      <TermText :text="view.decision.feedback" />
+    </div>
     <MarkedDesign
       mine
       :marks="view.decision.evidence.marked.design"

@@ -4,8 +4,9 @@ import { planFor, type Plan } from '../network/plan'
 import { solve, type Solved, type Unsolved } from '../network/solve'
 import { COPPER_OHM_PER_M, copperMultiplier } from '../../regulations/conductors'
 import { busbarPieces } from '../model/busbar'
-import type { Busbar, Rig, Run, Supply, Wire } from '../model/rig'
+import type { Busbar, Leak, Part, Rig, Run, Supply, Wire } from '../model/rig'
 import { indexParts, nodeOf, type PartIndex } from '../model/terminals'
+import type { LoadsAt } from './load-elements'
 import { partElements } from './part-elements'
 import type { BayState } from './state'
 import { supplyElements } from './supply-elements'
@@ -40,26 +41,42 @@ export function networkOf(
   { hertz, conductorC, add }: NetworkOptions = MAINS,
 ): Network {
   const parts = indexParts(rig)
-  const node = (ref: string) => (ref === EARTH ? EARTH : nodeOf(parts, ref))
-  const supply = rig.parts.find((part): part is Supply => part.kind === 'supply')
-  const loads = { state, hertz, volt: supply?.volt ?? USUAL_V }
-  const warm = copperMultiplier(conductorC)
+  const node = nodesOf(parts)
+  const loads = { state, hertz, volt: ratedVolt(rig) }
   return {
     hertz,
     elements: [
-      ...(supply ? supplyElements(supply, state.isSupplyOn, hertz) : []),
-      ...rig.parts.flatMap((part) => partElements(part, loads)),
+      ...rig.parts.flatMap((part) => ownElements(part, loads)),
       ...rig.busbars.flatMap(busbarElements),
-      ...rig.wires.map((wire) => between(wire.id, [wire.from, wire.to], wireOhm(wire, warm), node)),
-      ...rig.runs.flatMap((run) => metalElements(run, node)),
+      ...rig.wires.map((wire) => wireElement(wire, parts, conductorC)),
+      ...rig.runs.flatMap((run) => metalElements(run, parts)),
       ...insulation(rig, parts),
-      ...rig.leaks.map(({ id, from, to, ohm }) => between(id, [from, to], ohm, node)),
+      ...rig.leaks.map((leak) => leakElement(leak, parts)),
       ...add.map((element) => ({ ...element, from: node(element.from), to: node(element.to) })),
     ],
   }
 }
 
+/** What loads are rated for, V. */
+export const ratedVolt = ({ parts }: Pick<Rig, 'parts'>): number =>
+  parts.find((part): part is Supply => part.kind === 'supply')?.volt ?? USUAL_V
+
+/** What one part is by itself: contacts, loads, ways to earth, a source. */
+export const ownElements = (part: Part, at: LoadsAt): Element[] =>
+  part.kind === 'supply' ? supplyElements(part, at.state.isSupplyOn, at.hertz) : partElements(part, at)
+
+/** A conductor at this temperature, °C. */
+export const wireElement = (wire: Wire, parts: PartIndex, conductorC: number): Impedance =>
+  between(wire.id, [wire.from, wire.to], wireOhm(wire, copperMultiplier(conductorC)), nodesOf(parts))
+
+export const leakElement = ({ id, from, to, ohm }: Leak, parts: PartIndex): Impedance =>
+  between(id, [from, to], ohm, nodesOf(parts))
+
 type NodeOf = (ref: string) => string
+const nodesOf =
+  (parts: PartIndex): NodeOf =>
+  (ref) =>
+    ref === EARTH ? EARTH : nodeOf(parts, ref)
 
 const between = (
   name: string,
@@ -68,7 +85,8 @@ const between = (
   node: NodeOf,
 ): Impedance => ({ kind: 'impedance', name, from: node(from), to: node(to), ohm: real(ohm) })
 
-const busbarElements = (busbar: Busbar): Impedance[] =>
+/** A comb from tooth to tooth. */
+export const busbarElements = (busbar: Busbar): Impedance[] =>
   busbarPieces(busbar).map(({ from, to, places: [before, i], isCut }) => ({
     kind: 'impedance',
     name: `${busbar.id}:${before}-${i}`,
@@ -82,26 +100,37 @@ const busbarElements = (busbar: Busbar): Impedance[] =>
 const wireOhm = ({ ohmPerM, areaMm2, lengthM, looseOhm }: Wire, warm: number): number =>
   (ohmPerM ?? COPPER_OHM_PER_M[areaMm2]!) * lengthM * warm + (looseOhm?.[0] ?? 0) + (looseOhm?.[1] ?? 0)
 
-const metalElements = ({ id, metal, lengthM }: Run, node: NodeOf): Impedance[] =>
-  metal ? [between(`${id}:metal`, metal, STEEL_OHM_PER_M * lengthM, node)] : []
+/** Metallic containment between its two earth terminals. */
+export const metalElements = ({ id, metal, lengthM }: Run, parts: PartIndex): Impedance[] =>
+  metal ? [between(`${id}:metal`, metal, STEEL_OHM_PER_M * lengthM, nodesOf(parts))] : []
 
-/** What leaks between the conductors of a run, drawn at their far ends. */
-function insulation(rig: Rig, parts: PartIndex): Impedance[] {
-  const byRun = new Map<string, Rig['wires'][number][]>()
-  for (const wire of rig.wires)
-    if (wire.run !== null) byRun.set(wire.run, [...(byRun.get(wire.run) ?? []), wire])
-  return [...byRun].flatMap(([run, wires]) => {
-    const nodes = [...new Map(wires.map((wire) => [nodeOf(parts, wire.to), wire])).entries()]
-    return nodes
-      .slice(1)
-      .map(([node, wire], i): Impedance => ({
-        kind: 'impedance',
-        name: `${run}:insulation ${i + 1}`,
-        from: nodes[i]![0],
-        to: node,
-        ohm: real(INSULATION_OHM_M / wire.lengthM),
-      }))
-  })
+const insulation = (rig: Rig, parts: PartIndex): Impedance[] =>
+  [...wiresByRun(rig.wires)].flatMap(([run, wires]) => runInsulation(run, wires, parts))
+
+/** Conductors by the run that they lie in; those in none are left out. */
+export function wiresByRun(wires: readonly Wire[]): Map<string, Wire[]> {
+  const byRun = new Map<string, Wire[]>()
+  for (const wire of wires) {
+    if (wire.run === null) continue
+    const known = byRun.get(wire.run)
+    if (known) known.push(wire)
+    else byRun.set(wire.run, [wire])
+  }
+  return byRun
+}
+
+/** What leaks between the conductors of one run, drawn at their far ends. */
+export function runInsulation(run: string, wires: readonly Wire[], parts: PartIndex): Impedance[] {
+  const nodes = [...new Map(wires.map((wire) => [nodeOf(parts, wire.to), wire])).entries()]
+  return nodes
+    .slice(1)
+    .map(([node, wire], i): Impedance => ({
+      kind: 'impedance',
+      name: `${run}:insulation ${i + 1}`,
+      from: nodes[i]![0],
+      to: node,
+      ohm: real(INSULATION_OHM_M / wire.lengthM),
+    }))
 }
 
 /** Plans of rigs that have been solved, by the joints of what was added. */

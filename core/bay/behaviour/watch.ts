@@ -1,4 +1,5 @@
 import { add, magnitude, ZERO, type Complex } from '../network/complex'
+import type { Answers } from '../network/answers'
 import type { Solved } from '../network/solve'
 import type { DevicePart, Part, Rig } from '../model/rig'
 import { returnOf } from './load-elements'
@@ -72,7 +73,7 @@ export function loadLines(
 }
 
 /** What a device carries, and what its RCD sees. */
-export function watchDevice(device: DevicePart, solved: Solved): DeviceReading {
+export function watchDevice(device: DevicePart, solved: Answers): DeviceReading {
   const currents = device.poles.map((pole) => solved.ampere(`${device.id}:${pole}`))
   const sum: Complex = currents.reduce(add, ZERO)
   const line = device.poles[0]!

@@ -1,6 +1,6 @@
 import { magnitude, subtract } from '../network/complex'
 import type { Element } from '../network/network'
-import type { Solved } from '../network/solve'
+import type { Answers } from '../network/answers'
 import { solveBay } from '../behaviour/network-of'
 import type { TerminalRef } from '../model/rig'
 import { indexParts, nodeOf } from '../model/terminals'
@@ -18,10 +18,11 @@ export interface Probes {
  * solved.
  */
 export function solveWith(
-  { rig, state, conductorC, links }: Bench,
+  { rig, state, conductorC, links, solve }: Bench,
   hertz: number,
   add: readonly Element[] = [],
-): Solved | undefined {
+): Answers | undefined {
+  if (solve) return solve(hertz, add)
   const solved = solveBay(rig, state, { hertz, conductorC, add: [...links, ...add] })
   return solved.ok ? solved : undefined
 }
@@ -33,7 +34,7 @@ export const withoutSupply = (volt: number): Hazard =>
 const FELT_V = 10
 
 /** Voltage between the probes, V. */
-export function voltBetween(bench: Bench, solved: Solved, { at, to }: Probes): number {
+export function voltBetween(bench: Bench, solved: Answers, { at, to }: Probes): number {
   const parts = indexParts(bench.rig)
   return magnitude(subtract(solved.volt(nodeOf(parts, at)), solved.volt(nodeOf(parts, to))))
 }

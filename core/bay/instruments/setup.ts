@@ -1,4 +1,5 @@
 import { real } from '../network/complex'
+import type { Answers } from '../network/answers'
 import type { Element } from '../network/network'
 import { moveEnd } from '../faults/edit'
 import type { Rig, TerminalRef } from '../model/rig'
@@ -20,7 +21,12 @@ export interface Bench {
   /** Conductor temperature, °C. */
   readonly conductorC: number
   readonly links: readonly Element[]
+  /** How it is solved at a frequency, Hz, with an instrument in it; left out: from nothing. */
+  readonly solve?: SolveBench
 }
+
+/** Undefined where it cannot be solved. */
+export type SolveBench = (hertz: number, add: readonly Element[]) => Answers | undefined
 
 /** A link lead is nulled with the others: what is left of it, Ω. */
 const LINK_OHM = 1e-6
@@ -47,16 +53,8 @@ export function prepare(
     } as const
     return moveEnd({ ...wired, parts: [...wired.parts, part] }, id, wire[end], freeEnd(id, end))
   }, rig)
-  return {
-    rig: open,
-    state,
-    conductorC,
-    links: links.map(([from, to], i): Element => ({
-      kind: 'impedance',
-      name: `link ${i + 1}`,
-      from,
-      to,
-      ohm: real(LINK_OHM),
-    })),
-  }
+  return { rig: open, state, conductorC, links: linkElements(links) }
 }
+
+const linkElements = (links: Setup['links']): Element[] =>
+  links.map(([from, to], i) => ({ kind: 'impedance', name: `link ${i + 1}`, from, to, ohm: real(LINK_OHM) }))

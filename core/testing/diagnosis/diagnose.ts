@@ -1,14 +1,14 @@
 import type { Rig } from '../../bay/model/rig'
-import { onlyCircuits, predictAll, type Outcomes } from '../expected/predict'
+import type { Outcomes } from '../expected/predict'
 import type { BayTest } from '../kinds/kind'
-import { kindOf } from '../kinds/kinds'
 import { readTestsOf, testsOf } from '../plan/schedule'
-import { faultHypotheses, type FaultHypothesis } from './fault-hypotheses'
+import { faultHypotheses } from './fault-hypotheses'
 import { SOUND, UNLISTED } from './hypothesis'
 import { nextTest, type NextTest } from './next-test'
+import { openCause, readToTheEnd } from './open-cause'
 import { pairsOf } from './pairs'
 import { byCost, distinct, shared } from './rank'
-import { settle } from './settle'
+import { settle, type Settled } from './settle'
 import { settlePairs } from './sized-pairs'
 import { slipHypotheses } from './slips'
 import { explainsAny, score, studyOf, type Candidate, type FromOtherBay, type Study } from './study'
@@ -25,6 +25,8 @@ export interface DiagnoseOptions {
   readonly pairs: boolean
   /** By test, the other bay whose reading stands here. */
   readonly fromOtherBay?: FromOtherBay
+  /** Hears of the single causes while two at once are still being tried. */
+  readonly onFirst?: (first: Diagnosis) => void
   /** 0 to 1. */
   readonly onProgress?: (share: number) => void
 }
@@ -44,7 +46,7 @@ const STRIDE = 20
 export function diagnose(
   intended: Rig,
   observed: Outcomes,
-  { pairs, fromOtherBay, onProgress }: DiagnoseOptions = { pairs: true },
+  { pairs, fromOtherBay, onFirst, onProgress }: DiagnoseOptions = { pairs: true },
 ): Diagnosis {
   const tests = testsOf(intended)
   const study = studyOf(intended, readTestsOf(intended), observed, fromOtherBay)
@@ -53,33 +55,51 @@ export function diagnose(
 
   const suspects = suspectsOf(study, tests)
   const hypotheses = faultHypotheses(study.intended, suspects.circuits)
-  const ranked = [
-    ...faultCandidates(study, hypotheses, suspects, (share) => onProgress?.(SINGLES * share)),
-    ...slipHypotheses(study)
-      .filter(({ outcomes }) => explainsAny(study, outcomes))
-      .map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes)),
-  ]
-  const singles = settle(study, ranked, {
-    byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])),
-    suspects: suspects.circuits,
-    wanted: SHOWN,
-  }).sort(byCost)
+  const slips = slipHypotheses(study)
+    .filter(({ outcomes }) => explainsAny(study, outcomes))
+    .map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes))
+  const settled = settle(
+    study,
+    hypotheses.flatMap((from) => openCause(study, from, suspects.circuits) ?? []),
+    slips,
+    { byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])), wanted: SHOWN },
+  )
+  const singles = [...settled.candidates].sort(byCost)
   const best = singles[0]
   const isUnexplained = !best || best.cost - best.hypothesis.priorCost > UNEXPLAINED
-  const both =
-    pairs && isUnexplained
-      ? settlePairs(
-          study,
-          pairsOf(study, singles, (share) => onProgress?.(SINGLES + (1 - SINGLES) * share)),
-        )
-      : []
-  onProgress?.(1)
-  // "None of these" has its share, and never leads while a reading is odd.
   const judged = singles.filter(({ hypothesis }) => !hypothesis.isScalable)
-  const causes = distinct([...judged, ...both].sort(byCost)).slice(0, SHOWN - 1)
-  const candidates = shared([...causes, unlisted(study)])
-  const open = tests.filter(({ key }) => !observed.has(key))
-  return { candidates, odd: [...study.odd], next: nextTest(intended, candidates, open, suspects.circuits) }
+  const odd = [...study.odd]
+  if (!pairs || !isUnexplained) return told(judged)
+  onFirst?.({ candidates: shownOf(study, judged), odd, next: null })
+  return told([...judged, ...pairsFrom(study, settled, onProgress)])
+
+  function told(causes: readonly Candidate[]): Diagnosis {
+    onProgress?.(1)
+    const candidates = shownOf(study, causes)
+    const open = tests.filter(({ key }) => !observed.has(key))
+    return { candidates, odd, next: nextTest(study, candidates, open, suspects.circuits) }
+  }
+}
+
+/** "None of these" has its share, and never leads while a reading is odd. */
+const shownOf = (study: Study, causes: readonly Candidate[]): Candidate[] =>
+  shared([...distinct([...causes].sort(byCost)).slice(0, SHOWN - 1), unlisted(study)])
+
+/** Two causes at once; for these every single one is read to the end. */
+function pairsFrom(
+  study: Study,
+  { candidates, open }: Settled,
+  onProgress: DiagnoseOptions['onProgress'],
+): Candidate[] {
+  const read = open.flatMap((cause, i) => {
+    if (i % STRIDE === 0) onProgress?.((SINGLES * i) / open.length)
+    return readToTheEnd(study, cause) ?? []
+  })
+  const singles = [...candidates, ...read].sort(byCost)
+  return settlePairs(
+    study,
+    pairsOf(study, singles, (share) => onProgress?.(SINGLES + (1 - SINGLES) * share)),
+  )
 }
 
 /** None of the causes: it explains no odd reading. */
@@ -105,50 +125,4 @@ function suspectsOf({ measured, odd }: Study, tests: readonly BayTest[]): Suspec
     circuits: isEverywhere ? new Set(tests.flatMap(({ circuit }) => circuit ?? [])) : oddCircuits,
     isEverywhere,
   }
-}
-
-function faultCandidates(
-  study: Study,
-  hypotheses: readonly FaultHypothesis[],
-  { circuits }: Suspects,
-  onProgress: (share: number) => void,
-): Candidate[] {
-  const oddTests = study.measured.filter(({ key }) => study.odd.has(key))
-  // A few ohms in series are nothing beside megohms, and no reason for a cross.
-  const canShowResistance = oddTests.some(({ kind }) => kindOf(kind).fit.by === 'amount')
-  return hypotheses.flatMap((hypothesis, i) => {
-    if (i % STRIDE === 0) onProgress(i / hypotheses.length)
-    return hypothesis.kind.group === 'resistance' && !canShowResistance
-      ? []
-      : faultCandidate(study, hypothesis, circuits)
-  })
-}
-
-/**
- * First the readings to be explained: what explains none of them is no cause, and the rest need not be
- * computed.
- */
-function faultCandidate(
-  study: Study,
-  faultHypothesis: FaultHypothesis,
-  suspects: ReadonlySet<string>,
-): Candidate[] {
-  const touched = faultHypothesis.circuits ?? suspects
-  const canTrip = faultHypothesis.kind.group === 'thing' || faultHypothesis.kind.group === 'place'
-  // What opens or crosses a conductor stops an RCD test too; that is computed where the reading asks for it.
-  const isFelt = ({ key, circuit, kind }: BayTest) =>
-    (circuit === null ? faultHypothesis.circuits === null : touched.has(circuit)) &&
-    (kindOf(kind).fit.by !== 'limit' || canTrip || study.odd.has(key))
-  const felt = study.measured.filter(isFelt)
-  const bay = onlyCircuits(faultHypothesis.faulted, touched)
-  const explained = predictAll(
-    bay,
-    felt.filter(({ key }) => study.odd.has(key)),
-  )
-  if (!explainsAny(study, explained)) return []
-  const rest = predictAll(
-    bay,
-    felt.filter(({ key }) => !study.odd.has(key)),
-  )
-  return [score(study, faultHypothesis.hypothesis, new Map([...study.sound, ...explained, ...rest]))]
 }

@@ -29,21 +29,31 @@ export interface FaultHypothesis {
 }
 
 /** Each fault of the catalogue wherever these circuits could have it, with the bay as it would be. */
-export function faultHypotheses(rig: Rig, circuits: ReadonlySet<string>): readonly FaultHypothesis[] {
-  return possibleFaults(rig).flatMap(({ kind, place }) => {
-    if (UNSEEN.has(kind.code) || kind.code === LIKE_LOOSE) return []
-    const faulted = kind.apply(rig, place)
-    const changed = circuitsChanged(rig, faulted)
-    if (changed && ![...changed].some((circuit) => circuits.has(circuit))) return []
-    const hypothesis: Hypothesis = {
-      faults: [{ code: kind.code, place: place.key }],
-      slip: null,
-      at: place.at,
-      priorCost: BASE_COST + Math.log(COMMONEST / kind.prior),
-      isScalable: kind.isAnySize === true,
-    }
-    return [{ hypothesis, kind, place, faulted, circuits: changed }]
-  })
+export const faultHypotheses = (rig: Rig, circuits: ReadonlySet<string>): readonly FaultHypothesis[] =>
+  faultsOf(rig).filter(
+    ({ circuits: changed }) => !changed || [...changed].some((circuit) => circuits.has(circuit)),
+  )
+
+/** Every fault that a reading can show, once for every sheet of a bay. */
+const FAULTS = new WeakMap<Rig, readonly FaultHypothesis[]>()
+function faultsOf(rig: Rig): readonly FaultHypothesis[] {
+  const known = FAULTS.get(rig)
+  if (known) return known
+  const faults = possibleFaults(rig)
+    .filter(({ kind }) => !UNSEEN.has(kind.code) && kind.code !== LIKE_LOOSE)
+    .map(({ kind, place }): FaultHypothesis => {
+      const faulted = kind.apply(rig, place)
+      const hypothesis: Hypothesis = {
+        faults: [{ code: kind.code, place: place.key }],
+        slip: null,
+        at: place.at,
+        priorCost: BASE_COST + Math.log(COMMONEST / kind.prior),
+        isScalable: kind.isAnySize === true,
+      }
+      return { hypothesis, kind, place, faulted, circuits: circuitsChanged(rig, faulted) }
+    })
+  FAULTS.set(rig, faults)
+  return faults
 }
 
 /** Circuits that differ between two states of a bay; null where something that all share differs. */

@@ -2,10 +2,9 @@ import { applyFaults } from '../../bay/faults/catalogue'
 import type { Rig } from '../../bay/model/rig'
 import { indexParts, partIdOf } from '../../bay/model/terminals'
 import { FITS, cost } from '../expected/fit'
-import { onlyCircuits, predictAll } from '../expected/predict'
 import type { BayTest } from '../kinds/kind'
 import { isDead } from '../kinds/kinds'
-import type { Candidate } from './study'
+import type { Candidate, Study } from './study'
 
 /** So many causes are weighed against each other, and so many places of one. */
 const WEIGHED = 4
@@ -27,37 +26,33 @@ interface Cause {
  * no dead one tells them apart.
  */
 export function nextTest(
-  intended: Rig,
+  study: Study,
   candidates: readonly Candidate[],
   open: readonly BayTest[],
   suspects: ReadonlySet<string>,
 ): NextTest | null {
-  const parts = indexParts(intended)
+  const parts = indexParts(study.intended)
   const weighed = candidates.slice(0, WEIGHED)
   // Where the causes are, and where something was odd; the other circuits would tell nothing and cost time.
   const places = weighed.flatMap(({ hypothesis }) => hypothesis.at)
   const circuits = new Set([...suspects, ...places.flatMap((at) => parts.get(partIdOf(at))?.circuit ?? [])])
   const bayTests = open.filter(({ circuit }) => circuit === null || circuits.has(circuit))
-  const causes = weighed.flatMap((candidate) => placesOf(intended, candidate, circuits))
+  const causes = weighed.flatMap((candidate) => placesOf(study.intended, candidate))
   const [dead, live] = [bayTests.filter(({ key }) => isDead(key)), bayTests.filter(({ key }) => !isDead(key))]
-  return mostTelling(causes, dead) ?? mostTelling(causes, live)
+  return mostTelling(study, causes, dead) ?? mostTelling(study, causes, live)
 }
 
 /** A cause at several places is several: telling them apart is what is wanted next. */
-function placesOf(
-  intended: Rig,
-  { hypothesis, share, elsewhere }: Candidate,
-  circuits: ReadonlySet<string>,
-): Cause[] {
+function placesOf(intended: Rig, { hypothesis, share, elsewhere }: Candidate): Cause[] {
   const places = [hypothesis.faults, ...elsewhere.slice(0, MOST_PLACES - 1).map((fault) => [fault])]
   return places.flatMap((faults) => {
     const faulted = applyFaults(intended, faults)
-    return faulted.ok ? [{ rig: onlyCircuits(faulted.rig, circuits), share: share / places.length }] : []
+    return faulted.ok ? [{ rig: faulted.rig, share: share / places.length }] : []
   })
 }
 
-function mostTelling(places: readonly Cause[], open: readonly BayTest[]): NextTest | null {
-  const causes = places.map(({ rig, share }) => ({ outcomes: predictAll(rig, open), share }))
+function mostTelling({ reader }: Study, places: readonly Cause[], open: readonly BayTest[]): NextTest | null {
+  const causes = places.map(({ rig, share }) => ({ outcomes: reader.read(rig, open), share }))
   let best: NextTest | null = null
   for (const test of open) {
     let separates = 0

@@ -1,6 +1,6 @@
 import { applyFaults } from '../../bay/faults/catalogue'
 import { cost } from '../expected/fit'
-import { predictAll, type Outcomes } from '../expected/predict'
+import type { Outcomes } from '../expected/predict'
 import type { Outcome } from '../kinds/kind'
 import type { Hypothesis } from './hypothesis'
 import { distinct } from './rank'
@@ -74,13 +74,13 @@ function pairOf(study: Study, a: Single, b: Single, best: number): Candidate | u
   const both = applyFaults(study.intended, hypothesis.faults)
   if (!both.ok) return undefined
   const felt = study.measured.filter(({ key }) => a.changed.has(key) || b.changed.has(key))
-  const explained = predictAll(
+  const explained = study.reader.read(
     both.rig,
     felt.filter(({ key }) => study.odd.has(key)),
   )
   // What leaves the odd readings worse than the best so far need not be computed to the end.
   if (hypothesis.priorCost + leftBy(study, hypothesis, explained) > best + HOPELESS) return undefined
-  const rest = predictAll(
+  const rest = study.reader.read(
     both.rig,
     felt.filter(({ key }) => !study.odd.has(key)),
   )

@@ -1,6 +1,6 @@
 import { applyFaults, hasAnySize } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
-import { predictAll, type Outcomes } from '../expected/predict'
+import type { Outcomes } from '../expected/predict'
 import { byCost } from './rank'
 import { fittingSize, withinSizes } from './sized'
 import { score, type Candidate, type Study } from './study'
@@ -37,7 +37,10 @@ function settled(study: Study, { hypothesis }: Candidate): Candidate | undefined
 }
 
 /** What the sheet reads with these faults; undefined where they cannot be together. */
-function readings({ intended, measured, sound }: Study, faults: readonly Fault[]): Outcomes | undefined {
+function readings(
+  { intended, reader, measured, sound }: Study,
+  faults: readonly Fault[],
+): Outcomes | undefined {
   const faulted = applyFaults(intended, faults)
-  return faulted.ok ? new Map([...sound, ...predictAll(faulted.rig, measured)]) : undefined
+  return faulted.ok ? new Map([...sound, ...reader.read(faulted.rig, measured)]) : undefined
 }

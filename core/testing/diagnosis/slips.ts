@@ -1,4 +1,3 @@
-import { predictAll } from '../expected/predict'
 import type { BayTest, Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import { r1r2 } from '../kinds/r1r2'
@@ -33,17 +32,17 @@ function leadsSlip(study: Study): SlipHypothesis[] {
 
 /** Lamps left in for an insulation test, a switch left open for continuity. */
 function benchSlips(study: Study): SlipHypothesis[] {
-  const { intended, measured, odd } = study
+  const { intended, reader, measured, odd } = study
   const circuits = new Set(measured.flatMap(({ circuit, key }) => (circuit && odd.has(key) ? [circuit] : [])))
   return [...circuits].flatMap((circuit) => {
     const testsOf = (isWanted: (test: BayTest) => boolean) =>
       measured.filter((test) => test.circuit === circuit && isWanted(test))
-    const lampsIn = predictAll(
+    const lampsIn = reader.read(
       intended,
       testsOf(({ kind }) => kindOf(kind).fit.by === 'decades'),
       { lampsIn: true },
     )
-    const switchOff = predictAll(
+    const switchOff = reader.read(
       intended,
       testsOf(({ kind }) => kind === r1r2.key),
       { switchesOn: false },
@@ -70,7 +69,7 @@ function ringSlips(study: Study): SlipHypothesis[] {
       const tests = study.measured.filter(
         (test) => test.circuit === circuit && (kinds as readonly string[]).includes(test.kind),
       )
-      const joined = predictAll(study.intended, tests, { ownLegs: true })
+      const joined = study.reader.read(study.intended, tests, { ownLegs: true })
       const priorCost = BASE_COST + (step === 'both' ? 0 : 0.5)
       return [slipHypothesis(study, { slip: { kind: 'legsJoined', circuit, step }, priorCost }, joined)]
     }),

@@ -1,17 +1,22 @@
 import type { Rig } from '../../bay/model/rig'
 import type { Fault } from '../../bay/faults/fault'
 import { FITS, cost, isSameDirection } from '../expected/fit'
-import { predictAll, type Outcomes } from '../expected/predict'
-import type { BayTest } from '../kinds/kind'
+import type { Outcomes } from '../expected/predict'
+import { readerOf, type BayReader } from '../expected/reader'
+import type { BayTest, Outcome } from '../kinds/kind'
 import type { Hypothesis } from './hypothesis'
 
 /** A sheet of readings laid beside what the sound bay shows. */
 export interface Study {
   readonly intended: Rig
+  /** Reads the intended bay and what causes make of it. */
+  readonly reader: BayReader
   readonly observed: Outcomes
   /** Tests that were made. */
   readonly measured: readonly BayTest[]
   readonly sound: Outcomes
+  /** What each reading leaves unexplained at the sound bay, by test. */
+  readonly soundCosts: ReadonlyMap<string, number>
   /** Readings outside the band of a sound bay: the band that the judge goes by. */
   readonly odd: ReadonlySet<string>
   /** By test, the other bay whose reading stands here. */
@@ -49,28 +54,41 @@ export function studyOf(
   fromOtherBay: FromOtherBay = NO_OTHER_BAY,
 ): Study {
   const measured = tests.filter(({ key }) => observed.has(key))
-  const sound = predictAll(intended, measured)
-  const isOdd = ({ key, kind }: BayTest) =>
-    sound.has(key) && cost(kind, observed.get(key)!, sound.get(key)!) > 0
-  const odd = new Set(measured.filter(isOdd).map(({ key }) => key))
-  return { intended, observed, measured, sound, odd, fromOtherBay }
+  const reader = readerOf(intended)
+  const sound = reader.read(intended, measured)
+  const soundCosts = new Map(
+    measured.flatMap(({ key, kind }) => {
+      const base = sound.get(key)
+      return base ? [[key, cost(kind, observed.get(key)!, base)] as const] : []
+    }),
+  )
+  const odd = new Set([...soundCosts].flatMap(([key, left]) => (left > 0 ? key : [])))
+  return { intended, reader, observed, measured, sound, soundCosts, odd, fromOtherBay }
+}
+
+/** What one reading leaves unexplained by a hypothesis; of one without a size, if it strays the same way, little. */
+export function leftBy(
+  { observed }: Study,
+  { isScalable }: Hypothesis,
+  { key, kind }: BayTest,
+  { expected, base }: { readonly expected: Outcome; readonly base: Outcome },
+): number {
+  const seen = observed.get(key)!
+  const plain = cost(kind, seen, expected)
+  return isScalable && plain > OTHER_SIZE && isSameDirection(seen, expected, base) ? OTHER_SIZE : plain
 }
 
 /** What a hypothesis costs on this sheet, and which readings it fits. */
-export function score(
-  { observed, measured, sound }: Study,
-  hypothesis: Hypothesis,
-  outcomes: Outcomes,
-): Candidate {
+export function score(study: Study, hypothesis: Hypothesis, outcomes: Outcomes): Candidate {
+  const { measured, sound } = study
   let sum = hypothesis.priorCost
   const fits: Record<string, boolean> = {}
-  for (const { key, kind } of measured) {
-    const [seen, expected, base] = [observed.get(key)!, outcomes.get(key) ?? sound.get(key), sound.get(key)]
+  for (const test of measured) {
+    const base = sound.get(test.key)
+    const expected = outcomes.get(test.key) ?? base
     if (!expected || !base) continue
-    const plain = cost(kind, seen, expected)
-    const isOtherSize = hypothesis.isScalable && plain > OTHER_SIZE && isSameDirection(seen, expected, base)
-    const left = isOtherSize ? OTHER_SIZE : plain
-    fits[key] = left <= FITS
+    const left = leftBy(study, hypothesis, test, { expected, base })
+    fits[test.key] = left <= FITS
     sum += left
   }
   return { hypothesis, cost: sum, share: 0, fits, outcomes, elsewhere: [] }

@@ -1,6 +1,6 @@
 import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
-import type { BayTest, Outcome } from '../kinds/kind'
+import type { AskPairs, BayTest, Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import { outcomeOf } from '../kinds/shared'
 import type { PrepareOptions } from '../setup/bench-state'
@@ -59,7 +59,10 @@ function solveGroup(rig: Rig, group: readonly Ready[], outcomes: Map<string, Out
   )
   let from = 0
   for (const { test, prediction, pairs } of asked) {
-    outcomes.set(test.key, prediction.read(solved.slice(from, from + pairs.length), rig, test))
+    const own = solved.slice(from, from + pairs.length)
+    const ask: AskPairs = (other, wanted) =>
+      impedances({ rig, state: other.state, setup: other.setup, hertz: 0 }, wanted)
+    outcomes.set(test.key, prediction.read(own, rig, test, ask))
     from += pairs.length
   }
 }

@@ -7,7 +7,7 @@ import type { Edition } from '../../regulations/editions'
 import type { Source } from '../../regulations/source'
 import type { QuantityKey } from '../../units/quantity'
 import type { PrepareOptions } from '../setup/bench-state'
-import type { PairReading } from '../setup/impedances'
+import type { PairReading } from '../../bay/instruments/kept-network'
 import type { Prepared } from '../setup/prepared'
 
 /** One test of a schedule: `c1.r1r2@c1p2`, `c1.irNE`, `ze`. */
@@ -111,11 +111,17 @@ export type Prediction =
   /** Done and seen by a hand; no reading of a conductor. */
   | { readonly by: 'hand' }
 
+/** Asks the same bay once more, made ready in another way, for direct current. */
+export type AskPairs = (
+  prepared: Prepared,
+  pairs: readonly (readonly [string, string])[],
+) => readonly PairReading[]
+
 /** From impedances between pairs; tests of one set-up are solved together. */
 export interface PairPrediction {
   readonly by: 'impedance'
   readonly pairs: (prepared: Prepared) => readonly (readonly [string, string])[]
-  readonly read: (pairs: readonly PairReading[], rig: Rig, test: BayTest) => Outcome
+  readonly read: (pairs: readonly PairReading[], rig: Rig, test: BayTest, ask: AskPairs) => Outcome
   /** With lamps and loads left in, through the instrument itself. */
   readonly withLoads?: (bench: Bench, prepared: Prepared) => Reading
 }

@@ -1,11 +1,10 @@
 import { readFaultCurrent } from '../../bay/instruments/loop'
 import { display, type Scale } from '../../bay/instruments/reading'
-import { prepare } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
 import { intakeBench } from '../setup/bench-state'
 import { firstLine, mainsOf } from '../setup/circuit-ends'
-import { plainly, type Prepared } from '../setup/prepared'
+import { benchOf, plainly, type Prepared } from '../setup/prepared'
 import { NOWHERE, ONCE, type BayTest, type Outcome, type TestKind } from './kind'
 
 /** Three phases together: about twice one of them; common practice, no source. */
@@ -14,7 +13,7 @@ const THREE_PHASE = 2
 /** Line to neutral or line to earth at the origin, the larger. */
 function highestFault(rig: Rig, _: BayTest, prepared: Prepared): Outcome {
   const supply = mainsOf(rig)!
-  const bench = prepare(rig, prepared.state, prepared.setup)
+  const bench = benchOf(rig, prepared)
   const returns = [prepared.to, ...(supply.arrangement === 'TT' ? [] : [`${supply.id}.E`])]
   const currents = returns.map((to) => readFaultCurrent(bench, { at: prepared.at, to }, 'no-trip').value ?? 0)
   const ampere = Math.max(...currents)

@@ -3,9 +3,8 @@ import { indexParts } from '../../bay/model/terminals'
 import { SOURCES } from '../../regulations/source'
 import type { PrepareOptions } from '../setup/bench-state'
 import { earthBarOf, hasNeutral, wayOf } from '../setup/circuit-ends'
-import { impedances } from '../setup/impedances'
 import type { Prepared } from '../setup/prepared'
-import type { BayTest, TestKind } from './kind'
+import type { AskPairs, BayTest, TestKind } from './kind'
 import { linkedAtBoard } from './r1r2'
 import { everyPoint, higherOrLower } from './shared'
 
@@ -26,10 +25,10 @@ const neutralBeside = (line: string): string =>
   line.replace(/\.[^.]+$/, line.endsWith(' in') ? '.N in' : '.N')
 
 /** Is the line still at the point when its switch is open? */
-function staysOn(rig: Rig, test: BayTest): boolean {
+function staysOn(rig: Rig, test: BayTest, ask: AskPairs): boolean {
   if (!rig.parts.some((part) => part.kind === 'switch' && part.circuit === test.circuit)) return false
-  const { at, to, ...off } = prepareIt(rig, test, { switchesOn: false })!
-  return impedances({ rig, ...off, hertz: 0 }, [[at, to]])[0]!.ohm < JOINED_OHM
+  const off = prepareIt(rig, test, { switchesOn: false })!
+  return ask(off, [[off.at, off.to]])[0]!.ohm < JOINED_OHM
 }
 
 /** The line reaches the line terminal and goes when its switch is opened. A tick, never a number. */
@@ -53,9 +52,9 @@ export const polarity: TestKind<'polarity'> = {
       [at, to],
       [neutralBeside(at), to],
     ],
-    read: ([line, neutral], rig, test) => {
+    read: ([line, neutral], rig, test, ask) => {
       const isLine = line!.ohm < JOINED_OHM && !(neutral!.ohm < JOINED_OHM)
-      return { is: isLine && !staysOn(rig, test) ? 'tick' : 'cross' }
+      return { is: isLine && !staysOn(rig, test, ask) ? 'tick' : 'cross' }
     },
   },
   fit: { by: 'tick' },

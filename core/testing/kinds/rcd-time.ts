@@ -1,10 +1,10 @@
 import { readTripTime, type RcdMultiple } from '../../bay/instruments/rcd-test'
-import { prepare } from '../../bay/instruments/setup'
 import { rcdBefore } from '../../bay/model/rcd-before'
 import type { Rig } from '../../bay/model/rig'
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
 import { liveAtPoint } from '../setup/live'
+import { benchOf } from '../setup/prepared'
 import {
   NOWHERE,
   type CircuitPlan,
@@ -61,12 +61,7 @@ const rcdTime = <K extends string>(key: K, { multiple, expectation, ...own }: Ow
   prediction: {
     by: 'instrument',
     read: (rig, { circuit }, prepared) =>
-      outcomeOf(
-        readTripTime(prepare(rig, prepared.state, prepared.setup), prepared, {
-          ratedA: ratedA(rig, circuit),
-          multiple,
-        }),
-      ),
+      outcomeOf(readTripTime(benchOf(rig, prepared), prepared, { ratedA: ratedA(rig, circuit), multiple })),
   },
   expect: (facts) => ({ source: SOURCES.residualTime, reasons: ['standard'], ...expectation(facts) }),
   usualCause: () => 'tooFast',

@@ -1,12 +1,11 @@
 import { readClamp } from '../../bay/instruments/clamp'
 import type { Reading } from '../../bay/instruments/reading'
-import { prepare } from '../../bay/instruments/setup'
 import { readVoltage } from '../../bay/instruments/voltage'
 import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
 import { homeEnds, supplyOf, wayOf } from '../setup/circuit-ends'
 import { loadedAtPoint } from '../setup/live'
-import type { Prepared } from '../setup/prepared'
+import { benchOf, type Prepared } from '../setup/prepared'
 import { NOWHERE, type BayTest, type CircuitPlan, type Place, type TestKind } from './kind'
 import { outcomeOf } from './shared'
 
@@ -40,7 +39,7 @@ const underLoad = <K extends string>(key: K, { read, ...own }: Own): TestKind<K>
  * difference.
  */
 const readDrop: Read = (rig, test, prepared, error = 0) => {
-  const bench = prepare(rig, prepared.state, prepared.setup)
+  const bench = benchOf(rig, prepared)
   const way = wayOf(rig, test.circuit!)!
   const supply = supplyOf(rig)!.id
   const back = prepared.to.endsWith('.L2') ? 'L2' : 'N'
@@ -68,7 +67,7 @@ export const clamp = underLoad('clamp', {
   read: (rig, test, prepared, error = 0) => {
     const line = homeEnds(rig, test.circuit!).line.slice(0, 1)
     return readClamp(
-      prepare(rig, prepared.state, prepared.setup),
+      benchOf(rig, prepared),
       line.map(({ wire }) => wire.id),
       error,
     )

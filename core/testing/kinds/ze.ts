@@ -1,8 +1,8 @@
 import { readLoop } from '../../bay/instruments/loop'
-import { prepare } from '../../bay/instruments/setup'
 import { SOURCES } from '../../regulations/source'
 import { intakeBench } from '../setup/bench-state'
 import { firstLine, mainsOf } from '../setup/circuit-ends'
+import { benchOf } from '../setup/prepared'
 import { ELECTRODE, earthingFreed } from './electrode'
 import { NOWHERE, ONCE, type TestKind } from './kind'
 import { OHMS, outcomeOf } from './shared'
@@ -33,8 +33,7 @@ export const ze: TestKind<'ze'> = {
   },
   prediction: {
     by: 'instrument',
-    read: (rig, _, prepared) =>
-      outcomeOf(readLoop(prepare(rig, prepared.state, prepared.setup), prepared, 'no-trip')),
+    read: (rig, _, prepared) => outcomeOf(readLoop(benchOf(rig, prepared), prepared, 'no-trip')),
   },
   fit: { by: 'amount', relative: 0.07, absolute: 0.05 },
   expect: () => ({

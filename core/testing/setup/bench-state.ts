@@ -13,8 +13,27 @@ export interface PrepareOptions {
 const marks = (parts: readonly Part[], value = true): Readonly<Record<string, boolean>> =>
   Object.fromEntries(parts.map(({ id }) => [id, value]))
 
+/** Every test of a bay asks how it stands; parts never change. */
+const DEAD = new WeakMap<readonly Part[], Map<string, BayState>>()
+const LIVE = new WeakMap<Rig, Map<string, BayState>>()
+function keptFor<K extends object>(
+  kept: WeakMap<K, Map<string, BayState>>,
+  of: K,
+  key: string,
+  make: () => BayState,
+): BayState {
+  const known = kept.get(of) ?? new Map<string, BayState>()
+  kept.set(of, known)
+  const state = known.get(key) ?? make()
+  known.set(key, state)
+  return state
+}
+
 /** Supply off, ways open, lamps out, switches and isolators closed. */
-export function deadBench(rig: Rig, { lampsIn = false, switchesOn = true }: PrepareOptions = {}): BayState {
+export const deadBench = (rig: Rig, { lampsIn = false, switchesOn = true }: PrepareOptions = {}): BayState =>
+  keptFor(DEAD, rig.parts, `${lampsIn} ${switchesOn}`, () => makeDead(rig, { lampsIn, switchesOn }))
+
+function makeDead(rig: Rig, { lampsIn, switchesOn }: PrepareOptions): BayState {
   const local = rig.parts.filter(
     (part) => part.kind === 'device' && (part.role === 'isolator' || part.role === 'connection-unit'),
   )
@@ -31,7 +50,10 @@ export function deadBench(rig: Rig, { lampsIn = false, switchesOn = true }: Prep
 export const intakeBench = (rig: Rig): BayState => ({ ...deadState(rig), isSupplyOn: true })
 
 /** One circuit at a time: everything energised but the other ways, nothing in use. */
-export function liveBench(rig: Rig, way: string): BayState {
+export const liveBench = (rig: Rig, way: string): BayState =>
+  keptFor(LIVE, rig, way, () => makeLive(rig, way))
+
+function makeLive(rig: Rig, way: string): BayState {
   const working = workingState(rig)
   const others = rig.parts.filter(
     (part) => part.kind === 'device' && part.role === 'way' && part.id !== way && !feeds(rig, part.id, way),

@@ -1,3 +1,4 @@
+import type { PairReading } from '../../bay/instruments/kept-network'
 import { networkOf } from '../../bay/behaviour/network-of'
 import type { BayState } from '../../bay/behaviour/state'
 import { prepare, type Setup } from '../../bay/instruments/setup'
@@ -7,12 +8,6 @@ import { magnitude, real, subtract } from '../../bay/network/complex'
 import type { Element } from '../../bay/network/network'
 import { planFor, type Plan } from '../../bay/network/plan'
 import { solve, type Solved } from '../../bay/network/solve'
-
-/** Between two terminals, Ω, and the voltage that stands there, V. */
-export interface PairReading {
-  readonly ohm: number
-  readonly openV: number
-}
 
 /** Small, so that nothing is driven far. */
 const PROBE_A = 1e-3

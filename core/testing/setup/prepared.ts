@@ -1,5 +1,12 @@
 import type { BayState } from '../../bay/behaviour/state'
-import { freeEnd, NO_SETUP, type Setup } from '../../bay/instruments/setup'
+import {
+  freeEnd,
+  NO_SETUP,
+  prepare,
+  type Bench,
+  type Setup,
+  type SolveBench,
+} from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
 import { homeEnds, type WireEnd } from './circuit-ends'
 import { deadBench, type PrepareOptions } from './bench-state'
@@ -10,7 +17,15 @@ export interface Prepared {
   readonly setup: Setup
   readonly at: string
   readonly to: string
+  /** How its bench is solved; left out: from nothing. */
+  readonly solve?: SolveBench
 }
+
+/** The bench of a test that has been made ready. */
+export const benchOf = (rig: Rig, { state, setup, solve }: Prepared): Bench => ({
+  ...prepare(rig, state, setup),
+  solve,
+})
 
 /** Probes on a bay in this state, nothing linked and nothing taken out. */
 export const plainly = (state: BayState, at: string, to: string): Prepared => ({

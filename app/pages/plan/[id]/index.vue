@@ -107,6 +107,12 @@ const remove = () =>
       </ul>
       <p v-for="note in notes" :key="daySays(note)" class="soft small">{{ daySays(note) }}</p>
       <template v-if="tab === 'plan'">
+        <SearchProgress
+          v-if="state === 'first'"
+          :seconds="PLANNER_LONGEST_S"
+          said="Looking for a plan that waits less"
+          @stop="tools.stop"
+        />
         <div class="row spread">
           <p role="status" class="soft" data-testid="plan-state">{{ STATE_TEXT[state] }}</p>
           <el-radio-group v-model="by" aria-label="Rows">
