@@ -1,3 +1,4 @@
+import type { GroupShown } from './views'
 import type { AskedView } from './question-views'
 /* Marking, decisions and the record, between server and screens. */
 import type { Stage } from '#core/exercise/attempt/stages'
@@ -129,7 +130,7 @@ export interface GroupStep {
   readonly slips: readonly { readonly sentence: string; readonly count: number }[]
 }
 
-export interface GroupMarks {
+export interface GroupMarks extends GroupShown {
   readonly exercise: { readonly id: number; readonly code: string; readonly title: string }
   readonly sheets: number
   readonly steps: readonly GroupStep[]

@@ -1,3 +1,4 @@
+import type { GroupShown } from './views'
 import type { DrawingCode } from '#core/questions/drawings'
 import type { Rating } from '#core/questions/judge'
 import type { ItemStatistics } from '#core/questions/statistics'
@@ -26,6 +27,10 @@ export interface AskHead {
 }
 
 /** A round at a bay: what to ask now at each moment, and what has been asked at this job. */
+/** Who of one group is at work. */
+export interface AskList extends GroupShown {
+  readonly heads: readonly AskHead[]
+}
 export interface RoundView {
   readonly attempt: AskHead
   readonly offered: Readonly<Record<Moment, readonly Offered[]>>

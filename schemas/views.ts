@@ -121,23 +121,24 @@ export interface FloorPatch {
   readonly cohort: string
   readonly bay: number
   readonly stage: Stage
-  readonly code: string
-  readonly title: string
-  readonly circuitName: string
+  /** Of the sheet: what was looked at is looked at again when it has changed. */
+  readonly version: number
+  readonly exerciseId: number
   readonly answered: number
   readonly steps: number
-  readonly lastAct: StageEvent | null
+  readonly lastAct: Omit<StageEvent, 'note'> | null
   readonly savedAt: string | null
   /** While it is live: until when the permission holds. */
   readonly liveUntil: string | null
-  /** Only while permission is asked for. */
-  readonly request?: {
-    readonly gate: Gate
-    readonly marks: readonly ReadingMark[]
-    readonly board: BoardRequestView | null
-    /** The hash of these. */
-    readonly seen: string
-  }
+}
+
+/** What an assessor looks at before they permit or refuse. */
+export interface EnergiseRequestView {
+  readonly gate: Gate
+  readonly marks: readonly ReadingMark[]
+  readonly board: BoardRequestView | null
+  /** The hash of these. */
+  readonly seen: string
 }
 
 /** What an assessor looks at first before a whole board is energised. */
@@ -157,14 +158,43 @@ export interface BoardRequestView {
   readonly findings: readonly Finding[]
 }
 
+/** What is said of an exercise on the floor. */
+export interface FloorExercise {
+  readonly id: number
+  readonly code: string
+  readonly title: string
+  /** The circuit that is wired, or what else there is to do. */
+  readonly circuitName: string
+}
+
 export interface FloorView {
   readonly now: string
+  readonly exercises: readonly FloorExercise[]
   readonly patches: readonly FloorPatch[]
   readonly locks: readonly LockView[]
   readonly repeats: readonly RepeatView[]
 }
 
-export interface StoresExercise {
+/** Of the groups that have an exercise, the one whose part is shown. */
+export interface GroupShown {
+  readonly cohorts: readonly string[]
+  /** Empty where nobody has it. */
+  readonly cohort: string
+}
+
+export interface TaskSheets extends GroupShown {
+  readonly sheets: readonly TaskSheet[]
+}
+
+/** What stands in the store's list: exercises that are in hand, and by whom. */
+export interface StoresItem {
+  readonly id: number
+  readonly code: string
+  readonly title: string
+  readonly groups: readonly { readonly cohort: string; readonly people: number }[]
+}
+
+export interface StoresExercise extends GroupShown {
   readonly id: number
   readonly code: string
   readonly title: string

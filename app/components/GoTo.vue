@@ -48,7 +48,7 @@ async function loadSheets() {
     .filter((patch) => ['handedIn', 'decided', 'released'].includes(patch.stage))
     .map((patch) => ({
       to: `/marking/${patch.id}`,
-      name: `Sheet: ${patch.name}, ${patch.code}`,
+      name: `Sheet: ${patch.name}, ${floor.exercises.find(({ id }) => id === patch.exerciseId)?.code ?? ''}`,
       roles: ['instructor', 'assessor'],
     }))
 }

@@ -42,9 +42,13 @@ export function useFloor() {
   )
   const cohorts = computed(() => [...new Set((data.value?.patches ?? []).map((patch) => patch.cohort))])
 
-  async function decide(id: number, granted: boolean, reason = ''): Promise<boolean> {
+  /** `seen` is the hash of the dead tests that stood on the screen. */
+  async function decide(
+    id: number,
+    granted: boolean,
+    { reason = '', seen = null }: { readonly reason?: string; readonly seen?: string | null },
+  ): Promise<boolean> {
     try {
-      const seen = data.value?.patches.find((patch) => patch.id === id)?.request?.seen ?? null
       await call('POST', `attempts/${id}/permission`, { granted, reason, seen })
       return true
     } catch (error) {

@@ -1,20 +1,31 @@
 <script setup lang="ts">
 import { PERMISSION_MINUTES } from '#core/exercise/attempt/permission'
+import type { ReadingMark } from '#core/testing/judge/judge'
 import type { FloorPatch } from '#schemas/views'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const floor = useFloor()
 const { data, problem, patches, requests, cohort, cohorts } = floor
-const refusing = ref<FloorPatch | null>(null)
-const permitting = ref<FloorPatch | null>(null)
+const refusing = ref<{ readonly patch: FloorPatch; readonly marks: readonly ReadingMark[] } | null>(null)
+const permitting = ref<{ readonly patch: FloorPatch; readonly seen: string } | null>(null)
+/** A hall full of requests is read from the top; the rest is asked for. */
+const MOST_REQUESTS = 8
+const isAllShown = ref(false)
+const shownRequests = computed(() =>
+  isAllShown.value ? requests.value : requests.value.slice(0, MOST_REQUESTS),
+)
 const session = useSession()
+const exercises = computed(() => new Map(data.value?.exercises.map((one) => [one.id, one])))
+const whatOf = ({ exerciseId }: FloorPatch) => exercises.value.get(exerciseId)?.circuitName ?? ''
 
 async function refuse(reason: string) {
-  if (refusing.value && (await floor.decide(refusing.value.id, false, reason))) refusing.value = null
+  if (refusing.value && (await floor.decide(refusing.value.patch.id, false, { reason })))
+    refusing.value = null
 }
 const remark = ref('')
 async function permit() {
-  if (permitting.value) await floor.decide(permitting.value.id, true, remark.value)
+  const asked = permitting.value
+  if (asked) await floor.decide(asked.patch.id, true, { reason: remark.value, seen: asked.seen })
   permitting.value = null
   remark.value = ''
 }
@@ -30,13 +41,21 @@ const headline = computed(() => {
     <aside>
       <h1>{{ headline }}</h1>
       <EnergiseRequest
-        v-for="patch in requests"
+        v-for="patch in shownRequests"
         :key="patch.id"
         :patch="patch"
         :now="data!.now"
-        @permit="permitting = patch"
-        @refuse="refusing = patch"
+        @permit="permitting = { patch, seen: $event }"
+        @refuse="refusing = { patch, marks: $event }"
       />
+      <button
+        v-if="requests.length > shownRequests.length"
+        type="button"
+        class="text-button"
+        @click="isAllShown = true"
+      >
+        {{ requests.length - shownRequests.length }} more
+      </button>
       <p v-if="data && requests.length === 0" class="empty">
         Requests appear here by themselves, the longest waiting first.
       </p>
@@ -94,6 +113,7 @@ const headline = computed(() => {
             v-for="patch in patches"
             :key="patch.id"
             :patch="patch"
+            :what="whatOf(patch)"
             :now="data.now"
             :locks="data.locks.filter((lock) => lock.bay === patch.bay && lock.name === patch.name)"
             @stop="floor.stop(patch.id)"
@@ -101,7 +121,12 @@ const headline = computed(() => {
         </div>
       </template>
     </section>
-    <RefuseDialog :patch="refusing" @close="refusing = null" @refuse="refuse" />
+    <RefuseDialog
+      :patch="refusing?.patch ?? null"
+      :marks="refusing?.marks ?? []"
+      @close="refusing = null"
+      @refuse="refuse"
+    />
     <el-dialog
       :model-value="permitting !== null"
       title="Permission to energise"
@@ -110,9 +135,9 @@ const headline = computed(() => {
     >
       <div class="stack bay">
         <p>
-          You, <b>{{ session.person?.name }}</b>, permit <b>{{ permitting?.name }}</b> to energise bay
-          <b>{{ permitting?.bay }}</b>, now, under supervision. It holds for {{ PERMISSION_MINUTES }} minutes,
-          unless you stop it.
+          You, <b>{{ session.person?.name }}</b>, permit <b>{{ permitting?.patch.name }}</b> to energise bay
+          <b>{{ permitting?.patch.bay }}</b>, now, under supervision. It holds for
+          {{ PERMISSION_MINUTES }} minutes, unless you stop it.
         </p>
         <label class="field"
           ><span>Remark, if any; the apprentice reads it</span

@@ -2,6 +2,7 @@ import type { Static, TSchema } from '@sinclair/typebox'
 import {
   defineEventHandler,
   getHeader,
+  getQuery,
   getRequestHost,
   getRouterParam,
   readRawBody,
@@ -82,6 +83,12 @@ export function idOf(event: H3Event): number {
   const id = Number(getRouterParam(event, 'id'))
   if (!Number.isInteger(id) || id < 1) throw new Problem('notFound')
   return id
+}
+
+/** The group that is asked for; null where none is named. */
+export function groupAsked(event: H3Event): string | null {
+  const { cohort } = getQuery(event)
+  return typeof cohort === 'string' && cohort !== '' ? cohort : null
 }
 
 /** The key in the route, such as the `practice-split` of `/bays/practice-split`. */

@@ -110,13 +110,13 @@ const statementsOf = (db: Database) => ({
     'SELECT id, account_id AS accountId, fields, at FROM account_hand_in WHERE account_id = ? ORDER BY id',
   ),
   handIn: db.prepare('INSERT INTO account_hand_in (account_id, fields, at) VALUES (?, ?, ?)'),
-  lastHandIns: db.prepare<[{ person: number | null }], Raw<HandIn>>(
-    `SELECT h.id, h.account_id AS accountId, h.fields, h.at FROM account_hand_in h JOIN account a ON a.id = h.account_id
-     WHERE (@person IS NULL OR a.person_id = @person)
-       AND h.id = (SELECT max(l.id) FROM account_hand_in l WHERE l.account_id = h.account_id)`,
+  lastHandIns: db.prepare<[string], Raw<HandIn>>(
+    `SELECT id, account_id AS accountId, fields, at FROM account_hand_in WHERE id IN (
+       SELECT max(id) FROM account_hand_in WHERE account_id IN (SELECT value FROM json_each(?)) GROUP BY account_id)`,
   ),
-  lastDecisions: db.prepare<[{ person: number | null }], RawDecision>(
-    `${DECISION} WHERE (@person IS NULL OR d.person_id = @person)
+  lastDecisions: db.prepare<[string], RawDecision>(
+    `${DECISION} WHERE d.hand_in_id IN (
+         SELECT id FROM account_hand_in WHERE account_id IN (SELECT value FROM json_each(?)))
        AND d.id = (SELECT max(l.id) FROM claim_decision l WHERE l.person_id = d.person_id AND l.claim = d.claim)`,
   ),
   decisions: db.prepare<[number], RawDecision>(
@@ -168,10 +168,12 @@ export function createAccountsRepo(db: Database) {
     save: (id: number, version: number, fields: AccountFields, at: string): boolean =>
       sql.save.run(JSON.stringify(fields), at, id, version).changes === 1,
     handIns: (accountId: number) => sql.handIns.all(accountId).map((row) => read<HandIn>(row)),
-    /** The latest of each account, of one person or of all. */
-    lastHandIns: (person: number | null) => sql.lastHandIns.all({ person }).map((row) => read<HandIn>(row)),
-    /** The latest decision on each claim. */
-    lastDecisions: (person: number | null) => sql.lastDecisions.all({ person }).map(toDecision),
+    /** The latest of each of these accounts. */
+    lastHandIns: (accounts: readonly number[]) =>
+      sql.lastHandIns.all(JSON.stringify(accounts)).map((row) => read<HandIn>(row)),
+    /** The latest decision on each claim in these accounts. */
+    lastDecisions: (accounts: readonly number[]) =>
+      sql.lastDecisions.all(JSON.stringify(accounts)).map(toDecision),
     handIn: (accountId: number, fields: AccountFields, at: string): number =>
       Number(sql.handIn.run(accountId, JSON.stringify(fields), at).lastInsertRowid),
     decisions: (accountId: number): ClaimDecision[] => sql.decisions.all(accountId).map(toDecision),

@@ -73,15 +73,6 @@ const toAttempt = (row: Row, tests: TestsOf): Attempt => {
 /** The circuit that an exercise has tested; asked only of sheets from before one circuit was a schedule. */
 type TestsOf = (exerciseId: number) => string | null
 
-/** A task in hand; with what sent it back last, where something did. */
-interface OpenTask {
-  readonly personId: number
-  readonly exerciseId: number
-  readonly act: 'withdraw' | 'refuse' | null
-  readonly at: string | null
-  readonly note: string | null
-}
-
 /** What somebody has typed, and when each reading came in. */
 interface Work {
   readonly answers: Answers
@@ -92,38 +83,17 @@ interface Work {
 const statementsOf = (db: Database) => ({
   exercise: db.prepare<[number], { document: string }>('SELECT document FROM exercise WHERE id = ?'),
   byId: db.prepare<[number], Row>(`${SELECT} WHERE a.id = ?`),
-  all: db.prepare<[], Row>(`${SELECT} ORDER BY a.exercise_id, a.bay`),
-  atWork: db.prepare<[], Row>(
-    `${SELECT} WHERE a.stage IN ('design', 'dead', 'permission', 'live', 'handedIn') ORDER BY a.exercise_id, a.bay`,
-  ),
-  // What has been given back lately is still seen on the floor; the rest of five years is not read.
-  onFloor: db.prepare<[], Row>(`
-    ${SELECT} WHERE a.id IN (
-      SELECT id FROM attempt WHERE stage IN ('design', 'dead', 'permission', 'live', 'handedIn', 'decided')
-      UNION SELECT attempt_id FROM stage_event
-        WHERE id > (SELECT coalesce(max(id), 0) - 3000 FROM stage_event) AND act = 'release')
-    ORDER BY a.exercise_id, a.bay`),
-  onPile: db.prepare<[number], Row>(`
-    ${SELECT} WHERE a.id IN (
-      SELECT id FROM attempt WHERE stage IN ('handedIn', 'decided')
-      UNION SELECT id FROM (SELECT id FROM attempt WHERE stage = 'released' ORDER BY id DESC LIMIT ?))
-    ORDER BY a.exercise_id, a.bay`),
+  byIds: db.prepare<[string], Row>(`${SELECT} WHERE a.id IN (SELECT value FROM json_each(?))`),
   live: db.prepare<[], Row>(`${SELECT} WHERE a.stage = 'live' ORDER BY a.bay`),
   byPerson: db.prepare<[number], Row>(`${SELECT} WHERE a.person_id = ? ORDER BY a.id DESC`),
-  ofCohort: db.prepare<[string], { personId: number; exerciseId: number }>(
-    'SELECT person_id AS personId, exercise_id AS exerciseId FROM attempt WHERE person_id IN (SELECT id FROM person WHERE cohort = ?)',
-  ),
-  // Not handed in yet; somebody who has met nothing of a handed-in one before does it again.
-  openOf: db.prepare<[string], OpenTask>(`
-    SELECT a.person_id AS personId, a.exercise_id AS exerciseId, e.act, e.at, e.note
-    FROM attempt a JOIN person p ON p.id = a.person_id LEFT JOIN stage_event e ON e.id =
-      (SELECT max(id) FROM stage_event WHERE attempt_id = a.id AND act IN ('withdraw', 'refuse'))
-    WHERE p.cohort = ? AND a.stage IN ('design', 'dead', 'permission', 'live') ORDER BY a.id`),
-  stagesOf: db.prepare<[string], { personId: number; exerciseId: number; stage: Stage }>(`
-    SELECT a.person_id AS personId, a.exercise_id AS exerciseId, a.stage
-    FROM attempt a JOIN person p ON p.id = a.person_id WHERE p.cohort = ?`),
-  bays: db.prepare<[], { bay: number }>('SELECT DISTINCT bay FROM attempt ORDER BY bay'),
   byExercise: db.prepare<[number], Row>(`${SELECT} WHERE a.exercise_id = ? ORDER BY a.bay`),
+  ofGroup: db.prepare<[number, string], Row>(
+    `${SELECT} WHERE a.exercise_id = ? AND p.cohort = ? ORDER BY a.bay`,
+  ),
+  atWorkIn: db.prepare<[string], Row>(
+    `${SELECT} WHERE p.cohort = ? AND a.stage IN ('design', 'dead', 'permission', 'live', 'handedIn')
+     ORDER BY a.exercise_id, a.bay`,
+  ),
   insert: db.prepare(
     "INSERT INTO attempt (exercise_id, person_id, variant_index, bay, task, stage) VALUES (?, ?, ?, ?, ?, 'design')",
   ),
@@ -150,25 +120,16 @@ export function createAttemptsRepo(db: Database) {
       const row = sql.byId.get(id)
       return row && read(row)
     },
-    all: () => sql.all.all().map(read),
-    /** Not decided yet, by the index of stages. */
-    atWork: () => sql.atWork.all().map(read),
-    /** At work, waiting for a decision, or given back lately. */
-    onFloor: () => sql.onFloor.all().map(read),
-    /** Handed in and decided, and the latest of those given back. */
-    onPile: (released: number) => sql.onPile.all(released).map(read),
+    /** Of these, in any order, those that there are. */
+    byIds: (ids: readonly number[]) => (ids.length === 0 ? [] : sql.byIds.all(JSON.stringify(ids)).map(read)),
     /** Those that are live now, by the index of stages: STOP waits for nothing else. */
     live: () => sql.live.all().map(read),
     byPerson: (personId: number) => sql.byPerson.all(personId).map(read),
-    /** Who of a group has which exercise, done or in hand. */
-    ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
-    /** What a group has in hand and not handed in. */
-    openOf: (cohort: string) => sql.openOf.all(cohort),
-    /** Where everybody of a group stands, without their work. */
-    stagesOf: (cohort: string) => sql.stagesOf.all(cohort),
-    /** Bays that somebody has worked at. */
-    bays: () => sql.bays.all().map(({ bay }) => bay),
     byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
+    /** Those of one group who have an exercise. */
+    ofGroup: (exerciseId: number, cohort: string) => sql.ofGroup.all(exerciseId, cohort).map(read),
+    /** What a group has not been decided on. */
+    atWorkIn: (cohort: string) => sql.atWorkIn.all(cohort).map(read),
     insert: (
       exerciseId: number,
       personId: number,

@@ -35,8 +35,15 @@ const statementsOf = (db: Database) => ({
      FROM framework_version f LEFT JOIN person p ON p.id = f.put_by ORDER BY f.id DESC`,
   ),
   evidenced: db.prepare<[], { criterion: string }>(
-    `SELECT criterion FROM occasion UNION SELECT criterion FROM observation_occasion UNION SELECT criterion FROM run_occasion
-     UNION SELECT criterion FROM question_occasion UNION SELECT criterion FROM claim_decision`,
+    // Every code that a framework has ever had, looked up: the record itself is a million lines long.
+    `WITH code (criterion) AS (
+       SELECT DISTINCT json_extract(c.value, '$.code') FROM framework_version f
+         JOIN json_each(f.document, '$.units') u JOIN json_each(u.value, '$.criteria') c)
+     SELECT criterion FROM code WHERE EXISTS (SELECT 1 FROM occasion o WHERE o.criterion = code.criterion)
+       OR EXISTS (SELECT 1 FROM observation_occasion o WHERE o.criterion = code.criterion)
+       OR EXISTS (SELECT 1 FROM run_occasion o WHERE o.criterion = code.criterion)
+       OR EXISTS (SELECT 1 FROM question_occasion o WHERE o.criterion = code.criterion)
+       OR EXISTS (SELECT 1 FROM claim_decision o WHERE o.criterion = code.criterion)`,
   ),
   policy: db.prepare<[string], { value: string }>(
     'SELECT value FROM policy WHERE key = ? ORDER BY id DESC LIMIT 1',

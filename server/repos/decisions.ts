@@ -49,9 +49,10 @@ export interface PersonOccasion extends Omit<Occasion, 'kinds' | 'shown'> {
 // Only the latest decision on an attempt counts. Criteria and titles are read apart: a decision has ten of the first
 // and shares the second with everybody.
 const DECIDED = `
-  SELECT d.id, a.person_id AS personId, a.id AS attemptId, a.exercise_id AS exerciseId, d.at AS decidedAt, d.shown,
-         p.name AS decidedBy
-  FROM decision d JOIN attempt a ON a.id = d.attempt_id JOIN person p ON p.id = d.by_id
+  SELECT d.id, a.person_id AS personId, a.id AS attemptId, a.exercise_id AS exerciseId, d.at AS decidedAt,
+         CASE WHEN k.version IS NULL THEN d.shown ELSE k.shown END AS shown, p.name AS decidedBy
+  FROM attempt a JOIN decision d ON d.attempt_id = a.id JOIN person p ON p.id = d.by_id
+  LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.version = 'decision ' || d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = a.id)`
 
 interface DecidedRow extends Pick<PersonOccasion, 'personId' | 'decidedBy' | 'decidedAt'> {
@@ -120,6 +121,10 @@ const statementsOf = (db: Database) => ({
   latest: db.prepare<[number], DecisionRow>(
     'SELECT d.*, p.name AS by FROM decision d JOIN person p ON p.id = d.by_id WHERE d.attempt_id = ? ORDER BY d.id DESC LIMIT 1',
   ),
+  latestOf: db.prepare<[string], DecisionRow & { attemptId: number }>(
+    `SELECT d.*, d.attempt_id AS attemptId, p.name AS "by" FROM decision d JOIN person p ON p.id = d.by_id
+     WHERE d.id IN (SELECT max(id) FROM decision WHERE attempt_id IN (SELECT value FROM json_each(?)) GROUP BY attempt_id)`,
+  ),
   released: db.prepare<[number], DecidedRow>(
     `${DECIDED} AND a.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
   ),
@@ -183,6 +188,11 @@ export function createDecisionsRepo(db: Database) {
       const row = sql.latest.get(attemptId)
       return row && toDecision(row)
     },
+    /** The latest of each of these attempts. */
+    latestOf: (attempts: readonly number[]): ReadonlyMap<number, Decision> =>
+      new Map(
+        sql.latestOf.all(JSON.stringify(attempts)).map((row) => [row.attemptId, toDecision(row)] as const),
+      ),
     /** What the person may see: occasions of released decisions. */
     releasedOccasions: (personId: number) =>
       joined(sql.released.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),

@@ -52,6 +52,11 @@ export function createExercisesRepo(db: Database) {
 
   return {
     all: () => all.all().map(read),
+    /** All of them at once, to be asked by id: for lists. */
+    lookup: (): ((id: number) => StoredExercise) => {
+      const byHead = new Map(all.all().map((head) => [head.id, head]))
+      return (id) => read(byHead.get(id)!)
+    },
     /** Code and title alone. */
     heads: () => heads.all(),
     byId: (id: number) => one(byId.get(id)),

@@ -3,6 +3,7 @@ import { createAccountsRepo } from './accounts'
 import { createAppealsRepo } from './appeals'
 import { createBehavioursRepo } from './behaviours'
 import { createSecondMarkingsRepo } from './second-markings'
+import { createAttemptLists } from './attempt-lists'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
 import { createBaysRepo } from './bays'
@@ -15,6 +16,7 @@ import { createTestRecordsRepo } from './test-records'
 import { createInspectionsRepo } from './inspections'
 import { createRunsRepo } from './runs'
 import { createInstrumentsRepo } from './instruments'
+import { createKeptMarksRepo } from './kept-marks'
 import { createLocksRepo } from './locks'
 import { createObservationsRepo } from './observations'
 import { createEvidenceMarksRepo } from './evidence-marks'
@@ -42,7 +44,7 @@ export function createRepos(db: Database) {
     exercises: createExercisesRepo(db),
     accounts: createAccountsRepo(db),
     appeals: createAppealsRepo(db),
-    attempts: createAttemptsRepo(db),
+    attempts: { ...createAttemptsRepo(db), ...createAttemptLists(db) },
     behaviours: createBehavioursRepo(db),
     decisions: createDecisionsRepo(db),
     centre: createCentreRepo(db),
@@ -60,6 +62,7 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    keptMarks: createKeptMarksRepo(db),
     passkeys: createPasskeysRepo(db),
     personData: createPersonDataRepo(db),
     questions: createQuestionsRepo(db),

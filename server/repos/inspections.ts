@@ -61,6 +61,9 @@ const statementsOf = (db: Database) => ({
   byAttempt: db.prepare<[number], InspectionRow>(
     'SELECT fields, version, saved_at, saved_by FROM inspection WHERE attempt_id = ?',
   ),
+  ofAttempts: db.prepare<[string], InspectionRow & { attempt_id: number }>(
+    'SELECT attempt_id, fields, version, saved_at, saved_by FROM inspection WHERE attempt_id IN (SELECT value FROM json_each(?))',
+  ),
   save: db.prepare(
     'UPDATE inspection SET fields = ?, saved_at = ?, saved_by = ?, version = version + 1 WHERE attempt_id = ? AND version = ?',
   ),
@@ -94,6 +97,13 @@ export function createInspectionsRepo(db: Database) {
       const row = sql.byAttempt.get(attemptId)
       return row && toInspection(row)
     },
+    /** Of these attempts, by attempt. */
+    ofAttempts: (attempts: readonly number[]): ReadonlyMap<number, StoredInspection> =>
+      new Map(
+        sql.ofAttempts
+          .all(JSON.stringify(attempts))
+          .map((row) => [row.attempt_id, toInspection(row)] as const),
+      ),
     /** Begins it with the first save. */
     save: (
       attemptId: number,

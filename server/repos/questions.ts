@@ -97,8 +97,10 @@ const statementsOf = (db: Database) => ({
   ofCohort: db.prepare<[string], RawAsked>(
     `${ASKED} WHERE q.person_id IN (SELECT id FROM person WHERE cohort = ?) ORDER BY q.asked_at, q.id`,
   ),
-  counts: db.prepare<[], { attempt: number; n: number }>(
-    'SELECT q.attempt_id AS attempt, count(*) AS n FROM question_asked q WHERE q.attempt_id IS NOT NULL AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id) GROUP BY q.attempt_id',
+  counts: db.prepare<[string], { attempt: number; n: number }>(
+    `SELECT q.attempt_id AS attempt, count(*) AS n FROM question_asked q
+     WHERE q.attempt_id IN (SELECT value FROM json_each(?))
+       AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id) GROUP BY q.attempt_id`,
   ),
   since: db.prepare<[string, string], { personId: number; code: string }>(
     'SELECT person_id AS personId, code FROM question_asked WHERE asked_at > ? AND person_id IN (SELECT id FROM person WHERE cohort = ?)',
@@ -141,9 +143,9 @@ export function createQuestionsRepo(db: Database) {
     answersOfCohort: (cohort: string) => sql.answersOfCohort.all(cohort),
     askedOn: (attemptId: number): AskedRow[] => sql.ofAttempt.all(attemptId).map(toAsked),
     askedOfCohort: (cohort: string): AskedRow[] => sql.ofCohort.all(cohort).map(toAsked),
-    /** How many were asked at each job, those taken back left out. */
-    counts: (): ReadonlyMap<number, number> =>
-      new Map(sql.counts.all().map(({ attempt, n }) => [attempt, n])),
+    /** How many were asked at each of these jobs, those taken back left out. */
+    counts: (attempts: readonly number[]): ReadonlyMap<number, number> =>
+      new Map(sql.counts.all(JSON.stringify(attempts)).map(({ attempt, n }) => [attempt, n])),
     /** Who of a group was asked what since then. */
     askedSince: (cohort: string, since: string) => sql.since.all(since, cohort),
     isKnown: (token: string): boolean => sql.byToken.get(token) !== undefined,

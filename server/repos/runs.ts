@@ -55,7 +55,7 @@ interface NewRunDecision extends Pick<MeasureCloseBody, 'parts' | 'reason'> {
 }
 
 const statementsOf = (db: Database) => ({
-  all: db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC`),
+  all: db.prepare<[], RunRow>(`${RUN} ORDER BY r.id DESC LIMIT 300`),
   byId: db.prepare<[number], RunRow>(`${RUN} WHERE r.id = ?`),
   insert: db.prepare('INSERT INTO containment_run (made_by, fields, saved_at) VALUES (?, ?, ?)'),
   save: db.prepare(

@@ -128,15 +128,13 @@ const decidedOf = (db: Database) => ({
   handIns: db.prepare<[number], Raw<SurveyHandIn, 'fields'>>(
     'SELECT id, survey_id AS surveyId, fields, at FROM survey_hand_in WHERE survey_id = ? ORDER BY id',
   ),
-  lastHandIns: db.prepare<[{ person: number | null }], { id: number; surveyId: number; at: string }>(
-    `SELECT h.id, h.survey_id AS surveyId, h.at FROM survey_hand_in h JOIN survey s ON s.id = h.survey_id
-     WHERE (@person IS NULL OR s.person_id = @person)
-       AND h.id = (SELECT max(l.id) FROM survey_hand_in l WHERE l.survey_id = h.survey_id)`,
+  lastHandIns: db.prepare<[string], { id: number; surveyId: number; at: string }>(
+    `SELECT id, survey_id AS surveyId, at FROM survey_hand_in WHERE id IN (
+       SELECT max(id) FROM survey_hand_in WHERE survey_id IN (SELECT value FROM json_each(?)) GROUP BY survey_id)`,
   ),
-  lastDecisions: db.prepare<[{ person: number | null }], { handInId: number; met: number }>(
-    `SELECT d.hand_in_id AS handInId, d.met FROM survey_decision d
-     WHERE (@person IS NULL OR d.person_id = @person)
-       AND d.id = (SELECT max(l.id) FROM survey_decision l WHERE l.hand_in_id = d.hand_in_id)`,
+  lastDecisions: db.prepare<[string], { handInId: number; met: number }>(
+    `SELECT hand_in_id AS handInId, met FROM survey_decision WHERE id IN (
+       SELECT max(id) FROM survey_decision WHERE hand_in_id IN (SELECT value FROM json_each(?)) GROUP BY hand_in_id)`,
   ),
   decisions: db.prepare<[number], RawDecision>(
     `${DECISION} JOIN survey_hand_in h ON h.id = d.hand_in_id WHERE h.survey_id = ? ORDER BY d.id`,
@@ -185,9 +183,13 @@ export function createSurveysRepo(db: Database) {
     handIn: (id: number, fields: SurveyFields, at: string): number =>
       Number(sql.handIn.run(id, JSON.stringify(fields), at).lastInsertRowid),
     handIns: (id: number) => sql.handIns.all(id).map(toHandIn),
-    lastHandIns: (person: number | null) => sql.lastHandIns.all({ person }),
-    lastDecisions: (person: number | null) =>
-      new Map(sql.lastDecisions.all({ person }).map(({ handInId, met }) => [handInId, met === 1])),
+    /** The latest of each of these surveys. */
+    lastHandIns: (surveys: readonly number[]) => sql.lastHandIns.all(JSON.stringify(surveys)),
+    /** Whether the latest decision on each of these hand-ins is met. */
+    lastDecisions: (handIns: readonly number[]) =>
+      new Map(
+        sql.lastDecisions.all(JSON.stringify(handIns)).map(({ handInId, met }) => [handInId, met === 1]),
+      ),
     decisions: (id: number) => sql.decisions.all(id).map(toDecision),
     decide: (decision: NewSurveyDecision): void => {
       const { handInId, personId, met, feedback, marks, criteria, byId, at } = decision

@@ -24,13 +24,13 @@ type Repos = Pick<Context, 'repos'>
 export function listAccounts({ repos }: Context, actor: Person): AccountItem[] {
   allow(actor, 'account.see')
   const isWriter = actor.role === 'apprentice'
-  const writer = isWriter ? actor.id : null
   const list = isWriter
     ? repos.accounts.ofPerson(actor.id)
     : repos.accounts.handedIn().filter(({ cohort }) => seesGroup(actor, cohort))
-  const handIns = new Map(repos.accounts.lastHandIns(writer).map((last) => [last.accountId, last]))
+  const ids = list.map(({ id }) => id)
+  const handIns = new Map(repos.accounts.lastHandIns(ids).map((last) => [last.accountId, last]))
   const isMet = new Map(
-    repos.accounts.lastDecisions(writer).map(({ handInId, claim, met }) => [claim, { handInId, met }]),
+    repos.accounts.lastDecisions(ids).map(({ handInId, claim, met }) => [claim, { handInId, met }]),
   )
   return list.map((account) => itemOf(account, handIns.get(account.id), isMet, isWriter))
 }

@@ -8,15 +8,16 @@ import { structureSentence } from '#words/structure'
 import { makeVariants } from '#core/exercise/variants'
 import { ExerciseSchema } from '#schemas/exercise'
 import { validate } from '#schemas/validate'
-import type { ExerciseListItem, StoredExercise, TaskSheet } from '#schemas/views'
+import type { ExerciseListItem, StoredExercise, GroupShown, TaskSheets } from '#schemas/views'
 import type { Person } from '../repos/people'
-import { allow, found } from './access'
+import { allow, found, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { saveIfCurrent } from './save-current'
 
 export function listExercises({ repos }: Context, actor: Person): ExerciseListItem[] {
   allow(actor, 'exercise.see')
+  const counts = repos.attempts.counts()
   return repos.exercises
     .all()
     .map(({ exercise, ...stored }) => ({
@@ -26,7 +27,7 @@ export function listExercises({ repos }: Context, actor: Person): ExerciseListIt
       kind: exercise.kind,
       edition: exercise.edition,
       circuits: exercise.installation.circuits,
-      attempts: repos.attempts.byExercise(stored.id).length,
+      attempts: counts.get(stored.id) ?? 0,
     }))
 }
 
@@ -143,18 +144,44 @@ function giveVariants({ repos }: Context, id: number, exercise: Exercise, cohort
   return missing.length
 }
 
-/** Task sheets of everybody who has the exercise, for printing. */
-export function taskSheets({ repos }: Context, actor: Person, id: number): TaskSheet[] {
+/** Task sheets of one group who have the exercise, for printing; without a group named, of those who had it last. */
+export function taskSheets(
+  { repos }: Context,
+  actor: Person,
+  id: number,
+  wanted: string | null = null,
+): TaskSheets {
   allow(actor, 'exercise.see')
   found(repos.exercises.byId(id))
-  return repos.attempts.byExercise(id).map((attempt) => {
-    return {
-      number: attempt.personNumber,
-      name: attempt.personName,
-      bay: attempt.bay,
-      installation: publicInstallation(attempt.installation),
-    }
-  })
+  const { cohorts, cohort } = groupShown({ repos }, actor, id, wanted)
+  return {
+    cohorts,
+    cohort,
+    sheets: repos.attempts
+      .ofGroup(id, cohort)
+      .map((attempt) => ({
+        number: attempt.personNumber,
+        name: attempt.personName,
+        bay: attempt.bay,
+        installation: publicInstallation(attempt.installation),
+      })),
+  }
+}
+
+/** Of the groups that have an exercise the one that is asked for, or the one that had it last. */
+export function groupShown(
+  { repos }: Pick<Context, 'repos'>,
+  actor: Person,
+  id: number,
+  wanted: string | null,
+): GroupShown {
+  const groups = repos.attempts.groupsOf(id).filter(({ cohort }) => seesGroup(actor, cohort))
+  const latest = groups.reduce<(typeof groups)[number] | null>(
+    (a, b) => (a === null || b.last > a.last ? b : a),
+    null,
+  )
+  const cohorts = groups.map(({ cohort }) => cohort)
+  return { cohorts, cohort: wanted !== null && cohorts.includes(wanted) ? wanted : (latest?.cohort ?? '') }
 }
 
 function check(repos: Context['repos'], exercise: Exercise): void {

@@ -4,9 +4,10 @@ import type { StepMark, StepVerdict } from '#core/assessment/marking/mark-step'
 import { findingSentence } from '#words/findings/findings'
 import type { GroupMarks, GroupStep } from '#schemas/marking-views'
 import type { Person } from '../repos/people'
-import { allow, found, seesGroup } from './access'
+import { allow, found } from './access'
 import type { Context } from './context'
-import { markedOf, scopeNames } from './marked'
+import { groupShown } from './exercises'
+import { besideAll, markedOf, scopeNames } from './marked'
 
 const CALCULATED = new Set(
   [...CIRCUIT_CHAIN, ...BOARD_CHAIN].filter(({ kind }) => kind === 'calculated').map(({ key }) => key),
@@ -14,18 +15,28 @@ const CALCULATED = new Set(
 const MOST_SLIPS = 4
 
 /** What the group gets wrong: every step of the exercise over all sheets that have been handed in. */
-export function groupMarks({ repos }: Context, actor: Person, exerciseId: number): GroupMarks {
+export function groupMarks(
+  { repos }: Context,
+  actor: Person,
+  exerciseId: number,
+  wanted: string | null = null,
+): GroupMarks {
   allow(actor, 'attempt.see')
   const { exercise } = found(repos.exercises.byId(exerciseId))
-  const attempts = repos.attempts
-    .byExercise(exerciseId)
-    .filter(
-      ({ stage, cohort }) => ['handedIn', 'decided', 'released'].includes(stage) && seesGroup(actor, cohort),
-    )
-  const sheets = attempts.map((attempt) => ({ attempt, marked: markedOf({ repos }, attempt) }))
+  const shown = groupShown({ repos }, actor, exerciseId, wanted)
+  const group = repos.attempts.ofGroup(exerciseId, shown.cohort)
+  const attempts = group.filter(({ stage }) => ['handedIn', 'decided', 'released'].includes(stage))
+  const decided = repos.decisions.latestOf(
+    attempts.filter(({ stage }) => stage !== 'handedIn').map(({ id }) => id),
+  )
+  const beside = besideAll({ repos }, group)
+  const sheets = attempts.map((attempt) => ({
+    attempt,
+    marked: decided.get(attempt.id)?.evidence.marked ?? markedOf({ repos }, attempt, beside),
+  }))
   const first = sheets[0]
-  if (!first)
-    return { exercise: { id: exerciseId, code: exercise.code, title: exercise.title }, sheets: 0, steps: [] }
+  const head = { exercise: { id: exerciseId, code: exercise.code, title: exercise.title }, ...shown }
+  if (!first) return { ...head, sheets: 0, steps: [] }
   const names = scopeNames(first.attempt, first.marked)
   const steps = first.marked.design.map(({ node, step, scope }, i): GroupStep => {
     const marks = sheets.map(({ attempt, marked }) => ({ attempt, mark: marked.design[i]! }))
@@ -51,11 +62,7 @@ export function groupMarks({ repos }: Context, actor: Person, exerciseId: number
       slips: commonSlips(marks.map(({ mark }) => mark)),
     }
   })
-  return {
-    exercise: { id: exerciseId, code: exercise.code, title: exercise.title },
-    sheets: sheets.length,
-    steps,
-  }
+  return { ...head, sheets: sheets.length, steps }
 }
 
 function countVerdicts(marks: readonly StepMark[]): Readonly<Record<StepVerdict, number>> {

@@ -11,6 +11,7 @@ import { ownAttempt } from './access'
 import { assignmentFor } from './assignment'
 import { askedKeys } from './test-sheet'
 import type { Context } from './context'
+import { keepMarks } from './kept-marks'
 import { Problem } from './problem'
 import { saveIfCurrent } from './save-current'
 import { settled, nextStage } from './stages'
@@ -65,6 +66,7 @@ function act(context: Context, actor: Person, { id, version, what, check }: Step
       check(attempt)
       repos.attempts.setStage(id, nextStage(attempt, what))
       repos.attempts.addEvent(id, what, actor.id, now, '')
+      keepMarks(context, id)
     },
     theirs: (attempt) => forApprentice(context, attempt),
   })

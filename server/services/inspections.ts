@@ -1,12 +1,8 @@
 import { randomInt } from 'node:crypto'
-import { concludeInspection, type Conclusion } from '#core/inspection/conclude'
-import { workMarks, type WorkMark } from '#core/inspection/work-mark'
-import { inspectionItems, type InspectionItem } from '#core/inspection/items'
 import { drawSpot } from '#core/inspection/draw'
 import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
-import { buildRig } from '#core/bay/build/build'
 import { DEFECT_TEXT, spotName } from '#words/inspection'
 import type {
   InspectionBody,
@@ -23,6 +19,8 @@ import { allow, may, openOf } from './access'
 import { saveIfCurrent } from './save-current'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
+import { isAssessors, itemsFor } from './inspection-work'
+import { keepMarks } from './kept-marks'
 import { Problem } from './problem'
 
 /** The attempt of one's own, or any for those who mark; wired, so that there is something to look at. */
@@ -31,29 +29,6 @@ function inspected(context: Context, actor: Person, id: number): Attempt {
   if (attempt.stage === 'design' || assignmentFor(context, attempt).tests === null)
     throw new Problem('notFound')
   return attempt
-}
-
-export function itemsFor(context: Pick<Context, 'repos'>, attempt: Attempt): InspectionItem[] {
-  const assignment = assignmentFor(context, attempt)
-  const rig = buildRig(assignment.installation, designOf(assignment), `Bay ${attempt.bay}`)
-  return rig ? inspectionItems(rig, assignment.policy) : []
-}
-
-/** Marks of an inspection that an assessor has gone over last, with its version; none before that. */
-export function workOf(context: Pick<Context, 'repos'>, attempt: Attempt): readonly WorkMark[] {
-  const stored = context.repos.inspections.byAttempt(attempt.id)
-  if (!stored || !isAssessors(context, stored)) return []
-  const items = itemsFor(context, attempt)
-  return workMarks(items, concludeInspection(items, stored.fields))
-}
-
-const isAssessors = ({ repos }: Pick<Context, 'repos'>, { savedBy }: StoredInspection): boolean =>
-  savedBy !== null && may(repos.people.byId(savedBy)!, 'attempt.mark')
-
-/** What an inspection says so far; undefined where nobody has begun. */
-export function inspectionOf(context: Pick<Context, 'repos'>, attempt: Attempt): Conclusion | undefined {
-  const stored = context.repos.inspections.byAttempt(attempt.id)
-  return stored && concludeInspection(itemsFor(context, attempt), stored.fields)
 }
 
 export function showInspection(context: Context, actor: Person, id: number): InspectionView {
@@ -134,7 +109,11 @@ export const saveInspection = (
       if (!mayInspect(actor, inspected(context, actor, id))) throw new Problem('inspectionClosed')
       return storedInspection(context, id)
     },
-    write: () => context.repos.inspections.save(id, version, fields, actor.id, context.now),
+    write: () => {
+      const isSaved = context.repos.inspections.save(id, version, fields, actor.id, context.now)
+      if (isSaved) keepMarks(context, id)
+      return isSaved
+    },
     theirs: () => showInspection(context, actor, id),
   })
 

@@ -5,9 +5,10 @@ import type { OtherBay } from '#core/testing/relations/sheet'
 import { circuitOfKey } from '#core/testing/kinds/kinds'
 import type { ScopeNames } from '#words/findings/findings'
 import type { Attempt } from '../repos/attempts'
+import type { StoredInspection } from '../repos/inspections'
 import type { Context } from './context'
 import { assignmentFor } from './assignment'
-import { workOf } from './inspections'
+import { workOf } from './inspection-work'
 import { bayOf, readingMarks } from './test-sheet'
 
 /**
@@ -20,26 +21,38 @@ const MARKED = new WeakMap<
 >()
 const MOST = 2000
 
-/** The attempt as it is marked without any assessor's word. */
-export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt): Marked {
-  const known = MARKED.get(context.repos.attempts) ?? new LRUCache({ max: MOST })
-  MARKED.set(context.repos.attempts, known)
-  const version = `${attempt.version} ${attempt.stage} ${context.repos.inspections.byAttempt(attempt.id)?.version ?? 0}`
+/** What is read beside sheets that are marked together: their group, and what was inspected. */
+export interface Beside {
+  readonly group: readonly Attempt[]
+  readonly inspections: ReadonlyMap<number, StoredInspection>
+}
+export const besideAll = ({ repos }: Pick<Context, 'repos'>, group: readonly Attempt[]): Beside => ({
+  group,
+  inspections: repos.inspections.ofAttempts(group.map(({ id }) => id)),
+})
+
+/** The attempt as it is marked without any assessor's word; `beside` where a group is marked at once. */
+export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt, beside?: Beside): Marked {
+  const { repos } = context
+  const known = MARKED.get(repos.attempts) ?? new LRUCache({ max: MOST })
+  MARKED.set(repos.attempts, known)
+  const inspection = beside ? beside.inspections.get(attempt.id) : repos.inspections.byAttempt(attempt.id)
+  const version = `${attempt.version} ${attempt.stage} ${inspection?.version ?? 0}`
   const before = known.get(attempt.id)
   if (before?.version === version) return before.marked
+  const group = beside?.group ?? repos.attempts.ofGroup(attempt.exerciseId, attempt.cohort)
   const marked: Marked = {
     design: markDesign(assignmentFor(context, attempt), attempt.answers),
-    readings: readingMarks(context, attempt, otherBays(context, attempt)),
-    work: workOf(context, attempt),
+    readings: readingMarks(context, attempt, otherBays(context, attempt, group)),
+    work: workOf(context, attempt, inspection),
   }
   known.set(attempt.id, { version, marked })
   return marked
 }
 
 /** What every other bay of the group should show, to recognise a figure that was copied. */
-function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt): OtherBay[] {
-  return context.repos.attempts
-    .byExercise(attempt.exerciseId)
+function otherBays(context: Pick<Context, 'repos'>, attempt: Attempt, group: readonly Attempt[]): OtherBay[] {
+  return group
     .filter((other) => other.id !== attempt.id)
     .flatMap((other) => {
       const bay = bayOf(context, other)

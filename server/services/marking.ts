@@ -1,19 +1,17 @@
 import { askedFeedback, composeFeedback } from '#words/feedback'
 import { shownByTask } from '#core/assessment/outcomes/shows'
 import { propose, type Marked } from '#core/assessment/marking/proposal'
-import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
-import { presentItem } from '#core/assessment/upgrade'
-import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
 import type { AskedView } from '#schemas/question-views'
 import type { MarkingBody } from '#schemas/requests'
-import type { Decision, MarkingDraft, MarkingListItem, MarkingView } from '#schemas/marking-views'
+import type { Decision, MarkingListItem, MarkingView } from '#schemas/marking-views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, attemptSeen, seesGroup } from './access'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { Problem } from './problem'
-import { workOf } from './inspections'
+import { workOf } from './inspection-work'
+import { criteriaFor, draftOf, keepMarks, summariesOf } from './kept-marks'
 import { markedOf, scopeNames } from './marked'
 import { askedViews } from './question-statistics'
 import { saveIfCurrent } from './save-current'
@@ -22,40 +20,22 @@ import { needProof } from './proof'
 import { refuseUnseen, seenOf } from './seen'
 import { nextStage } from './stages'
 
-const HANDED_IN: readonly string[] = ['handedIn', 'decided', 'released']
 /** So many that were given back are still on the pile, to look at again; older ones stand in the records. */
 const RELEASED_SHOWN = 300
 
 /** Attempts to be decided first, then those decided, by exercise and bay. */
-export function markingPile({ repos }: Context, actor: Person): MarkingListItem[] {
+export function markingPile(context: Context, actor: Person): MarkingListItem[] {
   allow(actor, 'attempt.see')
+  const { repos } = context
   const pile = repos.attempts.onPile(RELEASED_SHOWN).filter(({ cohort }) => seesGroup(actor, cohort))
+  const summaries = summariesOf(context, pile)
+  const exerciseOf = repos.exercises.lookup()
   return pile
-    .map((attempt) => {
-      const { exercise } = repos.exercises.byId(attempt.exerciseId)!
-      const decision = repos.decisions.latest(attempt.id)
-      const marked = decision?.evidence.marked ?? markedOf({ repos }, attempt)
-      const proposal =
-        decision?.evidence.proposal ??
-        propose(marked, criteriaFor(repos, exercise.criteria), draftOf({ repos }, attempt, marked).overrides)
-      return {
-        id: attempt.id,
-        name: attempt.personName,
-        cohort: attempt.cohort,
-        bay: attempt.bay,
-        stage: attempt.stage,
-        exerciseId: attempt.exerciseId,
-        code: exercise.code,
-        title: exercise.title,
-        mark: proposal.mark,
-        outOf: proposal.outOf,
-        critical: proposal.critical.length,
-        met: proposal.met,
-        handedInAt:
-          repos.attempts
-            .events(attempt.id)
-            .findLast((event) => event.act === 'handIn' || event.act === 'handInAlone')?.at ?? null,
-      }
+    .map(({ id, name, cohort, bay, stage, exerciseId, handedInAt }): MarkingListItem => {
+      const { exercise } = exerciseOf(exerciseId)
+      const { mark, outOf, critical, met } = summaries.get(id)!
+      const { code, title } = exercise
+      return { id, name, cohort, bay, stage, exerciseId, code, title, mark, outOf, critical, met, handedInAt }
     })
     .sort((a, b) => Number(a.stage !== 'handedIn') - Number(b.stage !== 'handedIn'))
 }
@@ -130,21 +110,6 @@ function shownMarks(
   return attempt.stage === 'released' ? marked : { ...marked, work: workOf(context, attempt) }
 }
 
-/**
- * A draft with its overrides by the keys of the marks that they stand beside: those of an earlier decision,
- * or the present ones.
- */
-function draftOf(context: Pick<Context, 'repos'>, attempt: Attempt, { readings }: Marked): MarkingDraft {
-  const draft = context.repos.decisions.draft(attempt.id)
-  const keys = new Set(readings.map(({ reading }) => `reading.${reading}`))
-  const { tests } = assignmentFor(context, attempt)
-  const present = (item: ItemKey) => (keys.has(item) ? item : presentItem(item, attempt.installation, tests))
-  return {
-    ...draft,
-    overrides: draft.overrides.map((override) => ({ ...override, item: present(override.item) })),
-  }
-}
-
 export function saveMarking(context: Context, actor: Person, id: number, body: MarkingBody): MarkingView {
   const { repos } = context
   allow(actor, 'attempt.mark')
@@ -155,7 +120,11 @@ export function saveMarking(context: Context, actor: Person, id: number, body: M
       const { stage } = repos.attempts.byId(id)!
       if (stage !== 'handedIn' && stage !== 'decided') throw new Problem('wrongStage')
     },
-    write: () => repos.decisions.saveDraft(id, body.version, body.overrides, body.feedback),
+    write: () => {
+      const isSaved = repos.decisions.saveDraft(id, body.version, body.overrides, body.feedback)
+      if (isSaved) keepMarks(context, id)
+      return isSaved
+    },
     theirs: (draft) => draft,
   })
   return showMarking(context, actor, id)
@@ -196,6 +165,7 @@ export function decide(
         evidence,
       })
       repos.attempts.setStage(id, stage)
+      keepMarks(context, id)
       repos.attempts.addEvent(id, 'decide', actor.id, now, view.proposal.met ? 'met' : 'not yet')
       learnComments({ repos, now }, actor, view, feedback)
       repos.audit.add(now, actor.id, 'decided', `attempt ${id}`)
@@ -255,16 +225,7 @@ function neighbours(
   exerciseId: number,
   id: number,
 ): Pick<MarkingView, 'previous' | 'next'> {
-  const pile = repos.attempts
-    .byExercise(exerciseId)
-    .filter(({ stage }) => HANDED_IN.includes(stage))
-    .map((attempt) => attempt.id)
+  const pile = repos.attempts.handedIn(exerciseId)
   const at = pile.indexOf(id)
   return { previous: pile[at - 1] ?? null, next: at === -1 ? null : (pile[at + 1] ?? null) }
-}
-
-function criteriaFor(repos: Context['repos'], codes: readonly string[]): Criterion[] {
-  const framework = repos.centre.framework()
-  if (!framework) throw new Problem('frameworkMissing')
-  return criteriaOf(framework).filter((criterion) => codes.includes(criterion.code))
 }

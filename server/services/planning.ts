@@ -149,7 +149,7 @@ function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }:
     bays: repos.planning.checks().map(({ bay, kind, dueOn }) => ({ bay, kind, dueOn })),
     knownBays: knownBays(context),
     away: repos.planning.entries(dayAfter(on, -400), dayAfter(on, 400)),
-    needs: cableNeeds(context, fields),
+    needs: cableNeeds(context, cohort, fields),
     stock: Object.fromEntries(
       [...stockByCable(context)].map(([cable, drums]) => [
         cable,
@@ -162,7 +162,7 @@ function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }:
 }
 
 /** What the tasks of a session take from the drums: of whoever has the exercise, by their own lengths. */
-function cableNeeds({ repos }: Pick<Context, 'repos'>, fields: SessionFields): CableNeed[] {
+function cableNeeds({ repos }: Pick<Context, 'repos'>, cohort: string, fields: SessionFields): CableNeed[] {
   const { tasks } = readSession(fields)
   return [...new Set(tasks.map(({ exercise }) => exercise))].flatMap((id) => {
     const stored = repos.exercises.byId(id)
@@ -170,7 +170,7 @@ function cableNeeds({ repos }: Pick<Context, 'repos'>, fields: SessionFields): C
     const people = new Set(tasks.filter(({ exercise }) => exercise === id).map((task) => task.people[0]!))
     const built = builtCircuits(stored.exercise)
     return repos.attempts
-      .byExercise(id)
+      .ofGroup(id, cohort)
       .filter(({ personId }) => people.has(personId))
       .flatMap(({ personId, installation }) =>
         materialsOf(designOf(assignmentOf(stored.exercise, installation)), built).cables.map((cable) => ({

@@ -100,18 +100,27 @@ const MOST_KEPT = 400
 const WHAT_IF = new LRUCache<string, readonly Question[]>({ max: 200 })
 const versionOf = (attempt: Attempt): string => `${attempt.id} ${attempt.version} ${attempt.stage}`
 
+function questionsKept({ repos }: Repos): LRUCache<string, readonly Question[]> {
+  const kept = QUESTIONS.get(repos.attempts) ?? new LRUCache<string, readonly Question[]>({ max: MOST_KEPT })
+  QUESTIONS.set(repos.attempts, kept)
+  return kept
+}
+
 export function questionsAbout(context: Repos, attempt: Attempt): readonly Question[] {
   const errors = errorsOf(context, attempt).length
   const key = `${versionOf(attempt)} ${errors}`
-  const { attempts } = context.repos
-  const kept = QUESTIONS.get(attempts) ?? new LRUCache<string, readonly Question[]>({ max: MOST_KEPT })
-  QUESTIONS.set(attempts, kept)
+  const kept = questionsKept(context)
   const known = kept.get(key)
   if (known) return known
   const made = jobQuestions(materialOf(context, attempt))
   kept.set(key, made)
+  kept.set(`${versionOf(attempt)} latest`, made)
   return made
 }
+
+/** Questions about a job as far as they have been made: a list of a group waits for none. */
+export const knownQuestions = (context: Repos, attempt: Attempt): readonly Question[] =>
+  questionsKept(context).get(`${versionOf(attempt)} latest`) ?? []
 
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
 export async function whatIfAbout(context: Repos, attempt: Attempt): Promise<readonly Question[]> {

@@ -5,7 +5,7 @@ import { questionsByMoment, questionsNow } from '#core/questions/choose'
 import { countsAs } from '#core/questions/outcome'
 import type { Question } from '#core/questions/question'
 import type { Moment } from '#core/questions/topics'
-import type { AskHead, RoundView } from '#schemas/question-views'
+import type { AskHead, AskList, RoundView } from '#schemas/question-views'
 import { AskedSchema, type Asked, type RoundBody } from '#schemas/questions'
 import { validate } from '#schemas/validate'
 import type { Attempt } from '../repos/attempts'
@@ -13,8 +13,9 @@ import type { Person } from '../repos/people'
 import { allow, attemptSeen, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { groupsOf } from './kept-marks'
 import { bankOf, questionOf } from './question-bank'
-import { questionsAbout, whatIfAbout } from './question-material'
+import { knownQuestions, questionsAbout, whatIfAbout } from './question-material'
 import { answersOf, answersOfGroup, knowingOf, type Answers } from './question-standing'
 
 /** What the hands are doing at a stage. */
@@ -27,38 +28,37 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
   decided: 'fault',
   released: 'fault',
 }
-/** Everybody at work of the groups that somebody sees, by exercise and bay, and what to ask each of them first. */
-export function listRounds(context: Context, actor: Person): AskHead[] {
+/** Everybody of one group who is at work, by exercise and bay, and what to ask each of them first. */
+export function listRounds(context: Context, actor: Person, wanted: string | null = null): AskList {
   allow(actor, 'question.ask')
   const { repos, now } = context
-  const atWork = repos.attempts.atWork().filter(({ cohort }) => seesGroup(actor, cohort))
-  const [counts, bank] = [repos.questions.counts(), bankOf(context)]
-  const answers = new Map<string, Answers>()
-  for (const cohort of new Set(atWork.map((attempt) => attempt.cohort)))
-    answers.set(cohort, answersOfGroup(context, cohort))
-  return [...groupsOf(atWork)].flatMap(([exerciseId, group]) => {
-    const { exercise } = repos.exercises.byId(exerciseId)!
+  const atWork = repos.attempts.groupsAtWork().filter(({ cohort }) => seesGroup(actor, cohort))
+  const cohorts = [...new Set(atWork.map(({ cohort }) => cohort))]
+  const cohort = wanted !== null && cohorts.includes(wanted) ? wanted : (cohorts[0] ?? '')
+  const attempts = repos.attempts.atWorkIn(cohort)
+  const counts = repos.questions.counts(attempts.map(({ id }) => id))
+  const [bank, answers] = [bankOf(context), answersOfGroup(context, cohort)]
+  const exerciseOf = repos.exercises.lookup()
+  const heads = [...groupsOf(attempts)].flatMap((group) => {
+    const { exercise } = exerciseOf(group[0]!.exerciseId)
     const general = inEdition(bank, exercise)
     return group.map((attempt) => {
       const moment = MOMENT_OF[attempt.stage]
-      const known = knowingOf(attempt, group, answers.get(attempt.cohort)!, now)
-      const questions = [...inEdition(questionsAbout(context, attempt), exercise), ...general]
-      const [first] = questionsNow(questions, { ...known, moment }, String(attempt.personId))
+      const known = knowingOf(attempt, group, answers, now)
+      const about = knownQuestions(context, attempt)
+      const [first] = questionsNow(
+        [...inEdition(about, exercise), ...general],
+        { ...known, moment },
+        String(attempt.personId),
+      )
       return { ...headOf(attempt, exercise, counts), next: first?.question.text ?? '' }
     })
   })
+  return { cohorts, cohort, heads }
 }
 
 const inEdition = (questions: readonly Question[], { edition }: Pick<Exercise, 'edition'>): Question[] =>
   questions.filter((question) => question.edition === null || question.edition === edition)
-
-/** Attempts by their exercise. */
-function groupsOf(attempts: readonly Attempt[]): Map<number, Attempt[]> {
-  const groups = new Map<number, Attempt[]>()
-  for (const attempt of attempts)
-    groups.set(attempt.exerciseId, [...(groups.get(attempt.exerciseId) ?? []), attempt])
-  return groups
-}
 
 function headOf(
   attempt: Attempt,
@@ -86,10 +86,8 @@ export function showRound(context: Context, actor: Person, attemptId: number): R
   const attempt = attemptSeen(actor, repos.attempts.byId(attemptId))
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
   const bank = inEdition([...questionsAbout(context, attempt), ...bankOf(context)], exercise)
-  const group = repos.attempts
-    .byExercise(attempt.exerciseId)
-    .filter(({ cohort }) => cohort === attempt.cohort)
-  const counts = repos.questions.counts()
+  const group = repos.attempts.ofGroup(attempt.exerciseId, attempt.cohort)
+  const counts = repos.questions.counts(group.map(({ id }) => id))
   const known = knowingOf(attempt, group, answersOf(context, attempt), now)
   return {
     attempt: headOf(attempt, exercise, counts),

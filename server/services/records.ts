@@ -66,7 +66,24 @@ function standings(framework: Framework, evidence: Evidence, now: string): UnitS
     evidence,
     now,
   )
-  return all.map(({ gap, coverage }) => ({ gap, coverage, closesAt: dates.get(gap.unit.code) ?? null }))
+  return all.map(({ gap, coverage }) => ({
+    gap,
+    coverage: coverage.map((item) => ({ ...item, occasions: newest(item.occasions) })),
+    closesAt: dates.get(gap.unit.code) ?? null,
+  }))
+}
+
+/** After years a criterion has a hundred occasions; a page shows the newest, and every one that is not met yet. */
+const MOST_SHOWN = 12
+function newest<O extends { readonly decidedAt: string; readonly met: boolean }>(
+  occasions: readonly O[],
+): O[] {
+  const sorted = [...occasions].sort((a, b) => (a.decidedAt < b.decidedAt ? 1 : -1))
+  const kept = new Set([
+    ...sorted.slice(0, MOST_SHOWN),
+    ...sorted.filter(({ met }) => !met).slice(0, MOST_SHOWN),
+  ])
+  return occasions.filter((occasion) => kept.has(occasion))
 }
 
 /** Rows of a group by person, kept with what they were made from: a group is looked at far more often than it gains. */
@@ -157,27 +174,26 @@ export function exportResults(
 ): { readonly name: string; readonly csv: string } {
   allow(actor, 'results.export')
   const { exercise } = found(repos.exercises.byId(exerciseId))
-  const rows = repos.attempts
-    .byExercise(exerciseId)
-    .filter(({ cohort }) => seesGroup(actor, cohort))
-    .map((attempt): ResultRow => {
-      const decision = repos.decisions.latest(attempt.id)
-      const criteria = decision?.evidence.proposal.criteria ?? []
-      return {
-        exercise: exercise.code,
-        number: attempt.personNumber,
-        name: attempt.personName,
-        group: attempt.cohort,
-        bay: attempt.bay,
-        stage: attempt.stage,
-        mark: decision?.mark,
-        outOf: decision?.outOf,
-        met: decision?.met,
-        criteriaMet: criteria.filter((criterion) => criterion.met).map((criterion) => criterion.code),
-        criteriaOpen: criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code),
-        decidedBy: decision?.by ?? '',
-        decidedAt: decision?.at ?? '',
-      }
-    })
+  const attempts = repos.attempts.byExercise(exerciseId).filter(({ cohort }) => seesGroup(actor, cohort))
+  const decisions = repos.decisions.latestOf(attempts.map(({ id }) => id))
+  const rows = attempts.map((attempt): ResultRow => {
+    const decision = decisions.get(attempt.id)
+    const criteria = decision?.evidence.proposal.criteria ?? []
+    return {
+      exercise: exercise.code,
+      number: attempt.personNumber,
+      name: attempt.personName,
+      group: attempt.cohort,
+      bay: attempt.bay,
+      stage: attempt.stage,
+      mark: decision?.mark,
+      outOf: decision?.outOf,
+      met: decision?.met,
+      criteriaMet: criteria.filter((criterion) => criterion.met).map((criterion) => criterion.code),
+      criteriaOpen: criteria.filter((criterion) => !criterion.met).map((criterion) => criterion.code),
+      decidedBy: decision?.by ?? '',
+      decidedAt: decision?.at ?? '',
+    }
+  })
   return { name: `${exercise.code}-results.csv`, csv: writeResults(rows) }
 }

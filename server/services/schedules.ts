@@ -91,7 +91,7 @@ const sheetOf = (context: Context, attempt: Attempt): GroupSheet => ({
 
 function othersOf(context: Context, attempt: Attempt): GroupSheet[] {
   return context.repos.attempts
-    .byExercise(attempt.exerciseId)
+    .ofGroup(attempt.exerciseId, attempt.cohort)
     .filter(
       (other) =>
         other.id !== attempt.id &&

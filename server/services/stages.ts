@@ -35,10 +35,11 @@ export function eventsOf(context: Context, attempt: Attempt): readonly StageEven
   const events = context.repos.attempts.events(attempt.id)
   const isUnwritten = attempt.stage === 'dead' && permissionUntil(events) !== null
   const at = permissionUntil(events)
-  return isUnwritten && at
-    ? [...events, { act: 'expire', by: attempt.personName, at, note: RUN_OUT }]
-    : events
+  return isUnwritten && at ? [...events, ranOut(attempt.personName, at)] : events
 }
+
+/** That a permission has run out, as it is told before anybody has written it down. */
+export const ranOut = (by: string, at: string): StageEvent => ({ act: 'expire', by, at, note: RUN_OUT })
 
 /** The stage that follows, or the refusal. */
 export function nextStage(attempt: Attempt, what: Act): Stage {

@@ -23,10 +23,11 @@ export function listSurveys({ repos }: Context, actor: Person): SurveyItem[] {
   const others = may(actor, 'attempt.mark')
     ? repos.surveys.handedIn().filter(({ cohort }) => seesGroup(actor, cohort))
     : []
-  const whose = may(actor, 'attempt.mark') ? null : actor.id
-  const last = new Map(repos.surveys.lastHandIns(whose).map((one) => [one.surveyId, one]))
-  const decided = repos.surveys.lastDecisions(whose)
-  return [...own, ...others].map(({ id, person, cohort, personId, site, fields }) => {
+  const all = [...own, ...others]
+  const handIns = repos.surveys.lastHandIns(all.map(({ id }) => id))
+  const last = new Map(handIns.map((one) => [one.surveyId, one]))
+  const decided = repos.surveys.lastDecisions(handIns.map(({ id }) => id))
+  return all.map(({ id, person, cohort, personId, site, fields }) => {
     const handIn = last.get(id)
     return {
       id,

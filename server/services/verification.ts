@@ -22,6 +22,8 @@ import { scopeNames } from './marked'
 import { Problem } from './problem'
 import { needProof } from './proof'
 
+/** So many stand in the list, the riskiest first; when they are done the next come up. */
+const MOST_SAMPLED = 200
 /** Decisions of this long are looked at. */
 const SAMPLED_MS = 180 * 86_400_000
 
@@ -33,7 +35,7 @@ export function showVerification(context: Context, actor: Person): VerificationV
   const decisions = repos.secondMarkings
     .decisionsSince(since)
     .filter(({ cohort }) => seesGroup(actor, cohort))
-  const seconds = repos.secondMarkings.all()
+  const seconds = repos.secondMarkings.since(since)
   const { samplePercent: randomPercent } = repos.centre.trust()
   const byDecision = new Map(decisions.map((decision) => [decision.id, decision]))
   const judged = seconds.flatMap((second) => {
@@ -60,26 +62,28 @@ function sampleFor(
   const judgedBy = (decisionId: number, by?: number) =>
     seconds.some((second) => second.decisionId === decisionId && (by === undefined || second.byId === by))
   const mayJudge = may(actor, 'verification.judge')
-  return sampleOf(decisions, randomPercent).map(({ decision, reasons }) => {
-    const isOwn = decision.byId === actor.id
-    const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
-    const isHidden = mayJudge && !isOwn && !judgedBy(id, actor.id)
-    return {
-      decisionId: id,
-      // Who it is may sway a second look; it is said once that look stands.
-      person: isHidden ? '' : person,
-      cohort,
-      bay,
-      exerciseCode,
-      exerciseTitle,
-      at,
-      reasons: isHidden
-        ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
-        : reasons,
-      isOwn,
-      isDone: judgedBy(id),
-    }
-  })
+  return sampleOf(decisions, randomPercent)
+    .slice(0, MOST_SAMPLED)
+    .map(({ decision, reasons }) => {
+      const isOwn = decision.byId === actor.id
+      const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
+      const isHidden = mayJudge && !isOwn && !judgedBy(id, actor.id)
+      return {
+        decisionId: id,
+        // Who it is may sway a second look; it is said once that look stands.
+        person: isHidden ? '' : person,
+        cohort,
+        bay,
+        exerciseCode,
+        exerciseTitle,
+        at,
+        reasons: isHidden
+          ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
+          : reasons,
+        isOwn,
+        isDone: judgedBy(id),
+      }
+    })
 }
 
 /** The work of a decision without its marks, its decision and its name; only for whoever did not mark it. */

@@ -1,4 +1,4 @@
-import { askedNodes, publicInstallation } from '#core/exercise/assignment'
+import { askedNodes, assignmentOf, publicInstallation, type Assignment } from '#core/exercise/assignment'
 import type { WorkListItem, WorkView } from '#schemas/views'
 import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
@@ -9,19 +9,20 @@ import type { Context } from './context'
 import { inForce, eventsOf } from './stages'
 
 /** How many boxes of the design are filled, of how many. */
-export function progressOf(
-  context: Pick<Context, 'repos'>,
-  attempt: Attempt,
+export function progressOn(
+  assignment: Assignment,
+  answers: Attempt['answers'],
 ): { readonly answered: number; readonly steps: number } {
-  const nodes = askedNodes(assignmentFor(context, attempt))
-  return { answered: nodes.filter((node) => attempt.answers[node]?.trim()).length, steps: nodes.length }
+  const nodes = askedNodes(assignment)
+  return { answered: nodes.filter((node) => answers[node]?.trim()).length, steps: nodes.length }
 }
 
 /** The apprentice's tasks, newest first. */
 export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
   allow(actor, 'work.own')
+  const exerciseOf = repos.exercises.lookup()
   return repos.attempts.byPerson(actor.id).map((attempt) => {
-    const { exercise } = repos.exercises.byId(attempt.exerciseId)!
+    const { exercise } = exerciseOf(attempt.exerciseId)
     return {
       id: attempt.id,
       code: exercise.code,
@@ -29,7 +30,7 @@ export function listWork({ repos }: Context, actor: Person): WorkListItem[] {
       bay: attempt.bay,
       stage: attempt.stage,
       savedAt: attempt.savedAt,
-      ...progressOf({ repos }, attempt),
+      ...progressOn(assignmentOf(exercise, attempt.installation), attempt.answers),
       library: exercise.policy.library,
     }
   })

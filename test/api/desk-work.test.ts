@@ -2,14 +2,14 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { stateAfter } from '#core/testing/fault-finding/steps'
 import { previewPlant } from '#core/testing/fault-finding/preview'
-import { showFloor } from '../../server/services/floor'
+import { showFloor, showRequest } from '../../server/services/floor'
 import { groupMarks } from '../../server/services/group-marks'
 import { endFaultFinding, showFaultFinding, stepFaultFinding } from '../../server/services/fault-finding'
 import { plantBay, plantFaultFinding, previewFaultFinding } from '../../server/services/fault-finding-set'
 import { decide, markingPile, release, showMarking } from '../../server/services/marking'
-import { showStores } from '../../server/services/stores'
+import { listStores, showStores } from '../../server/services/stores'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
-import { refusal } from '../support/refusal'
+import { refusal, refusedAtOnce } from '../support/refusal'
 
 let centre: Centre
 beforeEach(() => (centre = aCentre()))
@@ -86,7 +86,8 @@ describe('the floor and the stores', () => {
     const patch = (minutes: number, id: number) =>
       showFloor(later(minutes).context, centre.assessor).patches.find((floorPatch) => floorPatch.id === id)!
     expect(patch(15, second)).toMatchObject({ stage: 'permission', lastAct: { at: later(10).context.now } })
-    expect(patch(15, second).request!.gate).toMatchObject({ open: true })
+    expect(showRequest(later(15).context, centre.assessor, second).gate).toMatchObject({ open: true })
+    expect(refusedAtOnce(() => showRequest(later(15).context, centre.assessor, attemptId))).toBe('wrongStage')
     expect(patch(15, attemptId)).toMatchObject({ stage: 'live' })
     const until = Date.parse(patch(15, attemptId).liveUntil!)
     expect(until).toBeGreaterThan(Date.parse(later(15).context.now))
@@ -94,13 +95,16 @@ describe('the floor and the stores', () => {
     expect(patch(after, attemptId)).toMatchObject({ stage: 'dead', liveUntil: null })
   })
   it('lay out a bay’s cable, devices and tools for everybody who has the task', () => {
-    aSetExercise(centre)
-    const [stores] = showStores(centre.context, centre.technician)
-    expect(stores).toMatchObject({ code: expect.any(String) })
-    const perBay = stores!.bays.map(({ materials }) =>
+    const { exerciseId } = aSetExercise(centre)
+    expect(listStores(centre.context, centre.technician)).toMatchObject([
+      { id: exerciseId, groups: [{ cohort: 'Thursday', people: 2 }] },
+    ])
+    const stores = showStores(centre.context, centre.technician, exerciseId)
+    expect(stores).toMatchObject({ cohort: 'Thursday' })
+    const perBay = stores.bays.map(({ materials }) =>
       materials.cables.reduce((sum, { lengthM }) => sum + lengthM, 0),
     )
-    const session = stores!.cables.reduce(
+    const session = stores.cables.reduce(
       (sum, { drums }) =>
         sum + drums.flatMap(({ pieces }) => pieces).reduce((own, { lengthM }) => own + lengthM, 0),
       0,

@@ -93,7 +93,7 @@ describe('a round at a bay', () => {
     ask({ [`undo.${token(1)}`]: NOW, [`undo.${token(9)}`]: NOW })
     expect(centre.repos.questions.askedOn(id)).toMatchObject([{ token: token(1), isUndone: true }])
     expect(centre.repos.questions.occasionsOf(centre.apprentice.id)).toEqual([])
-    expect(listRounds(centre.context, centre.assessor).find((head) => head.id === id)!.asked).toBe(0)
+    expect(listRounds(centre.context, centre.assessor).heads.find((head) => head.id === id)!.asked).toBe(0)
   })
   it('is an occasion for the criteria of its topic; what a prompt counts for is the centre’s', () => {
     const topics = (framework as Framework).units

@@ -17,19 +17,20 @@ import { listExperiments, listPredictions } from '../../server/services/experime
 import { listExercises, showExercise, createExercise, taskSheets } from '../../server/services/exercises'
 import { setIsolationPolicy, setPolicy, showCentre } from '../../server/services/centre'
 import { putFramework } from '../../server/services/frameworks'
-import { showFloor } from '../../server/services/floor'
+import { showFloor, showRequest } from '../../server/services/floor'
 import { groupMarks } from '../../server/services/group-marks'
 import { decide, markingPile, releaseMany, saveMarking, showMarking } from '../../server/services/marking'
 import { listPeople, previewRosterFile } from '../../server/services/people'
 import { Problem } from '../../server/services/problem'
 import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server/services/records'
-import { showStores } from '../../server/services/stores'
+import { listStores, showStores } from '../../server/services/stores'
 import { decidePermission } from '../../server/services/permission'
 import { listWork } from '../../server/services/work'
 import { DEFAULT_POLICY } from '#core/policies/policy'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import framework from '../../frameworks/workshop-unit.json'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
+import { refusedAtOnce } from '../support/refusal'
 import { anExercise } from '../support/task'
 
 type Try = (centre: Centre, role: Role) => unknown
@@ -84,7 +85,7 @@ const USE_CASES: [string, Role[], Try][] = [
     (c, role) => groupRecord(c.context, as(c, role), 'Thursday'),
   ],
   ['take out results', [...STAFF, 'verifier'], (c, role) => exportResults(c.context, as(c, role), 1)],
-  ['see what stores lay out', ['instructor', 'technician'], (c, role) => showStores(c.context, as(c, role))],
+  ['see what stores lay out', ['instructor', 'technician'], (c, role) => listStores(c.context, as(c, role))],
   ['see the centre', [...STAFF, 'verifier'], (c, role) => showCentre(c.context, as(c, role))],
   [
     'choose a policy',
@@ -180,21 +181,21 @@ describe.each(USE_CASES)('%s', (_name, allowed, tryIt) => {
 
 test('stores count what the variants need, bay by bay', () => {
   const centre = aCentre()
-  aSetExercise(centre)
-  const [exercise] = showStores(centre.context, centre.technician)
+  const { exerciseId } = aSetExercise(centre)
+  const exercise = showStores(centre.context, centre.technician, exerciseId)
   const circuits = centre.repos.attempts.byExercise(1).map((attempt) => attempt.installation.circuits[0]!)
   // Half a metre at the board and 0.2 m at both sides of each of four points, rounded up to half a metre.
-  expect(exercise!.bays.map((bay) => bay.materials.cables[0]!.lengthM)).toEqual(
+  expect(exercise.bays.map((bay) => bay.materials.cables[0]!.lengthM)).toEqual(
     circuits.map(({ lengthM }) => Math.ceil((lengthM + 0.5 + 1.6) * 2) / 2),
   )
-  expect(exercise!.bays[0]!.materials.cables[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5 })
-  expect(exercise!.bays[0]!.materials.devices[0]).toMatchObject({
+  expect(exercise.bays[0]!.materials.cables[0]).toMatchObject({ lineMm2: 2.5, cpcMm2: 2.5 })
+  expect(exercise.bays[0]!.materials.devices[0]).toMatchObject({
     ratingA: 16,
     curve: 'B',
     residualMA: 30,
     capacityA: 6000,
   })
-  const [cable] = exercise!.cables
+  const [cable] = exercise.cables
   expect(cable!.drums.flatMap(({ pieces }) => pieces.map(({ forWhom }) => forWhom)).sort()).toEqual([
     'bay 1',
     'bay 2',
@@ -237,8 +238,8 @@ test('the floor puts the dead tests beside a request and keeps them off everybod
   const { attemptId } = aSetExercise(centre)
   bringTo(centre, attemptId, 'permission', { readings: { irLE: '0.2' } })
   const { patches } = showFloor(centre.context, centre.assessor)
-  expect(patches.map((patch) => [patch.stage, patch.request?.gate.beyond])).toEqual([
-    ['permission', ['c1.irLE']],
-    ['design', undefined],
-  ])
+  expect(patches.map((patch) => patch.stage)).toEqual(['permission', 'design'])
+  expect(showRequest(centre.context, centre.assessor, attemptId).gate.beyond).toEqual(['c1.irLE'])
+  for (const somebody of [centre.apprentice, centre.other, centre.technician])
+    expect(refusedAtOnce(() => showRequest(centre.context, somebody, attemptId))).toBe('notAllowed')
 })

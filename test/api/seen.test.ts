@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { DEFAULT_TRUST } from '#core/policies/trust'
 import { setPolicy, setTrust, showCentre } from '../../server/services/centre'
-import { showFloor } from '../../server/services/floor'
+import { showRequest } from '../../server/services/floor'
 import { saveInspection, showInspection } from '../../server/services/inspections'
 import { decide, showMarking } from '../../server/services/marking'
 import { decidePermission } from '../../server/services/permission'
@@ -56,8 +56,7 @@ describe('a decision on somebody’s work', () => {
 })
 
 describe('permission to energise', () => {
-  const requestSeen = () =>
-    showFloor(centre.context, centre.assessor).patches.find((patch) => patch.id === id)!.request!.seen
+  const requestSeen = () => showRequest(centre.context, centre.assessor, id).seen
   it('is given on the dead tests that stood on the screen, not on others that came since', async () => {
     bringTo(centre, id, 'permission')
     const old = requestSeen()

@@ -4,16 +4,22 @@ import { readingText } from '#words/testing'
 import { kindOf } from '#core/testing/kinds/kinds'
 import { polarity } from '#core/testing/kinds/polarity'
 import { r1r2 } from '#core/testing/kinds/r1r2'
-import type { FloorPatch } from '#schemas/views'
+import type { ReadingMark } from '#core/testing/judge/judge'
+import type { EnergiseRequestView, FloorPatch } from '#schemas/views'
 import { expectedWords, readingWords } from '~/texts/marks'
 
 const props = defineProps<{ patch: FloorPatch; now: string }>()
-const emit = defineEmits<{ permit: []; refuse: [] }>()
+const emit = defineEmits<{ permit: [seen: string]; refuse: [marks: readonly ReadingMark[]] }>()
+const {
+  data: request,
+  problem,
+  refresh,
+} = useServer<EnergiseRequestView>(() => `floor/requests/${props.patch.id}?version=${props.patch.version}`)
 
-const marks = computed(() => props.patch.request!.marks)
-const gate = computed(() => props.patch.request!.gate)
+const marks = computed(() => request.value?.marks ?? [])
+const gate = computed(() => request.value?.gate)
 const continuity = computed(() => marks.value.find((mark) => kindOf(mark.reading).key === r1r2.key))
-const board = computed(() => props.patch.request!.board)
+const board = computed(() => request.value?.board)
 const asked = computed(() => marks.value.filter(({ outOf }) => outOf > 0))
 const findings = computed(() =>
   marks.value.flatMap((mark) =>
@@ -31,7 +37,7 @@ const lowest = computed(() => {
 const polarityTyped = computed(
   () => marks.value.find((mark) => kindOf(mark.reading).key === polarity.key)?.typed || '–',
 )
-type Inspection = NonNullable<NonNullable<NonNullable<FloorPatch['request']>['board']>['inspection']>
+type Inspection = NonNullable<NonNullable<EnergiseRequestView['board']>['inspection']>
 const inspectionWords = ({ looked, of, open, isSafeToTest }: Inspection): string =>
   [
     `${looked} of ${of}`,
@@ -43,14 +49,16 @@ const inspectionWords = ({ looked, of, open, isSafeToTest }: Inspection): string
 <template>
   <article
     class="stitched request"
-    :class="gate.open ? 'waiting' : 'stop'"
+    :class="gate && !gate.open ? 'stop' : 'waiting'"
     :data-testid="`request-${patch.bay}`"
   >
     <div class="row spread">
       <h3>Bay {{ patch.bay }} · {{ patch.name }}</h3>
       <span class="tag waiting">{{ minutesBetween(patch.lastAct!.at, now) }}</span>
     </div>
-    <template v-if="board">
+    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <div v-else-if="!gate" class="skeleton" style="height: 96px" />
+    <template v-else-if="board">
       <dl>
         <div>
           <dt>Dead tests</dt>
@@ -115,13 +123,15 @@ const inspectionWords = ({ looked, of, open, isSafeToTest }: Inspection): string
         <b>{{ name }}:</b> {{ findingSentence(finding) }}
       </p>
     </template>
-    <p v-if="!gate.open" class="finding">
+    <p v-if="gate && !gate.open" class="finding">
       <b>Cannot be permitted:</b>
       {{ gate.missing.length ? 'the dead tests are not complete.' : 'a dead test is past its limit.' }}
     </p>
     <div class="row acts">
-      <el-button v-if="gate.open" type="primary" @click="emit('permit')">Permit to energise</el-button>
-      <el-button @click="emit('refuse')">Not yet…</el-button>
+      <el-button v-if="gate?.open" type="primary" @click="emit('permit', request!.seen)"
+        >Permit to energise</el-button
+      >
+      <el-button @click="emit('refuse', marks)">Not yet…</el-button>
     </div>
   </article>
 </template>

@@ -3,7 +3,13 @@ import type { FloorPatch } from '#schemas/views'
 import type { LockView } from '#schemas/isolation-views'
 import { STAGE_WORDS } from '~/texts/stages'
 
-const props = defineProps<{ patch: FloorPatch; now: string; locks: readonly LockView[] }>()
+const props = defineProps<{
+  patch: FloorPatch
+  /** What they are at: the circuit that is wired. */
+  what: string
+  now: string
+  locks: readonly LockView[]
+}>()
 const emit = defineEmits<{ stop: [] }>()
 const isMarkable = computed(() => ['handedIn', 'decided', 'released'].includes(props.patch.stage))
 const words = computed(() =>
@@ -59,7 +65,7 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
       </span>
     </div>
     <p class="name">{{ patch.name }}</p>
-    <p class="what">{{ patch.circuitName }}</p>
+    <p class="what">{{ what }}</p>
     <p class="what soft">
       {{ last }}<template v-if="since"> · {{ since }}</template>
     </p>

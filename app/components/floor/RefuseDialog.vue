@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { ReadingMark } from '#core/testing/judge/judge'
 import type { FloorPatch } from '#schemas/views'
 import { findingSentence, itemName } from '#words/findings/findings'
 
-const props = defineProps<{ patch: FloorPatch | null }>()
+const props = defineProps<{ patch: FloorPatch | null; marks: readonly ReadingMark[] }>()
 const emit = defineEmits<{ close: []; refuse: [reason: string] }>()
 const reason = ref('')
 
@@ -10,10 +11,10 @@ const reason = ref('')
 watch(
   () => props.patch,
   (patch) => {
-    if (!patch?.request) return
+    if (!patch) return
     // One cause that is in many readings is said once.
     const readings = new Map<string, string[]>()
-    for (const mark of patch.request.marks)
+    for (const mark of props.marks)
       for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note'))
         readings.set(findingSentence(finding), [
           ...(readings.get(findingSentence(finding)) ?? []),

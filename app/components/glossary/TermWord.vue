@@ -35,7 +35,13 @@ async function toggle() {
     >
       <slot>{{ entry.term }}</slot>
     </button>
-    <el-popover v-if="wasOpened" :virtual-ref="word ?? undefined" virtual-triggering :visible="isOpen" :width="320">
+    <el-popover
+      v-if="wasOpened"
+      :virtual-ref="word ?? undefined"
+      virtual-triggering
+      :visible="isOpen"
+      :width="320"
+    >
       <b>{{ entry.term }}</b> <span v-if="entry.short" class="mono">{{ entry.short }}</span>
       <p v-if="other" :lang="language">{{ other }}</p>
       <p>{{ entry.says }}</p>

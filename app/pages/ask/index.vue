@@ -1,10 +1,15 @@
 <script setup lang="ts">
-import type { AskHead } from '#schemas/question-views'
+import type { AskHead, AskList } from '#schemas/question-views'
 import { STAGE_WORDS } from '~/texts/stages'
 
 /** Who is at work, and whom to ask next: those who were asked least stand first. */
 definePageMeta({ roles: ['instructor', 'assessor'] })
-const { data: heads, problem, refresh } = useServer<AskHead[]>(() => 'asking', { isKept: true })
+const wanted = useLastGroup()
+const { data, problem, refresh } = useServer<AskList>(
+  () => `asking?cohort=${encodeURIComponent(wanted.value)}`,
+  { isKept: true },
+)
+const heads = computed(() => data.value?.heads)
 const jobs = computed(() => {
   const groups = new Map<string, AskHead[]>()
   for (const head of heads.value ?? []) {
@@ -25,7 +30,10 @@ const jobs = computed(() => {
         <h1>Questions</h1>
         <p class="soft">Go to a bay, ask, tap how it went. Those who were asked least stand first.</p>
       </div>
-      <NuxtLink to="/questions" class="el-button">Question bank</NuxtLink>
+      <div class="row">
+        <GroupPick v-if="data" :cohorts="data.cohorts" :cohort="data.cohort" @pick="wanted = $event" />
+        <NuxtLink to="/questions" class="el-button">Question bank</NuxtLink>
+      </div>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!heads" class="skeleton" style="height: 240px" />

@@ -1,6 +1,6 @@
-import { freeEnd, prepare, type Setup } from './setup'
+import { freeEnd, linkElements, type Setup } from './setup'
 import type { Rig, Wire } from '../model/rig'
-import { indexParts, type PartIndex } from '../model/terminals'
+import { indexParts, nodeOf, type PartIndex } from '../model/terminals'
 import { answer, type Answers, type Injected } from '../network/answers'
 import { add, magnitude, real, subtract } from '../network/complex'
 import { change, elementAt, layNetwork, type Layer } from '../network/layers'
@@ -90,11 +90,33 @@ export class KeptNetwork {
     const name = `${hertz} ${key}`
     const known = this.benches.get(name)
     if (known) return known
-    const made = prepare(this.rig, state, setup)
-    const { elements } = networkOf(made.rig, state, { hertz, conductorC: CONDUCTOR_C, add: made.links })
-    const layer = this.settled(change(this.wholeAt(hertz), [], elements), hertz)
+    const layer = this.settled(
+      change(this.wholeAt(hertz), [], this.settingElements({ state, setup, hertz })),
+      hertz,
+    )
     this.benches.set(name, layer)
     return layer
+  }
+
+  /** What a setting changes of the bay: contacts that are not as usual, ends that hang free, links. */
+  private settingElements({ state, setup, hertz }: BenchSetting): Element[] {
+    const at = { state, hertz, volt: ratedVolt(this.rig) }
+    const parts = indexParts(this.rig)
+    const freed = new Set(setup.freed.map(({ wire }) => wire))
+    const wires = this.rig.wires.filter(({ id }) => freed.has(id))
+    const runs = new Set(wires.flatMap(({ run }) => run ?? []))
+    return [
+      ...this.rig.parts
+        .filter((part) => part.kind === 'supply' || standsOtherwise(this.usual, state, part.id))
+        .flatMap((part) => ownElements(part, at)),
+      ...wires.map((wire) => wireElement(asFreed(wire, setup), parts, CONDUCTOR_C)),
+      ...insulationOf(this.rig, runs, setup, parts),
+      ...linkElements(setup.links).map((link) => ({
+        ...link,
+        from: nodeOf(parts, link.from),
+        to: nodeOf(parts, link.to),
+      })),
+    ]
   }
 
   /** What follows its voltage is laid down as it settles with nothing in the bench. */
@@ -204,6 +226,11 @@ function settledElement(layer: Layer, name: string, { volt }: Answers, hertz: nu
   const ohm = ohmAt(element.law, across, hertz, element.ohm)
   return isSteady(ohm, element.ohm) ? undefined : { ...element, ohm }
 }
+
+const MARKS = ['closed', 'thrown', 'inUse', 'running', 'testing'] as const
+/** Does a hand have to move something at this part? */
+const standsOtherwise = (a: BayState, b: BayState, part: string): boolean =>
+  MARKS.some((mark) => (a[mark][part] ?? false) !== (b[mark][part] ?? false))
 
 /** Would the probe, over what stands there, move an element that follows its voltage? */
 function isMovedBy(

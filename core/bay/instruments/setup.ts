@@ -56,5 +56,6 @@ export function prepare(
   return { rig: open, state, conductorC, links: linkElements(links) }
 }
 
-const linkElements = (links: Setup['links']): Element[] =>
+/** Links between terminals, as elements of the network. */
+export const linkElements = (links: Setup['links']): Element[] =>
   links.map(([from, to], i) => ({ kind: 'impedance', name: `link ${i + 1}`, from, to, ohm: real(LINK_OHM) }))

@@ -5,7 +5,7 @@ import type { BandReason, Working } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import type { ScheduleTest } from '../plan/schedule'
 import { bandOf } from './fit'
-import { predictAll } from './predict'
+import { readerOf } from './reader'
 
 /** What a test should show at this bay: expected value, band and limit, all SI. */
 export interface ExpectedReading {
@@ -34,7 +34,7 @@ export function expectedReadings(
   design: InstallationDesign,
   schedule: readonly ScheduleTest[],
 ): Expected {
-  const predicted = predictAll(rig, schedule)
+  const predicted = readerOf(rig).read(rig, schedule)
   const circuits = new Map(design.circuits.map((circuit) => [circuit.scope, circuit]))
   return new Map(
     schedule.map((test): [string, ExpectedReading] => {

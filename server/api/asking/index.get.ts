@@ -1,4 +1,4 @@
-import { api } from '~~/server/http/api'
+import { api, groupAsked } from '~~/server/http/api'
 import { listRounds } from '~~/server/services/question-rounds'
 
-export default api(undefined, ({ context, actor }) => listRounds(context, actor))
+export default api(undefined, ({ context, actor, event }) => listRounds(context, actor, groupAsked(event)))

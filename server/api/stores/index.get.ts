@@ -1,4 +1,4 @@
 import { api } from '~~/server/http/api'
-import { showStores } from '~~/server/services/stores'
+import { listStores } from '~~/server/services/stores'
 
-export default api(undefined, ({ context, actor }) => showStores(context, actor))
+export default api(undefined, ({ context, actor }) => listStores(context, actor))

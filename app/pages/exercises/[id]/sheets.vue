@@ -8,7 +8,7 @@ import {
 import type { Installation } from '#core/installation/installation'
 import { materialsOf } from '#core/design/materials/materials'
 import { toolsFor } from '#core/design/materials/tools'
-import type { StoredExercise, TaskSheet } from '#schemas/views'
+import type { StoredExercise, TaskSheets } from '#schemas/views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'] })
 const KINDS = {
@@ -21,11 +21,14 @@ const KINDS = {
 const id = useRoute().params.id
 const kind = ref<keyof typeof KINDS>('tasks')
 const { data: stored, problem, refresh } = useServer<StoredExercise>(() => `exercises/${id}`)
-const { data: sheets } = useServer<TaskSheet[]>(() => `exercises/${id}/sheets`)
+const wanted = ref('')
+const { data: given } = useServer<TaskSheets>(
+  () => `exercises/${id}/sheets?cohort=${encodeURIComponent(wanted.value)}`,
+)
 const exercise = computed(() => stored.value?.exercise)
 /** One sheet a person, or one without a name while nobody has the exercise. */
 const people = computed(() =>
-  (sheets.value ?? []).map((sheet) => ({
+  (given.value?.sheets ?? []).map((sheet) => ({
     key: sheet.number,
     installation: sheet.installation,
     who: { name: sheet.name, number: sheet.number, bay: sheet.bay },
@@ -71,6 +74,7 @@ const print = () => window.print()
         <p class="soft">A4, or save as PDF from the print window.</p>
       </div>
       <div class="row">
+        <GroupPick v-if="given" :cohorts="given.cohorts" :cohort="given.cohort" @pick="wanted = $event" />
         <NuxtLink :to="`/exercises/${id}`"><el-button>Back</el-button></NuxtLink
         ><el-button type="primary" @click="print">Print</el-button>
       </div>
@@ -81,7 +85,7 @@ const print = () => window.print()
       }}</el-radio-button></el-radio-group
     >
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <template v-else-if="exercise && sheets && blank">
+    <template v-else-if="exercise && given && blank">
       <template v-if="kind === 'tasks'">
         <p v-if="people.length === 0" class="soft screen-only">
           Nobody has this exercise yet: a sheet without a name.

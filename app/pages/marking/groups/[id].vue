@@ -5,7 +5,10 @@ import { STEP_TEXT } from '#words/steps'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 const id = useRoute().params.id
-const { data, problem, refresh } = useServer<GroupMarks>(() => `marking/groups/${id}`)
+const wanted = ref('')
+const { data, problem, refresh } = useServer<GroupMarks>(
+  () => `marking/groups/${id}?cohort=${encodeURIComponent(wanted.value)}`,
+)
 const isAll = ref(false)
 const picked = ref<string | null>(null)
 
@@ -57,6 +60,7 @@ const dots = computed(() => {
         </p>
       </div>
       <div class="row">
+        <GroupPick v-if="data" :cohorts="data.cohorts" :cohort="data.cohort" @pick="wanted = $event" />
         <el-checkbox v-model="isAll" label="Every step" /><NuxtLink to="/marking"
           ><el-button>Back to the pile</el-button></NuxtLink
         >
