@@ -192,10 +192,19 @@ function giveExercise(repos: Repos, { endsAt }: Filling, { people, staff, given 
 
 /** As a decision keeps it when it is signed. */
 function keepSummary(repos: Repos, attempt: number, { proposal, shown }: DecisionEvidence): void {
-  const { mark, outOf, met, critical } = proposal
+  const { mark, outOf, met, critical, criteria } = proposal
   const { id } = repos.decisions.latest(attempt)!
-  const summary = { mark, outOf, met, critical: critical.length, overrides: 0, shown: shown ?? null }
-  repos.keptMarks.put(attempt, `decision ${id}`, summary)
+  const summary = {
+    mark,
+    outOf,
+    met,
+    critical: critical.length,
+    overrides: 0,
+    criteria: criteria.length,
+    unmet: criteria.filter((one) => !one.met).length,
+    shown: shown ?? null,
+  }
+  repos.keptMarks.put(attempt, { decisionId: id }, summary)
 }
 
 function fillIn(repos: Repos, attempt: number, { answers, readings }: Sheet, stage: Stage, at: string): void {

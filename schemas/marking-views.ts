@@ -1,4 +1,4 @@
-import type { GroupShown } from './views'
+import type { GroupShown } from './group-shown'
 import type { AskedView } from './question-views'
 /* Marking, decisions and the record, between server and screens. */
 import type { Stage } from '#core/exercise/attempt/stages'

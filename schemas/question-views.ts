@@ -1,4 +1,4 @@
-import type { GroupShown } from './views'
+import type { GroupShown } from './group-shown'
 import type { DrawingCode } from '#core/questions/drawings'
 import type { Rating } from '#core/questions/judge'
 import type { ItemStatistics } from '#core/questions/statistics'

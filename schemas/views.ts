@@ -1,4 +1,5 @@
 /* What the server hands to its screens. Types alone: the values are made in server/services. */
+import type { GroupShown } from './group-shown'
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { Exercise } from '#core/exercise/exercise'
 import type { TrustPolicy } from '#core/policies/trust'
@@ -173,13 +174,6 @@ export interface FloorView {
   readonly patches: readonly FloorPatch[]
   readonly locks: readonly LockView[]
   readonly repeats: readonly RepeatView[]
-}
-
-/** Of the groups that have an exercise, the one whose part is shown. */
-export interface GroupShown {
-  readonly cohorts: readonly string[]
-  /** Empty where nobody has it. */
-  readonly cohort: string
 }
 
 export interface TaskSheets extends GroupShown {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { tinykeys } from 'tinykeys'
 import { MORE_PLACES, PLACES, type Place } from '~/texts/places'
-import type { FloorView } from '#schemas/views'
+import type { MarkingListItem } from '#schemas/marking-views'
 import { GLOSSARY } from '#words/glossary/index'
 
 /** Go anywhere by typing: pages, terms, and for staff the sheets that can be marked. Ctrl+K. */
@@ -43,14 +43,12 @@ function open() {
   loading = loadSheets()
 }
 async function loadSheets() {
-  const floor = await call<FloorView>('GET', 'floor').catch(() => null)
-  sheets.value = (floor?.patches ?? [])
-    .filter((patch) => ['handedIn', 'decided', 'released'].includes(patch.stage))
-    .map((patch) => ({
-      to: `/marking/${patch.id}`,
-      name: `Sheet: ${patch.name}, ${floor.exercises.find(({ id }) => id === patch.exerciseId)?.code ?? ''}`,
-      roles: ['instructor', 'assessor'],
-    }))
+  const pile = await call<MarkingListItem[]>('GET', 'marking').catch(() => null)
+  sheets.value = (pile ?? []).map(({ id, name, code }) => ({
+    to: `/marking/${id}`,
+    name: `Sheet: ${name}, ${code}`,
+    roles: ['instructor', 'assessor'],
+  }))
 }
 /** Somebody who types faster than the sheets arrive is waited for. */
 async function go(chosen: Place | undefined) {

@@ -34,6 +34,7 @@ export interface PileRow {
   readonly decisionId: number | null
   readonly kept: {
     readonly version: string
+    readonly decisionId: number | null
     readonly mark: number
     readonly outOf: number
     readonly critical: number
@@ -42,6 +43,7 @@ export interface PileRow {
 }
 type RawPile = Omit<PileRow, 'kept'> & {
   keptVersion: string | null
+  keptDecision: number | null
   mark: number
   outOf: number
   critical: number
@@ -73,7 +75,7 @@ const statementsOf = (db: Database) => ({
       (SELECT max(e.at) FROM stage_event e WHERE e.attempt_id = a.id AND e.act IN ('handIn', 'handInAlone')) AS handedInAt,
       coalesce(i.version, 0) AS inspection, coalesce(m.version, 0) AS draft,
       (SELECT max(d.id) FROM decision d WHERE d.attempt_id = a.id) AS decisionId,
-      k.version AS keptVersion, k.mark, k.out_of AS outOf, k.critical, k.met
+      k.version AS keptVersion, k.decision_id AS keptDecision, k.mark, k.out_of AS outOf, k.critical, k.met
     FROM attempt a JOIN person p ON p.id = a.person_id
     LEFT JOIN inspection i ON i.attempt_id = a.id LEFT JOIN marking_draft m ON m.attempt_id = a.id
     LEFT JOIN kept_mark k ON k.attempt_id = a.id
@@ -81,6 +83,9 @@ const statementsOf = (db: Database) => ({
       SELECT id FROM attempt WHERE stage IN ('handedIn', 'decided')
       UNION SELECT id FROM (SELECT id FROM attempt WHERE stage = 'released' ORDER BY id DESC LIMIT ?))
     ORDER BY a.exercise_id, a.bay`),
+})
+
+const groupStatements = (db: Database) => ({
   counts: db.prepare<[], { exerciseId: number; n: number }>(
     'SELECT e.id AS exerciseId, (SELECT count(*) FROM attempt WHERE exercise_id = e.id) AS n FROM exercise e',
   ),
@@ -127,14 +132,17 @@ const toFloor = ({ act, by, at, ...row }: RawFloor): FloorRow => ({
   ...row,
   lastAct: act === null ? null : { act, by, at },
 })
-const toPile = ({ keptVersion, mark, outOf, critical, met, ...row }: RawPile): PileRow => ({
+const toPile = ({ keptVersion, keptDecision, mark, outOf, critical, met, ...row }: RawPile): PileRow => ({
   ...row,
-  kept: keptVersion === null ? null : { version: keptVersion, mark, outOf, critical, met: met === 1 },
+  kept:
+    keptVersion === null
+      ? null
+      : { version: keptVersion, decisionId: keptDecision, mark, outOf, critical, met: met === 1 },
 })
 
 /** Attempts in lists, without their work: who is where, what waits, how many there are. */
 export function createAttemptLists(db: Database) {
-  const sql = statementsOf(db)
+  const sql = { ...statementsOf(db), ...groupStatements(db) }
   return {
     /** At work, waiting for a decision, or given back lately. */
     onFloor: () => sql.floor.all().map(toFloor),

@@ -50,9 +50,9 @@ export interface PersonOccasion extends Omit<Occasion, 'kinds' | 'shown'> {
 // and shares the second with everybody.
 const DECIDED = `
   SELECT d.id, a.person_id AS personId, a.id AS attemptId, a.exercise_id AS exerciseId, d.at AS decidedAt,
-         CASE WHEN k.version IS NULL THEN d.shown ELSE k.shown END AS shown, p.name AS decidedBy
+         CASE WHEN k.decision_id IS NULL THEN d.shown ELSE k.shown END AS shown, p.name AS decidedBy
   FROM attempt a JOIN decision d ON d.attempt_id = a.id JOIN person p ON p.id = d.by_id
-  LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.version = 'decision ' || d.id
+  LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.decision_id = d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = a.id)`
 
 interface DecidedRow extends Pick<PersonOccasion, 'personId' | 'decidedBy' | 'decidedAt'> {
@@ -125,6 +125,9 @@ const statementsOf = (db: Database) => ({
     `SELECT d.*, d.attempt_id AS attemptId, p.name AS "by" FROM decision d JOIN person p ON p.id = d.by_id
      WHERE d.id IN (SELECT max(id) FROM decision WHERE attempt_id IN (SELECT value FROM json_each(?)) GROUP BY attempt_id)`,
   ),
+})
+
+const occasionStatements = (db: Database) => ({
   released: db.prepare<[number], DecidedRow>(
     `${DECIDED} AND a.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
   ),
@@ -143,6 +146,20 @@ const statementsOf = (db: Database) => ({
     "SELECT id, code, json_extract(document, '$.title') AS title FROM exercise",
   ),
 })
+
+/** Occasions that follow from decisions on tasks. */
+function occasionsOf(db: Database) {
+  const sql = occasionStatements(db)
+  return {
+    /** What the person may see: occasions of released decisions. */
+    releasedOccasions: (personId: number) =>
+      joined(sql.released.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
+    occasionsOf: (personId: number) =>
+      joined(sql.ofPerson.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
+    cohortOccasions: (cohort: string) =>
+      joined(sql.byCohort.all(cohort), sql.criteriaOfCohort.all(cohort), sql.heads.all()),
+  }
+}
 
 export function createDecisionsRepo(db: Database) {
   const sql = statementsOf(db)
@@ -188,17 +205,11 @@ export function createDecisionsRepo(db: Database) {
       const row = sql.latest.get(attemptId)
       return row && toDecision(row)
     },
+    ...occasionsOf(db),
     /** The latest of each of these attempts. */
     latestOf: (attempts: readonly number[]): ReadonlyMap<number, Decision> =>
       new Map(
         sql.latestOf.all(JSON.stringify(attempts)).map((row) => [row.attemptId, toDecision(row)] as const),
       ),
-    /** What the person may see: occasions of released decisions. */
-    releasedOccasions: (personId: number) =>
-      joined(sql.released.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
-    occasionsOf: (personId: number) =>
-      joined(sql.ofPerson.all(personId), sql.criteriaOf.all(personId), sql.heads.all()),
-    cohortOccasions: (cohort: string) =>
-      joined(sql.byCohort.all(cohort), sql.criteriaOfCohort.all(cohort), sql.heads.all()),
   }
 }

@@ -34,7 +34,9 @@ export interface SampledDecision {
   readonly outOf: number
   readonly overrides: number
   readonly critical: number
-  readonly criteria: readonly { readonly code: string; readonly met: boolean }[]
+  /** How many criteria it decides, and of how many it says not yet. */
+  readonly criteria: number
+  readonly unmet: number
   readonly exerciseId: number
   readonly exerciseCode: string
   readonly exerciseTitle: string
@@ -42,6 +44,12 @@ export interface SampledDecision {
   readonly personNumber: string
   readonly cohort: string
   readonly bay: number
+}
+
+/** What a decision says of one criterion. */
+export interface DecidedCriterion {
+  readonly code: string
+  readonly met: boolean
 }
 
 interface RawSecond extends Omit<SecondMarking, 'verdicts' | 'settled'> {
@@ -52,10 +60,7 @@ interface RawSecond extends Omit<SecondMarking, 'verdicts' | 'settled'> {
   settledBy: string
   settledAt: string
 }
-type RawDecision = Omit<SampledDecision, 'met' | 'criteria' | 'exerciseCode' | 'exerciseTitle'> & {
-  met: number
-  criteria: string
-}
+type RawDecision = Omit<SampledDecision, 'met' | 'exerciseCode' | 'exerciseTitle'> & { met: number }
 interface Head {
   readonly id: number
   readonly code: string
@@ -72,12 +77,12 @@ const DECISIONS = `
   SELECT d.id, d.attempt_id AS attemptId, d.by_id AS byId, p.name AS "by", d.at, d.met, d.mark, d.out_of AS outOf,
          coalesce(k.overrides, json_array_length(d.evidence, '$.overrides')) AS overrides,
          coalesce(k.critical, json_array_length(d.evidence, '$.proposal.critical')) AS critical,
-         (SELECT json_group_array(json_object('code', o.criterion, 'met', o.met)) FROM occasion o
-          WHERE o.decision_id = d.id) AS criteria,
+         coalesce(k.criteria, (SELECT count(*) FROM occasion WHERE decision_id = d.id)) AS criteria,
+         coalesce(k.unmet, (SELECT count(*) FROM occasion WHERE decision_id = d.id AND met = 0)) AS unmet,
          a.exercise_id AS exerciseId, w.name AS person, w.number AS personNumber, w.cohort, a.bay
   FROM decision d JOIN attempt a ON a.id = d.attempt_id
   JOIN person p ON p.id = d.by_id JOIN person w ON w.id = a.person_id
-  LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.version = 'decision ' || d.id
+  LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.decision_id = d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = d.attempt_id)`
 
 const toSecond = (raw: RawSecond): SecondMarking => {
@@ -93,26 +98,15 @@ const toDecision = (raw: RawDecision, { code, title }: Head): SampledDecision =>
   exerciseCode: code,
   exerciseTitle: title,
   met: raw.met === 1,
-  criteria: (JSON.parse(raw.criteria) as { code: string; met: number }[]).map(({ code, met }) => ({
-    code,
-    met: met === 1,
-  })),
 })
 
-/** What a second assessor said of the same work, and how differences were settled. */
-export function createSecondMarkingsRepo(db: Database) {
-  const since = db.prepare<[string], RawSecond>(
-    `${SECOND} WHERE m.decision_id IN (SELECT id FROM decision WHERE at >= ?) ORDER BY m.id`,
-  )
-  const byId = db.prepare<[number], RawSecond>(`${SECOND} WHERE m.id = ?`)
-  const ofDecision = db.prepare<[number], RawSecond>(`${SECOND} WHERE m.decision_id = ? ORDER BY m.id`)
+/** The decisions that second assessors look at. */
+function firstDecisions(db: Database) {
   const decisions = db.prepare<[string], RawDecision>(`${DECISIONS} AND d.at >= ? ORDER BY d.at, d.id`)
   const decision = db.prepare<[number], RawDecision>(`${DECISIONS} AND d.id = ?`)
-  const add = db.prepare(
-    'INSERT OR IGNORE INTO second_marking (decision_id, by_id, verdicts, at) VALUES (?, ?, ?, ?)',
-  )
-  const settle = db.prepare(
-    'INSERT OR IGNORE INTO second_settled (second_id, by_id, how, stands, reason, at) VALUES (?, ?, ?, ?, ?, ?)',
+  const criteria = db.prepare<[string], { decisionId: number; code: string; met: number }>(
+    `SELECT decision_id AS decisionId, criterion AS code, met FROM occasion
+     WHERE decision_id IN (SELECT value FROM json_each(?)) ORDER BY id`,
   )
   const heads = db.prepare<[], Head>(
     "SELECT id, code, json_extract(document, '$.title') AS title FROM exercise",
@@ -123,6 +117,37 @@ export function createSecondMarkingsRepo(db: Database) {
     return raws.map((raw) => toDecision(raw, byExercise.get(raw.exerciseId)!))
   }
   return {
+    /** Latest decisions since then. */
+    decisionsSince: (at: string) => withHeads(decisions.all(at)),
+    decision: (id: number) => {
+      const row = decision.get(id)
+      return row && withHeads([row])[0]
+    },
+    /** What each of these decisions says of its criteria. */
+    criteriaOf: (wanted: readonly number[]): ReadonlyMap<number, readonly DecidedCriterion[]> => {
+      const byDecision = new Map<number, DecidedCriterion[]>()
+      for (const { decisionId, code, met } of criteria.all(JSON.stringify(wanted)))
+        byDecision.set(decisionId, [...(byDecision.get(decisionId) ?? []), { code, met: met === 1 }])
+      return byDecision
+    },
+  }
+}
+
+/** What a second assessor said of the same work, and how differences were settled. */
+export function createSecondMarkingsRepo(db: Database) {
+  const since = db.prepare<[string], RawSecond>(
+    `${SECOND} WHERE m.decision_id IN (SELECT id FROM decision WHERE at >= ?) ORDER BY m.id`,
+  )
+  const byId = db.prepare<[number], RawSecond>(`${SECOND} WHERE m.id = ?`)
+  const ofDecision = db.prepare<[number], RawSecond>(`${SECOND} WHERE m.decision_id = ? ORDER BY m.id`)
+  const add = db.prepare(
+    'INSERT OR IGNORE INTO second_marking (decision_id, by_id, verdicts, at) VALUES (?, ?, ?, ?)',
+  )
+  const settle = db.prepare(
+    'INSERT OR IGNORE INTO second_settled (second_id, by_id, how, stands, reason, at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  return {
+    ...firstDecisions(db),
     /** On decisions since then. */
     since: (at: string) => since.all(at).map(toSecond),
     byId: (id: number) => {
@@ -130,12 +155,6 @@ export function createSecondMarkingsRepo(db: Database) {
       return row && toSecond(row)
     },
     ofDecision: (id: number) => ofDecision.all(id).map(toSecond),
-    /** Latest decisions since then. */
-    decisionsSince: (at: string) => withHeads(decisions.all(at)),
-    decision: (id: number) => {
-      const row = decision.get(id)
-      return row && withHeads([row])[0]
-    },
     /** Null when this person has judged it before. */
     add: (
       decisionId: number,

@@ -155,6 +155,13 @@ interface NewSurveyDecision extends Omit<SurveyDecision, 'by'> {
   readonly byId: number
 }
 
+const sitesOf = (sql: ReturnType<typeof statementsOf>) => ({
+  sites: () => sql.sites.all().map(({ document }) => JSON.parse(document) as Site),
+  /** False where another has the code. */
+  addSite: (site: Site, by: number, at: string): boolean =>
+    sql.addSite.run(site.code, JSON.stringify(site), by, at).changes === 1,
+})
+
 /** Surveys of sites, what was done there, and what was decided about them. */
 export function createSurveysRepo(db: Database) {
   const sql = { ...statementsOf(db), ...decidedOf(db) }
@@ -186,10 +193,10 @@ export function createSurveysRepo(db: Database) {
     /** The latest of each of these surveys. */
     lastHandIns: (surveys: readonly number[]) => sql.lastHandIns.all(JSON.stringify(surveys)),
     /** Whether the latest decision on each of these hand-ins is met. */
-    lastDecisions: (handIns: readonly number[]) =>
-      new Map(
-        sql.lastDecisions.all(JSON.stringify(handIns)).map(({ handInId, met }) => [handInId, met === 1]),
-      ),
+    lastDecisions: (handIns: readonly number[]) => {
+      const rows = sql.lastDecisions.all(JSON.stringify(handIns))
+      return new Map(rows.map(({ handInId, met }) => [handInId, met === 1]))
+    },
     decisions: (id: number) => sql.decisions.all(id).map(toDecision),
     decide: (decision: NewSurveyDecision): void => {
       const { handInId, personId, met, feedback, marks, criteria, byId, at } = decision
@@ -208,9 +215,6 @@ export function createSurveysRepo(db: Database) {
     },
     exercisesFrom: (surveyId: number) =>
       sql.fedBy.all(surveyId).map(({ id, code, state }) => ({ id, code, isSet: state === 'set' })),
-    sites: () => sql.sites.all().map(({ document }) => JSON.parse(document) as Site),
-    /** False where another has the code. */
-    addSite: (site: Site, by: number, at: string): boolean =>
-      sql.addSite.run(site.code, JSON.stringify(site), by, at).changes === 1,
+    ...sitesOf(sql),
   }
 }

@@ -56,7 +56,7 @@ function factsOf({ repos }: Context, rows: readonly FloorRow[]): ReadonlyMap<num
 export function showFloor(context: Context, actor: Person): FloorView {
   allow(actor, 'floor.see')
   const { repos, now } = context
-  const rows = repos.attempts.onFloor().filter(({ cohort }) => seesGroup(actor, cohort))
+  const rows = inHandFirst(repos.attempts.onFloor().filter(({ cohort }) => seesGroup(actor, cohort)))
   const facts = factsOf(context, rows)
   const exerciseOf = repos.exercises.lookup()
   const live = repos.attempts.liveEvents()
@@ -85,6 +85,13 @@ export function showFloor(context: Context, actor: Person): FloorView {
     floorExercise(id, exerciseOf(id).exercise),
   )
   return { now, exercises, patches, locks: repos.locks.open(), repeats: repos.observations.openRepeats() }
+}
+
+const isDone = ({ stage }: FloorRow): boolean => stage === 'decided' || stage === 'released'
+/** Of somebody who has work in hand nobody asks here what was decided before. */
+function inHandFirst(rows: readonly FloorRow[]): FloorRow[] {
+  const busy = new Set(rows.filter((row) => !isDone(row)).map(({ personNumber }) => personNumber))
+  return rows.filter((row) => !isDone(row) || !busy.has(row.personNumber))
 }
 
 function floorExercise(id: number, { code, title, tests, installation }: Exercise): FloorExercise {

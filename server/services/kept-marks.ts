@@ -5,7 +5,7 @@ import { presentItem } from '#core/assessment/upgrade'
 import type { DecisionEvidence, MarkingDraft } from '#schemas/marking-views'
 import type { PileRow } from '../repos/attempt-lists'
 import type { Attempt } from '../repos/attempts'
-import type { MarkSummary } from '../repos/kept-marks'
+import type { KeptFor, MarkSummary } from '../repos/kept-marks'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { besideAll, markedOf, type Beside } from './marked'
@@ -34,8 +34,8 @@ export function criteriaFor(repos: Context['repos'], codes: readonly string[]): 
   return criteriaOf(framework).filter((criterion) => codes.includes(criterion.code))
 }
 
-/** Which sheet, inspection, draft and framework a summary belongs to; of a decision its number. */
-const versionOf = (
+/** What a summary of this sheet belongs to: its decision, or sheet, inspection, draft and framework. */
+const keptFor = (
   {
     version,
     stage,
@@ -43,11 +43,11 @@ const versionOf = (
     draft,
     decisionId,
   }: Pick<PileRow, 'version' | 'stage' | 'inspection' | 'draft' | 'decisionId'>,
-  frameworkId: number | null,
-): string =>
+  frameworkId: number,
+): KeptFor =>
   decisionId === null || stage === 'handedIn'
-    ? `${version} ${inspection} ${draft} ${frameworkId}`
-    : `decision ${decisionId}`
+    ? { version: `${version} ${inspection} ${draft} ${frameworkId}` }
+    : { decisionId }
 
 const summaryOf = ({
   proposal,
@@ -59,6 +59,8 @@ const summaryOf = ({
   critical: proposal.critical.length,
   overrides: overrides.length,
   met: proposal.met,
+  criteria: proposal.criteria.length,
+  unmet: proposal.criteria.filter(({ met }) => !met).length,
   shown: shown ?? null,
 })
 
@@ -85,20 +87,18 @@ export function keepMarks(context: Repos, attemptId: number): void {
     decisionId: decision?.id ?? null,
   }
   const summary = decision ? summaryOf(decision.evidence) : proposedFor(context, attempt)
-  repos.keptMarks.put(attemptId, versionOf(of, repos.centre.frameworkId()), summary)
+  repos.keptMarks.put(attemptId, keptFor(of, repos.centre.frameworkId()), summary)
 }
 
+type PileSummary = Pick<MarkSummary, 'mark' | 'outOf' | 'critical' | 'met'>
 /** What each sheet of a pile comes to: as it is kept, and worked out where nothing of its version is. */
-export function summariesOf(
-  context: Repos,
-  pile: readonly PileRow[],
-): ReadonlyMap<number, Omit<MarkSummary, 'shown' | 'overrides'>> {
+export function summariesOf(context: Repos, pile: readonly PileRow[]): ReadonlyMap<number, PileSummary> {
   const { repos } = context
-  const summaries = new Map<number, Omit<MarkSummary, 'shown' | 'overrides'>>()
+  const summaries = new Map<number, PileSummary>()
   const missing: PileRow[] = []
   const frameworkId = repos.centre.frameworkId()
   for (const row of pile)
-    if (row.kept?.version === versionOf(row, frameworkId)) summaries.set(row.id, row.kept)
+    if (row.kept && isOf(row.kept, keptFor(row, frameworkId))) summaries.set(row.id, row.kept)
     else missing.push(row)
   const ids = missing.map(({ id }) => id)
   const decisions = repos.decisions.latestOf(
@@ -112,6 +112,11 @@ export function summariesOf(
   }
   return summaries
 }
+
+const isOf = (kept: NonNullable<PileRow['kept']>, of: KeptFor): boolean =>
+  'decisionId' in of
+    ? kept.decisionId === of.decisionId
+    : kept.decisionId === null && kept.version === of.version
 
 /** Sheets that are marked beside each other: one exercise, one group. */
 export function groupsOf(attempts: readonly Attempt[]): readonly (readonly Attempt[])[] {

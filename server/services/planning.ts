@@ -21,8 +21,7 @@ const DAY_MS = 86_400_000
 export const dayAfter = (day: string, n: number): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) + n * DAY_MS).toISOString().slice(0, 10)
 /** How far back and ahead sessions are listed, days. */
-const BACK = 35
-const AHEAD = 200
+const [BACK, AHEAD] = [35, 200]
 
 /** Sessions of the last weeks and those to come; of the actor's groups. */
 export function listSessions({ repos, now }: Context, actor: Person): SessionItem[] {
@@ -41,7 +40,6 @@ function itemOf({ id, fields }: StoredSession): SessionItem {
 }
 
 const taskId = (n: number): string => `t${String(n).padStart(3, '0')}`
-
 /** Attempts of a group that are not handed in yet, and repeats of isolation that are booked. */
 function openTasks({ repos }: Pick<Context, 'repos'>, cohort: string): SessionView['open'] {
   const booked = new Map(repos.observations.openRepeats().map((repeat) => [repeat.personId, repeat]))
@@ -128,7 +126,8 @@ const openOne = ({ repos }: Pick<Context, 'repos'>, actor: Person, id: number): 
 export const showSession = (context: Context, actor: Person, id: number): SessionView =>
   viewOf(context, openOne(context, actor, id))
 
-function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }: StoredSession): SessionView {
+function viewOf(context: Context, stored: StoredSession): SessionView {
+  const { id, fields, version, savedAt, cohort, day } = stored
   const { repos, now } = context
   const on = day || now.slice(0, 10)
   const last = repos.planning.lastOf(cohort, on)
@@ -143,13 +142,11 @@ function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }:
       .filter(({ role, isDisabled }) => ['instructor', 'assessor'].includes(role) && !isDisabled)
       .map(({ id: person, name }) => ({ id: person, name })),
     exercises: plannedExercises(context),
-    instruments: repos.instruments
-      .all()
-      .map(({ id: instrument, name, dueOn }) => ({ id: instrument, name, dueOn })),
+    instruments: repos.instruments.all().map(({ id: of, name, dueOn }) => ({ id: of, name, dueOn })),
     bays: repos.planning.checks().map(({ bay, kind, dueOn }) => ({ bay, kind, dueOn })),
     knownBays: knownBays(context),
     away: repos.planning.entries(dayAfter(on, -400), dayAfter(on, 400)),
-    needs: cableNeeds(context, cohort, fields),
+    needs: cableNeeds(context, stored),
     stock: Object.fromEntries(
       [...stockByCable(context)].map(([cable, drums]) => [
         cable,
@@ -162,7 +159,7 @@ function viewOf(context: Context, { id, fields, version, savedAt, cohort, day }:
 }
 
 /** What the tasks of a session take from the drums: of whoever has the exercise, by their own lengths. */
-function cableNeeds({ repos }: Pick<Context, 'repos'>, cohort: string, fields: SessionFields): CableNeed[] {
+function cableNeeds({ repos }: Context, { cohort, fields }: StoredSession): CableNeed[] {
   const { tasks } = readSession(fields)
   return [...new Set(tasks.map(({ exercise }) => exercise))].flatMap((id) => {
     const stored = repos.exercises.byId(id)

@@ -16,7 +16,7 @@ import { Problem } from './problem'
 import { groupsOf } from './kept-marks'
 import { bankOf, questionOf } from './question-bank'
 import { knownQuestions, questionsAbout, whatIfAbout } from './question-material'
-import { answersOf, answersOfGroup, knowingOf, type Answers } from './question-standing'
+import { answersOf, answersOfGroup, knowingOf } from './question-standing'
 
 /** What the hands are doing at a stage. */
 const MOMENT_OF: Readonly<Record<Stage, Moment>> = {

@@ -1,21 +1,14 @@
-import { kindOfKey, type EvidenceKind } from '#core/assessment/outcomes/kinds'
 import { criteriaOf } from '#core/assessment/outcomes/framework'
 import { sampleOf } from '#core/assessment/verification/sample'
 import { isTick, quantityOf } from '#core/testing/kinds/kinds'
 import { QUANTITIES } from '#core/units/quantity'
-import { agreement, type Pair } from '#core/statistics/agreement'
 import type { SecondMarkingBody, SettleBody } from '#schemas/evidence-requests'
-import type {
-  AgreementRow,
-  BlindView,
-  DifferenceView,
-  SampleItem,
-  VerificationView,
-} from '#schemas/evidence-views'
+import type { BlindView, SampleItem, VerificationView } from '#schemas/evidence-views'
 import { itemName } from '#words/findings/findings'
 import type { Person } from '../repos/people'
 import type { SampledDecision, SecondMarking } from '../repos/second-markings'
 import { allow, attemptSeen, found, may, seesGroup } from './access'
+import { agreements, differenceOf, differs, standardisationOf, type Judged } from './agreements'
 import type { Context } from './context'
 import { frameworkInForce } from './evidence'
 import { scopeNames } from './marked'
@@ -36,20 +29,18 @@ export function showVerification(context: Context, actor: Person): VerificationV
     .decisionsSince(since)
     .filter(({ cohort }) => seesGroup(actor, cohort))
   const seconds = repos.secondMarkings.since(since)
-  const { samplePercent: randomPercent } = repos.centre.trust()
   const byDecision = new Map(decisions.map((decision) => [decision.id, decision]))
-  const judged = seconds.flatMap((second) => {
+  const said = repos.secondMarkings.criteriaOf(seconds.map(({ decisionId }) => decisionId))
+  const judged = seconds.flatMap((second): Judged[] => {
     const decision = byDecision.get(second.decisionId)
-    return decision ? [{ decision, second }] : []
+    return decision ? [{ decision, said: said.get(decision.id) ?? [], second }] : []
   })
   return {
-    sample: sampleFor(actor, decisions, seconds, randomPercent),
-    differences: judged
-      .filter(({ decision, second }) => differs(decision, second))
-      .map((pair) => differenceOf(context, pair)),
+    sample: sampleFor(actor, decisions, seconds, repos.centre.trust().samplePercent),
+    differences: judged.filter(differs).map((pair) => differenceOf(context, pair)),
     standardisation: standardisationOf(context, judged),
     agreement: agreements(context, judged),
-    randomPercent,
+    randomPercent: repos.centre.trust().samplePercent,
   }
 }
 
@@ -116,9 +107,12 @@ export function showBlind(context: Context, actor: Person, decisionId: number): 
       .filter(({ isUndone }) => !isUndone)
       .map(({ wording, outcome }) => ({ wording, outcome })),
     // A code that a later framework no longer has is judged all the same: it was decided.
-    criteria: decision.criteria.map(({ code }) => ({ code, text: texts.get(code) ?? '' })),
+    criteria: saidOf(context, decisionId).map(({ code }) => ({ code, text: texts.get(code) ?? '' })),
   }
 }
+
+const saidOf = ({ repos }: Context, decisionId: number) =>
+  repos.secondMarkings.criteriaOf([decisionId]).get(decisionId) ?? []
 
 /** The decision, if this person may judge it a second time: neither who marked it nor who judged it before. */
 function judgeable({ repos }: Context, actor: Person, decisionId: number): SampledDecision {
@@ -137,7 +131,9 @@ export function judgeSecond(context: Context, actor: Person, body: SecondMarking
   const { repos, now } = context
   repos.transaction(() => {
     const decision = judgeable(context, actor, body.decisionId)
-    const wanted = decision.criteria.map(({ code }) => code).sort()
+    const wanted = saidOf(context, decision.id)
+      .map(({ code }) => code)
+      .sort()
     const given = body.verdicts.map(({ code }) => code).sort()
     if (JSON.stringify(wanted) !== JSON.stringify(given))
       throw new Problem('bodyNotRight', {
@@ -174,103 +170,4 @@ export function settleSecond(
     repos.audit.add(now, actor.id, 'secondSettled', `decision ${decision.id}: the ${body.stands} stands`)
   })
   return showVerification(context, actor)
-}
-
-interface Judged {
-  readonly decision: SampledDecision
-  readonly second: SecondMarking
-}
-
-/** Criteria that both judged, with what each said. */
-const pairsOf = ({ decision, second }: Judged) =>
-  decision.criteria.flatMap(({ code, met }) => {
-    const other = second.verdicts.find((verdict) => verdict.code === code)
-    return other ? [{ code, first: met, second: other.met, reason: other.reason }] : []
-  })
-const differs = (decision: SampledDecision, second: SecondMarking): boolean =>
-  pairsOf({ decision, second }).some((pair) => pair.first !== pair.second)
-
-function differenceOf(context: Context, judged: Judged): DifferenceView {
-  const { decision, second } = judged
-  const texts = new Map(criteriaOf(frameworkInForce(context)).map(({ code, text }) => [code, text]))
-  return {
-    secondId: second.id,
-    decisionId: decision.id,
-    attemptId: decision.attemptId,
-    person: decision.person,
-    exerciseTitle: decision.exerciseTitle,
-    first: { by: decision.by, at: decision.at },
-    second: { by: second.by, at: second.at },
-    criteria: pairsOf(judged).map((pair) => ({ ...pair, text: texts.get(pair.code) ?? '' })),
-    settled: second.settled,
-  }
-}
-
-/** Work that two or more have judged beside the first: everybody’s verdicts in one table. */
-function standardisationOf(context: Context, judged: readonly Judged[]): VerificationView['standardisation'] {
-  const texts = new Map(criteriaOf(frameworkInForce(context)).map(({ code, text }) => [code, text]))
-  const byDecision = new Map<number, Judged[]>()
-  for (const one of judged) byDecision.set(one.decision.id, [...(byDecision.get(one.decision.id) ?? []), one])
-  return [...byDecision.values()]
-    .filter((all) => all.length > 1)
-    .map((all) => {
-      const { decision } = all[0]!
-      return {
-        decisionId: decision.id,
-        exerciseTitle: decision.exerciseTitle,
-        judges: [decision.by, ...all.map(({ second }) => second.by)],
-        criteria: decision.criteria.map(({ code, met }) => ({
-          code,
-          text: texts.get(code) ?? '',
-          met: [
-            met,
-            ...all.map(({ second }) => second.verdicts.find((verdict) => verdict.code === code)?.met ?? null),
-          ],
-        })),
-      }
-    })
-}
-
-/** A whole sheet on a scale of five: how many of its criteria were met, in quarters. */
-const SHEET_LEVELS = 5
-const sheetLevel = (met: number, of: number): number =>
-  Math.round(((SHEET_LEVELS - 1) * met) / Math.max(of, 1))
-
-function agreements(context: Context, judged: readonly Judged[]): VerificationView['agreement'] {
-  const kindOf = new Map<string, EvidenceKind>(
-    criteriaOf(frameworkInForce(context)).map(({ code, evidence }) => [code, kindOfKey(evidence[0]!)]),
-  )
-  const pairs = judged.flatMap((one) =>
-    pairsOf(one).map(({ code, first, second }) => ({
-      pair: [Number(first), Number(second)] as Pair,
-      assessor: one.decision.by,
-      criterion: code,
-      kind: kindOf.get(code) ?? 'written',
-    })),
-  )
-  const rows = (key: 'assessor' | 'criterion' | 'kind'): AgreementRow[] =>
-    [...new Set(pairs.map((pair) => pair[key]))].sort().map((of) => ({
-      of,
-      agreement: agreement(
-        pairs.filter((pair) => pair[key] === of).map(({ pair }) => pair),
-        2,
-      ),
-    }))
-  const sheets = judged.map((one): Pair => {
-    const both = pairsOf(one)
-    return [
-      sheetLevel(both.filter(({ first }) => first).length, both.length),
-      sheetLevel(both.filter(({ second }) => second).length, both.length),
-    ]
-  })
-  return {
-    all: agreement(
-      pairs.map(({ pair }) => pair),
-      2,
-    ),
-    sheets: agreement(sheets, SHEET_LEVELS),
-    byAssessor: rows('assessor'),
-    byCriterion: rows('criterion'),
-    byKind: rows('kind'),
-  }
 }

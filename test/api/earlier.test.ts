@@ -99,7 +99,9 @@ describe('decisions', () => {
   })
   it('everything that is looked at opens: pile, floor, records', () => {
     expect(markingPile(context, by('I-201')).length).toBeGreaterThan(8)
-    expect(showFloor(context, by('I-201')).patches.length).toBe(everyAttempt().length)
+    expect(showFloor(context, by('I-201')).patches.length).toBeGreaterThanOrEqual(
+      new Set(everyAttempt().map(({ personId }) => personId)).size,
+    )
     for (const { cohort } of listCohorts(context, by('I-201')).map((entry) =>
       typeof entry === 'string' ? { cohort: entry } : entry,
     ) as { cohort: string }[])

@@ -12,9 +12,13 @@ beforeEach(() => (centre = aCentre()))
 
 describe('a second marking', () => {
   const verdicts = (met: boolean) =>
-    centre.repos.secondMarkings
-      .decisionsSince('')[0]!
-      .criteria.map(({ code }) => ({ code, met, reason: met ? '' : 'not shown' }))
+    [
+      ...centre.repos.secondMarkings
+        .criteriaOf([centre.repos.secondMarkings.decisionsSince('')[0]!.id])
+        .values(),
+    ]
+      .flat()
+      .map(({ code }) => ({ code, met, reason: met ? '' : 'not shown' }))
 
   it('is blind: nothing of the first decision, its marks or the person is in what is sent', () => {
     const { decisionId } = aDecision(centre)

@@ -38,7 +38,3 @@ function plantedOne(
   const rank = candidates.findIndex(isIt) + 1
   return [{ code: kind.code, place: place.key, ms, rank: rank || null }]
 }
-
-/** The value that this share of all do not exceed. */
-export const quantile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]!

@@ -143,13 +143,14 @@ describe('what is sampled', () => {
     met: true,
     overrides: 0,
     critical: 0,
-    criteria: [{ met: true }, { met: true }],
+    criteria: 2,
+    unmet: 0,
     ...over,
   })
   it('takes the riskiest first, and what is sampled once stays sampled', () => {
     const some = [...Array(16).keys()].map((id) => decision(id))
     some[12] = decision(12, { critical: 1 })
-    some[13] = decision(13, { criteria: [{ met: true }, { met: false }] })
+    some[13] = decision(13, { unmet: 1 })
     some[14] = decision(14, { overrides: 2 })
     const sampled = sampleOf(some, 0)
     expect(sampled.slice(0, 3).map(({ reasons }) => reasons[0])).toEqual([

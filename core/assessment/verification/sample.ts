@@ -19,7 +19,9 @@ export interface RiskyDecision {
   readonly met: boolean
   readonly overrides: number
   readonly critical: number
-  readonly criteria: readonly { readonly met: boolean }[]
+  /** How many criteria it decides, and of how many it says not yet. */
+  readonly criteria: number
+  readonly unmet: number
 }
 
 /** The first decisions of somebody, and of a new exercise, that are all looked at. */
@@ -35,8 +37,7 @@ export function drawOf(id: number): number {
 }
 
 /** One criterion stands between met and not yet. */
-const isBorderline = ({ criteria }: RiskyDecision): boolean =>
-  criteria.length > 1 && criteria.filter(({ met }) => !met).length === 1
+const isBorderline = ({ criteria, unmet }: RiskyDecision): boolean => criteria > 1 && unmet === 1
 
 /**
  * Decisions that a second assessor should look at, the riskiest first: a critical breach, one criterion that decides, a

@@ -24,17 +24,23 @@ CREATE INDEX attempt_bay ON attempt (bay);
 -- on it.
 CREATE TABLE kept_mark (
   attempt_id INTEGER PRIMARY KEY REFERENCES attempt (id),
-  -- Of sheet, inspection, draft and framework; of a decision its id.
+  -- Of sheet, inspection, draft and framework; of a decision none.
   version TEXT NOT NULL,
+  -- The decision that it belongs to; null before one.
+  decision_id INTEGER REFERENCES decision (id),
   mark INTEGER NOT NULL,
   out_of INTEGER NOT NULL,
   critical INTEGER NOT NULL,
   overrides INTEGER NOT NULL,
   met INTEGER NOT NULL CHECK (met IN (0, 1)),
+  criteria INTEGER NOT NULL,
+  unmet INTEGER NOT NULL,
   shown TEXT
 ) STRICT;
-INSERT INTO kept_mark (attempt_id, version, mark, out_of, critical, overrides, met, shown)
-  SELECT d.attempt_id, 'decision ' || d.id, d.mark, d.out_of,
+INSERT INTO kept_mark (attempt_id, version, decision_id, mark, out_of, critical, overrides, met, criteria, unmet, shown)
+  SELECT d.attempt_id, '', d.id, d.mark, d.out_of,
     coalesce(json_array_length(d.evidence, '$.proposal.critical'), 0),
-    coalesce(json_array_length(d.evidence, '$.overrides'), 0), d.met, d.shown
+    coalesce(json_array_length(d.evidence, '$.overrides'), 0), d.met,
+    (SELECT count(*) FROM occasion WHERE decision_id = d.id),
+    (SELECT count(*) FROM occasion WHERE decision_id = d.id AND met = 0), d.shown
   FROM decision d WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = d.attempt_id);
