@@ -90,8 +90,9 @@ const statementsOf = (db: Database) => ({
   ofGroup: db.prepare<[number, string], Row>(
     `${SELECT} WHERE a.exercise_id = ? AND p.cohort = ? ORDER BY a.bay`,
   ),
-  atWorkIn: db.prepare<[string], Row>(
-    `${SELECT} WHERE p.cohort = ? AND a.stage IN ('design', 'dead', 'permission', 'live', 'handedIn')
+  atWork: db.prepare<[{ cohort: string | null }], Row>(
+    `${SELECT} WHERE a.stage IN ('design', 'dead', 'permission', 'live', 'handedIn')
+       AND (@cohort IS NULL OR p.cohort = @cohort)
      ORDER BY a.exercise_id, a.bay`,
   ),
   insert: db.prepare(
@@ -128,8 +129,8 @@ export function createAttemptsRepo(db: Database) {
     byExercise: (exerciseId: number) => sql.byExercise.all(exerciseId).map(read),
     /** Those of one group who have an exercise. */
     ofGroup: (exerciseId: number, cohort: string) => sql.ofGroup.all(exerciseId, cohort).map(read),
-    /** What a group has not been decided on. */
-    atWorkIn: (cohort: string) => sql.atWorkIn.all(cohort).map(read),
+    /** What a group, or everybody, has not been decided on. */
+    atWork: (cohort: string | null) => sql.atWork.all({ cohort }).map(read),
     insert: (
       exerciseId: number,
       personId: number,

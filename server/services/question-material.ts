@@ -118,9 +118,9 @@ export function questionsAbout(context: Repos, attempt: Attempt): readonly Quest
   return made
 }
 
-/** Questions about a job as far as they have been made: a list of a group waits for none. */
-export const knownQuestions = (context: Repos, attempt: Attempt): readonly Question[] =>
-  questionsKept(context).get(`${versionOf(attempt)} latest`) ?? []
+/** Questions about a job where they have been made: a list of a group waits for none. */
+export const knownQuestions = (context: Repos, attempt: Attempt): readonly Question[] | undefined =>
+  questionsKept(context).get(`${versionOf(attempt)} latest`)
 
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
 export async function whatIfAbout(context: Repos, attempt: Attempt): Promise<readonly Question[]> {

@@ -28,24 +28,34 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
   decided: 'fault',
   released: 'fault',
 }
-/** Everybody of one group who is at work, by exercise and bay, and what to ask each of them first. */
+/** So long questions about their own jobs are made for a list, ms; for the rest those that are there are taken. */
+const MAKING_MS = 40
+/** So many stand on one page without a group being chosen. */
+const MOST_AT_ONCE = 60
+/** Everybody of one group who is at work, or of all where they are few, by exercise and bay, and what to ask each of them first. */
 export function listRounds(context: Context, actor: Person, wanted: string | null = null): AskList {
   allow(actor, 'question.ask')
   const { repos, now } = context
   const atWork = repos.attempts.groupsAtWork().filter(({ cohort }) => seesGroup(actor, cohort))
   const cohorts = [...new Set(atWork.map(({ cohort }) => cohort))]
-  const cohort = wanted !== null && cohorts.includes(wanted) ? wanted : (cohorts[0] ?? '')
-  const attempts = repos.attempts.atWorkIn(cohort)
+  const isFew = atWork.reduce((sum, { n }) => sum + n, 0) <= MOST_AT_ONCE
+  const usual = isFew ? '' : (cohorts[0] ?? '')
+  const cohort = wanted !== null && cohorts.includes(wanted) ? wanted : usual
+  const attempts = repos.attempts.atWork(cohort || null).filter((attempt) => seesGroup(actor, attempt.cohort))
   const counts = repos.questions.counts(attempts.map(({ id }) => id))
-  const [bank, answers] = [bankOf(context), answersOfGroup(context, cohort)]
+  const bank = bankOf(context)
+  const present = new Set(attempts.map((attempt) => attempt.cohort))
+  const answers = new Map([...present].map((one) => [one, answersOfGroup(context, one)]))
   const exerciseOf = repos.exercises.lookup()
+  const until = performance.now() + MAKING_MS
   const heads = [...groupsOf(attempts)].flatMap((group) => {
     const { exercise } = exerciseOf(group[0]!.exerciseId)
     const general = inEdition(bank, exercise)
     return group.map((attempt) => {
       const moment = MOMENT_OF[attempt.stage]
-      const known = knowingOf(attempt, group, answers, now)
-      const about = knownQuestions(context, attempt)
+      const known = knowingOf(attempt, group, answers.get(attempt.cohort)!, now)
+      const isInTime = performance.now() < until
+      const about = knownQuestions(context, attempt) ?? (isInTime ? questionsAbout(context, attempt) : [])
       const [first] = questionsNow(
         [...inEdition(about, exercise), ...general],
         { ...known, moment },
@@ -54,7 +64,7 @@ export function listRounds(context: Context, actor: Person, wanted: string | nul
       return { ...headOf(attempt, exercise, counts), next: first?.question.text ?? '' }
     })
   })
-  return { cohorts, cohort, heads }
+  return { cohorts: isFew && cohorts.length > 1 ? ['', ...cohorts] : cohorts, cohort, heads }
 }
 
 const inEdition = (questions: readonly Question[], { edition }: Pick<Exercise, 'edition'>): Question[] =>

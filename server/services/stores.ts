@@ -18,10 +18,12 @@ export function listStores({ repos }: Context, actor: Person): StoresItem[] {
   const byExercise = new Map<number, { cohort: string; people: number }[]>()
   for (const { exerciseId, cohort, n } of repos.attempts.groupsAtWork())
     byExercise.set(exerciseId, [...(byExercise.get(exerciseId) ?? []), { cohort, people: n }])
-  return [...byExercise].map(([id, groups]) => {
-    const { code, title } = exerciseOf(id).exercise
-    return { id, code, title, groups }
-  })
+  return [...byExercise]
+    .map(([id, groups]) => {
+      const { code, title } = exerciseOf(id).exercise
+      return { id, code, title, groups }
+    })
+    .sort((a, b) => a.code.localeCompare(b.code))
 }
 
 /** Materials of a sheet follow from its installation, which never changes once it is given. */

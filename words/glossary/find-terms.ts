@@ -9,7 +9,7 @@ export interface TextPart {
 
 /** Words that everybody uses, in other meanings too; a dot under each would hide the text. */
 const EVERYDAY = new Set(
-  `bay blank box core earth fill fuse insulator it leads leg level line live load loop na ohm outcome parallel permission
+  `bay blank box core earth fill fuse insulator it ka leads leg level line live load loop na ohm outcome parallel permission
   phase point pole prompt resistance rotation schedule series set signature terminal test-button volt watt way zone a v w`.split(
     /\s+/,
   ),

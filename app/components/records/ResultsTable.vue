@@ -35,36 +35,43 @@ const unit = (kind: string) => (isTick(kind) ? '' : QUANTITIES[quantityOf(kind)]
 </script>
 
 <template>
-  <p class="supply">
-    <span v-for="{ key } in ofSupply" :key="key"
-      ><span class="soft">{{ readingText(key).name }}</span>
-      <b class="mono">{{ readings[key] || '·' }}</b></span
-    >
-  </p>
-  <div class="scroll" tabindex="0" role="region" aria-label="Results">
-    <table class="grid-table">
-      <thead>
-        <tr>
-          <th>Circuit</th>
-          <th v-for="kind in columns" :key="kind" class="num">
-            {{ kindOf(kind).symbol }}<small>{{ unit(kind) }}</small>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="circuit in circuits" :key="circuit.id">
-          <th scope="row">
-            {{ circuit.name }}<small>{{ circuit.device }} · {{ circuit.conductors }}</small>
-          </th>
-          <td v-for="kind in columns" :key="kind" class="num mono">{{ bare(keyOf(circuit.id, kind)) }}</td>
-        </tr>
-      </tbody>
-    </table>
+  <div class="results wide-print">
+    <p class="supply">
+      <span v-for="{ key } in ofSupply" :key="key"
+        ><span class="soft">{{ readingText(key).name }}</span>
+        <b class="mono">{{ readings[key] || '·' }}</b></span
+      >
+    </p>
+    <div class="scroll" tabindex="0" role="region" aria-label="Results">
+      <table class="grid-table">
+        <thead>
+          <tr>
+            <th>Circuit</th>
+            <th v-for="kind in columns" :key="kind" class="num">
+              {{ kindOf(kind).symbol }}<small>{{ unit(kind) }}</small>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="circuit in circuits" :key="circuit.id">
+            <th scope="row">
+              {{ circuit.name }}<small>{{ circuit.device }} · {{ circuit.conductors }}</small>
+            </th>
+            <td v-for="kind in columns" :key="kind" class="num mono">{{ bare(keyOf(circuit.id, kind)) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-for="line in left" :key="line" class="small">{{ line }}</p>
   </div>
-  <p v-for="line in left" :key="line" class="small">{{ line }}</p>
 </template>
 
 <style scoped>
+.results {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
 .supply {
   display: flex;
   gap: 6px 22px;
@@ -99,5 +106,15 @@ small {
 }
 tbody th {
   font-weight: 620;
+}
+@media print {
+  th,
+  td {
+    padding: 3px 4px;
+    font-size: 9pt;
+  }
+  thead th {
+    font-size: 8.5pt;
+  }
 }
 </style>
