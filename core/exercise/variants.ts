@@ -2,7 +2,8 @@ import { randomLcg, randomUniform } from 'd3-random'
 import { limitUse, type CircuitDesign, type Governs, type InstallationDesign } from '../design/reference'
 import { assignmentOf, designOf } from './assignment'
 import type { Exercise } from './exercise'
-import type { Circuit, Installation, Load } from '../installation/installation'
+import type { Circuit, Installation } from '../installation/installation'
+import { everyVersion, isSame, vary } from './variant-circuit'
 
 /** One apprentice's own version of the installation, and how hard it is. */
 export interface Variant {
@@ -33,14 +34,9 @@ export type VariantsResult =
       readonly circuit?: string
     }
 
-const LENGTH_STEP_M = 0.5
-const POWER_STEP_W = 50
-const CURRENT_STEP_A = 0.1
 const TRIES_PER_VARIANT = 400
 /** A value this close to its limit would make two careful people choose differently. */
 const AMBIGUOUS_FROM = 0.985
-/** Two variants must differ by this fraction in length or load, so that a copied figure shows. */
-const DISTINCT_FRACTION = 0.02
 /** A limit used beyond this makes a step count as hard. */
 const TIGHT = 0.8
 
@@ -58,55 +54,107 @@ export function makeVariants(exercise: Exercise, count: number): VariantsResult 
   const uniform = randomUniform.source(source)(-1, 1)
   const variants: Variant[] = []
   for (let index = 1; index <= count; index += 1) {
-    const variant = draw(exercise, index, base, variants, uniform)
-    if (!variant) return { ok: false, reason: 'tooFew', found: variants.length, wanted: count }
+    const drawing = { exercise, index, base, taken: variants, uniform }
+    const variant = draw(drawing) ?? search(drawing)
+    if ('stuck' in variant) {
+      const { stuck: circuit } = variant
+      return { ok: false, reason: 'tooFew', found: variants.length, wanted: count, circuit }
+    }
     variants.push(variant)
   }
   return { ok: true, variants }
 }
 
+/** What one variant is drawn from. */
+interface Drawing {
+  readonly exercise: Exercise
+  readonly index: number
+  readonly base: Difficulty
+  readonly taken: readonly Variant[]
+  readonly uniform: () => number
+}
+
+/** What others have in place of a circuit that is asked for; the others may have anything. */
+const othersOf = ({ exercise, taken }: Drawing, i: number): readonly Circuit[] =>
+  exercise.asks.circuits.includes(exercise.installation.circuits[i]!.id)
+    ? taken.map(({ installation }) => installation.circuits[i]!)
+    : []
+
+/** The variant that these circuits make, if they are as hard as the exercise. */
+function variantOf({ exercise, index, base }: Drawing, circuits: readonly Circuit[]): Variant | undefined {
+  const installation = { ...exercise.installation, circuits }
+  const design = designOf(assignmentOf(exercise, installation))
+  const difficulty = difficultyOf(design)
+  const isLike = Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)
+  return design.ok && isLike ? { index, installation, difficulty } : undefined
+}
+
 /** Draws lengths and loads, then draws again for those circuits that came out wrong, until all are right. */
-function draw(
-  exercise: Exercise,
-  index: number,
-  base: Difficulty,
-  taken: readonly Variant[],
-  uniform: () => number,
-): Variant | undefined {
+function draw(drawing: Drawing): Variant | undefined {
+  const { exercise, base, uniform } = drawing
   const { installation } = exercise
-  let circuits = installation.circuits.map((circuit) => vary(circuit, exercise, uniform))
+  let circuits = installation.circuits.map((circuit) => vary(circuit, exercise.variants, uniform))
   for (let attempt = 0; attempt < TRIES_PER_VARIANT; attempt += 1) {
-    const candidate = { ...installation, circuits }
-    const design = designOf(assignmentOf(exercise, candidate))
+    const design = designOf(assignmentOf(exercise, { ...installation, circuits }))
     const wrong = new Set(
       circuits
-        .filter(
-          (circuit, i) =>
-            !isFitting(
-              circuit,
-              design,
-              base,
-              exercise.asks.circuits.includes(circuit.id)
-                ? taken.map((other) => other.installation.circuits[i]!)
-                : [],
-            ),
-        )
+        .filter((circuit, i) => !isFitting(circuit, design, base, othersOf(drawing, i)))
         .map(({ id }) => id),
     )
-    const difficulty = difficultyOf(design)
-    if (
-      wrong.size === 0 &&
-      design.ok &&
-      Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)
-    )
-      return { index, installation: candidate, difficulty }
+    const variant = wrong.size === 0 ? variantOf(drawing, circuits) : undefined
+    if (variant) return variant
     circuits = circuits.map((circuit, i) =>
       wrong.size === 0 || wrong.has(circuit.id)
-        ? vary(installation.circuits[i]!, exercise, uniform)
+        ? vary(installation.circuits[i]!, exercise.variants, uniform)
         : circuit,
     )
   }
   return undefined
+}
+
+/** So many lengths and loads of a circuit are looked through, and so many of them designed. */
+const MOST_VERSIONS = 4000
+const MOST_DESIGNED = 300
+const PASSES = 3
+
+/** Where chance finds none: circuit by circuit everything that the spreads allow, or the circuit that has no other. */
+function search(drawing: Drawing): Variant | { readonly stuck: string } {
+  const { exercise, base, uniform } = drawing
+  const { installation } = exercise
+  let circuits: readonly Circuit[] = installation.circuits.map((circuit) =>
+    vary(circuit, exercise.variants, uniform),
+  )
+  let stuck = installation.circuits[0]!.id
+  const designWith = (i: number, version: Circuit) => {
+    const tried = circuits.map((circuit, k) => (k === i ? version : circuit))
+    return designOf(assignmentOf(exercise, { ...installation, circuits: tried }))
+  }
+  for (let pass = 0; pass < PASSES; pass += 1) {
+    let isRight = true
+    for (const [i, circuit] of installation.circuits.entries()) {
+      const others = othersOf(drawing, i)
+      if (isFitting(circuits[i]!, designWith(i, circuits[i]!), base, others)) continue
+      const free = everyVersion(circuit, exercise.variants, MOST_VERSIONS).filter(
+        (version) => !others.some((other) => isSame(other, version)),
+      )
+      if (free.length === 0) return { stuck: circuit.id }
+      const from = Math.floor(((uniform() + 1) / 2) * free.length)
+      const inTurn = [...free.slice(from), ...free.slice(0, from)]
+      const stride = Math.max(1, Math.floor(inTurn.length / MOST_DESIGNED))
+      const found = inTurn
+        .filter((_, k) => k % stride === 0)
+        .find((version) => isFitting(version, designWith(i, version), base, others))
+      if (found) circuits = circuits.map((one, k) => (k === i ? found : one))
+      else {
+        isRight = false
+        stuck = circuit.id
+      }
+    }
+    const variant = isRight ? variantOf(drawing, circuits) : undefined
+    if (variant) return variant
+    if (isRight) circuits = installation.circuits.map((circuit) => vary(circuit, exercise.variants, uniform))
+  }
+  return { stuck }
 }
 
 function isFitting(
@@ -124,12 +172,6 @@ function isFitting(
   )
     return false
   return !others.some((other) => isSame(other, circuit))
-}
-
-/** A feed has no load of its own to tell it by, so that any other length will do. */
-function isSame(a: Circuit, b: Circuit): boolean {
-  if (a.load.basis === 'board') return a.lengthM === b.lengthM
-  return near(a.lengthM, b.lengthM) && near(loadSize(a.load), loadSize(b.load))
 }
 
 const isAmbiguous = (circuit: CircuitDesign): boolean =>
@@ -154,46 +196,6 @@ function hardSteps(circuit: CircuitDesign): number {
     use.loop > TIGHT,
   ].filter(Boolean).length
 }
-
-const near = (a: number, b: number): boolean => Math.abs(a - b) < DISTINCT_FRACTION * Math.max(a, b)
-
-/** One figure for the size of a load, W or A; 0 for a board's demand, which follows from others. */
-export function loadSize(load: Load): number {
-  switch (load.basis) {
-    case 'current':
-      return load.currentA
-    case 'lamps':
-      return load.count * load.eachW
-    case 'board':
-      return 0
-    default:
-      return load.powerW
-  }
-}
-
-function vary(circuit: Circuit, { variants: plan }: Exercise, uniform: () => number): Circuit {
-  return {
-    ...circuit,
-    lengthM: toStep(circuit.lengthM * (1 + plan.lengthSpread * uniform()), LENGTH_STEP_M),
-    load: varyLoad(circuit.load, 1 + plan.loadSpread * uniform()),
-  }
-}
-
-function varyLoad(load: Load, factor: number): Load {
-  switch (load.basis) {
-    case 'current':
-      return { ...load, currentA: toStep(load.currentA * factor, CURRENT_STEP_A) }
-    case 'lamps':
-      return { ...load, count: Math.max(1, Math.round(load.count * factor)) }
-    case 'board':
-      return load
-    default:
-      return { ...load, powerW: toStep(load.powerW * factor, POWER_STEP_W) }
-  }
-}
-
-const toStep = (value: number, step: number): number =>
-  Number((Math.max(1, Math.round(value / step)) * step).toFixed(3))
 
 /** Spreads whole-number seeds over [0, 1), as the generator wants; neighbouring seeds land far apart. */
 const fraction = (seed: number): number => ((((seed + 1) * 0.6180339887498949) % 1) + 1) % 1

@@ -5,6 +5,7 @@ import { structureProblems } from '#core/installation/check'
 import { criteriaOf } from '#core/assessment/outcomes/framework'
 import { constraintSentence } from '#words/constraints'
 import { structureSentence } from '#words/structure'
+import { tooFewSays } from '#words/variants'
 import { makeVariants } from '#core/exercise/variants'
 import { ExerciseSchema } from '#schemas/exercise'
 import { validate } from '#schemas/validate'
@@ -130,16 +131,19 @@ function refuseUnsolvable(exercise: Exercise): void {
 function giveVariants({ repos }: Context, id: number, exercise: Exercise, cohort: string): number {
   const people = repos.people.inCohort(cohort)
   if (people.length === 0) throw new Problem('cohortEmpty')
-  const given = repos.attempts.byExercise(id)
+  // A group has variants of its own; another group, at another time, may have the same.
+  const given = repos.attempts.ofGroup(id, cohort)
   const missing = people.filter((person) => !given.some((attempt) => attempt.personId === person.id))
   if (missing.length === 0) throw new Problem('cohortDone')
-  const variantsResult = makeVariants(exercise, given.length + missing.length)
-  if (!variantsResult.ok)
+  const from = Math.max(0, ...given.map(({ variantIndex }) => variantIndex))
+  const made = makeVariants(exercise, from + missing.length)
+  if (!made.ok)
     throw new Problem('variantsTooFew', {
-      extra: { found: variantsResult.found, wanted: variantsResult.wanted },
+      sentence: tooFewSays(made, exercise.installation.circuits),
+      extra: { found: made.found, wanted: made.wanted },
     })
   missing.forEach((person, i) => {
-    const { index, installation } = variantsResult.variants[given.length + i]!
+    const { index, installation } = made.variants[from + i]!
     repos.attempts.insert(id, person.id, index, index, installation)
   })
   return missing.length

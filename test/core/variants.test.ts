@@ -1,7 +1,11 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
-import { difficultyOf, loadSize, makeVariants } from '#core/exercise/variants'
+import type { Exercise } from '#core/exercise/exercise'
+import { loadSize } from '#core/exercise/variant-circuit'
+import { difficultyOf, makeVariants } from '#core/exercise/variants'
+import { tooFewSays } from '#words/variants'
 import { aTask, anExercise, around } from '../support/task'
 import { tasks } from '../support/arbitrary'
 
@@ -52,11 +56,40 @@ test('no spread, no variants: the refusal says how many there were', () => {
     reason: 'tooFew',
     found: 1,
     wanted: 5,
+    circuit: 'c1',
   })
   expect(makeVariants(anExercise({ installation: around(aTask({ lengthM: 480 })) }), 5)).toMatchObject({
     ok: false,
     reason: 'baseUnsolvable',
   })
+})
+
+const demo = (code: string) => JSON.parse(readFileSync(`demo/exercises/${code}.json`, 'utf8')) as Exercise
+
+test.each(['T-01', 'T-02'])('%s: thirty variants, each its own', (code) => {
+  const exercise = demo(code)
+  const made = many(exercise, 30)
+  for (const [i, { id }] of exercise.installation.circuits.entries()) {
+    if (!exercise.asks.circuits.includes(id)) continue
+    const figures = made.map(({ installation: { circuits } }) => {
+      const { lengthM, load } = circuits[i]!
+      return `${lengthM} ${loadSize(load)}`
+    })
+    expect(new Set(figures).size).toBe(30)
+  }
+})
+
+test.each([
+  ['T-04', 'c6'],
+  ['T-05', 'c4'],
+])('%s has fewer than thirty that tell a copy: the circuit that has no more is named', (code, circuit) => {
+  const exercise = demo(code)
+  const made = makeVariants(exercise, 30)
+  expect(made).toMatchObject({ ok: false, reason: 'tooFew', circuit })
+  if (made.ok) return
+  const { name } = exercise.installation.circuits.find(({ id }) => id === circuit)!
+  expect(tooFewSays(made, exercise.installation.circuits)).toContain(name)
+  expect(many(exercise, made.found)).toHaveLength(made.found)
 })
 
 test('a task on the edge of a limit is ambiguous and no base for variants', () => {

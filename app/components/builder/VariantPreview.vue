@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tooFewSays } from '#words/variants'
 import type { ExerciseForm, FormProblems, HeadField } from '#core/exercise/form/fields'
 import { amountOf } from '#core/exercise/form/to-form'
 import { formatQuantity } from '#core/units/format'
@@ -24,7 +25,7 @@ const refusal = computed(() => {
     return 'The exercise itself has no solution yet; see the rows marked in the table.'
   if (result.reason === 'baseAmbiguous')
     return `${props.circuits.find(({ id }) => id === result.circuit)?.name ?? 'A circuit'} sits on the edge of a limit, so two careful people could choose differently. Move its load or length a little.`
-  return `Only ${result.found} of ${result.wanted} variants of like difficulty were found. Widen the spread of length or load.`
+  return tooFewSays(result, props.circuits)
 })
 </script>
 
