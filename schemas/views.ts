@@ -122,8 +122,8 @@ export interface FloorPatch {
   readonly cohort: string
   readonly bay: number
   readonly stage: Stage
-  /** Of the sheet: what was looked at is looked at again when it has changed. */
-  readonly version: number
+  /** Of the sheet and its inspection: what was looked at is looked at again when either has changed. */
+  readonly version: string
   readonly exerciseId: number
   readonly answered: number
   readonly steps: number

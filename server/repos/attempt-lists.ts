@@ -12,6 +12,8 @@ export interface FloorRow {
   readonly bay: number
   readonly stage: Stage
   readonly version: number
+  /** Version of its inspection; 0 where nobody has begun. */
+  readonly inspection: number
   readonly savedAt: string | null
   readonly lastAct: Omit<StageEvent, 'note'> | null
 }
@@ -53,8 +55,8 @@ type RawPile = Omit<PileRow, 'kept'> & {
 const IN_HAND = "('design', 'dead', 'permission', 'live')"
 const FLOOR = `
   SELECT a.id, a.exercise_id AS exerciseId, p.name AS personName, p.number AS personNumber, p.cohort, a.bay, a.stage,
-    a.version, a.saved_at AS savedAt, e.act, q.name AS "by", e.at
-  FROM attempt a JOIN person p ON p.id = a.person_id
+    a.version, coalesce(i.version, 0) AS inspection, a.saved_at AS savedAt, e.act, q.name AS "by", e.at
+  FROM attempt a JOIN person p ON p.id = a.person_id LEFT JOIN inspection i ON i.attempt_id = a.id
   LEFT JOIN stage_event e ON e.id = (SELECT max(id) FROM stage_event WHERE attempt_id = a.id)
   LEFT JOIN person q ON q.id = e.by_id`
 

@@ -64,7 +64,7 @@ export function showFloor(context: Context, actor: Person): FloorView {
     const events = row.stage === 'live' ? (live.get(row.id) ?? []) : null
     const until = events && permissionUntil(events)
     const isOver = events !== null && (until === null || until <= now)
-    const { version, answered, steps } = facts.get(row.id)!
+    const { answered, steps } = facts.get(row.id)!
     return {
       id: row.id,
       number: row.personNumber,
@@ -72,7 +72,7 @@ export function showFloor(context: Context, actor: Person): FloorView {
       cohort: row.cohort,
       bay: row.bay,
       stage: isOver ? after('live', 'expire')! : row.stage,
-      version,
+      version: `${row.version}.${row.inspection}`,
       exerciseId: row.exerciseId,
       answered,
       steps,
