@@ -65,6 +65,18 @@ export const ClaimDecisionRequest = Type.Object(
 )
 export type ClaimDecisionBody = Static<typeof ClaimDecisionRequest>
 
+/** A professional discussion of one claim: what was asked, and what was said. */
+export const DiscussionRequest = Type.Object(
+  {
+    claim: Type.String({ minLength: 4, maxLength: 64 }),
+    asked: Type.String({ minLength: 10, maxLength: 2000, pattern: '\\S' }),
+    said: Type.String({ minLength: 20, maxLength: 6000, pattern: '\\S' }),
+    minutes: Type.Integer({ minimum: 1, maximum: 240 }),
+  },
+  strict,
+)
+export type DiscussionBody = Static<typeof DiscussionRequest>
+
 const Line = Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' })
 export const WitnessRequest = Type.Object({ name: Line, role: Line, contact: Line }, strict)
 export type WitnessBody = Static<typeof WitnessRequest>

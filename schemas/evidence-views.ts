@@ -28,7 +28,8 @@ export interface FrameworkView {
 /** One unit of somebody: what counts, what is missing, when it closes. */
 export interface UnitStanding {
   readonly gap: UnitGap
-  readonly coverage: readonly Coverage[]
+  /** Of a criterion with very many occasions the newest ones; `occasionsInAll` says how many there are. */
+  readonly coverage: readonly (Coverage & { readonly occasionsInAll: number })[]
   /** ISO 8601 UTC at the present pace; null where nothing moves. */
   readonly closesAt: string | null
 }
@@ -93,6 +94,15 @@ export interface ClaimDecisionView {
   readonly by: string
   readonly at: string
 }
+/** A professional discussion of one claim. */
+export interface DiscussionView {
+  readonly claim: string
+  readonly asked: string
+  readonly said: string
+  readonly minutes: number
+  readonly by: string
+  readonly at: string
+}
 export interface WitnessView {
   readonly name: string
   readonly role: string
@@ -111,6 +121,7 @@ export interface AccountView {
   /** Oldest first; the last is what an assessor reads. */
   readonly handIns: readonly { readonly id: number; readonly at: string; readonly fields: AccountFields }[]
   readonly decisions: readonly ClaimDecisionView[]
+  readonly discussions: readonly DiscussionView[]
   readonly witnesses: readonly WitnessView[]
   readonly criteria: readonly Criterion[]
   readonly domestic: string

@@ -51,6 +51,8 @@ const ACTIONS: Readonly<Record<string, string>> = {
   accountHandedIn: 'Account of work elsewhere handed in',
   claimAccepted: 'Claim accepted',
   claimRefused: 'Claim refused',
+  callAnswered: 'Call from a bay answered',
+  claimDiscussed: 'Professional discussion of a claim',
   witnessAsked: 'Witness asked',
   witnessStated: 'Statement of a witness',
   secondMarked: 'Judged a second time',

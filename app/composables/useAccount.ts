@@ -3,7 +3,7 @@ import { documentText } from '#core/assessment/portfolio/document-text'
 import { judgeMeasure, measuresOf } from '#core/assessment/portfolio/measure'
 import { readerPrompts, type ReaderPrompt } from '#core/assessment/portfolio/reader'
 import type { EvidenceKind } from '#core/assessment/outcomes/kinds'
-import type { AccountView, ClaimDecisionView } from '#schemas/evidence-views'
+import type { AccountView, ClaimDecisionView, DiscussionView } from '#schemas/evidence-views'
 import type { Fields } from '~/utils/document-shapes'
 
 /** A claim with everything that stands beside it in the margin. */
@@ -14,16 +14,22 @@ export interface MarginClaim extends Claim {
   readonly isEdited: boolean
   /** Decisions on it, oldest first. */
   readonly decisions: readonly ClaimDecisionView[]
+  /** Professional discussions of it, oldest first. */
+  readonly discussions: readonly DiscussionView[]
 }
 
 /** The claims of these fields as the margin shows them. */
-export function marginOf(fields: Fields, decisions: AccountView['decisions']): MarginClaim[] {
+export function marginOf(
+  fields: Fields,
+  { decisions, discussions }: Pick<AccountView, 'decisions' | 'discussions'>,
+): MarginClaim[] {
   const whole = documentText(fields.text ?? '')
   return claimsOf(fields).map((claim) => ({
     ...claim,
     asks: readerPrompts(claim.quote, whole),
     isEdited: !isStillThere(claim, fields),
     decisions: decisions.filter((decision) => decision.claim === claim.token),
+    discussions: discussions.filter((held) => held.claim === claim.token),
   }))
 }
 

@@ -54,6 +54,7 @@ const nameOf = (code: string) => data.value?.behaviours.find((one) => one.code =
         </p>
       </section>
       <p class="soft small">Domestic here means: {{ data.domestic }}</p>
+      <SealFoot />
     </template>
   </div>
 </template>

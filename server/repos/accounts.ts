@@ -63,7 +63,8 @@ const WITNESS = `
   FROM witness w LEFT JOIN witness_statement s ON s.witness_id = w.id`
 // Of a claim that was decided again, the latest decision counts.
 const OCCASIONS = `
-  SELECT d.person_id AS personId, d.criterion, d.met, d.kind AS claimKind, p.name AS decidedBy, d.at AS decidedAt, h.fields
+  SELECT d.person_id AS personId, d.criterion, d.met, d.kind AS claimKind, p.name AS decidedBy, d.at AS decidedAt, h.fields,
+         EXISTS (SELECT 1 FROM discussion t WHERE t.account_id = h.account_id AND t.claim = d.claim) AS wasDiscussed
   FROM claim_decision d JOIN account_hand_in h ON h.id = d.hand_in_id JOIN person p ON p.id = d.by_id
   WHERE d.id = (SELECT max(l.id) FROM claim_decision l WHERE l.person_id = d.person_id AND l.claim = d.claim)`
 
@@ -72,6 +73,7 @@ type RawDecision = Omit<ClaimDecision, 'met'> & { met: number }
 interface RawOccasion extends Pick<PersonOccasion, 'personId' | 'criterion' | 'decidedBy' | 'decidedAt'> {
   met: number
   claimKind: EvidenceKind
+  wasDiscussed: number
   fields: string
 }
 
@@ -82,12 +84,13 @@ const toDecision = (row: RawDecision): ClaimDecision => ({ ...row, met: row.met 
 /** Two accounts of one job are one job, however it is written. */
 const jobCode = (job: string): string => `job ${job.toLowerCase().replace(/\s+/g, ' ')}`
 
-function toOccasion({ fields, met, ...row }: RawOccasion): PersonOccasion {
+function toOccasion({ fields, met, wasDiscussed, ...row }: RawOccasion): PersonOccasion {
   const { title, job, day, shown } = headOfAccount(JSON.parse(fields) as AccountFields)
   return {
     ...row,
     from: 'claim',
     met: met === 1,
+    wasDiscussed: wasDiscussed === 1,
     attemptId: null,
     exerciseCode: jobCode(job),
     exerciseTitle: title,

@@ -42,6 +42,8 @@ export interface PersonOccasion extends Omit<Occasion, 'kinds' | 'shown'> {
   readonly shown?: Shown | null
   /** Of a claim the kind that it was claimed as, of a survey the one that its site makes it. */
   readonly claimKind?: EvidenceKind
+  /** The claim was talked over: a professional discussion beside what it rests on. */
+  readonly wasDiscussed?: boolean
   /** Null for what was observed apart from a task. */
   readonly attemptId: number | null
 }

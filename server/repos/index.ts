@@ -7,10 +7,12 @@ import { createAttemptLists } from './attempt-lists'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
 import { createBaysRepo } from './bays'
+import { createCallsRepo } from './calls'
 import { createCentreRepo } from './centre'
 import { createCommentsRepo } from './comments'
 import { createDecisionsRepo } from './decisions'
 import { createIsolationRunsRepo } from './isolation-runs'
+import { createDiscussionsRepo } from './discussions'
 import { createFaultFindingsRepo } from './fault-findings'
 import { createTestRecordsRepo } from './test-records'
 import { createInspectionsRepo } from './inspections'
@@ -47,6 +49,8 @@ export function createRepos(db: Database) {
     attempts: { ...createAttemptsRepo(db), ...createAttemptLists(db) },
     behaviours: createBehavioursRepo(db),
     decisions: createDecisionsRepo(db),
+    discussions: createDiscussionsRepo(db),
+    calls: createCallsRepo(db),
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
     bays: createBaysRepo(db),

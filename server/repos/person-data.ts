@@ -5,6 +5,9 @@ type Row = Readonly<Record<string, unknown>>
 /** What never leaves: proofs of who somebody is. */
 const SECRETS = ['password_hash', 'pin_hash', 'token', 'public_key', 'credential', 'code_hash']
 
+/** What somebody does, with rows of its own below it. */
+const WORKS = ['attempt', 'account', 'survey']
+
 /**
  * Everything that the database holds of one person, table by table: rows that name them, and rows of their
  * work.
@@ -39,11 +42,16 @@ export function createPersonDataRepo(db: Database) {
 
   return {
     of: (personId: number): Readonly<Record<string, readonly Row[]>> => {
-      const attempts = rowsWhere('attempt', ['person_id'], [personId]).map(({ id }) => Number(id))
+      const works = WORKS.map((work) => ({
+        work,
+        ids: rowsWhere(work, ['person_id'], [personId]).map(({ id }) => Number(id)),
+      }))
       const entries = tables.map((table) => {
         if (table === 'person') return [table, rowsWhere(table, ['id'], [personId])] as const
         const named = rowsWhere(table, columnsTo(table, 'person'), [personId])
-        const ofWork = table === 'attempt' ? [] : rowsWhere(table, columnsTo(table, 'attempt'), attempts)
+        const ofWork = works.flatMap(({ work, ids }) =>
+          table === work ? [] : rowsWhere(table, columnsTo(table, work), ids),
+        )
         const once = [...new Map([...named, ...ofWork].map((row) => [JSON.stringify(row), row])).values()]
         return [table, once] as const
       })

@@ -6,7 +6,7 @@ import {
   type Claim,
 } from '#core/assessment/portfolio/account'
 import { criteriaOf, type Criterion } from '#core/assessment/outcomes/framework'
-import type { AccountBody, ClaimDecisionBody } from '#schemas/evidence-requests'
+import type { AccountBody, ClaimDecisionBody, DiscussionBody } from '#schemas/evidence-requests'
 import type { AccountItem, AccountView } from '#schemas/evidence-views'
 import { accountProblemSays } from '#words/evidence/account'
 import type { HandIn, StoredAccount } from '../repos/accounts'
@@ -87,6 +87,7 @@ function viewOf(context: Context, actor: Person, account: StoredAccount): Accoun
       .handIns(id)
       .map(({ id: handInId, at, fields: sent }) => ({ id: handInId, at, fields: sent })),
     decisions: repos.accounts.decisions(id),
+    discussions: repos.discussions.ofAccount(id),
     witnesses: repos.accounts
       .witnesses(id)
       .map(({ name, role, contact, askedAt, statement, statedAt }) => ({
@@ -171,6 +172,24 @@ export function decideClaim(
       body.met ? 'claimAccepted' : 'claimRefused',
       `${claim.criterion}, account ${id}`,
     )
+  })
+  return showAccount(context, actor, id)
+}
+
+/** Puts down a professional discussion of a claim, as it was held; it stands beside the claim from then on. */
+export function discussClaim(context: Context, actor: Person, id: number, body: DiscussionBody): AccountView {
+  allow(actor, 'attempt.mark')
+  const { repos, now } = context
+  repos.transaction(() => {
+    const account = openAccount(context, actor, id)
+    const claim = found(claimIn(found(repos.accounts.handIns(id).at(-1)), body.claim))
+    const { asked, said, minutes } = body
+    repos.discussions.add(
+      account.id,
+      { claim: claim.token, asked: asked.trim(), said: said.trim(), minutes, at: now },
+      actor.id,
+    )
+    repos.audit.add(now, actor.id, 'claimDiscussed', `${claim.criterion}, account ${id}`)
   })
   return showAccount(context, actor, id)
 }

@@ -83,13 +83,15 @@ function evidenced(context: Repos, rows: readonly PersonOccasion[]): EvidencedOc
     const criterion = present(row.criterion)
     if (criterion === null) return []
     const brought =
-      row.from === 'claim' || row.from === 'survey'
-        ? [row.claimKind ?? 'written']
-        : kindsFrom(row.from, criterion)
+      row.from === 'claim' || row.from === 'survey' ? kindsOfClaim(row) : kindsFrom(row.from, criterion)
     const shown = row.shown ?? (row.from === 'task' ? shownBy(row.exerciseCode) : SHOWN_NOTHING)
     return [{ ...row, criterion, kinds: brought, shown }]
   })
 }
+
+/** A claim brings what it rests on; talked over, it has been questioned too. */
+const kindsOfClaim = ({ claimKind = 'written', wasDiscussed }: PersonOccasion): EvidenceKind[] =>
+  wasDiscussed && claimKind !== 'questioned' ? [claimKind, 'questioned'] : [claimKind]
 
 /** What a task shows that was decided before this was kept with the decision. */
 function shownByExercise({ repos }: Repos): (code: string) => Shown {

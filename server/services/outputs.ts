@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { strToU8, zipSync } from 'fflate'
 import { writeCsv } from '#schemas/csv'
 import { writeOneRoster } from '#schemas/oneroster/write'
@@ -39,13 +40,14 @@ export function personStatements(context: Context, actor: Person, id: number, ho
 export function personArchive(context: Context, actor: Person, id: number, home: string): Download {
   const person = personSeen(context, actor, id)
   const { repos, now } = context
-  const record = personRecord(context, actor, id)
+  const record = personRecord(context, actor, id, { isWhole: true })
   const accounts = repos.accounts
     .ofPerson(id)
     .map((account) => ({
       ...account,
       handIns: repos.accounts.handIns(account.id),
       decisions: repos.accounts.decisions(account.id),
+      discussions: repos.discussions.ofAccount(account.id),
       witnesses: repos.accounts.witnesses(account.id),
     }))
   const json = (value: unknown) => strToU8(`${JSON.stringify(value, null, 2)}\n`)
@@ -56,10 +58,13 @@ export function personArchive(context: Context, actor: Person, id: number, home:
     'statements.xapi.json': json(personStatements(context, actor, id, home)),
     ...filesOf(context, accounts),
   }
-  const hashes = Object.keys(files).sort()
+  const hashes = Object.keys(files)
+    .sort()
+    .map((name) => `${createHash('sha256').update(files[name]!).digest('hex')}  ${name}`)
+  files['sha256.txt'] = strToU8(`${hashes.join('\n')}\n`)
   files['read-me.txt'] = strToU8(
-    `Record of ${person.name}, ${person.number}, made ${now}.\nHead ` +
-      `of the seal: ${repos.seal.head()}\n\n${hashes.join('\n')}\n`,
+    `Record of ${person.name}, ${person.number}, made ${now}.\nHead of the seal: ${repos.seal.head()}\n` +
+      'sha256.txt holds a hash of each file: sha256sum -c sha256.txt\n',
   )
   repos.audit.add(now, actor.id, 'archiveGivenOut', `person ${id}`)
   return { name: `${fileName(person.number)}-record.zip`, type: ZIP, content: zipSync(files) }

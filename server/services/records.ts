@@ -25,13 +25,18 @@ export function ownRecord(context: Context, actor: Person): PersonRecord {
   return recordOf(context, actor, ownOccasions(context, actor.id))
 }
 
-/** The record of one person, for staff who work with their group. */
-export function personRecord(context: Context, actor: Person, personId: number): PersonRecord {
+/** The record of one person, for staff who work with their group; whole with every occasion of five years. */
+export function personRecord(
+  context: Context,
+  actor: Person,
+  personId: number,
+  { isWhole = false }: { readonly isWhole?: boolean } = {},
+): PersonRecord {
   allow(actor, 'records.see')
   const person = context.repos.people.byId(personId)
   if (person?.role !== 'apprentice' || !seesGroup(actor, person.cohort)) throw new Problem('notFound')
   return {
-    ...recordOf(context, person, occasionsOf(context, personId)),
+    ...recordOf(context, person, occasionsOf(context, personId), isWhole ? Infinity : MOST_SHOWN),
     proposed: proposedFor(context, person),
   }
 }
@@ -40,12 +45,13 @@ function recordOf(
   context: Context,
   { id, name, number, cohort }: Person,
   occasions: readonly EvidencedOccasion[],
+  most = MOST_SHOWN,
 ): PersonRecord {
   const framework = frameworkInForce(context)
   const seen = context.repos.behaviours.ofPerson(id)
   return {
     person: { id, name, number, cohort },
-    units: standings(framework, evidenceOf(occasions, seen), context.now),
+    units: standings(framework, evidenceOf(occasions, seen), context.now, most),
     behaviours: framework.behaviours,
     seen: seen.map(({ id: seenId, behaviour, note, by, at }) => ({ id: seenId, behaviour, note, by, at })),
     proposed: [],
@@ -58,7 +64,7 @@ const evidenceOf = (occasions: readonly EvidencedOccasion[], seen: readonly Seen
   behaviours: new Set(seen.map(({ behaviour }) => behaviour)),
 })
 
-function standings(framework: Framework, evidence: Evidence, now: string): UnitStanding[] {
+function standings(framework: Framework, evidence: Evidence, now: string, most: number): UnitStanding[] {
   const all = standingsOf(framework, evidence)
   const dates = closings(
     framework,
@@ -68,7 +74,11 @@ function standings(framework: Framework, evidence: Evidence, now: string): UnitS
   )
   return all.map(({ gap, coverage }) => ({
     gap,
-    coverage: coverage.map((item) => ({ ...item, occasions: newest(item.occasions) })),
+    coverage: coverage.map((item) => ({
+      ...item,
+      occasions: newest(item.occasions, most),
+      occasionsInAll: item.occasions.length,
+    })),
     closesAt: dates.get(gap.unit.code) ?? null,
   }))
 }
@@ -77,12 +87,11 @@ function standings(framework: Framework, evidence: Evidence, now: string): UnitS
 const MOST_SHOWN = 12
 function newest<O extends { readonly decidedAt: string; readonly met: boolean }>(
   occasions: readonly O[],
+  most: number,
 ): O[] {
+  if (occasions.length <= most) return [...occasions]
   const sorted = [...occasions].sort((a, b) => (a.decidedAt < b.decidedAt ? 1 : -1))
-  const kept = new Set([
-    ...sorted.slice(0, MOST_SHOWN),
-    ...sorted.filter(({ met }) => !met).slice(0, MOST_SHOWN),
-  ])
+  const kept = new Set([...sorted.slice(0, most), ...sorted.filter(({ met }) => !met).slice(0, most)])
   return occasions.filter((occasion) => kept.has(occasion))
 }
 
@@ -133,7 +142,7 @@ function gapRow(
   evidence: Evidence,
   now: string,
 ): GroupGapRow {
-  const units = standings(framework, evidence, now)
+  const units = standings(framework, evidence, now, MOST_SHOWN)
   return {
     id,
     number,

@@ -3,6 +3,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import {
   decideClaim,
+  discussClaim,
   handInAccount,
   listAccounts,
   saveAccount,
@@ -137,6 +138,50 @@ describe('an account', () => {
       refusal(() => saveAccount(centre.context, centre.apprentice, id, { version: 1, fields: {} })),
     ).toBe('stale')
     expect(centre.repos.accounts.byId(id)!.fields.title).toBe(ACCOUNT.title)
+  })
+})
+
+describe('a professional discussion', () => {
+  const held = {
+    claim: 'aaaa-1',
+    asked: 'Which drawing did you use?',
+    said: 'Drawing 4, revision B, from the office.',
+    minutes: 6,
+  }
+  const kindsOf = () =>
+    personRecord(centre.context, centre.assessor, centre.apprentice.id)
+      .units.flatMap(({ coverage }) => coverage)
+      .find(({ criterion }) => criterion.code === 'W3')!
+      .occasions.map(({ kinds }) => kinds)
+
+  it('stands with its claim for both, and the claim counts as questioned too; the record of the group follows', () => {
+    const id = handedIn(centre)
+    decideOn(id, true)
+    expect(kindsOf()).toEqual([['written']])
+    const mark = () => centre.repos.evidenceMarks.ofCohort('Thursday').get(centre.apprentice.id)
+    const before = mark()
+    discussClaim(centre.context, centre.assessor, id, held)
+    expect(kindsOf()).toEqual([['written', 'questioned']])
+    expect(showAccount(centre.context, centre.apprentice, id).discussions).toMatchObject([
+      { said: held.said, by: centre.assessor.name, minutes: 6 },
+    ])
+    expect(mark()).not.toBe(before)
+  })
+  it('is put down by those who mark, about a claim that was handed in, and stays as it is', () => {
+    const id = handedIn(centre)
+    expect(refusal(() => discussClaim(centre.context, centre.apprentice, id, held))).toBe('notAllowed')
+    expect(
+      refusal(() => discussClaim(centre.context, centre.assessor, id, { ...held, claim: 'zzzz-9' })),
+    ).toBe('notFound')
+    discussClaim(centre.context, centre.assessor, id, held)
+    expect(() => centre.db.prepare("UPDATE discussion SET said = 'other'").run()).toThrow(/append-only/)
+    expect(() => centre.db.prepare('DELETE FROM discussion').run()).toThrow(/append-only/)
+  })
+  it('goes out with the data of the person whose account it is about', () => {
+    discussClaim(centre.context, centre.assessor, handedIn(centre), held)
+    const data = centre.repos.personData.of(centre.apprentice.id)
+    expect(data.discussion).toMatchObject([{ said: held.said }])
+    expect(Object.keys(data)).toEqual(expect.arrayContaining(['account', 'account_hand_in']))
   })
 })
 

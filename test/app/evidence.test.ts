@@ -51,6 +51,7 @@ describe('the margin', () => {
       void (text === '' ? delete typed[name] : (typed[name] = text))
     return { typed, write, ...useClaims({ write }) }
   }
+  const NOTHING = { decisions: [], discussions: [] }
   const decision = (claim: string, met: boolean, at: string) => ({
     handInId: 1,
     claim,
@@ -66,20 +67,26 @@ describe('the margin', () => {
     const { typed, claim, drop } = fields()
     claim('I fixed the trunking.', 'C', 'written')
     claim('I tested it.', 'D', 'product')
-    const [first, second] = marginOf(typed, [])
+    const [first, second] = marginOf(typed, NOTHING)
     expect(first!.asks).toContain('spacing')
-    const decided = marginOf(typed, [decision(first!.token, false, '1'), decision(first!.token, true, '2')])
+    const decided = marginOf(typed, {
+      decisions: [decision(first!.token, false, '1'), decision(first!.token, true, '2')],
+      discussions: [
+        { claim: first!.token, asked: 'How far apart?', said: 'Every metre.', minutes: 4, by: 'A', at: '3' },
+      ],
+    })
     expect(decided[0]!.decisions.map(({ met }) => met)).toEqual([false, true])
     expect(decided[1]!.decisions).toEqual([])
+    expect(decided.map(({ discussions }) => discussions.length)).toEqual([1, 0])
     drop(second!.token)
-    expect(marginOf(typed, []).map(({ criterion }) => criterion)).toEqual(['C'])
+    expect(marginOf(typed, NOTHING).map(({ criterion }) => criterion)).toEqual(['C'])
     expect(typed.text).toContain('I tested it.')
   })
   it('an edited passage says so, and the claim keeps its words', () => {
     const { typed, claim, write } = fields()
     claim('I fixed the trunking.', 'C', 'written')
     write('text', 'I fixed the trunking with screws. I tested it.')
-    expect(marginOf(typed, [])[0]).toMatchObject({ isEdited: true, quote: 'I fixed the trunking.' })
+    expect(marginOf(typed, NOTHING)[0]).toMatchObject({ isEdited: true, quote: 'I fixed the trunking.' })
   })
   it('a measurement stands with what is known of its limit', () => {
     expect(measuredIn({ 'measure.a': 'level 5 2' })[0]!.verdict).toMatchObject({ isWithin: false, limit: 2 })

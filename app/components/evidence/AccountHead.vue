@@ -40,15 +40,13 @@ const listed = (name: string) => (fields[name] ?? '').split(' ').filter(Boolean)
     /></label>
     <label class="field"
       ><span>Day of the work</span
-      ><el-date-picker
+      ><DayPicker
         :model-value="fields.day ?? ''"
-        type="date"
-        format="DD/MM/YYYY"
-        value-format="YYYY-MM-DD"
-        placeholder="dd/mm/yyyy"
+        @update:model-value="emit('write', 'day', $event)"
+        label="Day of the work"
         name="day"
         :disabled="isReadOnly"
-        @update:model-value="emit('write', 'day', $event ?? '')"
+        clearable
     /></label>
     <label class="field"
       ><span>Premises</span

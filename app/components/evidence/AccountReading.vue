@@ -17,9 +17,7 @@ const handIn = computed(
   () => view.value.handIns.find((one) => one.id === chosen.value) ?? view.value.handIns.at(-1),
 )
 const isLast = computed(() => handIn.value?.id === view.value.handIns.at(-1)?.id)
-const margin = computed(() =>
-  handIn.value ? marginOf({ ...handIn.value.fields }, view.value.decisions) : [],
-)
+const margin = computed(() => (handIn.value ? marginOf({ ...handIn.value.fields }, view.value) : []))
 const reasons = reactive<Record<string, string>>({})
 const criterionOf = (code: string) => view.value.criteria.find((one) => one.code === code)
 /** Accepted stays accepted; a refusal is of the hand-in that it was about. */
@@ -87,6 +85,12 @@ const text = computed(() => handIn.value?.fields.text ?? '')
             <p v-if="handIn.fields[`answer.${claim.token}`]" class="answer">
               <b>Their answer:</b> {{ handIn.fields[`answer.${claim.token}`] }}
             </p>
+            <ClaimDiscussion
+              v-if="mayDecide && isLast"
+              :id="id"
+              :claim="claim"
+              @held="account.adopt($event)"
+            />
             <div v-if="mayDecide && isLast && !isDecided(claim)" class="stack">
               <div class="chips">
                 <button

@@ -12,14 +12,18 @@ const { call } = useApi()
 const { isBusy, act } = useAct()
 const form = reactive({ name: '', role: '', contact: '' })
 const code = ref('')
+/** Whom the code is for. */
+const asked = ref('')
 const isOpen = ref(false)
 const isWhole = computed(() => Object.values(form).every((text) => text.trim() !== ''))
 const ask = () =>
   act(async () => {
     code.value = (await call<{ code: string }>('POST', `accounts/${id}/witness`, form)).code
+    asked.value = form.name
     Object.assign(form, { name: '', role: '', contact: '' })
     emit('asked')
   })
+const print = () => window.print()
 const address = computed(() => `${location.origin}/witness`)
 </script>
 
@@ -36,12 +40,14 @@ const address = computed(() => `${location.origin}/witness`)
       <p v-if="witness.statement" class="statement">{{ witness.statement }}</p>
     </div>
     <div v-if="code" class="stitched slip" data-testid="witness-code">
-      <p>Give this slip to your witness. The code works once and is shown here only now.</p>
-      <p class="mono code">{{ code }}</p>
-      <p>
-        They open <b>{{ address }}</b>, type the code and write what they saw.
+      <p class="screen-only">
+        Give this slip to your witness. The code works once and is shown here only now.
       </p>
-      <button type="button" class="text-button" @click="code = ''">Hide the code</button>
+      <WitnessSlip :code="code" :address="address" :witness="asked" />
+      <div class="row screen-only">
+        <el-button type="primary" @click="print">Print the slip</el-button>
+        <button type="button" class="text-button" @click="code = ''">Hide the code</button>
+      </div>
     </div>
     <template v-if="!isReadOnly">
       <button type="button" class="text-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">
@@ -78,11 +84,6 @@ const address = computed(() => `${location.origin}/witness`)
 </template>
 
 <style scoped>
-.code {
-  font-size: 26px;
-  font-weight: 700;
-  letter-spacing: 0.04em;
-}
 .box {
   width: 220px;
 }

@@ -16,7 +16,7 @@ const { call } = useApi()
 const { isBusy, act } = useAct()
 const claims = useClaims(autosave)
 const shown = computed(() => view.value!)
-const margin = computed(() => marginOf(autosave.fields, shown.value.decisions))
+const margin = computed(() => marginOf(autosave.fields, shown.value))
 const text = computed({
   get: () => autosave.fields.text ?? '',
   set: (next: string) => autosave.write('text', next),

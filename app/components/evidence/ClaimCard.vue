@@ -35,6 +35,11 @@ const last = computed(() => claim.decisions.at(-1))
       {{ decision.by }}, {{ dayTime(decision.at)
       }}<template v-if="decision.reason">: {{ decision.reason }}</template>
     </p>
+    <div v-for="held in claim.discussions" :key="held.at" class="small held" data-testid="discussion">
+      <p><b>Professional discussion</b>, {{ held.by }}, {{ dayTime(held.at) }}, {{ held.minutes }} min</p>
+      <p class="soft words">{{ held.asked }}</p>
+      <p class="words">“{{ held.said }}”</p>
+    </div>
     <slot />
   </article>
 </template>
@@ -56,6 +61,13 @@ const last = computed(() => claim.decisions.at(-1))
   line-clamp: 5;
   -webkit-box-orient: vertical;
   overflow: hidden;
+}
+.held {
+  border-left: 4px solid var(--indigo);
+  padding-left: 10px;
+}
+.words {
+  white-space: pre-line;
 }
 .edited {
   color: var(--turmeric-text);

@@ -53,6 +53,10 @@ const isOpen = ref(false)
             {{ occasion.exerciseTitle }}, {{ dayTime(occasion.decidedAt) }}, {{ occasion.decidedBy }}
             <span class="soft">({{ occasion.kinds.map((kind) => KIND_TEXT[kind]).join(', ') }})</span>
           </p>
+          <p v-if="item.occasionsInAll > item.occasions.length" class="small soft">
+            The newest {{ item.occasions.length }} of {{ item.occasionsInAll }}; all of them are in the
+            archive.
+          </p>
         </div>
       </div>
     </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RecordKind } from '#core/testing/records/record-shape'
+import { dayText } from '#words/day'
 
 /**
  * Records of a tested board: schedule of results, minor works record, installation record, labels. Signed
@@ -40,7 +41,7 @@ async function sign() {
   }
 }
 const print = () => window.print()
-const next = computed(() => papers.field('nextInspection') || '____________')
+const next = computed(() => dayText(papers.field('nextInspection')) || '____________')
 onMounted(papers.load)
 </script>
 
@@ -101,6 +102,7 @@ onMounted(papers.load)
           <ResultsTable :view="view" :readings="view.readings" :only="paper.circuits" />
         </template>
         <PrintFoot />
+        <SealFoot />
       </article>
       <aside v-if="kind" class="screen-only" aria-label="Signature">
         <SaveWords :autosave="papers.autosave.value" />

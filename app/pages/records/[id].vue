@@ -95,6 +95,7 @@ const takeBack = (seenId: number) =>
         </p>
       </section>
       <p class="soft small">Domestic here means: {{ data.domestic }}</p>
+      <SealFoot />
     </template>
   </div>
 </template>

@@ -137,6 +137,7 @@ const openers = computed(() => new Set(data.value?.units.map(({ criteria }) => c
         <a class="el-button" href="/api/out/oneroster" download>OneRoster package</a>
       </div>
     </section>
+    <SealFoot />
   </div>
 </template>
 

@@ -67,6 +67,7 @@ const print = () => window.print()
         </table>
         <p class="line">Agreed:</p>
         <p class="line">Signed:</p>
+        <SealFoot />
       </article>
     </template>
   </div>

@@ -132,6 +132,7 @@ const print = () => window.print()
         ><AppealList
       /></el-tab-pane>
     </el-tabs>
+    <SealFoot />
   </div>
 </template>
 

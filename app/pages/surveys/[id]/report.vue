@@ -73,6 +73,7 @@ const print = () => window.print()
           A survey read in an exercise. It does not say that an installation is safe; work on it follows the
           regulations in force and the centre’s rules, under supervision.
         </p>
+        <SealFoot />
       </article>
     </template>
   </div>
