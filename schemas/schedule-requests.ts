@@ -5,15 +5,16 @@ const strict = { additionalProperties: false }
 const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })
 const Text = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: '\\S' })
 
-export const CalibrationRequest = Type.Object({ doneOn: Day, dueOn: Day }, strict)
+const CALIBRATION = { doneOn: Day, dueOn: Day, certificate: Text(60) }
+
+export const CalibrationRequest = Type.Object(CALIBRATION, strict)
 
 export const InstrumentRequest = Type.Object(
   {
     name: Text(40),
     serial: Text(40),
     kind: Type.Unsafe<(typeof INSTRUMENT_KINDS)[number]>({ enum: [...INSTRUMENT_KINDS] }),
-    doneOn: Day,
-    dueOn: Day,
+    ...CALIBRATION,
   },
   strict,
 )

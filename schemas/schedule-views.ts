@@ -27,6 +27,8 @@ export interface InstrumentView {
   /** ISO dates. */
   readonly doneOn: string
   readonly dueOn: string
+  /** Number of the certificate; empty where none was noted. */
+  readonly certificate: string
   readonly notedBy: string
 }
 

@@ -21,7 +21,7 @@ import type { Readings } from '#core/testing/readings'
 import type { Role } from '#core/exercise/roster'
 import type { IsolationPolicy } from '#core/policies/isolation'
 import type { BoardView } from './schedule-views'
-import type { LockView, RepeatView } from './isolation-views'
+import type { LockView } from './isolation-views'
 import type { Decision, StageEvent } from './marking-views'
 
 export interface PersonView {
@@ -117,6 +117,7 @@ export interface WorkView {
 
 export interface FloorPatch {
   readonly id: number
+  readonly personId: number
   readonly number: string
   readonly name: string
   readonly cohort: string
@@ -173,7 +174,6 @@ export interface FloorView {
   readonly exercises: readonly FloorExercise[]
   readonly patches: readonly FloorPatch[]
   readonly locks: readonly LockView[]
-  readonly repeats: readonly RepeatView[]
 }
 
 export interface TaskSheets extends GroupShown {

@@ -1,10 +1,14 @@
 import { EVIDENCE_PROBLEMS } from './evidence/problems'
+import { FLOOR_PROBLEMS } from './floor/problems'
 import { PLANNING_PROBLEMS } from './planning/problems'
+import { PROOF_PROBLEMS } from './proof-problems'
 
 /** Every refusal that a person can meet: its HTTP status and a sentence that says what to do. */
 export const PROBLEMS = {
   ...EVIDENCE_PROBLEMS,
+  ...FLOOR_PROBLEMS,
   ...PLANNING_PROBLEMS,
+  ...PROOF_PROBLEMS,
   signInNeeded: {
     status: 401,
     sentence: 'Your session has ended. Sign in again; what you typed is kept on this device.',
@@ -13,26 +17,8 @@ export const PROBLEMS = {
     status: 401,
     sentence: 'Number and password do not fit together. Check both and try again.',
   },
-  proofNeeded: { status: 403, sentence: 'Say once more that it is you: PIN, passkey or password.' },
-  proofWrong: {
-    status: 403,
-    sentence: 'That does not fit. Try your PIN, your passkey or your password again.',
-  },
-  sessionLocked: {
-    status: 423,
-    sentence: 'This page is locked. Open it with your PIN, passkey or password.',
-  },
-  passkeyWrong: { status: 400, sentence: 'The passkey could not be checked. Try again, or use another one.' },
-  passkeyMissing: { status: 404, sentence: 'You have no passkey yet. Use your PIN or password.' },
   keptForEver: { status: 409, sentence: 'The centre keeps this for ever. Give it a number of years first.' },
   tooManyPictures: { status: 429, sentence: 'Two hundred pictures a day are kept. Go on tomorrow.' },
-  collegeUnreachable: {
-    status: 502,
-    sentence: 'The college’s sign-in cannot be reached. Use number and password.',
-  },
-  collegeRefused: { status: 403, sentence: 'The college’s sign-in did not succeed. Try again.' },
-  collegeUnknown: { status: 403, sentence: 'Nobody here has that number. Ask the administrator.' },
-  passkeysFull: { status: 409, sentence: 'Ten passkeys are kept. Remove one that you no longer use first.' },
   tooManyTries: { status: 429, sentence: 'Too many tries. Wait a minute, then try again.' },
   passwordChangeNeeded: { status: 403, sentence: 'Choose your own password first.' },
   passwordWeak: {

@@ -6,6 +6,7 @@ const session = useSession()
 const { signOut } = useSignOut()
 const { isDark, toggle } = useTheme()
 
+const { countAt } = useWaiting()
 const route = useRoute()
 const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
 /** An apprentice has few places: each stands by itself. Staff have areas, with their places below. */
@@ -22,6 +23,9 @@ const areas = computed(() =>
 )
 const current = computed(() => areas.value.find(({ places }) => places.some(({ to }) => isHere(to))))
 /** An area of one place is that place. */
+/** What waits inside an area is seen from outside. */
+const countIn = ({ places }: { places: readonly { to: string }[] }) =>
+  places.reduce((sum, { to }) => sum + countAt(to), 0)
 const nameOf = ({ name, places }: { name: string; places: readonly { name: string }[] }) =>
   places.length === 1 ? places[0]!.name : name
 </script>
@@ -37,7 +41,10 @@ const nameOf = ({ name, places }: { name: string; places: readonly { name: strin
         prefetch-on="interaction"
         :class="{ here: area === current }"
         :aria-current="area === current ? 'true' : undefined"
-        >{{ nameOf(area) }}</NuxtLink
+        >{{ nameOf(area)
+        }}<span v-if="countIn(area)" class="count" :aria-label="`${countIn(area)} waiting`">{{
+          countIn(area)
+        }}</span></NuxtLink
       >
     </nav>
     <div class="who">
@@ -66,7 +73,10 @@ const nameOf = ({ name, places }: { name: string; places: readonly { name: strin
       prefetch-on="interaction"
       :class="{ here: isHere(place.to) }"
       :aria-current="isHere(place.to) ? 'page' : undefined"
-      >{{ place.name }}</NuxtLink
+      >{{ place.name
+      }}<span v-if="countAt(place.to)" class="count" :aria-label="`${countAt(place.to)} waiting`">{{
+        countAt(place.to)
+      }}</span></NuxtLink
     >
   </nav>
 </template>
@@ -125,6 +135,16 @@ header nav a:hover {
 header nav a.here {
   border-bottom-color: #e0a93b;
   font-weight: 680;
+}
+.count {
+  margin-left: 6px;
+  min-width: 20px;
+  padding: 0 5px;
+  border-radius: 10px;
+  background: #e0a93b;
+  color: #1f2430;
+  font: 700 13px/20px var(--mono);
+  text-align: center;
 }
 .within {
   display: flex;

@@ -8,6 +8,7 @@ import type { FloorPatch } from '#schemas/views'
 const URGENCY: Readonly<Partial<Record<FloorPatch['stage'], number>>> = {
   live: 3,
   permission: 2,
+  handedIn: 0.5,
   decided: 0,
   released: 0,
 }
@@ -33,6 +34,14 @@ export function useFloor() {
     }
     return [...newest.values()]
       .filter((patch) => !cohort.value || patch.cohort === cohort.value)
+      .sort((a, b) => a.bay - b.bay)
+  })
+  /** Everybody at a bay in one place, the most urgent first; in walking order. */
+  const bays = computed(() => {
+    const byBay = new Map<number, FloorPatch[]>()
+    for (const patch of patches.value) byBay.set(patch.bay, [...(byBay.get(patch.bay) ?? []), patch])
+    return [...byBay]
+      .map(([bay, people]) => ({ bay, people: people.sort((a, b) => urgency(b) - urgency(a)) }))
       .sort((a, b) => a.bay - b.bay)
   })
   const requests = computed(() =>
@@ -81,5 +90,5 @@ export function useFloor() {
 
   useNews(() => void refresh())
 
-  return { data, problem, refresh, cohort, cohorts, patches, requests, decide, stop }
+  return { data, problem, refresh, cohort, cohorts, patches, bays, requests, decide, stop }
 }

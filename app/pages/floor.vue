@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { PERMISSION_MINUTES } from '#core/exercise/attempt/permission'
+import { hasPlace } from '#core/exercise/attempt/stages'
 import type { ReadingMark } from '#core/testing/judge/judge'
 import type { FloorPatch } from '#schemas/views'
 
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const floor = useFloor()
-const { data, problem, patches, requests, cohort, cohorts } = floor
+const { data, problem, patches, bays, requests, cohort, cohorts } = floor
+const needs = useNeeds()
 const refusing = ref<{ readonly patch: FloorPatch; readonly marks: readonly ReadingMark[] } | null>(null)
 const permitting = ref<{ readonly patch: FloorPatch; readonly seen: string } | null>(null)
-/** A hall full of requests is read from the top; the rest is asked for. */
-const MOST_REQUESTS = 8
-const isAllShown = ref(false)
-const shownRequests = computed(() =>
-  isAllShown.value ? requests.value : requests.value.slice(0, MOST_REQUESTS),
-)
 const session = useSession()
 const exercises = computed(() => new Map(data.value?.exercises.map((one) => [one.id, one])))
 const whatOf = ({ exerciseId }: FloorPatch) => exercises.value.get(exerciseId)?.circuitName ?? ''
@@ -29,49 +25,21 @@ async function permit() {
   permitting.value = null
   remark.value = ''
 }
+const atWork = computed(() => patches.value.filter(({ stage }) => hasPlace(stage)).length)
 const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) => stage === 'live').length)
-const headline = computed(() => {
-  const { length } = requests.value
-  return ['Nobody asks to energise', 'One asks to energise'][length] ?? `${length} ask to energise`
-})
 </script>
 
 <template>
   <div class="floor">
     <aside>
-      <h1>{{ headline }}</h1>
-      <EnergiseRequest
-        v-for="patch in shownRequests"
-        :key="patch.id"
-        :patch="patch"
-        :now="data!.now"
-        @permit="permitting = { patch, seen: $event }"
-        @refuse="refusing = { patch, marks: $event }"
+      <NeedsList
+        :needs="needs"
+        :requests="requests"
+        @permit="(patch: FloorPatch, seen: string) => (permitting = { patch, seen })"
+        @refuse="(patch: FloorPatch, marks: readonly ReadingMark[]) => (refusing = { patch, marks })"
+        @stop="floor.stop($event)"
       />
-      <button
-        v-if="requests.length > shownRequests.length"
-        type="button"
-        class="text-button"
-        @click="isAllShown = true"
-      >
-        {{ requests.length - shownRequests.length }} more
-      </button>
-      <p v-if="data && requests.length === 0" class="empty">
-        Requests appear here by themselves, the longest waiting first.
-      </p>
       <PlanNow />
-      <section v-if="data?.locks.length" class="side-list">
-        <h2>Padlocks on</h2>
-        <p v-for="lock in data.locks" :key="lock.id">
-          <b class="mono">{{ lock.padlock }}</b> bay {{ lock.bay }}, {{ lock.device }} · {{ lock.name }}
-        </p>
-      </section>
-      <section v-if="data?.repeats.length" class="side-list">
-        <h2>Repeats booked</h2>
-        <p v-for="repeat in data.repeats" :key="repeat.id">
-          {{ repeat.name }}, {{ repeat.plannedFor }}. {{ repeat.reason }}
-        </p>
-      </section>
       <p class="soft small foot">
         A permission says what the record supports. What is at the bay, you see with your own eyes.
       </p>
@@ -91,8 +59,10 @@ const headline = computed(() => {
             @click="floor.stop(null)"
             >STOP all {{ liveCount }} live</el-button
           >
-          <p class="soft">{{ patches.length }} at work · {{ clock(data.now).slice(0, 5) }}</p>
-          <NuxtLink to="/wall">Wall display</NuxtLink>
+          <p class="soft">
+            {{ atWork }} at work · {{ clock(data.now).slice(0, 5) }} ·
+            <NuxtLink to="/wall">Wall display</NuxtLink>
+          </p>
           <el-select
             v-if="cohorts.length > 1"
             v-model="cohort"
@@ -109,14 +79,16 @@ const headline = computed(() => {
           <p>Open <NuxtLink to="/exercises">Exercises</NuxtLink>, choose one and set it for a group.</p>
         </div>
         <div class="patches">
-          <FloorPatch
-            v-for="patch in patches"
-            :key="patch.id"
-            :patch="patch"
-            :what="whatOf(patch)"
+          <FloorBay
+            v-for="at in bays"
+            :key="at.bay"
+            :bay="at.bay"
+            :people="at.people"
+            :what-of="whatOf"
             :now="data.now"
-            :locks="data.locks.filter((lock) => lock.bay === patch.bay && lock.name === patch.name)"
-            @stop="floor.stop(patch.id)"
+            :locks="data.locks.filter(({ bay }) => bay === at.bay)"
+            :behaviours="needs.data.value?.behaviours ?? []"
+            @stop="floor.stop($event)"
           />
         </div>
       </template>
@@ -159,7 +131,7 @@ const headline = computed(() => {
 <style scoped>
 .floor {
   display: grid;
-  grid-template-columns: 388px 1fr;
+  grid-template-columns: 412px 1fr;
   flex: 1;
   min-height: 0;
 }
@@ -174,21 +146,11 @@ aside {
 .foot {
   margin-top: auto;
 }
-.side-list {
-  padding: 10px 0 0;
-  gap: 4px;
-  font-size: 14.5px;
-  border-top: 1.5px dashed var(--hem-strong);
-}
 .floor > section {
   padding: 16px 24px 24px;
   display: flex;
   flex-direction: column;
   gap: 12px;
-}
-.side-list {
-  display: flex;
-  flex-direction: column;
 }
 .top {
   min-height: 32px;
@@ -199,7 +161,7 @@ aside {
 }
 .patches {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(212px, 1fr));
   gap: 12px;
 }
 @media (max-width: 900px) {

@@ -3,24 +3,33 @@ import type { FloorPatch } from '#schemas/views'
 import { STAGE_WORDS } from '~/texts/stages'
 
 /**
- * The workshop across the room: one large patch for each bay, those that wait and those that are live first.
- * Nothing to tap.
+ * The workshop across the room: one large patch for each bay with everybody at it, those that are live and those that
+ * wait first. Sixteen bays fill one screen and are read from eight metres. Nothing to tap.
  */
 definePageMeta({ layout: false, roles: ['instructor', 'assessor'] })
-const { data, problem, patches, cohort, cohorts, refresh } = useFloor()
+const { data, problem, bays, cohort, cohorts, refresh } = useFloor()
+type Bay = (typeof bays.value)[number]
 const FIRST: Readonly<Partial<Record<FloorPatch['stage'], number>>> = { live: 0, permission: 1 }
-const LAST: Readonly<Partial<Record<FloorPatch['stage'], number>>> = { decided: 9, released: 9 }
-const order = ({ stage }: FloorPatch) => FIRST[stage] ?? LAST[stage] ?? 5
+const isHere = ({ stage }: FloorPatch) => stage !== 'released'
+const order = ({ people }: Bay) => Math.min(...people.map(({ stage }) => FIRST[stage] ?? 5))
 const shown = computed(() =>
-  patches.value
-    .filter(({ stage }) => stage !== 'released')
+  bays.value
+    .map(({ bay, people }) => ({ bay, people: people.filter(isHere) }))
+    .filter(({ people }) => people.length > 0)
     .sort((a, b) => order(a) - order(b) || a.bay - b.bay),
 )
-const locksOn = ({ bay, name }: FloorPatch) =>
-  (data.value?.locks ?? []).filter((lock) => lock.bay === bay && lock.name === name)
+/** As near to the shape of a screen as the number of bays allows. */
+const columns = computed(() => Math.max(1, Math.ceil(Math.sqrt(shown.value.length))))
+const stateOf = ({ people }: Bay) => people[0]!.stage
+const locksOn = (bay: number) => (data.value?.locks ?? []).filter((lock) => lock.bay === bay)
 const since = (patch: FloorPatch) => (patch.lastAct ? minutesBetween(patch.lastAct.at, data.value!.now) : '')
-const waiting = computed(() => shown.value.filter(({ stage }) => stage === 'permission').length)
-const live = computed(() => shown.value.filter(({ stage }) => stage === 'live').length)
+const WORDS: Readonly<Partial<Record<FloorPatch['stage'], string>>> = { live: 'LIVE', permission: 'waits' }
+const wordOf = ({ stage }: FloorPatch) => WORDS[stage] ?? STAGE_WORDS[stage].theirs
+const all = computed(() => shown.value.flatMap(({ people }) => people))
+const waiting = computed(() => all.value.filter(({ stage }) => stage === 'permission').length)
+const live = computed(() => all.value.filter(({ stage }) => stage === 'live').length)
+/** A surname is cut before a first name is. */
+const short = (name: string) => name.replace(/^(\S+)\s+(\S).*$/, '$1 $2.')
 </script>
 
 <template>
@@ -41,23 +50,18 @@ const live = computed(() => shown.value.filter(({ stage }) => stage === 'live').
     </header>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <p v-else-if="data && shown.length === 0" class="empty">Nobody is at work.</p>
-    <div class="bays" :data-count="shown.length">
-      <article v-for="patch in shown" :key="patch.id" :class="patch.stage" :data-testid="`wall-${patch.bay}`">
-        <b class="number">{{ patch.bay }}</b>
-        <div>
-          <p class="name">{{ patch.name }}</p>
-          <p class="state">
-            {{
-              patch.stage === 'live'
-                ? 'LIVE'
-                : patch.stage === 'permission'
-                  ? 'waits'
-                  : STAGE_WORDS[patch.stage].theirs
-            }}<template v-if="since(patch)"> · {{ since(patch) }}</template>
-          </p>
-          <p v-for="lock in locksOn(patch)" :key="lock.id" class="lock">
-            padlock {{ lock.padlock }} · {{ lock.name }}
-          </p>
+    <div class="bays" :style="{ '--columns': columns }" :data-count="shown.length">
+      <article v-for="at in shown" :key="at.bay" :class="stateOf(at)" :data-testid="`wall-${at.bay}`">
+        <b class="number">{{ at.bay }}</b>
+        <div class="people">
+          <div v-for="patch in at.people.slice(0, 2)" :key="patch.id">
+            <p class="name">{{ short(patch.name) }}</p>
+            <p class="state">
+              {{ wordOf(patch) }}<template v-if="since(patch)"> · {{ since(patch) }}</template>
+            </p>
+          </div>
+          <p v-if="at.people.length > 2" class="state">and {{ at.people.length - 2 }} more</p>
+          <p v-for="lock in locksOn(at.bay)" :key="lock.id" class="lock">padlock {{ lock.padlock }}</p>
         </div>
       </article>
     </div>
@@ -66,13 +70,14 @@ const live = computed(() => shown.value.filter(({ stage }) => stage === 'live').
 
 <style scoped>
 .wall {
-  min-height: 100vh;
+  height: 100vh;
+  min-height: 560px;
   background: #1f2430;
   color: #f7f2e8;
-  padding: 20px 28px 28px;
+  padding: 1.2vw 1.6vw;
   display: flex;
   flex-direction: column;
-  gap: 18px;
+  gap: 1vw;
 }
 header {
   display: flex;
@@ -80,7 +85,7 @@ header {
   gap: 24px;
 }
 h1 {
-  font-size: 40px;
+  font-size: max(26px, 2.6vw);
   color: #f7f2e8;
   flex: 1;
 }
@@ -88,39 +93,52 @@ h1 {
   opacity: 0.5;
 }
 .clock {
-  font-size: 40px;
+  font-size: max(26px, 2.6vw);
 }
 header a {
   color: #c9d2f2;
 }
 .bays {
+  flex: 1;
+  min-height: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
-  gap: 14px;
+  grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+  grid-auto-rows: minmax(0, 1fr);
+  gap: 0.7vw;
 }
 article {
+  container-type: size;
   display: flex;
-  gap: 20px;
+  gap: 0.9vw;
   align-items: center;
-  padding: 12px 20px;
-  min-height: 128px;
+  padding: 0 0.9vw;
   border: 3px solid #4a5166;
   background: #2a3040;
+  overflow: hidden;
 }
+/* Letters follow the patch: a cap height of a two-hundredth of the screen's width at sixteen bays. */
 .number {
-  font: 760 74px/1 var(--mono);
-  min-width: 92px;
+  font: 760 min(46cqh, 26cqw) / 1 var(--mono);
+}
+.people {
+  min-width: 0;
+  display: grid;
+  gap: 3cqh;
 }
 .name {
-  font-size: 27px;
+  font-size: min(17cqh, 9.6cqw);
   font-weight: 680;
-  line-height: 1.15;
+  line-height: 1.1;
+  white-space: nowrap;
 }
 .state {
-  font-size: 22px;
+  font-size: min(14cqh, 8cqw);
+  line-height: 1.15;
+  white-space: nowrap;
 }
 .lock {
-  font-size: 19px;
+  font-size: min(12cqh, 7cqw);
+  line-height: 1.1;
   color: #ffd894;
 }
 .permission {
@@ -139,5 +157,14 @@ article {
   font-weight: 800;
   letter-spacing: 0.08em;
   color: #ffc9c0;
+}
+@media (max-width: 700px) {
+  .wall {
+    height: auto;
+  }
+  .bays {
+    grid-template-columns: 1fr 1fr;
+    grid-auto-rows: 130px;
+  }
 }
 </style>

@@ -23,3 +23,9 @@ export function minutesBetween(fromIso: string, toIso: string): string {
   if (minutes < 90) return `${minutes} min`
   return minutes < 60 * 36 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes / 1440)} days`
 }
+
+/** How long ago a moment was, in words. */
+export function ago(fromIso: string, nowIso: string): string {
+  const passed = minutesBetween(fromIso, nowIso)
+  return passed === 'just now' ? passed : `${passed} ago`
+}

@@ -6,6 +6,7 @@ import type { StageEvent } from '#schemas/marking-views'
 export interface FloorRow {
   readonly id: number
   readonly exerciseId: number
+  readonly personId: number
   readonly personName: string
   readonly personNumber: string
   readonly cohort: string
@@ -54,7 +55,7 @@ type RawPile = Omit<PileRow, 'kept'> & {
 
 const IN_HAND = "('design', 'dead', 'permission', 'live')"
 const FLOOR = `
-  SELECT a.id, a.exercise_id AS exerciseId, p.name AS personName, p.number AS personNumber, p.cohort, a.bay, a.stage,
+  SELECT a.id, a.exercise_id AS exerciseId, a.person_id AS personId, p.name AS personName, p.number AS personNumber, p.cohort, a.bay, a.stage,
     a.version, coalesce(i.version, 0) AS inspection, a.saved_at AS savedAt, e.act, q.name AS "by", e.at
   FROM attempt a JOIN person p ON p.id = a.person_id LEFT JOIN inspection i ON i.attempt_id = a.id
   LEFT JOIN stage_event e ON e.id = (SELECT max(id) FROM stage_event WHERE attempt_id = a.id)
@@ -116,6 +117,10 @@ const groupStatements = (db: Database) => ({
     FROM attempt a JOIN person p ON p.id = a.person_id LEFT JOIN stage_event e ON e.id =
       (SELECT max(id) FROM stage_event WHERE attempt_id = a.id AND act IN ('withdraw', 'refuse'))
     WHERE p.cohort = ? AND a.stage IN ${IN_HAND} ORDER BY a.id`),
+  cameBack: db.prepare<[number], { n: number }>(`
+    SELECT count(*) AS n FROM attempt a JOIN stage_event e ON e.id =
+      (SELECT max(id) FROM stage_event WHERE attempt_id = a.id)
+    WHERE a.person_id = ? AND a.stage IN ('dead', 'live') AND e.act IN ('permit', 'refuse', 'withdraw')`),
   stagesOf: db.prepare<[string], { personId: number; exerciseId: number; stage: Stage }>(`
     SELECT a.person_id AS personId, a.exercise_id AS exerciseId, a.stage
     FROM attempt a JOIN person p ON p.id = a.person_id WHERE p.cohort = ?`),
@@ -172,6 +177,8 @@ export function createAttemptLists(db: Database) {
     ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
     /** What a group has in hand and not handed in. */
     openOf: (cohort: string) => sql.openOf.all(cohort),
+    /** How many tasks of somebody an assessor has just permitted, stopped or sent back. */
+    cameBack: (personId: number): number => sql.cameBack.get(personId)!.n,
     /** Where everybody of a group stands, without their work. */
     stagesOf: (cohort: string) => sql.stagesOf.all(cohort),
   }

@@ -1,10 +1,11 @@
 import type { Database } from 'better-sqlite3'
+import type { CalibrationBody } from '#schemas/schedule-requests'
 import type { InstrumentView } from '#schemas/schedule-views'
 
 /** The centre's test instruments, each with its newest calibration. */
 export function createInstrumentsRepo(db: Database) {
   const all = db.prepare<[], InstrumentView>(`
-    SELECT i.id, i.name, i.serial, i.kind, c.done_on AS doneOn, c.due_on AS dueOn, p.name AS notedBy
+    SELECT i.id, i.name, i.serial, i.kind, c.done_on AS doneOn, c.due_on AS dueOn, c.certificate, p.name AS notedBy
     FROM instrument i JOIN calibration c ON c.id = (SELECT max(id) FROM calibration WHERE instrument_id = i.id) JOIN person p ON p.id = c.noted_by
     WHERE i.is_retired = 0 ORDER BY i.kind, i.name`)
   const known = db.prepare<[string], { id: number }>(
@@ -13,7 +14,7 @@ export function createInstrumentsRepo(db: Database) {
   const insert = db.prepare('INSERT INTO instrument (name, serial, kind) VALUES (?, ?, ?)')
   const retire = db.prepare('UPDATE instrument SET is_retired = 1 WHERE id = ?')
   const calibrate = db.prepare(
-    'INSERT INTO calibration (instrument_id, done_on, due_on, noted_by, noted_at) VALUES (?, ?, ?, ?, ?)',
+    'INSERT INTO calibration (instrument_id, done_on, due_on, certificate, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?)',
   )
   return {
     all: () => all.all(),
@@ -24,7 +25,7 @@ export function createInstrumentsRepo(db: Database) {
     insert: (name: string, serial: string, kind: string): number =>
       Number(insert.run(name, serial, kind).lastInsertRowid),
     retire: (id: number): boolean => retire.run(id).changes === 1,
-    calibrate: (id: number, doneOn: string, dueOn: string, by: number, at: string) =>
-      void calibrate.run(id, doneOn, dueOn, by, at),
+    calibrate: (id: number, { doneOn, dueOn, certificate }: CalibrationBody, by: number, at: string) =>
+      void calibrate.run(id, doneOn, dueOn, certificate.trim(), by, at),
   }
 }

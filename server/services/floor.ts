@@ -67,6 +67,7 @@ export function showFloor(context: Context, actor: Person): FloorView {
     const { answered, steps } = facts.get(row.id)!
     return {
       id: row.id,
+      personId: row.personId,
       number: row.personNumber,
       name: row.personName,
       cohort: row.cohort,
@@ -84,7 +85,7 @@ export function showFloor(context: Context, actor: Person): FloorView {
   const exercises = [...new Set(rows.map(({ exerciseId }) => exerciseId))].map((id) =>
     floorExercise(id, exerciseOf(id).exercise),
   )
-  return { now, exercises, patches, locks: repos.locks.open(), repeats: repos.observations.openRepeats() }
+  return { now, exercises, patches, locks: repos.locks.open() }
 }
 
 const isDone = ({ stage }: FloorRow): boolean => stage === 'decided' || stage === 'released'

@@ -11,6 +11,7 @@ import type { Person } from '../../server/repos/people'
 import { closingProblem } from '../../server/services/closing'
 import { listExercises, taskSheets } from '../../server/services/exercises'
 import { showFloor } from '../../server/services/floor'
+import { showNeeds } from '../../server/services/needs'
 import { groupMarks } from '../../server/services/group-marks'
 import { markingPile } from '../../server/services/marking'
 import { groupPicture } from '../../server/services/picture'
@@ -120,6 +121,7 @@ type Screen = (context: { readonly repos: Repos; readonly now: string }, actor: 
 const lastExercise = (repos: Repos) => repos.exercises.heads().at(-1)!.id
 const SCREENS: Readonly<Record<string, Screen>> = {
   floor: showFloor,
+  needs: showNeeds,
   'marking pile': markingPile,
   'marks of a group': (context, actor) => groupMarks(context, actor, lastExercise(context.repos)),
   'record of a group': (context, actor) => groupRecord(context, actor, 'Group 01'),

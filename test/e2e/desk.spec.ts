@@ -5,7 +5,7 @@ test.use({ file: 'desk' })
 
 test('go anywhere by typing, and the keys of a page behind “?”', async ({ browser, centre }) => {
   const { page } = await signIn(browser, centre, 'I-201')
-  await expect(page.getByRole('heading', { name: 'ask to energise' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /waits? for you/ })).toBeVisible()
   await page.keyboard.press('Control+k')
   await page.locator('[name=go-to]').fill('haugen')
   await page.keyboard.press('Enter')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
+import { hasPlace } from '#core/exercise/attempt/stages'
 import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { itemName } from '#words/findings/findings'
@@ -104,6 +105,7 @@ onMounted(sheet.load)
         :is-open="current === 'task'"
       />
       <section class="sheet" tabindex="0" aria-label="Worksheet">
+        <CallOver v-if="hasPlace(view.stage)" :id="view.id" />
         <template v-if="current === 'task' || current === 'design'">
           <DesignTools
             :scopes="scopes"

@@ -34,6 +34,9 @@ const TRANSITIONS: Readonly<Record<Act, { readonly from: readonly Stage[]; reado
   uphold: { from: ['released'], to: 'handedIn' },
 }
 
+/** Whether the work stands at a bay: somebody can be asked over to it. */
+export const hasPlace = (stage: Stage): boolean => ['design', 'dead', 'permission', 'live'].includes(stage)
+
 /** The stage after an act, or undefined when the act has no place here. */
 export function after(stage: Stage, act: Act): Stage | undefined {
   const transition = TRANSITIONS[act]
