@@ -13,6 +13,7 @@ import type { Attempt } from '../server/repos/attempts'
 import { createRepos, type Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
 import type { Context } from '../server/services/context'
+import { callOver } from '../server/services/calls'
 import { importExercise, setExercise } from '../server/services/exercises'
 import { decide, release } from '../server/services/marking'
 import { hashPassword } from '../server/services/passwords'
@@ -108,9 +109,23 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
   await playIsolation(repos, ago)
   playLessons(repos, ago)
   playTerm(repos, ago, now)
+  playCalls(repos, ago)
 }
 
-/** Two testers and an indicator; one of them is overdue, so that it is seen. */
+/** Two at their bays have asked somebody over. */
+function playCalls(repos: Repos, ago: (minutes: number) => Context): void {
+  const calls = [
+    ['terminations', 14],
+    ['help', 3],
+  ] as const
+  const testing = repos.attempts.onFloor().filter(({ stage }) => stage === 'dead')
+  for (const [i, [kind, minutes]] of calls.entries()) {
+    const row = testing[i]
+    if (row) callOver(ago(minutes), who(repos, row.personNumber), row.id, kind)
+  }
+}
+
+/** Three testers and an indicator; one of them is overdue, so that it is seen. */
 function keepInstruments(context: Context, actor: Person, now: Date): void {
   const day = (days: number) => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10)
   addInstrument(context, actor, {
@@ -119,6 +134,7 @@ function keepInstruments(context: Context, actor: Person, now: Date): void {
     kind: 'multifunction',
     doneOn: day(-120),
     dueOn: day(245),
+    certificate: 'DC-2107',
   })
   addInstrument(context, actor, {
     name: 'Multi 2',
@@ -126,6 +142,15 @@ function keepInstruments(context: Context, actor: Person, now: Date): void {
     kind: 'multifunction',
     doneOn: day(-380),
     dueOn: day(-15),
+    certificate: 'DC-1466',
+  })
+  addInstrument(context, actor, {
+    name: 'Multi 3',
+    serial: 'DT-0121',
+    kind: 'multifunction',
+    doneOn: day(-40),
+    dueOn: day(325),
+    certificate: 'DC-2288',
   })
   addInstrument(context, actor, {
     name: 'Indicator 4',
@@ -133,6 +158,7 @@ function keepInstruments(context: Context, actor: Person, now: Date): void {
     kind: 'indicator',
     doneOn: day(-60),
     dueOn: day(305),
+    certificate: 'DC-2240',
   })
 }
 

@@ -1,3 +1,4 @@
+import { dayText } from '#words/day'
 import type { BehaviourBody } from '#schemas/evidence-requests'
 import type { PersonRecord } from '#schemas/evidence-views'
 import type { Person } from '../repos/people'
@@ -13,8 +14,13 @@ function apprenticeSeen({ repos }: Context, actor: Person, id: number): Person {
   return person
 }
 
-/** Puts down that a behaviour was seen: two taps at the bay. */
-export function seeBehaviour(context: Context, actor: Person, personId: number, body: BehaviourBody): void {
+/** Puts down that a behaviour was seen: two taps at the bay. `id` takes it back. */
+export function seeBehaviour(
+  context: Context,
+  actor: Person,
+  personId: number,
+  body: BehaviourBody,
+): { readonly id: number } {
   allow(actor, 'behaviour.see')
   const { repos, now } = context
   const { behaviours } = frameworkInForce(context)
@@ -22,14 +28,15 @@ export function seeBehaviour(context: Context, actor: Person, personId: number, 
     throw new Problem('bodyNotRight', {
       fields: [{ field: 'behaviour', message: 'is none of the framework in force' }],
     })
-  repos.transaction(() => {
+  return repos.transaction(() => {
     const person = apprenticeSeen(context, actor, personId)
-    repos.behaviours.add(
+    const id = repos.behaviours.add(
       { personId: person.id, behaviour: body.behaviour, note: body.note.trim(), at: now },
       actor.id,
       body.attemptId,
     )
     repos.audit.add(now, actor.id, 'behaviourSeen', `${body.behaviour}, person ${personId}`)
+    return { id }
   })
 }
 
@@ -55,7 +62,7 @@ const SIGNS: readonly {
     about: /isolat/i,
     find: ({ repos }, { id }) => {
       const met = repos.observations.occasionsOf(id).filter((occasion) => occasion.met)
-      return met.length > 0 ? `safe isolation observed on ${met[0]!.decidedAt.slice(0, 10)}` : null
+      return met.length > 0 ? `safe isolation observed on ${dayText(met[0]!.decidedAt.slice(0, 10))}` : null
     },
   },
   {

@@ -15,10 +15,10 @@ export function listInstruments({ repos }: Context, actor: Person): readonly Ins
 export function addInstrument(
   { repos, now }: Context,
   actor: Person,
-  { name, serial, kind, doneOn, dueOn }: InstrumentBody,
+  { name, serial, kind, ...calibration }: InstrumentBody,
 ): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
-  refuseDates(doneOn, dueOn)
+  refuseDates(calibration)
   return repos.transaction(() => {
     if (repos.instruments.byName(name))
       throw new Problem('instrumentKnown', { fields: [{ field: 'name', message: 'is in the register.' }] })
@@ -29,8 +29,7 @@ export function addInstrument(
       })
     repos.instruments.calibrate(
       repos.instruments.insert(name.trim(), serial.trim(), kind),
-      doneOn,
-      dueOn,
+      calibration,
       actor.id,
       now,
     )
@@ -44,13 +43,13 @@ export function calibrate(
   { repos, now }: Context,
   actor: Person,
   id: number,
-  { doneOn, dueOn }: CalibrationBody,
+  calibration: CalibrationBody,
 ): readonly InstrumentView[] {
   allow(actor, 'instruments.keep')
-  refuseDates(doneOn, dueOn)
+  refuseDates(calibration)
   return repos.transaction(() => {
     const { name } = found(repos.instruments.all().find((instrument) => instrument.id === id))
-    repos.instruments.calibrate(id, doneOn, dueOn, actor.id, now)
+    repos.instruments.calibrate(id, calibration, actor.id, now)
     repos.audit.add(now, actor.id, 'instrumentCalibrated', name)
     return repos.instruments.all()
   })
@@ -71,7 +70,7 @@ export function retireInstrument(
   })
 }
 
-function refuseDates(doneOn: string, dueOn: string): void {
+function refuseDates({ doneOn, dueOn }: CalibrationBody): void {
   if (dueOn <= doneOn)
     throw new Problem('calibrationDates', {
       fields: [{ field: 'dueOn', message: 'lies before the calibration.' }],

@@ -110,6 +110,7 @@ describe('dates', () => {
       kind: 'multifunction',
       doneOn: '2026-06-01',
       dueOn: '2027-06-01',
+      certificate: 'DC-1',
     })
     const entry = {
       kind: 'term',

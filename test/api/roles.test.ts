@@ -131,6 +131,7 @@ const USE_CASES: [string, Role[], Try][] = [
         kind: 'loop',
         doneOn: '2026-01-01',
         dueOn: '2027-01-01',
+        certificate: 'DC-1',
       }),
   ],
   [

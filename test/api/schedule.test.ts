@@ -217,6 +217,7 @@ describe('the register of instruments', () => {
     kind: 'multifunction' as const,
     doneOn: '2025-11-01',
     dueOn: '2026-11-01',
+    certificate: 'DC-1',
   }
   it('keeps every calibration; the newest counts; names are unique; nothing due before it was done', async () => {
     addInstrument(context, centre.technician, tester)
@@ -235,6 +236,7 @@ describe('the register of instruments', () => {
     calibrate(context, centre.technician, listInstruments(context, centre.apprentice)[0]!.id, {
       doneOn: '2026-11-10',
       dueOn: '2027-11-10',
+      certificate: 'DC-1',
     })
     expect(showSchedule(context, centre.assessor, id).process).toEqual([])
     expect(() => centre.db.exec("UPDATE calibration SET due_on = '2030-01-01'")).toThrow(/append-only/)
@@ -268,6 +270,7 @@ describe('records', () => {
       kind: 'multifunction',
       doneOn: '2026-01-01',
       dueOn: '2027-01-01',
+      certificate: 'DC-1',
     })
     save({ ...measured(true), 'set:instrument': 'Multi 1' })
     askPermission(context, centre.apprentice, id, version())

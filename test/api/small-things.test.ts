@@ -18,6 +18,7 @@ describe('instruments', () => {
     kind: 'multifunction',
     doneOn: '2026-01-01',
     dueOn: '2027-01-01',
+    certificate: 'DC-1',
   } as const
   it('the name of one that was taken out of use is refused in a sentence, in whatever case it is written', async () => {
     const [added] = addInstrument(centre.context, centre.technician, body)

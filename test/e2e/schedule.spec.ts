@@ -93,10 +93,12 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
     description: 'Ring rewired',
     departures: 'none',
     existingComments: 'none',
-    date: '2026-11-25',
-    nextInspection: '2027-11-25',
   }))
     await bay.locator(`input[name=${name}]`).fill(text)
+  for (const [name, day] of Object.entries({ date: '25/11/2026', nextInspection: '25/11/2027' })) {
+    await bay.locator(`input[name=${name}]`).fill(day)
+    await bay.locator(`input[name=${name}]`).press('Enter')
+  }
   for (const [name, value] of Object.entries({
     earthingConductor: 'yes',
     bondingWater: 'connected',

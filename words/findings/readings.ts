@@ -10,6 +10,7 @@ import type {
 } from '#core/findings/codes'
 import { quantityOf } from '#core/testing/kinds/kinds'
 import { formatQuantity } from '#core/units/format'
+import { dayText } from '../day'
 import { ohms, times, type SentencesOf } from './sentence'
 
 /** A value of this reading, in its own quantity. */
@@ -117,7 +118,7 @@ export const PROCESS_SENTENCES: SentencesOf<ProcessParams & GroupParams> = {
     `Dated ${p.at}, before the permission of ${p.permitted}. A live test made without permission is a breach; ask what happened.`,
   'time.insulationFirst': () =>
     'Insulation was measured before continuity. Without continuous protective conductors that test proves little.',
-  'instrument.overdue': (p) => `The calibration of ${p.instrument} was due on ${p.due}.`,
+  'instrument.overdue': (p) => `The calibration of ${p.instrument} was due on ${dayText(p.due)}.`,
   'instrument.none': () => 'No instrument is named for these readings.',
   'leads.notRecorded': () => 'It is not recorded that the leads were nulled.',
   'insulation.lowVoltage': (p) =>

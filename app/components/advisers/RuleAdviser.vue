@@ -72,14 +72,7 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
             :value="kind"
             :label="ADDITION_NAME[kind]" /></el-select
       ></FormBox>
-      <FormBox name="Designed on"
-        ><el-date-picker
-          v-model="day"
-          type="date"
-          value-format="YYYY-MM-DD"
-          :clearable="false"
-          aria-label="Designed on"
-      /></FormBox>
+      <FormBox name="Designed on"><DayPicker v-model="day" label="Designed on" /></FormBox>
       <FormBox name="Edition" wide
         ><el-select v-model="edition" data-testid="adviser-edition"
           ><el-option

@@ -47,23 +47,10 @@ function print() {
             label="Inspection" /></el-select
       ></label>
     </div>
-    <label class="field"
-      ><span>Done on</span
-      ><el-date-picker
-        v-model="form.doneOn"
-        type="date"
-        format="DD/MM/YYYY"
-        value-format="YYYY-MM-DD"
-        :clearable="false"
-    /></label>
+    <label class="field"><span>Done on</span><DayPicker v-model="form.doneOn" label="Done on" /></label>
     <label class="field"
       ><span>Next by</span
-      ><el-date-picker
-        v-model="form.dueOn"
-        type="date"
-        format="DD/MM/YYYY"
-        value-format="YYYY-MM-DD"
-        :placeholder="date(next)"
+      ><DayPicker v-model="form.dueOn" label="Next by" clearable :placeholder="date(next)"
     /></label>
     <el-button type="primary" :loading="isBusy" data-testid="keep-check" @click="keep">Record it</el-button>
     <div v-if="sticker" class="sticker" data-testid="sticker">

@@ -119,13 +119,7 @@ onMounted(
           name="feedback"
       /></label>
       <label v-if="isCritical && !form.met" class="field"
-        ><span>Repeat on</span
-        ><el-date-picker
-          v-model="form.repeatOn"
-          type="date"
-          value-format="YYYY-MM-DD"
-          :clearable="false"
-          aria-label="Repeat on"
+        ><span>Repeat on</span><DayPicker v-model="form.repeatOn" label="Repeat on" name="repeat-on"
       /></label>
       <p class="soft">
         Decided by <b>{{ view.assessor }}</b>. {{ view.apprentice }} signs that they were told:

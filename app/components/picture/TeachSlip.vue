@@ -48,13 +48,7 @@ const setStarter = () =>
       </template>
       <div class="row">
         <label class="field"
-          ><span>Day of the lesson</span
-          ><el-date-picker
-            v-model="form.day"
-            type="date"
-            format="DD/MM/YYYY"
-            value-format="YYYY-MM-DD"
-            :clearable="false"
+          ><span>Day of the lesson</span><DayPicker v-model="form.day" label="Day of the lesson"
         /></label>
         <label class="field"
           ><span>Title</span

@@ -47,14 +47,11 @@ function stand(id: number, from: number | null, to: number | null) {
       /></label>
       <label class="field"
         ><span>Day</span
-        ><el-date-picker
+        ><DayPicker
           :model-value="session.day"
-          type="date"
-          format="DD/MM/YYYY"
-          value-format="YYYY-MM-DD"
-          placeholder="dd/mm/yyyy"
-          name="session-day"
           @update:model-value="put('day', $event)"
+          label="Day of the session"
+          name="session-day"
       /></label>
       <div class="row">
         <label class="field"

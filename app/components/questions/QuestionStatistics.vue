@@ -7,7 +7,7 @@ import { TOPIC_NAME } from '#words/questions/labels'
 /** Which questions fail in a group, and what a question tells about the people. */
 const { data: cohorts } = useCohorts()
 const cohort = ref('')
-const taughtOn = ref<string | null>(null)
+const taughtOn = ref('')
 watch(cohorts, (all) => (cohort.value ||= all?.[0] ?? ''), { immediate: true })
 const {
   data: group,
@@ -36,22 +36,14 @@ const share = (value: number | null) => (value === null ? 'too few to say' : val
     </el-select>
     <label class="row taught"
       >Compare before and after a lesson on
-      <el-date-picker
-        v-model="taughtOn"
-        type="date"
-        format="DD/MM/YYYY"
-        value-format="YYYY-MM-DD"
-        placeholder="dd/mm/yyyy"
-        aria-label="Day of the lesson"
-        name="taught-on"
-      />
+      <DayPicker v-model="taughtOn" label="Day of the lesson" name="taught-on" clearable />
     </label>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <p v-else-if="group && rows.length === 0" class="soft">Nobody of this group has been asked yet.</p>
     <template v-else-if="group">
       <ul v-if="group.changes.length" class="changes" data-testid="changes">
         <li v-for="{ topic, change } in group.changes" :key="topic" :class="change.is">
-          <b>{{ TOPIC_NAME[topic] }}</b> {{ changeSays(change, date(taughtOn!), 'unaided') }}
+          <b>{{ TOPIC_NAME[topic] }}</b> {{ changeSays(change, date(taughtOn), 'unaided') }}
         </li>
       </ul>
       <p v-if="group.changes.length" class="soft small">

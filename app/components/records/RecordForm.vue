@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText } from '#words/day'
 import type { NamedItem, NamedRecord } from '#words/test-record'
 import type { CircuitHead } from '#schemas/schedule-views'
 
@@ -14,10 +15,11 @@ const typed = (key: string) => props.field?.(key) ?? ''
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const isLong = ({ key }: NamedItem) =>
   ['description', 'extent', 'existingComments', 'departures'].includes(key)
-const isDate = ({ key }: NamedItem) => key === 'date' || key === 'nextInspection'
+const isDay = (key: string) => key === 'date' || key === 'nextInspection'
 /** As it stands: what nobody types, and everything once it is signed. */
 const text = ({ key, value, why }: NamedItem) => {
-  const shown = key === 'circuit' ? (props.circuits.find(({ id }) => id === value)?.name ?? value) : value
+  const circuit = key === 'circuit' ? props.circuits.find(({ id }) => id === value) : undefined
+  const shown = isDay(key) ? dayText(value) : (circuit?.name ?? value)
   return [shown || 'not there yet', ...(why ? [`because: ${why}`] : [])].join(', ')
 }
 const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
@@ -53,17 +55,27 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
               }}
             </option>
           </select>
+          <span v-else-if="isDay(item.key)" class="screen-only">
+            <DayPicker
+              :id="item.key"
+              :model-value="typed(item.key)"
+              :label="item.name"
+              :name="item.key"
+              clearable
+              @update:model-value="emit('write', item.key, $event)"
+            />
+          </span>
           <input
             v-else
             :id="item.key"
             class="screen-only"
-            :type="isDate(item) ? 'date' : 'text'"
+            type="text"
             :value="typed(item.key)"
             :name="item.key"
             maxlength="400"
             @input="emit('write', item.key, ($event.target as HTMLInputElement).value)"
           />
-          <b class="paper-only">{{ item.value }}</b>
+          <b class="paper-only">{{ isDay(item.key) ? dayText(item.value) : item.value }}</b>
           <input
             v-if="isLeft(typed(item.key))"
             class="why"

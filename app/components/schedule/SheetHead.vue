@@ -80,8 +80,10 @@ const isOverdue = computed(() => instrument.value !== undefined && instrument.va
           @update:model-value="emit('write', 'set:irOut', $event)"
       /></label>
     </template>
-    <p v-if="isOverdue" class="tag stop" data-testid="overdue">calibration was due {{ instrument!.dueOn }}</p>
-    <p v-else-if="instrument" class="soft small">calibrated until {{ instrument.dueOn }}</p>
+    <p v-if="isOverdue" class="tag stop" data-testid="overdue">
+      calibration was due {{ date(instrument!.dueOn) }}
+    </p>
+    <p v-else-if="instrument" class="soft small">calibrated until {{ date(instrument.dueOn) }}</p>
     <span class="grow" />
     <p
       v-if="board.stream.port"

@@ -12,11 +12,19 @@ function stateOf({ dueOn }: InstrumentView): 'overdue' | 'soon due' | 'in calibr
   return dueOn < soon ? 'soon due' : 'in calibration'
 }
 
-const blank = () => ({ name: '', serial: '', kind: 'multifunction', doneOn: today, dueOn: '' })
+const blank = () => ({
+  name: '',
+  serial: '',
+  kind: 'multifunction',
+  doneOn: today,
+  dueOn: '',
+  certificate: '',
+})
 const form = reactive(blank())
 const isOpen = ref(false)
 const calibrating = ref<InstrumentView | null>(null)
-const dates = reactive({ doneOn: today, dueOn: '' })
+const newDates = () => ({ doneOn: today, dueOn: '', certificate: '' })
+const dates = reactive(newDates())
 
 async function act(run: () => Promise<InstrumentView[]>): Promise<boolean> {
   try {
@@ -34,8 +42,10 @@ async function add() {
   }
 }
 async function calibrate() {
-  if (await act(() => call('POST', `instruments/${calibrating.value!.id}/calibration`, { ...dates })))
+  if (await act(() => call('POST', `instruments/${calibrating.value!.id}/calibration`, { ...dates }))) {
     calibrating.value = null
+    Object.assign(dates, newDates())
+  }
 }
 async function retire(one: InstrumentView) {
   const isSure = await ElMessageBox.confirm(
@@ -66,6 +76,7 @@ async function retire(one: InstrumentView) {
           <th>Kind</th>
           <th>Calibrated</th>
           <th>Until</th>
+          <th>Certificate</th>
           <th />
           <th />
         </tr>
@@ -77,6 +88,7 @@ async function retire(one: InstrumentView) {
           <td>{{ row.kind }}</td>
           <td class="mono">{{ date(row.doneOn) }}</td>
           <td class="mono">{{ date(row.dueOn) }}</td>
+          <td class="mono">{{ row.certificate || 'none noted' }}</td>
           <td>
             <span
               class="tag"
@@ -107,11 +119,15 @@ async function retire(one: InstrumentView) {
         ></label>
         <div class="row">
           <label class="field"
-            ><span>Calibrated on</span><input v-model="form.doneOn" type="date" required /></label
+            ><span>Calibrated on</span><DayPicker v-model="form.doneOn" label="Calibrated on" /></label
           ><label class="field"
-            ><span>Holds until</span><input v-model="form.dueOn" type="date" name="dueOn" required
+            ><span>Holds until</span><DayPicker v-model="form.dueOn" label="Holds until" name="dueOn"
           /></label>
         </div>
+        <label class="field"
+          ><span>Certificate number</span
+          ><el-input v-model="form.certificate" name="certificate" maxlength="60" required
+        /></label>
         <div class="row">
           <el-button type="primary" native-type="submit">Add it</el-button
           ><el-button @click="isOpen = false">Back</el-button>
@@ -127,11 +143,15 @@ async function retire(one: InstrumentView) {
       <form class="stack" @submit.prevent="calibrate">
         <div class="row">
           <label class="field"
-            ><span>Calibrated on</span><input v-model="dates.doneOn" type="date" required /></label
+            ><span>Calibrated on</span><DayPicker v-model="dates.doneOn" label="Calibrated on" /></label
           ><label class="field"
-            ><span>Holds until</span><input v-model="dates.dueOn" type="date" required
+            ><span>Holds until</span><DayPicker v-model="dates.dueOn" label="Holds until"
           /></label>
         </div>
+        <label class="field"
+          ><span>Certificate number</span
+          ><el-input v-model="dates.certificate" name="new-certificate" maxlength="60" required
+        /></label>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </form>
     </el-dialog>
@@ -157,14 +177,5 @@ thead th {
 .field {
   display: grid;
   gap: 3px;
-}
-input[type='date'] {
-  font: 500 15px var(--mono);
-  min-height: 40px;
-  padding: 0 8px;
-  border: 1px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
 }
 </style>

@@ -61,16 +61,14 @@ const put = (key: ItemKey, text: string | null) => emit('write', `item.${key}`, 
               :label="choiceText(choice)"
             />
           </el-select>
-          <el-date-picker
+          <DayPicker
+            :model-value="fields[`item.${key}`] ?? ''"
+            @update:model-value="put(key, $event)"
+            :label="ITEM_TEXT[key]"
             v-else-if="itemOf(key).is === 'day'"
             :id="`item-${key}`"
-            :model-value="fields[`item.${key}`] ?? ''"
-            type="date"
-            format="DD/MM/YYYY"
-            value-format="YYYY-MM-DD"
-            placeholder="dd/mm/yyyy"
             :disabled="isReadOnly"
-            @update:model-value="put(key, $event)"
+            clearable
           />
           <el-input
             v-else

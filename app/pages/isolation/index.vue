@@ -8,11 +8,13 @@ definePageMeta({ roles: ['instructor', 'assessor'] })
 const { call } = useApi()
 const { data: observations, problem, refresh } = useServer<ObservationItem[]>(() => 'observations')
 const { data: register, refresh: refreshRegister } = useServer<RegisterView>(() => 'register')
-const starting = ref(false)
+/** Somebody asked for it from a bay, or a repeat is due: who and where are filled in. */
+const { query } = useRoute()
+const starting = ref(query.apprentice !== undefined)
 const LEVEL = { 'first-weeks': 'First weeks', first: 'First level', second: 'Second level' } as const
 const form = reactive({
-  apprenticeId: null as number | null,
-  bay: 1,
+  apprenticeId: (Number(query.apprentice) || null) as number | null,
+  bay: Number(query.bay) || 1,
   circuit: '',
   level: 'first' as (typeof LEVELS)[number],
   phases: '1',
@@ -43,6 +45,9 @@ async function start() {
         'head.proofDate': form.proofDate,
       },
     })
+    // Who asked for it has somebody with them now.
+    if (query.call)
+      await call('POST', `calls/${Number(query.call)}`, { answer: 'seen', note: '' }).catch(() => {})
     await navigateTo(`/isolation/${id}`)
   } catch (error) {
     showProblem(error)
@@ -91,7 +96,7 @@ async function start() {
         <section v-if="register.repeats.length" class="stack">
           <h2>Repeats booked</h2>
           <p v-for="repeat in register.repeats" :key="repeat.id" class="stitched stop">
-            <b>{{ repeat.name }}</b>, {{ repeat.plannedFor }}, bay {{ repeat.bay }}: {{ repeat.reason }}
+            <b>{{ repeat.name }}</b>, {{ date(repeat.plannedFor) }}, bay {{ repeat.bay }}: {{ repeat.reason }}
           </p>
         </section>
         <LockRegister :register="register" @changed="refreshRegister" />
@@ -168,12 +173,7 @@ async function start() {
             ><el-input v-model="form.serial" maxlength="40" name="serial" /></label
           ><label class="field"
             ><span>Last proof date</span
-            ><el-date-picker
-              v-model="form.proofDate"
-              type="date"
-              value-format="YYYY-MM-DD"
-              aria-label="Last proof date"
-              style="width: 170px"
+            ><DayPicker v-model="form.proofDate" label="Last proof date" clearable
           /></label>
         </div>
         <div class="row">

@@ -23,7 +23,7 @@ const tries = (code: string) =>
     </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-for="repeat in isolation?.repeats ?? []" :key="repeat.id" class="stitched stop note">
-      <b>A repeat of the safe isolation is booked for {{ repeat.plannedFor }}, bay {{ repeat.bay }}.</b>
+      <b>A repeat of the safe isolation is booked for {{ date(repeat.plannedFor) }}, bay {{ repeat.bay }}.</b>
       {{ repeat.reason }}. Rehearse it here until it is dull.
     </div>
     <div v-for="lock in isolation?.locks ?? []" :key="lock.id" class="stitched waiting note">
