@@ -10,6 +10,7 @@ import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { PREMISES } from '#core/regulations/diversity'
 import { EDITIONS } from '#core/regulations/editions'
 import { GROUPINGS } from '#core/regulations/factors'
+import { IP_DEGREES } from '#core/regulations/ip'
 import { DC_CONTENTS } from '#core/regulations/rcd'
 import { USES } from '#core/regulations/supply'
 import { oneOf } from './one-of'
@@ -95,6 +96,7 @@ const Circuit = Type.Object(
     insulationMm: number('insulationMm'),
     location: oneOf(['general', 'bathroom', 'outdoors']),
     concealed: Type.Boolean(),
+    ip: Type.Optional(oneOf(IP_DEGREES)),
     dc: oneOf(DC_CONTENTS),
     device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
     maker: Type.Optional(Type.Array(MakerPoint, { minItems: 1, maxItems: MOST_MAKER_POINTS })),

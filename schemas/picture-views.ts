@@ -44,6 +44,20 @@ export interface GroupPicture {
   /** Rules of isolation that were broken in observations, by rule. */
   readonly isolation: readonly { readonly rule: string; readonly broken: number; readonly of: number }[]
   readonly questions: readonly { readonly topic: Topic; readonly asked: number; readonly unaided: number }[]
+  /** The observations behind the broken rules, and the questions that needed help; the newest of them. */
+  readonly brokenIn: readonly {
+    readonly rule: string
+    readonly observation: number
+    readonly person: number
+    readonly day: string
+  }[]
+  readonly helpedWith: readonly {
+    readonly topic: string
+    readonly person: number
+    readonly attempt: number | null
+    readonly day: string
+    readonly wording: string
+  }[]
   readonly progress: readonly {
     readonly person: number
     readonly units: readonly {

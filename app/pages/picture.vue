@@ -16,9 +16,50 @@ const { data, problem, refresh } = useServer<GroupPicture>(() =>
   cohort.value ? `picture?cohort=${encodeURIComponent(cohort.value)}&since=${since.value}` : null,
 )
 const mayTeach = useSession().person!.role !== 'verifier'
-const open = ref<{ title: string; sheets: readonly PictureSheet[] } | null>(null)
+interface Line {
+  readonly key: string
+  readonly to: string
+  readonly text: string
+  readonly day: string
+}
+const open = ref<{ title: string; lines: readonly Line[] } | null>(null)
 const teaching = ref<string | null>(null)
-const show = (title: string, sheets: readonly PictureSheet[]) => (open.value = { title, sheets })
+const show = (title: string, sheets: readonly PictureSheet[]) =>
+  (open.value = {
+    title,
+    lines: sheets.map((sheet) => ({
+      key: String(sheet.attempt),
+      to: `/marking/${sheet.attempt}`,
+      text: `${nameOf(sheet.person)}, ${codeOf(sheet)}`,
+      day: sheet.day,
+    })),
+  })
+const showBroken = (rule: string, title: string) =>
+  (open.value = {
+    title,
+    lines: (data.value?.brokenIn ?? [])
+      .filter((one) => one.rule === rule)
+      .map(({ observation, person, day }) => ({
+        key: String(observation),
+        to: `/isolation/${observation}`,
+        text: nameOf(person),
+        day,
+      })),
+  })
+const showHelped = (topic: string, title: string) =>
+  (open.value = {
+    title,
+    lines: (data.value?.helpedWith ?? [])
+      .filter((one) => one.topic === topic)
+      .map(({ person, attempt, wording, day }, i) => ({
+        key: String(i),
+        to: attempt === null ? `/talk/${person}` : `/marking/${attempt}`,
+        text: `${nameOf(person)}: ${wording}`,
+        day,
+      })),
+  })
+const showExercise = (id: number) =>
+  show(exerciseOf(id)?.title ?? '', data.value?.sheets.filter(({ exercise }) => exercise === id) ?? [])
 /** Sheets that were measured at a bay, or with an instrument. */
 const showOf = (of: string) =>
   show(of, data.value?.sheets.filter(({ bay, instrument }) => `Bay ${bay}` === of || instrument === of) ?? [])
@@ -69,7 +110,15 @@ async function taught() {
           <table v-else class="grid-table">
             <tbody>
               <tr v-for="rule in broken" :key="rule.rule">
-                <td>{{ RULE_TEXT[rule.rule]?.name ?? rule.rule }}</td>
+                <td>
+                  <button
+                    type="button"
+                    class="text-button"
+                    @click="showBroken(rule.rule, RULE_TEXT[rule.rule]?.name ?? rule.rule)"
+                  >
+                    {{ RULE_TEXT[rule.rule]?.name ?? rule.rule }}
+                  </button>
+                </td>
                 <td class="num">broken in {{ rule.broken }} of {{ rule.of }}</td>
               </tr>
             </tbody>
@@ -81,7 +130,15 @@ async function taught() {
           <table v-else class="grid-table">
             <tbody>
               <tr v-for="one in topics" :key="one.topic">
-                <td>{{ TOPIC_NAME[one.topic] }}</td>
+                <td>
+                  <button
+                    type="button"
+                    class="text-button"
+                    @click="showHelped(one.topic, `Not without help: ${TOPIC_NAME[one.topic]}`)"
+                  >
+                    {{ TOPIC_NAME[one.topic] }}
+                  </button>
+                </td>
                 <td class="num">{{ one.unaided }} of {{ one.asked }} without help</td>
               </tr>
             </tbody>
@@ -91,19 +148,20 @@ async function taught() {
       <section class="stack">
         <h2>Time on stage</h2>
         <p v-for="one in data.times" :key="one.exercise">
-          <b>{{ exerciseOf(one.exercise)?.code }}</b> {{ exerciseOf(one.exercise)?.title }}:
+          <button type="button" class="text-button" @click="showExercise(one.exercise)">
+            {{ exerciseOf(one.exercise)?.code }} {{ exerciseOf(one.exercise)?.title }}</button
+          >:
           <span class="soft">{{ learntSays(one.stages) }}</span>
         </p>
       </section>
     </template>
     <el-drawer :model-value="open !== null" :title="open?.title" size="420px" @close="open = null">
       <ul class="list">
-        <li v-for="sheet in open?.sheets ?? []" :key="sheet.attempt">
-          <NuxtLink :to="`/marking/${sheet.attempt}`"
-            >{{ nameOf(sheet.person) }}, {{ codeOf(sheet) }}</NuxtLink
-          >
-          <span class="soft small"> {{ date(sheet.day) }}</span>
+        <li v-for="line in open?.lines ?? []" :key="line.key">
+          <NuxtLink :to="line.to">{{ line.text }}</NuxtLink>
+          <span class="soft small"> {{ date(line.day) }}</span>
         </li>
+        <li v-if="open?.lines.length === 0" class="soft">Nothing to look at since then.</li>
       </ul>
     </el-drawer>
     <TeachSlip v-if="teaching" :kind="teaching" :cohort="cohort" @done="taught" @close="teaching = null" />

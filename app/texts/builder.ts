@@ -66,6 +66,7 @@ export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   insulation: 'In insulation',
   location: 'Location',
   concealed: 'In a wall < 50 mm',
+  ip: 'Equipment at least',
   dc: 'Direct current',
   family: 'Device',
   curve: 'Type',

@@ -104,8 +104,9 @@ function cableFacts({ cable, run, ambientC, grouping, insulationMm }: PublicCirc
   ]
 }
 
-const placeFacts = ({ location, concealed, dc }: PublicCircuit): Fact[] => [
+const placeFacts = ({ location, concealed, ip, dc }: PublicCircuit): Fact[] => [
   { name: 'Location', value: `${LOCATION_NAME[location]}${concealed ? ', in a wall < 50 mm deep' : ''}` },
+  ...when(ip !== undefined, 'Degree of protection', `${ip} at least`),
   ...when(dc !== 'none', 'Direct current from the load', DC_NAME[dc].toLowerCase()),
 ]
 

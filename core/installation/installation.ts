@@ -1,6 +1,7 @@
 import type { CableKind, Method } from '../regulations/cables/cable'
 import type { DrawnRun } from '../regulations/containment'
 import type { Device } from '../regulations/devices'
+import type { IpDegree } from '../regulations/ip'
 import type { MakerPoint } from '../regulations/maker-data'
 import type { Premises } from '../regulations/diversity'
 import type { GroupingArrangement } from '../regulations/factors'
@@ -106,6 +107,8 @@ export interface CircuitFacts {
   readonly location: 'general' | 'bathroom' | 'outdoors'
   /** In a wall or partition less than 50 mm deep without mechanical protection or an earthed covering. */
   readonly concealed: boolean
+  /** The least degree of protection of its equipment; left out where nothing more than finger-proof is asked for. */
+  readonly ip?: IpDegree
   readonly dc: DcContent
   readonly device: Device
   /** Points of the device's own data sheet; left out: the standard's characteristic and class count. */

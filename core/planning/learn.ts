@@ -43,12 +43,15 @@ export function learnt(minutes: readonly number[]): Learnt | null {
 
 /** What the register of a task says of its times: the moments at which its stages changed, ISO 8601. */
 export interface TaskTimes {
+  /** When the first thing was typed. */
+  readonly begun: string | null
   readonly designDone: string | null
   readonly asked: string | null
   readonly permitted: string | null
   readonly done: string | null
 }
 export interface LearntStages {
+  readonly design: Learnt | null
   /** Wiring and dead tests together. */
   readonly bay: Learnt | null
   /** From asking until somebody permits. */
@@ -71,6 +74,7 @@ const between = (from: string | null, to: string | null, shortest = SHORTEST): n
 /** Median and spread of the stages of one exercise; what went over a day is left out. */
 export function learntStages(times: readonly TaskTimes[]): LearntStages {
   return {
+    design: learnt(times.flatMap(({ begun, designDone }) => between(begun, designDone))),
     bay: learnt(times.flatMap(({ designDone, asked }) => between(designDone, asked))),
     waiting: learnt(times.flatMap(({ asked, permitted }) => between(asked, permitted, 0))),
     live: learnt(times.flatMap(({ permitted, done }) => between(permitted, done))),
@@ -78,11 +82,11 @@ export function learntStages(times: readonly TaskTimes[]): LearntStages {
 }
 
 /** Minutes to plan a task with: what was learnt where there is enough, else the usual shares of what is allowed. */
-export function plannedMinutes(allowed: number, { bay, live }: LearntStages): StageMinutes {
+export function plannedMinutes(allowed: number, { design, bay, live }: LearntStages): StageMinutes {
   const share = (part: keyof StageMinutes) => Math.max(1, Math.round(allowed * USUAL_SHARE[part]))
   const wiring = USUAL_SHARE.build / (USUAL_SHARE.build + USUAL_SHARE.dead)
   return {
-    design: share('design'),
+    design: design ? Math.max(1, Math.round(design.median)) : share('design'),
     build: bay ? Math.max(1, Math.round(bay.median * wiring)) : share('build'),
     dead: bay ? Math.max(1, Math.round(bay.median * (1 - wiring))) : share('dead'),
     live: live ? Math.max(1, Math.round(live.median)) : share('live'),

@@ -100,7 +100,7 @@ const statementsOf = (db: Database) => ({
   ),
   saveWork: db.prepare(
     'UPDATE attempt SET answers = ?, readings = ?, reading_times = ?, ' +
-      'saved_at = ?, version = version + 1 WHERE id = ? AND version = ?',
+      'saved_at = ?, begun_at = coalesce(begun_at, ?), version = version + 1 WHERE id = ? AND version = ?',
   ),
   setStage: db.prepare('UPDATE attempt SET stage = ?, version = version + 1 WHERE id = ?'),
   expire: db.prepare('UPDATE attempt SET stage = ? WHERE id = ?'),
@@ -142,7 +142,7 @@ export function createAttemptsRepo(db: Database) {
     /** False when another device saved in between. */
     saveWork: (id: number, version: number, { answers, readings, times }: Work, now: string): boolean => {
       const [a, r, t] = [answers, readings, times].map((part) => JSON.stringify(part))
-      return sql.saveWork.run(a, r, t, now, id, version).changes === 1
+      return sql.saveWork.run(a, r, t, now, now, id, version).changes === 1
     },
     setStage: (id: number, stage: Stage) => void sql.setStage.run(stage, id),
     /** Time alone has passed: what stands on other screens is still what is kept. */

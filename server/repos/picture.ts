@@ -42,6 +42,8 @@ const LATEST = `WITH latest AS (
   FROM person p JOIN attempt a ON a.person_id = p.id JOIN decision d ON d.attempt_id = a.id
   WHERE p.cohort = @cohort GROUP BY a.id)`
 type Asked = { cohort: string; since: string }
+/** Behind a count so many are listed, the newest first. */
+const MOST_LISTED = 200
 
 const statementsOf = (db: Database) => ({
   sheets: db.prepare<[Asked], SheetRow>(`
@@ -58,31 +60,50 @@ const statementsOf = (db: Database) => ({
     WHERE d.at >= @since AND abs(r.excess) < 1
     GROUP BY d.bay, r.instrument, r.kind`),
   times: db.prepare<[Asked], TaskTimes & { exercise: number }>(`
-    SELECT a.exercise_id AS exercise,
+    SELECT a.exercise_id AS exercise, a.begun_at AS begun,
       min(CASE WHEN e.act = 'handInDesign' THEN e.at END) AS designDone,
       max(CASE WHEN e.act = 'askPermission' THEN e.at END) AS asked,
       max(CASE WHEN e.act = 'permit' THEN e.at END) AS permitted,
       max(CASE WHEN e.act = 'handIn' THEN e.at END) AS done
     FROM person p JOIN attempt a ON a.person_id = p.id JOIN stage_event e ON e.attempt_id = a.id
     WHERE p.cohort = @cohort AND e.at >= @since GROUP BY a.id`),
-  rules: db.prepare<[Asked], { rule: string; broken: number; n: number }>(`
-    SELECT json_extract(r.value, '$.code') AS rule,
-      sum(json_extract(r.value, '$.state') = 'broken') AS broken, count(*) AS n
-    FROM person p JOIN observation o ON o.apprentice_id = p.id JOIN observation_decision d ON d.observation_id = o.id
-      JOIN json_each(d.evidence, '$.verdict.rules') r
-    WHERE p.cohort = @cohort AND d.at >= @since GROUP BY 1 ORDER BY broken DESC`),
-  topics: db.prepare<[Asked], { topic: string; asked: number; unaided: number }>(`
-    SELECT q.topic, count(*) AS asked, sum(q.outcome = 'unaided') AS unaided
-    FROM person p JOIN question_asked q ON q.person_id = p.id
-    WHERE p.cohort = @cohort AND q.asked_at >= @since
-      AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id)
-    GROUP BY q.topic`),
   ofPerson: db.prepare<[number, string], DecidedSheet>(`
     SELECT a.id AS attempt, e.code, json_extract(e.document, '$.title') AS title, substr(d.at, 1, 10) AS day,
       d.met, d.mark, d.out_of AS outOf
     FROM attempt a JOIN decision d ON d.attempt_id = a.id JOIN exercise e ON e.id = a.exercise_id
     WHERE a.person_id = ? AND d.at >= ? AND d.id = (SELECT max(l.id) FROM decision l WHERE l.attempt_id = a.id)
     ORDER BY d.at DESC`),
+})
+
+/** What observations and questions of a group came to, and where each was. */
+const askedOf = (db: Database) => ({
+  rules: db.prepare<[Asked], { rule: string; broken: number; n: number }>(`
+    SELECT json_extract(r.value, '$.code') AS rule,
+      sum(json_extract(r.value, '$.state') = 'broken') AS broken, count(*) AS n
+    FROM person p JOIN observation o ON o.apprentice_id = p.id JOIN observation_decision d ON d.observation_id = o.id
+      JOIN json_each(d.evidence, '$.verdict.rules') r
+    WHERE p.cohort = @cohort AND d.at >= @since GROUP BY 1 ORDER BY broken DESC`),
+  brokenIn: db.prepare<[Asked], { rule: string; observation: number; person: number; day: string }>(`
+    SELECT json_extract(r.value, '$.code') AS rule, o.id AS observation, p.id AS person, substr(d.at, 1, 10) AS day
+    FROM person p JOIN observation o ON o.apprentice_id = p.id JOIN observation_decision d ON d.observation_id = o.id
+      JOIN json_each(d.evidence, '$.verdict.rules') r
+    WHERE p.cohort = @cohort AND d.at >= @since AND json_extract(r.value, '$.state') = 'broken'
+    ORDER BY d.at DESC LIMIT ${MOST_LISTED}`),
+  helpedWith: db.prepare<
+    [Asked],
+    { topic: string; person: number; attempt: number | null; day: string; wording: string }
+  >(`
+    SELECT q.topic, p.id AS person, q.attempt_id AS attempt, substr(q.asked_at, 1, 10) AS day, q.wording
+    FROM person p JOIN question_asked q ON q.person_id = p.id
+    WHERE p.cohort = @cohort AND q.asked_at >= @since AND q.outcome <> 'unaided'
+      AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id)
+    ORDER BY q.asked_at DESC LIMIT ${MOST_LISTED}`),
+  topics: db.prepare<[Asked], { topic: string; asked: number; unaided: number }>(`
+    SELECT q.topic, count(*) AS asked, sum(q.outcome = 'unaided') AS unaided
+    FROM person p JOIN question_asked q ON q.person_id = p.id
+    WHERE p.cohort = @cohort AND q.asked_at >= @since
+      AND NOT EXISTS (SELECT 1 FROM question_undone u WHERE u.asked_id = q.id)
+    GROUP BY q.topic`),
 })
 
 const lessonsOf = (db: Database) => ({
@@ -102,7 +123,7 @@ const lessonsOf = (db: Database) => ({
 
 /** What a picture of a group is drawn from, without reading any sheet. */
 export function createPictureRepo(db: Database) {
-  const sql = { ...statementsOf(db), ...lessonsOf(db) }
+  const sql = { ...statementsOf(db), ...askedOf(db), ...lessonsOf(db) }
   return {
     sheets: (cohort: string, since: string) =>
       sql.sheets
@@ -112,6 +133,8 @@ export function createPictureRepo(db: Database) {
     sums: (cohort: string, since: string) => sql.sums.all({ cohort, since }),
     times: (cohort: string, since: string) => sql.times.all({ cohort, since }),
     rules: (cohort: string, since: string) => sql.rules.all({ cohort, since }),
+    brokenIn: (cohort: string, since: string) => sql.brokenIn.all({ cohort, since }),
+    helpedWith: (cohort: string, since: string) => sql.helpedWith.all({ cohort, since }),
     topics: (cohort: string, since: string) => sql.topics.all({ cohort, since }),
     lessons: (cohort: string, since: string) => sql.lessons.all({ cohort, since }),
     addLesson: (

@@ -45,7 +45,7 @@ const statementsOf = (db: Database) => ({
   remove: db.prepare('DELETE FROM planned_session WHERE id = ?'),
   // The first moments at which the stages of each attempt of an exercise changed.
   times: db.prepare<[], TaskTimes & { exerciseId: number }>(`
-    SELECT a.exercise_id AS exerciseId,
+    SELECT a.exercise_id AS exerciseId, a.begun_at AS begun,
       min(CASE WHEN e.act = 'handInDesign' THEN e.at END) AS designDone,
       max(CASE WHEN e.act = 'askPermission' THEN e.at END) AS asked,
       max(CASE WHEN e.act = 'permit' THEN e.at END) AS permitted,

@@ -44,6 +44,8 @@ export function groupPicture(context: Context, actor: Person, cohort: string, si
     questions: repos.picture
       .topics(cohort, since)
       .map(({ topic, asked, unaided }) => ({ topic: topic as Topic, asked, unaided })),
+    brokenIn: repos.picture.brokenIn(cohort, since),
+    helpedWith: repos.picture.helpedWith(cohort, since),
     progress: record.people.map(({ id, units }) => ({
       person: id,
       units: units.map(({ code, steps, closesAt }) => ({ code, steps, closesAt })),

@@ -2,6 +2,7 @@
    to talk over. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { addLesson, groupPicture, talkOf } from '../../server/services/picture'
+import { saveRound } from '../../server/services/question-rounds'
 import { previewStarter, setStarter } from '../../server/services/starters'
 import { designOf } from '#core/exercise/assignment'
 import { assignmentFor } from '../../server/services/assignment'
@@ -43,6 +44,34 @@ describe('a decided sheet', () => {
       recurring: [],
       sheets: [{ attempt }],
     })
+  })
+  it('names what stands behind a count: the question that needed help, where it was asked', () => {
+    const { attemptId } = aSetExercise(centre)
+    bringTo(centre, attemptId, 'handedIn')
+    const asked = (outcome: string) =>
+      JSON.stringify({
+        code: 'de-order',
+        wording: 'Put the dead tests in order.',
+        topic: 'dead',
+        outcome,
+        prompt: '',
+        remark: '',
+        askedAt: centre.context.now,
+      })
+    saveRound(centre.context, centre.assessor, attemptId, {
+      version: 1,
+      fields: { 'ask.token-number-1': asked('unaided'), 'ask.token-number-2': asked('notYet') },
+    })
+    expect(picture().questions).toEqual([{ topic: 'dead', asked: 2, unaided: 1 }])
+    expect(picture().helpedWith).toMatchObject([
+      {
+        topic: 'dead',
+        attempt: attemptId,
+        person: centre.apprentice.id,
+        wording: 'Put the dead tests in order.',
+      },
+    ])
+    expect(picture().brokenIn).toEqual([])
   })
   it('is for those who see the group alone', () => {
     expect(refusal(() => groupPicture(centre.context, centre.apprentice, 'Thursday', SINCE))).toBe(

@@ -244,6 +244,7 @@ describe('learnt times', () => {
   it('stages of one day are learnt, what went over night is not; the plan uses them', () => {
     const at = (time: string, day = '2026-11-12') => `${day}T${time}:00.000Z`
     const day = (asked: string) => ({
+      begun: at('08:35'),
       designDone: at('09:00'),
       asked: at(asked),
       permitted: at('11:00'),
@@ -253,12 +254,14 @@ describe('learnt times', () => {
       day('10:00'),
       day('10:20'),
       day('10:40'),
-      { designDone: at('09:00', '2026-11-11'), asked: at('10:00'), permitted: null, done: null },
+      { begun: null, designDone: at('09:00', '2026-11-11'), asked: at('10:00'), permitted: null, done: null },
     ]
     const stages = learntStages(times)
+    expect(stages.design).toMatchObject({ n: 3, median: 25 })
     expect(stages.bay).toMatchObject({ n: 3, median: 80 })
     expect(stages.waiting).toMatchObject({ median: 40 })
     const minutes = plannedMinutes(120, stages)
+    expect(minutes.design).toBe(25)
     expect(minutes.build + minutes.dead).toBe(80)
     expect(minutes.live).toBe(20)
     const typedAfterwards = [1, 2, 3].map((minute) => ({ ...times[0]!, asked: at(`09:0${minute}`) }))

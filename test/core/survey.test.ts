@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import lampStore from '../../sites/lamp-store.json'
 import paintShopSite from '../../sites/paint-shop.json'
 import waitingRoom from '../../sites/waiting-room.json'
+import { strictest } from '#core/regulations/ip'
+import { levelZones } from '#core/survey/plan/zones'
 import { DEFAULT_POLICY } from '#core/policies/policy'
 import { readForm } from '#core/exercise/form/read-form'
 import { partText, readPlan } from '#core/survey/plan/read-plan'
@@ -163,6 +165,28 @@ describe('the survey feeds the design', () => {
     expect(exercise!.installation.intake).toMatchObject({ arrangement: 'TN-S', zeOhm: 0.42, mainFuseA: 100 })
     const length = fedBoxes(readSheet(whole)).find(({ box }) => box === 'c2.length')!
     expect(length.from).toMatchObject({ code: 'length', route: 'Extract fan' })
+  })
+  it('the harshest place of a route says the least degree of protection of its equipment, with why', () => {
+    const wet = but(whole, { 'item.conditions.moisture': 'splashes', 'item.conditions.dust': 'heavy' })
+    const boxes = fedBoxes(readSheet(wet)).filter(({ box }) => box.endsWith('.ip'))
+    expect(boxes.map(({ text }) => text)).toEqual(['IP54', 'IP54', 'IP54'])
+    expect(boxes[0]!.from).toMatchObject({ code: 'ip', because: ['dust', 'splashes'] })
+    const { exercise } = readForm(exerciseFormOf(readSheet(wet), HEAD), DEFAULT_POLICY)
+    expect(exercise!.installation.circuits.map(({ ip }) => ip)).toEqual(['IP54', 'IP54', 'IP54'])
+    // A form that was kept before it was asked for is read as ever.
+    const { 'c1.ip': _, ...older } = exerciseFormOf(readSheet(wet), HEAD)
+    expect(readForm(older, DEFAULT_POLICY).problems).toEqual({})
+  })
+  it('figure by figure: IP5X and IP24 together ask for IP54', () => {
+    expect(strictest(['IP5X', 'IP24'])).toBe('IP54')
+    expect(strictest([])).toBeUndefined()
+  })
+  it('hidden cables are expected level with what stands on a wall, and where nothing stands along nothing', () => {
+    const { plan } = readSheet(whole)
+    const on = levelZones(plan).flatMap(({ points }) => points.map(({ name }) => name))
+    expect(on.length).toBeGreaterThan(0)
+    expect(levelZones({ ...plan, points: [] })).toEqual([])
+    expect(levelZones({ ...plan, known: null })).toEqual([])
   })
   it('a warmer, longer room changes Ca, length and voltage drop of its routes alone', () => {
     const before = followSurvey(readSheet(whole))

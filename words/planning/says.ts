@@ -118,9 +118,10 @@ const minutes = (n: number): string => `${Math.round(n)} min`
 const spread = ({ median, low, high, n }: Learnt): string =>
   `${minutes(median)} (half of them ${Math.round(low)} to ${minutes(high)}, ${n} times)`
 /** What was learnt of the times of an exercise. */
-export function learntSays({ bay, waiting, live }: LearntStages): string {
-  if (!bay && !live) return 'No times learnt yet: planned by the usual shares of what is allowed.'
+export function learntSays({ design, bay, waiting, live }: LearntStages): string {
+  if (!design && !bay && !live) return 'No times learnt yet: planned by the usual shares of what is allowed.'
   return [
+    design ? `design ${spread(design)}` : '',
     bay ? `wiring and dead tests ${spread(bay)}` : '',
     waiting ? `waiting for a permission ${spread(waiting)}` : '',
     live ? `live tests ${spread(live)}` : '',

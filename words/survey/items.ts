@@ -125,6 +125,11 @@ export const IP_TEXT: Readonly<Record<LeastIp['because'][number], string>> = {
 }
 export const ipSays = ({ ip, because }: LeastIp): string =>
   `at least ${ip}: ${because.map((one) => IP_TEXT[one]).join(', ')}`
+/** Where a hidden cable is expected along a wall, from what stands on it. */
+export const levelSays = (points: readonly { readonly name: string; readonly heightM: number }[]): string =>
+  `Hidden cables here: beside the ceiling, straight above or below a point, or level with ${points
+    .map(({ name, heightM }) => `${name || 'a point'} at ${heightM} m`)
+    .join(', ')}`
 export const WAY_TEXT: Readonly<Record<Way, string>> = {
   surface: 'clipped on the surface',
   trunking: 'in trunking',

@@ -4,7 +4,7 @@ import type { Origin } from '#core/survey/sheet/feed'
 import type { Followed } from '#core/survey/sheet/follow'
 import { formatQuantity } from '#core/units/format'
 import { STEP_TEXT } from '../steps'
-import { ITEM_TEXT, OBJECTIVE_TEXT, choiceText } from './items'
+import { IP_TEXT, ITEM_TEXT, OBJECTIVE_TEXT, choiceText } from './items'
 
 const metres = (value: number): string => formatQuantity(value, 'length')
 
@@ -72,6 +72,8 @@ const ORIGINS: { readonly [C in Origin['code']]: (from: Of<Origin, C>) => string
   item: (from) => `checklist: ${ITEM_TEXT[from.key]}`,
   length: (from) =>
     `plan: ${metres(from.levelM)} along ${from.route || 'the route'}, ${metres(from.riseM)} up and down`,
+  ip: (from) =>
+    `plan: ${from.point || 'a point'} stands where ${from.because.map((one) => IP_TEXT[one]).join(', ')}`,
   warmest: (from) => `plan: ${from.room || 'a room'} gets to ${from.ambientC} °C; the next row of the table`,
   ambient: () => 'checklist: Warmest it gets',
   together: (from) =>

@@ -2,6 +2,7 @@
 import { isDrawnIn } from '#core/regulations/cables/sizes'
 import type { CableKind } from '#core/regulations/cables/cable'
 import type { CircuitField } from '#core/exercise/form/fields'
+import { IP_DEGREES } from '#core/regulations/ip'
 import { CIRCUIT_NAME, CIRCUIT_UNIT } from '~/texts/builder'
 import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '#words/names'
 
@@ -24,6 +25,10 @@ interface Box {
 }
 const named = (names: Readonly<Record<string, string>>) =>
   Object.entries(names).map(([value, label]) => ({ value, label }))
+const IP_OPTIONS = [
+  { value: 'none', label: 'not asked' },
+  ...IP_DEGREES.map((ip) => ({ value: ip, label: ip })),
+]
 const YES_NO = named({ no: 'no', yes: 'yes' })
 const boxes = computed<Box[]>(() => {
   const { basis, topology, points } = props.row
@@ -64,6 +69,7 @@ const boxes = computed<Box[]>(() => {
       { field: 'bends', isHidden: !isDrawnIn(props.row.cable as CableKind) },
       { field: 'location', options: named(LOCATION_NAME) },
       { field: 'concealed', options: YES_NO },
+      { field: 'ip', options: IP_OPTIONS },
       { field: 'dc', options: named(DC_NAME) },
       { field: 'maker' },
       { field: 'existingRating', isHidden: !showsExisting },

@@ -2,9 +2,9 @@
 import { distance, distanceTo, legsOf, lengthOf, type Spot } from '#core/survey/plan/geometry'
 import type { Plan, Route } from '#core/survey/plan/plan'
 import { lineOf, measureRoute } from '#core/survey/plan/route'
-import { CABLE_ZONE_M, zoneReach } from '#core/survey/plan/zones'
+import { CABLE_ZONE_M, levelZones, zoneReach } from '#core/survey/plan/zones'
 import type { SiteShown } from '#core/survey/site/site'
-import { FIXTURE_TEXT } from '#words/survey/items'
+import { FIXTURE_TEXT, levelSays } from '#words/survey/items'
 
 /** The plan: walls, rooms, zones, points and routes to scale, over what the site or a picture shows. */
 const {
@@ -156,6 +156,23 @@ const ways = (route: Route) => `way ${route.way}`
           class="cable-zone"
         />
       </template>
+      <path
+        v-for="({ leg, points }, i) in levelZones(plan)"
+        :key="`l${i}`"
+        :d="path([leg.from, leg.to])"
+        class="cable-level"
+        :style="{ strokeWidth: (2 * CABLE_ZONE_M) / scale }"
+      >
+        <title>{{ levelSays(points) }}</title>
+      </path>
+      <circle
+        v-for="point in levelZones(plan).flatMap(({ points }) => points)"
+        :key="`u${point.id}`"
+        :cx="point.x"
+        :cy="point.y"
+        :r="CABLE_ZONE_M / scale"
+        class="cable-zone"
+      />
     </template>
     <path
       v-for="door in plan.doors"

@@ -4,6 +4,7 @@ import { CURVES, DEVICE_FAMILIES } from '../../regulations/devices'
 import { PREMISES } from '../../regulations/diversity'
 import { EDITIONS } from '../../regulations/editions'
 import { GROUPINGS, INSULATION_FACTOR } from '../../regulations/factors'
+import { IP_DEGREES } from '../../regulations/ip'
 import { DC_CONTENTS } from '../../regulations/rcd'
 import { USES } from '../../regulations/supply'
 import type { QuantityKey } from '../../units/quantity'
@@ -108,6 +109,7 @@ export const CIRCUIT_BOXES = {
   insulation: choice([...INSULATION_FACTOR.keys()].map(String)),
   location: choice(['general', 'bathroom', 'outdoors']),
   concealed: YES_NO,
+  ip: choice(['none', ...IP_DEGREES]),
   dc: choice(DC_CONTENTS),
   family: choice(DEVICE_FAMILIES),
   curve: choice([...CURVES, '–']),

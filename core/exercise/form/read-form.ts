@@ -8,6 +8,7 @@ import {
   type Installation,
   type Intake,
 } from '../../installation/installation'
+import type { IpDegree } from '../../regulations/ip'
 import type { Arrangement } from '../../regulations/supply'
 import { STEP_KEYS, type StepKey } from '../../design/model/step-keys'
 import { WHOLE_BOARD, type Exercise } from '../exercise'
@@ -207,7 +208,8 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
   const boxes = Object.fromEntries(
     Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
   ) as Record<CircuitField, Box>
-  const row = readRow(`${id}.`, boxes, form, problems)
+  // A form that was kept before it was asked for has no such box.
+  const row = readRow(`${id}.`, boxes, { [`${id}.ip`]: 'none', ...form }, problems)
   const load = readLoad(
     (field) => form[`${id}.${field}`] ?? '',
     (field, problem) => (problems[`${id}.${field}`] = problem),
@@ -235,6 +237,7 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
     insulationMm: Number(row.insulation),
     location: row.location as Circuit['location'],
     concealed: row.concealed === 'yes',
+    ...(row.ip === 'none' ? {} : { ip: row.ip as IpDegree }),
     dc: row.dc as Circuit['dc'],
     device: {
       family: row.family as Circuit['device']['family'],

@@ -35,6 +35,7 @@ export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   insulation: '0',
   location: 'general',
   concealed: 'no',
+  ip: 'none',
   dc: 'none',
   family: 'rcbo',
   curve: 'B',

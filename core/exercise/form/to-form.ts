@@ -98,6 +98,7 @@ function circuitRow(circuit: Circuit): Record<CircuitField, string> {
     insulation: String(circuit.insulationMm),
     location: circuit.location,
     concealed: yesNo(circuit.concealed),
+    ip: circuit.ip ?? 'none',
     dc: circuit.dc,
     family: circuit.device.family,
     curve: circuit.device.curve ?? NO_CURVE,

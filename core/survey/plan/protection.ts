@@ -1,3 +1,4 @@
+import type { IpDegree } from '../../regulations/ip'
 import type { Plan, PlanPoint } from './plan'
 import { roomAt } from './route'
 import { zoneAt } from './zones'
@@ -9,7 +10,7 @@ export interface Conditions {
 }
 /** The least degree of protection, and what asks for each figure of it. */
 export interface LeastIp {
-  readonly ip: string
+  readonly ip: IpDegree
   readonly because: readonly ('zone' | 'outdoors' | 'jets' | 'splashes' | 'damp' | 'dust' | 'fingers')[]
 }
 
@@ -39,7 +40,7 @@ export function leastIp(plan: Plan, { moisture = '', dust = '' }: Conditions, po
   const most = Math.max(...water.map(([, figure]) => figure))
   const wet = water.find(([, figure]) => figure === most && figure > 0)
   return {
-    ip: `IP${solids}${most > 0 ? most : 'X'}`,
+    ip: `IP${solids}${most > 0 ? most : 'X'}` as IpDegree,
     because: [solids > FINGERS ? 'dust' : 'fingers', ...(wet ? [wet[0]] : [])],
   }
 }

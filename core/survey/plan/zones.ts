@@ -1,4 +1,4 @@
-import { distance, distanceToArea, distanceTo, legsOf, type Spot } from './geometry'
+import { distance, distanceToArea, distanceTo, legsOf, type Leg, type Spot } from './geometry'
 import { scaleOf, type Fixture, type Plan, type PlanPoint } from './plan'
 
 /**
@@ -80,12 +80,27 @@ function isOfPoint(plan: Plan, point: PlanPoint, spot: Spot, heightM: number, sc
   if (distance(point, spot) * scale <= CABLE_ZONE_M) return true
   if (Math.abs(point.heightM - heightM) > CABLE_ZONE_M) return false
   // Level with it on the same wall.
-  return plan.walls.some(({ line }) =>
-    legsOf(line).some(
-      (leg) =>
-        distanceTo(leg, point) * scale <= CABLE_ZONE_M && distanceTo(leg, spot) * scale <= CABLE_ZONE_M,
-    ),
+  return levelZones({ ...plan, points: [point] }).some(
+    ({ leg }) => distanceTo(leg, spot) * scale <= CABLE_ZONE_M,
   )
+}
+
+/** A wall along which hidden cables may run level with what stands on it. */
+export interface LevelZone {
+  readonly leg: Leg
+  readonly points: readonly PlanPoint[]
+}
+/** Every length of wall with the points that stand on it; none without a scale. */
+export function levelZones(plan: Plan): LevelZone[] {
+  const scale = scaleOf(plan)
+  if (scale === undefined) return []
+  return plan.walls
+    .flatMap(({ line }) => legsOf(line))
+    .map((leg) => ({
+      leg,
+      points: plan.points.filter((point) => distanceTo(leg, point) * scale <= CABLE_ZONE_M),
+    }))
+    .filter(({ points }) => points.length > 0)
 }
 
 /** Outlines of the zones round a fixture for a drawing, in plan units: how far beyond what is drawn. */

@@ -4,9 +4,11 @@ import { NEW_CIRCUIT } from '../../exercise/form/rows'
 import { prefixed } from '../../exercise/form/to-form'
 import { METHOD_OF_WAY } from '../plan/ways'
 import { AMBIENT_FACTOR, GROUND_FACTOR, INSULATION_FACTOR } from '../../regulations/factors'
+import { strictest } from '../../regulations/ip'
 import type { Premises } from '../../regulations/diversity'
 import { formatNumber } from '../../units/format'
 import type { Plan, Route } from '../plan/plan'
+import { leastIp, type LeastIp } from '../plan/protection'
 import { groupedAlong, measureRoute, pointsOf, roomAt, type RouteMeasure } from '../plan/route'
 import { zoneAt } from '../plan/zones'
 import type { Building, ItemKey } from './checklist'
@@ -24,6 +26,7 @@ export type Origin =
   | { readonly code: 'outdoors'; readonly point: string }
   | { readonly code: 'way'; readonly route: string }
   | { readonly code: 'points'; readonly n: number }
+  | { readonly code: 'ip'; readonly point: string; readonly because: LeastIp['because'] }
 
 /** One box of an exercise that the survey fills. */
 export interface FedBox {
@@ -131,6 +134,7 @@ function routeBoxes(sheet: SurveySheet, { route, measure }: LaidRoute, id: strin
       metres: measure.insulatedM,
     }),
     ...placeBox(plan, route, of),
+    ...ipBox(sheet, route, of),
   ]
 }
 
@@ -163,6 +167,20 @@ function placeBox(plan: Plan, route: Route, of: Of): FedBox[] {
       ? of('location', 'outdoors', { code: 'outdoors', point: open.point.name })
       : of('location', 'general', { code: 'way', route: route.name }),
   ]
+}
+
+/** What the harshest of its places asks of the equipment; nothing where all of them are dry and clean. */
+function ipBox(sheet: SurveySheet, route: Route, of: Of): FedBox[] {
+  const conditions = { moisture: given(sheet, 'conditions.moisture'), dust: given(sheet, 'conditions.dust') }
+  const asked = pointsOf(sheet.plan.points, route).map((point) => ({
+    point,
+    ...leastIp(sheet.plan, conditions, point),
+  }))
+  const ip = strictest(asked.map((one) => one.ip))
+  if (ip === undefined || ip === 'IP2X') return [of('ip', 'none', { code: 'way', route: route.name })]
+  // The place that asks for most of it is named.
+  const harshest = asked.reduce((most, one) => (one.ip > most.ip || one.ip === ip ? one : most))
+  return [of('ip', ip, { code: 'ip', point: harshest.point.name, because: harshest.because })]
 }
 
 /** A form of a board exercise made from the survey in one act; what it does not say is as in a new exercise. */
