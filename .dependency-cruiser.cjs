@@ -1,7 +1,7 @@
 /* Dependencies point one way: app, server, cli → schemas → words → core → a few small pure libraries. Inside the core they point from what uses to what is used, as docs/architecture.md draws it. */
 /** From the lowest to the highest; folders of one line do not know each other. */
 const LAYERS = [
-  'units|policies|findings|statistics|planning|floor',
+  'units|policies|findings|statistics|planning|floor|drawing',
   'regulations',
   'installation',
   'design',

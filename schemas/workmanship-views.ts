@@ -1,8 +1,10 @@
 /* Containment runs, inspections and the inspection trainer between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
 import { GRADES, type Grade, type InspectionItem } from '#core/inspection/items'
-import type { Shape } from '#core/inspection/draw'
-import { SCENES, type Question, type RoundScore, type SceneCode, type Spot } from '#core/inspection/scene'
+import type { Shapes } from '#core/drawing/shape'
+import { SCENES, type SceneCode } from '#core/inspection/scenes/code'
+import { type Question, type RoundScore } from '#core/inspection/scene'
+import type { Spot } from '#core/inspection/scenes/spot'
 import type { Criterion } from '#core/assessment/outcomes/framework'
 import type { RunFields } from '#core/containment/form'
 
@@ -155,12 +157,14 @@ export interface InspectionView {
 /** A spot as it is drawn, with what it is; never with what is wrong with it. */
 export interface SpotView extends Pick<Spot, 'id' | 'x' | 'y' | 'w' | 'h'> {
   readonly name: string
-  readonly shapes: readonly Shape[]
+  readonly shapes: Shapes
 }
 
 export interface RoundView {
   readonly id: number
   readonly scene: SceneCode
+  /** What stands behind everything. */
+  readonly ground: Shapes
   readonly spots: readonly SpotView[]
   readonly questions: readonly Omit<Question, 'answer'>[]
   /** Once it is over: what was planted, and how it went. */

@@ -1,5 +1,6 @@
 import type { Grade, InspectionItem, ItemGroup } from '#core/inspection/items'
-import type { Question, Spot, SpotKind } from '#core/inspection/scene'
+import type { SceneCode } from '#core/inspection/scenes/code'
+import type { Question } from '#core/inspection/scene'
 
 export const GRADE_NAME: Readonly<Record<Grade, string>> = {
   danger: 'danger present (C1)',
@@ -127,48 +128,9 @@ export const QUESTION_TEXT: Readonly<Record<Question['ask'], string>> = {
   seal: 'A seal is in your way. What do you do?',
 }
 
-/** What a look of a drawn spot means. */
-export const DEFECT_TEXT: Readonly<Record<string, string>> = {
-  'way gap': 'No blank: a finger reaches live parts.',
-  'device copper': 'Bare copper stands out of the terminal.',
-  'device insulation': 'Insulation under the screw: little or no contact, and heat.',
-  'device strands': 'Strands have been cut off: the section is smaller than it looks.',
-  'label none': 'No label.',
-  'top open': 'An open knock-out on top: IP4X is lost.',
-  'side open': 'An open knock-out at the side: a finger gets in.',
-  'entry none': 'No grommet: the edge works into the insulation.',
-  'neutral other': 'The neutral lies on the other section’s bar.',
-  'earth bare': 'The protective conductor is not sleeved.',
-  'earth loose': 'The protective conductor is not in its terminal.',
-  'tails loose': 'The tails are not clamped.',
-  'notice none': 'The notice for the test button is missing.',
-  'chart none': 'There is no circuit chart.',
-  'bond none': 'The bonding conductor is missing.',
-  'bond thin': 'The bonding conductor is thinner than it must be.',
-  'cutout broken': 'The seal is broken. It belongs to the distributor: nothing is touched, they are called.',
-  'meter cracked': 'The meter’s case is cracked. It belongs to the supplier: they are called.',
-  'main damaged': 'The insulation of a tail is damaged.',
-  'isolator unmarked': 'Nothing says that this is the main switch.',
+/** What a drawn place is called. */
+export const SCENE_NAME: Readonly<Record<SceneCode, string>> = {
+  board: 'A board, its cover off',
+  intake: 'An intake',
+  room: 'A wall of a workshop',
 }
-
-const SPOT_NAME: Readonly<Record<SpotKind, (of: string | null) => string>> = {
-  top: (of) => `Knock-out ${of} on top`,
-  side: (of) => `Knock-out on the ${of}`,
-  entry: (of) => `Entry of the ${of}`,
-  isolator: (of) => (of ? `Main switch of the ${of}` : 'Main switch'),
-  device: (of) => `Terminals of ${of}`,
-  label: (of) => (of ? `Label of ${of}` : 'Label at the bonding clamp'),
-  neutral: (of) => `Neutral of ${of}`,
-  earth: (of) => (of ? `Protective conductor of ${of}` : 'Earthing conductor'),
-  way: (of) => `Way ${of}`,
-  tails: () => 'Tails',
-  notice: () => 'Notice of the RCD',
-  chart: () => 'Circuit chart',
-  cutout: () => 'Cut-out with its seal',
-  meter: () => 'Meter',
-  main: (of) => (of === 'meter' ? 'Tails from cut-out to meter' : 'Tails from meter to board'),
-  bond: (of) => `Bonding of ${of}`,
-}
-
-/** What a spot of a drawn scene is, without saying how it is. */
-export const spotName = ({ kind, of }: Pick<Spot, 'kind' | 'of'>): string => SPOT_NAME[kind](of)

@@ -129,6 +129,10 @@ export const PROBLEMS = {
   },
   pinWrong: { status: 401, sentence: 'Name and PIN do not fit together. Check both and try again.' },
   pinMissing: { status: 409, sentence: 'There is no PIN to sign with yet. It is chosen under Password.' },
+  roundOlder: {
+    status: 410,
+    sentence: 'This round was drawn in a manner that is no longer kept. Its result stays; begin another one.',
+  },
   runOver: { status: 409, sentence: 'This rehearsal is over. Start another one.' },
   moveNotHere: { status: 409, sentence: 'That cannot be done here and now. Reload to see where you stand.' },
   observationDecided: { status: 409, sentence: 'This observation has been decided and stays as it is.' },

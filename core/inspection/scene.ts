@@ -1,41 +1,13 @@
 import { randomLcg } from 'd3-random'
-import { practiceBay } from '../bay/practice/bays'
-import type { DevicePart, Rig } from '../bay/model/rig'
+import type { Shapes } from '../drawing/shape'
 import type { Grade } from './items'
-
-/** What a spot of a drawn board may look like; the first is as it should be. */
-export const LOOKS = {
-  way: ['blank', 'gap'],
-  device: ['clean', 'copper', 'insulation', 'strands'],
-  label: ['text', 'none'],
-  top: ['closed', 'open'],
-  side: ['closed', 'open'],
-  entry: ['grommet', 'none'],
-  neutral: ['own', 'other'],
-  earth: ['sleeved', 'bare', 'loose'],
-  tails: ['clamped', 'loose'],
-  notice: ['there', 'none'],
-  chart: ['there', 'none'],
-  bond: ['right', 'none', 'thin'],
-  cutout: ['sealed', 'broken'],
-  meter: ['whole', 'cracked'],
-  main: ['right', 'damaged'],
-  isolator: ['marked', 'unmarked'],
-} as const satisfies Record<string, readonly string[]>
-export type SpotKind = keyof typeof LOOKS
-
-export interface Spot {
-  readonly id: string
-  readonly kind: SpotKind
-  /** Which of its kind: a device by its name, a side, a number; null where there is one alone. */
-  readonly of: string | null
-  /** Drawn here, in units of the scene. */
-  readonly x: number
-  readonly y: number
-  readonly w: number
-  readonly h: number
-  readonly look: string
-}
+import { gradesOf, rightLook, soundLooks, wrongLooks, type SpotKind } from './looks'
+import { boardGround, boardSpots } from './scenes/board'
+import { INTAKE_ARRANGEMENTS, intakeGround, intakeSpots, type IntakeKind } from './scenes/intake'
+import { SCENE_RIGS } from './scenes/rigs'
+import type { SceneCode } from './scenes/code'
+import { roomGround, roomSpots, WALL_MATERIALS } from './scenes/room'
+import type { Bare, Spot } from './scenes/spot'
 
 export interface Defect {
   readonly spot: string
@@ -54,138 +26,88 @@ export interface Question {
 }
 
 export interface Scene {
-  readonly code: string
+  readonly code: SceneCode
+  /** What stands behind everything that can be looked at. */
+  readonly ground: Shapes
   readonly spots: readonly Spot[]
   readonly defects: readonly Defect[]
   readonly questions: readonly Question[]
 }
 
-/**
- * How serious each look is; schools differ by a step here and there, which `alsoRight` allows. Common
- * practice, no source.
- */
-const GRADE_OF: Readonly<Record<string, readonly [Grade, ...Grade[]]>> = {
-  'way gap': ['danger'],
-  'device copper': ['potential', 'danger'],
-  'device insulation': ['potential'],
-  'device strands': ['potential', 'improve'],
-  'label none': ['improve'],
-  'top open': ['potential'],
-  'side open': ['potential'],
-  'entry none': ['potential'],
-  'neutral other': ['potential'],
-  'earth bare': ['improve'],
-  'earth loose': ['potential', 'danger'],
-  'tails loose': ['improve', 'potential'],
-  'notice none': ['improve'],
-  'chart none': ['improve'],
-  'bond none': ['potential'],
-  'bond thin': ['improve', 'potential'],
-  'cutout broken': ['further'],
-  'meter cracked': ['further', 'danger'],
-  'main damaged': ['danger', 'potential'],
-  'isolator unmarked': ['improve'],
+const LEAST_DEFECTS = 4
+const MOST_DEFECTS = 8
+/** Spots that look untidy and yet are sound, beside the defects. */
+const DECOYS = 2
+
+interface Place {
+  readonly bare: readonly Bare[]
+  readonly ground: Shapes
+  readonly questions: readonly Question[]
+}
+type Draw = (count: number) => number
+
+function placeOf(code: SceneCode, draw: Draw): Place {
+  if (code === 'board') {
+    const rig = SCENE_RIGS[draw(SCENE_RIGS.length)]!()
+    return {
+      bare: boardSpots(rig),
+      ground: boardGround(rig, draw(2) === 0 ? 'metal' : 'plastic'),
+      questions: [],
+    }
+  }
+  if (code === 'room')
+    return { bare: roomSpots(WALL_MATERIALS[draw(2)]!), ground: roomGround(), questions: [] }
+  const kind: IntakeKind = {
+    arrangement: INTAKE_ARRANGEMENTS[draw(3)]!,
+    age: draw(2) === 0 ? 'old' : 'modern',
+    phases: draw(3) === 0 ? 3 : 1,
+    isLooped: draw(4) === 0,
+    isDivided: draw(2) === 0,
+  }
+  return { bare: intakeSpots(kind), ground: intakeGround(kind), questions: intakeQuestions(kind.arrangement) }
 }
 
-export const SCENES = ['board', 'intake'] as const
-export type SceneCode = (typeof SCENES)[number]
-const LEAST_DEFECTS = 3
-const MOST_DEFECTS = 6
-
-/** A board or an intake with defects picked at random. The same seed gives the same scene. */
+/** A place to look at, with defects and a few untidy but sound spots picked at random. The same seed gives the same. */
 export function sceneOf(code: SceneCode, seed: number): Scene {
   const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
-  const draw = (count: number) => Math.min(count - 1, Math.floor(random() * count))
-  const arrangement = (['TN-S', 'TN-C-S', 'TT'] as const)[draw(3)]!
-  const bare =
-    code === 'board' ? boardSpots(practiceBay(BOARDS[draw(BOARDS.length)]!)!.rig()) : intakeSpots(arrangement)
-  const count = LEAST_DEFECTS + draw(MOST_DEFECTS - LEAST_DEFECTS + 1)
-  const chosen = new Set<number>()
-  while (chosen.size < Math.min(count, bare.length)) chosen.add(draw(bare.length))
-  const spots = bare.map((spot, i): Spot => {
-    const looks: readonly string[] = LOOKS[spot.kind]
-    return { ...spot, look: chosen.has(i) ? looks[1 + draw(looks.length - 1)]! : looks[0]! }
-  })
+  const draw: Draw = (count) => Math.min(count - 1, Math.floor(random() * count))
+  const { bare, ground, questions } = placeOf(code, draw)
+  const looksAt = (one: Bare, of: (kind: SpotKind) => readonly string[]) =>
+    of(one.kind).filter((look) => !one.never.includes(look))
+  const wrong = picked(bare, LEAST_DEFECTS + draw(MOST_DEFECTS - LEAST_DEFECTS + 1), draw, (one) =>
+    looksAt(one, wrongLooks),
+  )
+  const rest = bare.filter(({ id }) => !wrong.has(id))
+  const decoys = picked(rest, DECOYS, draw, (one) => looksAt(one, soundLooks))
+  const spots = bare.map((one): Spot => ({
+    ...one,
+    look: wrong.get(one.id) ?? decoys.get(one.id) ?? rightLook(one.kind),
+  }))
   const defects = spots.flatMap(({ id, kind, look }): Defect[] => {
-    const grades = GRADE_OF[`${kind} ${look}`]
-    return grades ? [{ spot: id, kind, look, grade: grades[0], alsoRight: grades.slice(1) }] : []
+    const [grade, ...alsoRight] = gradesOf(kind, look)
+    return grade ? [{ spot: id, kind, look, grade, alsoRight }] : []
   })
-  return { code, spots, defects, questions: code === 'intake' ? intakeQuestions(arrangement) : [] }
+  return { code, ground, spots, defects, questions }
 }
 
-type Bare = Omit<Spot, 'look'>
-/** Boards of the practice bays: which ways are taken, and which stand behind an RCD, comes from their model. */
-const BOARDS = ['split', 'heaters', 'own', 'ring'] as const
-const FIRST_X = 150
-const SLOT = 70
-
-/** Drawn here: left, top, width, height. */
-type Box = readonly [x: number, y: number, w: number, h: number]
-
-const spot = (id: string, kind: SpotKind, of: string | null, [x, y, w, h]: Box): Bare => ({
-  id,
-  kind,
-  of,
-  x,
-  y,
-  w,
-  h,
-})
-
-/** Everything that can be looked at on a board, laid out from the model of its bay. */
-function boardSpots(rig: Rig): Bare[] {
-  const frame = rig.boards[0]!
-  const devices = rig.parts.filter(
-    (part): part is DevicePart => part.kind === 'device' && part.board === frame.id,
-  )
-  const ways = devices.filter(({ role }) => role === 'way')
-  const shared = devices.filter(({ role }) => role === 'residual')
-  const slot = (i: number) => FIRST_X + i * SLOT + 6
-  const ofWay = (way: number) => slot(shared.length + way - 1)
-  const spare = Array.from({ length: frame.ways }, (_, i) => i + 1).filter(
-    (way) => !ways.some((device) => device.way === way),
-  )
-  return [
-    ...Array.from({ length: 4 }, (_, i) =>
-      spot(`top${i + 1}`, 'top', String(i + 1), [190 + i * 130, 42, 46, 20]),
-    ),
-    spot('side1', 'side', 'left', [62, 180, 20, 46]),
-    spot('side2', 'side', 'right', [758, 180, 20, 46]),
-    spot('entry1', 'entry', 'tails', [120, 486, 60, 26]),
-    spot('entry2', 'entry', 'cables', [600, 486, 100, 26]),
-    spot('main', 'isolator', null, [92, 190, 46, 90]),
-    ...shared.map((device, i) => spot(device.id, 'device', device.name, [slot(i), 190, 54, 90])),
-    ...ways.flatMap((device, i) => [
-      spot(device.id, 'device', device.name, [ofWay(device.way!), 190, 54, 90]),
-      spot(`label${device.way}`, 'label', device.name, [ofWay(device.way!), 288, 54, 22]),
-      spot(`n${device.way}`, 'neutral', device.name, [180 + i * 100, 348, 70, 34]),
-      spot(`e${device.way}`, 'earth', device.name, [180 + i * 100, 420, 70, 34]),
-    ]),
-    ...spare.map((way) => spot(`spare${way}`, 'way', String(way), [ofWay(way), 190, 54, 90])),
-    spot('tails', 'tails', null, [96, 400, 40, 80]),
-    ...(devices.some(({ residual }) => residual) ? [spot('notice', 'notice', null, [600, 84, 140, 40])] : []),
-    spot('chart', 'chart', null, [430, 84, 150, 40]),
-  ]
+/** So many spots, each with one of its looks; fewer where there are not so many. */
+function picked(
+  bare: readonly Bare[],
+  count: number,
+  draw: Draw,
+  looksOf: (one: Bare) => readonly string[],
+): ReadonlyMap<string, string> {
+  const left = bare.filter((one) => looksOf(one).length > 0)
+  const chosen = new Map<string, string>()
+  while (chosen.size < count && left.length > 0) {
+    const [one] = left.splice(draw(left.length), 1)
+    const looks = looksOf(one!)
+    chosen.set(one!.id, looks[draw(looks.length)]!)
+  }
+  return chosen
 }
 
-/** What is drawn must not be named: the route of the earthing conductor by a letter. */
-const ROUTE = { 'TN-S': 'a', 'TN-C-S': 'b', TT: 'c' } as const
-
-function intakeSpots(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Bare[] {
-  return [
-    spot('cutout', 'cutout', null, [110, 300, 120, 120]),
-    spot('meter', 'meter', null, [300, 180, 140, 130]),
-    spot('tail1', 'main', 'meter', [220, 230, 90, 60]),
-    spot('tail2', 'main', 'board', [440, 230, 110, 60]),
-    spot('board', 'isolator', 'board', [560, 170, 150, 150]),
-    spot('bondwater', 'bond', 'water', [520, 420, 160, 50]),
-    spot('bondgas', 'bond', 'gas', [520, 480, 160, 40]),
-    spot(`earthing-${ROUTE[arrangement]}`, 'earth', null, [250, 400, 200, 60]),
-    spot('label', 'label', null, [690, 420, 60, 24]),
-  ]
-}
-
-function intakeQuestions(arrangement: 'TN-S' | 'TN-C-S' | 'TT'): Question[] {
+function intakeQuestions(arrangement: IntakeKind['arrangement']): Question[] {
   return [
     { key: 'earthing', ask: 'earthing', choices: ['TN-S', 'TN-C-S', 'TT'], answer: arrangement },
     {

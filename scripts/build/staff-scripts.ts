@@ -14,7 +14,8 @@ const ANSWERS = new RegExp(
     'testing/(expected|judge/|diagnosis/|fault-finding/)',
     'assessment/marking/(mark-|rubric|own-figures)',
     'bay/(build/build|faults/catalogue|practice/)',
-    'inspection/scene',
+    'inspection/(scene|looks|draw)[.-]',
+    'inspection/scenes/(board|intake|room|rigs)',
   ].join('|')})`,
 )
 /** Workers of the desk; the others are for everybody. */

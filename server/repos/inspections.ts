@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3'
-import type { FoundSpot, RoundScore, SceneCode } from '#core/inspection/scene'
+import type { SceneCode } from '#core/inspection/scenes/code'
+import type { FoundSpot, RoundScore } from '#core/inspection/scene'
 
 export interface StoredInspection {
   readonly fields: Readonly<Record<string, string>>
@@ -17,6 +18,8 @@ export interface StoredRound {
   readonly score: RoundScore | null
   readonly startedAt: string
   readonly endedAt: string | null
+  /** Its picture can be drawn again. */
+  readonly isDrawn: boolean
 }
 
 interface InspectionRow {
@@ -41,7 +44,10 @@ interface RoundRow {
   score: string | null
   started_at: string
   ended_at: string | null
+  drawn: number
 }
+/** Pictures are made anew from the seed; this is the manner in which they are made now. */
+const DRAWN_NOW = 2
 const toRound = (row: RoundRow): StoredRound => {
   const found = JSON.parse(row.found)
   return {
@@ -53,6 +59,7 @@ const toRound = (row: RoundRow): StoredRound => {
     score: row.score === null ? null : JSON.parse(row.score),
     startedAt: row.started_at,
     endedAt: row.ended_at,
+    isDrawn: row.drawn === DRAWN_NOW,
   }
 }
 
@@ -78,7 +85,7 @@ const statementsOf = (db: Database) => ({
     'SELECT 1 FROM inspection i JOIN attempt a ON a.id = i.attempt_id WHERE a.person_id = ? AND instr(i.fields, ?) > 0',
   ),
   insertRound: db.prepare(
-    'INSERT INTO inspection_round (person_id, scene, seed, started_at) VALUES (?, ?, ?, ?)',
+    'INSERT INTO inspection_round (person_id, scene, seed, started_at, drawn) VALUES (?, ?, ?, ?, ?)',
   ),
   round: db.prepare<[number], RoundRow>('SELECT * FROM inspection_round WHERE id = ?'),
   rounds: db.prepare<[number], RoundRow>(
@@ -125,7 +132,7 @@ export function createInspectionsRepo(db: Database) {
     /** Whether a picture stands in the inspection of somebody’s own work. */
     showsWorkOf: (personId: number, hash: string): boolean => sql.showsTo.get(personId, hash) !== undefined,
     startRound: (personId: number, scene: SceneCode, seed: number, now: string): number =>
-      Number(sql.insertRound.run(personId, scene, seed, now).lastInsertRowid),
+      Number(sql.insertRound.run(personId, scene, seed, now, DRAWN_NOW).lastInsertRowid),
     round: (id: number): StoredRound | undefined => {
       const row = sql.round.get(id)
       return row && toRound(row)

@@ -1,9 +1,10 @@
 import { randomInt } from 'node:crypto'
 import { drawSpot } from '#core/inspection/draw'
-import { scoreRound, sceneOf, type SceneCode } from '#core/inspection/scene'
+import { type SceneCode } from '#core/inspection/scenes/code'
+import { scoreRound, sceneOf } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
-import { DEFECT_TEXT, spotName } from '#words/inspection'
+import { defectText, spotName } from '#words/scene-spots'
 import type {
   InspectionBody,
   InspectionView,
@@ -136,7 +137,9 @@ export function startRound(
 }
 
 function ownRound({ repos }: Context, actor: Person, id: number): StoredRound {
-  return openOf(actor, 'round.open', repos.inspections.round(id))
+  const round = openOf(actor, 'round.open', repos.inspections.round(id))
+  if (!round.isDrawn) throw new Problem('roundOlder')
+  return round
 }
 
 /** The drawn scene: how every spot looks, and not which of them is wrong. */
@@ -146,6 +149,7 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
   return {
     id,
     scene: round.scene,
+    ground: scene.ground,
     spots: scene.spots.map((spot) => {
       const { id: spotId, x, y, w, h } = spot
       return { id: spotId, x, y, w, h, name: spotName(spot), shapes: drawSpot(spot) }
@@ -160,7 +164,7 @@ export function showRound(context: Context, actor: Person, id: number): RoundVie
             defects: scene.defects.map(({ spot, kind, look, grade }) => ({
               spot,
               name: spotName(scene.spots.find((candidate) => candidate.id === spot)!),
-              words: DEFECT_TEXT[`${kind} ${look}`]!,
+              words: defectText(kind, look),
               grade,
             })),
             answers: scene.questions.map(({ key, ask, answer }) => ({

@@ -4,7 +4,8 @@ import { judgeIsolation } from '#core/isolation/judge'
 import { observedActs, siteOfHead } from '#core/isolation/observation'
 import type { JobMaterial, OwnError } from '#core/questions/material'
 import type { Question } from '#core/questions/question'
-import { DEFECT_TEXT } from '#words/inspection'
+import { sceneOf } from '#core/inspection/scene'
+import { defectText } from '#words/scene-spots'
 import { jobQuestions } from '#words/questions/job/index'
 import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
@@ -81,18 +82,18 @@ function isolationErrors({ repos }: Repos, { personId }: Attempt): OwnError[] {
 }
 
 /** Defects that the inspection trainer planted and this person did not find. */
-const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] =>
-  [
-    ...new Set(
-      repos.inspections
-        .roundsOf(personId)
-        .slice(0, LAST_RUNS)
-        .flatMap(({ score }) => score?.missed ?? []),
-    ),
-  ].flatMap((code): OwnError[] => {
-    const what = DEFECT_TEXT[code]
-    return what ? [{ from: 'inspection', what }] : []
-  })
+const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] => {
+  const missed = repos.inspections
+    .roundsOf(personId)
+    .slice(0, LAST_RUNS)
+    .filter(({ isDrawn, score }) => isDrawn && score !== null)
+    .flatMap(({ scene, seed, score }) =>
+      sceneOf(scene, seed)
+        .defects.filter(({ spot }) => score!.missed.includes(spot))
+        .map(({ kind, look }) => defectText(kind, look)),
+    )
+  return [...new Set(missed)].map((what) => ({ from: 'inspection', what }))
+}
 
 /** Questions of a job by the versions of what they are made from. */
 const QUESTIONS = new WeakMap<Context['repos']['attempts'], LRUCache<string, readonly Question[]>>()

@@ -4,6 +4,8 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { practiceBay } from '#core/bay/practice/bays'
 import type { Framework } from '#core/assessment/outcomes/framework'
+import { sceneOf } from '#core/inspection/scene'
+import { defectText } from '#words/scene-spots'
 import type { Asked } from '#schemas/questions'
 import { SHIPPED_QUESTIONS } from '#words/questions/bank/index'
 import { JOB_GENERATORS, whatIfQuestions } from '#words/questions/job/index'
@@ -12,6 +14,7 @@ import { typedAnswers } from '../../demo/story'
 import { assignmentFor } from '../../server/services/assignment'
 import { handInDesign } from '../../server/services/hand-in'
 import { saveWork } from '../../server/services/work-save'
+import { endRound, startRound } from '../../server/services/inspections'
 import { createExercise, setExercise } from '../../server/services/exercises'
 import {
   importBank,
@@ -71,6 +74,21 @@ beforeEach(() => {
   )
   setExercise(centre.context, centre.instructor, stored.id, stored.version, 'Thursday')
   id = centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id
+})
+
+describe('what somebody did not see', () => {
+  it('in the inspection trainer is asked about, in words', () => {
+    const { context, apprentice } = centre
+    const { id: round } = startRound(context, apprentice, 'board')
+    const { defects } = sceneOf('board', centre.repos.inspections.round(round)!.seed)
+    endRound(context, apprentice, round, { spots: [], answers: {} })
+    const errors = materialOf(context, attempt()).errors.filter(({ from }) => from === 'inspection')
+    expect(errors).toContainEqual({
+      from: 'inspection',
+      what: defectText(defects[0]!.kind, defects[0]!.look),
+    })
+    expect(errors).toHaveLength(new Set(defects.map(({ kind, look }) => `${kind} ${look}`)).size)
+  })
 })
 
 describe('a round at a bay', () => {

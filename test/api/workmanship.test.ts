@@ -248,4 +248,11 @@ describe('rounds of the trainer', () => {
     expect(await refusal(() => endRound(context, apprentice, id, { spots: [], answers: {} }))).toBe('runOver')
     expect(listRounds(context, apprentice)).toMatchObject([{ id, percent: 100 }])
   })
+  it('of a former manner of drawing keep their result; their picture is gone, and that is said', async () => {
+    const { context, apprentice } = centre
+    const { id } = startRound(context, apprentice, 'board')
+    centre.db.prepare('UPDATE inspection_round SET drawn = 1 WHERE id = ?').run(id)
+    expect(listRounds(context, apprentice)).toMatchObject([{ id }])
+    expect(await refusal(() => showRound(context, apprentice, id))).toBe('roundOlder')
+  })
 })

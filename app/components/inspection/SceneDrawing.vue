@@ -1,67 +1,132 @@
 <script setup lang="ts">
+import type { Shapes } from '#core/drawing/shape'
+import { SCENE_H, SCENE_W } from '#core/inspection/scenes/spot'
+import type { SceneCode } from '#core/inspection/scenes/code'
 import type { SpotView } from '#schemas/workmanship-views'
+import { SCENE_NAME } from '#words/inspection'
 
-/** A board or an intake as it is found. Everything that may be wrong is drawn, nothing is named. */
-const props = defineProps<{
-  scene: 'board' | 'intake'
+/** A place as it is found. Everything that may be wrong is drawn, nothing is named; zoomed, a terminal shows how it is made. */
+defineProps<{
+  scene: SceneCode
+  ground: Shapes
   spots: readonly SpotView[]
   marked: ReadonlySet<string>
   shown: ReadonlyMap<string, 'found' | 'wronglyGraded' | 'missed' | 'false'>
   locked: boolean
 }>()
 const emit = defineEmits<{ tap: [spot: string] }>()
-const PIPES = { bondwater: 'water', bondgas: 'gas' } as const
-const pipes = computed(() => props.spots.filter((spot) => spot.id in PIPES))
+const svg = ref<SVGSVGElement | null>(null)
+const { transform, scale, by, whole, show, key } = useSceneZoom(svg, { w: SCENE_W, h: SCENE_H })
+const middle = (spot: SpotView) => [spot.x + spot.w / 2, spot.y + spot.h / 2] as const
 </script>
 
 <template>
-  <svg
-    viewBox="0 0 840 540"
-    class="scene"
-    role="group"
-    :aria-label="scene === 'board' ? 'A board with its cover off' : 'An intake'"
-  >
-    <template v-if="scene === 'board'">
-      <rect x="72" y="52" width="696" height="444" class="case" />
-      <rect x="138" y="214" width="580" height="10" class="rail" />
-      <text x="692" y="382" class="name">N</text>
-      <text x="692" y="454" class="name">E</text>
-      <rect x="120" y="372" width="560" height="9" class="bar" />
-      <rect x="120" y="444" width="560" height="9" class="bar" />
-    </template>
-    <template v-else>
-      <rect x="60" y="60" width="720" height="470" class="board" />
-      <path d="M170 520V420" class="service" />
-      <path d="M230 360H262V262H300" class="tail" />
-      <path d="M440 262H560" class="tail" />
-      <rect x="446" y="404" width="72" height="100" class="bar" />
-    </template>
-
-    <g v-for="spot in spots" :key="spot.id" :class="['spot', { marked: marked.has(spot.id) }]">
-      <SceneShape v-for="(shape, i) in spot.shapes" :key="i" :shape="shape" />
-      <rect
-        class="hit"
-        :class="shown.get(spot.id)"
-        :x="spot.x - 4"
-        :y="spot.y - 4"
-        :width="spot.w + 8"
-        :height="spot.h + 8"
-        :tabindex="locked ? -1 : 0"
-        role="button"
-        :aria-label="spot.name"
-        :aria-pressed="marked.has(spot.id)"
-        :data-testid="`spot-${spot.id}`"
-        @click="emit('tap', spot.id)"
-        @keydown.enter.prevent="emit('tap', spot.id)"
-        @keydown.space.prevent="emit('tap', spot.id)"
-      >
-        <title>{{ spot.name }}</title>
-      </rect>
-    </g>
-    <text v-for="spot in pipes" :key="`n${spot.id}`" :x="spot.x + spot.w + 14" :y="spot.y + 24" class="tiny">
-      {{ PIPES[spot.id as keyof typeof PIPES] }}
-    </text>
-  </svg>
+  <div class="frame" @keydown="key">
+    <svg
+      ref="svg"
+      :viewBox="`0 0 ${SCENE_W} ${SCENE_H}`"
+      class="scene"
+      role="group"
+      :aria-label="SCENE_NAME[scene]"
+      data-testid="scene"
+    >
+      <g :transform="transform">
+        <SceneShape v-for="(shape, i) in ground" :key="i" :shape="shape" />
+        <g v-for="spot in spots" :key="spot.id">
+          <SceneShape v-for="(shape, i) in spot.shapes" :key="i" :shape="shape" />
+        </g>
+        <rect
+          v-for="spot in spots"
+          :key="`h${spot.id}`"
+          class="hit"
+          :class="[shown.get(spot.id), { marked: marked.has(spot.id) }]"
+          :x="spot.x"
+          :y="spot.y"
+          :width="spot.w"
+          :height="spot.h"
+          :tabindex="locked ? -1 : 0"
+          role="button"
+          :aria-label="spot.name"
+          :aria-pressed="marked.has(spot.id)"
+          :data-testid="`spot-${spot.id}`"
+          vector-effect="non-scaling-stroke"
+          @click="emit('tap', spot.id)"
+          @focus="show(...middle(spot))"
+          @keydown.enter.prevent="emit('tap', spot.id)"
+          @keydown.space.prevent="emit('tap', spot.id)"
+        >
+          <title>{{ spot.name }}</title>
+        </rect>
+      </g>
+    </svg>
+    <div class="zoom" role="toolbar" aria-label="Look closer">
+      <button type="button" aria-label="Closer" data-testid="scene-closer" @click="by(1.6)">+</button>
+      <button type="button" aria-label="Further away" @click="by(1 / 1.6)">−</button>
+      <button type="button" :disabled="scale === 1" @click="whole">Whole</button>
+    </div>
+  </div>
 </template>
 
 <style src="~/assets/scene.css" />
+<style scoped>
+.frame {
+  position: relative;
+  min-height: 0;
+}
+.zoom {
+  position: absolute;
+  left: 12px;
+  bottom: 12px;
+  display: flex;
+  gap: 6px;
+}
+.zoom button {
+  min-width: 48px;
+  min-height: 48px;
+  padding: 0 12px;
+  font: 640 18px var(--font);
+  color: var(--ink);
+  background: var(--raised);
+  border: 1.5px solid var(--hem-strong);
+  border-radius: var(--ease);
+  cursor: pointer;
+}
+.zoom button:disabled {
+  color: var(--soft);
+  cursor: default;
+}
+.zoom button:focus-visible {
+  outline: 2.5px solid var(--indigo);
+}
+.hit {
+  fill: transparent;
+  cursor: pointer;
+  stroke: transparent;
+  stroke-width: 3;
+  outline: none;
+}
+.hit:focus-visible {
+  stroke: #24356b;
+}
+.hit.marked {
+  stroke: #8e2a1f;
+  stroke-dasharray: 8 5;
+}
+.hit.found {
+  stroke: #2f6b3c;
+  stroke-dasharray: none;
+}
+.hit.wronglyGraded {
+  stroke: #9a6500;
+  stroke-dasharray: 12 4;
+}
+.hit.missed {
+  stroke: #8e2a1f;
+  stroke-dasharray: 3 5;
+  stroke-width: 4;
+}
+.hit.false {
+  stroke: #55585f;
+  stroke-dasharray: 2 4;
+}
+</style>

@@ -208,7 +208,7 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
   const boxes = Object.fromEntries(
     Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
   ) as Record<CircuitField, Box>
-  // A form that was kept before it was asked for has no such box.
+  // A form from before it was asked for has no such box.
   const row = readRow(`${id}.`, boxes, { [`${id}.ip`]: 'none', ...form }, problems)
   const load = readLoad(
     (field) => form[`${id}.${field}`] ?? '',
@@ -271,12 +271,10 @@ function readExisting(
 /** Marks are written as `zs=3 csa=2`. */
 function readMarks(text: string, problems: Problems): Exercise['marks'] {
   const entries = idsIn(text).map((part) => part.split('='))
+  const { min, max } = RANGES.marks
   const isRight = entries.every(
-    ([step, mark]) =>
-      STEP_KEYS.includes(step as StepKey) &&
-      Number(mark) >= RANGES.marks.min &&
-      Number(mark) <= RANGES.marks.max,
+    ([step, mark]) => STEP_KEYS.includes(step as StepKey) && Number(mark) >= min && Number(mark) <= max,
   )
-  if (!isRight) problems.marks = { code: 'marks', least: RANGES.marks.min, most: RANGES.marks.max }
+  if (!isRight) problems.marks = { code: 'marks', least: min, most: max }
   return Object.fromEntries(entries.map(([step, mark]) => [step, Number(mark)]))
 }

@@ -69,7 +69,9 @@ async function again() {
   <div v-else-if="!view" class="page"><div class="skeleton" style="height: 420px" /></div>
   <div v-else class="round">
     <SceneDrawing
+      :key="view.id"
       :scene="view.scene"
+      :ground="view.ground"
       :spots="view.spots"
       :marked="marked"
       :shown="shown"

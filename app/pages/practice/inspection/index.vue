@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { SCENES, type SceneCode } from '#core/inspection/scenes/code'
+import { SCENE_NAME } from '#words/inspection'
 import type { RoundListItem } from '#schemas/workmanship-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
 const { call } = useApi()
 const { data, problem, refresh } = useServer<RoundListItem[]>(() => 'rounds')
-const NAME = { board: 'A board, its cover off', intake: 'An old intake' }
-async function start(scene: 'board' | 'intake') {
+async function start(scene: SceneCode) {
   try {
     const { id } = await call<{ id: number }>('POST', 'rounds', { scene })
     await navigateTo(`/practice/inspection/${id}`)
@@ -24,14 +25,14 @@ async function start(scene: 'board' | 'intake') {
       and proved dead.
     </p>
     <div class="row">
-      <el-button size="large" type="primary" data-testid="start-board" @click="start('board')">{{
-        NAME.board
-      }}</el-button><el-button
+      <el-button
+        v-for="scene in SCENES"
+        :key="scene"
         size="large"
         type="primary"
-        data-testid="start-intake"
-        @click="start('intake')"
-        >{{ NAME.intake }}</el-button
+        :data-testid="`start-${scene}`"
+        @click="start(scene)"
+        >{{ SCENE_NAME[scene] }}</el-button
       >
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
@@ -42,7 +43,7 @@ async function start(scene: 'board' | 'intake') {
       :to="`/practice/inspection/${round.id}`"
       class="list-entry"
       ><span class="grow"
-        ><b>{{ NAME[round.scene] }}</b> <span class="soft">{{ dayTime(round.startedAt) }}</span></span
+        ><b>{{ SCENE_NAME[round.scene] }}</b> <span class="soft">{{ dayTime(round.startedAt) }}</span></span
       ><span
         class="tag"
         :class="round.percent === null ? 'waiting' : round.percent >= 80 ? 'met' : 'plain'"

@@ -1,0 +1,34 @@
+import { lights, practiceInstallation, practiceRig, sockets } from '../../bay/practice/installations'
+import type { Circuit } from '../../installation/installation'
+import type { Rig } from '../../bay/model/rig'
+
+const RCBO = { device: { family: 'rcbo', curve: 'B' } } as const
+
+/** Circuits as a small workshop has them, by way; the ring is the biggest. */
+const circuits = (parts: Partial<Circuit>): Circuit[] => [
+  sockets({
+    ...parts,
+    id: 'c1',
+    way: 1,
+    name: 'Bench sockets',
+    topology: 'ring',
+    points: 6,
+    lengthM: 44,
+    load: { basis: 'current', currentA: 26, powerFactor: 1 },
+  }),
+  lights({ ...parts, id: 'c2', way: 2, name: 'Pit lighting' }),
+  sockets({ ...parts, id: 'c3', way: 3, name: 'Drying room' }),
+  lights({ ...parts, id: 'c4', way: 4, name: 'Yard lamps', points: 1 }),
+  sockets({ ...parts, id: 'c5', way: 6, name: 'Compressor' }),
+]
+
+const withWays = (ways: number, own: Partial<Circuit>): Rig =>
+  practiceRig('Workshop board', practiceInstallation(circuits(own), { board: { ways } }))
+
+const once = <T>(make: () => T): (() => T) => {
+  let kept: T | undefined
+  return () => (kept ??= make())
+}
+
+/** Boards to look at: two sections behind RCDs, and each circuit behind its own. */
+export const SCENE_RIGS: readonly (() => Rig)[] = [once(() => withWays(8, {})), once(() => withWays(8, RCBO))]
