@@ -1,4 +1,5 @@
 /* Surveys, between server and screens. */
+import type { Shapes } from '#core/drawing/shape'
 import type { Contradiction } from '#core/survey/sheet/contradictions'
 import type { Followed } from '#core/survey/sheet/follow'
 import type { FedBox, Origin } from '#core/survey/sheet/feed'
@@ -45,7 +46,13 @@ export interface SurveyView {
   readonly version: number
   readonly savedAt: string | null
   /** What was done at the site, in order, and what it showed. */
-  readonly seen: readonly { readonly act: string; readonly shows: string; readonly at: string }[]
+  readonly seen: readonly {
+    readonly act: string
+    readonly shows: string
+    readonly at: string
+    /** What was looked at, drawn; null where words are enough. */
+    readonly picture: Shapes | null
+  }[]
   readonly handIns: readonly { readonly id: number; readonly at: string }[]
   readonly decisions: readonly SurveyDecisionView[]
   /** What the marks would be now; to assessors alone. */

@@ -63,6 +63,7 @@ function placeOf(code: SceneCode, draw: Draw): Place {
     phases: draw(3) === 0 ? 3 : 1,
     isLooped: draw(4) === 0,
     isDivided: draw(2) === 0,
+    hasServices: true,
   }
   return { bare: intakeSpots(kind), ground: intakeGround(kind), questions: intakeQuestions(kind.arrangement) }
 }

@@ -13,6 +13,7 @@ import type { Context } from './context'
 import { frameworkInForce } from './evidence'
 import { Problem } from './problem'
 import { needProof } from './proof'
+import { pictureOfAct } from './site-picture'
 import { saveIfCurrent } from './save-current'
 import { siteOf } from './sites'
 
@@ -102,7 +103,7 @@ function viewOf(context: Context, actor: Person, survey: StoredSurvey): SurveyVi
   const isMarker = !isOwn && may(actor, 'attempt.mark')
   const handIns = repos.surveys.handIns(id)
   const last = handIns.at(-1)
-  const shows = new Map(site?.acts.map((act) => [act.id, act.shows]))
+  const acts = new Map(site?.acts.map((act) => [act.id, act]))
   return {
     id,
     person,
@@ -112,7 +113,10 @@ function viewOf(context: Context, actor: Person, survey: StoredSurvey): SurveyVi
     fields: isOwn ? survey.fields : (last?.fields ?? {}),
     version,
     savedAt,
-    seen: repos.surveys.acts(id).map(({ act, at }) => ({ act, at, shows: shows.get(act) ?? '' })),
+    seen: repos.surveys.acts(id).map(({ act, at }) => {
+      const done = acts.get(act)
+      return { act, at, shows: done?.shows ?? '', picture: site && done ? pictureOfAct(site, done) : null }
+    }),
     handIns: handIns.map(({ id: handInId, at }) => ({ id: handInId, at })),
     decisions: repos.surveys.decisions(id),
     marks: isMarker && last ? marksOf(context, survey, last) : null,

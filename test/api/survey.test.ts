@@ -66,6 +66,16 @@ describe('a survey', () => {
     expect(showSurvey(centre.context, centre.apprentice, id).seen).toHaveLength(1)
     expect(refusal(() => actAtSite(centre.context, centre.apprentice, id, 'no-such-act'))).toBe('notFound')
   })
+  it('draws the intake for whoever looks at it: the fuse is read from it, and nothing of what another act shows', () => {
+    const id = begun()
+    const [asked] = actAtSite(centre.context, centre.apprentice, id, 'foreman')
+    expect(asked!.picture).toBeNull()
+    const seen = actAtSite(centre.context, centre.apprentice, id, 'cutout').find(({ act }) => act === 'cutout')!
+    const drawn = JSON.stringify(seen.picture)
+    expect(drawn).toContain('"text":"100 A"')
+    expect(drawn).toContain('"text":"25 mm²"')
+    expect(drawn).not.toMatch(/0\.42|TN-S|"text":"water"/)
+  })
   it('belongs to its writer: nobody else writes, no other apprentice reads; begun twice it is the same one', () => {
     const id = begun()
     expect(begun()).toBe(id)

@@ -6,7 +6,12 @@ defineProps<{ shape: Shape }>()
 </script>
 
 <template>
-  <path v-if="shape.is === 'path'" :d="shape.d" :class="shape.skin" :stroke-width="shape.wide" />
+  <path
+    v-if="shape.is === 'path'"
+    :d="shape.d"
+    :class="shape.skin"
+    :style="shape.wide === undefined ? undefined : { strokeWidth: shape.wide }"
+  />
   <rect
     v-else-if="shape.is === 'rect'"
     :x="shape.x"

@@ -31,6 +31,11 @@ const go = (one: string) =>
         <p v-if="shown.get(one.id)" class="shows" :data-testid="`shows-${one.id}`">
           {{ shown.get(one.id)!.shows }}
         </p>
+        <DrawnPlace
+          v-if="shown.get(one.id)?.picture"
+          :shapes="shown.get(one.id)!.picture!"
+          :name="one.name"
+        />
         <p v-else-if="isReadOnly" class="soft small">not done</p>
       </li>
     </ul>

@@ -1,5 +1,5 @@
 import { earthClamp, pipe, valve, type Age } from '../../drawing/intake'
-import { path, put, rect, rounded, type Shapes } from '../../drawing/shape'
+import { path, put, rect, rounded, words, type Shapes } from '../../drawing/shape'
 import { SCENE_H, SCENE_W, spot, type Bare, type Box } from './spot'
 
 export const INTAKE_ARRANGEMENTS = ['TN-S', 'TN-C-S', 'TT'] as const
@@ -12,17 +12,19 @@ export interface IntakeKind {
   readonly isLooped: boolean
   /** Tails divided in a block before two switches. */
   readonly isDivided: boolean
+  /** Water and gas come in beside it. */
+  readonly hasServices: boolean
 }
 
 /** What is drawn must not be named: the route of the earthing conductor by a letter. */
 const ROUTE = { 'TN-S': 'a', 'TN-C-S': 'b', TT: 'c' } as const
-const CUT_OUT = { x: 150, y: 380 }
+export const CUT_OUT = { x: 150, y: 380 }
 const METER = { x: 420, y: 210 }
 
 const MODERN_CABLE = { 'TN-S': 'armour', 'TN-C-S': 'armour', TT: 'plastic' } as const
 
 /** Everything that can be looked at at an intake. */
-export function intakeSpots({ arrangement, age, phases, isDivided }: IntakeKind): Bare[] {
+export function intakeSpots({ arrangement, age, phases, isDivided, hasServices }: IntakeKind): Bare[] {
   const wide = phases === 3 ? 214 : 130
   return [
     spot('backing', 'backing', null, [90, 60, 240, 130]),
@@ -42,27 +44,28 @@ export function intakeSpots({ arrangement, age, phases, isDivided }: IntakeKind)
       to: isDivided ? 660 : 830,
     }),
     spot('board', 'switchBox', 'board', [830, 250, 110, 150], {
-      text: phases === 3 ? 'Main switch|three-phase' : 'Main switch|lamp store',
+      text: phases === 3 ? 'Main switch|three-phase' : 'Main switch|all circuits',
     }),
     spot('met', 'earthTerminal', null, [620, 560, 216, 60]),
     { ...earthingSpot(arrangement, wide), reach: EARTHING_REACH[arrangement](wide) },
-    {
-      ...spot('bondwater', 'bond', 'water', [926, 540, 130, 74], { pipeX: 960, metX: 740, lane: 520 }),
-      reach: [730, 530, 340, 130],
-    },
-    {
-      ...spot('bondgas', 'bond', 'gas', [1066, 570, 134, 74], { pipeX: 1090, metX: 780, lane: 640 }),
-      reach: [770, 560, 430, 130],
-    },
+    ...(hasServices ? BONDS : []),
     spot('notice', 'warning', null, [640, 96, 190, 50], {
-      text:
-        arrangement === 'TT'
-          ? 'Earth: own electrode.|Test the RCD.'
-          : 'Isolate here first.|Two circuits behind.',
+      text: 'Isolate here first.|Lock, then prove dead.',
     }),
     spot('place', 'place', null, [280, 590, 140, 160]),
   ]
 }
+
+const BONDS: readonly Bare[] = [
+  {
+    ...spot('bondwater', 'bond', 'water', [926, 540, 130, 74], { pipeX: 960, metX: 740, lane: 520 }),
+    reach: [730, 530, 340, 130],
+  },
+  {
+    ...spot('bondgas', 'bond', 'gas', [1066, 570, 134, 74], { pipeX: 1090, metX: 780, lane: 640 }),
+    reach: [770, 560, 430, 130],
+  },
+]
 
 /** Where the earthing conductor is tapped: at its end that comes from the supply or the electrode. */
 function earthingSpot(arrangement: IntakeKind['arrangement'], wide: number): Bare {
@@ -82,8 +85,24 @@ const EARTHING_REACH: Readonly<Record<IntakeKind['arrangement'], (wide: number) 
   TT: () => [460, 570, 170, 150],
 }
 
+const SERVICES: Shapes = [
+  put(960, 440, pipe(290, 'copper')),
+  put(960, 690, valve()),
+  put(1090, 440, pipe(290, 'steel')),
+  put(1090, 690, valve()),
+  words(960, 430, 'water'),
+  words(1090, 430, 'gas'),
+]
+
 /** What stands behind: wall, backing board, pipes with their valves, the neighbour's cable. */
-export function intakeGround({ isLooped, isDivided, phases, arrangement, age }: IntakeKind): Shapes {
+export function intakeGround({
+  isLooped,
+  isDivided,
+  phases,
+  arrangement,
+  age,
+  hasServices,
+}: IntakeKind): Shapes {
   return [
     rect('wall', 0, 0, SCENE_W, SCENE_H),
     rounded(3, rect(age === 'old' ? 'timber' : 'moulding dim', 80, 50, 900, 490)),
@@ -94,12 +113,7 @@ export function intakeGround({ isLooped, isDivided, phases, arrangement, age }: 
           path('sheath grey', `M${700 + i * 14} 390V${420 + i * 18}H${850 + i * 14}V398`, 12),
         )
       : []),
-    put(960, 440, pipe(290, 'copper')),
-    put(960, 690, valve()),
-    put(1090, 440, pipe(290, 'steel')),
-    put(1090, 690, valve()),
-    { is: 'text', x: 960, y: 430, text: 'water', skin: 'words' },
-    { is: 'text', x: 1090, y: 430, text: 'gas', skin: 'words' },
+    ...(hasServices ? SERVICES : []),
     ...(arrangement === 'TT'
       ? [put(490, 690, [path('brass', 'M0 0V70', 10), ...earthClamp('cable', 10, false)])]
       : []),
