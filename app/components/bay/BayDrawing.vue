@@ -179,7 +179,8 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   fill: var(--soft);
 }
 .space {
-  fill: none;
+  /* Tapped all over, not on its edge alone. */
+  fill: transparent;
   stroke: var(--hem-strong);
   stroke-width: 1.2;
   stroke-dasharray: 4 3;

@@ -7,7 +7,7 @@ const state = computed(() => autosave.state.value)
 const words = computed(() => {
   switch (state.value) {
     case 'saved':
-      return autosave.savedAt.value ? `saved ${clock(autosave.savedAt.value)}` : 'nothing typed yet'
+      return autosave.savedAt.value ? `saved ${clock(autosave.savedAt.value)}` : 'nothing changed yet'
     case 'editing':
       return 'typing…'
     case 'saving':
