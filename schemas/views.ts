@@ -108,6 +108,8 @@ export interface WorkView {
   readonly answers: Answers
   readonly readings: Readings
   readonly readingKeys: readonly ReadingKey[]
+  /** What may be read of a single circuit beside what is asked. */
+  readonly moreKeys: readonly ReadingKey[]
   readonly rcdMA: number | null
   readonly events: readonly StageEvent[]
   /** Where the whole board is tested: its schedule. */

@@ -61,7 +61,7 @@ export function useRun(id: number) {
     sheet.value && isSound.value
       ? drawSections(sheet.value.run).map((section) => ({
           ...section,
-          ...pullOf(section.rightAngles),
+          ...pullOf(section),
           ...fill(section.lengthMm / 1000, section.rightAngles),
         }))
       : [],

@@ -21,16 +21,26 @@ export function drawSections(
 }
 
 /**
- * How hard it pulls: each bend multiplies the pull by e^(μθ). Friction of new insulation in conduit about
- * 0.4; common practice, no source.
+ * How hard it pulls: what is drawn drags along the length, and each bend multiplies the pull by e^(μθ). Friction of
+ * new insulation in conduit about 0.4; common practice, no source.
  */
 const FRICTION = 0.4
+/** Against a straight pull of this length; what is shorter than a metre counts as one. */
+const USUAL_MM = 5000
+const LEAST_MM = 1000
 /** Up to here a pull is easy, and fair; common practice, no source. */
 const EASY_FACTOR = 2
 const FAIR_FACTOR = 3.6
 export type Pull = 'easy' | 'fair' | 'hard'
-export function pullOf(rightAngles: number): { readonly factor: number; readonly pull: Pull } {
-  const factor = Math.exp((FRICTION * rightAngles * Math.PI) / 2)
+export function pullOf({
+  rightAngles,
+  lengthMm,
+}: {
+  readonly rightAngles: number
+  readonly lengthMm: number
+}): { readonly factor: number; readonly pull: Pull } {
+  const bends = Math.exp((FRICTION * rightAngles * Math.PI) / 2)
+  const factor = (Math.max(LEAST_MM, lengthMm) / USUAL_MM) * bends
   if (factor < EASY_FACTOR) return { factor, pull: 'easy' }
   return { factor, pull: factor < FAIR_FACTOR ? 'fair' : 'hard' }
 }

@@ -12,7 +12,7 @@ import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { openOf } from './access'
 import { saveIfCurrent } from './save-current'
-import { bayToTest, circuitHeads, isWholeBoard, judgedSheet } from './test-sheet'
+import { bayOf, bayToTest, circuitHeads, judgedSheet } from './test-sheet'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { refuseUnseen, seenOf } from './seen'
@@ -21,7 +21,7 @@ import { checkSignature } from './signatures'
 /** The attempt, for the one who tested and for those who mark. */
 function recordedAttempt(context: Context, actor: Person, id: number): Attempt {
   const attempt = openOf(actor, 'record.open', context.repos.attempts.byId(id))
-  if (!isWholeBoard(context, attempt) || attempt.stage === 'design') throw new Problem('notFound')
+  if (bayOf(context, attempt) === undefined || attempt.stage === 'design') throw new Problem('notFound')
   return attempt
 }
 

@@ -62,7 +62,7 @@ export const readingMarks = (
  */
 export function sheetKeys(context: Repos, attempt: Attempt): ReadonlySet<string> {
   const tests = (bayOf(context, attempt)?.schedule ?? []).filter(
-    ({ isAsked }) => isAsked || isWholeBoard(context, attempt),
+    ({ isOffered }) => isOffered || isWholeBoard(context, attempt),
   )
   return new Set(tests.flatMap(({ key }) => [key, whyKey(key), `at:${key}`]).concat(SHEET_KEYS))
 }
@@ -89,6 +89,12 @@ export function isDeadBox(key: string): boolean {
 export const askedKeys = (context: Repos, attempt: Attempt, dead: boolean): string[] =>
   askedAsMeasured(bayOf(context, attempt)?.schedule ?? [], (key) => !!attempt.readings[key]?.trim())
     .filter((test) => test.isAsked && test.isDead === dead)
+    .map(({ key }) => key)
+
+/** Boxes of a single circuit that may be filled in as well. */
+export const offeredKeys = (context: Repos, attempt: Attempt): string[] =>
+  (bayOf(context, attempt)?.schedule ?? [])
+    .filter(({ isAsked, isOffered }) => isOffered && !isAsked)
     .map(({ key }) => key)
 
 /**

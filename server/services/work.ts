@@ -4,7 +4,7 @@ import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow, ownAttempt } from './access'
 import { assignmentFor } from './assignment'
-import { askedKeys, boardView, isWholeBoard, pairingCode } from './test-sheet'
+import { askedKeys, boardView, isWholeBoard, offeredKeys, pairingCode } from './test-sheet'
 import type { Context } from './context'
 import { inForce, eventsOf } from './stages'
 
@@ -44,6 +44,19 @@ export function showWork(context: Context, actor: Person, id: number): WorkView 
   return forApprentice(context, inForce(context, ownAttempt(actor, context.repos.attempts.byId(id))))
 }
 
+/** The list of tests tells whether an RCD is fitted, so it follows the hand-in. */
+function boxesOf(
+  context: Context,
+  attempt: Attempt,
+  isShown: boolean,
+): Pick<WorkView, 'readingKeys' | 'moreKeys'> {
+  if (!isShown) return { readingKeys: [], moreKeys: [] }
+  return {
+    readingKeys: [...askedKeys(context, attempt, true), ...askedKeys(context, attempt, false)],
+    moreKeys: offeredKeys(context, attempt),
+  }
+}
+
 export function forApprentice(context: Context, attempt: Attempt): WorkView {
   const { repos, stream } = context
   const { exercise } = repos.exercises.byId(attempt.exerciseId)!
@@ -76,11 +89,7 @@ export function forApprentice(context: Context, attempt: Attempt): WorkView {
     asked: askedNodes(assignmentFor(context, attempt)),
     answers: attempt.answers,
     readings: attempt.readings,
-    // The list of tests tells whether an RCD is fitted, so it follows the hand-in.
-    readingKeys:
-      isDesigned && tested
-        ? [...askedKeys({ repos }, attempt, true), ...askedKeys({ repos }, attempt, false)]
-        : [],
+    ...boxesOf(context, attempt, isDesigned && tested !== undefined),
     rcdMA: isDesigned && tested && tested.residualA !== null ? Math.round(tested.residualA * 1e3) : null,
     events: events.filter((event) => event.act !== 'decide' || decision),
     board:

@@ -70,7 +70,9 @@ describe('a survey', () => {
     const id = begun()
     const [asked] = actAtSite(centre.context, centre.apprentice, id, 'foreman')
     expect(asked!.picture).toBeNull()
-    const seen = actAtSite(centre.context, centre.apprentice, id, 'cutout').find(({ act }) => act === 'cutout')!
+    const seen = actAtSite(centre.context, centre.apprentice, id, 'cutout').find(
+      ({ act }) => act === 'cutout',
+    )!
     const drawn = JSON.stringify(seen.picture)
     expect(drawn).toContain('"text":"100 A"')
     expect(drawn).toContain('"text":"25 mm²"')

@@ -31,6 +31,7 @@ const view = (stage: Stage, parts: Partial<WorkView> = {}): WorkView => ({
   answers: {},
   readings: {},
   readingKeys: stage === 'design' ? [] : askedKeys,
+  moreKeys: [],
   rcdMA: null,
   events: [],
   board: null,

@@ -296,8 +296,10 @@ describe('supports, draw points, surfaces', () => {
     for (const [i, place] of places.entries())
       if (i > 0) expect(place - places[i - 1]!).toBeLessThanOrEqual(1500)
   })
-  it('two right angles between draw points pull fair, four hard; a box begins anew', () => {
-    expect([0, 1, 2, 4].map((n) => pullOf(n).pull)).toEqual(['easy', 'easy', 'fair', 'hard'])
+  it('two right angles within five metres pull fair, four hard, two metres with two easily; a box begins anew', () => {
+    const pull = (rightAngles: number, lengthMm: number) => pullOf({ rightAngles, lengthMm }).pull
+    expect([0, 1, 2, 4].map((n) => pull(n, 5000))).toEqual(['easy', 'easy', 'fair', 'hard'])
+    expect([pull(2, 2000), pull(2, 10_000), pull(0, 9000)]).toEqual(['easy', 'hard', 'easy'])
     expect(
       drawSections(
         run([

@@ -39,7 +39,7 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
       </select></label
     >
     <label
-      >as<select
+      >system<select
         :value="text('made', 'conduit')"
         :disabled="locked"
         name="made"
@@ -56,10 +56,10 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
     <label
       v-for="[key, name, usual] in [
         ['bays', 'bays', '1'],
-        ['tolerance', '± mm', '2'],
-        ['pass', '% for met', '80'],
-        ['bends', 'bends', '2'],
-        ['span', 'span K', '20'],
+        ['tolerance', 'tolerance ± mm', '2'],
+        ['pass', 'pass mark %', '80'],
+        ['bends', 'most bends', '2'],
+        ['span', 'warms by, K', '20'],
         ['areas', 'conductors mm²', ''],
       ] as const"
       :key="key"
@@ -88,10 +88,10 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   display: grid;
   font-size: 12.5px;
   color: var(--soft);
-  width: 72px;
+  width: 98px;
 }
 .head label:has(select) {
-  width: 94px;
+  width: 98px;
 }
 .head label.wide {
   width: 130px;
@@ -108,7 +108,7 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   width: 100%;
 }
 .head .name {
-  width: 230px;
+  width: 200px;
   font: 700 19px var(--font);
   height: 42px;
 }

@@ -148,7 +148,7 @@ const ADD = [
         :data-testid="`add-${to}`"
         @click="emit('add', to)"
       >
-        {{ sign }}
+        <span aria-hidden="true">{{ sign }}</span> {{ DIRECTION_NAME[to] }}
       </button>
     </p>
   </div>

@@ -15,7 +15,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const isLocked = computed(() => props.view.stage !== props.stage)
-const keys = computed(() => props.view.readingKeys.filter((key) => isDead(key) === (props.stage === 'dead')))
+const ofStage = (key: string) => isDead(key) === (props.stage === 'dead')
+const keys = computed(() => props.view.readingKeys.filter(ofStage))
+const more = computed(() => props.view.moreKeys.filter(ofStage))
 </script>
 
 <template>
@@ -41,5 +43,21 @@ const keys = computed(() => props.view.readingKeys.filter((key) => isDead(key) =
       @update:model-value="emit('write', key, $event)"
       @update:why="emit('write', whyKey(key), $event)"
     />
+    <details v-if="more.length" :open="more.some((key) => read(key) !== '')" data-testid="more-readings">
+      <summary>
+        As well, if you tested it: {{ stage === 'live' ? 'RCD, functions' : 'further dead tests' }}
+      </summary>
+      <ReadingRow
+        v-for="key in more"
+        :key="key"
+        :reading="key"
+        :model-value="read(key)"
+        :why="read(whyKey(key))"
+        :locked="isLocked"
+        :missing="missing.includes(key)"
+        @update:model-value="emit('write', key, $event)"
+        @update:why="emit('write', whyKey(key), $event)"
+      />
+    </details>
   </template>
 </template>

@@ -10,7 +10,6 @@ const props = defineProps<{
   scopes: number
   circuit: WorkView['sheet']['installation']['circuits'][number] | undefined
   board: WorkView['sheet']['installation']['boards'][number] | undefined
-  isOpen: boolean
 }>()
 const installation = computed(() => props.view.sheet.installation)
 </script>
@@ -19,7 +18,7 @@ const installation = computed(() => props.view.sheet.installation)
   <aside class="given" tabindex="0" aria-label="Given">
     <p class="bay-number">Bay {{ view.bay }} · {{ view.exercise.code }}</p>
     <h1>{{ view.exercise.title }}</h1>
-    <details :open="isOpen">
+    <details open>
       <summary>The task</summary>
       <p><TermText :text="view.exercise.scenario" /></p>
     </details>

@@ -96,15 +96,12 @@ onMounted(sheet.load)
   <template v-else>
     <StageThread :stages="stages" :current="current" @pick="picked = $event" />
     <div class="work" :class="{ wide: isMeasuring }">
-      <TaskGiven
-        v-if="!isMeasuring"
-        :view="view"
-        :scopes="scopes.length"
-        :circuit="circuit"
-        :board="board"
-        :is-open="current === 'task'"
-      />
+      <TaskGiven v-if="!isMeasuring" :view="view" :scopes="scopes.length" :circuit="circuit" :board="board" />
       <section class="sheet" tabindex="0" aria-label="Worksheet">
+        <details v-if="isMeasuring" class="task-line">
+          <summary>The task: {{ view.exercise.title }}</summary>
+          <p><TermText :text="view.exercise.scenario" /></p>
+        </details>
         <CallOver v-if="hasPlace(view.stage)" :id="view.id" />
         <template v-if="current === 'task' || current === 'design'">
           <DesignTools
@@ -201,7 +198,7 @@ onMounted(sheet.load)
             >
           </StageBar>
         </template>
-        <p v-if="current === 'decision' && view.board" class="row">
+        <p v-if="current === 'decision' && view.readingKeys.length > 0" class="row">
           <NuxtLink :to="`/papers/${view.id}`"
             >Records: schedule of results, minor works, installation, labels</NuxtLink
           >
@@ -250,6 +247,13 @@ onMounted(sheet.load)
   grid-template-columns: 352px minmax(0, 1fr);
   flex: 1;
   min-height: 0;
+}
+.task-line summary {
+  cursor: pointer;
+  font-weight: 620;
+  color: var(--indigo-text);
+  min-height: 40px;
+  display: list-item;
 }
 .work.wide {
   grid-template-columns: minmax(0, 1fr);

@@ -19,6 +19,8 @@ import {
 export interface ScheduleTest extends BayTest {
   /** Must be filled in; the others help to find what is wrong. */
   readonly isAsked: boolean
+  /** Asked of a whole board; of a single circuit it may be read as well. */
+  readonly isOffered: boolean
   readonly isDead: boolean
   /** Sheets made before spurs counted were asked for this one instead. */
   readonly wasAsked?: boolean
@@ -84,6 +86,7 @@ function testsIn(plan: Planned, isWanted: (kind: TestKind) => boolean): Schedule
         circuit,
         point,
         isDead,
+        isOffered: asked.isAsked,
         ...asked,
       })),
     )
