@@ -7,7 +7,7 @@ const LAYERS = [
   'design',
   'exercise',
   'bay',
-  'testing|isolation|inspection|containment|survey',
+  'testing|isolation|inspection|containment|survey|arrangement',
   'questions',
   'assessment',
 ]

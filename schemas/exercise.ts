@@ -97,6 +97,7 @@ const Circuit = Type.Object(
     location: oneOf(['general', 'bathroom', 'outdoors']),
     concealed: Type.Boolean(),
     ip: Type.Optional(oneOf(IP_DEGREES)),
+    area: Type.Optional(Type.String({ minLength: 1, maxLength: 40 })),
     dc: oneOf(DC_CONTENTS),
     device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
     maker: Type.Optional(Type.Array(MakerPoint, { minItems: 1, maxItems: MOST_MAKER_POINTS })),

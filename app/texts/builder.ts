@@ -67,6 +67,7 @@ export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   location: 'Location',
   concealed: 'In a wall < 50 mm',
   ip: 'Equipment at least',
+  area: 'Part of the building',
   dc: 'Direct current',
   family: 'Device',
   curve: 'Type',

@@ -109,6 +109,8 @@ export interface CircuitFacts {
   readonly concealed: boolean
   /** The least degree of protection of its equipment; left out where nothing more than finger-proof is asked for. */
   readonly ip?: IpDegree
+  /** Which part of the building it serves; left out where nobody has said. */
+  readonly area?: string
   readonly dc: DcContent
   readonly device: Device
   /** Points of the device's own data sheet; left out: the standard's characteristic and class count. */

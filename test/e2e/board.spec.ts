@@ -241,3 +241,32 @@ test('the library answers where a value comes from; the adviser follows edition 
   await expect(page.locator('[name=wheel-I]')).toHaveValue('10.0')
   await office.getByRole('radio', { name: /^open/ }).check()
 })
+
+test('a board is arranged by hand, then computed: the neutral carries less, and the exercise takes it over', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'I-201')
+  await page.goto(`${centre}/exercises`)
+  await page.getByRole('link', { name: 'Board for the battery store' }).click()
+  await page.getByRole('button', { name: 'Duplicate' }).click()
+  await page.getByRole('tab', { name: 'Arrangement' }).click()
+  const neutral = page
+    .getByTestId('arrange-figures')
+    .getByRole('row', { name: /^Neutral/ })
+    .getByRole('cell')
+  const ampere = async (n: number) => parseFloat(await neutral.nth(n).innerText())
+  const before = await ampere(1)
+  // By hand: the first circuit picked, then the seat that it is to have.
+  await page.getByRole('button', { name: /: Wax kettle/ }).click()
+  await page.getByTestId('seat-17').click()
+  await expect(page.getByTestId('seat-17')).toContainText('Wax kettle')
+  await page.getByRole('button', { name: 'As it was' }).click()
+
+  await page.getByTestId('work-out-board').click()
+  await expect(page.getByTestId('arrange-state')).toBeVisible({ timeout: 20_000 })
+  const after = await ampere(0)
+  expect(after).toBeLessThan(before)
+  await page.getByTestId('take-arrangement').click()
+  expect(await ampere(1)).toBeCloseTo(after, 1)
+})

@@ -70,6 +70,7 @@ const boxes = computed<Box[]>(() => {
       { field: 'location', options: named(LOCATION_NAME) },
       { field: 'concealed', options: YES_NO },
       { field: 'ip', options: IP_OPTIONS },
+      { field: 'area' },
       { field: 'dc', options: named(DC_NAME) },
       { field: 'maker' },
       { field: 'existingRating', isHidden: !showsExisting },

@@ -107,6 +107,20 @@ export function heaviestLine(task: BoardTask): LineDemand {
   return lineDemands(task).reduce((most, line) => (line.ampere > most.ampere ? line : most))
 }
 
+/** What each circuit brings to the demand: its share of all circuits of its use on its line, A. */
+export function diversifiedA(task: BoardTask): ReadonlyMap<string, number> {
+  const byCircuit = new Map<string, number>()
+  for (const { circuit, use, currentA, line, phases } of task.contributions) {
+    const same = task.contributions.filter(
+      (one) =>
+        one.use === use && (task.phases === 1 || phases === 3 || one.phases === 3 || one.line === line),
+    )
+    const full = sum(same.map((one) => one.currentA))
+    byCircuit.set(circuit, full === 0 ? 0 : (currentA * demandOfUse(task, use, same).ampere) / full)
+  }
+  return byCircuit
+}
+
 /** The table applied once to all lines together, then shared out; the heaviest line, A. Some schools reckon so. */
 function demandOverAllA(task: BoardTask): number {
   const shareOf = new Map<Contribution, number>()

@@ -110,6 +110,7 @@ export const CIRCUIT_BOXES = {
   location: choice(['general', 'bathroom', 'outdoors']),
   concealed: YES_NO,
   ip: choice(['none', ...IP_DEGREES]),
+  area: words(40, true),
   dc: choice(DC_CONTENTS),
   family: choice(DEVICE_FAMILIES),
   curve: choice([...CURVES, '–']),

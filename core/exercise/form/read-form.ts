@@ -238,6 +238,7 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
     location: row.location as Circuit['location'],
     concealed: row.concealed === 'yes',
     ...(row.ip === 'none' ? {} : { ip: row.ip as IpDegree }),
+    ...(row.area ? { area: String(row.area) } : {}),
     dc: row.dc as Circuit['dc'],
     device: {
       family: row.family as Circuit['device']['family'],

@@ -36,6 +36,7 @@ export const NEW_CIRCUIT: Readonly<Record<CircuitField, string>> = {
   location: 'general',
   concealed: 'no',
   ip: 'none',
+  area: '',
   dc: 'none',
   family: 'rcbo',
   curve: 'B',

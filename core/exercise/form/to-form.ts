@@ -99,6 +99,7 @@ function circuitRow(circuit: Circuit): Record<CircuitField, string> {
     location: circuit.location,
     concealed: yesNo(circuit.concealed),
     ip: circuit.ip ?? 'none',
+    area: circuit.area ?? '',
     dc: circuit.dc,
     family: circuit.device.family,
     curve: circuit.device.curve ?? NO_CURVE,

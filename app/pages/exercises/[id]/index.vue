@@ -9,6 +9,7 @@ definePageMeta({
 const VARIANTS_SHOWN = 12
 const TABS = [
   ['circuits', 'Board and circuits'],
+  ['arrange', 'Arrangement'],
   ['diagram', 'Diagram'],
   ['task', 'Task and marks'],
   ['variants', 'Variants'],
@@ -166,6 +167,14 @@ useUnsavedGuard(
           <ExpectedTable v-if="form.tests === selected && readings.length" :readings="readings" />
         </div>
       </div>
+    </section>
+    <section v-else-if="tab === 'arrange'" class="tab">
+      <ArrangeBoard
+        :installation="read.installation ?? null"
+        :design="design ?? null"
+        :locked="isLocked"
+        @take="builder.change({ ...form, ...$event })"
+      />
     </section>
     <section v-else-if="tab === 'diagram'" class="tab">
       <SingleLine

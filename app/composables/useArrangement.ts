@@ -1,0 +1,116 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import type { Arranged, NotArranged } from '#core/arrangement/arrange'
+import type { Seating } from '#core/arrangement/board'
+import { laidBoard, USUAL_REACH, waysOf } from '#core/arrangement/from-installation'
+import { measure } from '#core/arrangement/measure'
+import { costsOf, totalOf, USUAL_WEIGHTS, WISHES, type Weights, type Wish } from '#core/arrangement/wishes'
+import type { InstallationDesign } from '#core/design/reference'
+import type { Installation } from '#core/installation/installation'
+import type { ArrangeOffer, Priced } from '~/workers/arrange.worker'
+
+const NOTICEABLE = 1e-6
+
+/** A board laid out by hand or by computing, its wishes weighed; nothing of it is in the exercise before it is taken over. */
+export function useArrangement(
+  installation: () => Installation | null,
+  design: () => InstallationDesign | null,
+  boardId: Ref<string>,
+) {
+  const weights = reactive<Record<Wish, number>>({ ...USUAL_WEIGHTS })
+  const reach = ref(USUAL_REACH)
+  const laid = computed(() => {
+    const [rig, worked] = [installation(), design()]
+    return rig && worked ? laidBoard(rig, worked, boardId.value, reach.value) : null
+  })
+  const own = shallowRef<Seating | null>(null)
+  const seating = computed<Seating>(() => own.value ?? laid.value?.seating ?? [])
+  /** A seating is of the circuits that there were when it was made. */
+  watch(
+    () => laid.value?.circuits.map(({ id }) => id).join(' ') + boardId.value,
+    () => (own.value = null),
+  )
+  const measured = (of: Seating) => (laid.value ? measure(laid.value.circuits, laid.value.board, of) : null)
+  const now = computed(() => measured(seating.value))
+  const before = computed(() => (laid.value ? measured(laid.value.seating) : null))
+  const total = (of: Seating) =>
+    laid.value ? totalOf(costsOf(laid.value.circuits, laid.value.board, of), weights) : 0
+
+  const isBusy = ref(false)
+  const refused = shallowRef<NotArranged | null>(null)
+  const priced = shallowRef<Priced | null>(null)
+  let worker: Worker | undefined
+  let remote: Remote<ArrangeOffer> | undefined
+  function ready(): Remote<ArrangeOffer> {
+    worker ??= new Worker(new URL('../workers/arrange.worker.ts', import.meta.url), { type: 'module' })
+    return (remote ??= wrap<ArrangeOffer>(worker))
+  }
+  function stop() {
+    worker?.terminate()
+    worker = remote = undefined
+    isBusy.value = false
+  }
+  onBeforeUnmount(stop)
+
+  function show(best: Arranged | NotArranged) {
+    refused.value = 'code' in best ? best : null
+    if (!('code' in best)) own.value = best.seating
+  }
+  async function workOut() {
+    if (!laid.value) return
+    const { circuits, board } = laid.value
+    isBusy.value = true
+    priced.value = null
+    const wished: Weights = { ...weights }
+    priced.value = await ready().arrangeAll(toRaw(circuits), board, wished, proxy(show))
+    isBusy.value = false
+  }
+  /** Exchanges two seats by hand; a device with three poles moves with its whole way. */
+  function exchange(a: number, b: number) {
+    if (!laid.value) return
+    const next = [...seating.value]
+    const { board, circuits } = laid.value
+    const isWide = [a, b].some((seat) => {
+      const place = next[seat]
+      return place !== null && place !== undefined && circuits[place]!.phases === 3
+    })
+    const [from, to, width] = isWide
+      ? [a - (a % board.phases), b - (b % board.phases), board.phases]
+      : [a, b, 1]
+    for (let i = 0; i < width; i++) [next[from + i], next[to + i]] = [next[to + i]!, next[from + i]!]
+    own.value = next
+  }
+  /** Which wishes would come out better without one: what that wish costs. */
+  const prices = computed(() => {
+    const { best, without } = priced.value ?? {}
+    if (!best || 'code' in best) return []
+    return WISHES.flatMap((wish) => {
+      const other = without?.[wish]
+      const gains = WISHES.filter(
+        (one) => one !== wish && weights[one] > 0 && other && other.costs[one] < best.costs[one] - NOTICEABLE,
+      )
+      return gains.length > 0 ? [{ wish, gains }] : []
+    })
+  })
+  const taken = () => (laid.value ? waysOf(laid.value, seating.value) : new Map())
+  const isChanged = computed(() => own.value !== null)
+  const undo = () => (own.value = null)
+  return {
+    weights,
+    reach,
+    laid,
+    seating,
+    now,
+    before,
+    total,
+    isBusy,
+    refused,
+    priced,
+    prices,
+    workOut,
+    stop,
+    exchange,
+    taken,
+    isChanged,
+    undo,
+  }
+}

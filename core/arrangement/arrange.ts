@@ -1,0 +1,169 @@
+import { randomLcg } from 'd3-random'
+import { lowerBound } from './bound'
+import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+import { quickTotal } from './quick-total'
+import { costsOf, totalOf, type Costs, type Weights } from './wishes'
+
+export interface Arranged {
+  readonly seating: Seating
+  readonly costs: Costs
+  readonly total: number
+  /** Nothing that can be seated costs less than this. */
+  readonly bound: number
+  /** Every arrangement was looked at, or none can be better. */
+  readonly isProved: boolean
+}
+
+/** Why a board cannot be laid out. */
+export interface NotArranged {
+  readonly code: 'tooMany' | 'threePhaseOnOne'
+  readonly needed: number
+  readonly seats: number
+}
+
+/** Up to so many single seats every order is looked at. */
+const EVERY_ORDER = 8
+/** How often a new order is begun from, where not every one can be. */
+const STARTS = 60
+
+/** The circuits laid on the board so that the wishes, as they are weighed, are met best. The same seed gives the same. */
+export function arrange(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  weights: Weights,
+  { seed = 1, isOver = () => false }: { readonly seed?: number; readonly isOver?: () => boolean } = {},
+): Arranged | NotArranged {
+  const [needed, seats] = [seatsNeeded(circuits, board), seatsOf(board)]
+  if (board.phases === 1 && circuits.some(({ phases }) => phases === 3))
+    return { code: 'threePhaseOnOne', needed, seats }
+  if (needed > seats) return { code: 'tooMany', needed, seats }
+  const cost = quickTotal(circuits, board, weights)
+  const bound = lowerBound(circuits, board, weights)
+  const isSmall = seats <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
+  const seating = isSmall
+    ? bestOfAll(circuits.length, seats, cost)
+    : search(circuits, board, { cost, bound, seed, isOver })
+  const costs = costsOf(circuits, board, seating)
+  const total = totalOf(costs, weights)
+  return { seating, costs, total, bound: isSmall ? total : bound, isProved: isSmall || total <= bound + 1e-9 }
+}
+
+/** Every order of the circuits and the spare seats. */
+function bestOfAll(n: number, seats: number, cost: (seating: Seating) => number): Seating {
+  let best: Seating = []
+  let least = Infinity
+  const seating: (number | null)[] = []
+  const isLeft = Array.from({ length: n }, () => true)
+  const place = (spare: number): void => {
+    if (seating.length === seats) {
+      const total = cost(seating)
+      if (total < least - 1e-12) [least, best] = [total, [...seating]]
+      return
+    }
+    for (let one = 0; one < n; one++) {
+      if (!isLeft[one]) continue
+      isLeft[one] = false
+      seating.push(one)
+      place(spare)
+      seating.pop()
+      isLeft[one] = true
+    }
+    if (spare > 0) {
+      seating.push(null)
+      place(spare - 1)
+      seating.pop()
+    }
+  }
+  place(seats - n)
+  return best
+}
+
+interface Search {
+  readonly cost: (seating: Seating) => number
+  readonly bound: number
+  readonly seed: number
+  readonly isOver: () => boolean
+}
+
+/** From many beginnings by the best exchange of two seats, or of two whole ways, until none helps any more. */
+function search(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  { cost, bound, seed, isOver }: Search,
+) {
+  const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
+  let best: Seating = firstSeating(circuits, board, null)
+  let least = cost(best)
+  for (let start = 0; start < STARTS && !isOver() && least > bound + 1e-9; start++) {
+    const begun = firstSeating(circuits, board, start === 0 ? null : random)
+    const climbed = climb(begun, board, cost, circuits)
+    if (climbed.total < least - 1e-12) [least, best] = [climbed.total, climbed.seating]
+  }
+  return best
+}
+
+/** Three-phase circuits in the first ways, the others largest first onto the line that carries least; or by chance. */
+function firstSeating(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  random: (() => number) | null,
+): (number | null)[] {
+  const seating: (number | null)[] = Array.from({ length: seatsOf(board) }, () => null)
+  const threePhase = circuits.flatMap(({ phases }, i) => (phases === 3 ? [i] : []))
+  threePhase.forEach((one, way) => [0, 1, 2].forEach((line) => (seating[way * 3 + line] = one)))
+  const lines = Array.from({ length: board.phases }, () => 0)
+  const single = circuits.flatMap((circuit, i) =>
+    circuit.phases === 1 ? [{ i, key: random ? random() : -circuit.currentA }] : [],
+  )
+  for (const { i } of single.sort((a, b) => a.key - b.key)) {
+    const free = seating.flatMap((place, seat) => (place === null ? [seat] : []))
+    const seat = free.reduce((least, one) =>
+      lines[one % board.phases]! < lines[least % board.phases]! - 1e-12 ? one : least,
+    )
+    seating[seat] = i
+    lines[seat % board.phases]! += circuits[i]!.currentA
+  }
+  return seating
+}
+
+/** Exchanges seats as long as one exchange makes it better. */
+function climb(
+  seating: (number | null)[],
+  board: EmptyBoard,
+  cost: (seating: Seating) => number,
+  circuits: readonly SeatedCircuit[],
+): { readonly seating: Seating; readonly total: number } {
+  let total = cost(seating)
+  const isWhole = (seat: number) => {
+    const place = seating[seat]
+    return place !== null && place !== undefined && circuits[place]!.phases === 3
+  }
+  const exchange = (a: number, b: number): void => {
+    ;[seating[a], seating[b]] = [seating[b]!, seating[a]!]
+  }
+  const exchangeWays = (a: number, b: number): void => {
+    for (let line = 0; line < board.phases; line++) exchange(a * board.phases + line, b * board.phases + line)
+  }
+  const tryOne = (act: () => void): boolean => {
+    act()
+    const next = cost(seating)
+    if (next < total - 1e-12) {
+      total = next
+      return true
+    }
+    act()
+    return false
+  }
+  for (let isBetter = true; isBetter;) {
+    isBetter = false
+    for (let a = 0; a < seating.length; a++)
+      for (let b = a + 1; b < seating.length; b++) {
+        if (seating[a] === seating[b] || isWhole(a) || isWhole(b)) continue
+        if (tryOne(() => exchange(a, b))) isBetter = true
+      }
+    if (board.phases === 3)
+      for (let a = 0; a < board.ways; a++)
+        for (let b = a + 1; b < board.ways; b++) if (tryOne(() => exchangeWays(a, b))) isBetter = true
+  }
+  return { seating, total }
+}

@@ -1,0 +1,98 @@
+import { diversifiedA } from '../design/board/demand'
+import type { InstallationDesign } from '../design/reference'
+import { LINES, type Circuit, type Installation } from '../installation/installation'
+import { circuitsOf } from '../installation/tree'
+import type { Use } from '../regulations/supply'
+import { lineOfSeat, seatsOf, wayOfSeat, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+import { lossW } from './heat'
+
+/** Third harmonic of discharge lamps without correction, share of their current; common practice, no source. */
+const DISCHARGE_THIRD = 0.25
+/** Standing leakage of what is plugged into or fixed on a circuit, mA; common practice, no source. */
+const LEAKAGE_MA: Readonly<Partial<Record<Use, number>>> = { sockets: 3, cooker: 1.5, heating: 1, motor: 1 }
+const OTHER_LEAKAGE_MA = 0.5
+/** A neutral lead reaches so many modules from the bar; differs by maker, common practice, no source. */
+export const USUAL_REACH = 12
+
+/** A board of an installation as it is laid out today, with what each circuit brings. */
+export interface LaidBoard {
+  readonly board: EmptyBoard
+  readonly circuits: readonly SeatedCircuit[]
+  readonly seating: Seating
+  /** Two circuits that want the same seat, by name; none where all have their own. */
+  readonly clash: readonly [string, string] | null
+}
+
+/** Null where the board is not there, or a circuit of it has no design. */
+export function laidBoard(
+  installation: Installation,
+  design: InstallationDesign,
+  boardId: string,
+  reach: number,
+): LaidBoard | null {
+  const frame = installation.boards.find(({ id }) => id === boardId)
+  const task = design.boards.find(({ board }) => board.id === boardId)?.task
+  if (!frame || !task) return null
+  const own = circuitsOf(installation, boardId)
+  const currents = diversifiedA(task)
+  const circuits = own.map((circuit): SeatedCircuit | null => {
+    const ratingA = design.circuits.find(({ circuit: one }) => one.id === circuit.id)?.values.in
+    return ratingA === undefined ? null : seatedOf(circuit, ratingA, currents.get(circuit.id) ?? 0)
+  })
+  if (circuits.some((one) => one === null)) return null
+  const board: EmptyBoard = {
+    phases: frame.phases,
+    ways: frame.ways,
+    sections: own.some(({ device, residualA }) => device.family === 'breaker' && residualA !== null) ? 2 : 0,
+    reach,
+  }
+  return { board, circuits: circuits as SeatedCircuit[], ...seatingOf(own, board) }
+}
+
+function seatedOf(circuit: Circuit, ratingA: number, currentA: number): SeatedCircuit {
+  const { id, name, phases, load, device, use, area = '' } = circuit
+  return {
+    id,
+    name,
+    phases,
+    currentA,
+    thirdShare: load.basis === 'lamps' && load.isDischarge ? DISCHARGE_THIRD : 0,
+    ratingA,
+    heatW: lossW(ratingA, Math.min(currentA, ratingA)),
+    area,
+    hasLead: device.family === 'rcbo' || device.family === 'afdd',
+    leakageMA: LEAKAGE_MA[use] ?? OTHER_LEAKAGE_MA,
+  }
+}
+
+const seatsOfCircuit = ({ way, line, phases }: Circuit, board: EmptyBoard): number[] => {
+  const first = (way - 1) * board.phases
+  if (board.phases === 1) return [first]
+  return phases === 3 ? [0, 1, 2].map((i) => first + i) : [first + LINES.indexOf(line)]
+}
+
+function seatingOf(circuits: readonly Circuit[], board: EmptyBoard): Pick<LaidBoard, 'seating' | 'clash'> {
+  const seating: (number | null)[] = Array.from({ length: seatsOf(board) }, () => null)
+  let clash: LaidBoard['clash'] = null
+  circuits.forEach((circuit, place) => {
+    for (const seat of seatsOfCircuit(circuit, board)) {
+      const there = seating[seat]
+      if (there !== null && there !== undefined) clash ??= [circuits[there]!.name, circuit.name]
+      else if (seat < seating.length) seating[seat] = place
+    }
+  })
+  return { seating, clash }
+}
+
+/** Way and line of each circuit in a seating, by its id. */
+export function waysOf(
+  { board, circuits }: Pick<LaidBoard, 'board' | 'circuits'>,
+  seating: Seating,
+): ReadonlyMap<string, { readonly way: number; readonly line: (typeof LINES)[number] }> {
+  return new Map(
+    circuits.flatMap(({ id }, place) => {
+      const seat = seating.indexOf(place)
+      return seat < 0 ? [] : [[id, { way: wayOfSeat(board, seat), line: LINES[lineOfSeat(board, seat)]! }]]
+    }),
+  )
+}

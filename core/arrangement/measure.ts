@@ -1,0 +1,104 @@
+import { lineOfSeat, sectionOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+
+/** What an arrangement comes to. */
+export interface Measured {
+  /** L1, L2, L3; a single-phase board has one. A. */
+  readonly linesA: readonly number[]
+  /** Of the fundamental as phasors and the third harmonics added up, A. */
+  readonly neutralA: number
+  /** Of the hottest seat with what its neighbours give it, W. */
+  readonly hottestW: number
+  readonly hottest: number | null
+  /** Circuits whose neutral lead does not reach its bar. */
+  readonly outOfReach: readonly number[]
+  /** Areas that one RCD takes down altogether. */
+  readonly downAtOnce: readonly string[]
+  /** Standing leakage of each section, mA. */
+  readonly leakageMA: readonly number[]
+  /** How often the area changes from one circuit to the next. */
+  readonly changes: number
+  /** Spare seats before the last circuit. */
+  readonly gaps: number
+}
+
+/** Of its loss a device hands so much on to each neighbour; a simple model, common practice, no source. */
+export const HANDED_ON = 0.5
+const SIN_120 = Math.sqrt(3) / 2
+
+/**
+ * The neutral current of three line currents at 0°, −120° and +120°, with third harmonics, which are in phase on all
+ * lines and add up, A. First principles: the root of the sum of squares of what has different frequencies.
+ */
+export function neutralOf(linesA: ArrayLike<number>, thirdA: number): number {
+  const a = linesA[0] ?? 0
+  const b = linesA[1] ?? 0
+  const c = linesA[2] ?? 0
+  if (linesA.length === 1) return Math.hypot(a, thirdA)
+  const real = a - (b + c) / 2
+  const imaginary = SIN_120 * (c - b)
+  return Math.hypot(real, imaginary, thirdA)
+}
+
+/** Currents of the lines and what the third harmonics come to in the neutral, A. */
+export function currentsOf(circuits: readonly SeatedCircuit[], board: EmptyBoard, seating: Seating) {
+  const linesA = Array.from({ length: board.phases }, () => 0)
+  let thirdA = 0
+  seating.forEach((place, seat) => {
+    if (place === null) return
+    const { currentA, thirdShare } = circuits[place]!
+    linesA[lineOfSeat(board, seat)]! += currentA
+    thirdA += currentA * thirdShare
+  })
+  return { linesA, neutralA: neutralOf(linesA, thirdA) }
+}
+
+const heatAt = (circuits: readonly SeatedCircuit[], seating: Seating, seat: number): number => {
+  const place = seating[seat]
+  return place === null || place === undefined ? 0 : circuits[place]!.heatW
+}
+
+/** Everything that can be said of an arrangement. */
+export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, seating: Seating): Measured {
+  const warmth = seating.map(
+    (_, seat) =>
+      heatAt(circuits, seating, seat) +
+      HANDED_ON * (heatAt(circuits, seating, seat - 1) + heatAt(circuits, seating, seat + 1)),
+  )
+  const hottestW = Math.max(0, ...warmth.filter((_, seat) => seating[seat] !== null))
+  const hottest = seating.findIndex((place, seat) => place !== null && warmth[seat] === hottestW)
+  const taken = seating.flatMap((place, seat) => (place === null ? [] : [{ place, seat }]))
+  const firstSeats = taken.filter(({ place, seat }) => seating.indexOf(place) === seat)
+  const leakageMA = Array.from({ length: Math.max(1, board.sections) }, () => 0)
+  for (const { place, seat } of firstSeats) leakageMA[sectionOf(board, seat)]! += circuits[place]!.leakageMA
+  return {
+    ...currentsOf(circuits, board, seating),
+    hottestW,
+    hottest: hottest < 0 ? null : hottest,
+    outOfReach: firstSeats
+      .filter(({ place, seat }) => circuits[place]!.hasLead && seat >= board.reach)
+      .map(({ place }) => place),
+    downAtOnce: areasDown(circuits, board, firstSeats),
+    leakageMA,
+    changes: firstSeats.filter(
+      ({ place }, i) => i > 0 && circuits[place]!.area !== circuits[firstSeats[i - 1]!.place]!.area,
+    ).length,
+    gaps: taken.length === 0 ? 0 : taken.at(-1)!.seat + 1 - taken.length,
+  }
+}
+
+/** Areas of two circuits and more that stand behind one RCD of several. */
+function areasDown(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  seats: readonly { readonly place: number; readonly seat: number }[],
+): string[] {
+  if (board.sections < 2) return []
+  const behind = new Map<string, number[]>()
+  for (const { place, seat } of seats) {
+    const { area } = circuits[place]!
+    behind.set(area, [...(behind.get(area) ?? []), sectionOf(board, seat)])
+  }
+  return [...behind]
+    .filter(([, sections]) => sections.length > 1 && new Set(sections).size === 1)
+    .map(([area]) => area)
+}

@@ -1,0 +1,93 @@
+import { sectionOf, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+import { neutralOf } from './measure'
+import { LEAKAGE_LIMIT_MA, totalOf, type Weights } from './wishes'
+
+/** What is looked up and added up along the way. */
+function tablesOf(circuits: readonly SeatedCircuit[], board: EmptyBoard) {
+  const areas = [...new Set(circuits.map(({ area }) => area))]
+  return {
+    areaOf: circuits.map(({ area }) => areas.indexOf(area)),
+    section: Array.from({ length: seatsOf(board) }, (_, seat) => sectionOf(board, seat)),
+    lines: new Float64Array(board.phases),
+    leakage: new Float64Array(Math.max(1, board.sections)),
+    // Of each area how many circuits, and a bit for each section that one of them is in.
+    counts: new Int32Array(areas.length),
+    masks: new Int32Array(areas.length),
+  }
+}
+
+/**
+ * The same as `totalOf(costsOf(…))`, in one walk along the seats and without anything made on the way: a search asks it
+ * some hundred thousand times.
+ */
+export function quickTotal(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  weights: Weights,
+): (seating: Seating) => number {
+  const n = Math.max(1, circuits.length)
+  const seats = seatsOf(board)
+  const { areaOf, section, lines, leakage, counts, masks } = tablesOf(circuits, board)
+
+  return (seating) => {
+    for (const table of [lines, leakage, counts, masks]) table.fill(0)
+    let [third, products, squares, before, far, changes, taken, last, lastArea] = [
+      0, 0, 0, 0, 0, 0, 0, -1, -1,
+    ]
+    for (let seat = 0; seat < seats; seat++) {
+      const place = seating[seat]!
+      if (place === null) {
+        before = 0
+        continue
+      }
+      const one = circuits[place]!
+      lines[seat % board.phases]! += one.currentA
+      third += one.currentA * one.thirdShare
+      products += one.heatW * before
+      squares += one.heatW * one.heatW
+      before = one.heatW
+      taken++
+      last = seat
+      if (one.phases === 3 && seat % 3 !== 0) continue
+      const area = areaOf[place]!
+      if (one.hasLead && seat >= board.reach) far++
+      if (lastArea >= 0 && area !== lastArea) changes++
+      lastArea = area
+      leakage[section[seat]!]! += one.leakageMA
+      counts[area]!++
+      masks[area]! |= 1 << section[seat]!
+    }
+    return totalOf(
+      {
+        balance: unbalance(lines, third),
+        heat: squares === 0 ? 0 : products / squares,
+        reach: far / n,
+        blast: downAtOnce(board, counts, masks) / n,
+        leakage: tooMuch(leakage),
+        together: changes / n,
+        spares: taken === 0 ? 0 : (last + 1 - taken) / seats,
+      },
+      weights,
+    )
+  }
+}
+
+function unbalance(lines: Float64Array, third: number): number {
+  if (lines.length === 1) return 0
+  const mean = (lines[0]! + lines[1]! + lines[2]!) / 3
+  return mean === 0 ? 0 : neutralOf(lines, third) / mean
+}
+
+function downAtOnce({ sections }: EmptyBoard, counts: Int32Array, masks: Int32Array): number {
+  if (sections < 2) return 0
+  let down = 0
+  for (let area = 0; area < counts.length; area++)
+    if (counts[area]! > 1 && (masks[area]! & (masks[area]! - 1)) === 0) down++
+  return down
+}
+
+function tooMuch(leakage: Float64Array): number {
+  let sum = 0
+  for (const mA of leakage) sum += Math.max(0, mA / LEAKAGE_LIMIT_MA - 1)
+  return sum
+}

@@ -1,0 +1,256 @@
+/* A board laid out: currents as phasors, warmth handed on, what an RCD takes down; the best arrangement against every
+   arrangement there is. */
+import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import { arrange, type Arranged } from '#core/arrangement/arrange'
+import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
+import { laidBoard, waysOf } from '#core/arrangement/from-installation'
+import { lossW, ratedDiversity } from '#core/arrangement/heat'
+import { measure, neutralOf } from '#core/arrangement/measure'
+import { quickTotal } from '#core/arrangement/quick-total'
+import { costsOf, totalOf, USUAL_WEIGHTS, WISHES } from '#core/arrangement/wishes'
+import { referenceDesign } from '#core/design/reference'
+import { splitBoard } from '../support/bay'
+
+const circuit = (parts: Partial<SeatedCircuit> = {}): SeatedCircuit => ({
+  id: 'c',
+  name: 'Circuit',
+  phases: 1,
+  currentA: 10,
+  thirdShare: 0,
+  ratingA: 16,
+  heatW: 2,
+  area: '',
+  hasLead: false,
+  leakageMA: 1,
+  ...parts,
+})
+const board = (parts: Partial<EmptyBoard> = {}): EmptyBoard => ({
+  phases: 1,
+  ways: 6,
+  sections: 0,
+  reach: 99,
+  ...parts,
+})
+const THREE = board({ phases: 3, ways: 2 })
+
+describe('currents', () => {
+  it('equal loads on three lines leave none in the neutral; on two, as much as on one; first principles', () => {
+    expect(neutralOf([10, 10, 10], 0)).toBeCloseTo(0, 9)
+    expect(neutralOf([10, 10, 0], 0)).toBeCloseTo(10, 9)
+    expect(neutralOf([10, 0, 0], 0)).toBeCloseTo(10, 9)
+  })
+  it('third harmonics of all lines add up: 20 % of each of three balanced lines is 60 % of a line', () => {
+    expect(neutralOf([10, 10, 10], 3 * 2)).toBeCloseTo(6, 9)
+  })
+  it('a three-phase circuit loads every line and its neutral not at all', () => {
+    const { linesA, neutralA } = measure([circuit({ phases: 3 })], THREE, [0, 0, 0, null, null, null])
+    expect(linesA).toEqual([10, 10, 10])
+    expect(neutralA).toBeCloseTo(0, 9)
+  })
+})
+
+describe('warmth', () => {
+  it('a pole at its rating turns its rated loss into heat, at half of it a quarter; BS EN 60898-1, from memory', () => {
+    expect(lossW(32, 32)).toBe(6)
+    expect(lossW(32, 16)).toBe(1.5)
+  })
+  it('of six circuits beside each other each carries 0.6 of its rating for hours; BS EN 61439-3, from memory', () => {
+    expect([1, 2, 4, 6, 12].map(ratedDiversity)).toEqual([1, 0.8, 0.7, 0.6, 0.5])
+  })
+  it('comes from the neighbours too; a spare seat between two hot ones cools both', () => {
+    const hot = [circuit({ heatW: 6 }), circuit({ heatW: 6 })]
+    const beside = measure(hot, board({ ways: 3 }), [0, 1, null]).hottestW
+    const apart = measure(hot, board({ ways: 3 }), [0, null, 1]).hottestW
+    expect([beside, apart]).toEqual([9, 6])
+  })
+})
+
+describe('what else is looked at', () => {
+  it('a floor that one RCD takes down, a lead that does not reach, leakage by section, gaps, changes of place', () => {
+    const circuits = [
+      circuit({ area: 'ground' }),
+      circuit({ area: 'ground', hasLead: true }),
+      circuit({ area: 'first', leakageMA: 4 }),
+    ]
+    const split = board({ sections: 2, reach: 2 })
+    expect(measure(circuits, split, [0, 1, null, 2, null, null])).toMatchObject({
+      downAtOnce: ['ground'],
+      outOfReach: [],
+      leakageMA: [2, 4],
+      gaps: 1,
+      changes: 1,
+    })
+    expect(measure(circuits, split, [0, null, null, 1, 2, null])).toMatchObject({
+      downAtOnce: [],
+      outOfReach: [1],
+    })
+  })
+})
+
+/** Every seating of single-phase circuits, worked out apart from the solver. */
+function everySeating(n: number, seats: number): Seating[] {
+  if (seats === 0) return n === 0 ? [[]] : []
+  const all: Seating[] = []
+  const walk = (seating: (number | null)[], left: readonly number[], spare: number) => {
+    if (seating.length === seats) return void all.push(seating)
+    for (const one of left)
+      walk(
+        [...seating, one],
+        left.filter((other) => other !== one),
+        spare,
+      )
+    if (spare > 0) walk([...seating, null], left, spare - 1)
+  }
+  walk(
+    [],
+    Array.from({ length: n }, (_, i) => i),
+    seats - n,
+  )
+  return all
+}
+const someCircuit = fc.record({
+  id: fc.constant('c'),
+  name: fc.constant('Circuit'),
+  phases: fc.constant(1 as const),
+  currentA: fc.integer({ min: 1, max: 30 }),
+  thirdShare: fc.constantFrom(0, 0.25),
+  ratingA: fc.constant(32),
+  heatW: fc.integer({ min: 0, max: 6 }),
+  area: fc.constantFrom('ground', 'first', 'yard'),
+  hasLead: fc.boolean(),
+  leakageMA: fc.integer({ min: 0, max: 5 }),
+})
+const least = (circuits: readonly SeatedCircuit[], at: EmptyBoard): number =>
+  Math.min(
+    ...everySeating(circuits.length, at.phases * at.ways).map((seating) =>
+      totalOf(costsOf(circuits, at, seating), USUAL_WEIGHTS),
+    ),
+  )
+
+describe('the quick total', () => {
+  it('is the total of all costs, whatever is seated where', () => {
+    fc.assert(
+      fc.property(
+        fc.array(someCircuit, { minLength: 1, maxLength: 6 }),
+        fc.constantFrom(board({ sections: 2, reach: 3 }), THREE),
+        fc.nat(),
+        (circuits, at, pick) => {
+          const all = everySeating(circuits.length, 6)
+          const seating = all[pick % all.length]!
+          expect(quickTotal(circuits, at, USUAL_WEIGHTS)(seating)).toBeCloseTo(
+            totalOf(costsOf(circuits, at, seating), USUAL_WEIGHTS),
+            9,
+          )
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('the best arrangement', () => {
+  it('of a six-way board is the best of all there are', () => {
+    fc.assert(
+      fc.property(
+        fc.array(someCircuit, { minLength: 2, maxLength: 5 }),
+        fc.constantFrom(board({ sections: 2, reach: 3 }), board({ reach: 2 }), THREE),
+        (circuits, at) => {
+          const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
+          expect(found.isProved).toBe(true)
+          expect(found.total).toBeCloseTo(least(circuits, at), 9)
+        },
+      ),
+      { numRuns: 25 },
+    )
+  })
+  it('where not every order can be tried is never below its bound, and as good as the best of nine seats', () => {
+    const nine = board({ phases: 3, ways: 3, reach: 6 })
+    const circuits = [30, 22, 16, 9, 7, 4].map((currentA, i) =>
+      circuit({ currentA, heatW: currentA / 5, area: i % 2 ? 'ground' : 'first', hasLead: i < 2 }),
+    )
+    const found = arrange(circuits, nine, USUAL_WEIGHTS) as Arranged
+    expect(found.bound).toBeGreaterThan(0)
+    expect(found.total).toBeGreaterThanOrEqual(found.bound - 1e-9)
+    expect(found.total).toBeCloseTo(least(circuits, nine), 9)
+  })
+  it('keeps the three poles of a device in one way, each seat taken once; the same seed gives the same', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(someCircuit, fc.constantFrom(1, 1, 3)), { minLength: 1, maxLength: 9 }),
+        (list) => {
+          const circuits = list.map(([one, phases]): SeatedCircuit => ({ ...one, phases: phases as 1 | 3 }))
+          const at = board({ phases: 3, ways: 12 })
+          const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
+          expect(arrange(circuits, at, USUAL_WEIGHTS)).toEqual(found)
+          circuits.forEach(({ phases }, place) => {
+            const seats = found.seating.flatMap((one, seat) => (one === place ? [seat] : []))
+            expect(seats).toHaveLength(phases)
+            if (phases === 3) expect(seats.map((seat) => seat - seats[0]!)).toEqual([0, 1, 2])
+            if (phases === 3) expect(seats[0]! % 3).toBe(0)
+          })
+        },
+      ),
+      { numRuns: 8 },
+    )
+  })
+  it('thirty-six circuits on twelve ways: the neutral carries less than a twentieth of a line', () => {
+    const circuits = Array.from({ length: 36 }, (_, i) => circuit({ currentA: 3 + ((i * 7) % 17) }))
+    const found = arrange(circuits, board({ phases: 3, ways: 12 }), {
+      ...USUAL_WEIGHTS,
+      blast: 0,
+    }) as Arranged
+    const { linesA, neutralA } = measure(circuits, board({ phases: 3, ways: 12 }), found.seating)
+    expect(neutralA).toBeLessThan(linesA[0]! / 20)
+  })
+  it('a wish that is not asked for costs the others nothing more', () => {
+    const circuits = [20, 20, 5, 5].map((currentA, i) =>
+      circuit({ currentA, heatW: currentA / 4, area: i < 2 ? 'ground' : 'first' }),
+    )
+    const all = arrange(circuits, THREE, USUAL_WEIGHTS) as Arranged
+    for (const wish of WISHES) {
+      const without = { ...USUAL_WEIGHTS, [wish]: 0 }
+      const found = arrange(circuits, THREE, without) as Arranged
+      expect(totalOf(found.costs, without)).toBeLessThanOrEqual(totalOf(all.costs, without) + 1e-9)
+    }
+  })
+})
+
+describe('what cannot be laid out', () => {
+  it('more circuits than seats, and three phases on a board that has one', () => {
+    const six = Array.from({ length: 7 }, () => circuit())
+    expect(arrange(six, board(), USUAL_WEIGHTS)).toEqual({ code: 'tooMany', needed: 7, seats: 6 })
+    expect(arrange([circuit({ phases: 3 })], board(), USUAL_WEIGHTS)).toMatchObject({
+      code: 'threePhaseOnOne',
+    })
+  })
+})
+
+describe('a board of an installation', () => {
+  const installation = splitBoard()
+  const design = referenceDesign(installation, {
+    edition: '18-A2',
+    measuredZs: 'eighty-percent',
+    warmDrop: 'tabulated',
+  })
+  it('is read with its currents after diversity, its ways and its sections; what is taken over is read back', () => {
+    const laid = laidBoard(installation, design, 'b1', 12)!
+    expect(laid.board).toMatchObject({ phases: 1, sections: 2 })
+    expect(laid.clash).toBeNull()
+    const demand = design.boards[0]!.values.demand!
+    expect(laid.circuits.reduce((sum, { currentA }) => sum + currentA, 0)).toBeCloseTo(demand, 6)
+    const ways = waysOf(laid, laid.seating)
+    for (const { id, way } of installation.circuits) expect(ways.get(id)!.way).toBe(way)
+  })
+  it('two circuits that want one way are named', () => {
+    const [first, second] = installation.circuits
+    const circuits = installation.circuits.map((one) => ({
+      ...one,
+      way: one.id === second!.id ? first!.way : one.way,
+    }))
+    expect(laidBoard({ ...installation, circuits }, design, 'b1', 12)!.clash).toEqual([
+      first!.name,
+      second!.name,
+    ])
+  })
+})

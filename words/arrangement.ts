@@ -1,0 +1,23 @@
+import type { NotArranged } from '#core/arrangement/arrange'
+import type { Wish } from '#core/arrangement/wishes'
+
+/** What is wished of a board: by name, and what falls short of it. */
+export const WISH_TEXT: Readonly<Record<Wish, { readonly name: string; readonly why: string }>> = {
+  balance: { name: 'Lines balanced', why: 'The neutral carries what the lines do not share evenly.' },
+  heat: { name: 'Warm devices apart', why: 'Devices that run near their rating for hours warm each other.' },
+  reach: { name: 'Neutral leads reach', why: 'The lead of an RCBO must reach its bar.' },
+  blast: { name: 'No part dark at once', why: 'One RCD should not take down a whole part of the building.' },
+  leakage: { name: 'Leakage shared', why: 'Standing leakage behind one RCD stays under 30 % of 30 mA.' },
+  together: { name: 'Order of the chart', why: 'What serves one part of the building stands together.' },
+  spares: { name: 'Spares at the end', why: 'Spare ways stand together after the last circuit.' },
+}
+
+/** Why nothing could be laid out, and what to do. */
+export function notArrangedSays({ code, needed, seats }: NotArranged): string {
+  return code === 'tooMany'
+    ? `${needed} poles do not go onto ${seats}: take a board with more ways, or move circuits to another board.`
+    : 'A three-phase circuit does not go onto a single-phase board.'
+}
+/** Two wishes that cannot both be had: without the one the other comes out better. */
+export const priceSays = (wish: Wish, gains: readonly Wish[]): string =>
+  `Without “${WISH_TEXT[wish].name.toLowerCase()}”: better ${gains.map((one) => WISH_TEXT[one].name.toLowerCase()).join(', ')}.`
