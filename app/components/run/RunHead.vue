@@ -80,7 +80,7 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
 <style scoped>
 .head {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   align-items: end;
   flex-wrap: wrap;
 }
@@ -88,13 +88,14 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   display: grid;
   font-size: 12.5px;
   color: var(--soft);
-  width: 98px;
+  width: 86px;
+  white-space: nowrap;
 }
 .head label:has(select) {
-  width: 98px;
+  width: 90px;
 }
 .head label.wide {
-  width: 130px;
+  width: 118px;
 }
 .head input,
 .head select {
@@ -108,7 +109,7 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   width: 100%;
 }
 .head .name {
-  width: 200px;
+  width: 222px;
   font: 700 19px var(--font);
   height: 42px;
 }

@@ -266,9 +266,14 @@ select:focus {
   border: 1.5px solid var(--indigo);
   background: transparent;
   color: var(--indigo-text);
-  font-size: 20px;
+  padding: 0 10px;
+  font: 560 14.5px var(--font);
+  white-space: nowrap;
   border-radius: var(--ease);
   cursor: pointer;
+}
+.add button span {
+  font-size: 19px;
 }
 .add button:focus-visible {
   outline: 2.5px solid var(--turmeric);
