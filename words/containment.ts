@@ -10,7 +10,7 @@ export const DIRECTION_NAME: Readonly<Record<Direction, string>> = {
   up: 'up',
   down: 'down',
   out: 'outwards',
-  back: 'inwards',
+  back: 'to the wall',
 }
 export const JOINT_NAME: Readonly<Record<Joint, string>> = {
   bend: 'bend',

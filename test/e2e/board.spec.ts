@@ -139,8 +139,21 @@ test('a six-circuit board for the battery store', async ({ browser, centre }) =>
         })),
       })
       expect(askedNodes(assignment).length).toBeGreaterThan(60)
-      await fillDesign(bay, typedAnswers(assignment, { slips }))
-      await saved(bay)
+      const answers = typedAnswers(assignment, { slips })
+      // One of them types it; the other’s sheet comes as from another device.
+      if (number === 'M-502') {
+        await fillDesign(bay, answers)
+        await saved(bay)
+      } else {
+        const { version, readings } = given
+        const sheet = `${centre}/api/${new URL(bay.url()).pathname.slice(1)}`
+        const kept = await bay.request.put(sheet, {
+          headers: { origin: centre },
+          data: { version, answers, readings },
+        })
+        expect(kept.ok()).toBe(true)
+        await bay.reload()
+      }
       await bay.getByRole('button', { name: 'Hand in design' }).click()
       await expect(bay.getByText('Your assessor marks it')).toBeVisible()
     }

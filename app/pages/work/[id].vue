@@ -198,7 +198,7 @@ onMounted(sheet.load)
             >
           </StageBar>
         </template>
-        <p v-if="current === 'decision' && view.readingKeys.length > 0" class="row">
+        <p v-if="current === 'decision' && (view.board || view.readingKeys.length > 0)" class="row">
           <NuxtLink :to="`/papers/${view.id}`"
             >Records: schedule of results, minor works, installation, labels</NuxtLink
           >
