@@ -1,4 +1,4 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { computed, reactive, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import type { Seating } from '#core/arrangement/board'
 import { laidBoard, USUAL_REACH, waysOf } from '#core/arrangement/from-installation'
@@ -6,6 +6,7 @@ import { measure } from '#core/arrangement/measure'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES, type Weights, type Wish } from '#core/arrangement/wishes'
 import type { InstallationDesign } from '#core/design/reference'
 import type { Installation } from '#core/installation/installation'
+import { callable, plain, useWorker, WorkerFailure } from '~/composables/useWorker'
 import type { ArrangeOffer, Priced } from '~/workers/arrange.worker'
 
 const NOTICEABLE = 1e-6
@@ -36,33 +37,35 @@ export function useArrangement(
     laid.value ? totalOf(costsOf(laid.value.circuits, laid.value.board, of), weights) : 0
 
   const isBusy = ref(false)
+  const problem = ref('')
   const refused = shallowRef<NotArranged | null>(null)
   const priced = shallowRef<Priced | null>(null)
-  let worker: Worker | undefined
-  let remote: Remote<ArrangeOffer> | undefined
-  function ready(): Remote<ArrangeOffer> {
-    worker ??= new Worker(new URL('../workers/arrange.worker.ts', import.meta.url), { type: 'module' })
-    return (remote ??= wrap<ArrangeOffer>(worker))
-  }
-  function stop() {
-    worker?.terminate()
-    worker = remote = undefined
-    isBusy.value = false
-  }
-  onBeforeUnmount(stop)
+  const { call, stop } = useWorker<ArrangeOffer>(
+    () => new Worker(new URL('../workers/arrange.worker.ts', import.meta.url), { type: 'module' }),
+  )
 
   function show(best: Arranged | NotArranged) {
     refused.value = 'code' in best ? best : null
     if (!('code' in best)) own.value = best.seating
   }
+  /** Ended by whoever waits, it leaves what was found so far. */
   async function workOut() {
     if (!laid.value) return
     const { circuits, board } = laid.value
     isBusy.value = true
+    problem.value = ''
     priced.value = null
     const wished: Weights = { ...weights }
-    priced.value = await ready().arrangeAll(toRaw(circuits), board, wished, proxy(show))
-    isBusy.value = false
+    try {
+      priced.value = await call((worker) =>
+        worker.arrangeAll(plain(circuits), plain(board), wished, callable(show)),
+      )
+    } catch (error) {
+      if (!(error instanceof WorkerFailure)) throw error
+      if (error.reason === 'failed') problem.value = error.message
+    } finally {
+      isBusy.value = false
+    }
   }
   /** Exchanges two seats by hand; a device with three poles moves with its whole way. */
   function exchange(a: number, b: number) {
@@ -103,6 +106,7 @@ export function useArrangement(
     before,
     total,
     isBusy,
+    problem,
     refused,
     priced,
     prices,

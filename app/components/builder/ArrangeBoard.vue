@@ -70,6 +70,9 @@ function take() {
         {{ laid.clash[0] }} and {{ laid.clash[1] }} stand in the same way. Work it out, or give one of them
         another way.
       </p>
+      <p v-if="arrangement.problem.value" class="stitched waiting" role="alert">
+        {{ arrangement.problem.value }}
+      </p>
       <p v-if="refused" class="stitched stop" role="alert">{{ notArrangedSays(refused) }}</p>
       <ArrangeSeats
         :board="laid.board"

@@ -1,0 +1,121 @@
+/* A board arranged on the screen: exchanged by hand, computed by the worker, ended, taken over; nothing is in the exercise before. */
+import { effectScope, ref, shallowRef } from 'vue'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { arrange } from '#core/arrangement/arrange'
+import type { EmptyBoard, SeatedCircuit } from '#core/arrangement/board'
+import type { Weights } from '#core/arrangement/wishes'
+import { referenceDesign } from '#core/design/reference'
+import { lights, practiceInstallation, sockets } from '#core/bay/practice/installations'
+import type { Circuit, Installation } from '#core/installation/installation'
+
+const { WorkerFailure } =
+  await vi.importActual<typeof import('~/composables/useWorker')>('~/composables/useWorker')
+let fails: 'failed' | 'stopped' | null = null
+const stop = vi.fn()
+vi.mock('~/composables/useWorker', async (original) => ({
+  ...(await original<typeof import('~/composables/useWorker')>()),
+  callable: <T>(value: T): T => value,
+  useWorker: () => ({
+    stop,
+    call: async (ask: (worker: object) => unknown) => {
+      if (fails) throw new WorkerFailure(fails)
+      return ask({
+        arrangeAll: async (
+          circuits: SeatedCircuit[],
+          board: EmptyBoard,
+          weights: Weights,
+          onBest: (best: unknown) => void,
+        ) => {
+          const best = arrange(circuits, board, weights)
+          onBest(best)
+          return { best, without: {} }
+        },
+      })
+    },
+  }),
+}))
+const { useArrangement } = await import('~/composables/useArrangement')
+
+const RULES = { edition: '18-A2', measuredZs: 'eighty-percent', warmDrop: 'tabulated' } as const
+/** A three-phase board with everything on L1 but a machine on all lines. */
+const circuits: Circuit[] = [
+  sockets({ id: 'c1', way: 1, name: 'Sockets' }),
+  lights({ id: 'c2', way: 2, name: 'Lights' }),
+  sockets({ id: 'c3', way: 3, name: 'Drying room' }),
+  sockets({
+    id: 'c4',
+    way: 4,
+    name: 'Lathe',
+    phases: 3,
+    load: { basis: 'power', powerW: 6000, powerFactor: 1 },
+  }),
+].map((one) => ({ ...one, device: { family: 'rcbo', curve: 'B' } }))
+const boardOf = (own: readonly Circuit[]): Installation =>
+  practiceInstallation(own, { intake: { phases: 3 }, board: { phases: 3, ways: 6 } })
+
+let scope: ReturnType<typeof effectScope>
+beforeEach(() => {
+  scope = effectScope()
+  fails = null
+})
+afterEach(() => scope.stop())
+function open(own: readonly Circuit[] = circuits) {
+  const installation = shallowRef(boardOf(own))
+  const arrangement = scope.run(() =>
+    useArrangement(
+      () => installation.value,
+      () => referenceDesign(installation.value, RULES),
+      ref('b1'),
+    ),
+  )!
+  return { installation, ...arrangement }
+}
+
+describe('by hand', () => {
+  it('two seats are exchanged; the exercise keeps what it has until it is taken over', () => {
+    const { exchange, taken, before, now, isChanged, undo } = open()
+    exchange(3, 4)
+    expect(isChanged.value).toBe(true)
+    expect(taken().get('c2')).toEqual({ way: 2, line: 'L2' })
+    expect(now.value!.neutralA).toBeLessThan(before.value!.neutralA)
+    undo()
+    expect(taken().get('c2')).toEqual({ way: 2, line: 'L1' })
+  })
+  it('a device with three poles moves with its whole way, whichever pole is picked', () => {
+    const { exchange, taken, seating } = open()
+    exchange(10, 1)
+    expect(taken().get('c4')).toEqual({ way: 1, line: 'L1' })
+    expect(taken().get('c1')).toEqual({ way: 4, line: 'L1' })
+    expect(seating.value.filter((place) => place === 3)).toHaveLength(3)
+  })
+  it('what was laid out of other circuits is dropped, so that nobody takes over a circuit that is gone', async () => {
+    const { exchange, installation, isChanged, taken } = open()
+    exchange(0, 5)
+    installation.value = boardOf(circuits.slice(1))
+    await Promise.resolve()
+    expect(isChanged.value).toBe(false)
+    expect(taken().has('c1')).toBe(false)
+  })
+})
+
+describe('computed', () => {
+  it('is shown at once and proved against its bound; what cannot be seated is said', async () => {
+    const { workOut, now, before, priced, isBusy } = open()
+    await workOut()
+    expect(isBusy.value).toBe(false)
+    expect(now.value!.neutralA).toBeLessThan(before.value!.neutralA)
+    expect(priced.value!.best).toHaveProperty('bound')
+  })
+  it('ended by whoever waits it is quiet; a worker that fails says so, and what was laid out stays', async () => {
+    const { workOut, exchange, isBusy, problem, isChanged } = open()
+    exchange(3, 4)
+    fails = 'stopped'
+    await workOut()
+    expect([isBusy.value, problem.value]).toEqual([false, ''])
+    fails = 'failed'
+    await workOut()
+    expect(isBusy.value).toBe(false)
+    expect(problem.value).toMatch(/Try again/)
+    expect(isChanged.value).toBe(true)
+  })
+})
