@@ -19,5 +19,6 @@ export function notArrangedSays({ code, needed, seats }: NotArranged): string {
     : 'A three-phase circuit does not go onto a single-phase board.'
 }
 /** Two wishes that cannot both be had: without the one the other comes out better. */
+const inWords = (wish: Wish): string => WISH_TEXT[wish].name.toLowerCase()
 export const priceSays = (wish: Wish, gains: readonly Wish[]): string =>
-  `Without “${WISH_TEXT[wish].name.toLowerCase()}”: better ${gains.map((one) => WISH_TEXT[one].name.toLowerCase()).join(', ')}.`
+  `Without “${inWords(wish)}”: better ${gains.map(inWords).join(', ')}.`

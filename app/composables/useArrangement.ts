@@ -11,7 +11,7 @@ import type { ArrangeOffer, Priced } from '~/workers/arrange.worker'
 
 const NOTICEABLE = 1e-6
 
-/** A board laid out by hand or by computing, its wishes weighed; nothing of it is in the exercise before it is taken over. */
+/** A board laid out by hand or computed from weighed wishes; the exercise has it once it is taken over. */
 export function useArrangement(
   installation: () => Installation | null,
   design: () => InstallationDesign | null,

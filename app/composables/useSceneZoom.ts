@@ -7,11 +7,18 @@ const MOVE = 90
 /** A tap may slip so far, px, before it is a drag. */
 const SLIP = 8
 
+interface Size {
+  readonly w: number
+  readonly h: number
+}
+/** In a page that scrolls, the wheel alone and one finger scroll it while the whole is shown. */
+const isForPage = (event: Event, scale: number): boolean => {
+  if (event instanceof WheelEvent) return !event.ctrlKey && !event.metaKey
+  return scale === 1 && 'touches' in event && (event as TouchEvent).touches.length < 2
+}
+
 /** A drawing that is zoomed and moved: by wheel, two fingers, drag, buttons and keys. */
-export function useSceneZoom(
-  svg: Ref<SVGSVGElement | null>,
-  size: { readonly w: number; readonly h: number },
-) {
+export function useSceneZoom(svg: Ref<SVGSVGElement | null>, size: Size, isInPage = false) {
   const at = shallowRef<ZoomTransform>(zoomIdentity)
   const behaviour = zoom<SVGSVGElement, unknown>()
     .scaleExtent([1, MOST])
@@ -23,6 +30,7 @@ export function useSceneZoom(
       [0, 0],
       [size.w, size.h],
     ])
+    .filter((event: Event) => !(event as MouseEvent).button && !(isInPage && isForPage(event, at.value.k)))
     .clickDistance(SLIP)
     .on('zoom', ({ transform }: { transform: ZoomTransform }) => (at.value = transform))
   const drawn = () => select(svg.value!)

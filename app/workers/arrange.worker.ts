@@ -20,7 +20,7 @@ function arrangeAll(
   onBest(best)
   if ('code' in best) return { best, without: {} }
   const without: Partial<Record<Wish, Arranged>> = {}
-  for (const wish of WISHES.filter((one) => weights[one] > 0 && best.costs[one] < best.total)) {
+  for (const wish of WISHES.filter((one) => weights[one] > 0)) {
     const found = arrange(circuits, board, { ...weights, [wish]: 0 })
     if (!('code' in found)) without[wish] = found
   }

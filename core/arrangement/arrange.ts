@@ -25,13 +25,14 @@ export interface NotArranged {
 const EVERY_ORDER = 8
 /** How often a new order is begun from, where not every one can be. */
 const STARTS = 60
+/** The same board gives the same arrangement. */
+const SEED = 0.5
 
-/** The circuits laid on the board so that the wishes, as they are weighed, are met best. The same seed gives the same. */
+/** The circuits laid on the board so that the wishes, as they are weighed, are met best. */
 export function arrange(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
   weights: Weights,
-  { seed = 1, isOver = () => false }: { readonly seed?: number; readonly isOver?: () => boolean } = {},
 ): Arranged | NotArranged {
   const [needed, seats] = [seatsNeeded(circuits, board), seatsOf(board)]
   if (board.phases === 1 && circuits.some(({ phases }) => phases === 3))
@@ -40,9 +41,7 @@ export function arrange(
   const cost = quickTotal(circuits, board, weights)
   const bound = lowerBound(circuits, board, weights)
   const isSmall = seats <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
-  const seating = isSmall
-    ? bestOfAll(circuits.length, seats, cost)
-    : search(circuits, board, { cost, bound, seed, isOver })
+  const seating = isSmall ? bestOfAll(circuits.length, seats, cost) : search(circuits, board, { cost, bound })
   const costs = costsOf(circuits, board, seating)
   const total = totalOf(costs, weights)
   return { seating, costs, total, bound: isSmall ? total : bound, isProved: isSmall || total <= bound + 1e-9 }
@@ -81,20 +80,14 @@ function bestOfAll(n: number, seats: number, cost: (seating: Seating) => number)
 interface Search {
   readonly cost: (seating: Seating) => number
   readonly bound: number
-  readonly seed: number
-  readonly isOver: () => boolean
 }
 
 /** From many beginnings by the best exchange of two seats, or of two whole ways, until none helps any more. */
-function search(
-  circuits: readonly SeatedCircuit[],
-  board: EmptyBoard,
-  { cost, bound, seed, isOver }: Search,
-) {
-  const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
+function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, bound }: Search) {
+  const random = randomLcg(SEED)
   let best: Seating = firstSeating(circuits, board, null)
   let least = cost(best)
-  for (let start = 0; start < STARTS && !isOver() && least > bound + 1e-9; start++) {
+  for (let start = 0; start < STARTS && least > bound + 1e-9; start++) {
     const begun = firstSeating(circuits, board, start === 0 ? null : random)
     const climbed = climb(begun, board, cost, circuits)
     if (climbed.total < least - 1e-12) [least, best] = [climbed.total, climbed.seating]

@@ -8,12 +8,14 @@ export interface SeatedCircuit {
   /** Third harmonic, 0 to 1 of its current. */
   readonly thirdShare: number
   readonly ratingA: number
-  /** Loss of its device at its own current, W. */
+  /** Loss of a pole of its device at its own current, W. */
   readonly heatW: number
   /** Where it serves; what stands together is found together. */
   readonly area: string
   /** Has a neutral lead of its own that must reach the bar. */
   readonly hasLead: boolean
+  /** Stands behind an RCD that it shares with others. */
+  readonly isShared: boolean
   /** Standing leakage, mA. */
   readonly leakageMA: number
 }
@@ -22,7 +24,7 @@ export interface SeatedCircuit {
 export interface EmptyBoard {
   readonly phases: 1 | 3
   readonly ways: number
-  /** RCDs that share the row between them from the left; 0 or 1 where nothing is shared out. */
+  /** RCDs that the circuits which share one take turns at, as the bay is built; 0 where none does. */
   readonly sections: number
   /** Seats that a neutral lead reaches from the bar, counted from the left. */
   readonly reach: number
@@ -30,16 +32,12 @@ export interface EmptyBoard {
 
 export const seatsOf = ({ phases, ways }: EmptyBoard): number => phases * ways
 
-/** Which circuit sits where, by its place in the list; null is spare. A three-phase circuit fills the seats of its way. */
+/** Which circuit sits where, by its place in the list; null is spare. A three-phase one fills the seats of its way. */
 export type Seating = readonly (number | null)[]
 
 /** 0 for L1, 1 for L2, 2 for L3; a single-phase board has L1 alone. */
 export const lineOfSeat = ({ phases }: EmptyBoard, seat: number): number => seat % phases
 export const wayOfSeat = ({ phases }: EmptyBoard, seat: number): number => Math.floor(seat / phases) + 1
-/** The section of a seat, from 0. */
-export const sectionOf = (board: EmptyBoard, seat: number): number =>
-  board.sections < 2 ? 0 : Math.min(board.sections - 1, Math.floor((seat * board.sections) / seatsOf(board)))
-
 /** Seats that are taken: one for each pole of each circuit. */
 export const seatsNeeded = (circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number =>
   phases === 1 ? circuits.length : circuits.reduce((sum, circuit) => sum + circuit.phases, 0)

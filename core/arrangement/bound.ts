@@ -6,8 +6,8 @@ import type { Weights } from './wishes'
 const EVERY_SHARING = 11
 
 /**
- * What no seating can fall below: the least neutral current of any sharing among the lines, the warmth that the poles of
- * a three-phase device give each other, one change of place for each part of the building but the first.
+ * What no seating can fall below: the least neutral current of any sharing among the lines, the warmth that the
+ * poles of a three-phase device give each other, one change for each part of the building but the first.
  */
 export function lowerBound(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
   const areas = new Set(circuits.map(({ area }) => area)).size

@@ -1,6 +1,8 @@
 import { diversifiedA } from '../design/board/demand'
 import type { InstallationDesign } from '../design/reference'
 import { LINES, type Circuit, type Installation } from '../installation/installation'
+import { sectionsFor, sharesRcd } from '../bay/build/sections'
+import { hasRcd } from '../regulations/devices'
 import { circuitsOf } from '../installation/tree'
 import type { Use } from '../regulations/supply'
 import { lineOfSeat, seatsOf, wayOfSeat, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
@@ -37,19 +39,21 @@ export function laidBoard(
   const currents = diversifiedA(task)
   const circuits = own.map((circuit): SeatedCircuit | null => {
     const ratingA = design.circuits.find(({ circuit: one }) => one.id === circuit.id)?.values.in
-    return ratingA === undefined ? null : seatedOf(circuit, ratingA, currents.get(circuit.id) ?? 0)
+    return ratingA === undefined
+      ? null
+      : seatedOf(circuit, ratingA, currents.get(circuit.id) ?? 0, sharesRcd(frame, circuit))
   })
   if (circuits.some((one) => one === null)) return null
   const board: EmptyBoard = {
     phases: frame.phases,
     ways: frame.ways,
-    sections: own.some(({ device, residualA }) => device.family === 'breaker' && residualA !== null) ? 2 : 0,
+    sections: sectionsFor(own.filter((circuit) => sharesRcd(frame, circuit)).length),
     reach,
   }
   return { board, circuits: circuits as SeatedCircuit[], ...seatingOf(own, board) }
 }
 
-function seatedOf(circuit: Circuit, ratingA: number, currentA: number): SeatedCircuit {
+function seatedOf(circuit: Circuit, ratingA: number, currentA: number, isShared: boolean): SeatedCircuit {
   const { id, name, phases, load, device, use, area = '' } = circuit
   return {
     id,
@@ -60,7 +64,8 @@ function seatedOf(circuit: Circuit, ratingA: number, currentA: number): SeatedCi
     ratingA,
     heatW: lossW(ratingA, Math.min(currentA, ratingA)),
     area,
-    hasLead: device.family === 'rcbo' || device.family === 'afdd',
+    hasLead: hasRcd(device.family),
+    isShared,
     leakageMA: LEAKAGE_MA[use] ?? OTHER_LEAKAGE_MA,
   }
 }

@@ -1,4 +1,6 @@
-import { lineOfSeat, sectionOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+import { turnOf } from '../bay/build/sections'
+import { ratedDiversity } from './heat'
+import { lineOfSeat, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 
 /** What an arrangement comes to. */
 export interface Measured {
@@ -11,9 +13,11 @@ export interface Measured {
   readonly hottest: number | null
   /** Circuits whose neutral lead does not reach its bar. */
   readonly outOfReach: readonly number[]
+  /** Circuits that load their device further than the assembly allows for hours, whatever stands where. */
+  readonly aboveDiversity: readonly number[]
   /** Areas that one RCD takes down altogether. */
   readonly downAtOnce: readonly string[]
-  /** Standing leakage of each section, mA. */
+  /** Standing leakage behind each shared RCD, mA; none where nothing is shared. */
   readonly leakageMA: readonly number[]
   /** How often the area changes from one circuit to the next. */
   readonly changes: number
@@ -26,8 +30,8 @@ export const HANDED_ON = 0.5
 const SIN_120 = Math.sqrt(3) / 2
 
 /**
- * The neutral current of three line currents at 0°, −120° and +120°, with third harmonics, which are in phase on all
- * lines and add up, A. First principles: the root of the sum of squares of what has different frequencies.
+ * The neutral current of three line currents at 0°, −120° and +120°, with third harmonics, which are in phase on
+ * all lines and add up, A. First principles: the root of the sum of squares of what has different frequencies.
  */
 export function neutralOf(linesA: ArrayLike<number>, thirdA: number): number {
   const a = linesA[0] ?? 0
@@ -68,8 +72,8 @@ export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, s
   const hottest = seating.findIndex((place, seat) => place !== null && warmth[seat] === hottestW)
   const taken = seating.flatMap((place, seat) => (place === null ? [] : [{ place, seat }]))
   const firstSeats = taken.filter(({ place, seat }) => seating.indexOf(place) === seat)
-  const leakageMA = Array.from({ length: Math.max(1, board.sections) }, () => 0)
-  for (const { place, seat } of firstSeats) leakageMA[sectionOf(board, seat)]! += circuits[place]!.leakageMA
+  const places = firstSeats.map(({ place }) => place)
+  const sections = sectionsOf(circuits, board, places)
   return {
     ...currentsOf(circuits, board, seating),
     hottestW,
@@ -77,8 +81,13 @@ export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, s
     outOfReach: firstSeats
       .filter(({ place, seat }) => circuits[place]!.hasLead && seat >= board.reach)
       .map(({ place }) => place),
-    downAtOnce: areasDown(circuits, board, firstSeats),
-    leakageMA,
+    aboveDiversity: aboveDiversity(circuits),
+    downAtOnce: areasDown(circuits, board, sections),
+    leakageMA: Array.from({ length: board.sections }, (_, section) =>
+      sum(
+        places.filter((place) => sections.get(place) === section).map((place) => circuits[place]!.leakageMA),
+      ),
+    ),
     changes: firstSeats.filter(
       ({ place }, i) => i > 0 && circuits[place]!.area !== circuits[firstSeats[i - 1]!.place]!.area,
     ).length,
@@ -86,19 +95,36 @@ export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, s
   }
 }
 
+const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0)
+
+/** By circuit, the RCD that it shares: those that do take turns, from the left. */
+function sectionsOf(
+  circuits: readonly SeatedCircuit[],
+  { sections }: EmptyBoard,
+  places: readonly number[],
+): ReadonlyMap<number, number> {
+  const sharing = places.filter((place) => circuits[place]!.isShared)
+  return new Map(sharing.map((place, i) => [place, turnOf(i, sections)]))
+}
+
 /** Areas of two circuits and more that stand behind one RCD of several. */
 function areasDown(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
-  seats: readonly { readonly place: number; readonly seat: number }[],
+  sections: ReadonlyMap<number, number>,
 ): string[] {
   if (board.sections < 2) return []
-  const behind = new Map<string, number[]>()
-  for (const { place, seat } of seats) {
-    const { area } = circuits[place]!
-    behind.set(area, [...(behind.get(area) ?? []), sectionOf(board, seat)])
-  }
+  const behind = new Map<string, (number | undefined)[]>()
+  circuits.forEach(({ area }, place) => behind.set(area, [...(behind.get(area) ?? []), sections.get(place)]))
   return [...behind]
-    .filter(([, sections]) => sections.length > 1 && new Set(sections).size === 1)
+    .filter(([, of]) => of.length > 1 && of[0] !== undefined && new Set(of).size === 1)
     .map(([area]) => area)
+}
+
+/** Circuits that load their device further than so many beside each other may be for hours. */
+function aboveDiversity(circuits: readonly SeatedCircuit[]): number[] {
+  const share = ratedDiversity(circuits.length)
+  return circuits.flatMap(({ currentA, ratingA }, place) =>
+    currentA > ratingA * share + 1e-9 ? [place] : [],
+  )
 }

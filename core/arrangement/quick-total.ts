@@ -1,24 +1,27 @@
-import { sectionOf, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
+import { turnOf } from '../bay/build/sections'
+import { seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 import { neutralOf } from './measure'
 import { LEAKAGE_LIMIT_MA, totalOf, type Weights } from './wishes'
+
+/** More than one bit: what shares no RCD does not go dark with others. */
+const NO_SHARED = 3
 
 /** What is looked up and added up along the way. */
 function tablesOf(circuits: readonly SeatedCircuit[], board: EmptyBoard) {
   const areas = [...new Set(circuits.map(({ area }) => area))]
   return {
     areaOf: circuits.map(({ area }) => areas.indexOf(area)),
-    section: Array.from({ length: seatsOf(board) }, (_, seat) => sectionOf(board, seat)),
     lines: new Float64Array(board.phases),
-    leakage: new Float64Array(Math.max(1, board.sections)),
-    // Of each area how many circuits, and a bit for each section that one of them is in.
+    leakage: new Float64Array(board.sections),
+    // Of each area how many circuits, and a bit for each RCD that one of them shares; one that shares none has both.
     counts: new Int32Array(areas.length),
     masks: new Int32Array(areas.length),
   }
 }
 
 /**
- * The same as `totalOf(costsOf(…))`, in one walk along the seats and without anything made on the way: a search asks it
- * some hundred thousand times.
+ * The same as `totalOf(costsOf(…))`, in one walk along the seats and without anything made on the way: a search
+ * asks it some hundred thousand times.
  */
 export function quickTotal(
   circuits: readonly SeatedCircuit[],
@@ -27,13 +30,12 @@ export function quickTotal(
 ): (seating: Seating) => number {
   const n = Math.max(1, circuits.length)
   const seats = seatsOf(board)
-  const { areaOf, section, lines, leakage, counts, masks } = tablesOf(circuits, board)
+  const { areaOf, lines, leakage, counts, masks } = tablesOf(circuits, board)
 
   return (seating) => {
     for (const table of [lines, leakage, counts, masks]) table.fill(0)
-    let [third, products, squares, before, far, changes, taken, last, lastArea] = [
-      0, 0, 0, 0, 0, 0, 0, -1, -1,
-    ]
+    let [third, products, squares, before] = [0, 0, 0, 0]
+    let [far, changes, taken, turns, last, lastArea] = [0, 0, 0, 0, -1, -1]
     for (let seat = 0; seat < seats; seat++) {
       const place = seating[seat]!
       if (place === null) {
@@ -53,9 +55,10 @@ export function quickTotal(
       if (one.hasLead && seat >= board.reach) far++
       if (lastArea >= 0 && area !== lastArea) changes++
       lastArea = area
-      leakage[section[seat]!]! += one.leakageMA
       counts[area]!++
-      masks[area]! |= 1 << section[seat]!
+      const section = one.isShared ? turnOf(turns++, board.sections) : -1
+      if (section >= 0) leakage[section]! += one.leakageMA
+      masks[area]! |= section < 0 ? NO_SHARED : 1 << section
     }
     return totalOf(
       {

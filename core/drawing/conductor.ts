@@ -135,16 +135,9 @@ export const sheathed = (sheath: 'grey' | 'white' | 'armour', d: string, wide: n
   ...where(sheath === 'armour', path('line thin', d, wide * 0.2)),
 ]
 
-/** A cable clip or saddle over a run, its two screws beside it. */
-export const saddle = (x: number, y: number, wide: number, isAcross: boolean): Shapes =>
-  isAcross
-    ? [
-        rounded(3, rect('steel', x - wide / 2 - 8, y - 5, wide + 16, 10)),
-        ...screw(x - wide / 2 - 4, y, 2.5),
-        ...screw(x + wide / 2 + 4, y, 2.5),
-      ]
-    : [
-        rounded(3, rect('steel', x - 5, y - wide / 2 - 8, 10, wide + 16)),
-        ...screw(x, y - wide / 2 - 4, 2.5),
-        ...screw(x, y + wide / 2 + 4, 2.5),
-      ]
+/** A saddle over a level run, a screw above and one below. */
+export const saddle = (x: number, y: number, wide: number): Shapes => [
+  rounded(3, rect('steel', x - 5, y - wide / 2 - 8, 10, wide + 16)),
+  ...screw(x, y - wide / 2 - 4, 2.5),
+  ...screw(x, y + wide / 2 + 4, 2.5),
+]

@@ -11,7 +11,7 @@ export function conduitRun(material: 'steel' | 'plastic', w: number, how: Condui
   const tilt = how === 'crooked' ? -5 : 0
   return [
     path(skin, `M0 ${24 - tilt}L${mid - 26} 24M${mid + 26} 24L${w} ${24 + tilt}`, 20),
-    ...saddles.filter((_, i) => how !== 'saddleOut' || i !== 2).flatMap((x) => saddle(x, 24, 20, false)),
+    ...saddles.filter((_, i) => how !== 'saddleOut' || i !== 2).flatMap((x) => saddle(x, 24, 20)),
     circle(material === 'steel' ? 'steel dark' : 'moulding dim', mid, 24, 30),
     ...(how === 'lidOff'
       ? [
@@ -83,17 +83,3 @@ export function clippedCable(w: number, how: 'right' | 'sagging' | 'grazed' | 'l
     ),
   ]
 }
-
-/** A box's way in from a hole in masonry. */
-export const hole = (isFilled: boolean): Shapes =>
-  isFilled ? [circle('wall', 0, 0, 20), circle('line thin', 0, 0, 12)] : [circle('dark', 0, 0, 20)]
-
-/** Fittings apart, for pictures of a run: a coupler, a bush, a bend. */
-export const coupler = (): Shapes => [
-  rounded(2, rect('steel', 0, 0, 40, 26)),
-  path('line thin', 'M6 4V22M34 4V22'),
-]
-export const bush = (): Shapes => [
-  rounded(3, rect('brass', 0, 0, 12, 34)),
-  rounded(1, rect('brass', 12, 7, 10, 20)),
-]

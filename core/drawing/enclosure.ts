@@ -26,23 +26,15 @@ export const knockOut = (how: 'closed' | 'open' | 'gland' | 'gap'): Shapes => {
   if (how === 'closed') return [circle('painted', 22, 12, 15), path('line thin', 'M10 12H34')]
   return [
     circle('dark', 22, 12, 15),
-    ...(how === 'gap' ? put0(circle('moulding', 27, 12, 9)) : put0(circle('moulding', 22, 12, 17))),
+    how === 'gap' ? circle('moulding', 27, 12, 9) : circle('moulding', 22, 12, 17),
     circle('moulding dim', how === 'gap' ? 27 : 22, 12, how === 'gap' ? 6 : 11),
   ]
 }
-const put0 = (...shapes: Shapes): Shapes => shapes
 
 /** A slot through which cables come in, with its grommet or a bare edge. */
 export const cableEntry = (w: number, isBushed: boolean): Shapes => [
   rounded(6, rect('dark', 0, 0, w, 22)),
   ...where(isBushed, path('slot', `M6 3H${w - 6}q4 8 0 16H6q-4-8 0-16Z`, 5)),
-]
-
-/** A bar with its screws; the screws and conductors of circuits are drawn over it. */
-export const bar = (w: number, letter: string): Shapes => [
-  rounded(2, rect('brass', 0, 0, w, 22)),
-  ...Array.from({ length: Math.floor(w / 26) }, (_, i) => circle('dark', 16 + i * 26, 11, 4)),
-  words(-14, 17, letter),
 ]
 
 /** A busbar with a finger under each way. */

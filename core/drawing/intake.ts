@@ -3,7 +3,7 @@ import { circle, crack, path, put, rect, rounded, scorch, screw, where, words, t
 
 export type Age = 'old' | 'modern'
 
-/** A cut-out from its upper left corner, 130 wide and 150 high: cast metal or moulded; its fuse left, its neutral link right. */
+/** A cut-out, 130 by 150 or wider for three phases, cast or moulded: its fuses left, its neutral link right. */
 export function cutOut(
   age: Age,
   phases: 1 | 3,

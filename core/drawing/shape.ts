@@ -145,6 +145,7 @@ export const scorch = (x: number, y: number, w: number, h: number): Shape =>
 export const crack = (x: number, y: number, w: number, h: number): Shape =>
   path(
     'line',
-    `M${x} ${y}l${w * 0.3} ${h * 0.2} ${-w * 0.1} ${h * 0.25} ${w * 0.45} ${h * 0.2} ${-w * 0.15} ${h * 0.2} ${w * 0.5} ${h * 0.15}`,
+    `M${x} ${y}l${w * 0.3} ${h * 0.2} ${-w * 0.1} ${h * 0.25} ${w * 0.45} ${h * 0.2}` +
+      ` ${-w * 0.15} ${h * 0.2} ${w * 0.5} ${h * 0.15}`,
     2,
   )

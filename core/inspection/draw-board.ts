@@ -145,7 +145,10 @@ const entry: Draw = (spot) => {
 
 const tails: Draw = ({ x, y, h, look }) => {
   const one = (colour: 'brown' | 'blue', start: number, end: number, top: number): Shapes => {
-    const d = `M${start} ${y + h}V${y + top + 36}Q${start} ${y + top} ${start + 34} ${y + top}H${end - 10}Q${end} ${y + top} ${end} ${y + top + 12}V${y + 92}`
+    const over = y + top
+    const d =
+      `M${start} ${y + h}V${over + 36}Q${start} ${over} ${start + 34} ${over}` +
+      `H${end - 10}Q${end} ${over} ${end} ${over + 12}V${y + 92}`
     return [
       ...conductor(colour, d, 12),
       path(

@@ -29,10 +29,10 @@ const tails: Draw = (spot) => {
   const [wide, look] = [figure(spot, 'wide'), spot.look as TailLook]
   if (text(spot, 'from') === 'cutout')
     return colours.flatMap((colour, i) => {
-      const [x, mx] = [150 + wide - 62 + i * 19, 442 + i * 16]
+      const [x, mx, over] = [150 + wide - 62 + i * 19, 442 + i * 16, 280 - i * 22]
       return tail(
         colour,
-        `M${x} 380V${300 - i * 22}Q${x} ${280 - i * 22} ${x + 20} ${280 - i * 22}H396Q${mx - 6} ${280 - i * 22} ${mx - 6} 372H${mx - 2}`,
+        `M${x} 380V${over + 20}Q${x} ${over} ${x + 20} ${over}H396Q${mx - 6} ${over} ${mx - 6} 372H${mx - 2}`,
         { x, y: 374 },
         i === 0 ? look : 'right',
       )
@@ -42,7 +42,8 @@ const tails: Draw = (spot) => {
     const [x, low] = [510 + i * 14, 430 + i * 18]
     return tail(
       colour,
-      `M${x} 380V${low - 16}Q${x} ${low} ${x + 16} ${low}H${to - 30 + i * 12}Q${to + i * 14} ${low} ${to + 14 + i * 14} ${390}`,
+      `M${x} 380V${low - 16}Q${x} ${low} ${x + 16} ${low}` +
+        `H${to - 30 + i * 12}Q${to + i * 14} ${low} ${to + 14 + i * 14} 390`,
       { x, y: 428 },
       i === 0 ? look : 'right',
     )

@@ -3,7 +3,7 @@ import type { IntakeKind } from '#core/inspection/scenes/intake'
 import type { Shapes } from '#core/drawing/shape'
 import type { Site, SiteAct } from '#core/survey/site/site'
 
-/** Tails of an intake this thin are those of an old one; common practice, no source. */
+/** Tails this thin, and an earth from the sheath, are those of an old intake; common practice, no source. */
 const MODERN_TAILS_MM2 = 25
 
 /**
@@ -22,7 +22,7 @@ export function pictureOfAct({ facts }: Site, { id, kind }: SiteAct): Shapes | n
   return drawIntake({
     arrangement,
     phases: known.get('intake.phases') === '3' ? 3 : 1,
-    age: (tailsMm2 ?? MODERN_TAILS_MM2) < MODERN_TAILS_MM2 ? 'old' : 'modern',
+    age: arrangement === 'TN-S' || (tailsMm2 ?? MODERN_TAILS_MM2) < MODERN_TAILS_MM2 ? 'old' : 'modern',
     isLooped: false,
     isDivided: false,
     hasServices: known.has('earth.bondWater') || known.has('earth.bondGas'),

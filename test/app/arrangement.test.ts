@@ -1,4 +1,4 @@
-/* A board arranged on the screen: exchanged by hand, computed by the worker, ended, taken over; nothing is in the exercise before. */
+/* A board arranged on the screen: exchanged by hand, computed by the worker, ended, taken over. */
 import { effectScope, ref, shallowRef } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { arrange } from '#core/arrangement/arrange'

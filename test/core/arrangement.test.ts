@@ -9,6 +9,7 @@ import { lossW, ratedDiversity } from '#core/arrangement/heat'
 import { measure, neutralOf } from '#core/arrangement/measure'
 import { quickTotal } from '#core/arrangement/quick-total'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES } from '#core/arrangement/wishes'
+import { practiceInstallation, practiceRig, sockets } from '#core/bay/practice/installations'
 import { referenceDesign } from '#core/design/reference'
 import { splitBoard } from '../support/bay'
 
@@ -22,6 +23,7 @@ const circuit = (parts: Partial<SeatedCircuit> = {}): SeatedCircuit => ({
   heatW: 2,
   area: '',
   hasLead: false,
+  isShared: true,
   leakageMA: 1,
   ...parts,
 })
@@ -74,17 +76,27 @@ describe('what else is looked at', () => {
       circuit({ area: 'first', leakageMA: 4 }),
     ]
     const split = board({ sections: 2, reach: 2 })
-    expect(measure(circuits, split, [0, 1, null, 2, null, null])).toMatchObject({
+    // They take turns at the two RCDs, from the left.
+    expect(measure(circuits, split, [0, 2, null, 1, null, null])).toMatchObject({
       downAtOnce: ['ground'],
-      outOfReach: [],
+      outOfReach: [1],
       leakageMA: [2, 4],
       gaps: 1,
-      changes: 1,
+      changes: 2,
     })
-    expect(measure(circuits, split, [0, null, null, 1, 2, null])).toMatchObject({
+    expect(measure(circuits, split, [0, 1, 2, null, null, null])).toMatchObject({
       downAtOnce: [],
-      outOfReach: [1],
+      outOfReach: [],
     })
+    const own = circuits.map((one) => ({ ...one, isShared: false }))
+    expect(measure(own, board(), [0, 2, 1, null, null, null])).toMatchObject({
+      downAtOnce: [],
+      leakageMA: [],
+    })
+  })
+  it('circuits that load their device further than so many may beside each other', () => {
+    const four = [16, 11, 12, 5].map((currentA) => circuit({ currentA, ratingA: 16 }))
+    expect(measure(four, board(), [0, 1, 2, 3, null, null]).aboveDiversity).toEqual([0, 2])
   })
 })
 
@@ -119,6 +131,7 @@ const someCircuit = fc.record({
   heatW: fc.integer({ min: 0, max: 6 }),
   area: fc.constantFrom('ground', 'first', 'yard'),
   hasLead: fc.boolean(),
+  isShared: fc.boolean(),
   leakageMA: fc.integer({ min: 0, max: 5 }),
 })
 const least = (circuits: readonly SeatedCircuit[], at: EmptyBoard): number =>
@@ -174,7 +187,7 @@ describe('the best arrangement', () => {
     expect(found.total).toBeGreaterThanOrEqual(found.bound - 1e-9)
     expect(found.total).toBeCloseTo(least(circuits, nine), 9)
   })
-  it('keeps the three poles of a device in one way, each seat taken once; the same seed gives the same', () => {
+  it('keeps the three poles of a device in one way, each seat taken once; the same board gives the same', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(someCircuit, fc.constantFrom(1, 1, 3)), { minLength: 1, maxLength: 9 }),
@@ -228,11 +241,8 @@ describe('what cannot be laid out', () => {
 
 describe('a board of an installation', () => {
   const installation = splitBoard()
-  const design = referenceDesign(installation, {
-    edition: '18-A2',
-    measuredZs: 'eighty-percent',
-    warmDrop: 'tabulated',
-  })
+  const RULES = { edition: '18-A2', measuredZs: 'eighty-percent', warmDrop: 'tabulated' } as const
+  const design = referenceDesign(installation, RULES)
   it('is read with its currents after diversity, its ways and its sections; what is taken over is read back', () => {
     const laid = laidBoard(installation, design, 'b1', 12)!
     expect(laid.board).toMatchObject({ phases: 1, sections: 2 })
@@ -241,6 +251,24 @@ describe('a board of an installation', () => {
     expect(laid.circuits.reduce((sum, { currentA }) => sum + currentA, 0)).toBeCloseTo(demand, 6)
     const ways = waysOf(laid, laid.seating)
     for (const { id, way } of installation.circuits) expect(ways.get(id)!.way).toBe(way)
+  })
+  it('each shared RCD has the circuits that it has in the bay that is built of it', () => {
+    const many = practiceInstallation(
+      [1, 2, 3, 4, 5].map((way) => sockets({ id: `c${way}`, name: `Circuit ${way}`, way })),
+    )
+    const rig = practiceRig('Bay', many)
+    const laid = laidBoard(many, referenceDesign(many, RULES), 'b1', 12)!
+    for (let way = 1; way <= 5; way++)
+      for (let other = 1; other < way; other++) {
+        const pair = laid.circuits.map((one, i) => ({
+          ...one,
+          area: i + 1 === way || i + 1 === other ? 'pair' : `${i}`,
+        }))
+        const isDown = measure(pair, laid.board, laid.seating).downAtOnce.includes('pair')
+        const combOf = (n: number) =>
+          rig.busbars.find(({ teeth }) => teeth.some((tooth) => tooth.startsWith(`b1w${n}.`)))!.id
+        expect(isDown, `${way} and ${other}`).toBe(combOf(way) === combOf(other))
+      }
   })
   it('two circuits that want one way are named', () => {
     const [first, second] = installation.circuits

@@ -274,6 +274,10 @@ test('a board is arranged by hand, then computed: the neutral carries less, and 
   await page.getByRole('button', { name: /: Wax kettle/ }).click()
   await page.getByTestId('seat-17').click()
   await expect(page.getByTestId('seat-17')).toContainText('Wax kettle')
+  // What is laid out by hand outlives a look at another part.
+  await page.getByRole('tab', { name: 'Diagram' }).click()
+  await page.getByRole('tab', { name: 'Arrangement' }).click()
+  await expect(page.getByTestId('seat-17')).toContainText('Wax kettle')
   await page.getByRole('button', { name: 'As it was' }).click()
 
   await page.getByTestId('work-out-board').click()

@@ -4,7 +4,7 @@ import type { InstallationDesign } from '#core/design/reference'
 import type { Installation } from '#core/installation/installation'
 import { WISH_TEXT, notArrangedSays, priceSays } from '#words/arrangement'
 
-/** Which way, which line, which neighbour: by hand, or computed from wishes that are weighed; then into the exercise. */
+/** Which way, line and neighbour: by hand, or computed from weighed wishes; then into the exercise. */
 const { installation, design, locked } = defineProps<{
   installation: Installation | null
   design: InstallationDesign | null

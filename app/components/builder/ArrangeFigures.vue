@@ -9,6 +9,10 @@ const { now, before, circuits } = defineProps<{
   before: Measured
   circuits: readonly SeatedCircuit[]
 }>()
+const namesOf = (places: readonly number[]): string =>
+  places.map((place) => circuits[place]!.name).join(', ') || 'none'
+const leakage = ({ leakageMA }: Measured): string =>
+  leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · ') || 'no shared RCD'
 const most = computed(() => Math.max(1, ...now.linesA, ...before.linesA, now.neutralA, before.neutralA))
 const amps = computed(() => [
   ...now.linesA.map((ampere, i) => ({
@@ -20,21 +24,18 @@ const amps = computed(() => [
 ])
 const others = computed(() => [
   { name: 'Warmest seat', now: `${now.hottestW.toFixed(1)} W`, before: `${before.hottestW.toFixed(1)} W` },
+  { name: 'Leads that do not reach', now: namesOf(now.outOfReach), before: namesOf(before.outOfReach) },
   {
-    name: 'Leads that do not reach',
-    now: now.outOfReach.map((place) => circuits[place]!.name).join(', ') || 'none',
-    before: before.outOfReach.map((place) => circuits[place]!.name).join(', ') || 'none',
+    name: 'Loaded above the assembly’s share',
+    now: namesOf(now.aboveDiversity),
+    before: namesOf(before.aboveDiversity),
   },
   {
     name: 'Dark at once',
     now: now.downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
     before: before.downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
   },
-  {
-    name: 'Leakage by section',
-    now: now.leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · '),
-    before: before.leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · '),
-  },
+  { name: 'Leakage behind each shared RCD', now: leakage(now), before: leakage(before) },
 ])
 </script>
 

@@ -5,7 +5,7 @@ import { SCENE_H, SCENE_W } from '#core/inspection/scenes/spot'
 /** A place that is only looked at: closer, further away, moved. */
 defineProps<{ shapes: Shapes; name: string }>()
 const svg = ref<SVGSVGElement | null>(null)
-const { transform, scale, by, whole, key } = useSceneZoom(svg, { w: SCENE_W, h: SCENE_H })
+const { transform, scale, by, whole, key } = useSceneZoom(svg, { w: SCENE_W, h: SCENE_H }, true)
 </script>
 
 <template>
@@ -35,6 +35,7 @@ const { transform, scale, by, whole, key } = useSceneZoom(svg, { w: SCENE_W, h: 
   margin: 4px 0 8px;
 }
 .place .scene {
+  touch-action: pan-y pinch-zoom;
   min-height: 0;
   height: auto;
   aspect-ratio: 1200 / 760;

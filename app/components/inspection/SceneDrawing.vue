@@ -5,7 +5,7 @@ import type { SceneCode } from '#core/inspection/scenes/code'
 import type { SpotView } from '#schemas/workmanship-views'
 import { SCENE_NAME } from '#words/inspection'
 
-/** A place as it is found. Everything that may be wrong is drawn, nothing is named; zoomed, a terminal shows how it is made. */
+/** A place as it is found: what may be wrong is drawn, not named; closer, a terminal shows how it is made. */
 defineProps<{
   scene: SceneCode
   ground: Shapes

@@ -16,8 +16,16 @@ const props = defineProps<{
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const isLocked = computed(() => props.view.stage !== props.stage)
 const ofStage = (key: string) => isDead(key) === (props.stage === 'dead')
-const keys = computed(() => props.view.readingKeys.filter(ofStage))
-const more = computed(() => props.view.moreKeys.filter(ofStage))
+/** What is asked, and what may be read as well. */
+const parts = computed(() =>
+  [
+    { name: '', keys: props.view.readingKeys.filter(ofStage) },
+    {
+      name: `As well, if you tested it: ${props.stage === 'live' ? 'RCD, functions' : 'further dead tests'}`,
+      keys: props.view.moreKeys.filter(ofStage),
+    },
+  ].filter(({ keys }) => keys.length > 0),
+)
 </script>
 
 <template>
@@ -32,23 +40,16 @@ const more = computed(() => props.view.moreKeys.filter(ofStage))
     @write="(key: string, text: string) => emit('write', key, text)"
   />
   <template v-else>
-    <ReadingRow
-      v-for="key in keys"
-      :key="key"
-      :reading="key"
-      :model-value="read(key)"
-      :why="read(whyKey(key))"
-      :locked="isLocked"
-      :missing="missing.includes(key)"
-      @update:model-value="emit('write', key, $event)"
-      @update:why="emit('write', whyKey(key), $event)"
-    />
-    <details v-if="more.length" :open="more.some((key) => read(key) !== '')" data-testid="more-readings">
-      <summary>
-        As well, if you tested it: {{ stage === 'live' ? 'RCD, functions' : 'further dead tests' }}
-      </summary>
+    <component
+      :is="part.name === '' ? 'div' : 'details'"
+      v-for="part in parts"
+      :key="part.name"
+      :open="part.name === '' ? undefined : part.keys.some((key) => read(key) !== '')"
+      :data-testid="part.name === '' ? undefined : 'more-readings'"
+    >
+      <summary v-if="part.name">{{ part.name }}</summary>
       <ReadingRow
-        v-for="key in more"
+        v-for="key in part.keys"
         :key="key"
         :reading="key"
         :model-value="read(key)"
@@ -58,6 +59,6 @@ const more = computed(() => props.view.moreKeys.filter(ofStage))
         @update:model-value="emit('write', key, $event)"
         @update:why="emit('write', whyKey(key), $event)"
       />
-    </details>
+    </component>
   </template>
 </template>

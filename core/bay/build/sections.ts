@@ -1,5 +1,5 @@
 import { hasRcd } from '../../regulations/devices'
-import type { Board } from '../../installation/installation'
+import type { Board, Circuit } from '../../installation/installation'
 import type { Pole } from '../model/rig'
 import type { Draft } from './draft'
 import { barPart, devicePart } from './parts'
@@ -28,6 +28,14 @@ export interface Sections {
   readonly all: readonly Section[]
 }
 
+/** RCDs that a board shares out among its circuits. */
+export const sectionsFor = (sharing: number): number => Math.min(SECTION_NAMES.length, sharing)
+/** The section of a circuit, from 0, by its place among those that share; they take turns. */
+export const turnOf = (place: number, sections: number): number => place % sections
+/** Whether a circuit stands behind an RCD of its board: it needs one and does not bring its own. */
+export const sharesRcd = ({ phases }: Pick<Board, 'phases'>, { device, residualA }: Circuit): boolean =>
+  phases === 1 && residualA !== null && !hasRcd(device.family)
+
 /** Sections of a board: circuits that need an RCD of the board stand behind two, so that one fault leaves half. */
 export function buildSections(
   draft: Draft,
@@ -35,10 +43,8 @@ export function buildSections(
   circuits: readonly WorkedCircuit[],
   main: { readonly id: string; readonly linePoles: readonly Pole[] },
 ): Sections {
-  const shared = circuits.filter(
-    ({ circuit, residualA }) => board.phases === 1 && residualA !== null && !hasRcd(circuit.device.family),
-  )
-  const count = Math.min(2, shared.length)
+  const shared = circuits.filter(({ circuit }) => sharesRcd(board, circuit))
+  const count = sectionsFor(shared.length)
   const ratedA = Math.min(...shared.map(({ residualA }) => residualA!))
   const all = Array.from({ length: count }, (_, i) => {
     const letter = count === 1 ? '' : SECTION_NAMES[i]!
@@ -47,7 +53,7 @@ export function buildSections(
   const plainBar =
     shared.length < circuits.length || count === 0 ? buildPlainBar(draft, board, main.id, count) : null
   return {
-    sharedBy: (worked) => (shared.includes(worked) ? all[shared.indexOf(worked) % count] : undefined),
+    sharedBy: (worked) => (shared.includes(worked) ? all[turnOf(shared.indexOf(worked), count)] : undefined),
     plainBar,
     plainTeeth: new Map(main.linePoles.map((pole) => [pole, [`${main.id}.${pole} out`]])),
     all,

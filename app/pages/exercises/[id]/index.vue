@@ -119,6 +119,17 @@ useUnsavedGuard(
     <PartTabs v-model="tab" :parts="TABS" label="Parts of the exercise">
       <OpenBoxes v-if="open.length && !isLocked" :open="open" />
     </PartTabs>
+    <!-- What is laid out by hand outlives a look at another part. -->
+    <KeepAlive>
+      <ArrangeBoard
+        v-if="tab === 'arrange'"
+        class="tab"
+        :installation="read.installation ?? null"
+        :design="design ?? null"
+        :locked="isLocked"
+        @take="builder.change({ ...form, ...$event })"
+      />
+    </KeepAlive>
     <section v-if="tab === 'circuits'" class="tab">
       <p v-if="isSet" class="stitched">
         This exercise is with apprentices and stays as it is. Duplicate it to vary it.
@@ -168,14 +179,6 @@ useUnsavedGuard(
         </div>
       </div>
     </section>
-    <section v-else-if="tab === 'arrange'" class="tab">
-      <ArrangeBoard
-        :installation="read.installation ?? null"
-        :design="design ?? null"
-        :locked="isLocked"
-        @take="builder.change({ ...form, ...$event })"
-      />
-    </section>
     <section v-else-if="tab === 'diagram'" class="tab">
       <SingleLine
         v-if="read.installation"
@@ -211,7 +214,7 @@ useUnsavedGuard(
         @write="builder.write"
       />
     </section>
-    <section v-else class="tab">
+    <section v-else-if="tab === 'materials'" class="tab">
       <MaterialsList v-if="materials" v-bind="materials" :scopes="scopes" />
     </section>
     <ConflictChooser
