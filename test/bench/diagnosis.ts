@@ -22,7 +22,7 @@ export function diagnosePlanted(rig: Rig, every = 1, pairs = false): Planted[] {
     .flatMap(({ kind, place }) => plantedOne(rig, { kind, place }, tests, pairs))
 }
 
-function plantedOne(
+export function plantedOne(
   rig: Rig,
   { kind, place }: { readonly kind: FaultKind; readonly place: Place },
   tests: ReturnType<typeof testsOf>,
@@ -34,7 +34,14 @@ function plantedOne(
   const ms = performance.now() - from
   if (odd.length === 0) return []
   const isIt = ({ hypothesis, elsewhere }: (typeof candidates)[number]) =>
-    [...hypothesis.faults, ...elsewhere].some((one) => one.code === kind.code && one.place === place.key)
+    [...hypothesis.faults, ...elsewhere].some(
+      (one) =>
+        (one.code === kind.code && one.place === place.key) ||
+        // Insulation under a screw is a resistance at that end: a loose termination stands for both.
+        (kind.code === 'insulationUnderScrew' &&
+          one.code === 'loose' &&
+          one.place.startsWith(`${place.key} `)),
+    )
   const rank = candidates.findIndex(isIt) + 1
   return [{ code: kind.code, place: place.key, ms, rank: rank || null }]
 }

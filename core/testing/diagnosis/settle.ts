@@ -3,12 +3,12 @@ import type { FaultHypothesis } from './fault-hypotheses'
 import type { Hypothesis } from './hypothesis'
 import { readOn, type OpenCause } from './open-cause'
 import { distinct } from './rank'
-import { fittingSize, withinSizes } from './sized'
+import { fittingSize, type AtSize } from './sized'
 import { bringsNearer, score, type Candidate, type Study } from './study'
 
-/** Sizes this near each other read alike: a tenth, as a logarithm. */
-const SAME_SIZE = 0.1
-const ROUNDS = 2
+/** Sizes this near each other read alike, as a logarithm. */
+const SAME_SIZE = 0.03
+const ROUNDS = 3
 /** So many causes are solved again at their own size; those behind were far from the first. */
 const MOST_SOLVED = 80
 /** Causes that cost as much to the next whole figure are told as one at several places. */
@@ -107,19 +107,16 @@ function atItsSize(study: Study, { candidate: one, from }: Unsized): Candidate |
   const felt = study.measured.filter(({ key }) => isMoved(study, one, key))
   const settled = { ...one.hypothesis, isScalable: false }
   let best: Candidate | undefined
-  let outcomes = one.outcomes
-  let size = 1
+  const solved: AtSize[] = [{ size: 1, outcomes: one.outcomes }]
   for (let round = 0; round <= ROUNDS; round += 1) {
+    const { size, outcomes } = solved.at(-1)!
     const faults = settled.faults.map((fault) => ({ ...fault, size }))
     const scored = score(study, { ...settled, faults }, outcomes)
     if (bringsNearer(study, outcomes) && scored.cost < (best?.cost ?? Infinity)) best = scored
-    const times = fittingSize(study, outcomes)
-    if (times === undefined) break
-    const next = withinSizes(size * times)
-    if (Math.abs(Math.log(next / size)) < SAME_SIZE) break
-    size = next
-    const bay = from.kind.apply(study.intended, from.place, size)
-    outcomes = new Map([...study.sound, ...study.reader.read(bay, felt)])
+    const next = fittingSize(study, solved)
+    if (next === undefined || Math.abs(Math.log(next / size)) < SAME_SIZE) break
+    const bay = from.kind.apply(study.intended, from.place, next)
+    solved.push({ size: next, outcomes: new Map([...study.sound, ...study.reader.read(bay, felt)]) })
   }
   return best
 }

@@ -2,7 +2,7 @@ import { applyFaults, hasAnySize } from '../../bay/faults/catalogue'
 import type { Fault } from '../../bay/faults/fault'
 import type { Outcomes } from '../expected/predict'
 import { byCost } from './rank'
-import { fittingSize, withinSizes } from './sized'
+import { fittingSize } from './sized'
 import { score, type Candidate, type Study } from './study'
 
 /** So many pairs are solved at their own sizes, and so often each of the two in turn. */
@@ -27,9 +27,9 @@ function settled(study: Study, { hypothesis }: Candidate): Candidate | undefined
       const others = faults.filter(({ code, place }) => code !== fault.code || place !== fault.place)
       const sized = faults.find((candidate) => !others.includes(candidate))!
       const [without, together] = [readings(study, others), readings(study, faults)]
-      const times = without && together && fittingSize({ ...study, sound: without }, together)
-      if (!times) continue
-      const size = withinSizes((sized.size ?? 1) * times)
+      const solved = together && [{ size: sized.size ?? 1, outcomes: together }]
+      const size = without && solved && fittingSize({ ...study, sound: without }, solved)
+      if (!size) continue
       faults = faults.map((candidate) => (candidate === sized ? { ...sized, size } : candidate))
     }
   const outcomes = readings(study, faults)

@@ -7,30 +7,60 @@ import type { Study } from './study'
 const MOST_TIMES = 30
 export const withinSizes = (size: number): number => Math.min(MOST_TIMES, Math.max(1 / MOST_TIMES, size))
 
+/** The bay solved with the cause at one size; 1 is the catalogue's own. */
+export interface AtSize {
+  readonly size: number
+  readonly outcomes: ReadonlyMap<string, Outcome>
+}
+
 /**
- * How many times its own size a cause must have so that it explains the odd readings best: one size for every
- * reading that it touches. Undefined where none of them moves the way the cause moves it. In ohms for what is
- * compared by amount, in conductance for insulation.
+ * The size at which a cause explains the odd readings best: one size for every reading that it touches. Undefined
+ * where none of them moves the way the cause moves it. In ohms for what is compared by amount, in conductance for
+ * insulation.
  */
-export function fittingSize(study: Study, outcomes: ReadonlyMap<string, Outcome>): number | undefined {
-  const moved = study.measured.flatMap(({ key, kind }) => movedReading(study, outcomes, key, kind))
-  const sizes = moved.flatMap(({ key, seen, base, own }) => {
-    const size = (seen - base) / (own - base)
+export function fittingSize(study: Study, solved: readonly AtSize[]): number | undefined {
+  const moved = study.measured.flatMap(({ key, kind }) => movedReading(study, solved, key, kind))
+  const sizes = moved.flatMap(({ key, seen, curve }) => {
+    const size = curve.sizeAt(seen)
     return study.odd.has(key) && size > 0 ? [withinSizes(size)] : []
   })
   const left = (size: number) =>
-    moved.reduce((sum, { kind, seen, base, own, isConductance }) => {
-      const predicted = base + size * (own - base)
+    moved.reduce((sum, { kind, seen, curve, isConductance }) => {
       const outcome = (value: number): Outcome => ({ is: 'value', value: isConductance ? 1 / value : value })
-      return sum + cost(kind, outcome(seen), outcome(predicted))
+      return sum + cost(kind, outcome(seen), outcome(curve.at(size)))
     }, 0)
   return sizes.length
     ? sizes.reduce((best, candidate) => (left(candidate) < left(best) ? candidate : best))
     : undefined
 }
 
-/** A reading of the sheet, of the sound bay and of the bay with the cause, on a scale where sizes add up. */
-function movedReading(study: Study, outcomes: ReadonlyMap<string, Outcome>, key: string, kind: string) {
+/** How one reading follows the size of a cause. */
+interface Curve {
+  readonly at: (size: number) => number
+  /** Not above nought where no size gives this reading. */
+  readonly sizeAt: (reading: number) => number
+}
+
+type Point = readonly [size: number, reading: number]
+
+/**
+ * Between any two nodes of a linear network the resistance follows one resistor x of it as (a + b x)/(1 + g x), which
+ * three solved points tell exactly; through two points a straight line is laid.
+ */
+function curveThrough(sound: number, points: readonly Point[]): Curve {
+  const slopes = points.map(([size, reading]) => (reading - sound) / size)
+  const [one, other] = points.slice(-2)
+  const [first, second] = slopes.slice(-2)
+  const bend = other && one![1] !== other[1] ? (first! - second!) / (other[1] - one![1]) : 0
+  const rise = first! + bend * one![1]
+  return {
+    at: (size) => (sound + rise * size) / (1 + bend * size),
+    sizeAt: (reading) => (reading - sound) / (rise - bend * reading),
+  }
+}
+
+/** A reading of the sheet, and how it follows the cause, on a scale where sizes add up. */
+function movedReading(study: Study, solved: readonly AtSize[], key: string, kind: string) {
   const { by } = kindOf(kind).fit
   if (by !== 'amount' && by !== 'decades') return []
   const isConductance = by === 'decades'
@@ -39,8 +69,13 @@ function movedReading(study: Study, outcomes: ReadonlyMap<string, Outcome>, key:
       return outcome?.is === 'value' || outcome?.is === 'over' ? 1 / Math.max(1, outcome.value) : undefined
     return outcome?.is === 'value' ? outcome.value : undefined
   }
-  const [seen, base, own] = [study.observed, study.sound, outcomes].map((map) => scaled(map.get(key)))
+  const [seen, base] = [study.observed, study.sound].map((map) => scaled(map.get(key)))
+  const points = solved.flatMap(({ size, outcomes }): Point[] => {
+    const reading = scaled(outcomes.get(key))
+    return reading === undefined ? [] : [[size, reading]]
+  })
+  const own = points.at(-1)?.[1]
   if (seen === undefined || base === undefined || own === undefined) return []
   const isMoved = Math.abs(own - base) > 0.02 * Math.max(own, base)
-  return isMoved ? [{ key, kind, seen, base, own, isConductance }] : []
+  return isMoved ? [{ key, kind, seen, isConductance, curve: curveThrough(base, points) }] : []
 }

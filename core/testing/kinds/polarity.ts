@@ -3,6 +3,7 @@ import { indexParts } from '../../bay/model/terminals'
 import { SOURCES } from '../../regulations/source'
 import type { PrepareOptions } from '../setup/bench-state'
 import { earthBarOf, hasNeutral, wayOf } from '../setup/circuit-ends'
+import type { PairReading } from '../../bay/instruments/kept-network'
 import type { Prepared } from '../setup/prepared'
 import type { AskPairs, BayTest, TestKind } from './kind'
 import { linkedAtBoard } from './r1r2'
@@ -31,6 +32,16 @@ function staysOn(rig: Rig, test: BayTest, ask: AskPairs): boolean {
   return ask(off, [[off.at, off.to]])[0]!.ohm < JOINED_OHM
 }
 
+/**
+ * Is the neutral terminal joined to the link itself? Where a neutral touches earth somewhere behind the same bar, every
+ * neutral reads low without the link too: that is a matter of insulation, and says nothing of which is which.
+ */
+function neutralIsLinked(neutral: PairReading, prepared: Prepared, ask: AskPairs): boolean {
+  if (!(neutral.ohm < JOINED_OHM)) return false
+  const unlinked = { ...prepared, setup: { ...prepared.setup, links: [] } }
+  return !(ask(unlinked, [[neutralBeside(prepared.at), prepared.to]])[0]!.ohm < JOINED_OHM)
+}
+
 /** The line reaches the line terminal and goes when its switch is opened. A tick, never a number. */
 export const polarity: TestKind<'polarity'> = {
   key: 'polarity',
@@ -53,7 +64,7 @@ export const polarity: TestKind<'polarity'> = {
       [neutralBeside(at), to],
     ],
     read: ([line, neutral], rig, test, ask) => {
-      const isLine = line!.ohm < JOINED_OHM && !(neutral!.ohm < JOINED_OHM)
+      const isLine = line!.ohm < JOINED_OHM && !neutralIsLinked(neutral!, prepareIt(rig, test, {})!, ask)
       return { is: isLine && !staysOn(rig, test, ask) ? 'tick' : 'cross' }
     },
   },
