@@ -12,6 +12,6 @@ useIdleLock(session, { path: () => route.path, lock: () => callOnce('POST', 'loc
     <NuxtPage />
   </NuxtLayout>
   <NewerVersion />
-  <ProveAgain v-if="session.isLocked || session.isAsked" />
-  <SignInAgain v-if="session.ended" />
+  <LazyProveAgain v-if="session.isLocked || session.isAsked" />
+  <LazySignInAgain v-if="session.ended" />
 </template>

@@ -46,6 +46,8 @@ export interface SessionView {
   readonly isLocked: boolean
   /** Minutes without a touch until then; 0 never. */
   readonly lockMinutes: number
+  /** The last change that had been told when this was answered: what is asked after it holds that change. */
+  readonly news: number
 }
 
 /** A first password, shown once for the slip of paper. */

@@ -3,7 +3,10 @@ import { countWaiting, walkOf, type WalkOrder } from '#core/floor/needs'
 
 const ORDER = 'nakshi.floor.order'
 
-/** What needs whoever walks the floor, bay by bay, kept fresh; answered from where it stands. */
+/**
+ * What needs whoever walks the floor, bay by bay, answered from where it stands. The head of the page, which counts it,
+ * keeps it fresh for both.
+ */
 export function useNeeds() {
   const { call } = useApi()
   const { isBusy, act } = useAct()
@@ -18,6 +21,5 @@ export function useNeeds() {
       await call('POST', `calls/${id}`, { answer: given, note })
       await refresh()
     })
-  useNews(() => void refresh())
   return { data, problem, refresh, order, stops, waiting, isBusy, answer }
 }

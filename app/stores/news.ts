@@ -11,7 +11,9 @@ export const useNewsStream = defineStore('news', () => {
   const listeners = ref(0)
   /** Grows with all that this tab has not written itself. */
   const changes = ref(0)
-  const url = computed(() => (listeners.value > 0 && session.person ? '/api/news' : undefined))
+  const url = computed(() =>
+    listeners.value > 0 && session.person ? `/api/news?seen=${session.newsSeen ?? ''}` : undefined,
+  )
   const { data, status } = useEventSource(url, [], { autoReconnect: { delay: AGAIN_MS } })
   watch(data, (text) => {
     if (text !== null && isNewsTo(TAB, text)) changes.value += 1

@@ -33,6 +33,8 @@ export const useSession = defineStore('session', () => {
   const isLocked = ref(false)
   const lockMinutes = ref(0)
   const isCollegeOffered = ref(false)
+  /** What this page shows was asked after this change of the server's; null without a network. */
+  const newsSeen = ref<number | null>(null)
   /** Something is to be signed, and who sits here is to be proved first. */
   const isAsked = ref(false)
   let resume: (() => void)[] = []
@@ -55,6 +57,7 @@ export const useSession = defineStore('session', () => {
     isLocked.value = answer.isLocked
     lockMinutes.value = answer.lockMinutes
     isCollegeOffered.value = answer.isCollegeOffered
+    newsSeen.value ??= answer.news
     remembered.keep(answer.person, answer.isLocked)
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
@@ -102,6 +105,7 @@ export const useSession = defineStore('session', () => {
     isLocked,
     lockMinutes,
     isCollegeOffered,
+    newsSeen,
     isAsked,
     untilProved,
     proved,

@@ -7,6 +7,7 @@ import { SESSION_LIMITS, beginSession, signOut, sittingBehind, type Sitting } fr
 import type { SessionView } from '#schemas/views'
 import { personOf, type SessionClaim } from '../services/sign-in'
 import { isCollegeOffered } from './college'
+import { newsCount } from './news'
 import { sessionSecret } from './runtime'
 
 const SESSION = 'nakshi'
@@ -71,6 +72,7 @@ export const sessionView = (context: Context, claim: SessionClaim): SessionView 
   isCollegeOffered: isCollegeOffered(),
   isLocked: false,
   lockMinutes: context.repos.centre.trust().lockMinutes,
+  news: newsCount(),
 })
 
 /** So many people of one device are remembered. */

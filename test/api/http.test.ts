@@ -20,6 +20,7 @@ beforeAll(async () => {
     .get('/api/work/:id', (await import('../../server/api/work/[id]/index.get')).default)
     .post('/api/roster', (await import('../../server/api/roster/index.post')).default)
     .delete('/api/session', (await import('../../server/api/session.delete')).default)
+    .get('/api/news', (await import('../../server/api/news.get')).default)
     .get('/api/sessions', (await import('../../server/api/sessions/index.get')).default)
     .get('/api/audit', (await import('../../server/api/audit.get')).default)
     .get('/api/health', (await import('../../server/api/health.get')).default)
@@ -58,6 +59,7 @@ describe('over the wire', () => {
       isCollegeOffered: false,
       isLocked: false,
       lockMinutes: 15,
+      news: expect.any(Number),
     })
     const response = await post('set-up', ADMIN)
     expect(response.status).toBe(200)
@@ -143,6 +145,36 @@ describe('over the wire', () => {
       const answer = await post('session', { number: 'A-1', password: ADMIN.password }, { cookie: device })
       expect(answer.status).toBe(429)
     }
+  })
+
+  test('a stream says at once what a page has missed, and nothing to a page that has missed nothing', async () => {
+    const headers = { cookie: cookieOf(adminIn!) }
+    const { onNews, tellNews } = await import('~~/server/http/news')
+    // What the tests before have written is told together with this.
+    await new Promise<void>((told) => {
+      const stop = onNews(() => {
+        stop()
+        told()
+      })
+      tellNews('before')
+    })
+    const view = await (await fetch(`${base}/api/session`, { headers })).json()
+    /** What comes first, and what a page would hear of it. */
+    const heard = async (seen: string, meanwhile?: () => void): Promise<string> => {
+      const ended = new AbortController()
+      const stream = await fetch(`${base}/api/news?seen=${seen}`, { headers, signal: ended.signal })
+      const reader = stream.body!.getReader()
+      const next = async () => new TextDecoder().decode((await reader.read()).value)
+      let text = await next()
+      meanwhile?.()
+      if (meanwhile) text += await next()
+      ended.abort()
+      return text
+    }
+    expect(await heard(String(view.news))).not.toContain('writers')
+    expect(await heard(String(view.news), () => tellNews('other'))).toContain('"writers":["other"]')
+    expect(await heard(String(view.news))).toContain('"writers":[]')
+    expect(await heard('')).toContain('"writers":[]')
   })
 
   test('signing out ends the session at the server: a copied cookie opens nothing', async () => {

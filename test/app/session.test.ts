@@ -46,6 +46,7 @@ const signedIn = (isLocked = false) => ({
   isCollegeOffered: false,
   isLocked,
   lockMinutes: 15,
+  news: 4,
 })
 
 beforeEach(() => {

@@ -1,0 +1,192 @@
+/* Benchmarks of the screens in a browser whose processor is four times slower: until somebody can work, the longest
+   task while they do, scripts, memory. Part of npm run bench. */
+import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test'
+import { DEMO_PASSWORD } from '../../demo/story'
+import { report } from './report'
+
+const SLOWER = 4
+const LIMITS = { readyMs: 1500, taskMs: 50, firstScriptKB: 150, furtherScriptKB: 120, growth: 0.2 }
+
+interface Screen {
+  readonly page: Page
+  readonly cdp: CDPSession
+}
+
+/** A page of its own, signed in, slowed down. */
+async function screenOf(browser: Browser, base: string, number?: string): Promise<Screen> {
+  const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
+  if (number) await context.request.post('/api/session', { data: { number, password: DEMO_PASSWORD } })
+  const page = await context.newPage()
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
+  // As text: the runner names functions in a way that a page does not know.
+  await page.addInitScript(
+    'window.longTasks = []; new PerformanceObserver((list) => window.longTasks.push(...list.getEntries().map((one) => one.duration))).observe({ type: "longtask", buffered: true })',
+  )
+  return { page, cdp }
+}
+
+/** From the address to the mark that somebody can work with, ms, median of three; scripts that came, kB brotli. */
+async function readyAt(browser: Browser, base: string, [number, path, mark]: View) {
+  const times: number[] = []
+  let scripts = new Map<string, number>()
+  for (let i = 0; i < 3; i += 1) {
+    const { page } = await screenOf(browser, base, number || undefined)
+    scripts = new Map()
+    const sizes: Promise<void>[] = []
+    page.on('requestfinished', (request) => {
+      const { pathname } = new URL(request.url())
+      const isAhead =
+        request.headers()['sec-purpose'] === 'prefetch' || request.headers().purpose === 'prefetch'
+      if (pathname.endsWith('.js') && !isAhead)
+        sizes.push(
+          request.sizes().then(({ responseBodySize }) => {
+            scripts.set(pathname, Math.max(responseBodySize, scripts.get(pathname) ?? 0))
+          }),
+        )
+    })
+    const from = performance.now()
+    await page.goto(path)
+    await page.locator(mark).first().waitFor()
+    times.push(performance.now() - from)
+    await page.waitForTimeout(600)
+    await Promise.all(sizes)
+    await page.context().close()
+  }
+  const kB = [...scripts.values()].reduce((sum, size) => sum + size, 0) / 1024
+  return { ms: times.sort((a, b) => a - b)[1]!, kB, names: new Set(scripts.keys()), sizes: scripts }
+}
+type View = readonly [number: string, path: string, mark: string]
+
+/** The longest task while something is done, ms; 0 where none was longer than 50. */
+async function longestTask(
+  browser: Browser,
+  base: string,
+  [number, path, mark]: View,
+  act: (page: Page) => Promise<void>,
+): Promise<number> {
+  const { page } = await screenOf(browser, base, number)
+  await page.goto(path)
+  await page.locator(mark).first().waitFor()
+  await page.waitForTimeout(2500)
+  await page.evaluate('window.longTasks.length = 0')
+  await act(page)
+  await page.waitForTimeout(400)
+  const tasks = await page.evaluate<number[]>('window.longTasks')
+  await page.context().close()
+  return Math.max(0, ...tasks)
+}
+
+const typeIn = (box: string) => async (page: Page) => {
+  const cell = page.locator(box)
+  for (let i = 0; i < 20; i += 1) {
+    // As a hand types: about ten keys a second.
+    await cell.press('End')
+    await cell.press(i % 2 ? 'Backspace' : '1')
+    await page.waitForTimeout(100)
+  }
+}
+async function typeInBuilder(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Duplicate' }).first().click()
+  await page.locator('[name="c3.length"]').waitFor()
+  await page.waitForTimeout(3000)
+  await page.evaluate('window.longTasks.length = 0')
+  await typeIn('[name="c3.length"]')(page)
+}
+const WIRED = ['b1w1.L out', 'c1p1.L', 'b1nA.2', 'c1p1.N', 'b1e.2', 'c1p1.E', 'b1w2.L out', 'c2p0.C']
+async function wire(page: Page): Promise<void> {
+  for (const ref of WIRED) {
+    await page.locator(`[data-terminal="${ref}"]`).click()
+    await page.waitForTimeout(150)
+  }
+}
+async function dragCorner(page: Page): Promise<void> {
+  const corner = (await page.getByTestId('corner-5').boundingBox())!
+  const [x, y] = [corner.x + corner.width / 2, corner.y + corner.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let i = 0; i < 60; i += 1) {
+    await page.mouse.move(x, y - i)
+    await page.waitForTimeout(25)
+  }
+  await page.mouse.up()
+}
+const zoomScene = async (page: Page) => {
+  const box = (await page.locator('svg').last().boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  for (let i = 0; i < 12; i += 1) {
+    await page.mouse.wheel(0, i % 2 ? 120 : -240)
+    await page.waitForTimeout(60)
+  }
+}
+
+/** Heap after the tenth and after the fiftieth change of page, grown by this share. */
+async function heapGrowth(browser: Browser, base: string): Promise<number> {
+  const { page, cdp } = await screenOf(browser, base, 'I-201')
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 })
+  await page.goto('/floor')
+  await page.locator('h1').first().waitFor()
+  const usedMB = async () => {
+    await cdp.send('HeapProfiler.collectGarbage')
+    const { usedSize } = (await cdp.send('Runtime.getHeapUsage')) as { usedSize: number }
+    return usedSize / 1024 / 1024
+  }
+  const paths = ['/exercises', '/marking', '/records', '/floor', '/exercises/4']
+  const go = async (path: string) => {
+    await page.evaluate(`window.useNuxtApp().$router.push(${JSON.stringify(path)})`)
+    await page.waitForURL(`**${path}`)
+    await page.waitForTimeout(250)
+  }
+  let first = 0
+  for (let i = 0; i < 50; i += 1) {
+    await go(paths[i % paths.length]!)
+    if (i === 9) first = await usedMB()
+  }
+  const last = await usedMB()
+  await page.context().close()
+  return last / first - 1
+}
+
+/** All of it, on a server with the demo. */
+export async function benchScreens(base: string, chrome: string): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: chrome,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
+  let known = new Set<string>()
+  const views: readonly (readonly [name: string, view: View])[] = [
+    ['sign-in', ['', '/sign-in', '[name=number]']],
+    ['my tasks', ['T-403', '/work', 'h1']],
+    ['worksheet', ['T-402', '/work/12', 'main input']],
+    ['floor', ['I-201', '/floor', 'h1']],
+    ['marking', ['I-201', '/marking', 'h1']],
+  ]
+  for (const [name, view] of views) {
+    const { ms, kB, names, sizes } = await readyAt(browser, base, view)
+    report(`Four times slower: ${name} ready`, ms, 'ms', LIMITS.readyMs)
+    const further = [...sizes].reduce((sum, [path, size]) => sum + (known.has(path) ? 0 : size), 0) / 1024
+    if (known.size === 0) report(`… script of the first screen, brotli`, kB, 'kB', LIMITS.firstScriptKB)
+    else report(`… script more than before it`, further, 'kB', LIMITS.furtherScriptKB)
+    known = new Set([...known, ...names])
+  }
+  const works: readonly (readonly [name: string, view: View, act: (page: Page) => Promise<void>])[] = [
+    ['typing in the worksheet', ['T-402', '/work/12', 'main input'], typeIn('main input >> nth=0')],
+    [
+      'wiring in the virtual bay',
+      ['I-201', '/practice/bays/practice-heaters', '[data-terminal="b1w1.L out"]'],
+      wire,
+    ],
+    ['dragging a fitting', ['I-201', '/runs/1', '[data-testid="corner-5"]'], dragCorner],
+    ['zooming a drawn scene', ['T-408', '/practice/inspection', 'main button'], zoomScene],
+    ['typing in the builder', ['I-201', '/exercises/4', 'h1'], typeInBuilder],
+  ]
+  for (const [name, view, act] of works)
+    report(`Longest task while ${name}`, await longestTask(browser, base, view, act), 'ms', LIMITS.taskMs)
+  report(
+    'Memory after fifty changes of page, over ten',
+    100 * (await heapGrowth(browser, base)),
+    '%',
+    100 * LIMITS.growth,
+  )
+  await browser.close()
+}
