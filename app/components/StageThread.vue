@@ -55,6 +55,8 @@ const STATE_WORD = {
 
 <style scoped>
 .thread {
+  /* What is said to a screen reader alone stays inside. */
+  position: relative;
   display: grid;
   grid-auto-flow: column;
   grid-auto-columns: minmax(118px, 1fr);

@@ -29,6 +29,7 @@ export function useSignOut() {
         isCollegeOffered: false,
         isLocked: false,
         lockMinutes: 0,
+        news: 0,
       })
       location.assign('/')
     } catch (error) {

@@ -87,7 +87,7 @@ const remove = (item: DatedItem) =>
 }
 @media (max-width: 1000px) {
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -22,7 +22,7 @@ const isReady = computed(() => !isApprentice.value || work.value !== null)
         <p class="soft">The tables and rules that every design here is worked from, in three editions.</p>
       </div>
       <NuxtLink to="/advisers"
-        ><el-button>Do I need an RCD? What does an addition require?</el-button></NuxtLink
+        ><el-button class="wrapping">Do I need an RCD? What does an addition require?</el-button></NuxtLink
       >
     </div>
     <div v-if="!isReady" class="skeleton" style="height: 300px" />

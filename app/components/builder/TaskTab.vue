@@ -235,6 +235,11 @@ const askCircuits = list('askCircuits')
   gap: 28px;
   align-items: start;
 }
+@media (max-width: 940px) {
+  .task {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 .head {
   display: grid;
   grid-template-columns: repeat(6, minmax(0, 1fr));

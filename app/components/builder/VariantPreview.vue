@@ -110,6 +110,11 @@ const refusal = computed(() => {
   gap: 14px;
   align-items: end;
 }
+@media (max-width: 760px) {
+  .boxes {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 .grid-table td {
   padding: 3px 8px;
   line-height: 1.25;

@@ -127,6 +127,11 @@ section {
   grid-template-columns: 1.4fr 1fr;
   gap: 30px;
 }
+@media (max-width: 760px) {
+  .session {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 h3 {
   margin: 6px 0 4px;
 }
@@ -135,6 +140,7 @@ h3 {
 }
 .drum {
   display: flex;
+  flex-wrap: wrap;
   gap: 2px;
   align-items: center;
   font: 560 12.5px var(--mono);
@@ -144,8 +150,7 @@ h3 {
   background: var(--indigo-wash);
   border-left: 3px solid var(--indigo);
   padding: 2px 5px;
-  min-width: 0;
-  overflow: hidden;
+  min-width: max-content;
   flex-basis: 0;
   white-space: nowrap;
 }

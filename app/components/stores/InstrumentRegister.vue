@@ -68,7 +68,7 @@ async function retire(one: InstrumentView) {
       No instrument yet. Add the first one with the dates of its calibration; then it can be chosen at the
       bay.
     </p>
-    <table v-else>
+    <table v-else class="grid-table">
       <thead>
         <tr>
           <th>Name</th>
@@ -159,21 +159,6 @@ async function retire(one: InstrumentView) {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 10px 6px 0;
-  border-bottom: 1px solid var(--hem);
-}
-thead th {
-  color: var(--soft);
-  font-size: 13.5px;
-  font-weight: 500;
-}
 .field {
   display: grid;
   gap: 3px;

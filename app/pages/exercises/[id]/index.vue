@@ -251,7 +251,7 @@ useUnsavedGuard(
 }
 @media (max-width: 1000px) {
   .below {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>
