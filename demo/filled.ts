@@ -15,9 +15,9 @@ import { judgeReadings } from '#core/testing/judge/judge'
 import type { DecisionEvidence } from '#schemas/marking-views'
 import type { Repos } from '../server/repos'
 import { keepMarks } from '../server/services/kept-marks'
-import board from './exercises/T-05.json'
-import cooker from './exercises/T-01.json'
-import ring from './exercises/T-02.json'
+import board from '../packs/workshop/T-05.json'
+import cooker from '../packs/workshop/T-01.json'
+import ring from '../packs/workshop/T-02.json'
 import { boardReadings, isBeforeLive, typedAnswers, typedReadings } from './story'
 
 export interface Filling {

@@ -84,8 +84,8 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
 
   const instructor = who(repos, 'I-201')
   keepInstruments(at(lastWeek), instructor, now)
-  for (const file of readdirSync(join(HERE, 'exercises')).sort())
-    importExercise(at(lastWeek), instructor, readFileSync(join(HERE, 'exercises', file), 'utf8'))
+  for (const file of readdirSync(join(HERE, '../packs/workshop')).sort())
+    importExercise(at(lastWeek), instructor, readFileSync(join(HERE, '../packs/workshop', file), 'utf8'))
   for (const [code, clock] of [
     ['T-01', lastWeek],
     ['T-02', today],

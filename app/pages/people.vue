@@ -59,6 +59,7 @@ async function imported(made: readonly SignInSlip[]) {
         >
       </div>
     </div>
+    <FirstSteps v-if="isAdministrator && !importing" class="screen-only" @roster="importing = true" />
     <RosterImport v-if="importing" class="screen-only" @imported="imported" @close="importing = false" />
     <SignInSlips v-if="slips.length" :slips="slips" @close="slips = []" />
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />

@@ -20,6 +20,7 @@ const ROLES_BY_ACTION = {
   'attempt.mark': ['instructor', 'assessor'],
   /** A verifier looks at what was decided and changes nothing. */
   'attempt.see': ['instructor', 'assessor', 'verifier'],
+  'firstSteps.see': ['administrator', 'instructor'],
   'cohorts.see': ['administrator', 'instructor', 'assessor', 'verifier'],
   'records.see': ['instructor', 'assessor', 'administrator', 'verifier'],
   'results.export': ['instructor', 'assessor', 'administrator', 'verifier'],

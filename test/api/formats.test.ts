@@ -21,8 +21,8 @@ import { aCentre } from '../support/centre'
 import { anExercise } from '../support/task'
 
 const read = (file: string) => readFileSync(file, 'utf8')
-const DEMO = readdirSync('demo/exercises').map(
-  (name) => [name, JSON.parse(read(`demo/exercises/${name}`)) as Exercise] as const,
+const DEMO = readdirSync('packs/workshop').map(
+  (name) => [name, JSON.parse(read(`packs/workshop/${name}`)) as Exercise] as const,
 )
 
 test('the published schemas are the ones in force', () => {
@@ -103,7 +103,7 @@ test('a file of version 1, with its one radial circuit, comes in as an installat
 })
 
 describe('the command line speaks the same files', () => {
-  const BOARD = 'demo/exercises/T-04.json'
+  const BOARD = 'packs/workshop/T-04.json'
   const submission = (answers: object) => {
     const file = join(mkdtempSync(join(tmpdir(), 'nakshi-')), 'submission.json')
     writeFileSync(file, JSON.stringify({ format: 'nakshi.submission', version: 1, answers }))

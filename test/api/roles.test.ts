@@ -20,6 +20,8 @@ import { putFramework } from '../../server/services/frameworks'
 import { showFloor, showRequest } from '../../server/services/floor'
 import { groupMarks } from '../../server/services/group-marks'
 import { decide, markingPile, releaseMany, saveMarking, showMarking } from '../../server/services/marking'
+import { showFirstSteps } from '../../server/services/first-steps'
+import { takeSampleExercises } from '../../server/services/packs'
 import { listPeople, previewRosterFile } from '../../server/services/people'
 import { Problem } from '../../server/services/problem'
 import { exportResults, groupRecord, listCohorts, ownRecord } from '../../server/services/records'
@@ -53,6 +55,12 @@ function door(tryIt: () => unknown): void {
 const USE_CASES: [string, Role[], Try][] = [
   ['see people', STAFF, (c, role) => listPeople(c.context, as(c, role))],
   ['see groups', [...STAFF, 'verifier'], (c, role) => listCohorts(c.context, as(c, role))],
+  [
+    'see what a new centre still has to do',
+    ['administrator', 'instructor'],
+    (c, role) => showFirstSteps(c.context, as(c, role)),
+  ],
+  ['take the sample exercises', ['instructor'], (c, role) => takeSampleExercises(c.context, as(c, role))],
   ['bring in a roster', ['administrator'], (c, role) => previewRosterFile(c.context, as(c, role), file)],
   ['see exercises', [...STAFF, 'technician', 'verifier'], (c, role) => listExercises(c.context, as(c, role))],
   [

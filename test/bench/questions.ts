@@ -2,7 +2,7 @@
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import type { Exercise } from '#core/exercise/exercise'
 import { jobQuestions, whatIfQuestions } from '#words/questions/job/index'
-import paintShop from '../../demo/exercises/T-05.json'
+import paintShop from '../../packs/workshop/T-05.json'
 import { typedAnswers } from '../../demo/story'
 import { assignmentFor } from '../../server/services/assignment'
 import { createExercise, setExercise } from '../../server/services/exercises'

@@ -113,7 +113,7 @@ it('the published schema is the one that files are checked against', () => {
 describe('commands', () => {
   const file = fileOf(rig)
   it('rig: builds the bay of an exercise, which can be read again', () => {
-    const { text, code } = nakshi(['rig', 'demo/exercises/T-04.json'])
+    const { text, code } = nakshi(['rig', 'packs/workshop/T-04.json'])
     expect(code).toBe(0)
     expect(nakshi(['simulate', fileOf(JSON.parse(text)), '--explain']).text).toMatch(
       /Isolating switch 1L3 switched on/,

@@ -64,7 +64,7 @@ test('no spread, no variants: the refusal says how many there were', () => {
   })
 })
 
-const demo = (code: string) => JSON.parse(readFileSync(`demo/exercises/${code}.json`, 'utf8')) as Exercise
+const demo = (code: string) => JSON.parse(readFileSync(`packs/workshop/${code}.json`, 'utf8')) as Exercise
 
 test.each(['T-01', 'T-02'])('%s: thirty variants, each its own', (code) => {
   const exercise = demo(code)

@@ -77,9 +77,11 @@ const tooWide = (page: Page): Promise<string[]> =>
     const said = (one: Element) =>
       `${one.tagName} ${one.className} ${(one.textContent ?? '').trim().slice(0, 40)}`
     const wide = document.documentElement.scrollWidth - innerWidth
-    const cut = [...document.querySelectorAll<HTMLElement>('main *, header *')].filter((one) => {
+    const cut = Array.from(document.querySelectorAll<HTMLElement>('main *, header *')).filter((one) => {
       const { overflowX, textOverflow, clipPath, visibility } = getComputedStyle(one)
-      const hasText = [...one.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim())
+      const hasText = Array.from(one.childNodes).some(
+        (node) => node.nodeType === 3 && node.textContent?.trim(),
+      )
       const isHidden = overflowX === 'hidden' || overflowX === 'clip'
       // What is said to a screen reader alone is clipped to nothing; dots are a sign.
       const isMeant =

@@ -235,7 +235,7 @@ test('the library answers where a value comes from; the adviser follows edition 
   const file = join(mkdtempSync(join(tmpdir(), 'nakshi-')), 'closed.json')
   writeFileSync(
     file,
-    readFileSync('demo/exercises/T-03.json', 'utf8')
+    readFileSync('packs/workshop/T-03.json', 'utf8')
       .replace('"T-03"', '"T-13"')
       .replace('Lighting in the halt shelter', 'Shelter with the books closed'),
   )

@@ -19,7 +19,7 @@ const LEAST_V = 1e-6
 const LEAST_A = 1e-7
 
 const demo = (code: string): Rig => {
-  const assignment = assignmentOf(JSON.parse(readFileSync(`demo/exercises/${code}.json`, 'utf8')))
+  const assignment = assignmentOf(JSON.parse(readFileSync(`packs/workshop/${code}.json`, 'utf8')))
   return buildRig(assignment.installation, designOf(assignment), code)!
 }
 const sound = aBay()

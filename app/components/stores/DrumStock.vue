@@ -84,7 +84,7 @@ const addDrum = () =>
             </td>
             <td class="num">
               <b>{{ line.leftM.toFixed(1) }} m</b>
-              <span v-if="line.leftM < line.orderAtM" class="tag waiting">order</span>
+              <span v-if="line.leftM < line.orderAtM" class="tag waiting beside">order</span>
             </td>
             <td class="num">
               <el-input-number
@@ -206,6 +206,9 @@ const addDrum = () =>
 </template>
 
 <style scoped>
+.beside {
+  margin-left: 8px;
+}
 summary {
   cursor: pointer;
   font-weight: 620;

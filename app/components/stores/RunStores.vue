@@ -10,7 +10,7 @@ const { data, problem, refresh } = useServer<StoresRun[]>(() => 'stores/runs')
     <h2>Conduit</h2>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-for="run in data ?? []" :key="run.id" class="run">
-      <p>
+      <p class="row">
         <NuxtLink :to="`/runs/${run.id}`"
           ><b>{{ run.name }}</b></NuxtLink
         >

@@ -11,6 +11,21 @@ const mayChange = computed(() => session.person?.role === 'instructor')
 const file = ref<HTMLInputElement>()
 const refusal = ref<ApiProblem | null>(null)
 
+const steps = useTemplateRef('steps')
+async function takeSamples() {
+  try {
+    const taken = await call<StoredExercise[]>('POST', 'exercises/samples')
+    ElMessage({
+      type: 'success',
+      message: `${taken.length} sample exercises are here as drafts.`,
+      showClose: true,
+    })
+    await Promise.all([refresh(), steps.value?.refresh()])
+  } catch (error) {
+    showProblem(error)
+  }
+}
+
 async function importFile(event: Event) {
   const input = event.target as HTMLInputElement
   const chosen = input.files?.[0]
@@ -47,6 +62,7 @@ async function importFile(event: Event) {
         <el-button type="primary" @click="navigateTo('/exercises/new')">New exercise</el-button>
       </div>
     </div>
+    <FirstSteps v-if="mayChange" ref="steps" @samples="takeSamples" />
     <div v-if="refusal" class="stitched stop" role="alert" data-testid="import-refused">
       <b>{{ refusal.message }}</b>
       <ul v-if="refusal.fields.length">
@@ -64,7 +80,7 @@ async function importFile(event: Event) {
       <p>
         {{
           mayChange
-            ? 'Write the first one, or import a file from another centre.'
+            ? 'Take the sample exercises, write one of your own, or import a file from another centre.'
             : 'An instructor writes the first one.'
         }}
       </p>
