@@ -2,6 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox'
 import type { FaultFindingVerdict } from '#core/testing/fault-finding/judge'
 import type { PlantPreview } from '#core/testing/fault-finding/preview'
+import type { AimCode } from '#core/testing/fault-finding/aims'
+import type { Rig } from '#core/bay/model/rig'
 
 const strict = { additionalProperties: false }
 const Code = Type.String({ pattern: '^[A-Za-z0-9]{1,40}$' })
@@ -110,19 +112,23 @@ export interface FaultFindingView extends Omit<FaultFindingListItem, 'met' | 'ma
   readonly secret: string | null
 }
 
+/** A fault that can be planted. */
+export interface PlantFault {
+  readonly code: string
+  readonly place: string
+  readonly name: string
+  readonly where: string
+  /** Parts, terminals, conductors and runs of the rig. */
+  readonly at: readonly string[]
+  readonly aim: AimCode
+}
+
 export interface PlantBay {
   readonly code: string
   readonly title: string
-  readonly aims: readonly {
-    readonly code: string
-    readonly name: string
-    readonly faults: readonly {
-      readonly code: string
-      readonly place: string
-      readonly name: string
-      readonly where: string
-    }[]
-  }[]
+  readonly rig: Rig
+  readonly aims: readonly { readonly code: AimCode; readonly name: string }[]
+  readonly faults: readonly PlantFault[]
 }
 
 export interface PlantPreviewView extends Omit<PlantPreview, 'readings' | 'symptoms'> {

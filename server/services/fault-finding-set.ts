@@ -59,15 +59,15 @@ export function plantBay(_: Context, actor: Person, code: string): PlantBay {
   return {
     code,
     title: PRACTICE_BAY_TEXT[practiceBay(code)!.code].title,
-    aims: AIMS.map((aim) => ({
-      code: aim.code,
-      name: AIM_NAME[aim.code],
-      faults: faultsFor(rig, aim).map((fault) => ({
-        ...fault,
-        name: FAULT_TEXT[fault.code]!.name,
-        where: placeWords(rig, at.get(`${fault.code} ${fault.place}`)!),
-      })),
-    })),
+    rig,
+    aims: AIMS.map(({ code: aim }) => ({ code: aim, name: AIM_NAME[aim] })),
+    faults: AIMS.flatMap((aim) =>
+      faultsFor(rig, aim).map(({ code: fault, place }) => {
+        const names = at.get(`${fault} ${place}`)!
+        const { name } = FAULT_TEXT[fault]!
+        return { code: fault, place, name, where: placeWords(rig, names), at: names, aim: aim.code }
+      }),
+    ),
   }
 }
 

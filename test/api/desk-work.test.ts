@@ -119,10 +119,8 @@ describe('the floor and the stores', () => {
 describe('a search for a planted fault', () => {
   /** A broken line between two points of a circuit, found among what can be planted. */
   const plant = () => {
-    const { aims } = plantBay(centre.context, centre.instructor, 'ring')
-    const fault = aims
-      .find(({ code }) => code === 'open')!
-      .faults.find(({ code, where }) => code === 'lineOpen' && where.includes('Lamp 2.3'))!
+    const { faults } = plantBay(centre.context, centre.instructor, 'ring')
+    const fault = faults.find(({ code, where }) => code === 'lineOpen' && where.includes('Lamp 2.3'))!
     plantFaultFinding(centre.context, centre.instructor, {
       bay: 'ring',
       faults: [{ code: fault.code, place: fault.place }],
@@ -192,10 +190,8 @@ describe('a search for a planted fault', () => {
   })
   it('a repair of something else mends nothing', () => {
     const { fault, id } = plant()
-    const { aims } = plantBay(centre.context, centre.instructor, 'ring')
-    const other = aims
-      .find(({ code }) => code === 'open')!
-      .faults.find(({ code, where }) => code === fault.code && where.includes('Socket 1.2'))!
+    const { faults } = plantBay(centre.context, centre.instructor, 'ring')
+    const other = faults.find(({ code, where }) => code === fault.code && where.includes('Socket 1.2'))!
     const log = [
       { do: 'isolate' },
       { do: 'conclude', code: other.code, place: other.place },
@@ -209,16 +205,12 @@ describe('a search for a planted fault', () => {
     expect(endFaultFinding(centre.context, centre.apprentice, id).verdict).toMatchObject({ met: false })
   })
   it('two faults that cannot be in one bay together are told, not planted', async () => {
-    const { aims } = plantBay(centre.context, centre.instructor, 'split')
-    const open = aims
-      .flatMap(({ faults }) => faults)
-      .find(({ code, where }) => code === 'neutralOpen' && where.includes('Lamp'))!
-    const borrowed = aims
-      .flatMap(({ faults }) => faults)
-      .find(
-        ({ code, where }) =>
-          code === 'borrowedNeutral' && open.where.split(' ').some((word) => where.includes(word)),
-      )!
+    const { faults } = plantBay(centre.context, centre.instructor, 'split')
+    const open = faults.find(({ code, where }) => code === 'neutralOpen' && where.includes('Lamp'))!
+    const borrowed = faults.find(
+      ({ code, where }) =>
+        code === 'borrowedNeutral' && open.where.split(' ').some((word) => where.includes(word)),
+    )!
     const both = [open, borrowed, open].map(({ code, place }) => ({ code, place }))
     expect(
       await refusal(() =>

@@ -85,7 +85,7 @@ describe('somebody named for another group', () => {
     expect(listRuns(context, stranger).map((run) => run.id)).toEqual([runId])
     const people = [apprentice.id]
     const plant = { bay: 'split', place: 'virtual' as const, bayNumber: null, people }
-    const [fault] = plantBay(context, assessor, 'split').aims[0]!.faults
+    const [fault] = plantBay(context, assessor, 'split').faults
     const faults = [{ code: fault!.code, place: fault!.place }]
     plantFaultFinding(context, here(assessor), { ...plant, faults })
     const [search] = centre.repos.faultFindings.allSet()

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { runSpice } from '../support/spice'
-import { expect, saved, signIn, test } from './support'
+import { choose, expect, saved, signIn, test } from './support'
 
 test.use({ file: 'bay' })
 
@@ -156,4 +156,27 @@ test('a prediction comes first and stays; the outcome and what was measured stan
   await page.reload()
   await page.getByText('Only RCD B trips').click()
   await expect(page.getByLabel('What we measured')).toHaveValue('Both opened, seen with Mr Kask')
+})
+
+test('a fault is planted by pointing at the bay; its readings are there before it is set', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'I-201')
+  await page.goto('/practice/plant')
+  await part(page, 'c1p2')
+  await expect(page.getByRole('heading', { name: 'Socket 1.2' })).toBeVisible()
+  const faults = page.getByTestId('plant-faults').getByRole('button')
+  for (const text of await faults.allInnerTexts()) expect(text).toContain('Socket 1.2')
+  await choose(page, 'plant-aim', 'Shorts, damp and damaged insulation')
+  await faults.filter({ hasText: 'Neutral–earth fault' }).first().click()
+  await expect(page.getByTestId('difficulty')).toBeVisible()
+  await expect(page.getByRole('row').filter({ hasText: 'N–E' }).first()).toBeVisible()
+  await page.getByTestId('plant-who').click()
+  await page
+    .getByRole('option', { name: /Monday level 3/ })
+    .first()
+    .click()
+  await page.getByTestId('plant').click()
+  await expect(page.getByText('Set for 1. They find it under Practice.')).toBeVisible()
 })
