@@ -27,13 +27,15 @@ const waiting: (() => void)[] = []
 /** Runs hashes a few at a time; refuses when far too many wait. */
 async function queued<T>(work: () => Promise<T>): Promise<T> {
   if (waiting.length >= MOST_WAITING) throw new Problem('busy')
+  // Whoever has done hands their place over, so that nobody slips in between.
   if (running >= MOST_AT_ONCE) await new Promise<void>((go) => waiting.push(go))
-  running += 1
+  else running += 1
   try {
     return await work()
   } finally {
-    running -= 1
-    waiting.shift()?.()
+    const next = waiting.shift()
+    if (next) next()
+    else running -= 1
   }
 }
 
