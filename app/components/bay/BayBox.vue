@@ -45,115 +45,121 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   <g
     class="box"
     :class="[part.kind, { picked: isPicked, faded: isFaded, working: isWorking, tripped: isTripped }]"
-    role="button"
-    tabindex="0"
-    :aria-label="says"
-    :data-part="part.id"
-    @click="emit('pick')"
-    @keydown.enter.prevent="emit('pick')"
-    @keydown.space.prevent="emit('pick')"
   >
-    <rect class="body" :x="box.x" :y="box.y" :width="box.w" :height="box.h" rx="3" />
-    <template v-if="part.kind === 'bar' && !isOutside">
-      <text class="bar-name" :class="part.serves === 'N' ? 'n' : 'e'" :x="box.x + 2" :y="box.y - 5">{{
-        part.name
-      }}</text>
-    </template>
-    <template v-else-if="isTall && part.kind === 'device'">
-      <rect class="window" :x="middle - 11" :y="box.y + 24" width="22" height="38" rx="2" />
-      <rect class="lever" :x="middle - 8" :y="box.y + 27 + lever * 17" width="16" height="15" rx="1.5" />
-      <g
-        v-if="part.residual && isOn"
-        class="test"
-        role="button"
-        tabindex="0"
-        :aria-label="`Test button of ${part.name}`"
-        :data-test-button="part.id"
-        @click.stop="emit('test')"
-        @keydown.enter.stop.prevent="emit('test')"
-      >
-        <rect class="hit" :x="box.x + 2" :y="box.y + 20" width="30" height="44" />
-        <rect
-          class="button"
-          :x="Math.max(box.x + 3, middle - 28)"
-          :y="box.y + 36"
-          width="12"
-          height="14"
-          rx="1.5"
-        /><text class="tiny" :x="Math.max(box.x + 9, middle - 22)" :y="box.y + 47">T</text>
-      </g>
-      <text
-        v-for="(word, i) in lines"
-        :key="word + i"
-        class="name tall"
-        :x="middle"
-        :y="box.y + 79 + i * 13 - (lines.length > 1 ? 3 : 0)"
-        >{{ word }}</text
-      >
-      <text
-        v-for="(mark, i) in deviceMark(part)"
-        :key="mark"
-        class="mark"
-        :x="middle"
-        :y="box.y + box.h - 16 - (deviceMark(part).length - 1 - i) * 13"
-        >{{ mark }}</text
-      >
-    </template>
-    <template v-else>
-      <text class="name" :x="box.x + 9" :y="isOutside ? box.y + box.h - 22 : box.y + 20">{{
-        part.name
-      }}</text>
-      <text class="note" :x="box.x + 9" :y="isOutside ? box.y + box.h - 8 : box.y + 37">{{
-        partNote(part)
-      }}</text>
-      <g
-        class="glyph"
-        :transform="`translate(${box.x + box.w - 26} ${isOutside ? box.y + box.h - 34 : box.y + 6})`"
-        aria-hidden="true"
-      >
-        <g v-if="part.kind === 'lampholder'"
-          ><circle v-if="isOn" class="lamp" cx="10" cy="10" r="9" /><circle
-            v-else
-            class="empty"
-            cx="10"
-            cy="10"
-            r="9" /><path v-if="isWorking" class="rays" d="M10 -3v-4M10 23v4M-3 10h-4M23 10h4"
-        /></g>
-        <g v-else-if="part.kind === 'switch' || part.kind === 'device'"
-          ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
-            class="lever"
-            x="4.5"
-            :y="isTripped ? 7 : isOn ? 2.5 : 12"
-            width="13"
-            height="9"
-            rx="1"
-        /></g>
-        <g v-else-if="part.kind === 'socket' && part.load"
-          ><rect class="plug" :class="{ in: isOn }" x="1" y="3" width="18" height="16" rx="3" /><path
-            class="pins"
-            d="M7 8v6M13 8v6"
-        /></g>
-        <g v-else-if="part.kind === 'appliance'"
-          ><rect class="plug" :class="{ in: isOn }" x="1" y="1" width="20" height="20" rx="10" /><path
-            v-if="isWorking"
-            class="pins"
-            d="M6 11q5 -7 10 0"
-        /></g>
-        <g v-else-if="part.kind === 'supply'"
-          ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
-            class="lever"
-            x="4.5"
-            :y="isOn ? 2.5 : 12"
-            width="13"
-            height="9"
-            rx="1"
-        /></g>
-      </g>
-    </template>
+    <g
+      class="reach"
+      role="button"
+      tabindex="0"
+      :aria-label="says"
+      :data-part="part.id"
+      @click="emit('pick')"
+      @keydown.enter.prevent="emit('pick')"
+      @keydown.space.prevent="emit('pick')"
+    >
+      <rect class="body" :x="box.x" :y="box.y" :width="box.w" :height="box.h" rx="3" />
+      <template v-if="part.kind === 'bar' && !isOutside">
+        <text class="bar-name" :class="part.serves === 'N' ? 'n' : 'e'" :x="box.x + 2" :y="box.y - 5">{{
+          part.name
+        }}</text>
+      </template>
+      <template v-else-if="isTall && part.kind === 'device'">
+        <rect class="window" :x="middle - 11" :y="box.y + 24" width="22" height="38" rx="2" />
+        <rect class="lever" :x="middle - 8" :y="box.y + 27 + lever * 17" width="16" height="15" rx="1.5" />
+        <text
+          v-for="(word, i) in lines"
+          :key="word + i"
+          class="name tall"
+          :x="middle"
+          :y="box.y + 79 + i * 13 - (lines.length > 1 ? 3 : 0)"
+          >{{ word }}</text
+        >
+        <text
+          v-for="(mark, i) in deviceMark(part)"
+          :key="mark"
+          class="mark"
+          :x="middle"
+          :y="box.y + box.h - 16 - (deviceMark(part).length - 1 - i) * 13"
+          >{{ mark }}</text
+        >
+      </template>
+      <template v-else>
+        <text class="name" :x="box.x + 9" :y="isOutside ? box.y + box.h - 22 : box.y + 20">{{
+          part.name
+        }}</text>
+        <text class="note" :x="box.x + 9" :y="isOutside ? box.y + box.h - 8 : box.y + 37">{{
+          partNote(part)
+        }}</text>
+        <g
+          class="glyph"
+          :transform="`translate(${box.x + box.w - 26} ${isOutside ? box.y + box.h - 34 : box.y + 6})`"
+          aria-hidden="true"
+        >
+          <g v-if="part.kind === 'lampholder'"
+            ><circle v-if="isOn" class="lamp" cx="10" cy="10" r="9" /><circle
+              v-else
+              class="empty"
+              cx="10"
+              cy="10"
+              r="9" /><path v-if="isWorking" class="rays" d="M10 -3v-4M10 23v4M-3 10h-4M23 10h4"
+          /></g>
+          <g v-else-if="part.kind === 'switch' || part.kind === 'device'"
+            ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
+              class="lever"
+              x="4.5"
+              :y="isTripped ? 7 : isOn ? 2.5 : 12"
+              width="13"
+              height="9"
+              rx="1"
+          /></g>
+          <g v-else-if="part.kind === 'socket' && part.load"
+            ><rect class="plug" :class="{ in: isOn }" x="1" y="3" width="18" height="16" rx="3" /><path
+              class="pins"
+              d="M7 8v6M13 8v6"
+          /></g>
+          <g v-else-if="part.kind === 'appliance'"
+            ><rect class="plug" :class="{ in: isOn }" x="1" y="1" width="20" height="20" rx="10" /><path
+              v-if="isWorking"
+              class="pins"
+              d="M6 11q5 -7 10 0"
+          /></g>
+          <g v-else-if="part.kind === 'supply'"
+            ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
+              class="lever"
+              x="4.5"
+              :y="isOn ? 2.5 : 12"
+              width="13"
+              height="9"
+              rx="1"
+          /></g>
+        </g>
+      </template>
+    </g>
+    <!-- A button of its own, beside the one that picks the part. -->
+    <g
+      v-if="isTall && part.kind === 'device' && part.residual && isOn"
+      class="test"
+      role="button"
+      tabindex="0"
+      :aria-label="`Test button of ${part.name}`"
+      :data-test-button="part.id"
+      @click.stop="emit('test')"
+      @keydown.enter.stop.prevent="emit('test')"
+    >
+      <rect class="hit" :x="box.x + 2" :y="box.y + 20" width="30" height="44" />
+      <rect
+        class="button"
+        :x="Math.max(box.x + 3, middle - 28)"
+        :y="box.y + 36"
+        width="12"
+        height="14"
+        rx="1.5"
+      /><text class="tiny" :x="Math.max(box.x + 9, middle - 22)" :y="box.y + 47">T</text>
+    </g>
   </g>
 </template>
 
 <style scoped>
+.reach,
 .box {
   cursor: pointer;
   outline: none;
@@ -175,7 +181,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   stroke: var(--indigo);
   stroke-width: 2.4;
 }
-.box:focus-visible .body {
+.reach:focus-visible .body {
   stroke: var(--indigo);
   stroke-width: 3.2;
 }
