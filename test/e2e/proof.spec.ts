@@ -54,6 +54,8 @@ test('permitting asks who sits there: a passkey made on this device, or the pass
   await locked.getByRole('button', { name: 'Passkey' }).click()
   await expect(locked).toBeHidden()
   const live = page.getByText('live now')
+  // The floor has come: somebody is live in the demo.
+  await live.first().waitFor()
   const before = await live.count()
   await permit()
   await expect(live).toHaveCount(before + 1)
