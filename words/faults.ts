@@ -1,5 +1,5 @@
 import type { Rig } from '#core/bay/model/rig'
-import { indexParts, partIdOf, terminalWords } from '#core/bay/model/terminals'
+import { indexParts, partIdOf, terminalNameOf, terminalWords } from '#core/bay/model/terminals'
 
 /** What each fault of the catalogue is called, and how it is told at the bay. */
 export const FAULT_TEXT: Readonly<Record<string, { readonly name: string; readonly tell: string }>> = {
@@ -153,8 +153,22 @@ function partWords(rig: Rig, at: readonly string[]): string {
   const run = rig.runs.find(({ id }) => id === name)
   if (run) return `in the run ${run.name}`
   if (rig.busbars.some(({ id }) => id === name) && at[1])
-    return `at the busbar’s finger in ${parts.get(partIdOf(at[1]))?.name ?? at[1]}`
-  return name.includes('.')
-    ? `at ${terminalWords(parts, name)}`
-    : `at ${parts.get(partIdOf(`${name}.`))?.name ?? name}`
+    return `at the busbar’s finger in ${parts.get(partIdOf(at[1]))?.name ?? at[1]}${lineWords(at[1])}`
+  if (name.includes('.')) return `at ${terminalWords(parts, name)}${whichWords(rig, at)}`
+  const [here, there] = [name, at[1] ?? ''].map((id) => parts.get(id)?.name)
+  return here && there ? `at ${here} and ${there}` : `at ${here ?? name}`
+}
+
+/** Of a device in several lines, which. */
+function lineWords(terminal: string): string {
+  const line = /^L[123]/.exec(terminalNameOf(terminal))
+  return line ? ` · ${line[0]}` : ''
+}
+
+/** Of several conductors in one terminal, which. */
+function whichWords(rig: Rig, [terminal, id]: readonly string[]): string {
+  const here = rig.wires.filter(({ from, to }) => from === terminal || to === terminal)
+  const wire = here.find((one) => one.id === id)
+  if (!wire || here.length < 2) return ''
+  return `, the conductor to ${terminalWords(indexParts(rig), wire.from === terminal ? wire.to : wire.from)}`
 }

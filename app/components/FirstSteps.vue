@@ -5,11 +5,9 @@ import { FIRST_STEP_TEXT, SAMPLE_ROSTER } from '#words/first-steps'
 
 /** The way of a new centre to its first lesson; gone once a group has an exercise. */
 const emit = defineEmits<{ roster: []; samples: [] }>()
-const session = useSession()
-const { data, refresh } = useServer<FirstStepsView>(() =>
-  ['administrator', 'instructor'].includes(session.person?.role ?? '') ? 'first-steps' : null,
-)
-useNews(() => void refresh())
+const { data, refresh } = useServer<FirstStepsView>(() => 'first-steps')
+// Once it is ready it stays so.
+useNews(() => data.value?.isReady || void refresh())
 defineExpose({ refresh })
 
 const PLACE: Readonly<Partial<Record<FirstStep, string>>> = {
@@ -22,7 +20,7 @@ const next = computed(() => data.value?.steps.find(({ isDone, isOptional }) => !
 
 <template>
   <section v-if="data && !data.isReady" class="steps" aria-labelledby="first-steps" data-testid="first-steps">
-    <h2 id="first-steps">To the first lesson</h2>
+    <h2 id="first-steps">Before the first lesson</h2>
     <ol>
       <li
         v-for="{ step, isDone, isOptional, isOwn } in data.steps"
@@ -34,7 +32,7 @@ const next = computed(() => data.value?.steps.find(({ isDone, isOptional }) => !
         <div>
           <b>{{ FIRST_STEP_TEXT[step].title }}</b>
           <span v-if="isDone" class="tag met">Done</span>
-          <span v-else-if="isOptional" class="tag plain">May wait</span>
+          <span v-else-if="isOptional" class="tag plain">Can wait</span>
           <p class="soft">{{ FIRST_STEP_TEXT[step].says }}</p>
         </div>
         <div class="row go">

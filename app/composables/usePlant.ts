@@ -8,7 +8,7 @@ import type { PlantBay, PlantFault, PlantPreviewView } from '#schemas/fault-find
 
 /** So many at once can still be told from their readings. */
 const MOST_AT_ONCE = 3
-export const sameFault = (a: Pick<Fault, 'code' | 'place'>, b: Pick<Fault, 'code' | 'place'>): boolean =>
+const sameFault = (a: Pick<Fault, 'code' | 'place'>, b: Pick<Fault, 'code' | 'place'>): boolean =>
   a.code === b.code && a.place === b.place
 
 export interface PlantServer {
@@ -20,7 +20,9 @@ export interface PlantServer {
 }
 
 /** A bay with the faults that can be planted in it: pointed at on the drawing, chosen, and what they show. */
-export function usePlant(code: Readonly<Ref<string>>, { bay, ask, tell }: PlantServer) {
+export function usePlant(code: Readonly<Ref<string>>, { bay: loaded, ask, tell }: PlantServer) {
+  // Until another bay has come, the one before is not shown: its faults are none of the new one.
+  const bay = computed(() => (loaded.value?.code === code.value ? loaded.value : null))
   const layout = computed(() => (bay.value ? layoutBay(bay.value.rig) : null))
   const paths = computed(() =>
     bay.value && layout.value ? routeWires(layout.value, bay.value.rig.wires) : new Map(),

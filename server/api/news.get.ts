@@ -16,6 +16,6 @@ export default api(undefined, ({ event }) => {
   const seen = getHeader(event, 'last-event-id') ?? getQuery(event).seen
   if (seen === undefined || seen !== String(newsCount())) push({ count: newsCount(), writers: [] })
   // A stream counts as open once something has come: a word that no page listens to.
-  else void stream.push({ event: 'open', data: '' })
+  else void stream.push({ event: 'nothingMissed', data: '' })
   return stream.send()
 })

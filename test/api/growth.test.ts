@@ -10,6 +10,7 @@ import { createRetentionRepo } from '../../server/repos/retention'
 import type { Person } from '../../server/repos/people'
 import { closingProblem } from '../../server/services/closing'
 import { listExercises, taskSheets } from '../../server/services/exercises'
+import { showFirstSteps } from '../../server/services/first-steps'
 import { showFloor } from '../../server/services/floor'
 import { showNeeds } from '../../server/services/needs'
 import { groupMarks } from '../../server/services/group-marks'
@@ -126,6 +127,7 @@ const SCREENS: Readonly<Record<string, Screen>> = {
   'marks of a group': (context, actor) => groupMarks(context, actor, lastExercise(context.repos)),
   'record of a group': (context, actor) => groupRecord(context, actor, 'Group 01'),
   exercises: listExercises,
+  'first steps': showFirstSteps,
   'task sheets': (context, actor) => taskSheets(context, actor, lastExercise(context.repos)),
   stores: listStores,
   'stores of one exercise': (context, actor) => showStores(context, actor, lastExercise(context.repos)),

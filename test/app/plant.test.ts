@@ -22,6 +22,7 @@ const bayOf = (code: string): PlantBay => {
   }
 }
 /** Answers of the server, given when the test says so. */
+const loaded = ref('ring')
 let waiting: { readonly codes: string[]; readonly answer: (of: string) => void; readonly fail: () => void }[]
 const problems = vi.fn()
 let scope: ReturnType<typeof effectScope>
@@ -29,7 +30,7 @@ const code = ref('ring')
 const plantHere = () =>
   scope.run(() =>
     usePlant(code, {
-      bay: computed(() => bayOf(code.value)),
+      bay: computed(() => bayOf(loaded.value)),
       ask: (_, faults) =>
         new Promise((answer, fail) =>
           waiting.push({
@@ -45,6 +46,7 @@ beforeEach(() => {
   scope = effectScope()
   waiting = []
   code.value = 'ring'
+  loaded.value = 'ring'
   problems.mockClear()
 })
 afterEach(() => scope.stop())
@@ -98,6 +100,18 @@ describe('choosing', () => {
     expect(plant.chosen.value).toEqual([])
     expect(plant.pointed.value).toBeNull()
     expect(waiting).toHaveLength(1)
+  })
+  it('offers nothing of the bay before while another one comes', async () => {
+    const plant = plantHere()
+    expect(plant.shown.value.length).toBeGreaterThan(0)
+    code.value = 'split'
+    await nextTick()
+    expect(plant.shown.value).toEqual([])
+    expect(plant.layout.value).toBeNull()
+    loaded.value = 'split'
+    await nextTick()
+    expect(plant.shown.value.length).toBeGreaterThan(0)
+    expect(plant.bay.value!.code).toBe('split')
   })
   it('says why nothing could be computed, and goes on with the next choice', async () => {
     const plant = plantHere()

@@ -21,6 +21,7 @@ const SCREENS: Readonly<Record<string, readonly string[]>> = {
       'needs',
       'marking',
       'exercises',
+      'first-steps',
       'records',
       'stores',
       'people',

@@ -2,6 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { isAtPlace, type Pointed } from '#core/bay/faults/at-place'
 import { possibleFaults } from '#core/bay/faults/catalogue'
+import { AIMS, faultsFor } from '#core/testing/fault-finding/aims'
+import { placeWords } from '#words/faults'
 import { PRACTICE_BAYS, practiceBay } from '#core/bay/practice/bays'
 
 const rig = practiceBay('ring')!.rig()
@@ -54,5 +56,17 @@ it.each(PRACTICE_BAYS.map(({ code }) => code))(
       .filter(({ kind }) => kind.code !== 'blankMissing' && kind.code !== 'labelMissing')
       .filter(({ place }) => !places.some((pointed) => isAtPlace(bay, place.at, pointed)))
     expect(lost.map(({ kind, place }) => `${kind.code} ${place.key}`)).toEqual([])
+  },
+)
+
+it.each(PRACTICE_BAYS.map(({ code }) => code))(
+  '%s: no two faults that can be planted are told in the same words',
+  (code) => {
+    const bay = practiceBay(code)!.rig()
+    const at = new Map(possibleFaults(bay).map(({ kind, place }) => [`${kind.code} ${place.key}`, place.at]))
+    const told = AIMS.flatMap((aim) => faultsFor(bay, aim)).map(
+      ({ code: fault, place }) => `${fault}: ${placeWords(bay, at.get(`${fault} ${place}`)!)}`,
+    )
+    expect(told.filter((words, i) => told.indexOf(words) !== i)).toEqual([])
   },
 )

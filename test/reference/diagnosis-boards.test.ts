@@ -66,6 +66,23 @@ describe('a resistance in a leg of a ring', () => {
   })
 })
 
+it.each(['longer', 'shorter', 'damp', 'oldInsulation', 'thinner', 'loose'])(
+  '%s: whatever size is found, it is one that can be',
+  (code) => {
+    const { kind, place } = planted(code).at(-1)!
+    const { candidates } = diagnose(rig, predictAll(kind.apply(rig, place), tests), { pairs: false })
+    const sizes = candidates.flatMap(({ hypothesis }) => hypothesis.faults.flatMap(({ size }) => size ?? []))
+    for (const size of sizes) {
+      expect(size).toBeGreaterThanOrEqual(1 / 30)
+      expect(size).toBeLessThanOrEqual(30)
+    }
+    // A longer run of one circuit reads like a joint at its beginning: it may stand behind that.
+    expect(candidates.flatMap(({ hypothesis }) => hypothesis.faults.map((fault) => fault.code))).toContain(
+      code,
+    )
+  },
+)
+
 it('of every kind of flaw that a board can have, the planted cause is among those shown, three in four first', () => {
   const ranks = diagnosePlanted(rig, 23).map(({ rank }) => rank)
   expect(ranks.length).toBeGreaterThan(25)

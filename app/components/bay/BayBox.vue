@@ -11,6 +11,8 @@ const props = defineProps<{
   isWorking: boolean
   isPicked: boolean
   isFaded: boolean
+  /** Its test button can be pressed. */
+  hasTest: boolean
 }>()
 const emit = defineEmits<{ pick: []; test: [] }>()
 
@@ -136,7 +138,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
     </g>
     <!-- A button of its own, beside the one that picks the part. -->
     <g
-      v-if="isTall && part.kind === 'device' && part.residual && isOn"
+      v-if="isTall && part.kind === 'device' && part.residual && isOn && hasTest"
       class="test"
       role="button"
       tabindex="0"

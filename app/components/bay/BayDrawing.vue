@@ -11,21 +11,26 @@ import { COLOUR_VAR } from '~/texts/bay'
  * The bay as it is wired, from the model: boards and intake on the left, points on the right, conductors in
  * their channels.
  */
-const props = defineProps<{
-  layout: BayLayout
-  rig: Rig
-  paths: ReadonlyMap<string, readonly Point[]>
-  state: BayState
-  zoom: number
-  working: ReadonlySet<string>
-  tripped: ReadonlySet<string>
-  live: ReadonlySet<string>
-  pickedPart: string | null
-  pickedWires: ReadonlySet<string>
-  marks: ReadonlyMap<TerminalRef, string>
-  /** What stays in full strength while the rest fades; null for everything. */
-  lifted: ReadonlySet<string> | null
-}>()
+const props = withDefaults(
+  defineProps<{
+    layout: BayLayout
+    rig: Rig
+    paths: ReadonlyMap<string, readonly Point[]>
+    state: BayState
+    zoom: number
+    working?: ReadonlySet<string>
+    tripped?: ReadonlySet<string>
+    live?: ReadonlySet<string>
+    pickedPart: string | null
+    pickedWires: ReadonlySet<string>
+    marks: ReadonlyMap<TerminalRef, string>
+    /** What stays in full strength while the rest fades; null for everything. */
+    lifted?: ReadonlySet<string> | null
+    /** Only looked at and pointed at: spare ways and test buttons do nothing. */
+    fixed?: boolean
+  }>(),
+  { working: () => new Set(), tripped: () => new Set(), live: () => new Set(), lifted: null, fixed: false },
+)
 const emit = defineEmits<{
   terminal: [ref: TerminalRef]
   wire: [id: string]
@@ -71,12 +76,13 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       v-for="slot in layout.slots"
       :key="`${slot.board} ${slot.way}`"
       class="slot"
-      role="button"
-      tabindex="0"
+      :class="{ fixed }"
+      :role="fixed ? 'img' : 'button'"
+      :tabindex="fixed ? undefined : 0"
       :aria-label="`Spare way ${slot.way}, ${isBlanked(slot) ? 'blank fitted' : 'open'}`"
       :data-slot="`${slot.board}.${slot.way}`"
-      @click="emit('blank', slot.board, slot.way)"
-      @keydown.enter="emit('blank', slot.board, slot.way)"
+      @click="fixed || emit('blank', slot.board, slot.way)"
+      @keydown.enter="fixed || emit('blank', slot.board, slot.way)"
     >
       <rect
         class="space"
@@ -101,6 +107,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       :is-working="working.has(box.part.id)"
       :is-picked="pickedPart === box.part.id"
       :is-faded="isFaded(box.part.id)"
+      :has-test="!fixed"
       @pick="emit('part', box.part.id)"
       @test="emit('test', box.part.id)"
     />
@@ -193,6 +200,10 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
 .slot {
   cursor: pointer;
   outline: none;
+}
+.slot.fixed,
+.slot.fixed .space {
+  cursor: default;
 }
 .slot:focus-visible .space {
   stroke: var(--indigo);

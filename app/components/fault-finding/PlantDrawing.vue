@@ -6,7 +6,6 @@ import { workingState } from '#core/bay/behaviour/state'
 /** The bay to be pointed at: whatever is tapped narrows the faults to what can be wrong there. */
 const { plant } = defineProps<{ plant: ReturnType<typeof usePlant> }>()
 const { bay, layout, paths, pointed, chosen } = plant
-const NONE: ReadonlySet<string> = new Set()
 const frame = useTemplateRef('frame')
 const { width } = useElementSize(frame)
 const LEAST_ZOOM = 0.42
@@ -49,17 +48,13 @@ const point = (is: Pointed['is'], id: string) =>
       :paths="paths"
       :state="state"
       :zoom="zoom"
-      :working="NONE"
-      :tripped="NONE"
-      :live="NONE"
       :picked-part="pointed?.is === 'part' ? pointed.id : null"
       :picked-wires="pickedWires"
       :marks="marks"
-      :lifted="null"
+      fixed
       @terminal="point('terminal', $event)"
       @wire="point('wire', $event)"
       @part="point('part', $event)"
-      @test="point('part', $event)"
     />
     <div v-else class="skeleton" style="height: 420px" />
   </div>

@@ -43,9 +43,10 @@ const where = computed(() => {
 
 <style scoped>
 h2 {
-  overflow-wrap: anywhere;
+  overflow-wrap: break-word;
 }
 .place {
+  width: 100%;
   display: flex;
   justify-content: space-between;
   align-items: center;

@@ -2,10 +2,14 @@
 import type { FaultFindingHome } from '#schemas/fault-finding-views'
 
 /** For whom, and in which bay. */
-const { plant, bay } = defineProps<{ plant: ReturnType<typeof usePlant>; bay: string }>()
+const { plant, bay, home } = defineProps<{
+  plant: ReturnType<typeof usePlant>
+  bay: string
+  home: FaultFindingHome | null
+}>()
+const emit = defineEmits<{ set: [] }>()
 const { chosen, choose } = plant
 const { call } = useApi()
-const { data: home, refresh } = useServer<FaultFindingHome>(() => 'hunts')
 const { data: people } = usePeople()
 const { isBusy, act } = useAct()
 const apprentices = computed(() => (people.value ?? []).filter(({ role }) => role === 'apprentice'))
@@ -28,7 +32,8 @@ const set = () =>
     })
     ElMessage({ type: 'success', message: `Set for ${count}. They find it under Practice.`, showClose: true })
     who.value = []
-    await Promise.all([choose([]), refresh()])
+    emit('set')
+    await choose([])
   })
 </script>
 
@@ -85,10 +90,3 @@ const set = () =>
     </p>
   </section>
 </template>
-
-<style scoped>
-.field {
-  display: grid;
-  gap: 3px;
-}
-</style>

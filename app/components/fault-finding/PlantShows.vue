@@ -19,12 +19,8 @@ const TELL = {
     <p v-for="(fault, i) in chosen" :key="fault.code + fault.place">
       <b>{{ i + 1 }} · {{ fault.name }}</b
       >, {{ fault.where }}
-      <el-button
-        size="small"
-        text
-        :aria-label="`Take out: ${fault.name}, ${fault.where}`"
-        @click="toggle(fault)"
-        >Take out</el-button
+      <el-button size="small" text :aria-label="`Remove ${fault.name}, ${fault.where}`" @click="toggle(fault)"
+        >Remove</el-button
       >
     </p>
     <div v-if="isComputing" class="skeleton" style="height: 120px" />
@@ -44,7 +40,7 @@ const TELL = {
       <p v-if="preview.symptoms.length === 0" class="soft">
         Energised in order, everything works: only tests show it.
       </p>
-      <table>
+      <table class="grid-table">
         <thead>
           <tr>
             <th>Reading</th>
@@ -68,20 +64,3 @@ const TELL = {
     </template>
   </section>
 </template>
-
-<style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--hem);
-  font-size: 14.5px;
-}
-.num {
-  text-align: right;
-}
-</style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { TaskKind } from '#core/exercise/exercise'
 import type { ExerciseListItem, StoredExercise } from '#schemas/views'
+import { samplesTaken } from '#words/first-steps'
 import { KIND_NAME } from '#words/names'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'administrator', 'technician', 'verifier'] })
@@ -15,11 +16,7 @@ const steps = useTemplateRef('steps')
 async function takeSamples() {
   try {
     const taken = await call<StoredExercise[]>('POST', 'exercises/samples')
-    ElMessage({
-      type: 'success',
-      message: `${taken.length} sample exercises are here as drafts.`,
-      showClose: true,
-    })
+    ElMessage({ type: 'success', message: samplesTaken(taken.length), showClose: true })
     await Promise.all([refresh(), steps.value?.refresh()])
   } catch (error) {
     showProblem(error)

@@ -43,7 +43,7 @@ const plant = usePlant(bayCode, {
       </div>
       <div class="stack">
         <PlantFaults :plant="plant" />
-        <PlantSet :plant="plant" :bay="bayCode" />
+        <PlantSet :plant="plant" :bay="bayCode" :home="home" @set="refresh" />
       </div>
     </div>
   </div>

@@ -1,4 +1,4 @@
-import { cost } from '../expected/fit'
+import { MOST_COST, cost } from '../expected/fit'
 import type { Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import type { Study } from './study'
@@ -27,7 +27,9 @@ export function fittingSize(study: Study, solved: readonly AtSize[]): number | u
   const left = (size: number) =>
     moved.reduce((sum, { kind, seen, curve, isConductance }) => {
       const outcome = (value: number): Outcome => ({ is: 'value', value: isConductance ? 1 / value : value })
-      return sum + cost(kind, outcome(seen), outcome(curve.at(size)))
+      const left = cost(kind, outcome(seen), outcome(curve.at(size)))
+      // Past the pole of a curve there is no such reading.
+      return sum + (Number.isFinite(left) ? left : MOST_COST)
     }, 0)
   return sizes.length
     ? sizes.reduce((best, candidate) => (left(candidate) < left(best) ? candidate : best))
