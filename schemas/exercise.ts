@@ -159,6 +159,20 @@ export const PolicySchema = Type.Object(
   strict,
 )
 
+/** A value of the centre's own book, as an exercise keeps it. */
+export const BookChangeSchema = Type.Object(
+  {
+    edition: oneOf(EDITIONS),
+    table: Type.String({ minLength: 1, maxLength: 60 }),
+    row: Type.String({ minLength: 1, maxLength: 20 }),
+    column: Type.String({ minLength: 1, maxLength: 20 }),
+    value: orNull(Type.Number()),
+    place: Type.String({ minLength: 1, maxLength: 200 }),
+    checked: Type.Boolean(),
+  },
+  strict,
+)
+
 export const ExerciseSchema = Type.Object(
   {
     format: Type.Literal('nakshi.exercise'),
@@ -183,6 +197,7 @@ export const ExerciseSchema = Type.Object(
     ),
     critical: Steps,
     policy: PolicySchema,
+    book: Type.Optional(Type.Array(BookChangeSchema, { maxItems: 2000 })),
     variants: Type.Object(
       { seed: integer('seed'), lengthSpread: number('spread'), loadSpread: number('spread') },
       strict,

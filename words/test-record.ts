@@ -162,4 +162,5 @@ export const RCD_NOTICE: Readonly<Record<Edition, string>> = {
   '17-A3': 'every three months',
   '18': 'every six months',
   '18-A2': 'every six months',
+  '18-A3': 'every six months',
 }

@@ -3,26 +3,24 @@ import { referenceDesign, type InstallationDesign, type ScopeDesign } from '#cor
 import type { Policy } from '#core/policies/policy'
 import type { ExerciseForm, FormProblems } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
+import type { Book } from '#core/regulations/book/book'
 import type { Edition } from '#core/regulations/editions'
 import { formSentences } from '#words/form'
 
 /** A hand that rests this long has finished its number. */
 const PAUSE_MS = 350
 
+type Part = ScopeDesign & { readonly task: { readonly book: Book } }
+
 /** Circuits and boards that came out as before stay the same objects: only what changed is drawn again. */
 function keepParts(old: InstallationDesign | null | undefined, next: InstallationDesign): InstallationDesign {
   if (!old) return next
-  const same = <T extends ScopeDesign & { readonly task: unknown }>(
-    parts: readonly T[],
-    before: readonly T[],
-  ): T[] =>
+  const sameText = ({ task, stopped, values }: Part) =>
+    JSON.stringify([{ ...task, book: null }, stopped, values])
+  const same = <T extends Part>(parts: readonly T[], before: readonly T[]): T[] =>
     parts.map((part) => {
       const other = before.find(({ scope }) => scope === part.scope)
-      return other &&
-        JSON.stringify([other.task, other.stopped, other.values]) ===
-          JSON.stringify([part.task, part.stopped, part.values])
-        ? other
-        : part
+      return other && other.task.book === part.task.book && sameText(other) === sameText(part) ? other : part
     })
   return { ok: next.ok, circuits: same(next.circuits, old.circuits), boards: same(next.boards, old.boards) }
 }

@@ -1,7 +1,7 @@
 import type { Assignment } from '#core/exercise/assignment'
 import type { ExpectedReading } from '#core/testing/expected/expected'
 
-type Asked = Pick<Assignment, 'edition' | 'policy' | 'installation' | 'tests'>
+type Asked = Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>
 
 /**
  * What the tests of a circuit should show, computed from its bay in a worker; what is shown stays while

@@ -7,7 +7,7 @@ import { bayUnderTest } from '#core/testing/judge/bay-under-test'
 
 /** What the tests that are asked of this bay should show; none where it cannot be built. */
 function expectedOf(
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'installation' | 'tests'>,
+  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>,
 ): ExpectedReading[] {
   const bay = bayUnderTest(assignment, '')
   return bay ? bay.schedule.filter(({ isAsked }) => isAsked).map(({ key }) => bay.expected.get(key)!) : []

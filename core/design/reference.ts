@@ -1,6 +1,7 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
 import type { Task } from './model/task'
 import type { BoardTask } from './board/board-task'
+import { deriveStep } from './model/derive'
 import { sizeNeeds } from './limits/counted-drop'
 import {
   hotZsOhm,
@@ -86,7 +87,7 @@ export function referenceDesign(installation: Installation, rules: DesignRules):
   }
 }
 
-function workThrough<T>(
+function workThrough<T extends Task | BoardTask>(
   scope: string,
   task: T,
   due: readonly Step<T>[],
@@ -97,7 +98,7 @@ function workThrough<T>(
   const values: Partial<Record<StepKey, number>> = before?.values ?? {}
   for (const step of due) {
     if (step.appliesTo && !step.appliesTo(task)) continue
-    const derivation = step.derive(task, values)
+    const derivation = deriveStep(step, task, values)
     if (!derivation.ok)
       return { scope, steps, values, stopped: { at: step.key, constraint: derivation.constraint } }
     const { ok, value, formula, working, source, check, constraint } = derivation

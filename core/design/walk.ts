@@ -2,6 +2,8 @@ import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
 import type { DeviceAbove, SupplyHere, Task } from './model/task'
 import type { Board, Circuit, Installation } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
+import { bookOf } from '../regulations/book/book'
+import type { BookChange } from '../regulations/book/change'
 import type { Edition } from '../regulations/editions'
 import type { BoardStep, BoardTask, Contribution } from './board/board-task'
 import { DEMAND_STEPS, SWITCH_STEPS } from './board-chain'
@@ -14,6 +16,8 @@ export interface DesignRules {
   readonly edition: Edition
   readonly measuredZs: MeasuredZsPolicy
   readonly warmDrop: WarmDropPolicy
+  /** What the centre's book says otherwise; left out: nothing. */
+  readonly changes?: readonly BookChange[]
 }
 
 /**
@@ -142,6 +146,7 @@ function taskOf(
     residualA: circuit.residualA,
     existing: circuit.existing,
     edition: rules.edition,
+    book: bookOf(rules.edition, rules.changes),
     measuredZs: rules.measuredZs,
     warmDrop: rules.warmDrop,
     premises: installation.premises,
@@ -162,6 +167,7 @@ function boardTaskOf(
   const { intake } = installation
   return {
     edition: rules.edition,
+    book: bookOf(rules.edition, rules.changes),
     premises: installation.premises,
     consequence: installation.consequence,
     arrangement: here.supply.arrangement,

@@ -8,7 +8,7 @@ import { WHOLE_BOARD, type Exercise } from './exercise'
 /** An exercise as one apprentice has it: the installation of their variant, and how it is asked and judged. */
 export interface Assignment extends Pick<
   Exercise,
-  'edition' | 'policy' | 'asks' | 'marks' | 'critical' | 'tests'
+  'edition' | 'policy' | 'book' | 'asks' | 'marks' | 'critical' | 'tests'
 > {
   readonly installation: Installation
 }
@@ -17,18 +17,23 @@ export function assignmentOf(
   exercise: Exercise,
   installation: Installation = exercise.installation,
 ): Assignment {
-  const { edition, policy, asks, marks, critical, tests } = exercise
-  return { edition, policy, asks, marks, critical, tests, installation }
+  const { edition, policy, book, asks, marks, critical, tests } = exercise
+  return { edition, policy, book, asks, marks, critical, tests, installation }
 }
 
-export const rulesOf = ({ edition, policy }: Pick<Assignment, 'edition' | 'policy'>): DesignRules => ({
+export const rulesOf = ({
   edition,
+  policy,
+  book,
+}: Pick<Assignment, 'edition' | 'policy' | 'book'>): DesignRules => ({
+  edition,
+  changes: book,
   measuredZs: policy.measuredZs,
   warmDrop: policy.warmDrop,
 })
 
 export const designOf = (
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'installation'>,
+  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation'>,
 ): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
 
 /** Circuits that are built at the bay, or designed where nothing is built. */

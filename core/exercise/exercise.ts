@@ -1,5 +1,6 @@
 import type { StepKey } from '../design/model/step-keys'
 import type { Installation } from '../installation/installation'
+import type { BookChange } from '../regulations/book/change'
 import type { Edition } from '../regulations/editions'
 import type { Policy } from '../policies/policy'
 
@@ -41,6 +42,8 @@ export interface Exercise {
   /** Steps that outrank any number of marks when they are wrong. */
   readonly critical: readonly StepKey[]
   readonly policy: Policy
+  /** What the centre's book said otherwise when the exercise was set; left out: nothing. */
+  readonly book?: readonly BookChange[]
   readonly variants: VariantPlan
   /** Criteria codes of the unit framework that a decision on this exercise can evidence. */
   readonly criteria: readonly string[]

@@ -1,4 +1,4 @@
-import { sizeOf } from '../regulations/cables/sizes'
+import { CABLES } from '../regulations/cables/sizes'
 import { DEVICES, hasRcd } from '../regulations/devices'
 import type { Board, Circuit, Installation } from './installation'
 import { boardFedBy, boardsOutward } from './tree'
@@ -150,7 +150,9 @@ function checkExisting({ existing, device, cable, phases }: Circuit, add: Add): 
   const { ratingsA } = DEVICES[device.family]
   if (!ratingsA.includes(existing.ratingA))
     add('existingRating', 'existingRating', { ratings: ratingsA.join(', ') })
-  if (!sizeOf(cable.kind, cable.method, phases, existing.lineMm2)) add('existingArea', 'existingArea')
+  const { ratingsA: columns, lineMm2 } = CABLES[cable.kind]
+  if (!columns[cable.method]?.[phases] || !lineMm2.includes(existing.lineMm2))
+    add('existingArea', 'existingArea')
 }
 
 /** Two circuits on one way of a three-phase board stand side by side on different lines. */

@@ -1,6 +1,4 @@
-import { roundTo } from '../units/format'
-import { FUSE_LOOP_OHM, fuseCurrentA, type FuseFamily } from './fuses'
-import { C_MIN, U0_V } from './supply'
+import type { FuseFamily } from './fuses'
 
 export const CURVES = ['B', 'C', 'D'] as const
 export type Curve = (typeof CURVES)[number]
@@ -82,24 +80,3 @@ export const MAGNETIC_BAND: Readonly<Record<Curve, readonly [number, number]>> =
 
 /** Current that is sure to trip a breaker at once, A. */
 export const magneticA = (curve: Curve, ratingA: number): number => MAGNETIC_BAND[curve][1] * ratingA
-
-/** Zs = U0 × Cmin ÷ Ia for instantaneous tripping, Ω, rounded as BS 7671 Table 41.3 prints it. */
-export const breakerMaximumZsOhm = (curve: Curve, ratingA: number): number =>
-  roundTo((U0_V * C_MIN) / magneticA(curve, ratingA), 2)
-
-/**
- * Largest Zs for disconnection within `timeS`, Ω: Table 41.3 for breakers, Tables 41.2 and 41.4 for fuses, and
- * U0 × Cmin ÷ Ia from the fuse's line for other times. Undefined for a rating that the family does not have.
- */
-export function deviceMaximumZsOhm(device: Device, ratingA: number, timeS: number): number | undefined {
-  const { fuse } = DEVICES[device.family]
-  if (fuse === null) return breakerMaximumZsOhm(device.curve!, ratingA)
-  const { fast, slow } = FUSE_LOOP_OHM[fuse]
-  const printed = new Map([
-    [0.4, fast],
-    [5, slow],
-  ]).get(timeS)?.[ratingA]
-  if (printed !== undefined) return printed
-  const current = fuseCurrentA(fuse, ratingA, timeS)
-  return current === undefined ? undefined : roundTo((U0_V * C_MIN) / current, 2)
-}

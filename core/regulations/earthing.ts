@@ -1,5 +1,3 @@
-import type { Arrangement } from './supply'
-
 /** Copper sizes made, mm². */
 const SIZES_MM2 = [1, 1.5, 2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95]
 const nextSize = (areaMm2: number): number => SIZES_MM2.find((size) => size >= areaMm2) ?? SIZES_MM2.at(-1)!
@@ -30,14 +28,8 @@ export const PME_BONDING: readonly (readonly [neutralMm2: number, bondingMm2: nu
 ]
 
 /**
- * Main protective bonding conductor, mm²: by the neutral with PME, else half the earthing conductor between 6
- * and 25; BS 7671 544.1.1. Undefined beyond the table.
+ * Main protective bonding conductor without PME, mm²: half the earthing conductor between 6 and 25; BS 7671
+ * 544.1.1.
  */
-export function bondingMm2(
-  arrangement: Arrangement,
-  neutralMm2: number,
-  earthingMm2: number,
-): number | undefined {
-  if (arrangement === 'TN-C-S') return PME_BONDING.find(([upToMm2]) => neutralMm2 <= upToMm2)?.[1]
-  return Math.min(25, Math.max(6, nextSize(earthingMm2 / 2)))
-}
+export const halfEarthingMm2 = (earthingMm2: number): number =>
+  Math.min(25, Math.max(6, nextSize(earthingMm2 / 2)))

@@ -1,6 +1,4 @@
-import { roundTo } from '../units/format'
 import { isFrom, type Edition } from './editions'
-import { TOUCH_LIMIT_V } from './supply'
 
 /** Rated residual currents offered, A. Zero stands for no RCD. */
 export const RCD_RATINGS_A: readonly number[] = [0.03, 0.1, 0.3]
@@ -25,9 +23,6 @@ export function neededRcdType(content: DcContent, edition: Edition, isKnownLoad:
   return isKnownLoad ? 'AC' : 'A'
 }
 
-/** Largest Zs by residual current, Ω, rounded to a whole ohm as BS 7671 Table 41.5 prints it. */
-export const rcdMaximumZsOhm = (ratedA: number): number => roundTo(TOUCH_LIMIT_V / ratedA, 0)
-
 /** Longest opening times at 1, 2 and 5 times IΔn, s; BS EN 61008-1 Table 1, from memory. */
 const OPENING_S = { general: [0.3, 0.15, 0.04], delayed: [0.5, 0.2, 0.15] } as const
 
@@ -40,4 +35,9 @@ export function rcdTimeS(ratedA: number, isDelayed: boolean, faultA: number): nu
 }
 
 /** Socket-outlets up to this rating need additional protection, A; BS 7671 411.3.3 by edition, from memory. */
-export const SOCKET_LIMIT_A: Readonly<Record<Edition, number>> = { '17-A3': 20, 18: 32, '18-A2': 32 }
+export const SOCKET_LIMIT_A: Readonly<Record<Edition, number>> = {
+  '17-A3': 20,
+  18: 32,
+  '18-A2': 32,
+  '18-A3': 32,
+}

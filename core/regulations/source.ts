@@ -5,6 +5,8 @@ export interface Source {
   readonly book: 'bs7671' | 'onSiteGuide' | 'bsen60898' | 'bsen60702' | 'bs5467' | 'maker'
   readonly place: string
   readonly fromMemory: boolean
+  /** The centre's own book says otherwise there, as somebody wrote down; a second person may have checked it. */
+  readonly centre?: { readonly place: string; readonly checked: boolean }
 }
 
 const bs7671 = (place: string): Source => ({ book: 'bs7671', place, fromMemory: true })
@@ -51,6 +53,8 @@ export const SOURCES = {
   slowFuseLoopImpedance: bs7671('Table 41.4 (5 s)'),
   residualLoopImpedance: bs7671('411.5.3 and Table 41.5 (Zs × IΔn ≤ 50 V)'),
   timeCurrent: bs7671('Appendix 3, time/current characteristics; limit by 411.3.2'),
+  disconnectionTimes: bs7671('411.3.2 and Table 41.1'),
+  figures: bs7671('Parts 4 and 5 and Appendix 4, clause by clause'),
   adiabatic: bs7671('543.1.3 (S = √(I²t) ÷ k) and Table 54.3'),
   letThrough: { book: 'bsen60898', place: 'Annex ZA, energy limiting class 3', fromMemory: true },
   makerData: { book: 'maker', place: 'points given with the exercise', fromMemory: false },
@@ -90,9 +94,16 @@ const BOOKS: Readonly<
 }
 
 /** The source in a few words, for dense tables: `BS 7671 Table 4B1`, `OSG Appendix I`. */
-export const shortSource = (source: Source): string => `${BOOKS[source.book].short}${source.place}`
+export const shortSource = (source: Source): string =>
+  `${BOOKS[source.book].short}${source.place}${source.centre ? `; ${centreWords(source.centre)}` : ''}`
+
+/** What is said beside a value that a centre read in its own book. */
+const centreWords = ({ place, checked }: NonNullable<Source['centre']>): string =>
+  `value from the centre’s book (${place})${checked ? '' : ', not yet checked by a second person'}`
 
 /** One line that names the source, saying so when the value was written down from memory. */
 export function sourceLine(source: Source, edition: Edition): string {
-  return `${BOOKS[source.book].name(edition)}, ${source.place}${source.fromMemory ? ' (from memory)' : ''}`
+  const named = `${BOOKS[source.book].name(edition)}, ${source.place}`
+  if (source.centre) return `${named}; ${centreWords(source.centre)}`
+  return `${named}${source.fromMemory ? ' (from memory)' : ''}`
 }

@@ -37,14 +37,8 @@ export const DECLARED_ZE_OHM: Readonly<Record<Arrangement, number | undefined>> 
 /** Voltage that a circuit's load and voltage drop are reckoned on: line to neutral, or line to line, V. */
 export const nominalV = (phases: Phases): number => (phases === 3 ? U_V : U0_V)
 
-/** Half of the 5 % is left to the circuits behind a feed; common practice, no source. */
-const FEED_FRACTION = 0.025
-
 /**
  * Allowed voltage drop from the origin of a public supply, as a fraction of the nominal voltage; BS 7671
- * Appendix 4, 6.4.
+ * Appendix 4, 6.4. Half of the 5 % is left to the circuits behind a feed; common practice, no source.
  */
-export function voltDropFraction(use: Use): number {
-  if (use === 'lighting') return 0.03
-  return use === 'distribution' ? FEED_FRACTION : 0.05
-}
+export const DROP_SHARE = { lighting: 0.03, other: 0.05, feed: 0.025 } as const

@@ -21,9 +21,9 @@ const LAST_RUNS = 3
 
 /** Everything that may be asked about: the job as designed, built and measured, and what went wrong in it. */
 export function materialOf(context: Repos, attempt: Attempt): JobMaterial {
-  const { edition, policy, installation, asks } = assignmentFor(context, attempt)
+  const { edition, policy, book, installation, asks } = assignmentFor(context, attempt)
   const bay = attempt.stage === 'design' ? undefined : bayOf(context, attempt)
-  const design = bay?.design ?? designOf({ edition, policy, installation })
+  const design = bay?.design ?? designOf({ edition, policy, book, installation })
   const wanted = new Set(asks.circuits)
   const tested = bay ? new Set(bay.schedule.flatMap(({ circuit }) => circuit ?? [])) : wanted
   return {
@@ -126,7 +126,7 @@ export const knownQuestions = (context: Repos, attempt: Attempt): readonly Quest
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
 export async function whatIfAbout(context: Repos, attempt: Attempt): Promise<readonly Question[]> {
   const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
-  const key = JSON.stringify([attempt.installation, assignmentOf(exercise, attempt.installation).edition])
+  const key = JSON.stringify([attempt.installation, exercise.edition, exercise.book])
   const known = WHAT_IF.get(key)
   if (known) return known
   const { errors: _errors, readings: _readings, tests: _tests, ...material } = materialOf(context, attempt)

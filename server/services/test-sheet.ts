@@ -26,12 +26,12 @@ export const isWholeBoard = (context: Repos, attempt: Attempt): boolean =>
 
 /** The bay of an attempt under test; undefined where nothing is tested, or nothing could be built. */
 export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefined {
-  const { edition, policy, installation, tests } = assignmentFor(context, attempt)
-  const content = JSON.stringify([edition, policy, installation, tests, attempt.bay])
+  const { edition, policy, book, installation, tests } = assignmentFor(context, attempt)
+  const content = JSON.stringify([edition, policy, book, installation, tests, attempt.bay])
   const key = createHash('sha256').update(content).digest('base64')
   const known = BAYS.get(key)
   if (known) return known.bay
-  const bay = bayUnderTest({ edition, policy, installation, tests }, `Bay ${attempt.bay}`)
+  const bay = bayUnderTest({ edition, policy, book, installation, tests }, `Bay ${attempt.bay}`)
   BAYS.set(key, { bay })
   return bay
 }

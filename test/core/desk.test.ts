@@ -1,4 +1,5 @@
 /* What the desk computes beside the design: rows and pasted tables, materials, advisers, the wheel of laws. */
+import { bookOf } from '#core/regulations/book/book'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { adviseAddition, type AdditionQuestion } from '#core/design/advisers/addition'
@@ -173,6 +174,7 @@ test('the single-line diagram has every board and circuit once, each board below
 describe('advisers', () => {
   const home: RcdQuestion = {
     edition: '18-A2',
+    book: bookOf('18-A2'),
     use: 'sockets',
     premises: 'dwelling',
     location: 'general',
@@ -186,12 +188,15 @@ describe('advisers', () => {
   const ways = (parts: Partial<RcdQuestion>) => adviseRcd({ ...home, ...parts }).ways.map(({ way }) => way)
   test('editions differ: one socket-outlet of 32 A and a light at home were free of it in 2015, 13 A outlets on 32 A were not', () => {
     const needed = (parts: Partial<RcdQuestion>) =>
-      (['17-A3', '18', '18-A2'] as const).map((edition) => adviseRcd({ ...home, ...parts, edition }).neededA)
+      (['17-A3', '18', '18-A2'] as const).map(
+        (edition) => adviseRcd({ ...home, ...parts, edition, book: bookOf(edition) }).neededA,
+      )
     expect(needed({ points: 1 })).toEqual([0, 0.03, 0.03])
     expect(needed({})).toEqual([0.03, 0.03, 0.03])
     expect(
       (['17-A3', '18'] as const).map(
-        (edition) => adviseRcd({ ...home, edition, use: 'lighting', ratingA: 6 }).neededA,
+        (edition) =>
+          adviseRcd({ ...home, edition, book: bookOf(edition), use: 'lighting', ratingA: 6 }).neededA,
       ),
     ).toEqual([0, 0.03])
   })

@@ -1,4 +1,5 @@
 /* Maximum demand by the On-Site Guide, Table A2 (from memory of the table), worked by hand line by line. */
+import { bookOf } from '#core/regulations/book/book'
 import { installationAdvice } from '#core/design/advice'
 import { referenceDesign } from '#core/design/reference'
 import type { Circuit } from '#core/installation/installation'
@@ -19,6 +20,7 @@ const circuit = (use: Use, currentA: number, parts: Partial<Contribution> = {}):
 })
 const boardTask = (premises: Premises, contributions: Contribution[], phases: 1 | 3 = 1): BoardTask => ({
   edition: '18-A2',
+  book: bookOf('18-A2'),
   premises,
   consequence: 'none',
   arrangement: 'TN-C-S',

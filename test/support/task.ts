@@ -1,3 +1,4 @@
+import { bookOf } from '#core/regulations/book/book'
 import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { referenceDesign, type CircuitDesign } from '#core/design/reference'
 import { followFrom } from '#core/design/follow'
@@ -83,6 +84,7 @@ export function aTask(parts: Partial<Task> = {}): Task {
   return {
     ...facts,
     ...RULES,
+    book: bookOf(parts.edition ?? RULES.edition),
     premises: 'industrial',
     supply: { arrangement: 'TN-C-S', zeOhm: 0.35, ipfA: 1600 },
     dropAbove: 0,
@@ -96,6 +98,7 @@ export function aTask(parts: Partial<Task> = {}): Task {
 export function around(task: Task): Installation {
   const {
     edition: _e,
+    book: _b,
     measuredZs: _m,
     warmDrop: _w,
     premises,

@@ -2,7 +2,8 @@ import { formatNumber } from '#core/units/format'
 import type { QuantityKey } from '#core/units/quantity'
 import type { Cell } from './entry'
 
-const GAP: Cell = { text: '–' }
+/** A cell without a value. */
+export const GAP: Cell = { text: '–' }
 
 /** A cell in its quantity's own unit; a gap where the table has no value. */
 export function cell(value: number | undefined, quantity: QuantityKey, derivation?: string): Cell {

@@ -1,3 +1,4 @@
+import type { BookChange, Cell as BookCell } from '#core/regulations/book/change'
 import type { Edition } from '#core/regulations/editions'
 import type { Source } from '#core/regulations/source'
 
@@ -7,6 +8,10 @@ export interface Cell {
   /** As printed, for a search by number; absent for words and gaps. */
   readonly value?: number
   readonly derivation?: string
+  /** Where it stands in the book, for a value that a centre can hold against its own; absent where it is worked out. */
+  readonly at?: BookCell
+  /** What the centre's book says otherwise here. */
+  readonly change?: BookChange
 }
 
 export interface LibraryTable {

@@ -1,15 +1,20 @@
-import type { Edition } from '#core/regulations/editions'
+import { EDITIONS, isFrom, type Edition } from '#core/regulations/editions'
 import type { LibraryRule } from './entry'
 
-const same = (text: string): LibraryRule['byEdition'] => ({ '17-A3': text, '18': text, '18-A2': text })
+const byEdition = (say: (edition: Edition) => string | null): LibraryRule['byEdition'] =>
+  Object.fromEntries(EDITIONS.map((edition) => [edition, say(edition)])) as LibraryRule['byEdition']
+const same = (text: string): LibraryRule['byEdition'] => byEdition(() => text)
 const since = (
   first: Exclude<Edition, '17-A3'>,
   text: string,
   before: string | null = null,
-): LibraryRule['byEdition'] =>
-  first === '18'
-    ? { '17-A3': before, '18': text, '18-A2': text }
-    : { '17-A3': before, '18': before, '18-A2': text }
+): LibraryRule['byEdition'] => byEdition((edition) => (isFrom(edition, first) ? text : before))
+/** What was said from each of these editions on, until the next. */
+const from = (steps: Readonly<Partial<Record<Edition, string | null>>>): LibraryRule['byEdition'] =>
+  byEdition((edition) => {
+    const latest = EDITIONS.findLast((other) => other in steps && isFrom(edition, other))
+    return latest === undefined ? null : (steps[latest] ?? null)
+  })
 
 const rule = (
   id: string,
@@ -69,26 +74,24 @@ export const RULES: readonly LibraryRule[] = [
     'times',
     'Disconnection times',
     '411.3.2 and Table 41.1',
-    {
+    from({
       '17-A3':
         'Final circuits up to 32 A: TN 0.4 s, TT 0.2 s. Distribution and larger circuits: TN 5 s, TT 1 s.',
       '18': 'Final circuits with sockets up to 63 A, others up to 32 A: TN 0.4 s, TT 0.2 s. Distribution and larger circuits: TN 5 s, TT 1 s.',
-      '18-A2':
-        'Final circuits with sockets up to 63 A, others up to 32 A: TN 0.4 s, TT 0.2 s. Distribution and larger circuits: TN 5 s, TT 1 s.',
-    },
+    }),
     'The longer a touch voltage stands, the more harm it does.',
   ),
   rule(
     'rcd-sockets',
     'RCD for socket-outlets',
     '411.3.3',
-    {
+    from({
       '17-A3':
         'Sockets up to 20 A: RCD of 30 mA. Outside dwellings a documented risk assessment may leave it out.',
       '18': 'Sockets up to 32 A: RCD of 30 mA. Outside dwellings a documented risk assessment may leave it out.',
       '18-A2':
         'Sockets up to 32 A where ordinary persons, children or disabled people may use them: RCD of 30 mA. Outside dwellings a documented risk assessment may leave it out.',
-    },
+    }),
     'Hand-held appliances and damaged flexes are where people are hurt.',
   ),
   rule(
@@ -132,13 +135,23 @@ export const RULES: readonly LibraryRule[] = [
     'rcd-type',
     'Type of RCD',
     '531.3.3',
-    {
+    from({
       '17-A3': 'Type by the expected residual current; AC serves general purposes.',
       '18': 'Type by the direct current that the load may add; AC serves general purposes.',
       '18-A2':
         'Type A, F or B by the load. Type AC only for fixed equipment that is known to add no direct current.',
-    },
+    }),
     'Electronics add direct current that blinds a type AC device.',
+  ),
+  rule(
+    'direction',
+    'Which way the power flows',
+    '530.3.201 and Part 2',
+    since(
+      '18-A3',
+      'Where power can flow both ways (battery, photovoltaic, generator), a protective device is one that its maker allows for both directions, or it stands so that its marked supply end is always fed. A device marked line and load, or in and out, is for one direction.',
+    ),
+    'A device for one direction that is fed at its load end may fail to break a fault, or burn its trip coil when its RCD opens.',
   ),
   rule(
     'retrospective',
@@ -153,24 +166,24 @@ export const RULES: readonly LibraryRule[] = [
     'afdd',
     'Arc fault detection',
     '421.1.7',
-    {
+    from({
       '17-A3': null,
       '18': 'Recommended as additional protection against fire in AC final circuits.',
       '18-A2':
         'Required for single-phase socket circuits up to 32 A in higher-risk residential buildings, houses in multiple occupation, purpose-built student accommodation and care homes; recommended for socket circuits elsewhere.',
-    },
+    }),
     'A loose or broken conductor may glow without opening anything.',
   ),
   rule(
     'spd',
     'Surge protection',
     '443.4',
-    {
+    from({
       '17-A3': 'By the number of thunderstorm days and the kind of supply; seldom asked for.',
       '18': 'Required where an overvoltage could lead to injury, loss of public services or heritage, interrupted business or many people affected; otherwise by risk assessment, single dwellings excepted where the value does not justify it.',
       '18-A2':
         'Required for the same consequences; in all other cases unless the owner declares that loss is tolerable.',
-    },
+    }),
     'Switching and lightning break electronics and insulation.',
   ),
   rule(
@@ -238,11 +251,7 @@ export const RULES: readonly LibraryRule[] = [
     'test-button',
     'Label at the RCD',
     '514.12.2',
-    {
-      '17-A3': 'Press the test button quarterly.',
-      '18': 'Press the test button six-monthly.',
-      '18-A2': 'Press the test button six-monthly.',
-    },
+    from({ '17-A3': 'Press the test button quarterly.', '18': 'Press the test button six-monthly.' }),
     'A mechanism that never moves may stick.',
   ),
 ]

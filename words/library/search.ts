@@ -1,10 +1,12 @@
+import { SHIPPED_BOOK, type Book } from '#core/regulations/book/book'
 import { EDITIONS } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
 import type { Cell, LibraryEntry, LibraryTable } from './entry'
 import { RULES } from './rules'
-import { TABLES } from './tables'
+import { tablesOf } from './tables'
 
-export const LIBRARY: readonly LibraryEntry[] = [...RULES, ...TABLES]
+/** Every rule and table, as this book has them. */
+export const libraryOf = (book: Book): readonly LibraryEntry[] => indexOf(book).map(({ entry }) => entry)
 
 /** A value found in a table: "where does 1.37 Ω come from?" */
 export interface ValueHit {
@@ -51,22 +53,32 @@ const wordsOf = (entry: LibraryEntry): string => {
       : [shortSource(entry.source), entry.note ?? '', ...entry.columns]
   return [entry.title, ...entryText].join(' ').toLowerCase()
 }
-const INDEX = LIBRARY.map((entry) => ({ entry, words: wordsOf(entry) }))
+interface Indexed {
+  readonly entry: LibraryEntry
+  readonly words: string
+}
+const made = new WeakMap<Book, readonly Indexed[]>()
+function indexOf(book: Book): readonly Indexed[] {
+  const known =
+    made.get(book) ?? [...RULES, ...tablesOf(book)].map((entry) => ({ entry, words: wordsOf(entry) }))
+  made.set(book, known)
+  return known
+}
 
 /** Entries in which every word of the question stands, and table values that equal a number in it. */
-export function searchLibrary(question: string): Found {
+export function searchLibrary(question: string, book: Book = SHIPPED_BOOK): Found {
   const text = question.toLowerCase().replace(/[?!;:]/g, ' ')
   const words = text.split(/\s+/).filter((word) => word && !STOP_WORDS.has(word))
   const numbers = (text.match(NUMBER) ?? []).map((number) => Number(number.replace(',', '.')))
-  if (words.length === 0) return { entries: LIBRARY, values: [] }
-  const entries = INDEX.filter(({ words: entryWords }) =>
-    words.every((word) => entryWords.includes(word)),
-  ).map(({ entry }) => entry)
-  return { entries, values: numbers.length === 0 ? [] : hits(new Set(numbers)) }
+  if (words.length === 0) return { entries: libraryOf(book), values: [] }
+  const entries = indexOf(book)
+    .filter(({ words: entryWords }) => words.every((word) => entryWords.includes(word)))
+    .map(({ entry }) => entry)
+  return { entries, values: numbers.length === 0 ? [] : hits(book, new Set(numbers)) }
 }
 
-function hits(numbers: ReadonlySet<number>): ValueHit[] {
-  return TABLES.flatMap((table) =>
+function hits(book: Book, numbers: ReadonlySet<number>): ValueHit[] {
+  return tablesOf(book).flatMap((table) =>
     table.rows.flatMap((row) =>
       row.cells.flatMap((cell, i) =>
         cell.value !== undefined && numbers.has(cell.value)

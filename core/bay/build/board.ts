@@ -1,6 +1,5 @@
 import { boardFedBy } from '../../installation/tree'
 import type { Board, Installation, Line } from '../../installation/installation'
-import { sizeOf } from '../../regulations/cables/sizes'
 import type { Pole } from '../model/rig'
 import { buildPoints } from './points'
 import type { Draft } from './draft'
@@ -164,8 +163,7 @@ function teethOf(
 }
 
 /** The conductors of a feed to a board; of a TT island its protective conductor ends insulated. */
-function feedTo(draft: Draft, { circuit, lineMm2 }: WorkedCircuit, origin: Origin, board: Board): Feed {
-  const size = sizeOf(circuit.cable.kind, circuit.cable.method, circuit.phases, lineMm2)!
+function feedTo(draft: Draft, { circuit, lineMm2, size }: WorkedCircuit, origin: Origin, board: Board): Feed {
   const run = draft.run({
     id: `${circuit.id}run`,
     name: circuit.name,

@@ -1,5 +1,6 @@
 import { circuitsOf, boardsOutward } from '../../installation/tree'
 import type { Installation } from '../../installation/installation'
+import { sizeFor } from '../../design/limits/limits'
 import type { InstallationDesign } from '../../design/reference'
 import type { Rig } from '../model/rig'
 import { buildBoard } from './board'
@@ -17,9 +18,11 @@ export function buildRig(
   name: string,
 ): Rig | undefined {
   const worked = new Map<string, WorkedCircuit>()
-  for (const { circuit, values, stopped } of design.circuits) {
-    if (stopped || values.in === undefined || values.csa === undefined) return undefined
-    worked.set(circuit.id, { circuit, ratingA: values.in, lineMm2: values.csa, residualA: circuit.residualA })
+  for (const { circuit, task, values, stopped } of design.circuits) {
+    const size = values.csa === undefined ? undefined : sizeFor(task, values.csa)
+    if (stopped || values.in === undefined || !size) return undefined
+    const { residualA } = circuit
+    worked.set(circuit.id, { circuit, ratingA: values.in, lineMm2: size.lineMm2, size, residualA })
   }
   const draft = createDraft()
   let feeds = new Map([

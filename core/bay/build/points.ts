@@ -1,4 +1,4 @@
-import { isDrawnIn, sizeOf } from '../../regulations/cables/sizes'
+import { isDrawnIn } from '../../regulations/cables/sizes'
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import type { Circuit } from '../../installation/installation'
 import type { TerminalRef } from '../model/rig'
@@ -21,8 +21,7 @@ export function buildPoints(draft: Draft, worked: WorkedCircuit, origin: Origin)
 }
 
 /** Armour or sheath as the protective conductor: its own resistance, put down beside the nearest copper. */
-function layerOf(draft: Draft, { circuit, lineMm2 }: WorkedCircuit, origin: Origin): Lay {
-  const size = sizeOf(circuit.cable.kind, circuit.cable.method, circuit.phases, lineMm2)!
+function layerOf(draft: Draft, { circuit, lineMm2, size }: WorkedCircuit, origin: Origin): Lay {
   const run = draft.run({
     id: `${circuit.id}run`,
     name: circuit.name,

@@ -1,4 +1,5 @@
 import type { Circuit } from '../../installation/installation'
+import type { CableSize } from '../../regulations/cables/sizes'
 import type { Colour, Pole } from '../model/rig'
 
 /** A circuit with what was chosen for it. */
@@ -6,6 +7,8 @@ export interface WorkedCircuit {
   readonly circuit: Circuit
   readonly ratingA: number
   readonly lineMm2: number
+  /** The cable as the book has it. */
+  readonly size: CableSize
   readonly residualA: number | null
 }
 

@@ -1,5 +1,6 @@
 import type { Consequence } from '../../installation/installation'
 import type { Premises } from '../../regulations/diversity'
+import type { Book } from '../../regulations/book/book'
 import type { Edition } from '../../regulations/editions'
 import type { Arrangement, Phases, Use } from '../../regulations/supply'
 import type { DeviceAbove } from '../model/task'
@@ -21,6 +22,7 @@ export interface Contribution {
 /** One board with all that its design may depend on. */
 export interface BoardTask {
   readonly edition: Edition
+  readonly book: Book
   readonly premises: Premises
   readonly consequence: Consequence
   readonly arrangement: Arrangement

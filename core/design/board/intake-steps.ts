@@ -1,4 +1,6 @@
-import { TAILS_MM2, bondingMm2, tabulatedCpcMm2 } from '../../regulations/earthing'
+import { bondingIn, bondingRow, tailsMm2 } from '../../regulations/book/book'
+import type { Cell } from '../../regulations/book/change'
+import { tabulatedCpcMm2 } from '../../regulations/earthing'
 import { isFrom } from '../../regulations/editions'
 import { SOURCES } from '../../regulations/source'
 import { formatNumber } from '../../units/format'
@@ -75,15 +77,15 @@ export const tailsArea: BoardStep = {
   kind: 'looked-up',
   needs: [],
   appliesTo: atOrigin,
-  derive: ({ mainFuseA }) =>
+  cell: ({ mainFuseA }) => ({ table: 'tails', row: String(mainFuseA), column: 'tails' }),
+  derive: ({ book, mainFuseA }) =>
     worked(
-      tailsFor(mainFuseA),
+      tailsMm2(book, mainFuseA),
       'tails by the main fuse',
-      `${mainFuseA} A → ${tailsFor(mainFuseA)} mm²`,
+      `${mainFuseA} A → ${tailsMm2(book, mainFuseA)} mm²`,
       SOURCES.tails,
     ),
 }
-const tailsFor = (mainFuseA: number): number => TAILS_MM2.get(mainFuseA) ?? Math.max(...TAILS_MM2.values())
 
 /** Earthing conductor by the tails: Table 54.7 without calculation, mm². */
 export const earthingConductor: BoardStep = {
@@ -102,6 +104,11 @@ export const earthingConductor: BoardStep = {
   accept: (_task, { tails }, answer) => larger(answer, tabulatedCpcMm2(tails!), 'earthingTooSmall'),
 }
 
+function bondingCell({ book, neutralMm2 }: BoardTask): Cell | undefined {
+  const row = bondingRow(book, neutralMm2)
+  return row && { table: 'bonding', row: String(row[0]), column: 'bonding' }
+}
+
 /** Main protective bonding conductor, mm²; with PME by the supply's neutral. */
 export const bondingConductor: BoardStep = {
   key: 'bonding',
@@ -109,8 +116,9 @@ export const bondingConductor: BoardStep = {
   kind: 'chosen',
   needs: ['earthing'],
   appliesTo: atOrigin,
-  derive: ({ arrangement, neutralMm2 }, { earthing }) => {
-    const area = bondingMm2(arrangement, neutralMm2, earthing!)
+  cell: (task) => (task.arrangement === 'TN-C-S' ? bondingCell(task) : undefined),
+  derive: ({ book, arrangement, neutralMm2 }, { earthing }) => {
+    const area = bondingIn(book, arrangement, neutralMm2, earthing!)
     if (area === undefined) return stopped('bonding', { neutralMm2 })
     return arrangement === 'TN-C-S'
       ? worked(area, 'with PME by the neutral', `neutral ${neutralMm2} mm² → ${area} mm²`, SOURCES.bonding)
@@ -121,8 +129,8 @@ export const bondingConductor: BoardStep = {
           SOURCES.bonding,
         )
   },
-  accept: ({ arrangement, neutralMm2 }, { earthing }, answer) =>
-    larger(answer, bondingMm2(arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
+  accept: ({ book, arrangement, neutralMm2 }, { earthing }, answer) =>
+    larger(answer, bondingIn(book, arrangement, neutralMm2, earthing!) ?? Infinity, 'bondingTooSmall'),
 }
 
 function larger(answer: number, least: number, why: 'earthingTooSmall' | 'bondingTooSmall') {

@@ -2,12 +2,9 @@ import { CABLES, type CableSize } from '../../regulations/cables/sizes'
 import type { Task } from '../model/task'
 import type { StepValues } from '../model/step'
 
-/** A ring's cable need carry only this, A; BS 7671 433.1.204. */
-export const RING_CABLE_A = 20
-
 /** What the cable must carry once the factors have taken their share, A: In, or 20 A in each leg of a ring. */
 export const carriedA = (task: Task, ratingA: number): number =>
-  task.topology === 'ring' ? RING_CABLE_A : ratingA
+  task.topology === 'ring' ? task.book.values.parameters.ringCableA : ratingA
 
 /** Ambient temperature that the rating tables are made for, °C. */
 export const TABLE_AMBIENT_C = 30

@@ -1,33 +1,35 @@
 import type { Task } from '../model/task'
-import { pairOhmPerM, sizesOf, type CableSize } from '../../regulations/cables/sizes'
-import { deviceMaximumZsOhm } from '../../regulations/devices'
-import { disconnectionLimitS } from '../../regulations/disconnection'
-import { rcdMaximumZsOhm } from '../../regulations/rcd'
-import { U0_V, nominalV, voltDropFraction } from '../../regulations/supply'
+import { deviceZsOhm, disconnectionS, rcdZsOhm, sizesIn, voltDropShare } from '../../regulations/book/book'
+import { pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
+import { U0_V, nominalV } from '../../regulations/supply'
 import { dropFactor, type SizeNeeds } from './counted-drop'
 import { faultEnergy } from './fault-energy'
 import { neededRcdA } from './rcd-needs'
 
 /** The rows that the task's cable offers. */
 export const sizesFor = (task: Task): readonly CableSize[] =>
-  sizesOf(task.cable.kind, task.cable.method, task.phases)
+  sizesIn(task.book, task.cable.kind, task.cable.method, task.phases)
 
 /** The row of one line area, if the cable is made in it. */
 export const sizeFor = (task: Task, lineMm2: number): CableSize | undefined =>
   sizesFor(task).find((size) => size.lineMm2 === lineMm2)
+
+/** A ring in mineral-insulated cable may be of this size, mm². */
+const MINERAL_RING_MM2 = 1.5
 
 /**
  * Smallest line conductor, mm²: BS 7671 Table 52.3 (lighting 1.0, power 1.5), and 433.1.204 for rings (2.5,
  * mineral 1.5); from memory.
  */
 export function minimumAreaMm2(task: Task): number {
-  if (task.topology === 'ring') return task.cable.kind === 'mineral' ? 1.5 : 2.5
-  return task.use === 'lighting' ? 1 : 1.5
+  const { ringLeastMm2, lightingLeastMm2, powerLeastMm2 } = task.book.values.parameters
+  if (task.topology === 'ring') return task.cable.kind === 'mineral' ? MINERAL_RING_MM2 : ringLeastMm2
+  return task.use === 'lighting' ? lightingLeastMm2 : powerLeastMm2
 }
 
 /** Allowed voltage drop of this circuit, V: what the run to its board has left. */
 export const voltDropLimitV = (task: Task): number =>
-  Math.max(0, voltDropFraction(task.use) - task.dropAbove) * nominalV(task.phases)
+  Math.max(0, voltDropShare(task.book, task.use) - task.dropAbove) * nominalV(task.phases)
 
 /**
  * How much of current times length counts for the drop: equal loads at equal distances count (n + 1) ÷ 2n, and the two
@@ -65,12 +67,12 @@ export const hotZsOhm = (task: Task, size: CableSize): number =>
 export const faultClearedByRcd = (task: Task): boolean => task.supply.arrangement === 'TT'
 
 export const timeLimitS = (task: Task, ratingA: number): number =>
-  disconnectionLimitS(task.supply.arrangement, task.use, ratingA, task.edition)
+  disconnectionS(task.book, task.supply.arrangement, task.use, ratingA)
 
 /** The limit that Zs must not pass, Ω: by residual current in TT, by the overcurrent device in TN. */
 export function maximumZsOhm(task: Task, ratingA: number, residualA: number): number {
-  if (faultClearedByRcd(task) && residualA > 0) return rcdMaximumZsOhm(residualA)
-  return deviceMaximumZsOhm(task.device, ratingA, timeLimitS(task, ratingA)) ?? 0
+  if (faultClearedByRcd(task) && residualA > 0) return rcdZsOhm(task.book, residualA)
+  return deviceZsOhm(task.book, task.device, ratingA, timeLimitS(task, ratingA)) ?? 0
 }
 
 /** Earth fault current at the furthest point, A. */

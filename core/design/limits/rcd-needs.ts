@@ -1,6 +1,7 @@
 import type { Task } from '../model/task'
+import { rcdZsOhm } from '../../regulations/book/book'
 import { isFrom } from '../../regulations/editions'
-import { ADDITIONAL_A, RCD_RATINGS_A, SOCKET_LIMIT_A, rcdMaximumZsOhm } from '../../regulations/rcd'
+import { ADDITIONAL_A, RCD_RATINGS_A } from '../../regulations/rcd'
 
 /** Why an RCD is needed. `maximumA` is the largest rated residual current that satisfies the rule. */
 export interface RcdNeed {
@@ -10,7 +11,7 @@ export interface RcdNeed {
 }
 
 /** What the rules look at; an adviser asks for the same. */
-export type RcdCase = Pick<Task, 'edition' | 'use' | 'premises' | 'location' | 'concealed'> &
+export type RcdCase = Pick<Task, 'edition' | 'book' | 'use' | 'premises' | 'location' | 'concealed'> &
   Partial<Pick<Task, 'topology' | 'points'>> & {
     readonly supply: Pick<Task['supply'], 'arrangement' | 'zeOhm'>
   }
@@ -38,7 +39,7 @@ export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
   const needs: RcdNeed[] = []
   const additional = (code: RcdNeed['code'], regulation: string) =>
     needs.push({ code, regulation, maximumA: ADDITIONAL_A })
-  if (use === 'sockets' && outletA(circuit, ratingA) <= SOCKET_LIMIT_A[edition])
+  if (use === 'sockets' && outletA(circuit, ratingA) <= circuit.book.values.parameters.socketRcdA)
     additional('sockets', '411.3.3')
   const isHome = circuit.premises === 'dwelling' || circuit.premises === 'shared-residence'
   if (use === 'lighting' && isHome && isFrom(edition, '18')) additional('dwellingLighting', '411.3.4')
@@ -49,7 +50,7 @@ export function rcdNeeds(circuit: RcdCase, ratingA: number): RcdNeed[] {
   if (circuit.supply.arrangement === 'TT') {
     // The least sensitive one whose 50 V ÷ IΔn still lies above the electrode's resistance.
     const maximumA =
-      [...RCD_RATINGS_A].reverse().find((rating) => rcdMaximumZsOhm(rating) > circuit.supply.zeOhm) ??
+      [...RCD_RATINGS_A].reverse().find((rating) => rcdZsOhm(circuit.book, rating) > circuit.supply.zeOhm) ??
       ADDITIONAL_A
     needs.push({ code: 'faultProtection', regulation: '411.5.2', maximumA })
   }

@@ -1,6 +1,7 @@
 import type { CircuitFacts } from '../../installation/installation'
 import type { Device } from '../../regulations/devices'
 import type { Premises } from '../../regulations/diversity'
+import type { Book } from '../../regulations/book/book'
 import type { Edition } from '../../regulations/editions'
 import type { MeasuredZsPolicy, WarmDropPolicy } from '../../policies/policy'
 import type { Arrangement } from '../../regulations/supply'
@@ -22,6 +23,8 @@ export interface DeviceAbove extends Device {
 /** One circuit with all that an answer may depend on, nothing else. */
 export interface Task extends CircuitFacts {
   readonly edition: Edition
+  /** The regulations as the centre reads them in this edition. */
+  readonly book: Book
   readonly premises: Premises
   readonly supply: SupplyHere
   /** Share of the nominal voltage already lost between the origin and the board, 0 to 1. */

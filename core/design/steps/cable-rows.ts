@@ -1,6 +1,8 @@
 import type { Task } from '../model/task'
-import { CABLES, methodsOf, pairOhmPerM, sizeOf, type CableSize } from '../../regulations/cables/sizes'
-import { COPPER_OHM_PER_M } from '../../regulations/conductors'
+import { sizeIn } from '../../regulations/book/book'
+import { printedAs } from '../../regulations/book/tables'
+import { ratingColumn } from '../../regulations/book/values'
+import { CABLES, methodsOf, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { sizeFor, sizesFor } from '../limits/limits'
 import { stopped, worked, type Derivation, type Neighbour, type StepValues } from '../model/step'
@@ -15,6 +17,11 @@ export const tabulatedCurrent: CircuitStep = {
   ...STEP_KINDS.it,
   kind: 'looked-up',
   needs: ['csa'],
+  cell: ({ cable, phases }, { csa }) => ({
+    table: `rating-${printedAs(cable.kind)}`,
+    row: String(csa),
+    column: ratingColumn(cable.method, phases),
+  }),
   derive: (task, values) =>
     fromRow(task, values, (size) =>
       worked(
@@ -31,7 +38,7 @@ export const tabulatedCurrent: CircuitStep = {
         const size =
           method === task.cable.method && phases === task.phases
             ? undefined
-            : sizeOf(task.cable.kind, method, phases, values.csa!)
+            : sizeIn(task.book, task.cable.kind, method, phases, values.csa!)
         return size
           ? [
               {
@@ -53,6 +60,11 @@ export const voltDropPerAmpMetre: CircuitStep = {
   ...STEP_KINDS.voltDropPerAm,
   kind: 'looked-up',
   needs: ['csa'],
+  cell: ({ cable, phases }, { csa }) => ({
+    table: `drop-${printedAs(cable.kind)}`,
+    row: String(csa),
+    column: String(phases),
+  }),
   derive: (task, values) =>
     fromRow(task, values, (size) =>
       worked(
@@ -64,7 +76,13 @@ export const voltDropPerAmpMetre: CircuitStep = {
     ),
   neighbours: (task, values) => {
     const table = CABLES[task.cable.kind].voltDropSource.place
-    const across = sizeOf(task.cable.kind, task.cable.method, task.phases === 3 ? 1 : 3, values.csa!)
+    const across = sizeIn(
+      task.book,
+      task.cable.kind,
+      task.cable.method,
+      task.phases === 3 ? 1 : 3,
+      values.csa!,
+    )
     return [
       ...otherRows(task, values, table, (size) => size.voltDropVPerAm),
       ...(across
@@ -86,6 +104,7 @@ export const resistancePerMetre: CircuitStep = {
   ...STEP_KINDS.ohmPerM,
   kind: 'looked-up',
   needs: ['csa'],
+  cell: (_task, { csa }) => ({ table: 'copper', row: String(csa), column: 'r' }),
   appliesTo: ({ topology }) => topology !== 'ring',
   derive: (task, values) =>
     fromRow(task, values, (size) => {
@@ -105,7 +124,7 @@ export const resistancePerMetre: CircuitStep = {
     // A smaller cpc, or one of another metal: reading the line twice is the usual slip.
     if (cableSize && cableSize.cpcMm2 !== cableSize.lineMm2)
       rows.push({
-        value: 2 * COPPER_OHM_PER_M[cableSize.lineMm2]!,
+        value: 2 * task.book.values.copperOhmPerM[cableSize.lineMm2]!,
         table: SOURCES.conductorResistance.place,
         entry: `${cableSize.lineMm2}/${cableSize.lineMm2} mm²`,
       })

@@ -39,7 +39,11 @@ function fits(task: Task, size: CableSize): Fit[] | undefined {
   const choices = STEP_KINDS.containment.choices!
   return isConduit
     ? CONDUITS_MM.map((mm, i) => ({ choice: choices[i]!, terms, factor: conduitFactor(mm, task.run) }))
-    : TRUNKING.map(({ factor }, i) => ({ choice: choices[CONDUITS_MM.length + i]!, terms, factor }))
+    : TRUNKING.map(({ size: dimensions }, i) => ({
+        choice: choices[CONDUITS_MM.length + i]!,
+        terms,
+        factor: task.book.values.trunking[dimensions]!,
+      }))
 }
 
 /** The smallest conduit or trunking whose factor the cables' terms do not pass. */

@@ -1,21 +1,15 @@
 import type { Task } from '../model/task'
 import { CABLES, isBuried } from '../../regulations/cables/sizes'
-import {
-  AMBIENT_FACTOR,
-  BURIED_FACTOR,
-  BURIED_GROUPING_FACTOR,
-  GROUND_FACTOR,
-  GROUPING_FACTOR,
-  INSULATION_FACTOR,
-  REWIRABLE_FACTOR,
-} from '../../regulations/factors'
+import { ambientIn, groupingIn, rowsOf } from '../../regulations/book/book'
+import type { Cell } from '../../regulations/book/change'
+import { ruleCell } from '../../regulations/book/tables'
 import { SOURCES } from '../../regulations/source'
 import { stopped, worked, type Neighbour } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
 import type { CircuitStep } from './step-context'
 
-const ambientTable = ({ cable }: Task) =>
-  (isBuried(cable.method) ? GROUND_FACTOR : AMBIENT_FACTOR)[CABLES[cable.kind].conductorC]
+const ambientTable = ({ cable, book }: Task) =>
+  ambientIn(book, isBuried(cable.method) ? 'ground' : 'air', CABLES[cable.kind].conductorC)
 
 /** Ca from the temperature of the air, or of the ground for a buried cable. */
 export const ambientFactor: CircuitStep = {
@@ -23,6 +17,11 @@ export const ambientFactor: CircuitStep = {
   ...STEP_KINDS.ca,
   kind: 'looked-up',
   needs: [],
+  cell: ({ cable, ambientC }) => ({
+    table: isBuried(cable.method) ? 'ca-ground' : 'ca-air',
+    row: String(ambientC),
+    column: String(CABLES[cable.kind].conductorC),
+  }),
   derive: (task) => {
     const factor = ambientTable(task).get(task.ambientC)
     if (factor === undefined)
@@ -49,8 +48,9 @@ export const ambientFactor: CircuitStep = {
       })),
 }
 
-const groupingRow = ({ cable, grouping }: Task) =>
-  isBuried(cable.method) ? BURIED_GROUPING_FACTOR : GROUPING_FACTOR[grouping.arrangement]
+const groupingColumn = ({ cable, grouping }: Task) =>
+  isBuried(cable.method) ? 'buried' : grouping.arrangement
+const groupingRow = (task: Task) => groupingIn(task.book, groupingColumn(task))
 
 /** Cg from the number of circuits that run together. */
 export const groupingFactor: CircuitStep = {
@@ -58,6 +58,7 @@ export const groupingFactor: CircuitStep = {
   ...STEP_KINDS.cg,
   kind: 'looked-up',
   needs: [],
+  cell: (task): Cell => ({ table: 'cg', row: String(task.grouping.circuits), column: groupingColumn(task) }),
   derive: (task) => {
     const { circuits } = task.grouping
     const factor = groupingRow(task)[circuits - 1]
@@ -77,7 +78,7 @@ export const groupingFactor: CircuitStep = {
       i + 1 === circuits ? [] : [{ value, table, entry: `${i + 1} ${i === 0 ? 'circuit' : 'circuits'}` }],
     )
     const other = arrangement === 'bunched' ? 'single-layer' : 'bunched'
-    const across = GROUPING_FACTOR[other][circuits - 1]
+    const across = groupingIn(task.book, other)[circuits - 1]
     if (!isBuried(task.cable.method) && across !== undefined && across !== row[circuits - 1]) {
       rows.push({ value: across, table, entry: other === 'bunched' ? 'bunched' : 'single layer' })
     }
@@ -91,9 +92,15 @@ function insulationWords(mm: number): string {
   return mm >= MORE_THAN_MM ? 'half a metre or more' : `${mm} mm`
 }
 
-function deviceFactorWords(value: number): string {
-  if (value === 1) return 'a breaker above ground'
-  return value === BURIED_FACTOR ? 'a cable in the ground' : 'a rewirable fuse'
+/** Cf of every combination, and in what words. */
+function deviceFactors({ book }: Task): readonly (readonly [factor: number, words: string])[] {
+  const { rewirable, buried } = book.values.parameters
+  return [
+    [1, 'a breaker above ground'],
+    [rewirable, 'a rewirable fuse'],
+    [buried, 'a cable in the ground'],
+    [rewirable * buried, 'a rewirable fuse'],
+  ]
 }
 
 /** Ci from the length of cable inside thermal insulation. Methods 100 to 103 have it in their column already. */
@@ -102,10 +109,12 @@ export const insulationFactor: CircuitStep = {
   ...STEP_KINDS.ci,
   kind: 'looked-up',
   needs: [],
-  derive: ({ insulationMm }) => {
-    const factor = INSULATION_FACTOR.get(insulationMm)
+  cell: ({ insulationMm }) => ({ table: 'ci', row: String(insulationMm), column: 'factor' }),
+  derive: ({ insulationMm, book }) => {
+    const rows = rowsOf(book.values.insulation)
+    const factor = rows.get(insulationMm)
     if (factor === undefined)
-      return stopped('insulation', { insulationMm, rows: [...INSULATION_FACTOR.keys()].join(', ') })
+      return stopped('insulation', { insulationMm, rows: [...rows.keys()].join(', ') })
     return worked(
       factor,
       'Ci from the length in insulation',
@@ -113,10 +122,19 @@ export const insulationFactor: CircuitStep = {
       SOURCES.insulationFactor,
     )
   },
-  neighbours: ({ insulationMm }) =>
-    [...INSULATION_FACTOR]
+  neighbours: ({ insulationMm, book }) =>
+    [...rowsOf(book.values.insulation)]
       .filter(([rowMm]) => rowMm !== insulationMm)
       .map(([rowMm, value]) => ({ value, table: 'Table 52.2', entry: insulationWords(rowMm) })),
+}
+
+/** What the device and the ground each take from the cable, 1 for nothing. */
+function deviceParts({ device, cable, book }: Task): { rewirable: number; buried: number } {
+  const { rewirable, buried } = book.values.parameters
+  return {
+    rewirable: device.family === 'fuse-rewirable' ? rewirable : 1,
+    buried: isBuried(cable.method) ? buried : 1,
+  }
 }
 
 /** Cf = 0.725 for a rewirable fuse, times 0.9 (Cc) for a cable in the ground. */
@@ -125,9 +143,12 @@ export const deviceFactor: CircuitStep = {
   ...STEP_KINDS.cf,
   kind: 'looked-up',
   needs: [],
-  derive: ({ device, cable }) => {
-    const rewirable = device.family === 'fuse-rewirable' ? REWIRABLE_FACTOR : 1
-    const buried = isBuried(cable.method) ? BURIED_FACTOR : 1
+  cell: ({ device, cable }) => {
+    if (device.family === 'fuse-rewirable') return ruleCell('rewirable')
+    return isBuried(cable.method) ? ruleCell('buried') : undefined
+  },
+  derive: (task) => {
+    const { rewirable, buried } = deviceParts(task)
     const parts = [
       ...(rewirable === 1 ? [] : [`${rewirable} rewirable`]),
       ...(buried === 1 ? [] : [`${buried} in the ground (Cc)`]),
@@ -139,13 +160,10 @@ export const deviceFactor: CircuitStep = {
       SOURCES.deviceFactor,
     )
   },
-  neighbours: (task) =>
-    [1, REWIRABLE_FACTOR, BURIED_FACTOR, REWIRABLE_FACTOR * BURIED_FACTOR]
-      .map((value) => ({ value, table: 'Appendix 4, 5.1.1', entry: deviceFactorWords(value) }))
-      .filter(
-        ({ value }) =>
-          value !==
-          (task.device.family === 'fuse-rewirable' ? REWIRABLE_FACTOR : 1) *
-            (isBuried(task.cable.method) ? BURIED_FACTOR : 1),
-      ),
+  neighbours: (task) => {
+    const { rewirable, buried } = deviceParts(task)
+    return deviceFactors(task)
+      .filter(([value]) => value !== rewirable * buried)
+      .map(([value, entry]) => ({ value, table: 'Appendix 4, 5.1.1', entry }))
+  },
 }

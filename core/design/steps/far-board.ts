@@ -1,4 +1,3 @@
-import { COPPER_OHM_PER_M } from '../../regulations/conductors'
 import { SOURCES } from '../../regulations/source'
 import { U0_V } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
@@ -16,8 +15,8 @@ export const faultCurrentAtFarBoard: CircuitStep = {
   kind: 'calculated',
   needs: ['csa'],
   appliesTo: ({ use }) => use === 'distribution',
-  derive: ({ supply, lengthM, phases }, { csa }) => {
-    const ohmPerM = COPPER_OHM_PER_M[csa!]
+  derive: ({ supply, lengthM, phases, book }, { csa }) => {
+    const ohmPerM = book.values.copperOhmPerM[csa!]
     if (ohmPerM === undefined) return stopped('area', { answer: csa! })
     const ways = phases === 3 ? 1 : 2
     const ohm = U0_V / supply.ipfA + ways * ohmPerM * lengthM

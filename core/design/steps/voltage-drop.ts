@@ -1,7 +1,9 @@
 import type { Task } from '../model/task'
+import { voltDropShare } from '../../regulations/book/book'
+import { ruleCell } from '../../regulations/book/tables'
 import { CABLES } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
-import { nominalV, voltDropFraction } from '../../regulations/supply'
+import { nominalV } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
 import { COPPER_ORIGIN_C, TABLE_AMBIENT_C, carriedLoadA, temperatureFactor } from '../limits/counted-drop'
 import { dropShare } from '../limits/limits'
@@ -70,6 +72,7 @@ export const voltageDropFromOrigin: CircuitStep = {
   ...STEP_KINDS.voltDropTotal,
   kind: 'calculated',
   needs: ['voltDrop'],
+  cell: ({ use }) => ruleCell(use === 'lighting' ? 'lightingDrop' : 'otherDrop'),
   derive: (task, { voltDrop }) => {
     const total = task.dropAbove + voltDrop! / nominalV(task.phases)
     const above = task.dropAbove > 0 ? `${formatNumber(task.dropAbove, 'percent')} % + ` : ''
@@ -78,7 +81,7 @@ export const voltageDropFromOrigin: CircuitStep = {
       'ΔU from the origin',
       `${above}${formatNumber(voltDrop!, 'voltage')} ÷ ${nominalV(task.phases)}`,
       SOURCES.voltDropLimit,
-      atMost(total, voltDropFraction(task.use)),
+      atMost(total, voltDropShare(task.book, task.use)),
     )
   },
 }

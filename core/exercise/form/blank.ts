@@ -1,3 +1,4 @@
+import { PRESENT_EDITION } from '../../regulations/editions'
 import { ASK_SETS } from '../usual-asks'
 import type { ExerciseForm } from './fields'
 import { NEW_CIRCUIT } from './rows'
@@ -10,7 +11,7 @@ export const BLANK_EXERCISE: ExerciseForm = {
   scenario: '',
   kind: 'new-circuit',
   minutes: '120',
-  edition: '18-A2',
+  edition: PRESENT_EDITION,
   premises: 'industrial',
   consequence: 'none',
   arrangement: 'TN-C-S',

@@ -44,55 +44,56 @@ export interface CableSize {
   readonly k: number
 }
 
-const ROWS = new Map<CableKind, Map<Method, Map<Phases, readonly CableSize[]>>>()
-for (const cable of ALL) {
-  ROWS.set(
-    cable.kind,
-    new Map(
-      Object.entries(cable.ratingsA).map(([method, columns]) => [
-        method as Method,
-        new Map(
-          Object.entries(columns).map(([phases, ratings]) => [
-            Number(phases) as Phases,
-            rows(cable, Number(phases) as Phases, ratings),
-          ]),
-        ),
-      ]),
-    ),
-  )
+/** The printed columns that a cable's rows are put together from, by line area. */
+export interface CableColumns {
+  /** It by one method and number of loaded conductors, A. */
+  readonly ratingA: Readonly<Record<number, number>>
+  readonly voltDropVPerAm: Readonly<Record<number, number>>
+  readonly copperOhmPerM: Readonly<Record<number, number>>
 }
 
-function rows(cable: Cable, phases: Phases, ratings: readonly number[]): CableSize[] {
-  return ratings.map((ratingA, i) => {
-    const r1OhmPerM = COPPER_OHM_PER_M[cable.lineMm2[i]!]!
-    const r2OhmPerM = cable.cpc.ohmPerM[phases]![i]!
-    const hot = r1OhmPerM * copperMultiplier(cable.conductorC) + r2OhmPerM * cable.cpc.hotMultiplier
-    return {
-      lineMm2: cable.lineMm2[i]!,
-      cpcMm2: cable.cpc.areaMm2[phases]![i]!,
-      ratingA,
-      voltDropVPerAm: cable.voltDropVPerAm[phases]![i]!,
-      r1OhmPerM,
-      r2OhmPerM,
-      hotMultiplier: hot / (r1OhmPerM + r2OhmPerM),
-      k: cable.cpc.k,
-    }
-  })
+/** The rows of a cable for which every column has a value, smallest first. */
+export function cableSizes(kind: CableKind, phases: Phases, columns: CableColumns): CableSize[] {
+  const { conductorC, cpc } = CABLES[kind]
+  return Object.keys(columns.ratingA)
+    .map(Number)
+    .sort((a, b) => a - b)
+    .flatMap((lineMm2) => {
+      const r1OhmPerM = columns.copperOhmPerM[lineMm2]
+      const voltDropVPerAm = columns.voltDropVPerAm[lineMm2]
+      const protective = cpcOf(kind, phases, lineMm2, columns)
+      if (r1OhmPerM === undefined || voltDropVPerAm === undefined || !protective) return []
+      const { cpcMm2, r2OhmPerM } = protective
+      const hot = r1OhmPerM * copperMultiplier(conductorC) + r2OhmPerM * cpc.hotMultiplier
+      return [
+        {
+          lineMm2,
+          cpcMm2,
+          ratingA: columns.ratingA[lineMm2]!,
+          voltDropVPerAm,
+          r1OhmPerM,
+          r2OhmPerM,
+          hotMultiplier: hot / (r1OhmPerM + r2OhmPerM),
+          k: cpc.k,
+        },
+      ]
+    })
 }
 
-const NONE: readonly CableSize[] = []
-
-/** The rows of a cable for one method, smallest first; empty when the method has no such column. */
-export const sizesOf = (kind: CableKind, method: Method, phases: Phases): readonly CableSize[] =>
-  ROWS.get(kind)?.get(method)?.get(phases) ?? NONE
-
-/** The row whose line conductor has this area, if the cable is made in it. */
-export const sizeOf = (
+/** Area and resistance of the cpc beside a line; one of copper as the copper table has it. */
+function cpcOf(
   kind: CableKind,
-  method: Method,
   phases: Phases,
   lineMm2: number,
-): CableSize | undefined => sizesOf(kind, method, phases).find((size) => size.lineMm2 === lineMm2)
+  { copperOhmPerM }: CableColumns,
+): Pick<CableSize, 'cpcMm2' | 'r2OhmPerM'> | undefined {
+  const { lineMm2: made, cpc } = CABLES[kind]
+  const at = made.indexOf(lineMm2)
+  // A size that is not shipped: singles and cores of one cable are all of the same area.
+  const cpcMm2 = at === -1 ? lineMm2 : cpc.areaMm2[phases]?.[at]
+  const r2OhmPerM = cpc.made === 'copper' ? copperOhmPerM[cpcMm2 ?? 0] : cpc.ohmPerM[phases]?.[at]
+  return cpcMm2 === undefined || r2OhmPerM === undefined ? undefined : { cpcMm2, r2OhmPerM }
+}
 
 /** r1 + r2 at 20 °C, Ω/m. */
 export const pairOhmPerM = (size: Pick<CableSize, 'r1OhmPerM' | 'r2OhmPerM'>): number =>

@@ -1,5 +1,6 @@
 import { DEFAULT_POLICY } from '../../policies/policy'
 import type { DesignRules } from '../../design/walk'
+import { PRESENT_EDITION } from '../../regulations/editions'
 import { referenceDesign, type CircuitDesign } from '../../design/reference'
 import { readForm } from '../../exercise/form/read-form'
 import type { ExerciseForm } from '../../exercise/form/fields'
@@ -26,7 +27,7 @@ export interface Followed {
 }
 
 const RULES: DesignRules = {
-  edition: '18-A2',
+  edition: PRESENT_EDITION,
   measuredZs: DEFAULT_POLICY.measuredZs,
   warmDrop: DEFAULT_POLICY.warmDrop,
 }

@@ -16,7 +16,7 @@ export interface BayUnderTest extends JudgedBay {
  * test should show. Undefined where nothing is tested or a circuit has no design. Some milliseconds a circuit.
  */
 export function bayUnderTest(
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'installation' | 'tests'>,
+  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>,
   name: string,
 ): BayUnderTest | undefined {
   const { edition, policy, installation, tests } = assignment

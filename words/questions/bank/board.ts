@@ -1,4 +1,5 @@
-import { MAGNETIC_BAND, breakerMaximumZsOhm } from '#core/regulations/devices'
+import { SHIPPED_BOOK, breakerZsOhm } from '#core/regulations/book/book'
+import { MAGNETIC_BAND } from '#core/regulations/devices'
 import { C_MIN, U0_V } from '#core/regulations/supply'
 import { inTopic, number, order, point, spoken, verdict } from '../make'
 
@@ -23,19 +24,23 @@ export const BOARD = inTopic('board', [
     'bo-zs-b32',
     2,
     'What is the maximum Zs of a B32 breaker for 0.4 s?',
-    [breakerMaximumZsOhm('B', 32), 'Ω', 0.01],
+    [breakerZsOhm(SHIPPED_BOOK, 'B', 32), 'Ω', 0.01],
     { source: TABLE, prompts: ['Ia is 5 × 32 A.'] },
   ),
   number(
     'bo-zs-c16',
     2,
     'What is the maximum Zs of a C16 breaker?',
-    [breakerMaximumZsOhm('C', 16), 'Ω', 0.01],
+    [breakerZsOhm(SHIPPED_BOOK, 'C', 16), 'Ω', 0.01],
     { source: TABLE, prompts: ['Ia is 10 × 16 A.'] },
   ),
-  number('bo-zs-b6', 2, 'What is the maximum Zs of a B6 breaker?', [breakerMaximumZsOhm('B', 6), 'Ω', 0.01], {
-    source: TABLE,
-  }),
+  number(
+    'bo-zs-b6',
+    2,
+    'What is the maximum Zs of a B6 breaker?',
+    [breakerZsOhm(SHIPPED_BOOK, 'B', 6), 'Ω', 0.01],
+    { source: TABLE },
+  ),
   spoken(
     'bo-curve-why',
     2,

@@ -1,4 +1,5 @@
-import { ADDITIONAL_A, rcdMaximumZsOhm } from '#core/regulations/rcd'
+import { SHIPPED_BOOK, rcdZsOhm } from '#core/regulations/book/book'
+import { ADDITIONAL_A } from '#core/regulations/rcd'
 import { choose, inTopic, number, spoken, verdict } from '../make'
 
 const TABLE_3A = 'BS EN 61008-1 and BS 7671 Table 3A, from memory'
@@ -112,10 +113,10 @@ export const RCD = inTopic('rcd', [
     'rc-zs-30',
     2,
     'TT: what is the largest Zs for a 30 mA RCD, by 50 V?',
-    [rcdMaximumZsOhm(0.03), 'Ω', 5],
+    [rcdZsOhm(SHIPPED_BOOK, 0.03), 'Ω', 5],
     { source: 'BS 7671 Table 41.5, from memory' },
   ),
-  number('rc-zs-100', 2, 'TT: and for 100 mA?', [rcdMaximumZsOhm(0.1), 'Ω', 2], {
+  number('rc-zs-100', 2, 'TT: and for 100 mA?', [rcdZsOhm(SHIPPED_BOOK, 0.1), 'Ω', 2], {
     source: 'BS 7671 Table 41.5, from memory',
   }),
   spoken(

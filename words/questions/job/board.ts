@@ -1,13 +1,7 @@
+import { breakerZsOhm } from '#core/regulations/book/book'
 import type { CircuitDesign } from '#core/design/reference'
 import { timeLimitS } from '#core/design/limits/limits'
-import {
-  CURVES,
-  DEVICES,
-  breakerMaximumZsOhm,
-  hasRcd,
-  magneticA,
-  type Curve,
-} from '#core/regulations/devices'
+import { CURVES, DEVICES, hasRcd, magneticA, type Curve } from '#core/regulations/devices'
 import { U0_V } from '#core/regulations/supply'
 import { FAMILY_NAME } from '../../names'
 import {
@@ -61,7 +55,7 @@ function otherCurve(circuit: CircuitDesign): Made | null {
   const [curve, rating, zs] = [curveOf(circuit), valueOf(circuit, 'in'), valueOf(circuit, 'zs')]
   const next = curve && CURVES[CURVES.indexOf(curve) + 1]
   if (!next || rating === undefined || zs === undefined || hasRcd(circuit.circuit.device.family)) return null
-  const limit = breakerMaximumZsOhm(next, rating)
+  const limit = breakerZsOhm(circuit.task.book, next, rating)
   return {
     text: `The breaker of ${nameOf(circuit)} is replaced by a type ${next}. Is Zs of ${round(zs)} Ω still low enough for it alone?`,
     expected: verdictAs(zs <= limit, `Type ${next} ${rating} A allows ${limit} Ω.`),

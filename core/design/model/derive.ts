@@ -1,0 +1,13 @@
+import { sourceIn, type Book } from '../../regulations/book/book'
+import type { Derivation, Step, StepValues } from './step'
+
+/** Works a step, and names the centre's own book where the value that it looks up stands there. */
+export function deriveStep<T extends { readonly book: Book }>(
+  step: Step<T>,
+  task: T,
+  values: StepValues,
+): Derivation {
+  const derivation = step.derive(task, values)
+  if (!derivation.ok || !step.cell || task.book.changed.size === 0) return derivation
+  return { ...derivation, source: sourceIn(task.book, derivation.source, step.cell(task, values)) }
+}

@@ -1,0 +1,180 @@
+import { PRINTED_KINDS } from '#core/regulations/book/tables'
+import type { Parameter } from '#core/regulations/book/values'
+import type { CableKind } from '#core/regulations/cables/cable'
+import { CABLES } from '#core/regulations/cables/sizes'
+
+/** How a table of the book is headed on screen. */
+export interface TableWords {
+  readonly title: string
+  readonly unit: string
+  readonly corner: string
+  readonly column: (key: string) => string
+  readonly row: (key: string) => string
+  readonly note?: string
+}
+
+/** Cables by the table in which they are printed. */
+const CABLE_TITLE: Readonly<Partial<Record<CableKind, string>>> = {
+  'flat-twin-earth': 'flat twin and earth',
+  'singles-in-conduit': 'singles in conduit or trunking',
+  multicore: 'multicore and fire resistant, 70 °C',
+  'armoured-70': 'armoured, 70 °C',
+  'armoured-90': 'armoured, 90 °C',
+  mineral: 'mineral insulated, heavy duty',
+}
+export const cableTitle = (kind: CableKind): string => CABLE_TITLE[kind] ?? kind
+
+const mm2 = (row: string): string => `${row} mm²`
+const ampere = (row: string): string => `${row} A`
+
+function cableWords(kind: CableKind): [string, TableWords][] {
+  const { conductorC, methods } = CABLES[kind]
+  return [
+    [
+      `rating-${kind}`,
+      {
+        title: `Current ratings, ${cableTitle(kind)}`,
+        unit: 'A',
+        corner: 'csa',
+        column: (key) => {
+          const [method, phases] = key.split('/')
+          return `${method}, ${phases === '3' ? 'three' : 'two'} loaded`
+        },
+        row: mm2,
+        note: `Ambient 30 °C${methods.includes('D') ? ' (ground 20 °C for method D)' : ''}, conductor ${conductorC} °C, one circuit.`,
+      },
+    ],
+    [
+      `drop-${kind}`,
+      {
+        title: `Voltage drop, ${cableTitle(kind)}`,
+        unit: 'mV/A/m',
+        corner: 'csa',
+        column: (key) => (key === '3' ? 'three phase' : 'single phase'),
+        row: mm2,
+      },
+    ],
+  ]
+}
+
+const byTemperature = (title: string): TableWords => ({
+  title,
+  unit: '',
+  corner: '°C',
+  column: (key) => `${key} °C conductor`,
+  row: (key) => `${key} °C`,
+})
+
+const fuse = (name: string): TableWords => ({
+  title: `Largest Zs for ${name}`,
+  unit: 'Ω',
+  corner: 'In',
+  column: (key) => (key === 'fast' ? '0.4 s (Table 41.2)' : '5 s (Table 41.4)'),
+  row: ampere,
+})
+
+const GROUPED: Readonly<Record<string, string>> = {
+  bunched: 'bunched or enclosed',
+  'single-layer': 'single layer, touching',
+  buried: 'in the ground, touching (4C2)',
+}
+
+const one = (
+  title: string,
+  unit: string,
+  corner: string,
+  column: string,
+  row: TableWords['row'],
+): TableWords => ({ title, unit, corner, column: () => column, row })
+
+const WORDS = new Map<string, TableWords>([
+  [
+    'zs-breakers',
+    {
+      title: 'Largest Zs for breakers and RCBOs, 0.4 s and 5 s',
+      unit: 'Ω',
+      corner: 'In',
+      column: (key) => `type ${key}`,
+      row: ampere,
+      note: 'Zs = U0 × Cmin ÷ Ia. Ia is the upper end of the magnetic band: 5, 10 or 20 times In.',
+    },
+  ],
+  ['zs-gg', fuse('BS 88-2 fuses')],
+  ['zs-cartridge', fuse('BS 88-3 fuses')],
+  ['zs-rewirable', fuse('BS 3036 rewirable fuses')],
+  ['zs-plug', fuse('BS 1362 plug fuses')],
+  ['ca-air', byTemperature('Ca by air temperature')],
+  ['ca-ground', byTemperature('Ca by ground temperature')],
+  [
+    'cg',
+    {
+      title: 'Cg by circuits grouped',
+      unit: '',
+      corner: 'circuits',
+      column: (key) => GROUPED[key] ?? key,
+      row: (key) => key,
+    },
+  ],
+  [
+    'ci',
+    one('Ci by length in thermal insulation', '', 'mm', 'Ci', (key) =>
+      key === '500' ? '500 and more' : key,
+    ),
+  ],
+  ...PRINTED_KINDS.flatMap(cableWords),
+  [
+    'copper',
+    {
+      ...one('Copper conductors at 20 °C', 'mΩ/m', 'csa', 'r', mm2),
+      note: 'Pairs add: 2.5/1.5 mm² is 7.41 + 12.10 = 19.51 mΩ/m. To 70 °C × 1.20.',
+    },
+  ],
+  ['tails', one('Tails by main fuse', 'mm²', 'fuse', 'tails', ampere)],
+  ['bonding', one('Main bonding with PME', 'mm²', 'supply neutral', 'bonding', (key) => `up to ${key} mm²`)],
+  ['trunking', one('Trunking factors at 45 % fill', '', 'size', 'factor', (key) => `${key} mm`)],
+])
+
+/** Figures in rules: what each is, and its unit. */
+export const PARAMETER_WORDS: Readonly<Record<Parameter, { readonly name: string; readonly unit: string }>> =
+  {
+    cMin: { name: 'Cmin, minimum voltage factor', unit: '' },
+    touchLimitV: { name: 'Touch voltage behind an RCD in TT', unit: 'V' },
+    lightingDrop: { name: 'Voltage drop, lighting', unit: '%' },
+    otherDrop: { name: 'Voltage drop, other uses', unit: '%' },
+    rewirable: { name: 'Cf, rewirable fuse', unit: '' },
+    buried: { name: 'Cc, cable in the ground', unit: '' },
+    ringCableA: { name: 'Each leg of a ring carries at least', unit: 'A' },
+    ringLeastMm2: { name: 'Least csa of a ring', unit: 'mm²' },
+    lightingLeastMm2: { name: 'Least csa, lighting', unit: 'mm²' },
+    powerLeastMm2: { name: 'Least csa, power', unit: 'mm²' },
+    socketRcdA: { name: 'Socket-outlets with additional protection, up to', unit: 'A' },
+    shortTimeSocketsA: { name: 'Short disconnection time, circuits with sockets up to', unit: 'A' },
+    shortTimeOtherA: { name: 'Short disconnection time, other final circuits up to', unit: 'A' },
+    finalTnS: { name: 'Disconnection, final circuit, TN', unit: 's' },
+    finalTtS: { name: 'Disconnection, final circuit, TT', unit: 's' },
+    distributionTnS: { name: 'Disconnection, distribution circuit, TN', unit: 's' },
+    distributionTtS: { name: 'Disconnection, distribution circuit, TT', unit: 's' },
+  }
+
+const RULE = 'rule-'
+
+/** How a table of the book is headed, and its rows and columns named. */
+export function tableWords(table: string): TableWords {
+  const words = WORDS.get(table)
+  if (words) return words
+  const { name, unit } = PARAMETER_WORDS[table.slice(RULE.length) as Parameter]
+  return one(name, unit, '', 'value', () => 'figure')
+}
+
+/** A place in the book in one line: `Current ratings, flat twin and earth: 2.5 mm², C, two loaded`. */
+export function cellWords({ table, row, column }: { table: string; row: string; column: string }): string {
+  const words = tableWords(table)
+  return table.startsWith(RULE) ? words.title : `${words.title}: ${words.row(row)}, ${words.column(column)}`
+}
+
+/** A value with its unit. */
+export function valueWords(table: string, value: number | null | undefined): string {
+  if (value === null || value === undefined) return 'no such row'
+  const { unit } = tableWords(table)
+  return unit ? `${value} ${unit}` : String(value)
+}
