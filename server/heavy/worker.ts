@@ -1,5 +1,13 @@
+import { compareDesigns, type BookChosen, type CompareRules } from '#core/design/compare-designs'
+import type { Installation } from '#core/installation/installation'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
+
+/** Many designs by two books. */
+export const compareAll = (
+  designs: readonly { readonly installation: Installation; readonly rules: CompareRules }[],
+  books: readonly [BookChosen, BookChosen],
+) => designs.map(({ installation, rules }) => compareDesigns(installation, rules, books))
 
 /* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same functions run in place where there is none. */
 export { previewPlant, whatIfQuestions }

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3'
+import { upgradeTask } from '#core/exercise/upgrade'
 import type { Stage } from '#core/exercise/attempt/stages'
 import type { StageEvent } from '#schemas/marking-views'
 
@@ -121,6 +122,10 @@ const groupStatements = (db: Database) => ({
     SELECT count(*) AS n FROM attempt a JOIN stage_event e ON e.id =
       (SELECT max(id) FROM stage_event WHERE attempt_id = a.id)
     WHERE a.person_id = ? AND a.stage IN ('dead', 'live') AND e.act IN ('permit', 'refuse', 'withdraw')`),
+  // By number, so that five years are not walked through.
+  lastTasks: db.prepare<[number], { exerciseId: number; task: string }>(
+    'SELECT exercise_id AS exerciseId, task FROM attempt WHERE id > (SELECT max(id) FROM attempt) - ? ORDER BY id',
+  ),
   stagesOf: db.prepare<[string], { personId: number; exerciseId: number; stage: Stage }>(`
     SELECT a.person_id AS personId, a.exercise_id AS exerciseId, a.stage
     FROM attempt a JOIN person p ON p.id = a.person_id WHERE p.cohort = ?`),
@@ -179,6 +184,11 @@ export function createAttemptLists(db: Database) {
     openOf: (cohort: string) => sql.openOf.all(cohort),
     /** How many tasks of somebody an assessor has just permitted, stopped or sent back. */
     cameBack: (personId: number): number => sql.cameBack.get(personId)!.n,
+    /** What the sheets given out last were worked from. */
+    lastInstallations: (most: number) =>
+      sql.lastTasks
+        .all(most)
+        .map(({ exerciseId, task }) => ({ exerciseId, installation: upgradeTask(JSON.parse(task)) })),
     /** Where everybody of a group stands, without their work. */
     stagesOf: (cohort: string) => sql.stagesOf.all(cohort),
   }

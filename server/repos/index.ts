@@ -7,6 +7,7 @@ import { createAttemptLists } from './attempt-lists'
 import { createAttemptsRepo } from './attempts'
 import { createAuditRepo } from './audit'
 import { createBaysRepo } from './bays'
+import { createBookRepo } from './book'
 import { createCallsRepo } from './calls'
 import { createCentreRepo } from './centre'
 import { createCommentsRepo } from './comments'
@@ -54,6 +55,7 @@ export function createRepos(db: Database) {
     centre: createCentreRepo(db),
     comments: createCommentsRepo(db),
     bays: createBaysRepo(db),
+    book: createBookRepo(db),
     picture: createPictureRepo(db),
     planning: createPlanningRepo(db),
     stock: createStockRepo(db),

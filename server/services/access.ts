@@ -39,6 +39,9 @@ const ROLES_BY_ACTION = {
   'question.see': ['instructor', 'assessor', 'verifier'],
   'question.change': ['instructor', 'assessor'],
   'question.rehearse': ['apprentice'],
+  'book.see': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
+  /** Holding values against the book, and what it says otherwise. */
+  'book.keep': ['administrator', 'instructor', 'assessor'],
   'glossary.see': ['administrator', 'instructor', 'assessor', 'apprentice', 'technician', 'verifier'],
   'glossary.change': ['administrator', 'instructor'],
   'behaviour.see': ['instructor', 'assessor'],

@@ -13,6 +13,7 @@ import type { GroupShown } from '#schemas/group-shown'
 import type { ExerciseListItem, StoredExercise, TaskSheets } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
+import { withBook } from './book'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { saveIfCurrent } from './save-current'
@@ -33,9 +34,10 @@ export function listExercises({ repos }: Context, actor: Person): ExerciseListIt
     }))
 }
 
-export function showExercise({ repos }: Context, actor: Person, id: number): StoredExercise {
+export function showExercise({ repos, now }: Context, actor: Person, id: number): StoredExercise {
   allow(actor, 'exercise.see')
-  return found(repos.exercises.byId(id))
+  const stored = found(repos.exercises.byId(id))
+  return { ...stored, exercise: withBook({ repos, now }, stored.state, stored.exercise) }
 }
 
 export function createExercise({ repos, now }: Context, actor: Person, exercise: Exercise): StoredExercise {
@@ -108,9 +110,11 @@ export function setExercise(
     sent: version,
     read: () => repos.exercises.byId(id),
     write: (stored) => {
-      // The policy in force is written into the exercise when it is first set, and holds for it from then on.
+      // The policy and the book in force are written into the exercise when it is first set, and hold for it from then on.
       const exercise: Exercise =
-        stored.state === 'set' ? stored.exercise : { ...stored.exercise, policy: repos.centre.policies() }
+        stored.state === 'set'
+          ? stored.exercise
+          : { ...withBook(context, 'draft', stored.exercise), policy: repos.centre.policies() }
       refuseUnsolvable(exercise)
       count = giveVariants(context, id, exercise, cohort)
       repos.exercises.markSet(id, exercise)

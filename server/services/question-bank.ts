@@ -13,6 +13,8 @@ import { allow } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { refuseUnseen, seenOf } from './seen'
+import type { Book } from '#core/regulations/book/book'
+import { questionIn } from '#words/questions/book-cells'
 
 type Repos = Pick<Context, 'repos'>
 const keyOf = (code: string): string => code.toLowerCase()
@@ -27,6 +29,14 @@ export function bankOf({ repos }: Repos): Question[] {
     ...own.filter(({ isRetired }) => !isRetired).map(({ question }) => question),
   ]
 }
+
+/** Questions as a book has them: answers of the product's own that it says otherwise. The centre's own stay as written. */
+export const asInBook = (questions: readonly Question[], book: Book): Question[] =>
+  book.changed.size === 0
+    ? [...questions]
+    : questions.map((question) =>
+        SHIPPED.get(keyOf(question.code)) === question ? questionIn(question, book) : question,
+      )
 
 /** One question of the bank as it stands now, asked or not; undefined for what a job or an assessor made. */
 export const questionOf = ({ repos }: Repos, code: string): Question | undefined =>

@@ -9,7 +9,10 @@ import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
-import { bankOf } from './question-bank'
+import { bookOf } from '#core/regulations/book/book'
+import { PRESENT_EDITION } from '#core/regulations/editions'
+import { changesInForce } from './book'
+import { asInBook, bankOf } from './question-bank'
 import { questionsAbout } from './question-material'
 
 const RECALL: Readonly<Record<Rating, Recall>> = { right: 'good', half: 'helped', wrong: 'lost' }
@@ -23,7 +26,14 @@ function questionsFor(context: Context, actor: Person): Question[] {
     // The answers of a design are told when it has been handed in, and readings when they have been decided.
     .filter(({ stage }) => stage === 'decided' || stage === 'released')
     .flatMap((attempt) => questionsAbout(context, attempt))
-  return [...bankOf(context).filter(({ isKept }) => !isKept), ...jobs]
+  const book = bookOf(PRESENT_EDITION, changesInForce(context))
+  return [
+    ...asInBook(
+      bankOf(context).filter(({ isKept }) => !isKept),
+      book,
+    ),
+    ...jobs,
+  ]
 }
 
 function reviewsOf({ repos }: Context, actor: Person): Map<string, Review[]> {

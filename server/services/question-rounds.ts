@@ -14,7 +14,8 @@ import { allow, attemptSeen, seesGroup } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { groupsOf } from './kept-marks'
-import { bankOf, questionOf } from './question-bank'
+import { bookOf } from '#core/regulations/book/book'
+import { asInBook, bankOf, questionOf } from './question-bank'
 import { knownQuestions, questionsAbout, whatIfAbout } from './question-material'
 import { answersOf, answersOfGroup, knowingOf } from './question-standing'
 
@@ -67,8 +68,14 @@ export function listRounds(context: Context, actor: Person, wanted: string | nul
   return { cohorts: isFew && cohorts.length > 1 ? ['', ...cohorts] : cohorts, cohort, heads }
 }
 
-const inEdition = (questions: readonly Question[], { edition }: Pick<Exercise, 'edition'>): Question[] =>
-  questions.filter((question) => question.edition === null || question.edition === edition)
+const inEdition = (
+  questions: readonly Question[],
+  { edition, book }: Pick<Exercise, 'edition' | 'book'>,
+): Question[] =>
+  asInBook(
+    questions.filter((question) => question.edition === null || question.edition === edition),
+    bookOf(edition, book),
+  )
 
 function headOf(
   attempt: Attempt,

@@ -1,0 +1,52 @@
+import type { BookEntry } from '#core/regulations/book/check'
+import { EDITIONS, type Edition } from '#core/regulations/editions'
+import { readCsv, writeCsv } from './csv'
+
+const HEADING = ['edition', 'table', 'row', 'column', 'value', 'from', 'place'] as const
+const OUT = 'none'
+
+/** Values of the centre's book as a table: one to a line, `none` for a row that is taken out. */
+export const writeBookCsv = (entries: readonly BookEntry[]): string =>
+  writeCsv(
+    HEADING,
+    entries.map(({ edition, table, row, column, value, from, place }) => [
+      edition,
+      table,
+      row,
+      column,
+      value === null ? OUT : String(value),
+      from,
+      place,
+    ]),
+  )
+
+export type BookRead =
+  | { readonly ok: true; readonly entries: readonly BookEntry[] }
+  | { readonly ok: false; readonly reason: string }
+
+const isEdition = (text: string): text is Edition => (EDITIONS as readonly string[]).includes(text)
+
+/** Reads lines of a table; refused whole where a column is missing or a line cannot be understood. */
+export function readBookCsv(text: string): BookRead {
+  let table: ReturnType<typeof readCsv>
+  try {
+    table = readCsv(text)
+  } catch {
+    return { ok: false, reason: 'a quotation mark stays open, or a row is longer than the heading' }
+  }
+  const missing = HEADING.filter((name) => !table.heading.includes(name))
+  if (missing.length > 0)
+    return { ok: false, reason: `there is no column ${missing.map((m) => `“${m}”`).join(', ')}` }
+  const entries: BookEntry[] = []
+  for (const [i, { cells }] of table.rows.entries()) {
+    const [edition, written] = [cells.edition ?? '', (cells.value ?? '').trim()]
+    if (!isEdition(edition))
+      return { ok: false, reason: `line ${i + 2}: the edition is one of ${EDITIONS.join(', ')}` }
+    const value = written === OUT ? null : Number(written)
+    if (written === '' || Number.isNaN(value))
+      return { ok: false, reason: `line ${i + 2}: “${written}” is no number; write ${OUT} to take a row out` }
+    const { table: id = '', row = '', column = '', from = '', place = '' } = cells
+    entries.push({ edition, table: id, row, column, value, from, place })
+  }
+  return entries.length > 0 ? { ok: true, entries } : { ok: false, reason: 'no line has a value' }
+}

@@ -1,0 +1,111 @@
+import type { Database } from 'better-sqlite3'
+import type { BookChange, Cell } from '#core/regulations/book/change'
+import { cellKey } from '#core/regulations/book/change'
+import type { BookEntry } from '#core/regulations/book/check'
+import type { Edition } from '#core/regulations/editions'
+import type { BookAgreed, BookListHead, BookValue } from '#schemas/book-views'
+
+interface RawValue extends Omit<BookValue, 'value'> {
+  readonly value: number | null
+}
+
+const COLUMNS = `v.id, v.edition, v.table_key AS "table", v.row_key AS row, v.column_key AS "column", v.value,
+  v.in_force_from AS "from", v.place, v.entered_by AS enteredById, e.name AS enteredBy, v.entered_at AS enteredAt,
+  c.name AS checkedBy, v.checked_at AS checkedAt`
+const FROM = `FROM book_value v JOIN person e ON e.id = v.entered_by LEFT JOIN person c ON c.id = v.checked_by`
+
+const statementsOf = (db: Database) => ({
+  standing: db.prepare<[], RawValue>(
+    `SELECT ${COLUMNS} ${FROM} WHERE v.withdrawn_at IS NULL
+     ORDER BY v.edition, v.table_key, v.row_key, v.column_key, v.in_force_from, v.id`,
+  ),
+  byId: db.prepare<[number], RawValue>(`SELECT ${COLUMNS} ${FROM} WHERE v.id = ? AND v.withdrawn_at IS NULL`),
+  insert: db.prepare(
+    `INSERT INTO book_value (edition, table_key, row_key, column_key, value, in_force_from, place, entered_by, entered_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ),
+  check: db.prepare(
+    `UPDATE book_value SET checked_by = ?, checked_at = ?
+     WHERE id = ? AND checked_by IS NULL AND entered_by <> ? AND withdrawn_at IS NULL`,
+  ),
+  withdraw: db.prepare(
+    'UPDATE book_value SET withdrawn_by = ?, withdrawn_at = ? WHERE id = ? AND withdrawn_at IS NULL',
+  ),
+  agreed: db.prepare<[string], BookAgreed>(
+    `SELECT a.table_key AS "table", a.row_key AS row, a.column_key AS "column", a.value, p.name AS by, a.at
+     FROM book_agreed a JOIN person p ON p.id = a.by_id WHERE a.edition = ?`,
+  ),
+  putAgreed: db.prepare(
+    `INSERT INTO book_agreed (edition, table_key, row_key, column_key, value, by_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT (edition, table_key, row_key, column_key)
+     DO UPDATE SET value = excluded.value, by_id = excluded.by_id, at = excluded.at`,
+  ),
+  lists: db.prepare<[], BookListHead>(
+    `SELECT l.id, l.edition, l.hash, p.name AS by, l.signed_at AS at,
+       json_array_length(l.document, '$.values') AS "values"
+     FROM book_list l JOIN person p ON p.id = l.signed_by ORDER BY l.id DESC`,
+  ),
+  list: db.prepare<[number], { document: string; hash: string }>(
+    'SELECT document, hash FROM book_list WHERE id = ?',
+  ),
+  sign: db.prepare(
+    'INSERT INTO book_list (edition, document, hash, signed_by, signed_at) VALUES (?, ?, ?, ?, ?)',
+  ),
+})
+
+/** The centre's own book: values read otherwise, values found the same, lists that were signed. */
+export function createBookRepo(db: Database) {
+  const sql = statementsOf(db)
+  /** What holds on a day is the same object until something is written: what is made from it is kept with it. */
+  let kept: { readonly day: string; readonly changes: readonly BookChange[] } | null = null
+
+  return {
+    /** Everything that stands, in force or to come. */
+    standing: (): BookValue[] => sql.standing.all(),
+    byId: (id: number): BookValue | undefined => sql.byId.get(id),
+    /** What holds on a day (ISO date): of each cell the latest that has come into force. */
+    inForce: (day: string): readonly BookChange[] => {
+      if (kept?.day === day && !db.inTransaction) return kept.changes
+      const latest = new Map<string, BookChange>()
+      for (const { edition, table, row, column, value, place, checkedAt, from } of sql.standing.all())
+        if (from <= day)
+          latest.set(`${edition} ${cellKey({ table, row, column })}`, {
+            edition,
+            table,
+            row,
+            column,
+            value,
+            place,
+            checked: checkedAt !== null,
+          })
+      const changes = [...latest.values()]
+      // What an open transaction has written may yet be taken back.
+      if (!db.inTransaction) kept = { day, changes }
+      return changes
+    },
+    insert: (
+      { edition, table, row, column, value, from, place }: BookEntry,
+      by: number,
+      at: string,
+    ): void => {
+      kept = null
+      sql.insert.run(edition, table, row, column, value, from, place, by, at)
+    },
+    /** False where it was checked before, or by whoever wrote it down. */
+    check: (id: number, by: number, at: string): boolean => {
+      kept = null
+      return sql.check.run(by, at, id, by).changes === 1
+    },
+    withdraw: (id: number, by: number, at: string): boolean => {
+      kept = null
+      return sql.withdraw.run(by, at, id).changes === 1
+    },
+    agreed: (edition: Edition): BookAgreed[] => sql.agreed.all(edition),
+    agree: (edition: Edition, { table, row, column }: Cell, value: number, by: number, at: string): void =>
+      void sql.putAgreed.run(edition, table, row, column, value, by, at),
+    lists: (): BookListHead[] => sql.lists.all(),
+    list: (id: number) => sql.list.get(id),
+    sign: (edition: Edition, document: string, hash: string, by: number, at: string): void =>
+      void sql.sign.run(edition, document, hash, by, at),
+  }
+}
