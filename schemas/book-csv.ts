@@ -37,16 +37,20 @@ export function readBookCsv(text: string): BookRead {
   const missing = HEADING.filter((name) => !table.heading.includes(name))
   if (missing.length > 0)
     return { ok: false, reason: `there is no column ${missing.map((m) => `“${m}”`).join(', ')}` }
-  const entries: BookEntry[] = []
-  for (const [i, { cells }] of table.rows.entries()) {
-    const [edition, written] = [cells.edition ?? '', (cells.value ?? '').trim()]
-    if (!isEdition(edition))
-      return { ok: false, reason: `line ${i + 2}: the edition is one of ${EDITIONS.join(', ')}` }
-    const value = written === OUT ? null : Number(written)
-    if (written === '' || Number.isNaN(value))
-      return { ok: false, reason: `line ${i + 2}: “${written}” is no number; write ${OUT} to take a row out` }
-    const { table: id = '', row = '', column = '', from = '', place = '' } = cells
-    entries.push({ edition, table: id, row, column, value, from, place })
-  }
+  const lines = table.rows.map(({ line, cells }) => readLine(line, cells))
+  const wrong = lines.find((line): line is string => typeof line === 'string')
+  if (wrong !== undefined) return { ok: false, reason: wrong }
+  const entries = lines as BookEntry[]
   return entries.length > 0 ? { ok: true, entries } : { ok: false, reason: 'no line has a value' }
+}
+
+/** One line as an entry, or what is wrong with it. */
+function readLine(line: number, cells: Readonly<Record<string, string>>): BookEntry | string {
+  const [edition, written] = [cells.edition ?? '', (cells.value ?? '').trim()]
+  if (!isEdition(edition)) return `line ${line}: the edition is one of ${EDITIONS.join(', ')}`
+  const value = written === OUT ? null : Number(written)
+  if (written === '' || Number.isNaN(value))
+    return `line ${line}: “${written}” is no number; write ${OUT} to take a row out`
+  const { table = '', row = '', column = '', from = '', place = '' } = cells
+  return { edition, table, row, column, value, from, place }
 }

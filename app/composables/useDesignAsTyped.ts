@@ -4,6 +4,7 @@ import type { Policy } from '#core/policies/policy'
 import type { ExerciseForm, FormProblems } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
 import type { Book } from '#core/regulations/book/book'
+import type { BookChange } from '#core/regulations/book/change'
 import type { Edition } from '#core/regulations/editions'
 import { formSentences } from '#words/form'
 
@@ -28,6 +29,7 @@ function keepParts(old: InstallationDesign | null | undefined, next: Installatio
 interface Typed {
   readonly form: Readonly<Ref<ExerciseForm>>
   readonly policy: Readonly<Ref<Policy>>
+  readonly book: Readonly<Ref<readonly BookChange[]>>
   /** The centre is there: only then is there something true to show. */
   readonly isReady: () => boolean
 }
@@ -40,7 +42,7 @@ interface Shown {
 }
 
 /** The design that follows from a form as it is typed, its problems, advice and expected readings. */
-export function useDesignAsTyped({ form, policy, isReady }: Typed) {
+export function useDesignAsTyped({ form, policy, book, isReady }: Typed) {
   const read = computed(() => {
     const { problems, ...rest } = readForm(form.value, policy.value)
     return { ...rest, problems: formSentences(problems) }
@@ -50,7 +52,10 @@ export function useDesignAsTyped({ form, policy, isReady }: Typed) {
     if (!isReady() || !installation || installation.boards.length === 0) return null
     const { measuredZs, warmDrop } = policy.value
     const edition = form.value.edition as Edition
-    return keepParts(old, referenceDesign(installation, { edition, measuredZs, warmDrop }))
+    return keepParts(
+      old,
+      referenceDesign(installation, { edition, measuredZs, warmDrop, changes: book.value }),
+    )
   })
   const advice = computed(() =>
     design.value && read.value.installation ? installationAdvice(read.value.installation, design.value) : [],
@@ -78,7 +83,7 @@ export function useDesignAsTyped({ form, policy, isReady }: Typed) {
     const { installation } = read.value
     const isCircuit = shown.value.design?.circuits.some(({ scope }) => scope === tests)
     return isCircuit && installation && !isTyping.value
-      ? { edition: edition as Edition, policy: policy.value, installation, tests: tests! }
+      ? { edition: edition as Edition, policy: policy.value, book: book.value, installation, tests: tests! }
       : undefined
   })
   return { read, design, shown, readings, isTyping, noteTyping }

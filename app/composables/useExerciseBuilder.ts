@@ -1,6 +1,8 @@
 import { DEFAULT_POLICY, type Policy } from '#core/policies/policy'
+import type { BookChange } from '#core/regulations/book/change'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { toForm } from '#core/exercise/form/to-form'
+import type { BookInForce } from '#schemas/book-views'
 import type { CentreView, StoredExercise } from '#schemas/views'
 
 /**
@@ -10,11 +12,12 @@ import type { CentreView, StoredExercise } from '#schemas/views'
 export function useExerciseBuilder(id: number | null) {
   const { call } = useApi()
   const shared = useCentre()
+  const inForce = useBookInForce()
   const stored = shallowRef<StoredExercise | null>(null)
   const centre = shallowRef<CentreView | null>(null)
   const problem = ref<ApiProblem | null>(null)
   const isBusy = ref(false)
-  const isReady = () => centre.value !== null
+  const isReady = () => centre.value !== null && inForce.data.value !== null
   const kept = useKeptForm(
     useDevicePlace(`exercise/${useSession().person!.id}/${id ?? 'new'}`, {
       what: id === null ? 'New exercise' : 'Exercise',
@@ -25,11 +28,8 @@ export function useExerciseBuilder(id: number | null) {
   )
   const { form, isChanged } = kept
 
-  /** A set exercise keeps the policy that was in force then; a draft will take the present one. */
-  const policy = computed<Policy>(() =>
-    stored.value?.state === 'set' ? stored.value.exercise.policy : (centre.value?.policies ?? DEFAULT_POLICY),
-  )
-  const typed = useDesignAsTyped({ form, policy, isReady })
+  const { policy, book } = useRulesOf(stored, centre, inForce.data)
+  const typed = useDesignAsTyped({ form, policy, book, isReady })
 
   async function load(): Promise<void> {
     try {
@@ -137,6 +137,7 @@ export function useExerciseBuilder(id: number | null) {
     isBack,
     discard,
     policy,
+    book,
     read,
     design,
     shown,
@@ -152,5 +153,20 @@ export function useExerciseBuilder(id: number | null) {
 }
 
 /** A new exercise shows all of the framework until somebody chooses. */
+/** A set exercise keeps the policy and the book that were in force then; a draft will take the present ones. */
+function useRulesOf(
+  stored: Readonly<Ref<StoredExercise | null>>,
+  centre: Readonly<Ref<CentreView | null>>,
+  inForce: Readonly<Ref<BookInForce | null>>,
+) {
+  const kept = computed(() => (stored.value?.state === 'set' ? stored.value.exercise : null))
+  return {
+    policy: computed<Policy>(() => kept.value?.policy ?? centre.value?.policies ?? DEFAULT_POLICY),
+    book: computed<readonly BookChange[]>(() =>
+      kept.value ? (kept.value.book ?? []) : (inForce.value?.changes ?? []),
+    ),
+  }
+}
+
 const everyCriterion = ({ framework }: CentreView): string =>
   framework?.units.flatMap(({ criteria }) => criteria.map(({ code }) => code)).join(' ') ?? ''

@@ -19,7 +19,7 @@ const isReady = computed(() => !isApprentice.value || work.value !== null)
     <div class="row spread">
       <div>
         <h1>Reference library</h1>
-        <p class="soft">The tables and rules that every design here is worked from, in three editions.</p>
+        <p class="soft">The tables and rules that every design here is worked from, in four editions.</p>
       </div>
       <NuxtLink to="/advisers"
         ><el-button class="wrapping">Do I need an RCD? What does an addition require?</el-button></NuxtLink

@@ -1,5 +1,6 @@
 import type { Role } from '#core/exercise/roster'
 import type { NeedsView } from '#schemas/floor'
+import type { BookInForce } from '#schemas/book-views'
 import type { CentreView, ExerciseListItem, FloorView, PersonView } from '#schemas/views'
 
 type Shared<T> = ReturnType<typeof useServer<T>>
@@ -20,6 +21,7 @@ function shared<T>(path: string, isFor: (role: Role) => boolean = () => true): (
   }
 }
 
+export const useBookInForce = shared<BookInForce>('book/in-force')
 export const useCentre = shared<CentreView>('centre')
 export const useCohorts = shared<string[]>('cohorts')
 export const useExercises = shared<ExerciseListItem[]>('exercises')

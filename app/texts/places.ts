@@ -77,7 +77,13 @@ export const AREAS: readonly Area[] = [
       { to: '/dates', name: 'Dates', roles: ['instructor', 'assessor', 'technician', 'administrator'] },
     ],
   },
-  { name: 'Library', places: [{ to: '/library', name: 'Library', roles: EVERYBODY }] },
+  {
+    name: 'Library',
+    places: [
+      { to: '/library', name: 'Library', roles: EVERYBODY },
+      { to: '/book', name: 'Your book', roles: ['instructor', 'assessor', 'administrator'] },
+    ],
+  },
   {
     name: 'College',
     places: [

@@ -57,6 +57,7 @@ function testedCircuits(
 export interface Sheet {
   readonly edition: Exercise['edition']
   readonly policy: Exercise['policy']
+  readonly book?: Exercise['book']
   readonly asks: Exercise['asks']
   readonly installation: PublicInstallation
 }

@@ -4,7 +4,6 @@ import type { Installation } from '#core/installation/installation'
 import type { BookCompareBody } from '#schemas/book-requests'
 import type { BooksCompared, ExerciseCompared } from '#schemas/book-views'
 import { heavy } from '../heavy/pool'
-import type { Progress } from '../http/progress'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import { changesInForce } from './book'
@@ -26,7 +25,7 @@ export async function compareBooks(
   context: Context,
   actor: Person,
   { first, second }: BookCompareBody,
-  tell: (progress: Progress) => void,
+  tell: (progress: { readonly done: number; readonly of: number }) => void,
 ): Promise<BooksCompared> {
   allow(actor, 'book.keep')
   const changes = changesInForce(context)

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache'
-import { assignmentOf, designOf } from '#core/exercise/assignment'
+import { designOf } from '#core/exercise/assignment'
 import { judgeIsolation } from '#core/isolation/judge'
 import { observedActs, siteOfHead } from '#core/isolation/observation'
 import type { JobMaterial, OwnError } from '#core/questions/material'

@@ -82,6 +82,7 @@ export function forApprentice(context: Context, attempt: Attempt): WorkView {
     sheet: {
       edition: exercise.edition,
       policy: exercise.policy,
+      book: exercise.book,
       asks: exercise.asks,
       installation: publicInstallation(attempt.installation),
     },

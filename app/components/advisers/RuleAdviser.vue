@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ADDITIONS, adviseAddition, type Addition } from '#core/design/advisers/addition'
 import { adviseRcd } from '#core/design/advisers/rcd'
-import { EDITIONS, EDITION_NAME, editionOn, type Edition } from '#core/regulations/editions'
+import { bookOf } from '#core/regulations/book/book'
+import { EDITIONS, EDITION_NAME, PRESENT_EDITION, editionOn, type Edition } from '#core/regulations/editions'
 import type { Premises } from '#core/regulations/diversity'
 import type { DcContent } from '#core/regulations/rcd'
 import type { Arrangement, Use } from '#core/regulations/supply'
@@ -13,7 +14,7 @@ import { DC_NAME, LOCATION_NAME, PREMISES_NAME, USE_NAME } from '#words/names'
 const props = defineProps<{ isAddition: boolean }>()
 
 const day = ref<string>(new Date().toISOString().slice(0, 10))
-const edition = ref<Edition>(editionOn(day.value) ?? '18-A2')
+const edition = ref<Edition>(editionOn(day.value) ?? PRESENT_EDITION)
 watch(day, (picked) => (edition.value = editionOn(picked) ?? edition.value))
 const isOlder = computed(() => Boolean(day.value) && editionOn(day.value) === undefined)
 const form = reactive({
@@ -32,8 +33,10 @@ const form = reactive({
   isSpurOfSpur: false,
   isExisting: false,
 })
+const inForce = useBookInForce().data
 const question = computed(() => ({
   edition: edition.value,
+  book: bookOf(edition.value, inForce.value?.changes),
   use: form.use,
   premises: form.premises,
   location: form.location,

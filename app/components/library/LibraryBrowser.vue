@@ -1,19 +1,38 @@
 <script setup lang="ts">
-import { EDITIONS, EDITION_NAME, type Edition } from '#core/regulations/editions'
+import { bookOf } from '#core/regulations/book/book'
+import type { BookChange } from '#core/regulations/book/change'
+import { EDITIONS, EDITION_NAME, PRESENT_EDITION, type Edition } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
-import { LIBRARY, searchLibrary } from '#words/library/search'
-import type { LibraryEntry } from '#words/library/entry'
+import { libraryOf, searchLibrary } from '#words/library/search'
+import type { Cell, LibraryEntry, LibraryTable } from '#words/library/entry'
 
 /** Tables and rules to search and read; a number finds where it stands and how it comes about. */
-const props = defineProps<{ edition?: Edition; compact?: boolean; ask?: string }>()
+const props = defineProps<{
+  edition?: Edition
+  compact?: boolean
+  ask?: string
+  /** The book of an exercise; left out: the one in force. */
+  book?: readonly BookChange[]
+}>()
+const inForce = useBookInForce().data
+const shownEdition = ref<Edition>(props.edition ?? PRESENT_EDITION)
+const book = computed(() => bookOf(shownEdition.value, props.book ?? inForce.value?.changes))
+const mayKeep = ['instructor', 'assessor', 'administrator'].includes(useSession().person?.role ?? '')
 const question = ref(props.ask ?? '')
-const found = computed(() => searchLibrary(question.value))
+const found = computed(() => searchLibrary(question.value, book.value))
 const shown = ref<string>('')
 const entry = computed<LibraryEntry | undefined>(
-  () => LIBRARY.find(({ id }) => id === shown.value) ?? (props.compact ? undefined : found.value.entries[0]),
+  () =>
+    libraryOf(book.value).find(({ id }) => id === shown.value) ??
+    (props.compact ? undefined : found.value.entries[0]),
 )
 const differs = (one: LibraryEntry) => one.kind === 'rule' && new Set(Object.values(one.byEdition)).size > 1
 const MOST_VALUES = 24
+/** Values of the centre's own book in the table shown, in the order in which they stand. */
+const notes = computed(() => (entry.value?.kind === 'table' ? ownOf(entry.value) : []))
+const ownOf = ({ rows }: LibraryTable) =>
+  rows.flatMap(({ cells }) => cells.flatMap(({ change }) => change ?? []))
+const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(change!) + 1
 </script>
 
 <template>
@@ -66,8 +85,15 @@ const MOST_VALUES = 24
       </template>
       <template v-else>
         <p class="soft">
-          {{ shortSource(entry.source) }}{{ entry.source.fromMemory ? ', from memory' : '' }}. The same in all
-          three editions here.
+          {{ shortSource(entry.source) }}{{ entry.source.fromMemory ? ', from memory' : '' }}, in the
+          <el-select v-model="shownEdition" size="small" class="edition" aria-label="Edition of the table">
+            <el-option
+              v-for="one in EDITIONS"
+              :key="one"
+              :value="one"
+              :label="EDITION_NAME[one]"
+            /> </el-select
+          >.
         </p>
         <div class="scroll">
           <table class="grid-table">
@@ -86,21 +112,34 @@ const MOST_VALUES = 24
                   v-for="(cell, i) in row.cells"
                   :key="i"
                   class="num"
-                  :class="{ hit: found.values.some((hit) => hit.cell === cell) }"
+                  :class="{
+                    hit: found.values.some((hit) => hit.cell === cell),
+                    own: cell.change,
+                    unchecked: cell.change && !cell.change.checked,
+                  }"
                   :title="cell.derivation"
                 >
-                  {{ cell.text }}
+                  {{ cell.text }}<sup v-if="cell.change">{{ noteOf(entry, cell) }}</sup>
                 </td>
               </tr>
             </tbody>
           </table>
         </div>
+        <ol v-if="notes.length" class="notes small" data-testid="own-values">
+          <li v-for="change in notes" :key="change.row + change.column">
+            The centre’s book: {{ change.place
+            }}{{ change.checked ? '' : '; not yet checked by a second person' }}.
+          </li>
+        </ol>
         <p v-if="entry.unit" class="small soft">Values in {{ entry.unit }}.</p>
         <p v-if="entry.note" class="small">{{ entry.note }}</p>
       </template>
       <p class="small soft">
         Written down from memory for training: read your own copy of the regulations before you rely on a
         value. Where they differ, the document is right.
+        <NuxtLink v-if="mayKeep && !compact" :to="`/book?edition=${shownEdition}`"
+          >Write down what your copy says</NuxtLink
+        >
       </p>
     </article>
   </div>
@@ -183,6 +222,20 @@ li button:focus-visible {
 .hit {
   background: var(--turmeric-wash);
   font-weight: 700;
+}
+.own {
+  font-weight: 700;
+  border-bottom: 2px solid var(--leaf);
+}
+.own.unchecked {
+  border-bottom: 2px dashed var(--turmeric);
+}
+.notes {
+  margin: 0;
+  padding-left: 18px;
+}
+.edition {
+  width: 230px;
 }
 .editions {
   display: grid;

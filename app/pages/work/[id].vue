@@ -218,7 +218,12 @@ onMounted(sheet.load)
       @close="tool = null"
     >
       <LawWheel v-if="tool === 'laws'" />
-      <LibraryBrowser v-else-if="tool === 'library'" compact :edition="view.sheet.edition" />
+      <LibraryBrowser
+        v-else-if="tool === 'library'"
+        compact
+        :edition="view.sheet.edition"
+        :book="view.sheet.book ?? []"
+      />
       <SingleLine
         v-else-if="tool === 'diagram'"
         :installation="installation"

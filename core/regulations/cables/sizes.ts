@@ -1,4 +1,4 @@
-import { COPPER_OHM_PER_M, copperMultiplier } from '../conductors'
+import { copperMultiplier } from '../conductors'
 import type { Phases } from '../supply'
 import { armoured70, armoured90 } from './armoured'
 import type { Cable, CableKind, Method } from './cable'

@@ -29,7 +29,7 @@ const tab = ref<(typeof TABS)[number][0]>('circuits')
 const selected = ref('c1')
 const setting = ref(false)
 const preview = useVariantPreview(
-  () => read.value.exercise,
+  () => read.value.exercise && { ...read.value.exercise, book: builder.book.value },
   () => tab.value === 'variants',
   VARIANTS_SHOWN,
 )
