@@ -1,5 +1,6 @@
 /* Writes the schemas of the exchange files to docs/formats, for everybody who exchanges files with Nakshi. */
 import { writeFileSync } from 'node:fs'
+import { BookFileSchema } from '#schemas/book-requests'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
 import { IsolationSequenceSchema } from '#schemas/isolation-sequence'
@@ -11,6 +12,7 @@ import { SubmissionSchema } from '#schemas/submission'
 import { published } from '#schemas/published'
 
 for (const [name, schema] of [
+  ['book', BookFileSchema],
   ['exercise', ExerciseSchema],
   ['framework', FrameworkSchema],
   ['isolation', IsolationSequenceSchema],

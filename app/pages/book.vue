@@ -11,8 +11,17 @@ const PARTS = [
 ] as const
 const route = useRoute()
 const part = ref<(typeof PARTS)[number][0]>(PARTS.find(([key]) => key === route.query.part)?.[0] ?? 'walk')
-const edition = ref<Edition>(EDITIONS.find((one) => one === route.query.edition) ?? PRESENT_EDITION)
-const { data: view, problem, refresh } = useServer<BookView>(() => `book?edition=${edition.value}`)
+/** Until one is chosen it is the one to which most exercises are set. */
+const chosen = ref<Edition | null>(EDITIONS.find((one) => one === route.query.edition) ?? null)
+const {
+  data: view,
+  problem,
+  refresh,
+} = useServer<BookView>(() => (chosen.value === null ? 'book' : `book?edition=${chosen.value}`))
+const edition = computed<Edition>({
+  get: () => chosen.value ?? view.value?.edition ?? PRESENT_EDITION,
+  set: (one) => (chosen.value = one),
+})
 const inForce = useBookInForce()
 /** What an act answers is what holds now; designs elsewhere take the new values at once. */
 function adopt(next: BookView) {

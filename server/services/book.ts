@@ -5,8 +5,9 @@ import type { Exercise } from '#core/exercise/exercise'
 import { bookOf, printedValue } from '#core/regulations/book/book'
 import { cellKey, type BookChange, type Cell } from '#core/regulations/book/change'
 import { checkEntries, rowKey, type BookEntry, type RowsInUse } from '#core/regulations/book/check'
+import { BOOK_TABLES } from '#core/regulations/book/tables'
 import { isDoubted } from '#core/regulations/book/doubts'
-import type { Edition } from '#core/regulations/editions'
+import { EDITIONS, PRESENT_EDITION, type Edition } from '#core/regulations/editions'
 import { bookProblemSays } from '#words/library/book-problems'
 import type { BookAgreeBody, BookSignBody } from '#schemas/book-requests'
 import type { BookAgreed, BookInForce, BookValue, BookView, WalkItem } from '#schemas/book-views'
@@ -63,10 +64,17 @@ function cellsUsed({ repos }: Repos, edition: Edition): CellUsed[] {
   return [...used.values()]
 }
 
-/** Everything about the centre's book in one edition: the walk through it, what was written down, lists signed. */
-export function showBook(context: Context, actor: Person, edition: Edition): BookView {
+/** Everything about the centre's book in one edition, the usual one where none is named: the walk through it, what was written down, lists signed. */
+export function showBook(context: Context, actor: Person, edition?: Edition): BookView {
   allow(actor, 'book.keep')
-  return bookView(context, edition)
+  return bookView(context, edition ?? usualEdition(context))
+}
+
+/** The edition to which most exercises are set. */
+function usualEdition({ repos }: Repos): Edition {
+  const all = repos.exercises.all().map(({ exercise }) => exercise.edition)
+  const count = (edition: Edition) => all.filter((one) => one === edition).length
+  return EDITIONS.reduce((best, edition) => (count(edition) > count(best) ? edition : best), PRESENT_EDITION)
 }
 
 function bookView(context: Repos, edition: Edition): BookView {
@@ -109,8 +117,16 @@ function walkOf(context: Repos, edition: Edition): WalkItem[] {
         }
       },
     )
-    .sort((a, b) => Number(b.isDoubted) - Number(a.isDoubted))
+    .sort((a, b) => Number(b.isDoubted) - Number(a.isDoubted) || inBookOrder(a, b))
 }
+
+const PLACE = new Map(BOOK_TABLES.map(({ id }, i) => [id, i]))
+/** As the book has them: table after table, down each column. */
+const inBookOrder = (a: Cell, b: Cell): number =>
+  PLACE.get(a.table)! - PLACE.get(b.table)! ||
+  a.column.localeCompare(b.column) ||
+  Number(a.row) - Number(b.row) ||
+  a.row.localeCompare(b.row)
 
 function stateOf(
   own: BookValue | undefined,

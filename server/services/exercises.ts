@@ -34,10 +34,9 @@ export function listExercises({ repos }: Context, actor: Person): ExerciseListIt
     }))
 }
 
-export function showExercise({ repos, now }: Context, actor: Person, id: number): StoredExercise {
+export function showExercise({ repos }: Context, actor: Person, id: number): StoredExercise {
   allow(actor, 'exercise.see')
-  const stored = found(repos.exercises.byId(id))
-  return { ...stored, exercise: withBook({ repos, now }, stored.state, stored.exercise) }
+  return found(repos.exercises.byId(id))
 }
 
 export function createExercise({ repos, now }: Context, actor: Person, exercise: Exercise): StoredExercise {

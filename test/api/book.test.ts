@@ -17,12 +17,13 @@ import {
   showBook,
   showBookInForce,
   signBookList,
+  withBook,
   withdrawBookValue,
 } from '../../server/services/book'
 import { compareBooks } from '../../server/services/book-compare'
 import { bookList, exportBook, importBook } from '../../server/services/book-files'
 import { assignmentFor } from '../../server/services/assignment'
-import { createExercise, setExercise, showExercise } from '../../server/services/exercises'
+import { createExercise, setExercise } from '../../server/services/exercises'
 import { hashPassword } from '../../server/services/passwords'
 import { Problem } from '../../server/services/problem'
 import { choosePin } from '../../server/services/signatures'
@@ -89,7 +90,7 @@ describe('a value that the book says otherwise', () => {
     const before = set('X-1')
     enter()
     const draft = createExercise(centre.context, centre.instructor, { ...tight, code: 'X-2' })
-    const worked = designOf(showExercise(centre.context, centre.instructor, draft.id).exercise).circuits[0]!
+    const worked = designOf(withBook(centre.context, 'draft', draft.exercise)).circuits[0]!
     expect(worked.values.csa).toBe(4)
     const after = set('X-3')
     expect([csaOf(before), csaOf(after)]).toEqual([2.5, 4])
@@ -101,7 +102,7 @@ describe('a value that the book says otherwise', () => {
   it('is named beside the step that looks it up', () => {
     enter({ value: 30 })
     const draft = createExercise(centre.context, centre.instructor, tight)
-    const { exercise } = showExercise(centre.context, centre.instructor, draft.id)
+    const exercise = withBook(centre.context, 'draft', draft.exercise)
     const it = designOf(exercise).circuits[0]!.steps.find(({ key }) => key === 'it')!
     expect(sourceLine(it.source, exercise.edition)).toMatch(/page 412.*not yet checked/)
   })

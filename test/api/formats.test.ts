@@ -9,6 +9,7 @@ import { toForm } from '#core/exercise/form/to-form'
 import { upgradeMarked, upgradeOverrides } from '#core/assessment/upgrade'
 import { upgradeExercise } from '#core/exercise/upgrade'
 import type { Exercise } from '#core/exercise/exercise'
+import { BookFileSchema } from '#schemas/book-requests'
 import { ExerciseSchema } from '#schemas/exercise'
 import { FrameworkSchema } from '#schemas/framework'
 import { SubmissionSchema } from '#schemas/submission'
@@ -27,6 +28,7 @@ const DEMO = readdirSync('packs/workshop').map(
 
 test('the published schemas are the ones in force', () => {
   expect(read('docs/formats/exercise.schema.json')).toBe(published('nakshi.exercise.v2', ExerciseSchema))
+  expect(read('docs/formats/book.schema.json')).toBe(published('nakshi.book.v1', BookFileSchema))
   expect(read('docs/formats/framework.schema.json')).toBe(published('nakshi.framework.v2', FrameworkSchema))
   expect(read('docs/formats/submission.schema.json')).toBe(
     published('nakshi.submission.v1', SubmissionSchema),

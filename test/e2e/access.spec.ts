@@ -15,6 +15,8 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['I-201', '/marking/22'],
   ['I-201', '/marking/groups/2'],
   ['I-201', '/library'],
+  ['I-201', '/book'],
+  ['S-301', '/book?part=compare'],
   ['I-201', '/advisers'],
   ['I-201', '/records'],
   ['I-201', '/verification'],

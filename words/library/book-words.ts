@@ -1,4 +1,4 @@
-import { PRINTED_KINDS } from '#core/regulations/book/tables'
+import { PRINTED_KINDS, bookTable } from '#core/regulations/book/tables'
 import type { Parameter } from '#core/regulations/book/values'
 import type { CableKind } from '#core/regulations/cables/cable'
 import { CABLES } from '#core/regulations/cables/sizes'
@@ -117,8 +117,12 @@ const WORDS = new Map<string, TableWords>([
   ],
   [
     'ci',
-    one('Ci by length in thermal insulation', '', 'mm', 'Ci', (key) =>
-      key === '500' ? '500 and more' : key,
+    one(
+      'Ci by length in thermal insulation',
+      '',
+      'length',
+      'Ci',
+      (key) => `${key} mm${key === '500' ? ' and more' : ''}`,
     ),
   ],
   ...PRINTED_KINDS.flatMap(cableWords),
@@ -169,7 +173,11 @@ export function tableWords(table: string): TableWords {
 /** A place in the book in one line: `Current ratings, flat twin and earth: 2.5 mm², C, two loaded`. */
 export function cellWords({ table, row, column }: { table: string; row: string; column: string }): string {
   const words = tableWords(table)
-  return table.startsWith(RULE) ? words.title : `${words.title}: ${words.row(row)}, ${words.column(column)}`
+  if (table.startsWith(RULE)) return words.title
+  const at = `${words.title}: ${words.row(row)}`
+  // Of a table with one column the column says nothing.
+  if (bookTable(table)?.columns.length === 1) return at
+  return `${at}, ${table.startsWith('rating-') ? 'method ' : ''}${words.column(column)}`
 }
 
 /** A value with its unit. */

@@ -72,32 +72,34 @@ onMounted(() => box.value?.focus())
             {{ STATE[current.state] }}, {{ current.by }}, {{ current.at?.slice(0, 10) }}.</template
           >
         </p>
-        <form class="row answer" @submit.prevent="take">
-          <el-input
-            ref="box"
-            v-model="typed"
-            class="typed"
-            size="large"
-            inputmode="decimal"
-            name="book-value"
-            :placeholder="`${current.value ?? ''} if the book says the same`"
-            :aria-label="`What the book says, ${tableWords(current.table).unit || 'a number'}`"
-          />
-          <el-button
-            native-type="submit"
-            type="primary"
-            size="large"
-            :loading="isBusy"
-            data-testid="walk-take"
-            >{{ differs ? 'Write down the other value' : 'Book says the same' }}</el-button
-          >
+        <form class="stack" @submit.prevent="take">
+          <div class="row">
+            <el-input
+              ref="box"
+              v-model="typed"
+              class="typed"
+              size="large"
+              inputmode="decimal"
+              name="book-value"
+              :placeholder="`${current.value ?? ''} if the book says the same`"
+              :aria-label="`What the book says, ${tableWords(current.table).unit || 'a number'}`"
+            />
+            <el-button
+              native-type="submit"
+              type="primary"
+              size="large"
+              :loading="isBusy"
+              data-testid="walk-take"
+              >{{ differs ? 'Write down the other value' : 'Book says the same' }}</el-button
+            >
+          </div>
+          <div v-if="differs" class="row">
+            <FormBox name="Where it stands"
+              ><el-input v-model="place" name="book-place" placeholder="Table 4D5, page 412" maxlength="200"
+            /></FormBox>
+            <FormBox name="Holds from"><DayPicker v-model="from" label="Holds from" /></FormBox>
+          </div>
         </form>
-        <div v-if="differs" class="row">
-          <FormBox name="Where it stands"
-            ><el-input v-model="place" name="book-place" placeholder="Table 4D5, page 412" maxlength="200"
-          /></FormBox>
-          <FormBox name="Holds from"><DayPicker v-model="from" label="Holds from" /></FormBox>
-        </div>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <div class="row">
           <el-button @click="go(-1)">Back</el-button>
@@ -122,7 +124,7 @@ onMounted(() => box.value?.focus())
           @click="at = cellKey(item)"
         >
           <span>{{ cellWords(item) }}</span><b class="mono">{{ valueWords(item.table, item.value) }}</b
-          ><span class="state">{{ STATE[item.state] }}</span>
+          ><span v-if="item.state !== 'open'" class="state">{{ STATE[item.state] }}</span>
         </button>
       </li>
     </ol>

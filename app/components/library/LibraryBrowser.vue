@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { bookOf } from '#core/regulations/book/book'
 import type { BookChange } from '#core/regulations/book/change'
+import { bookTable } from '#core/regulations/book/tables'
 import { EDITIONS, EDITION_NAME, PRESENT_EDITION, type Edition } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
 import { libraryOf, searchLibrary } from '#words/library/search'
@@ -17,6 +18,8 @@ const props = defineProps<{
 const inForce = useBookInForce().data
 const shownEdition = ref<Edition>(props.edition ?? PRESENT_EDITION)
 const book = computed(() => bookOf(shownEdition.value, props.book ?? inForce.value?.changes))
+/** The row that is being written down. */
+const writing = ref<{ readonly table: string; readonly row: string | null } | null>(null)
 const mayKeep = ['instructor', 'assessor', 'administrator'].includes(useSession().person?.role ?? '')
 const question = ref(props.ask ?? '')
 const found = computed(() => searchLibrary(question.value, book.value))
@@ -28,6 +31,8 @@ const entry = computed<LibraryEntry | undefined>(
 )
 const differs = (one: LibraryEntry) => one.kind === 'rule' && new Set(Object.values(one.byEdition)).size > 1
 const MOST_VALUES = 24
+const mayWrite = computed(() => mayKeep && !props.compact && !props.book)
+const grows = computed(() => entry.value !== undefined && bookTable(entry.value.id)?.grows === true)
 /** Values of the centre's own book in the table shown, in the order in which they stand. */
 const notes = computed(() => (entry.value?.kind === 'table' ? ownOf(entry.value) : []))
 const ownOf = ({ rows }: LibraryTable) =>
@@ -106,7 +111,16 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
             <tbody>
               <tr v-for="row in entry.rows" :key="row.head">
                 <td>
-                  <b>{{ row.head }}</b>
+                  <button
+                    v-if="mayWrite && row.cells[0]?.at"
+                    type="button"
+                    class="text-button"
+                    :title="`Write down ${row.head} as your copy has it`"
+                    @click="writing = row.cells[0].at"
+                  >
+                    {{ row.head }}
+                  </button>
+                  <b v-else>{{ row.head }}</b>
                 </td>
                 <td
                   v-for="(cell, i) in row.cells"
@@ -125,6 +139,9 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
             </tbody>
           </table>
         </div>
+        <el-button v-if="mayWrite && grows" class="fit" @click="writing = { table: entry.id, row: null }"
+          >A further row</el-button
+        >
         <ol v-if="notes.length" class="notes small" data-testid="own-values">
           <li v-for="change in notes" :key="change.row + change.column">
             The centre’s book: {{ change.place
@@ -142,6 +159,15 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
         >
       </p>
     </article>
+    <BookRow
+      v-if="writing"
+      :key="writing.table + writing.row"
+      :table="writing.table"
+      :row="writing.row"
+      :edition="shownEdition"
+      @close="writing = null"
+      @saved="writing = null"
+    />
   </div>
 </template>
 
@@ -222,6 +248,9 @@ li button:focus-visible {
 .hit {
   background: var(--turmeric-wash);
   font-weight: 700;
+}
+.fit {
+  align-self: flex-start;
 }
 .own {
   font-weight: 700;

@@ -1,9 +1,13 @@
 import { getQuery } from 'h3'
-import { EDITIONS, PRESENT_EDITION } from '#core/regulations/editions'
+import { EDITIONS } from '#core/regulations/editions'
 import { api } from '~~/server/http/api'
 import { showBook } from '~~/server/services/book'
 
 export default api(undefined, ({ context, actor, event }) => {
   const { edition } = getQuery(event)
-  return showBook(context, actor, EDITIONS.find((one) => one === edition) ?? PRESENT_EDITION)
+  return showBook(
+    context,
+    actor,
+    EDITIONS.find((one) => one === edition),
+  )
 })

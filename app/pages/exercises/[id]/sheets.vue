@@ -25,7 +25,13 @@ const wanted = ref('')
 const { data: given } = useServer<TaskSheets>(
   () => `exercises/${id}/sheets?cohort=${encodeURIComponent(wanted.value)}`,
 )
-const exercise = computed(() => stored.value?.exercise)
+const inForce = useBookInForce().data
+/** A draft is worked by the book in force. */
+const exercise = computed(() =>
+  stored.value?.state === 'draft'
+    ? { ...stored.value.exercise, book: inForce.value?.changes }
+    : stored.value?.exercise,
+)
 /** One sheet a person, or one without a name while nobody has the exercise. */
 const people = computed(() =>
   (given.value?.sheets ?? []).map((sheet) => ({

@@ -1,0 +1,70 @@
+/* The centre's own book: a row written down from it, held against it by a second person, and the designs that change. */
+import { expect, signIn, test } from './support'
+
+test.use({ file: 'book' })
+
+test('a row read otherwise is used at once and marked, a second person checks it, and the designs that change are named', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'I-201')
+  await page.goto(`${centre}/library?edition=18-A2&ask=Cg+grouped`)
+  await page.getByRole('button', { name: /^Cg by circuits grouped/ }).click()
+  await page.getByRole('button', { name: '2', exact: true }).click()
+  const row = page.getByTestId('book-row')
+  await row.locator('[name="row-bunched"]').fill('8')
+  await row.locator('[name="row-place"]').fill('Table 4C1, page 391')
+  await row.getByRole('button', { name: 'Write it down' }).click()
+  // The point was lost: what cannot stand there is refused in words, and the box keeps what was typed.
+  await expect(page.locator('.el-message--error')).toContainText('Has the point been lost')
+  await row.locator('[name="row-bunched"]').fill('0.71')
+  await row.getByRole('button', { name: 'Write it down' }).click()
+  await expect(row).toBeHidden()
+  await expect(page.getByTestId('own-values')).toContainText('Table 4C1, page 391; not yet checked')
+
+  await page.goto(`${centre}/book?part=values`)
+  await expect(page.getByTestId('book-values')).toContainText('0.71')
+  await expect(page.getByTestId('book-values')).toContainText('ask a second person')
+
+  const { page: second } = await signIn(browser, centre, 'S-301')
+  await second.goto(`${centre}/book?part=values`)
+  await second.getByTestId('book-check').click()
+  await expect(second.getByTestId('book-check')).toHaveCount(0)
+
+  await second.goto(`${centre}/book?part=compare`)
+  await expect(second.getByTestId('book-differences')).toContainText('0.71')
+  await second.getByTestId('book-compare').click()
+  const compared = second.getByTestId('book-compared')
+  await expect(compared.getByRole('heading').first()).toContainText(/\d+ of \d+ designs change/)
+  await expect(compared).toContainText('Table 4C1, page 391')
+
+  // What is taken back is gone at once, and can be written down again.
+  await page.reload()
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.getByText('reads its book as it is shipped')).toBeVisible()
+  await page.getByRole('button', { name: 'Write it down again' }).click()
+  await expect(page.getByTestId('book-values')).toContainText('0.71')
+})
+
+test('the walk through the book goes by Enter, and another number asks for its page', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'S-301')
+  await page.goto(`${centre}/book?edition=18-A2`)
+  const count = page.getByText(/\d+ of \d+ held against the book/)
+  const doneNow = async () => Number((await count.innerText()).split(' ')[0])
+  const before = await doneNow()
+  const first = await page.getByTestId('walk-value').innerText()
+  await page.keyboard.press('Enter')
+  await expect(count).toContainText(`${before + 1} of`)
+  await expect(page.getByTestId('walk-value')).not.toHaveText(first)
+  const value = Number.parseFloat(await page.getByTestId('walk-value').innerText())
+  await page.keyboard.type(String(value * 1.01))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('table and page')
+  await page.locator('[name="book-place"]').fill('page 412')
+  await page.locator('[name="book-place"]').press('Enter')
+  await expect(count).toContainText(`${before + 2} of`)
+  expect(await doneNow()).toBe(before + 2)
+})
