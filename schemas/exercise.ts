@@ -10,6 +10,7 @@ import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { PREMISES } from '#core/regulations/diversity'
 import { EDITIONS } from '#core/regulations/editions'
 import { GROUPINGS } from '#core/regulations/factors'
+import { INFEEDS, MARKINGS } from '#core/regulations/infeed'
 import { IP_DEGREES } from '#core/regulations/ip'
 import { DC_CONTENTS } from '#core/regulations/rcd'
 import { USES } from '#core/regulations/supply'
@@ -100,6 +101,8 @@ const Circuit = Type.Object(
     area: Type.Optional(Type.String({ minLength: 1, maxLength: 40 })),
     dc: oneOf(DC_CONTENTS),
     device: Type.Object({ family: oneOf(DEVICE_FAMILIES), curve: orNull(oneOf(CURVES)) }, strict),
+    marking: Type.Optional(oneOf(MARKINGS)),
+    infeed: Type.Optional(oneOf(INFEEDS)),
     maker: Type.Optional(Type.Array(MakerPoint, { minItems: 1, maxItems: MOST_MAKER_POINTS })),
     residualA: Type.Unsafe<number | null>({ enum: [null, 0.03, 0.1, 0.3] }),
     existing: orNull(Type.Object({ ratingA: number('existingRatingA'), lineMm2: number('areaMm2') }, strict)),

@@ -1,3 +1,4 @@
+import { INFEEDS } from '#core/regulations/infeed'
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { RCD_TYPES } from '#core/regulations/rcd'
@@ -38,6 +39,7 @@ const Load = Type.Unsafe<LoadKind>(
       },
       strict,
     ),
+    Type.Object({ kind: Type.Literal('infeed'), watt: Positive, source: oneOf(INFEEDS) }, strict),
   ]),
 )
 

@@ -66,6 +66,16 @@ export const ITEM_TEXT: Readonly<
       'Came loose in the pull test',
     ],
   },
+  direction: {
+    name: 'Direction of power',
+    look: 'Power comes from both sides: bidirectional, or its supply end towards the source that may always feed it.',
+    remarks: ['Marked line and load, fed at its load end', 'Mark not to be seen'],
+  },
+  sources: {
+    name: 'Notice of two supplies',
+    look: 'At the main switch and at the source: isolate both.',
+    remarks: ['Missing', 'Does not name the second source'],
+  },
   blank: { name: 'Spare way', look: 'Blank in place.', remarks: ['Blank missing'] },
   neutralBar: {
     name: 'Neutral bar',

@@ -1,3 +1,4 @@
+import type { Infeed, Marking } from '#core/regulations/infeed'
 import type { TaskKind } from '#core/exercise/exercise'
 import type { Consequence, Load } from '#core/installation/installation'
 import type { CableKind, Method } from '#core/regulations/cables/cable'
@@ -112,6 +113,17 @@ export const DC_NAME: Readonly<Record<DcContent, string>> = {
   pulsating: 'Pulsating (electronics)',
   mixed: 'Mixed (single-phase drives)',
   smooth: 'Smooth (three-phase drives)',
+}
+/** Second sources, as they stand in a sentence and in a list. */
+export const INFEED_NAME: Readonly<Record<Infeed, string>> = {
+  photovoltaic: 'photovoltaic modules',
+  battery: 'a battery',
+  vehicle: 'a vehicle',
+  generator: 'a generator',
+}
+export const MARKING_NAME: Readonly<Record<Marking, string>> = {
+  either: 'either end',
+  'line-load': 'its line end only',
 }
 export const KIND_NAME: Readonly<Record<TaskKind, string>> = {
   'new-circuit': 'New circuit',

@@ -183,6 +183,11 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
     ask: 'What the edition says',
     help: 'Depends on the edition, the kind of building and the use of the circuit.',
   },
+  direction: {
+    name: 'Direction of power',
+    ask: 'Which kind of device may stand here?',
+    help: 'Where a battery, photovoltaic modules, a vehicle or a generator lies behind the device, power flows both ways through it: it must be bidirectional.',
+  },
   containment: {
     name: 'Conduit or trunking',
     ask: 'Smallest size that takes the cables',

@@ -71,6 +71,8 @@ export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   dc: 'Direct current',
   family: 'Device',
   curve: 'Type',
+  marking: 'Device may be fed at',
+  infeed: 'Feeds in',
   residual: 'RCD',
   maker: 'Maker’s data',
   existingRating: 'Rating there',

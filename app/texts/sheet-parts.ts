@@ -25,6 +25,7 @@ const PARTS: readonly { readonly name: string; readonly steps: readonly StepKey[
       'ipfEnd',
       'selective',
       'afdd',
+      'direction',
     ],
   },
   { name: 'Containment', steps: ['containment'] },

@@ -22,4 +22,5 @@ export const STEP_TOPIC: Readonly<Partial<Record<StepKey, Topic>>> = {
   zsMax: 'live',
   residual: 'rcd',
   breaking: 'board',
+  direction: 'board',
 }

@@ -1,6 +1,6 @@
 import { note, type Finding } from '../findings/finding'
 import type { Installation } from '../installation/installation'
-import { circuitsOf } from '../installation/tree'
+import { circuitsOf, infeedsBehind } from '../installation/tree'
 import { isDrawnIn } from '../regulations/cables/sizes'
 import { DECLARED_ZE_OHM, STABLE_ELECTRODE_OHM, U0_V } from '../regulations/supply'
 import { adviseNeutral } from './advisers/neutral'
@@ -63,6 +63,10 @@ function boardAdvice(installation: Installation): Advice[] {
       advice.push(
         note('advice.electrodeUnstable', { zeOhm: board.electrodeOhm, stable: STABLE_ELECTRODE_OHM }),
       )
+    const infeeds = [
+      ...new Set(circuitsOf(installation, board.id).flatMap((one) => infeedsBehind(installation, one))),
+    ]
+    if (infeeds.length > 0) advice.push(note('advice.infeedBoard', { infeeds: infeeds.join(' ') }))
     return advice.map((finding) => ({ scope: board.id, finding }))
   })
 }
@@ -95,7 +99,16 @@ export function circuitAdvice({ task, values }: CircuitDesign): Finding[] {
     task.load.powerW > OWN_CIRCUIT_W
   )
     advice.push(note('advice.ownCircuit'))
+  advice.push(...flowAdvice(task))
   const chosen = selectivity(task, values.in)
   if (!chosen.isSelective && task.above) advice.push(note('advice.notSelective', { why: chosen.why }))
   return advice
 }
+
+/** Power that comes in from the circuit's end, and a device that may not stand there. */
+const flowAdvice = ({ infeed, feedsBack, marking }: CircuitDesign['task']): Finding[] => [
+  ...(infeed ? [note('advice.infeed', { infeeds: infeed })] : []),
+  ...(feedsBack?.length && marking === 'line-load'
+    ? [note('advice.oneWay', { infeeds: feedsBack.join(' ') })]
+    : []),
+]

@@ -6,6 +6,7 @@ import { containmentSize } from './steps/containment-size'
 import { designCurrent } from './steps/design-current'
 import { deviceRating } from './steps/device-rating'
 import { ambientFactor, deviceFactor, groupingFactor, insulationFactor } from './steps/factors'
+import { deviceDirection } from './steps/direction'
 import { faultCurrentAtFarBoard } from './steps/far-board'
 import { adiabaticArea, breakingCapacity, disconnectionTime, letThroughEnergy } from './steps/fault-duty'
 import {
@@ -60,6 +61,7 @@ export const CABLE_STEPS: readonly CircuitStep[] = [
   faultCurrentAtFarBoard,
   selectivityStep,
   arcFaultDetection,
+  deviceDirection,
   containmentSize,
 ]
 

@@ -1,7 +1,7 @@
 import type { MeasuredZsPolicy, WarmDropPolicy } from '../policies/policy'
 import type { DeviceAbove, SupplyHere, Task } from './model/task'
 import type { Board, Circuit, Installation } from '../installation/installation'
-import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
+import { boardFedBy, boardsOutward, circuitsOf, infeedsBehind } from '../installation/tree'
 import { bookOf } from '../regulations/book/book'
 import type { BookChange } from '../regulations/book/change'
 import type { Edition } from '../regulations/editions'
@@ -69,7 +69,8 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
         {},
       )
       values.set(circuit.id, circuitValues)
-      return contributionOf(circuit, circuitValues)
+      const next = boardFedBy(installation, circuit.id)
+      return contributionOf(circuit, circuitValues, infeedOf(contributions.get(next?.id ?? '')))
     })
     contributions.set(board.id, brought)
     values.set(
@@ -101,12 +102,19 @@ export function walkInstallation(installation: Installation, rules: DesignRules,
  * What a circuit brings to its board's demand: a socket circuit its device's rating, any other its design
  * current.
  */
-function contributionOf(circuit: Circuit, values: StepValues): Contribution {
-  const { id, use, phases, line, load } = circuit
-  const currentA = (use === 'sockets' ? values.in : values.ib) ?? 0
+function contributionOf(circuit: Circuit, values: StepValues, behindA: number): Contribution {
+  const { id, use, phases, line, load, infeed } = circuit
+  const usualA = (use === 'sockets' ? values.in : values.ib) ?? 0
+  // What only gives takes nothing; a battery and a vehicle are charged from here too.
+  const currentA = infeed === 'photovoltaic' || infeed === 'generator' ? 0 : usualA
+  const infeedA = behindA + (infeed ? (values.ib ?? 0) : 0)
   const householdCooker = load.basis === 'cooker' ? { hasSocket: load.hasSocket } : undefined
-  return { circuit: id, use, currentA, phases, line, householdCooker }
+  return { circuit: id, use, currentA, infeedA, phases, line, householdCooker }
 }
+
+/** What second sources of a board can send back, A. */
+const infeedOf = (brought: readonly Contribution[] = []): number =>
+  brought.reduce((sum, { infeedA }) => sum + infeedA, 0)
 
 const mainFuse = ({ intake }: Installation): DeviceAbove => ({
   family: 'fuse-cartridge',
@@ -143,6 +151,8 @@ function taskOf(
     dc: circuit.dc,
     device: circuit.device,
     maker: circuit.maker,
+    marking: circuit.marking,
+    infeed: circuit.infeed,
     residualA: circuit.residualA,
     existing: circuit.existing,
     edition: rules.edition,
@@ -154,6 +164,9 @@ function taskOf(
     dropAbove: here.dropAbove,
     above: here.above,
     demandA,
+    feedsBack: installation.circuits.some(({ infeed }) => infeed)
+      ? infeedsBehind(installation, circuit)
+      : null,
   }
 }
 

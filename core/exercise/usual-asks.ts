@@ -56,6 +56,7 @@ export const ASK_SETS = {
     'ipfEnd',
     'selective',
     'afdd',
+    'direction',
     'containment',
     'demand',
     'mainSwitch',

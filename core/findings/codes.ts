@@ -167,6 +167,7 @@ export interface RefusalParams {
   capacityTooSmall: Answer & { readonly ipfA: number }
   selectivityWrong: { readonly why: string }
   afddWrong: { readonly why: string }
+  directionWrong: { readonly why: string }
   spdWrong: { readonly why: string }
   switchTooSmall: Answer & { readonly demand: number; readonly above: number }
   busbarTooSmall: Answer & { readonly switchA: number }
@@ -224,6 +225,9 @@ export interface AdviceParams {
     readonly neutralA: number
   }
   'advice.notSelective': { readonly why: string }
+  'advice.oneWay': { readonly infeeds: string }
+  'advice.infeed': { readonly infeeds: string }
+  'advice.infeedBoard': { readonly infeeds: string }
 }
 
 /** What an assessor saw. */

@@ -1,3 +1,4 @@
+import { fedEnds, isFedAtBothEnds } from '../bay/behaviour/fed-ends'
 import type { Seriousness } from '../findings/seriousness'
 import type { Bar, BoardFrame, DevicePart, Part, Rig } from '../bay/model/rig'
 import type { Policy } from '../policies/policy'
@@ -39,6 +40,8 @@ export interface InspectionItem {
     | 'bonding'
     | 'busbar'
     | 'terminals'
+    | 'direction'
+    | 'sources'
     | 'blank'
     | 'neutralBar'
     | 'earthBar'
@@ -91,6 +94,7 @@ export function inspectionItems(
     item({ group: 'supply', what: 'bonding', part: 'Main earthing terminal', id: 'met' }),
     ...rig.busbars.map(({ id, name }) => item({ group: 'devices', what: 'busbar', part: name, id })),
     ...devices.map(terminalsItem),
+    ...directionItems(rig, devices),
     ...devices
       .filter(({ role }) => role === 'way')
       .map(({ id, name }) => item({ group: 'labels', what: 'label', part: name, id })),
@@ -127,6 +131,17 @@ const terminalsItem = ({ id, name, role }: DevicePart): InspectionItem =>
     id,
     torqueNm: role === 'main-switch' ? SWITCH_TORQUE_NM : USUAL_TORQUE_NM,
   })
+
+/** Where a second source feeds in: which end of each device on its way is fed, and the notice of two supplies. */
+function directionItems(rig: Rig, devices: readonly DevicePart[]): InspectionItem[] {
+  const fedBack = devices.filter(({ id }) => isFedAtBothEnds(fedEnds(rig).get(id)))
+  return [
+    ...fedBack.map(({ id, name }) => item({ group: 'devices', what: 'direction', part: name, id })),
+    ...rig.boards
+      .filter(({ id }) => fedBack.some(({ board }) => board === id))
+      .map(({ id, name }) => item({ group: 'labels', what: 'sources', part: name, id })),
+  ]
+}
 
 const barItem = ({ id, name, serves }: Bar): InspectionItem =>
   item({

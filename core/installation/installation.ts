@@ -1,6 +1,7 @@
 import type { CableKind, Method } from '../regulations/cables/cable'
 import type { DrawnRun } from '../regulations/containment'
 import type { Device } from '../regulations/devices'
+import type { Infeed, Marking } from '../regulations/infeed'
 import type { IpDegree } from '../regulations/ip'
 import type { MakerPoint } from '../regulations/maker-data'
 import type { Premises } from '../regulations/diversity'
@@ -113,6 +114,10 @@ export interface CircuitFacts {
   readonly area?: string
   readonly dc: DcContent
   readonly device: Device
+  /** How its terminals are marked; left out: it may be fed at either end. */
+  readonly marking?: Marking
+  /** The source that it brings in; left out where it takes power only. */
+  readonly infeed?: Infeed
   /** Points of the device's own data sheet; left out: the standard's characteristic and class count. */
   readonly maker?: readonly MakerPoint[]
   /** RCD at the bay: rated residual current in A, or null for none. */

@@ -1,3 +1,4 @@
+import type { Infeed } from '../regulations/infeed'
 import type { Board, Circuit, Installation } from './installation'
 
 export const circuitsOf = (installation: Installation, boardId: string): Circuit[] =>
@@ -16,4 +17,20 @@ export function boardsOutward(installation: Installation): Board[] {
     }
   }
   return reached
+}
+
+/** Sources behind a circuit's device: its own, and those of every board that it feeds. */
+export function infeedsBehind(installation: Installation, circuit: Circuit): Infeed[] {
+  const found: Infeed[] = circuit.infeed ? [circuit.infeed] : []
+  const boards = [boardFedBy(installation, circuit.id)]
+  const seen = new Set<string>()
+  for (const board of boards) {
+    if (!board || seen.has(board.id)) continue
+    seen.add(board.id)
+    for (const other of circuitsOf(installation, board.id)) {
+      if (other.infeed) found.push(other.infeed)
+      boards.push(boardFedBy(installation, other.id))
+    }
+  }
+  return [...new Set(found)]
 }

@@ -9,7 +9,7 @@ import { spiceListing } from '#core/bay/network/spice'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { buildRig } from '#core/bay/build/build'
 import type { Rig } from '#core/bay/model/rig'
-import { rigOf, aBay, someLights, withFault, wireBetween } from '../support/bay'
+import { aBattery, aBay, aRing, rigOf, someLights, splitBoard, withFault, wireBetween } from '../support/bay'
 import { runSpice } from '../support/spice'
 import { aBoard, aCircuit, anInstallation } from '../support/task'
 
@@ -61,6 +61,7 @@ const BAYS: readonly (readonly [string, Rig])[] = [
     withFault(threePhase, 'supplyNeutralLost', wireBetween(threePhase, 'supply.N', 'meter.N in')),
   ],
   ['TT with a fault', withFault(electrode, 'shortLE', 'c1p1')],
+  ['a battery that feeds in', rigOf(splitBoard({ circuits: [aRing(), someLights(), aBattery()] }))],
   ['the battery store of the demo, electronics and motor', demo('T-04')],
 ]
 

@@ -14,6 +14,7 @@ const circuit = (use: Use, currentA: number, parts: Partial<Contribution> = {}):
   circuit: `${use}${currentA}`,
   use,
   currentA,
+  infeedA: 0,
   phases: 1,
   line: 'L1',
   ...parts,

@@ -43,6 +43,26 @@ export const someLights = (parts: Partial<Circuit> = {}): Circuit =>
     ...parts,
   })
 
+/** A battery of 3 kW behind an RCBO on way 3: a second source. */
+export const aBattery = (parts: Partial<Circuit> = {}): Circuit =>
+  aCircuit({
+    id: 'c3',
+    name: 'Battery',
+    way: 3,
+    use: 'fixed',
+    load: { basis: 'power', powerW: 3000, powerFactor: 1 },
+    points: 1,
+    isSpread: false,
+    lengthM: 8,
+    cable: { kind: 'flat-twin-earth', method: 'C' },
+    ambientC: 30,
+    grouping: { circuits: 1, arrangement: 'bunched' },
+    device: { family: 'rcbo', curve: 'B' },
+    residualA: 0.03,
+    infeed: 'battery',
+    ...parts,
+  })
+
 export const splitBoard = (parts: Partial<Installation> = {}): Installation =>
   anInstallation({ boards: [aBoard({ ways: 6 })], circuits: [aRing(), someLights()], ...parts })
 

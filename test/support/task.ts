@@ -90,6 +90,7 @@ export function aTask(parts: Partial<Task> = {}): Task {
     dropAbove: 0,
     above: { family: 'fuse-cartridge', curve: null, ratingA: 100 },
     demandA: null,
+    feedsBack: null,
     ...parts,
   }
 }
@@ -105,6 +106,7 @@ export function around(task: Task): Installation {
     supply,
     dropAbove: _d,
     demandA: _n,
+    feedsBack: _f,
     above,
     ...facts
   } = task

@@ -1,6 +1,15 @@
 import type { AdviceParams, AnswerParams, RefusalParams } from '#core/findings/codes'
 import { formatQuantity } from '#core/units/format'
 import { amps, ohms, volts, type SentencesOf } from './sentence'
+import { INFEED_NAME } from '../names'
+import type { Infeed } from '#core/regulations/infeed'
+
+/** Sources by their names in a sentence. */
+const infeedNames = (infeeds: string): string =>
+  infeeds
+    .split(' ')
+    .map((infeed) => INFEED_NAME[infeed as Infeed])
+    .join(' and ')
 
 /** Why another choice than the reference does not hold. */
 export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
@@ -27,6 +36,8 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
   delayNotHere: () => 'A final circuit’s RCD must not be time-delayed.',
   selectivityWrong: (p) => `${capital(p.why)}.`,
   afddWrong: (p) => `${capital(p.why)}.`,
+  directionWrong: (p) =>
+    `${capital(p.why)}: a device for one direction would be fed at its load end. It may fail to break, or burn its trip coil.`,
   spdWrong: (p) => `${capital(p.why)}.`,
   switchTooSmall: (p) =>
     `The main switch must carry the demand of ${amps(p.demand)} and what the ${p.above} A device in front lets through.`,
@@ -92,6 +103,12 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `After diversity L1 carries ${amps(p.l1)}, L2 ${amps(p.l2)}, L3 ${amps(p.l3)}: about ` +
     `${amps(p.neutralA)} in the neutral (phasor sum). Sharing the circuits out would lower ` +
     'it.',
+  'advice.oneWay': (p) =>
+    `This device is marked line and load, and ${infeedNames(p.infeeds)} feeds it at its load end: it may fail to break a fault. Choose a bidirectional one.`,
+  'advice.infeed': (p) =>
+    `Power comes in here from ${infeedNames(p.infeeds)}. When its RCD has opened, that side may stay live until the source itself has shut down: the maker must allow for it. Isolate both ends; a notice at the board and at the source says so. Working apart from the grid, with its earthing, is not computed here: follow the maker and the regulations in force.`,
+  'advice.infeedBoard': (p) =>
+    `Two sources feed this board (${infeedNames(p.infeeds)}): its busbar carries both, its main switch and every device between them may be fed at either end, and the notice of two supplies stands at the main switch.`,
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }
 

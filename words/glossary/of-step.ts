@@ -29,6 +29,7 @@ export const TERM_OF_STEP: Readonly<Partial<Record<StepKey, string>>> = {
   breaking: 'breaking-capacity',
   selective: 'selectivity',
   afdd: 'afdd',
+  direction: 'line-load',
   demand: 'demand',
   mainSwitch: 'main-switch',
   busbar: 'busbar',

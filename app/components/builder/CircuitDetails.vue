@@ -4,7 +4,7 @@ import type { CableKind } from '#core/regulations/cables/cable'
 import type { CircuitField } from '#core/exercise/form/fields'
 import { IP_DEGREES } from '#core/regulations/ip'
 import { CIRCUIT_NAME, CIRCUIT_UNIT } from '~/texts/builder'
-import { DC_NAME, GROUPING_NAME, LOCATION_NAME } from '#words/names'
+import { DC_NAME, GROUPING_NAME, INFEED_NAME, LOCATION_NAME, MARKING_NAME } from '#words/names'
 
 /** What the table has no column for: shape, factors, place, and what is there already. */
 const INSULATION_NAME: Readonly<Record<string, string>> = { 0: 'none', 500: '500 mm and more' }
@@ -30,6 +30,11 @@ const IP_OPTIONS = [
   ...IP_DEGREES.map((ip) => ({ value: ip, label: ip })),
 ]
 const YES_NO = named({ no: 'no', yes: 'yes' })
+const INFEED_OPTIONS = named({ none: 'nothing', ...INFEED_NAME })
+const INSULATION_OPTIONS = ['0', '50', '100', '200', '400', '500'].map((value) => ({
+  value,
+  label: INSULATION_NAME[value] ?? `${value} mm`,
+}))
 const boxes = computed<Box[]>(() => {
   const { basis, topology, points } = props.row
   // What is filled in counts, so it is shown whatever the kind of task.
@@ -58,13 +63,7 @@ const boxes = computed<Box[]>(() => {
         options: named(GROUPING_NAME),
         isHidden: props.row.grouped === '1' || props.row.method === 'D',
       },
-      {
-        field: 'insulation',
-        options: ['0', '50', '100', '200', '400', '500'].map((value) => ({
-          value,
-          label: INSULATION_NAME[value] ?? `${value} mm`,
-        })),
-      },
+      { field: 'insulation', options: INSULATION_OPTIONS },
       { field: 'betweenBoxes', isHidden: !isDrawnIn(props.row.cable as CableKind) },
       { field: 'bends', isHidden: !isDrawnIn(props.row.cable as CableKind) },
       { field: 'location', options: named(LOCATION_NAME) },
@@ -72,6 +71,12 @@ const boxes = computed<Box[]>(() => {
       { field: 'ip', options: IP_OPTIONS },
       { field: 'area' },
       { field: 'dc', options: named(DC_NAME) },
+      { field: 'marking', options: named(MARKING_NAME), isHidden: props.row.curve === '–' },
+      {
+        field: 'infeed',
+        options: INFEED_OPTIONS,
+        isHidden: props.row.use !== 'fixed' && props.row.infeed === 'none',
+      },
       { field: 'maker' },
       { field: 'existingRating', isHidden: !showsExisting },
       { field: 'existingArea', isHidden: !showsExisting },

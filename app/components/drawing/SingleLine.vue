@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { path } from 'd3-path'
 import { layOut } from '#core/exercise/single-line'
-import type { PublicInstallation } from '#core/exercise/assignment'
+import type { PublicCircuit, PublicInstallation } from '#core/exercise/assignment'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
-import { CABLE_SHORT, USE_SHORT } from '#words/names'
+import { CABLE_SHORT, INFEED_NAME, USE_SHORT } from '#words/names'
 
 /**
  * The installation as one line a circuit: bar, device, cable, load. Values are written in where they are given: worked ones
@@ -27,6 +27,11 @@ const words = (scope: string, step: StepKey): string => {
   return value === undefined ? '' : stepWords(step, value)
 }
 const y = (row: number) => row * ROW + ROW / 2
+/** A load takes at its end; a second source gives from there. */
+const arrowOf = (row: { readonly y: number; readonly circuit: PublicCircuit }) => {
+  const [from, tip] = row.circuit.infeed ? [END + 8, -8] : [END, 8]
+  return `M${from} ${y(row.y) - 5}l${tip} 5l${-tip} 5z`
+}
 const x = (depth: number) => 16 + depth * INDENT
 const END = WIDTH - 190
 /** From the end of the feeding circuit round to the switch of the board. */
@@ -155,12 +160,15 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
           class="wire loop"
           :d="`M${END - 16} ${y(row.y)}a8 8 0 1 1 16 0a8 8 0 1 1 -16 0`"
         />
-        <path v-else-if="!row.feeds" class="load" :d="`M${END} ${y(row.y) - 5}l8 5l-8 5z`" />
+        <path v-else-if="!row.feeds" class="load" :class="{ infeed: row.circuit.infeed }" :d="arrowOf(row)" />
         <text class="name" :x="END + 22" :y="y(row.y) - 1">
           {{ row.circuit.name.length > 24 ? `${row.circuit.name.slice(0, 23)}…` : row.circuit.name }}
         </text>
         <text class="small" :x="END + 22" :y="y(row.y) + 14">
-          {{ USE_SHORT[row.circuit.use]
+          {{
+            row.circuit.infeed
+              ? `${INFEED_NAME[row.circuit.infeed]} can feed in`
+              : USE_SHORT[row.circuit.use]
           }}{{ words(row.circuit.id, 'ib') && `, ${words(row.circuit.id, 'ib')}` }}
         </text>
         <title>{{ row.circuit.name }}</title>
@@ -198,6 +206,9 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
   fill: var(--panel);
 }
 .dot,
+.load.infeed {
+  fill: var(--turmeric);
+}
 .load {
   fill: var(--ink);
 }

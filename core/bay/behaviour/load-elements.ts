@@ -77,6 +77,14 @@ function loadItself(
         ohm: real(resistance),
         law: { kind: 'driver', ratedW: watt, ratedV: volt, powerFactor: load.powerFactor },
       }
+    case 'infeed':
+      // Gives its power at the voltage that it finds, as a resistance below zero takes it. Alone it has stopped.
+      return {
+        ...between,
+        gives: true,
+        ohm: real(-resistance),
+        isOpen: between.isOpen || hertz === 0 || !state.isSupplyOn,
+      }
     case 'motor':
       return { ...between, ohm: motorOhm(resistance, load, state.running[id] ?? false, hertz) }
   }

@@ -149,6 +149,7 @@ const wayDevice = (
     way: circuit.way,
     residual: hasOwn ? { ratedA: residualA!, type: 'A', isDelayed: false } : null,
     detectsArcs: circuit.device.family === 'afdd',
+    marking: circuit.marking ?? 'either',
   })
 
 /** The comb of a pole for circuits that share no RCD. */

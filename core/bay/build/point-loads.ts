@@ -6,6 +6,8 @@ import type { LoadKind } from '../model/loads'
 const FILTER_A = 0.5e-3
 const DISCHARGE_POWER_FACTOR = 0.9
 const MOTOR_START_S = 1.5
+/** A source whose power nobody has said, W. */
+const INFEED_W = 3000
 /** What may be plugged into a socket-outlet of a bay, W. */
 const PLUGGED_W = 2000
 
@@ -19,8 +21,16 @@ export function lampLoad({ load }: Circuit): LoadKind {
     : { kind: 'filament', watt: load.eachW }
 }
 
+/** What a second source gives, W. */
+function ratedW(load: Circuit['load'], phases: Circuit['phases']): number {
+  const volt = phases === 3 ? Math.sqrt(3) * U_V : U0_V
+  if (load.basis === 'current') return load.currentA * volt
+  return 'powerW' in load ? load.powerW : INFEED_W
+}
+
 /** One appliance of a circuit, its power shared among its points. */
-export function fixedLoad({ load, points, phases, dc }: Circuit): LoadKind {
+export function fixedLoad({ load, points, phases, dc, infeed }: Circuit): LoadKind {
+  if (infeed) return { kind: 'infeed', watt: ratedW(load, phases) / points, source: infeed }
   const volt = phases === 3 ? Math.sqrt(3) * U_V : U0_V
   switch (load.basis) {
     case 'motor':

@@ -1,3 +1,5 @@
+import type { Infeed } from '../../regulations/infeed'
+
 /** What a load is made of; its electrical behaviour follows from it. */
 export type LoadKind =
   | { readonly kind: 'resistive'; readonly watt: number }
@@ -17,6 +19,8 @@ export type LoadKind =
       readonly startMultiple: number
       readonly startS: number
     }
+  /** Feeds in: a source that follows the voltage it finds and stops without it. */
+  | { readonly kind: 'infeed'; readonly watt: number; readonly source: Infeed }
 
 /** Does test voltage harm it, or it the reading? */
 export const isElectronic = (load: LoadKind): boolean => load.kind === 'electronic'

@@ -24,12 +24,14 @@ interface Between {
   readonly to: string
 }
 
-/** Resistance and reactance in series, Ω; resistance ≥ 0, not both zero. */
+/** Resistance and reactance in series, Ω; resistance ≥ 0 unless it gives, not both zero. */
 export interface Impedance extends Between {
   readonly kind: 'impedance'
   readonly ohm: Complex
   /** An open contact stays in the list, so that the order of elimination can be kept. */
   readonly isOpen?: boolean
+  /** It gives power at the voltage that it finds: a resistance below zero is meant. */
+  readonly gives?: boolean
   /** Overrides `ohm`, which is then where the search starts. */
   readonly law?: Law
 }

@@ -2,7 +2,7 @@ import { ZERO, type Complex } from './complex'
 import { eliminate, type Voltages } from './eliminate'
 import { floatingNodes } from './floating'
 import { isSteady, ohmAt } from './laws'
-import type { Element, Network } from './network'
+import type { Element, Impedance, Network, Source } from './network'
 import { planFor, type Plan } from './plan'
 import { currentsOf } from './currents'
 import { copyOf, stamp, stampElement, type Stamped } from './stamp'
@@ -77,14 +77,17 @@ function wrongElement(elements: readonly Element[]): Unsolved | undefined {
       (element.kind === 'source' && !Number.isFinite(element.volt.re + element.volt.im))
     )
       return { ok: false, reason: 'notANumber', name: element.name }
-    if (
-      element.kind !== 'injection' &&
-      !element.isOpen &&
-      (value.re < 0 || (value.re === 0 && value.im === 0))
-    )
+    if (element.kind !== 'injection' && !element.isOpen && isShort(element))
       return { ok: false, reason: 'shortCircuit', name: element.name }
   }
   return undefined
+}
+
+/** No impedance at all, or one below zero that does not give. */
+function isShort(element: Impedance | Source): boolean {
+  const { re, im } = element.ohm
+  const gives = element.kind === 'impedance' && element.gives === true
+  return (re < 0 && !gives) || (re === 0 && im === 0)
 }
 
 /** Numbers back under their names, with Kirchhoff's current law checked at every node. */

@@ -15,6 +15,8 @@ export interface Contribution {
   readonly currentA: number
   readonly phases: Phases
   readonly line: Line
+  /** What second sources behind it can send to the board, A; 0 for none. */
+  readonly infeedA: number
   /** Of a household cooker, whose current has its own diversity in it. */
   readonly householdCooker?: { readonly hasSocket: boolean }
 }

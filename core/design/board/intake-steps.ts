@@ -45,28 +45,43 @@ export const mainSwitch: BoardStep = {
 /** Rated currents of busbars, A; BS EN 61439-3, from memory. */
 const BUSBARS_A = [63, 80, 100, 125, 250]
 
-/** InA of the busbar: no less than the main switch in front of it, A. */
+/** What second sources can send onto the busbar, A. */
+const infeedA = ({ contributions }: BoardTask): number =>
+  contributions.reduce((sum, { infeedA: each }) => sum + each, 0)
+
+/** InA of the busbar: no less than the main switch in front of it and what second sources add, A; BS 7671 551.7.2. */
 export const busbarRating: BoardStep = {
   key: 'busbar',
   ...STEP_KINDS.busbar,
   kind: 'chosen',
   needs: ['mainSwitch'],
-  derive: (_task, { mainSwitch: switchA }) => {
-    const rating = BUSBARS_A.find((candidate) => candidate >= switchA!)
-    if (rating === undefined) return stopped('mainSwitch', { carried: switchA! })
-    return worked(
-      rating,
-      'InA ≥ main switch',
-      `${rating} ≥ ${switchA}`,
-      SOURCES.busbar,
-      atLeast(rating, switchA!),
-    )
+  derive: (task, { mainSwitch: switchA }) => {
+    const added = infeedA(task)
+    const carried = switchA! + added
+    const rating = BUSBARS_A.find((candidate) => candidate >= carried)
+    if (rating === undefined) return stopped('mainSwitch', { carried })
+    return added === 0
+      ? worked(
+          rating,
+          'InA ≥ main switch',
+          `${rating} ≥ ${switchA}`,
+          SOURCES.busbar,
+          atLeast(rating, carried),
+        )
+      : worked(
+          rating,
+          'InA ≥ main switch + second sources',
+          `${rating} ≥ ${switchA} + ${formatNumber(added, 'current')}`,
+          SOURCES.busbarInfeed,
+          atLeast(rating, carried),
+        )
   },
-  accept: (_task, { mainSwitch: switchA }, answer) => {
+  accept: (task, { mainSwitch: switchA }, answer) => {
     if (!BUSBARS_A.includes(answer)) return refused('notARating', { answer })
-    return answer >= switchA!
+    const carried = switchA! + infeedA(task)
+    return answer >= carried
       ? accepted('soundNotEconomical')
-      : refused('busbarTooSmall', { answer, switchA: switchA! })
+      : refused('busbarTooSmall', { answer, switchA: carried })
   },
 }
 

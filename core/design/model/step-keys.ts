@@ -34,6 +34,7 @@ export const CIRCUIT_STEP_KEYS = [
   'ipfEnd',
   'selective',
   'afdd',
+  'direction',
   'containment',
 ] as const
 

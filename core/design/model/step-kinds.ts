@@ -94,6 +94,14 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
       { value: 2, text: 'required' },
     ],
   },
+  direction: {
+    symbol: 'flow',
+    quantity: 'choice',
+    choices: [
+      { value: 0, text: 'either kind' },
+      { value: 1, text: 'bidirectional' },
+    ],
+  },
   containment: {
     symbol: 'size',
     quantity: 'choice',

@@ -1,5 +1,6 @@
 import type { CircuitFacts } from '../../installation/installation'
 import type { Device } from '../../regulations/devices'
+import type { Infeed } from '../../regulations/infeed'
 import type { Premises } from '../../regulations/diversity'
 import type { Book } from '../../regulations/book/book'
 import type { Edition } from '../../regulations/editions'
@@ -32,6 +33,8 @@ export interface Task extends CircuitFacts {
   readonly above: DeviceAbove | null
   /** Demand of the board that a distribution circuit feeds, A; null for a final circuit. */
   readonly demandA: number | null
+  /** Sources behind its device; null where the installation has no second source at all. */
+  readonly feedsBack: readonly Infeed[] | null
   readonly measuredZs: MeasuredZsPolicy
   readonly warmDrop: WarmDropPolicy
 }

@@ -4,6 +4,7 @@ import { CURVES, DEVICE_FAMILIES } from '../../regulations/devices'
 import { PREMISES } from '../../regulations/diversity'
 import { EDITIONS } from '../../regulations/editions'
 import { GROUPINGS, INSULATION_FACTOR } from '../../regulations/factors'
+import { INFEEDS, MARKINGS } from '../../regulations/infeed'
 import { IP_DEGREES } from '../../regulations/ip'
 import { DC_CONTENTS } from '../../regulations/rcd'
 import { USES } from '../../regulations/supply'
@@ -114,6 +115,8 @@ export const CIRCUIT_BOXES = {
   dc: choice(DC_CONTENTS),
   family: choice(DEVICE_FAMILIES),
   curve: choice([...CURVES, '–']),
+  marking: choice(MARKINGS),
+  infeed: choice(['none', ...INFEEDS]),
   residual: choice(['none', '30', '100', '300']),
   maker: { is: 'own' },
   existingRating: number('rating', 'existingRatingA', true),

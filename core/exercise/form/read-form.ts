@@ -18,7 +18,6 @@ import {
   BOARD_BOXES,
   CIRCUIT_BOXES,
   HEAD_BOXES,
-  NO_CURVE,
   idsIn,
   type Box,
   type CircuitField,
@@ -27,7 +26,7 @@ import {
 import type { FormProblem } from './problem'
 import { readBox } from './read-box'
 import { readLoad } from './read-load'
-import { readMaker } from './read-maker'
+import { readDevice } from './read-device'
 
 export interface ReadForm {
   /** Present when every box could be read. */
@@ -208,8 +207,13 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
   const boxes = Object.fromEntries(
     Object.entries(CIRCUIT_BOXES).filter(([field]) => !LOAD_BOXES.includes(field as CircuitField)),
   ) as Record<CircuitField, Box>
-  // A form from before it was asked for has no such box.
-  const row = readRow(`${id}.`, boxes, { [`${id}.ip`]: 'none', ...form }, problems)
+  // A form from before they were asked for has no such boxes.
+  const row = readRow(
+    `${id}.`,
+    boxes,
+    { [`${id}.ip`]: 'none', [`${id}.marking`]: 'either', [`${id}.infeed`]: 'none', ...form },
+    problems,
+  )
   const load = readLoad(
     (field) => form[`${id}.${field}`] ?? '',
     (field, problem) => (problems[`${id}.${field}`] = problem),
@@ -240,21 +244,9 @@ function readCircuit(id: string, form: ExerciseForm, problems: Problems): Circui
     ...(row.ip === 'none' ? {} : { ip: row.ip as IpDegree }),
     ...(row.area ? { area: String(row.area) } : {}),
     dc: row.dc as Circuit['dc'],
-    device: {
-      family: row.family as Circuit['device']['family'],
-      curve: row.curve === NO_CURVE ? null : (row.curve as 'B'),
-    },
-    ...readMakerPoints(id, form, problems),
-    residualA: row.residual === 'none' ? null : Number(row.residual) / 1e3,
+    ...readDevice(id, row, form, problems),
     existing: readExisting(id, row.existingRating, row.existingArea, problems),
   }
-}
-
-/** Only there where the maker's data is given. */
-function readMakerPoints(id: string, form: ExerciseForm, problems: Problems): Pick<Circuit, 'maker'> {
-  const { points, problem } = readMaker(form[`${id}.maker`] ?? '')
-  if (problem) problems[`${id}.maker`] = problem
-  return points.length > 0 ? { maker: points } : {}
 }
 
 function readExisting(

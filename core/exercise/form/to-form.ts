@@ -103,6 +103,8 @@ function circuitRow(circuit: Circuit): Record<CircuitField, string> {
     dc: circuit.dc,
     family: circuit.device.family,
     curve: circuit.device.curve ?? NO_CURVE,
+    marking: circuit.marking ?? 'either',
+    infeed: circuit.infeed ?? 'none',
     residual: circuit.residualA === null ? 'none' : String(Math.round(circuit.residualA * 1e3)),
     maker: makerText(circuit.maker),
     existingRating: circuit.existing ? String(circuit.existing.ratingA) : '',

@@ -151,6 +151,34 @@ export const REGULATIONS = inTopic('regulations', [
     'A 30 mA RCD (or supplementary bonding) on top of the others, for when they fail or somebody is careless. It is never the only protection.',
     { source: 'BS 7671 415, from memory' },
   ),
+  spoken(
+    're-direction-words',
+    2,
+    'What is the difference between a unidirectional and a bidirectional device?',
+    'A unidirectional one is marked with its supply end (line and load, in and out) and must be fed there. A bidirectional one may be fed at either end, or at both in turn.',
+    {
+      edition: '18-A3',
+      source: 'BS 7671:2018+A3:2024 Part 2, from memory',
+      prompts: ['What stands beside the terminals of the device?'],
+    },
+  ),
+  verdict(
+    're-direction-battery',
+    2,
+    'An RCBO marked line and load may protect the circuit of a battery that can feed the house.',
+    [
+      'false',
+      'When the battery feeds, power enters at the load end. After the RCBO has opened its electronics stay fed from the battery, and it may fail to break.',
+    ],
+    { edition: '18-A3', source: 'BS 7671:2018+A3:2024 530.3.201, from memory' },
+  ),
+  verdict(
+    're-direction-loads',
+    2,
+    'Since Amendment 3 every breaker in a board must be bidirectional.',
+    ['false', 'Only where power may flow both ways through it; elsewhere it is fed at its marked end.'],
+    { edition: '18-A3', source: 'BS 7671:2018+A3:2024 530.3.201, from memory' },
+  ),
   verdict(
     're-notify',
     2,

@@ -3,7 +3,7 @@ import type { CircuitDesign } from '#core/design/reference'
 import { timeLimitS } from '#core/design/limits/limits'
 import { CURVES, DEVICES, hasRcd, magneticA, type Curve } from '#core/regulations/devices'
 import { U0_V } from '#core/regulations/supply'
-import { FAMILY_NAME } from '../../names'
+import { FAMILY_NAME, INFEED_NAME } from '../../names'
 import {
   chooseAs,
   nameOf,
@@ -77,7 +77,29 @@ const numberOfCircuit = (
     return { text: ask(nameOf(circuit)), expected: numberAs(round(value, places), unit, within), ...more }
   })
 
+/** Which end of the device is fed, where a second source lies behind it. */
+function fedFromBehind(circuit: CircuitDesign): Made | null {
+  const { feedsBack, marking } = circuit.task
+  if (!feedsBack?.length) return null
+  const who = feedsBack.map((infeed) => INFEED_NAME[infeed]).join(' and ')
+  return {
+    text: `May the device of ${nameOf(circuit)} be one that is marked line and load?`,
+    plain: `${nameOf(circuit)}: marked line and load. Allowed?`,
+    expected: verdictAs(
+      false,
+      `No: ${who} can feed it at its load end. It must be bidirectional${marking === 'line-load' ? '; the one that is there is not' : ''}.`,
+    ),
+    prompts: ['From which sides can power come?', 'What stays live when it has opened?'],
+    follow: 'Where must you isolate before you work on it?',
+    source: 'BS 7671:2018+A3:2024 530.3.201, from memory',
+  }
+}
+
 export const BOARD_QUESTIONS: readonly JobGenerator[] = [
+  ofCircuit(
+    { code: 'fed-from-behind', topic: 'board', level: 2, moments: ['design', 'terminations', 'energise'] },
+    fedFromBehind,
+  ),
   numberOfCircuit(
     ['in', 1],
     (c) => valueOf(c, 'in'),
