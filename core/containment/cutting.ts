@@ -1,3 +1,6 @@
+import { emptiedBar } from './emptied-bar'
+import { pricedBars } from './priced-bars'
+
 /** A piece to cut, mm, and whose it is. */
 export interface Piece {
   readonly name: string
@@ -29,7 +32,7 @@ const MOST_NODES = 200_000
 
 /**
  * Pieces over stock lengths with the fewest bars. Exact for few pieces; for many, each bar is filled as full
- * as can be, which the lower bound shows to be close. Ties go to the plan with the longest rest in one bar.
+ * as can be, and where the bound lies below that, pieces change places and fillings are priced (a second or two).
  */
 export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KERF_MM): CuttingList {
   const tooLong = pieces.filter(({ lengthMm }) => lengthMm > stockMm)
@@ -37,12 +40,7 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
   // A cut is needed between two pieces, and not at the end of the bar.
   const room = stockMm + kerfMm
   const sizes = sorted.map(({ lengthMm }) => lengthMm + kerfMm)
-  const leastBars = lowerBound(sizes, room)
-  const first = filled(sizes, room)
-  const { plan, isWhole } =
-    sorted.length <= EXACT_PIECES && first.length > leastBars
-      ? exact(sizes, room, first)
-      : { plan: first, isWhole: false }
+  const { plan, leastBars, isWhole } = bestPlan(sizes, room)
   const bars = plan
     .map((length) => {
       const used = length.reduce((sum, i) => sum + sizes[i]!, 0)
@@ -55,6 +53,66 @@ export function cutStock(pieces: readonly Piece[], stockMm: number, kerfMm = KER
     wasteMm: bars.reduce((sum, { leftMm }) => sum + leftMm, 0),
     isLeast: bars.length === leastBars || isWhole,
     tooLong,
+  }
+}
+
+interface Plan {
+  /** Places in the list of pieces, bar by bar. */
+  readonly plan: readonly (readonly number[])[]
+  readonly leastBars: number
+  /** Every plan was looked at. */
+  readonly isWhole: boolean
+}
+
+/** Bar after bar where that is as good as any; else every plan of few pieces, and of many the best of priced bars. */
+function bestPlan(sizes: readonly number[], room: number): Plan {
+  const bound = lowerBound(sizes, room)
+  const first = filled(sizes, room)
+  if (first.length <= bound) return { plan: first, leastBars: bound, isWhole: false }
+  if (sizes.length <= EXACT_PIECES) return { ...exact(sizes, room, first), leastBars: bound }
+  let shifted = first
+  while (shifted.length > bound) {
+    const fewer = emptiedBar(sizes, room, shifted)
+    if (!fewer) break
+    shifted = fewer
+  }
+  if (shifted.length <= bound) return { plan: shifted, leastBars: bound, isWhole: false }
+  const { plan, least } = byPrice(sizes, room, shifted)
+  return {
+    plan: plan.length < shifted.length ? plan : shifted,
+    leastBars: Math.max(bound, least),
+    isWhole: false,
+  }
+}
+
+/** Priced bars with the pieces back in them. Parts of a millimetre are rounded up, and then prove no bound. */
+function byPrice(
+  sizes: readonly number[],
+  room: number,
+  first: readonly (readonly number[])[],
+): { readonly plan: number[][]; readonly least: number } {
+  const waiting = new Map<number, number[]>()
+  sizes.forEach((size, i) => {
+    const whole = Math.ceil(size - 1e-9)
+    waiting.set(whole, [...(waiting.get(whole) ?? []), i])
+  })
+  const lengths = [...waiting.keys()]
+  const counts = lengths.map((length) => waiting.get(length)!.length)
+  const kindOf = new Map(
+    lengths.flatMap((length, kind) => waiting.get(length)!.map((i) => [i, kind] as const)),
+  )
+  const known = first.map((bar) => {
+    const filling = new Array<number>(lengths.length).fill(0)
+    for (const i of bar) filling[kindOf.get(i)!]! += 1
+    return filling
+  })
+  const { bars, least } = pricedBars({ sizes: lengths, counts }, Math.floor(room + 1e-9), known)
+  const isExact = [...sizes, room].every((size) => Number.isInteger(size))
+  return {
+    plan: bars.map((filling) =>
+      filling.flatMap((count, kind) => waiting.get(lengths[kind]!)!.splice(0, count)),
+    ),
+    least: isExact ? least : 0,
   }
 }
 

@@ -97,12 +97,18 @@ describe('cutting lists against an outside solver', () => {
     [16, [2441, 1460, 1150, 905, 780]],
     [16, [1710, 1322, 1185, 998, 862, 730]],
     [12, [1501, 1001, 999, 751]],
-  ])('a session of %i bays with %j mm: within one bar of what no plan can beat', (bays, kinds) => {
-    const plan = cutStock(pieces(Array.from({ length: bays }, () => kinds).flat()), STOCK_MM)
-    const least = relaxation(kinds, bays)
-    expect(plan.leastBars).toBeLessThanOrEqual(least)
-    expect(plan.bars.length).toBeGreaterThanOrEqual(least)
-    expect(plan.bars.length).toBeLessThanOrEqual(Math.max(least + 1, Math.floor(least * 1.02)))
-    if (plan.isLeast) expect(plan.bars.length).toBe(least)
-  })
+    // Near a third and near a quarter of a bar little fits beside a piece.
+    [30, [958, 1034, 1002, 1090, 977, 921]],
+    [30, [748, 739, 761, 733, 772]],
+  ])(
+    'a session of %i bays with %j mm: what no plan can beat, or one bar in a hundred more',
+    (bays, kinds) => {
+      const plan = cutStock(pieces(Array.from({ length: bays }, () => kinds).flat()), STOCK_MM)
+      const least = relaxation(kinds, bays)
+      expect(plan.leastBars).toBeLessThanOrEqual(least)
+      expect(plan.bars.length).toBeGreaterThanOrEqual(least)
+      expect(plan.bars.length).toBeLessThanOrEqual(Math.max(least, Math.ceil(least * 1.01)))
+      if (plan.isLeast) expect(plan.bars.length).toBe(least)
+    },
+  )
 })
