@@ -1,5 +1,5 @@
 /** Turns of shaking and settling before the plan is left as it is: up to half a second for two hundred pieces. */
-const MOST_TURNS = 60
+const MOST_TURNS = 30
 /** Swaps by which a settled plan is shaken. */
 const SHAKEN = 12
 

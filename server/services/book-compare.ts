@@ -6,7 +6,7 @@ import type { BooksCompared, ExerciseCompared } from '#schemas/book-views'
 import { heavy } from '../heavy/pool'
 import type { Person } from '../repos/people'
 import { allow } from './access'
-import { changesInForce } from './book'
+import { changesInForce } from './book-in-force'
 import type { Context } from './context'
 
 /** Sheets that were given out last; older ones have been given back. */

@@ -11,7 +11,7 @@ import type { Context } from './context'
 import { Problem } from './problem'
 import { bookOf } from '#core/regulations/book/book'
 import { PRESENT_EDITION } from '#core/regulations/editions'
-import { changesInForce } from './book'
+import { changesInForce } from './book-in-force'
 import { asInBook, bankOf } from './question-bank'
 import { questionsAbout } from './question-material'
 

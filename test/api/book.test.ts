@@ -17,9 +17,9 @@ import {
   showBook,
   showBookInForce,
   signBookList,
-  withBook,
   withdrawBookValue,
 } from '../../server/services/book'
+import { withBook } from '../../server/services/book-in-force'
 import { compareBooks } from '../../server/services/book-compare'
 import { bookList, exportBook, importBook } from '../../server/services/book-files'
 import { assignmentFor } from '../../server/services/assignment'
