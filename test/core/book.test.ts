@@ -9,6 +9,7 @@ import { checkEntries, type BookEntry } from '#core/regulations/book/check'
 import { BOOK_TABLES, bookTable } from '#core/regulations/book/tables'
 import { EDITIONS } from '#core/regulations/editions'
 import { sourceLine } from '#core/regulations/source'
+import { HISTORY, askedOn } from '#words/library/history'
 import { searchLibrary } from '#words/library/search'
 import { aBoardOf } from '../bench/boards'
 import { aTask, anExercise, around, RULES } from '../support/task'
@@ -259,5 +260,37 @@ describe('which values a design rests on, and what a book changes', () => {
   test('an exercise keeps the book that it was set with', () => {
     const kept = anExercise({ installation: around(task), book: [change({})] })
     expect(designOf(assignmentOf(kept)).circuits[0]!.values.csa).toBe(4)
+  })
+})
+
+describe('what earlier editions asked', () => {
+  test('each topic goes forward in time and says something else each time', () => {
+    for (const { id, asked } of HISTORY) {
+      const days = asked.map(({ from }) => from)
+      expect(days, id).toEqual([...new Set(days)].sort())
+      expect(new Set(asked.map(({ said }) => said)).size, id).toBe(asked.length)
+    }
+  })
+
+  test.each([
+    // The dates from which new work had to keep an edition, from memory of the notes in front of each.
+    ['1979-05-01', []],
+    ['1995-05-01', ['16th', '16th', '15th', '15th', '15th', '15th']],
+    ['2010-05-01', ['17th', '17th', '17th', '15th', 'Amendment 2', '17th']],
+  ])('on %s', (day, editions) => {
+    const asked = askedOn(day)
+    expect(asked).toHaveLength(editions.length)
+    editions.forEach((edition, i) => expect(asked[i]!.step.edition).toContain(edition))
+  })
+
+  test('the RCD of a light at home: nothing in 2010, asked since 2019; a socket outdoors since 1983', () => {
+    const said = (day: string) => askedOn(day).find(({ topic }) => topic.id === 'history-rcds')!.step.said
+    expect(said('2010-01-01')).not.toContain('lighting')
+    expect(said('2020-01-01')).toContain('lighting')
+    expect(said('1985-01-01')).toContain('outdoors')
+  })
+
+  test('is found in the library by what it speaks of', () => {
+    expect(searchLibrary('red yellow blue').entries.map(({ id }) => id)).toContain('history-colours')
   })
 })

@@ -68,3 +68,19 @@ test('the walk through the book goes by Enter, and another number asks for its p
   await expect(count).toContainText(`${before + 2} of`)
   expect(await doneNow()).toBe(before + 2)
 })
+
+test('a design of 1995: what was right in its day stands apart from what new work needs now', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'T-408')
+  await page.goto(`${centre}/advisers`)
+  const day = page.getByRole('combobox', { name: 'Designed on' })
+  await day.fill('01/05/1995')
+  await day.press('Enter')
+  await expect(page.getByTestId('right-then')).toContainText('16th edition')
+  await expect(page.getByTestId('right-then')).toContainText('Red, yellow and blue')
+  await expect(page.getByTestId('advice')).toContainText('Yes: an RCD of at most 30 mA')
+  await page.goto(`${centre}/library?ask=1.37`)
+  await expect(page.getByRole('heading', { name: /^Largest Zs for breakers/ })).toBeVisible()
+})

@@ -36,4 +36,18 @@ export interface LibraryRule {
   readonly why: string
 }
 
-export type LibraryEntry = LibraryTable | LibraryRule
+/** What earlier editions asked about one topic, oldest first. */
+export interface LibraryHistory {
+  readonly kind: 'history'
+  readonly id: string
+  readonly title: string
+  readonly why: string
+  readonly asked: readonly {
+    /** First day on which a design had to keep it, ISO date. */
+    readonly from: string
+    readonly edition: string
+    readonly said: string
+  }[]
+}
+
+export type LibraryEntry = LibraryTable | LibraryRule | LibraryHistory

@@ -2,6 +2,7 @@ import { SHIPPED_BOOK, type Book } from '#core/regulations/book/book'
 import { EDITIONS } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
 import type { Cell, LibraryEntry, LibraryTable } from './entry'
+import { HISTORY } from './history'
 import { RULES } from './rules'
 import { tablesOf } from './tables'
 
@@ -46,12 +47,17 @@ const STOP_WORDS = new Set([
   'ω',
 ])
 
-const wordsOf = (entry: LibraryEntry): string => {
-  const entryText =
-    entry.kind === 'rule'
-      ? [entry.place, entry.why, ...EDITIONS.map((edition) => entry.byEdition[edition] ?? '')]
-      : [shortSource(entry.source), entry.note ?? '', ...entry.columns]
-  return [entry.title, ...entryText].join(' ').toLowerCase()
+const wordsOf = (entry: LibraryEntry): string => [entry.title, ...textOf(entry)].join(' ').toLowerCase()
+
+function textOf(entry: LibraryEntry): readonly string[] {
+  switch (entry.kind) {
+    case 'rule':
+      return [entry.place, entry.why, ...EDITIONS.map((edition) => entry.byEdition[edition] ?? '')]
+    case 'history':
+      return [entry.why, ...entry.asked.flatMap(({ edition, said }) => [edition, said])]
+    case 'table':
+      return [shortSource(entry.source), entry.note ?? '', ...entry.columns]
+  }
 }
 interface Indexed {
   readonly entry: LibraryEntry
@@ -60,7 +66,8 @@ interface Indexed {
 const made = new WeakMap<Book, readonly Indexed[]>()
 function indexOf(book: Book): readonly Indexed[] {
   const known =
-    made.get(book) ?? [...RULES, ...tablesOf(book)].map((entry) => ({ entry, words: wordsOf(entry) }))
+    made.get(book) ??
+    [...RULES, ...HISTORY, ...tablesOf(book)].map((entry) => ({ entry, words: wordsOf(entry) }))
   made.set(book, known)
   return known
 }

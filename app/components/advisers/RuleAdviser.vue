@@ -15,7 +15,8 @@ const props = defineProps<{ isAddition: boolean }>()
 
 const day = ref<string>(new Date().toISOString().slice(0, 10))
 const edition = ref<Edition>(editionOn(day.value) ?? PRESENT_EDITION)
-watch(day, (picked) => (edition.value = editionOn(picked) ?? edition.value))
+// Older than the editions here: what new work needs is told apart from what was asked then.
+watch(day, (picked) => (edition.value = editionOn(picked) ?? PRESENT_EDITION))
 const isOlder = computed(() => Boolean(day.value) && editionOn(day.value) === undefined)
 const form = reactive({
   use: 'sockets' as Use,
@@ -147,10 +148,7 @@ const USES = Object.entries(USE_NAME).filter(([use]) => use !== 'distribution')
     </template>
     <template #answer>
       <div class="advice" data-testid="advice">
-        <p v-if="isOlder" class="stitched waiting">
-          On that day an edition older than those here held. An installation that satisfied it is not unsafe
-          for that; what is added today meets the present one.
-        </p>
+        <RightThen v-if="isOlder" :day="day" />
         <template v-if="addition">
           <h2>What falls due</h2>
           <ol class="duties">

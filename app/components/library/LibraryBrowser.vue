@@ -27,10 +27,15 @@ const shown = ref<string>('')
 const entry = computed<LibraryEntry | undefined>(
   () =>
     libraryOf(book.value).find(({ id }) => id === shown.value) ??
-    (props.compact ? undefined : found.value.entries[0]),
+    (props.compact ? undefined : (found.value.entries[0] ?? found.value.values[0]?.table)),
 )
 const differs = (one: LibraryEntry) => one.kind === 'rule' && new Set(Object.values(one.byEdition)).size > 1
 const MOST_VALUES = 24
+/** Where an entry stands, in a few words. */
+function placeOf(one: LibraryEntry): string {
+  if (one.kind === 'history') return 'since 1981, from memory'
+  return one.kind === 'rule' ? one.place : shortSource(one.source)
+}
 const mayWrite = computed(() => mayKeep && !props.compact && !props.book)
 const grows = computed(() => entry.value !== undefined && bookTable(entry.value.id)?.grows === true)
 /** Values of the centre's own book in the table shown, in the order in which they stand. */
@@ -64,7 +69,7 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
         <li v-for="match in found.entries" :key="match.id">
           <button type="button" :class="{ on: entry?.id === match.id }" @click="shown = match.id">
             <b>{{ match.title }}</b>
-            <span class="soft">{{ match.kind === 'rule' ? match.place : shortSource(match.source) }}</span>
+            <span class="soft">{{ placeOf(match) }}</span>
             <span v-if="differs(match)" class="tag waiting">differs by edition</span>
           </button>
         </li>
@@ -88,6 +93,7 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
         </div>
         <p><b>Why:</b> <TermText :text="entry.why" /></p>
       </template>
+      <HistoryList v-else-if="entry.kind === 'history'" :entry="entry" />
       <template v-else>
         <p class="soft">
           {{ shortSource(entry.source) }}{{ entry.source.fromMemory ? ', from memory' : '' }}, in the
