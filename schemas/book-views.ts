@@ -43,6 +43,8 @@ export interface WalkItem extends Cell {
   readonly value: number | null
   readonly shipped: number | null
   readonly state: WalkState
+  /** Of the value that the centre wrote down; null where the shipped one holds. */
+  readonly ownId: number | null
   /** Who held it against the book, and when. */
   readonly by: string | null
   readonly at: string | null

@@ -68,11 +68,11 @@ export const ITEM_TEXT: Readonly<
   },
   direction: {
     name: 'Direction of power',
-    look: 'Power comes from both sides: bidirectional, or its supply end towards the source that may always feed it.',
+    look: 'Fed from both sides: marked bidirectional, or not marked line and load.',
     remarks: ['Marked line and load, fed at its load end', 'Mark not to be seen'],
   },
   sources: {
-    name: 'Notice of two supplies',
+    name: 'Multiple supplies notice',
     look: 'At the main switch and at the source: isolate both.',
     remarks: ['Missing', 'Does not name the second source'],
   },

@@ -116,14 +116,14 @@ export const DC_NAME: Readonly<Record<DcContent, string>> = {
 }
 /** Second sources, as they stand in a sentence and in a list. */
 export const INFEED_NAME: Readonly<Record<Infeed, string>> = {
-  photovoltaic: 'photovoltaic modules',
+  photovoltaic: 'solar PV',
   battery: 'a battery',
   vehicle: 'a vehicle',
   generator: 'a generator',
 }
 export const MARKING_NAME: Readonly<Record<Marking, string>> = {
-  either: 'either end',
-  'line-load': 'its line end only',
+  either: 'bidirectional',
+  'line-load': 'unidirectional',
 }
 export const KIND_NAME: Readonly<Record<TaskKind, string>> = {
   'new-circuit': 'New circuit',

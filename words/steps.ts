@@ -186,7 +186,7 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   direction: {
     name: 'Direction of power',
     ask: 'Which kind of device may stand here?',
-    help: 'Where a battery, photovoltaic modules, a vehicle or a generator lies behind the device, power flows both ways through it: it must be bidirectional.',
+    help: 'With a battery, solar PV, a vehicle or a generator on the load side, power flows both ways. The device must be bidirectional.',
   },
   containment: {
     name: 'Conduit or trunking',

@@ -56,9 +56,9 @@ export function useBookRow(
   /** What keeps it from being sent; empty where it can be. */
   const problem = computed(() => {
     if (wrong.value.length > 0) return 'Every box has a number, as the book prints it.'
-    if (key.value.trim() === '') return 'Say which row it is.'
-    if (entries.value.length === 0) return 'Nothing differs from what stands here.'
-    return place.value.trim() === '' ? 'Write down where it stands: table and page.' : ''
+    if (key.value.trim() === '') return 'Enter which row it is.'
+    if (entries.value.length === 0) return 'No value differs from the present ones.'
+    return place.value.trim() === '' ? 'Give the source: table and page.' : ''
   })
   return { key, place, from, typed, wrong, entries, problem }
 }

@@ -7,6 +7,8 @@ import type { BookView, WalkItem } from '#schemas/book-views'
 /** What a walk asks of the server. */
 export interface WalkCalls {
   readonly agree: (item: WalkItem, value: number) => Promise<unknown>
+  /** A second person finds what was written down in the book. */
+  readonly check: (id: number) => Promise<unknown>
   readonly enter: (entry: BookEntry) => Promise<unknown>
 }
 
@@ -41,6 +43,11 @@ export function useBookWalk(
   /** The typed number is another one than stands here. */
   const differs = computed(() => number.value !== null && number.value !== current.value?.value)
   watch(current, () => (typed.value = ''))
+  // A page is a page of its table.
+  watch(
+    () => current.value?.table,
+    () => (place.value = ''),
+  )
   watch(edition, () => (at.value = null))
 
   /** Goes to another value, one on or back from here. */
@@ -59,7 +66,7 @@ export function useBookWalk(
     isBusy.value = true
     try {
       const { table, row, column } = item
-      if (!differs.value) await calls.agree(item, item.value!)
+      if (!differs.value) await confirm(item)
       else
         await calls.enter({
           edition: edition.value,
@@ -78,12 +85,18 @@ export function useBookWalk(
     }
   }
 
+  /** The book has what stands here: said of a shipped value, or by a second person of the centre's own. */
+  async function confirm(item: WalkItem): Promise<void> {
+    if (item.state === 'otherUnchecked') await calls.check(item.ownId!)
+    else if (item.state !== 'other') await calls.agree(item, item.value!)
+  }
+
   function problemOf(): string {
     if (typed.value.trim() !== '' && number.value === null)
       return 'Write the number as the book has it, without its unit.'
     if (!differs.value && current.value?.value === null)
       return 'This row was taken out. Write what the book says.'
-    return differs.value && place.value.trim() === '' ? 'Write down where it stands: table and page.' : ''
+    return differs.value && place.value.trim() === '' ? 'Give the source: table and page.' : ''
   }
 
   return { items, open, done, current, typed, place, from, wrong, isBusy, differs, go, answer, at }

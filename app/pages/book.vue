@@ -2,12 +2,12 @@
 import { EDITIONS, EDITION_NAME, PRESENT_EDITION, type Edition } from '#core/regulations/editions'
 import type { BookView } from '#schemas/book-views'
 
-/** The centre's own copy of the regulations: held against what is shipped, value by value. */
+/** The centre's own copy of the regulations: each shipped value checked against it. */
 definePageMeta({ roles: ['administrator', 'instructor', 'assessor'] })
 const PARTS = [
   ['walk', 'Check your book'],
-  ['values', 'What it says otherwise'],
-  ['compare', 'Compare'],
+  ['values', 'Your own values'],
+  ['compare', 'Compare editions'],
 ] as const
 const route = useRoute()
 const part = ref<(typeof PARTS)[number][0]>(PARTS.find(([key]) => key === route.query.part)?.[0] ?? 'walk')
@@ -47,7 +47,7 @@ const waiting = computed(() => view.value?.values.filter(({ checkedBy }) => chec
       </el-select>
     </div>
     <PartTabs v-model="part" :parts="PARTS" label="Parts of the book">
-      <span v-if="waiting" class="tag waiting">{{ waiting }} for a second person</span>
+      <span v-if="waiting" class="tag waiting">{{ waiting }} to be checked by a second person</span>
     </PartTabs>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!view" class="skeleton" style="height: 320px" />

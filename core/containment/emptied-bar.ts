@@ -11,8 +11,8 @@ interface Loads {
 }
 
 /**
- * A plan with one bar fewer, if shifting pieces finds one: pieces move and change places between bars as long as full bars
- * get fuller and empty ones emptier, and a settled plan is shaken and settled anew. The search by the sum of squares is
+ * A plan with one bar fewer, if shifting pieces finds one: pieces move and change places as long as full bars get
+ * fuller and empty ones emptier; a settled plan is shaken and settled anew. The search by the sum of squares is
  * Fleszar and Hindi's, 2002, from memory. The same pieces give the same plan.
  */
 export function emptiedBar(

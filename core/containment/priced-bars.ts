@@ -36,9 +36,9 @@ interface Basis {
 }
 
 /**
- * The least bars where a bar may be cut in any share of a filling. Fillings are made as they are wanted, by what each piece
- * is worth so far: Gilmore and Gomory, A linear programming approach to the cutting-stock problem, 1961; the bound before
- * the end is Farley’s, 1990; both from memory.
+ * The least bars where a bar may be cut in any share of a filling. Fillings are made as they are wanted, by what
+ * each piece is worth so far: Gilmore and Gomory, A linear programming approach to the cutting-stock problem,
+ * 1961; the bound before the end is Farley’s, 1990; both from memory.
  */
 function priced(
   { sizes, counts }: Kinds,

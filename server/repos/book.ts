@@ -21,7 +21,8 @@ const statementsOf = (db: Database) => ({
   ),
   byId: db.prepare<[number], RawValue>(`SELECT ${COLUMNS} ${FROM} WHERE v.id = ? AND v.withdrawn_at IS NULL`),
   insert: db.prepare(
-    `INSERT INTO book_value (edition, table_key, row_key, column_key, value, in_force_from, place, entered_by, entered_at)
+    `INSERT INTO book_value
+       (edition, table_key, row_key, column_key, value, in_force_from, place, entered_by, entered_at)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ),
   check: db.prepare(

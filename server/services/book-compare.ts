@@ -20,7 +20,7 @@ interface Stored {
   readonly installation: Installation
 }
 
-/** Every exercise and the sheets given out last, worked by one book and by another: which come out otherwise, and why. */
+/** Every exercise and the latest sheets, designed by one book and by another: which differ, and why. */
 export async function compareBooks(
   context: Context,
   actor: Person,

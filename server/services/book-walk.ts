@@ -24,7 +24,7 @@ const lookedUp = new WeakMap<Exercise, readonly Cell[]>()
 function cellsOf(exercise: Exercise): readonly Cell[] {
   const known = lookedUp.get(exercise)
   if (known) return known
-  const cells = valuesUsed(designOf(assignmentOf(exercise))).map(({ cell }) => cell)
+  const cells = valuesUsed(designOf(assignmentOf(exercise)))
   lookedUp.set(exercise, cells)
   return cells
 }
@@ -79,6 +79,7 @@ function walkOf(context: Repos, edition: Edition): WalkItem[] {
           value,
           shipped: printedValue(shipped, cell) ?? null,
           ...stateOf(own.get(key), agreed.get(key), value),
+          ownId: own.get(key)?.id ?? null,
           isDoubted: isDoubted(cell),
           exercises: codes,
         }

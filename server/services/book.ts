@@ -23,7 +23,7 @@ export function showBookInForce(context: Context, actor: Person): BookInForce {
   return { changes: changesInForce(context) }
 }
 
-/** Everything about the centre's book in one edition, the usual one where none is named: the walk through it, what was written down, lists signed. */
+/** The centre's book in one edition, the usual one where none is named: the walk, its own values, signed lists. */
 export function showBook(context: Context, actor: Person, edition?: Edition): BookView {
   allow(actor, 'book.keep')
   return bookView(context, edition ?? usualEdition(context))

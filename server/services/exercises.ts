@@ -109,7 +109,7 @@ export function setExercise(
     sent: version,
     read: () => repos.exercises.byId(id),
     write: (stored) => {
-      // The policy and the book in force are written into the exercise when it is first set, and hold for it from then on.
+      // The policy and the book in force are written into the exercise when it is first set, and hold from then on.
       const exercise: Exercise =
         stored.state === 'set'
           ? stored.exercise

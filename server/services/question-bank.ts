@@ -30,7 +30,7 @@ export function bankOf({ repos }: Repos): Question[] {
   ]
 }
 
-/** Questions as a book has them: answers of the product's own that it says otherwise. The centre's own stay as written. */
+/** Questions as a book has them: the product's own take its values, the centre's own stay as written. */
 export const asInBook = (questions: readonly Question[], book: Book): Question[] =>
   book.changed.size === 0
     ? [...questions]

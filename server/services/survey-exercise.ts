@@ -10,6 +10,7 @@ import { formSentence } from '#words/form'
 import type { Person } from '../repos/people'
 import type { StoredSurvey, SurveyFeed } from '../repos/surveys'
 import { allow, found, may } from './access'
+import { changesInForce } from './book-in-force'
 import type { Context } from './context'
 import { frameworkInForce } from './evidence'
 import { createExercise, saveExercise } from './exercises'
@@ -48,7 +49,7 @@ export function exerciseFromSurvey(
 export function followsOfSurvey(context: Context, actor: Person, id: number): SurveyFollows {
   const { fields, version } = openSurvey(context, actor, id)
   const sheet = readSheet(fields)
-  const designs = followSurvey(sheet)
+  const designs = followSurvey(sheet, changesInForce(context))
   const isSetter = may(actor, 'exercise.change')
   return {
     version,

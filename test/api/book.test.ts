@@ -1,4 +1,4 @@
-/* The centre's own book: written down by one person, held against the book by another, used by everything that is worked after. */
+/* The centre's own book: entered by one person, checked by another, used by every design after that. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { designOf } from '#core/exercise/assignment'
 import type { BookEntry } from '#core/regulations/book/check'
@@ -243,7 +243,7 @@ describe('the walk through the book', () => {
     ).toBe('changedSince')
   })
 
-  it('is signed when every value was held against the book and a second person has seen those that differ', async () => {
+  it('is signed when every value was checked, and those that differ by a second person', async () => {
     const { context, instructor, assessor, repos } = centre
     repos.people.setPassword(instructor.id, await hashPassword('three words apart'), false)
     await choosePin(context, instructor, 'three words apart', '58214')

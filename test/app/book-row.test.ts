@@ -10,7 +10,7 @@ const boxes = [
 
 test('only what differs is written down, with its place', () => {
   const row = useBookRow(AIR, '18-A2', { row: '40', boxes })
-  expect(row.problem.value).toContain('Nothing differs')
+  expect(row.problem.value).toContain('No value differs')
   row.typed['70'] = '0,86'
   expect(row.problem.value).toContain('table and page')
   row.place.value = 'Table 4B1, page 390'

@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import { describe, expect, test } from 'vitest'
 import type { BookEntry } from '#core/regulations/book/check'
 import type { Edition } from '#core/regulations/editions'
@@ -12,6 +12,7 @@ const item = (row: string, parts: Partial<WalkItem> = {}): WalkItem => ({
   value: 0.87,
   shipped: 0.87,
   state: 'open',
+  ownId: null,
   by: null,
   at: null,
   isDoubted: false,
@@ -40,6 +41,10 @@ function aWalk(walk: readonly WalkItem[]) {
     enter: async (entry) => {
       told.push(entry)
       mark(entry.row, 'otherUnchecked')
+    },
+    check: async (id) => {
+      told.push(['checked', id])
+      mark('40', 'other')
     },
   })
   return { ...held, told }
@@ -110,11 +115,32 @@ test('what the server refuses leaves the number in the box', async () => {
   const walk = useBookWalk(view, ref<Edition>('18-A3'), {
     agree: () => Promise.reject(new Error('no')),
     enter: () => Promise.reject(new Error('no')),
+    check: () => Promise.reject(new Error('no')),
   })
   walk.typed.value = '0.8'
   walk.place.value = 'p. 1'
   await expect(walk.answer()).rejects.toThrow('no')
   expect([walk.typed.value, walk.isBusy.value, walk.current.value!.row]).toEqual(['0.8', false, '40'])
+})
+
+test('Enter on a colleague’s value is the second person’s check; on a checked one it only goes on', async () => {
+  const walk = aWalk([item('40', { state: 'otherUnchecked', ownId: 7, value: 0.86 }), item('45')])
+  walk.at.value = 'ca-air|40|70'
+  await walk.answer()
+  expect(walk.told).toEqual([['checked', 7]])
+  walk.at.value = 'ca-air|40|70'
+  await walk.answer()
+  expect(walk.told).toHaveLength(1)
+  expect(walk.current.value!.row).toBe('45')
+})
+
+test('the page is asked anew for the next table', async () => {
+  const walk = aWalk([item('40'), item('32', { table: 'zs-breakers', column: 'B', value: 1.37 })])
+  walk.typed.value = '0.86'
+  walk.place.value = 'Table 4B1, page 390'
+  await walk.answer()
+  await nextTick()
+  expect([walk.current.value!.table, walk.place.value]).toEqual(['zs-breakers', ''])
 })
 
 test('on and back goes round, done or not', () => {

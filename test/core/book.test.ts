@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest'
+import { buildRig } from '#core/bay/build/build'
+import { rigProblems } from '#core/bay/model/check'
 import { compareDesigns } from '#core/design/compare-designs'
 import { valuesUsed } from '#core/design/book-values'
 import { referenceDesign } from '#core/design/reference'
@@ -142,6 +144,42 @@ describe('a value that the centre reads otherwise', () => {
     expect(kinds(more.slice(0, -1))).not.toContain(50)
   })
 
+  test('a bay is made of the copper of its book, and of a size that is not shipped', () => {
+    const copper = change({ table: 'copper', column: 'r', value: 7.6 })
+    const rig = buildRig(around(task), referenceDesign(around(task), { ...RULES, changes: [copper] }), 'bay')!
+    const solved = rig.wires.filter(({ areaMm2, run }) => areaMm2 === 2.5 && run !== null)
+    expect(solved.length).toBeGreaterThan(0)
+    for (const wire of solved) expect(wire.ohmPerM).toBeCloseTo(7.6e-3, 9)
+    const sound = buildRig(around(task), referenceDesign(around(task), RULES), 'bay')!
+    expect(sound.wires.filter(({ ohmPerM }) => ohmPerM !== undefined)).toEqual([])
+    const columns = bookTable('rating-multicore')!.columns
+    const heavy = aTask({
+      use: 'fixed',
+      cable: { kind: 'multicore', method: 'C' },
+      load: { basis: 'current', currentA: 120, powerFactor: 1 },
+      device: { family: 'breaker', curve: 'B' },
+      residualA: null,
+      lengthM: 10,
+      supply: { arrangement: 'TN-C-S', zeOhm: 0.1, ipfA: 2300 },
+      ambientC: 30,
+      grouping: { circuits: 1, arrangement: 'bunched' },
+    })
+    const fifty = [
+      ...columns.map((column) => change({ table: 'rating-multicore', row: '50', column, value: 168 })),
+      change({ table: 'drop-multicore', row: '50', column: '1', value: 0.95 }),
+      change({ table: 'drop-multicore', row: '50', column: '3', value: 0.82 }),
+      change({ table: 'copper', row: '50', column: 'r', value: 0.387 }),
+      // Only the further size is left to choose.
+      change({ table: 'rating-multicore', row: '35', column: 'C/1', value: 112 }),
+    ]
+    const worked = referenceDesign(around(heavy), { ...RULES, changes: fifty })
+    expect(worked.circuits[0]!.values.csa).toBe(50)
+    const large = buildRig(around(heavy), worked, 'bay')!
+    expect(rigProblems(large)).toEqual([])
+    for (const wire of large.wires.filter(({ areaMm2 }) => areaMm2 === 50))
+      expect(wire.ohmPerM).toBeCloseTo(0.387e-3, 9)
+  })
+
   test('is found in the library where it stands, with what it replaces', () => {
     const book = bookOf('18-A2', [change({ value: 26.5 })])
     const [hit] = searchLibrary('Where does 26.5 come from?', book).values
@@ -205,16 +243,14 @@ describe('which values a design rests on, and what a book changes', () => {
   const board = assignmentOf(aBoardOf(6))
   test('each value once, and every one of them is there', () => {
     const used = valuesUsed(designOf(board))
-    expect(new Set(used.map(({ cell }) => JSON.stringify(cell))).size).toBe(used.length)
-    for (const { cell } of used)
+    expect(new Set(used.map((cell) => JSON.stringify(cell))).size).toBe(used.length)
+    for (const cell of used)
       expect(printedValue(bookOf(board.edition), cell), JSON.stringify(cell)).toBeDefined()
-    expect(used.map(({ step }) => step)).toEqual(
-      expect.arrayContaining(['it', 'voltDropPerAm', 'zsMax', 'cg']),
-    )
+    expect(used.map(({ table }) => table)).toEqual(expect.arrayContaining(['zs-breakers', 'cg', 'copper']))
   })
 
   test('only values that a design rests on can move it: a change anywhere else leaves it as it is', () => {
-    const used = new Set(valuesUsed(referenceDesign(around(task), RULES)).map(({ cell }) => cell.table))
+    const used = new Set(valuesUsed(referenceDesign(around(task), RULES)).map(({ table }) => table))
     expect(used.has('rating-mineral')).toBe(false)
     const other = change({ table: 'rating-mineral', value: 35 })
     expect(

@@ -1,5 +1,6 @@
-/* Which end of a device is fed, and what follows where a second source lies behind it (BS 7671:2018+A3:2024 530.3.201 and Part 2, from memory). */
+/* Which end of a device is fed, and what follows from a second source (BS 7671 A3:2024 530.3.201, from memory). */
 import { describe, expect, test } from 'vitest'
+import { compareRigs } from '#core/bay/compare/compare'
 import { fedEnds, isFedWrong } from '#core/bay/behaviour/fed-ends'
 import { solveBay } from '#core/bay/behaviour/network-of'
 import { simulate } from '#core/bay/behaviour/simulate'
@@ -76,9 +77,27 @@ describe('which end is fed', () => {
     const rig = rigOf(withBattery({ marking: 'line-load' }))
     const ends = fedEnds(rig)
     const wrong = rig.parts.filter((part) => part.kind === 'device' && isFedWrong(part, ends.get(part.id)))
-    // The isolating switch beside the battery is marked too, and is fed from both its sides as well.
-    expect(wrong.map(({ id }) => id)).toContain('b1w3')
+    expect(wrong.map(({ id }) => id)).toEqual(['b1w3'])
   })
+})
+
+test('beyond a cut in the busbar nothing is fed from this side', () => {
+  const rig = rigOf(withBattery())
+  const cut = {
+    ...rig,
+    busbars: rig.busbars.map((busbar) => ({ ...busbar, cutAfter: busbar.teeth.map((_, i) => i) })),
+  }
+  expect(fedEnds(cut).get('b1w3')).toEqual({ in: false, out: true })
+  expect(fedEnds(cut).get('b1main')).toMatchObject({ out: false })
+})
+
+test('the bay as built names a unidirectional device that is fed at its load end, and no other', () => {
+  const reversed = (parts: Partial<Circuit>) => {
+    const rig = rigOf(withBattery(parts))
+    return compareRigs(rig, rig).flatMap(({ code, at }) => (code === 'deviceReversed' ? at : []))
+  }
+  expect(reversed({})).toEqual([])
+  expect(reversed({ marking: 'line-load' })).toEqual(['b1w3.L in'])
 })
 
 describe('at the bay', () => {
@@ -136,7 +155,7 @@ describe('in the design', () => {
       withBattery({ marking: 'line-load' }),
       designAt(withBattery({ marking: 'line-load' }), '18-A3'),
     ).filter((one) => one.finding.code === 'advice.oneWay')
-    expect(findingSentence(finding!.finding)).toContain('a battery feeds it at its load end')
+    expect(findingSentence(finding!.finding)).toContain('a battery feeds its load end')
   })
 
   test('marked line and load on a circuit that only takes power is nothing to say', () => {

@@ -1,9 +1,9 @@
-/* The centre's own book: a row written down from it, held against it by a second person, and the designs that change. */
+/* The centre's own book: a row entered from it, checked by a second person, and the designs that change. */
 import { expect, signIn, test } from './support'
 
 test.use({ file: 'book' })
 
-test('a row read otherwise is used at once and marked, a second person checks it, and the designs that change are named', async ({
+test('an entered row is used at once and marked, checked by a second person, and the changed designs are named', async ({
   browser,
   centre,
 }) => {
@@ -14,17 +14,17 @@ test('a row read otherwise is used at once and marked, a second person checks it
   const row = page.getByTestId('book-row')
   await row.locator('[name="row-bunched"]').fill('8')
   await row.locator('[name="row-place"]').fill('Table 4C1, page 391')
-  await row.getByRole('button', { name: 'Write it down' }).click()
+  await row.getByRole('button', { name: 'Enter the row' }).click()
   // The point was lost: what cannot stand there is refused in words, and the box keeps what was typed.
-  await expect(page.locator('.el-message--error')).toContainText('Has the point been lost')
+  await expect(page.locator('.el-message--error')).toContainText('Check the decimal point')
   await row.locator('[name="row-bunched"]').fill('0.71')
-  await row.getByRole('button', { name: 'Write it down' }).click()
+  await row.getByRole('button', { name: 'Enter the row' }).click()
   await expect(row).toBeHidden()
   await expect(page.getByTestId('own-values')).toContainText('Table 4C1, page 391; not yet checked')
 
   await page.goto(`${centre}/book?part=values`)
   await expect(page.getByTestId('book-values')).toContainText('0.71')
-  await expect(page.getByTestId('book-values')).toContainText('ask a second person')
+  await expect(page.getByTestId('book-values')).toContainText('needs a second person')
 
   const { page: second } = await signIn(browser, centre, 'S-301')
   await second.goto(`${centre}/book?part=values`)
@@ -40,9 +40,9 @@ test('a row read otherwise is used at once and marked, a second person checks it
 
   // What is taken back is gone at once, and can be written down again.
   await page.reload()
-  await page.getByRole('button', { name: 'Take back' }).click()
-  await expect(page.getByText('reads its book as it is shipped')).toBeVisible()
-  await page.getByRole('button', { name: 'Write it down again' }).click()
+  await page.getByRole('button', { name: 'Withdraw' }).click()
+  await expect(page.getByText('No value differs from those shipped')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByTestId('book-values')).toContainText('0.71')
 })
 
@@ -52,7 +52,7 @@ test('the walk through the book goes by Enter, and another number asks for its p
 }) => {
   const { page } = await signIn(browser, centre, 'S-301')
   await page.goto(`${centre}/book?edition=18-A2`)
-  const count = page.getByText(/\d+ of \d+ held against the book/)
+  const count = page.getByText(/\d+ of \d+ checked against the book/)
   const doneNow = async () => Number((await count.innerText()).split(' ')[0])
   const before = await doneNow()
   const first = await page.getByTestId('walk-value').innerText()

@@ -5,6 +5,12 @@ import { applyFaults } from '#core/bay/faults/catalogue'
 import type { Rig } from '#core/bay/model/rig'
 import { RULES, aBoard, aCircuit, anInstallation } from './task'
 
+/** Flat twin and earth, clipped by itself: factors of 1. */
+const CLIPPED = {
+  cable: { kind: 'flat-twin-earth', method: 'C' },
+  ambientC: 30,
+  grouping: { circuits: 1, arrangement: 'bunched' },
+} as const
 const behindShared = { device: { family: 'breaker', curve: 'B' }, residualA: 0.03 } as const
 
 /** A ring of six sockets. */
@@ -18,9 +24,7 @@ export const aRing = (parts: Partial<Circuit> = {}): Circuit =>
     points: 6,
     isSpread: true,
     lengthM: 42,
-    cable: { kind: 'flat-twin-earth', method: 'C' },
-    ambientC: 30,
-    grouping: { circuits: 1, arrangement: 'bunched' },
+    ...CLIPPED,
     ...behindShared,
     ...parts,
   })
@@ -36,9 +40,7 @@ export const someLights = (parts: Partial<Circuit> = {}): Circuit =>
     points: 2,
     isSpread: true,
     lengthM: 18,
-    cable: { kind: 'flat-twin-earth', method: 'C' },
-    ambientC: 30,
-    grouping: { circuits: 1, arrangement: 'bunched' },
+    ...CLIPPED,
     ...behindShared,
     ...parts,
   })
@@ -54,9 +56,7 @@ export const aBattery = (parts: Partial<Circuit> = {}): Circuit =>
     points: 1,
     isSpread: false,
     lengthM: 8,
-    cable: { kind: 'flat-twin-earth', method: 'C' },
-    ambientC: 30,
-    grouping: { circuits: 1, arrangement: 'bunched' },
+    ...CLIPPED,
     device: { family: 'rcbo', curve: 'B' },
     residualA: 0.03,
     infeed: 'battery',

@@ -1,16 +1,15 @@
 /** Refusals about evidence, questions and verification. */
 export const EVIDENCE_PROBLEMS = {
-  bookEntriesWrong: { status: 400, sentence: 'This cannot stand in the book yet; nothing was changed.' },
+  bookEntriesWrong: { status: 400, sentence: 'These values cannot be entered yet; nothing was changed.' },
   bookFileWrong: { status: 400, sentence: 'No values could be read from this file; nothing was changed.' },
   bookOwnCheck: {
     status: 403,
-    sentence: 'You wrote this value down yourself. Ask a second person to hold it against the book.',
+    sentence: 'You entered this value yourself. Ask a second person to check it against the book.',
   },
   bookChecked: { status: 409, sentence: 'A second person has checked this value already.' },
   bookNotDone: {
     status: 409,
-    sentence:
-      'Some values have not been held against the book, or wait for a second person. Finish them first.',
+    sentence: 'Some values are not checked yet, or need a second person. Finish them first.',
   },
   rosterPackage: {
     status: 400,

@@ -37,7 +37,7 @@ export const REFUSAL_SENTENCES: SentencesOf<RefusalParams> = {
   selectivityWrong: (p) => `${capital(p.why)}.`,
   afddWrong: (p) => `${capital(p.why)}.`,
   directionWrong: (p) =>
-    `${capital(p.why)}: a device for one direction would be fed at its load end. It may fail to break, or burn its trip coil.`,
+    `${capital(p.why)}. A unidirectional device may then fail to break, or burn its trip coil.`,
   spdWrong: (p) => `${capital(p.why)}.`,
   switchTooSmall: (p) =>
     `The main switch must carry the demand of ${amps(p.demand)} and what the ${p.above} A device in front lets through.`,
@@ -104,11 +104,14 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `${amps(p.neutralA)} in the neutral (phasor sum). Sharing the circuits out would lower ` +
     'it.',
   'advice.oneWay': (p) =>
-    `This device is marked line and load, and ${infeedNames(p.infeeds)} feeds it at its load end: it may fail to break a fault. Choose a bidirectional one.`,
+    `This device is unidirectional, and ${infeedNames(p.infeeds)} feeds its load end. ` +
+    'It may fail to break a fault. Choose a bidirectional one.',
   'advice.infeed': (p) =>
-    `Power comes in here from ${infeedNames(p.infeeds)}. When its RCD has opened, that side may stay live until the source itself has shut down: the maker must allow for it. Isolate both ends; a notice at the board and at the source says so. Working apart from the grid, with its earthing, is not computed here: follow the maker and the regulations in force.`,
+    `Fed from ${infeedNames(p.infeeds)} too: the load side may stay live after the device has opened. ` +
+    'Isolate both supplies. Island mode and its earthing are not computed here: follow the maker and BS 7671.',
   'advice.infeedBoard': (p) =>
-    `Two sources feed this board (${infeedNames(p.infeeds)}): its busbar carries both, its main switch and every device between them may be fed at either end, and the notice of two supplies stands at the main switch.`,
+    `Two supplies (${infeedNames(p.infeeds)}): devices between them must be bidirectional. ` +
+    'Fix the multiple supplies notice at the main switch (514.15.1).',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }
 

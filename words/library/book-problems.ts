@@ -11,11 +11,11 @@ const SENTENCES: Readonly<Record<BookProblem['code'], (p: Params, entry: BookEnt
   noColumn: (p) => `This table has no column “${p.column}”. It has ${p.columns}.`,
   noRow: (p) => `This table has no row “${p.row}”, and none can be added to it.`,
   outOfRange: (p, { table }) =>
-    `${valueWords(table, Number(p.value))} cannot stand here: at least ${p.least}, at most ${p.most}. Has the point been lost, or the unit?`,
+    `${valueWords(table, Number(p.value))} is out of range: ${p.least} to ${p.most}. Check the decimal point and the unit.`,
   notADay: (p) => `“${p.from}” is no day. Write the year, the month and the day, as in 2026-09-01.`,
   beforeEdition: (p, { edition }) =>
     `The ${EDITION_NAME[edition]} was not in force then. Choose a day from ${dayText(String(p.from))} on.`,
-  noPlace: () => 'Write down where it stands: document, table and page.',
+  noPlace: () => 'Give the source: document, table and page.',
   twice: (p) => `The same place has two values on the same day, ${p.one} and ${p.other}. Leave one of them.`,
   hole: (p, { table }) =>
     `Row ${p.row} would have a hole: ${String(p.missing)
@@ -23,9 +23,12 @@ const SENTENCES: Readonly<Record<BookProblem['code'], (p: Params, entry: BookEnt
       .map((key) => holeWords(table, key))
       .join('; ')}. Give the whole row at once.`,
   outOfOrder: (p, { table }) =>
-    `${valueWords(table, Number(p.value))} does not fit between its neighbours: row ${tableWords(table).row(String(p.row))} has ${valueWords(table, Number(p.other))}. Look at the row and the column in the book again.`,
-  rowInUse: (p) => `Designs rest on this row, in ${p.exercises}. It stays.`,
-  rowHeld: () => 'This table keeps its rows; write what the book says instead.',
+    [
+      `${valueWords(table, Number(p.value))} does not fit beside row ${tableWords(table).row(String(p.row))},`,
+      `which has ${valueWords(table, Number(p.other))}. Check row and column again.`,
+    ].join(' '),
+  rowInUse: (p) => `Exercises use this row: ${p.exercises}. It cannot be removed.`,
+  rowHeld: () => 'Rows of this table cannot be removed. Enter the value that the book has.',
 }
 
 /** A missing column, a missing count, or another table that needs the row too. */

@@ -29,6 +29,7 @@ const ampere = (row: string): string => `${row} A`
 
 function cableWords(kind: CableKind): [string, TableWords][] {
   const { conductorC, methods } = CABLES[kind]
+  const ground = methods.includes('D') ? ' (ground 20 °C for method D)' : ''
   return [
     [
       `rating-${kind}`,
@@ -41,7 +42,7 @@ function cableWords(kind: CableKind): [string, TableWords][] {
           return `${method}, ${phases === '3' ? 'three' : 'two'} loaded`
         },
         row: mm2,
-        note: `Ambient 30 °C${methods.includes('D') ? ' (ground 20 °C for method D)' : ''}, conductor ${conductorC} °C, one circuit.`,
+        note: `Ambient 30 °C${ground}, conductor ${conductorC} °C, one circuit.`,
       },
     ],
     [

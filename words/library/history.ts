@@ -22,7 +22,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '1983-01-01',
         edition: '15th edition (1981)',
-        said: 'Sockets of a TT installation behind an RCD; one socket for equipment outdoors behind 30 mA, and marked so.',
+        said: 'RCD for sockets in a TT system. One socket for equipment outdoors: 30 mA, and labelled.',
       },
       {
         from: '1993-01-01',
@@ -32,7 +32,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '2008-07-01',
         edition: '17th edition (BS 7671:2008)',
-        said: 'Sockets up to 20 A for ordinary persons: 30 mA. Cables less than 50 mm deep in walls, and every circuit of a bathroom, too.',
+        said: '30 mA for sockets up to 20 A, cables less than 50 mm deep in walls, and every bathroom circuit.',
       },
       {
         from: '2015-07-01',
@@ -54,7 +54,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '1983-01-01',
         edition: '15th edition (1981)',
-        said: 'Main equipotential bonding of water, gas and other services; supplementary bonding widely, sinks of kitchens often with it.',
+        said: 'Main equipotential bonding of services. Supplementary bonding was common, kitchen sinks included.',
       },
       {
         from: '1993-01-01',
@@ -64,7 +64,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '2008-07-01',
         edition: '17th edition (BS 7671:2008)',
-        said: 'Supplementary bonding of a bathroom may be left out where every circuit there has 30 mA, disconnects in time, and the main bonding is in place.',
+        said: 'No supplementary bonding in a bathroom with 30 mA on every circuit, timely disconnection and main bonding.',
       },
     ],
   ),
@@ -115,7 +115,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '1983-01-01',
         edition: '15th and 16th edition',
-        said: 'Red, yellow and blue for the lines of three phases, red for a single one; neutral black; earth green-and-yellow.',
+        said: 'Lines red, yellow and blue; single-phase line red; neutral black; earth green-and-yellow.',
       },
       {
         from: '2004-03-31',
@@ -132,7 +132,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '1983-01-01',
         edition: '15th edition (1981)',
-        said: '“Safety electrical connection – do not remove” at earthing and bonding; RCDs with a notice to press the test button quarterly.',
+        said: '“Safety electrical connection – do not remove” at bonding; quarterly test notice at RCDs.',
       },
       {
         from: '2004-03-31',
@@ -142,7 +142,7 @@ export const HISTORY: readonly LibraryHistory[] = [
       {
         from: '2008-07-01',
         edition: '17th edition (BS 7671:2008)',
-        said: 'A notice of the next inspection, and of two supplies where a second source feeds in.',
+        said: 'Notice of the next inspection; warning notice of alternative supplies.',
       },
       {
         from: '2019-01-01',

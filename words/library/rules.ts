@@ -149,9 +149,10 @@ export const RULES: readonly LibraryRule[] = [
     '530.3.201 and Part 2',
     since(
       '18-A3',
-      'Where power can flow both ways (battery, photovoltaic, generator), a protective device is one that its maker allows for both directions, or it stands so that its marked supply end is always fed. A device marked line and load, or in and out, is for one direction.',
+      'Where power can flow both ways (battery, solar PV, generator), the protective device is bidirectional. ' +
+        'A device marked line and load, or in and out, is unidirectional: feed its supply end alone.',
     ),
-    'A device for one direction that is fed at its load end may fail to break a fault, or burn its trip coil when its RCD opens.',
+    'A unidirectional device fed at its load end may fail to break a fault, or burn its trip coil.',
   ),
   rule(
     'retrospective',

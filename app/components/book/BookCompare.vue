@@ -11,7 +11,7 @@ const { edition } = defineProps<{ edition: Edition }>()
 const { call } = useApi()
 const { isBusy, act } = useAct()
 const inForce = useBookInForce().data
-const percent = useProgress('book/progress', () => isBusy.value)
+const percent = useProgress(() => isBusy.value)
 
 const OPTIONS = EDITIONS.flatMap((one) =>
   [false, true].map((own) => ({

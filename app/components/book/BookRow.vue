@@ -29,7 +29,7 @@ const save = () => {
   return act(async () => {
     await call<BookView>('POST', 'book/values', { entries: entries.value })
     await inForce.refresh()
-    ElMessage({ type: 'success', message: 'Written down. Ask a second person to hold it against the book.' })
+    ElMessage({ type: 'success', message: 'Entered. Ask a second person to check it against the book.' })
     emit('saved')
   })
 }
@@ -44,9 +44,9 @@ const save = () => {
   >
     <form class="stack" data-testid="book-row" @submit.prevent="save">
       <p class="soft">
-        {{ EDITION_NAME[edition] }}. Write the row as your copy prints it{{
+        {{ EDITION_NAME[edition] }}. Enter the row as your copy prints it{{
           words.unit ? `, in ${words.unit}` : ''
-        }}; what is the same as here is left alone.
+        }}; values that are the same stay as they are.
       </p>
       <FormBox v-if="row === null" :name="words.corner"
         ><el-input v-model="key" name="row-key" inputmode="decimal"
@@ -57,15 +57,15 @@ const save = () => {
         /></FormBox>
       </div>
       <div class="boxes place">
-        <FormBox name="Where it stands"
+        <FormBox name="Source"
           ><el-input v-model="place" name="row-place" maxlength="200" placeholder="Table 4D5, page 412"
         /></FormBox>
-        <FormBox name="Holds from"><DayPicker v-model="from" label="Holds from" /></FormBox>
+        <FormBox name="In force from"><DayPicker v-model="from" label="In force from" /></FormBox>
       </div>
       <p v-if="isTried && problem" class="wrong" role="alert">{{ problem }}</p>
       <div class="row">
-        <el-button native-type="submit" type="primary" :loading="isBusy">Write it down</el-button>
-        <el-button @click="emit('close')">Leave it</el-button>
+        <el-button native-type="submit" type="primary" :loading="isBusy">Enter the row</el-button>
+        <el-button @click="emit('close')">Cancel</el-button>
       </div>
     </form>
   </el-dialog>

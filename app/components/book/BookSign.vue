@@ -3,7 +3,7 @@ import { EDITION_NAME, type Edition } from '#core/regulations/editions'
 import type { BookView } from '#schemas/book-views'
 import { dayText } from '#words/day'
 
-/** Signs the list of values held against the book, by name and PIN, and shows the lists signed before. */
+/** Signs the list of checked values by name and PIN, and shows the lists signed before. */
 const { view, edition } = defineProps<{ view: BookView; edition: Edition }>()
 const emit = defineEmits<{ view: [view: BookView] }>()
 const { call } = useApi()

@@ -5,7 +5,7 @@ import type { BookValue, BookView } from '#schemas/book-views'
 import { dayText } from '#words/day'
 import { cellWords, valueWords } from '#words/library/book-words'
 
-/** What the centre wrote down: who, where it stands, since when, and who held it against the book. */
+/** Values that the centre entered: source, since when, by whom, and who checked them. */
 const { view } = defineProps<{ view: BookView }>()
 const emit = defineEmits<{ view: [view: BookView] }>()
 const { call } = useApi()
@@ -20,7 +20,7 @@ const rows = computed(() =>
     edition: EDITION_NAME[value.edition],
     says: valueWords(value.table, value.value),
     shipped: valueWords(value.table, printedValue(bookOf(value.edition), value)),
-    since: `${value.from > today ? 'holds from' : 'since'} ${dayText(value.from)}`,
+    since: `${value.from > today ? 'from' : 'since'} ${dayText(value.from)}`,
     enteredOn: dayText(value.enteredAt),
     checked: value.checkedBy === null ? '' : `${value.checkedBy}, ${dayText(value.checkedAt!)}`,
   })),
@@ -28,7 +28,7 @@ const rows = computed(() =>
 const check = ({ id }: BookValue) =>
   act(async () => emit('view', await call<BookView>('POST', `book/values/${id}/check`)))
 
-/** Taken back at once, and written down again for whoever did not mean it. */
+/** Withdrawn at once, with an undo. */
 const withdraw = (value: BookValue) =>
   act(async () => {
     emit('view', await call<BookView>('DELETE', `book/values/${value.id}`))
@@ -37,7 +37,7 @@ const withdraw = (value: BookValue) =>
     ElMessage({
       type: 'info',
       message: h('span', [
-        'Taken back. ',
+        'Withdrawn. ',
         h(
           'button',
           {
@@ -45,7 +45,7 @@ const withdraw = (value: BookValue) =>
             onClick: () =>
               act(async () => emit('view', await call<BookView>('POST', 'book/values', { entries }))),
           },
-          'Write it down again',
+          'Undo',
         ),
       ]),
       duration: 8000,
@@ -56,23 +56,23 @@ const take = (file: File) =>
   act(async () => {
     const body = { name: file.name, content: await file.text() }
     emit('view', await call<BookView>('POST', 'book/file', body))
-    ElMessage({ type: 'success', message: 'Taken in. Each value waits for a second person.' })
+    ElMessage({ type: 'success', message: 'Imported. Each value needs a second person’s check.' })
   })
 </script>
 
 <template>
   <div class="stack">
     <div class="row">
-      <FileButton accept=".json,.csv" test-id="book-file" @file="take">Take in a file</FileButton>
-      <a class="el-button" href="/api/book/file?as=json" download>As a file (JSON)</a>
-      <a class="el-button" href="/api/book/file?as=csv" download>As a table (CSV)</a>
+      <FileButton accept=".json,.csv" test-id="book-file" @file="take">Import a file</FileButton>
+      <a class="el-button" href="/api/book/file?as=json" download>Export (JSON)</a>
+      <a class="el-button" href="/api/book/file?as=csv" download>Export (CSV)</a>
       <span class="soft small"
-        >A file is taken in whole or not at all; what another centre checked is checked again here.</span
+        >A file is imported whole or not at all. Values from another centre are checked again here.</span
       >
     </div>
     <p v-if="view.values.length === 0" class="empty">
-      The centre reads its book as it is shipped. Where your copy says otherwise, write it down in “Check your
-      book” or in the library.
+      No value differs from those shipped. Where your copy differs, enter it under “Check your book” or in the
+      library.
     </p>
     <el-table v-else :data="rows" row-key="id" data-testid="book-values">
       <el-table-column label="Value" min-width="240">
@@ -91,21 +91,21 @@ const take = (file: File) =>
           ><span class="mono soft">{{ row.shipped }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Where, and since when" min-width="190">
+      <el-table-column label="Source, in force" min-width="190">
         <template #default="{ row }">
           {{ row.value.place }}
           <span class="soft small edition">{{ row.since }} {{ dayText(row.from) }}</span>
         </template>
       </el-table-column>
-      <el-table-column label="Written down" min-width="130">
+      <el-table-column label="Entered by" min-width="130">
         <template #default="{ row }"
           >{{ row.value.enteredBy }}<span class="soft small edition">{{ row.enteredOn }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Second person" min-width="190">
+      <el-table-column label="Second check" min-width="190">
         <template #default="{ row }">
           <template v-if="row.checked">{{ row.checked }}</template>
-          <span v-else-if="row.value.enteredById === own" class="tag waiting">ask a second person</span>
+          <span v-else-if="row.value.enteredById === own" class="tag waiting">needs a second person</span>
           <el-button v-else :loading="isBusy" data-testid="book-check" @click="check(row.value)"
             >Book says {{ row.says }}</el-button
           >
@@ -113,7 +113,7 @@ const take = (file: File) =>
       </el-table-column>
       <el-table-column width="110" align="right">
         <template #default="{ row }"
-          ><el-button text :disabled="isBusy" @click="withdraw(row.value)">Take back</el-button></template
+          ><el-button text :disabled="isBusy" @click="withdraw(row.value)">Withdraw</el-button></template
         >
       </el-table-column>
     </el-table>

@@ -18,6 +18,7 @@ const walk = useBookWalk(
   {
     agree: async ({ table, row, column }, value) =>
       emit('view', await call('POST', 'book/agreed', { edition: props.edition, table, row, column, value })),
+    check: async (id) => emit('view', await call('POST', `book/values/${id}/check`)),
     enter: async (entry) => emit('view', await call('POST', 'book/values', { entries: [entry] })),
   },
 )
@@ -32,10 +33,10 @@ const take = async () => {
   box.value?.focus()
 }
 const STATE: Readonly<Record<WalkState, string>> = {
-  open: 'open',
-  same: 'same',
-  other: 'other value, checked',
-  otherUnchecked: 'other value, not yet checked',
+  open: 'not checked yet',
+  same: 'same in the book',
+  other: 'entered and checked',
+  otherUnchecked: 'entered, second check needed',
 }
 const isDone = computed(() => open.value.length === 0 && items.value.length > 0)
 const waiting = computed(() => items.value.filter(({ state }) => state === 'otherUnchecked').length)
@@ -50,18 +51,18 @@ onMounted(() => box.value?.focus())
   <div v-else class="walk">
     <section class="card" aria-live="polite">
       <div class="row spread">
-        <b>{{ done }} of {{ items.length }} held against the book</b>
+        <b>{{ done }} of {{ items.length }} checked against the book</b>
         <el-progress
           class="bar"
           :percentage="Math.round((100 * done) / items.length)"
           :show-text="false"
-          aria-label="Values held against the book"
+          aria-label="Values checked against the book"
         />
       </div>
       <template v-if="current">
         <p class="soft">
           {{ shortSource(bookTable(current.table)!.source) }}
-          <span v-if="current.isDoubted" class="tag waiting">in doubt here</span>
+          <span v-if="current.isDoubted" class="tag waiting">value in doubt</span>
         </p>
         <h2>{{ cellWords(current) }}</h2>
         <p class="value mono" data-testid="walk-value">{{ valueWords(current.table, current.value) }}</p>
@@ -90,14 +91,14 @@ onMounted(() => box.value?.focus())
               size="large"
               :loading="isBusy"
               data-testid="walk-take"
-              >{{ differs ? 'Write down the other value' : 'Book says the same' }}</el-button
+              >{{ differs ? 'Enter the other value' : 'Book says the same' }}</el-button
             >
           </div>
           <div v-if="differs" class="row">
-            <FormBox name="Where it stands"
+            <FormBox name="Source"
               ><el-input v-model="place" name="book-place" placeholder="Table 4D5, page 412" maxlength="200"
             /></FormBox>
-            <FormBox name="Holds from"><DayPicker v-model="from" label="Holds from" /></FormBox>
+            <FormBox name="In force from"><DayPicker v-model="from" label="In force from" /></FormBox>
           </div>
         </form>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
@@ -110,8 +111,8 @@ onMounted(() => box.value?.focus())
         </div>
       </template>
       <p v-if="isDone" class="stitched sound">
-        Every value in use has been held against the book{{
-          waiting ? `; ${waiting} wait for a second person` : ''
+        Every value in use has been checked against the book{{
+          waiting ? `; ${waiting} still need a second person` : ''
         }}.
       </p>
       <BookSign v-if="isDone" :view="view" :edition="edition" @view="emit('view', $event)" />

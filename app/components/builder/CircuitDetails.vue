@@ -30,7 +30,7 @@ const IP_OPTIONS = [
   ...IP_DEGREES.map((ip) => ({ value: ip, label: ip })),
 ]
 const YES_NO = named({ no: 'no', yes: 'yes' })
-const INFEED_OPTIONS = named({ none: 'nothing', ...INFEED_NAME })
+const INFEED_OPTIONS = named({ none: 'none', ...INFEED_NAME })
 const INSULATION_OPTIONS = ['0', '50', '100', '200', '400', '500'].map((value) => ({
   value,
   label: INSULATION_NAME[value] ?? `${value} mm`,

@@ -121,7 +121,7 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
                     v-if="mayWrite && row.cells[0]?.at"
                     type="button"
                     class="text-button"
-                    :title="`Write down ${row.head} as your copy has it`"
+                    :title="`Enter ${row.head} as your copy prints it`"
                     @click="writing = row.cells[0].at"
                   >
                     {{ row.head }}
@@ -160,9 +160,7 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
       <p class="small soft">
         Written down from memory for training: read your own copy of the regulations before you rely on a
         value. Where they differ, the document is right.
-        <NuxtLink v-if="mayKeep && !compact" :to="`/book?edition=${shownEdition}`"
-          >Write down what your copy says</NuxtLink
-        >
+        <NuxtLink v-if="mayKeep && !compact" :to="`/book?edition=${shownEdition}`">Check your book</NuxtLink>
       </p>
     </article>
     <BookRow

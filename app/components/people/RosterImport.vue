@@ -11,7 +11,7 @@ const fileBase64 = ref('')
 const preview = ref<RosterPreview | null>(null)
 const refusal = ref('')
 const isBusy = ref(false)
-const percent = useProgress('roster/progress', () => isBusy.value)
+const percent = useProgress(() => isBusy.value)
 
 /** Bytes as they are, so that the server can judge the encoding. */
 async function toBase64(file: File): Promise<string> {

@@ -1,4 +1,6 @@
+import { busbarPieces } from '../model/busbar'
 import type { DevicePart, Part, Pole, Rig, TerminalRef } from '../model/rig'
+import { linesOf } from '../model/terminals'
 
 /** From which side a device can be fed: with itself open, which of its ends a source still reaches. */
 export interface FedEnds {
@@ -17,7 +19,9 @@ const isLine = (pole: Pole): boolean => pole !== 'N' && pole !== '−'
 export function fedEnds(rig: Rig): ReadonlyMap<string, FedEnds> {
   const outside = [
     ...rig.wires.map(({ from, to }): Joined => [from, to]),
-    ...rig.busbars.flatMap(({ teeth, missing }) => chain(teeth.filter((_, i) => !missing.includes(i)))),
+    ...rig.busbars
+      .flatMap(busbarPieces)
+      .flatMap(({ from, to, isCut }): Joined[] => (isCut ? [] : [[from, to]])),
   ]
   const inside = new Map(rig.parts.map((part) => [part.id, insideOf(part)]))
   const sources = rig.parts.flatMap(sourceTerminals)
@@ -37,9 +41,9 @@ export function fedEnds(rig: Rig): ReadonlyMap<string, FedEnds> {
 export const isFedAtBothEnds = (ends: FedEnds | undefined): boolean =>
   ends !== undefined && ends.in && ends.out
 
-/** A device whose marked supply end does not fit the side from which it is fed. */
+/** A device with marked ends that a source reaches from its load end. */
 export const isFedWrong = ({ marking }: Pick<DevicePart, 'marking'>, ends: FedEnds | undefined): boolean =>
-  marking === 'line-load' && ends !== undefined && ends.out
+  marking !== 'either' && ends !== undefined && ends.out
 
 const chain = (terminals: readonly TerminalRef[]): Joined[] =>
   terminals.slice(1).map((terminal, i) => [terminals[i]!, terminal])
@@ -50,10 +54,7 @@ function insideOf(part: Part): Joined[] {
     case 'device':
       return part.poles.filter(isLine).map((pole) => [`${part.id}.${pole} in`, `${part.id}.${pole} out`])
     case 'meter':
-      return (part.phases === 1 ? ['L'] : ['L1', 'L2', 'L3']).map((pole) => [
-        `${part.id}.${pole} in`,
-        `${part.id}.${pole} out`,
-      ])
+      return linesOf(part.phases).map((pole) => [`${part.id}.${pole} in`, `${part.id}.${pole} out`])
     case 'switch':
       return chain(
         (part.action === 'intermediate' ? ['A1', 'A2', 'B1', 'B2'] : ['C', 'L1', 'L2']).map(
@@ -69,7 +70,7 @@ function insideOf(part: Part): Joined[] {
 function sourceTerminals(part: Part): TerminalRef[] {
   if (part.kind === 'supply') {
     if (part.arrangement === 'battery') return [`${part.id}.+`]
-    return (part.phases === 1 ? ['L'] : ['L1', 'L2', 'L3']).map((line) => `${part.id}.${line}`)
+    return linesOf(part.phases).map((line) => `${part.id}.${line}`)
   }
   if (part.kind === 'appliance' && part.load.kind === 'infeed')
     return part.poles.filter(isLine).map((pole) => `${part.id}.${pole}`)

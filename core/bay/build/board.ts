@@ -2,6 +2,7 @@ import { boardFedBy } from '../../installation/tree'
 import type { Board, Installation, Line } from '../../installation/installation'
 import type { Pole } from '../model/rig'
 import { buildPoints } from './points'
+import { copperOf } from './copper'
 import type { Draft } from './draft'
 import { LINE_COLOURS, type Feed } from './intake'
 import { barPart, devicePart, metalwork } from './parts'
@@ -68,7 +69,7 @@ const buildMainSwitch = (
   )
 
 function layFeed(draft: Draft, main: string, linePoles: readonly Pole[], feed: Feed): void {
-  const tail = { areaMm2: feed.areaMm2, lengthM: feed.lengthM, run: feed.run }
+  const tail = { ...feed.live, lengthM: feed.lengthM, run: feed.run }
   feed.lines.forEach(([, from], i) => {
     const pole = linePoles.length === 1 ? 'L' : linePoles[i]!
     draft.wire(from, `${main}.${pole} in`, { ...tail, colour: LINE_COLOURS[i]! })
@@ -176,7 +177,7 @@ function feedTo(draft: Draft, { circuit, lineMm2, size }: WorkedCircuit, origin:
     lines: origin.lines.map(({ pole, from }) => [pole, from]),
     neutral: origin.neutral(),
     earth: board.electrodeOhm === null ? origin.earth() : null,
-    areaMm2: lineMm2,
+    live: copperOf(lineMm2, size.r1OhmPerM),
     earthMm2: nearestArea(size.cpcMm2),
     lengthM: circuit.lengthM,
     run,

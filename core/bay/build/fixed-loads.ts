@@ -62,7 +62,8 @@ function buildIsolator(circuitDraft: CircuitDraft, poles: readonly Pole[], start
       poles,
       hasEarth: true,
       ratingA: ISOLATOR_A,
-      marking: 'line-load',
+      // Power comes from both its sides where a second source stands behind it.
+      marking: circuit.infeed ? 'either' : 'line-load',
     }),
   )
   const side = (way: 'in' | 'out') =>

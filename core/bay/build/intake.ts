@@ -3,6 +3,7 @@ import { SOURCE_EARTH_OHM, nominalVoltOf } from '../model/supply'
 import { TAILS_MM2, tabulatedCpcMm2 } from '../../regulations/earthing'
 import { U0_V } from '../../regulations/supply'
 import type { Colour, Pole, TerminalRef } from '../model/rig'
+import type { Copper } from './copper'
 import type { Draft } from './draft'
 import { barPart, metalwork } from './parts'
 
@@ -11,7 +12,7 @@ export interface Feed {
   readonly lines: readonly (readonly [pole: Pole, from: TerminalRef])[]
   readonly neutral: TerminalRef
   readonly earth: TerminalRef | null
-  readonly areaMm2: number
+  readonly live: Copper
   readonly earthMm2: number
   readonly lengthM: number
   readonly run: string | null
@@ -80,7 +81,7 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
     lines: poles.map((pole) => [pole, `meter.${pole} out`]),
     neutral: 'meter.N out',
     earth: draft.free(met),
-    areaMm2,
+    live: { areaMm2 },
     earthMm2,
     lengthM: TAILS_M,
     run: null,

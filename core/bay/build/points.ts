@@ -1,7 +1,7 @@
-import { isDrawnIn } from '../../regulations/cables/sizes'
-import { COPPER_OHM_PER_M } from '../../regulations/conductors'
+import { CABLES, isDrawnIn } from '../../regulations/cables/sizes'
 import type { Circuit } from '../../installation/installation'
 import type { TerminalRef } from '../model/rig'
+import { copperOf } from './copper'
 import type { Draft } from './draft'
 import { buildFixed } from './fixed-loads'
 import { pointOf, type CircuitDraft, type Lay } from './lay'
@@ -29,13 +29,12 @@ function layerOf(draft: Draft, { circuit, lineMm2, size }: WorkedCircuit, origin
     lengthM: circuit.lengthM,
     metal: null,
   })
-  const cpc =
-    COPPER_OHM_PER_M[size.cpcMm2] === size.r2OhmPerM
-      ? { areaMm2: size.cpcMm2 }
-      : { areaMm2: lineMm2, ohmPerM: size.r2OhmPerM }
+  const live = copperOf(lineMm2, size.r1OhmPerM)
+  const isCopper = CABLES[circuit.cable.kind].cpc.made === 'copper'
+  const cpc = isCopper ? copperOf(size.cpcMm2, size.r2OhmPerM) : { areaMm2: lineMm2, ohmPerM: size.r2OhmPerM }
   const conductors = {
-    line: (i: number) => ({ areaMm2: lineMm2, colour: origin.lines[i]!.colour }),
-    neutral: () => ({ areaMm2: lineMm2, colour: 'blue' as const }),
+    line: (i: number) => ({ ...live, colour: origin.lines[i]!.colour }),
+    neutral: () => ({ ...live, colour: 'blue' as const }),
     earth: () => ({ ...cpc, colour: 'green-and-yellow' as const }),
   }
   return (ends, lengthM, lineIndex = 0) => {

@@ -1,23 +1,19 @@
 import type { DevicePart, Part, Rig } from '../model/rig'
+import { fedEnds, isFedWrong } from '../behaviour/fed-ends'
 import type { Difference } from './difference'
 
-/** Devices that are missing, stand the other way round, or are of another rating. */
-export const deviceDifferences = (intended: Rig, built: Rig): Difference[] =>
-  intended.parts.flatMap((part): Difference[] => {
+/** Devices that are missing, fed at the end marked load, or of another rating. */
+export function deviceDifferences(intended: Rig, built: Rig): Difference[] {
+  const ends = fedEnds(built)
+  return intended.parts.flatMap((part): Difference[] => {
     if (part.kind !== 'device') return []
     const is = built.parts.find(({ id }) => id === part.id)
     if (!isDevice(is)) return [changed(part, 'fault', { what: 'missing' })]
-    const isReversed = part.marking !== 'either' && isTurned(built, part.id) && !isTurned(intended, part.id)
-    return [...(isReversed ? [reversed(part)] : []), ...ratings(part, is)]
+    return [...(isFedWrong(part, ends.get(part.id)) ? [reversed(part)] : []), ...ratings(part, is)]
   })
+}
 
 const isDevice = (part: Part | undefined): part is DevicePart => part?.kind === 'device'
-
-/** The comb feeds its outgoing terminals. */
-const isTurned = (rig: Rig, id: string): boolean =>
-  rig.busbars.some(({ teeth }) =>
-    teeth.slice(1).some((tooth) => tooth.startsWith(`${id}.`) && tooth.endsWith(' out')),
-  )
 
 function ratings(want: DevicePart, is: DevicePart): Difference[] {
   const found: Difference[] = []

@@ -88,7 +88,7 @@ function wireProblems(rig: Rig, parts: PartIndex, wire: Wire): RigProblem[] {
   if (found.length === 0 && from === to) found.push(problem('sameTerminal', id, { terminal: words(from) }))
   if (!(lengthM > 0) || !Number.isFinite(lengthM))
     found.push(problem('lengthNotPositive', id, { ends, lengthM }))
-  if (COPPER_OHM_PER_M[areaMm2] === undefined)
+  if (COPPER_OHM_PER_M[areaMm2] === undefined && wire.ohmPerM === undefined)
     found.push(problem('unknownArea', id, { ends, areaMm2, areas: areas() }))
   if (hasBadOhm(wire)) found.push(problem('ohmNotPositive', id, { ends }))
   if (run !== null && !rig.runs.some((candidate) => candidate.id === run))

@@ -4,7 +4,8 @@ const sides = (poles: readonly Pole[]): string[] => [
   ...poles.map((pole) => `${pole} in`),
   ...poles.map((pole) => `${pole} out`),
 ]
-const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
+/** Lines of a supply, meter or board. */
+export const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
 
 const SWITCH_TERMINALS = {
   'one-way': ['C', 'L1', 'E'],

@@ -98,7 +98,7 @@ export const STEP_KINDS: Readonly<Record<StepKey, StepKind>> = {
     symbol: 'flow',
     quantity: 'choice',
     choices: [
-      { value: 0, text: 'either kind' },
+      { value: 0, text: 'unidirectional or bidirectional' },
       { value: 1, text: 'bidirectional' },
     ],
   },

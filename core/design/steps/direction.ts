@@ -10,7 +10,7 @@ const EITHER_KIND = 0
 const BIDIRECTIONAL = 1
 
 const WORDS: Readonly<Record<Infeed, string>> = {
-  photovoltaic: 'photovoltaic modules feed',
+  photovoltaic: 'solar PV feeds',
   battery: 'a battery feeds',
   vehicle: 'a vehicle feeds',
   generator: 'a generator feeds',

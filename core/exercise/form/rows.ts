@@ -100,8 +100,8 @@ export const CIRCUIT_TEMPLATES = {
     ...BREAKER,
   },
   Battery: { name: 'Battery', use: 'fixed', amount: '3000 W', points: '1', length: '8', infeed: 'battery' },
-  'Photovoltaic modules': {
-    name: 'Photovoltaic modules',
+  'Solar PV': {
+    name: 'Solar PV',
     use: 'fixed',
     amount: '3600 W',
     points: '1',

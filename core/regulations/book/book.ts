@@ -48,7 +48,7 @@ function makeBook(edition: Edition, changes: readonly BookChange[]): Book {
   return { edition, values, changed, sizes: new Map() }
 }
 
-/** What stands in one cell, as printed; undefined for a gap. Limits of breakers that no one wrote down are worked out. */
+/** The value of one cell, as printed; undefined for a gap. Limits of breakers are computed unless entered. */
 export function printedValue(book: Book, { table: id, row, column }: Cell): number | undefined {
   const table = bookTable(id)
   if (!table?.columns.includes(column)) return undefined
@@ -116,7 +116,7 @@ export const rowsOf = (column: Readonly<Record<number, number>>): ReadonlyMap<nu
       .sort(([a], [b]) => a - b),
   )
 
-/** Zs = U0 × Cmin ÷ Ia for instantaneous tripping, Ω, rounded as Table 41.3 prints it, unless the book says otherwise. */
+/** Zs = U0 × Cmin ÷ Ia for instantaneous tripping, Ω, rounded as Table 41.3 prints it, unless entered. */
 export const breakerZsOhm = (book: Book, curve: Curve, ratingA: number): number =>
   book.values.breakers[curve][ratingA] ??
   roundTo((U0_V * book.values.parameters.cMin) / magneticA(curve, ratingA), 2)
@@ -154,7 +154,7 @@ export function voltDropShare({ values }: Book, use: Use): number {
 }
 
 /** A final circuit up to this rating must disconnect in the short time, A: more for sockets since 2018. */
-export const shortTimeA = ({ values }: Book, use: Use): number =>
+const shortTimeA = ({ values }: Book, use: Use): number =>
   use === 'sockets' ? values.parameters.shortTimeSocketsA : values.parameters.shortTimeOtherA
 
 /** Longest disconnection time of a circuit, s; Table 41.1, 411.3.2.3 and 411.3.2.4. */

@@ -1,7 +1,7 @@
 import type { Cell } from './change'
 
 /** Values that one memory alone has, or on which memories differ: the first to hold against a book. */
-export const DOUBTED: readonly ((cell: Cell) => boolean)[] = [
+const DOUBTED: readonly ((cell: Cell) => boolean)[] = [
   // Some entries of Table 41.3 are printed rounded down.
   ({ table, row, column }) => table === 'zs-breakers' && ['B32', 'C32', 'C50'].includes(`${column}${row}`),
   ({ table, row }) => table === 'ca-air' && row === '25',

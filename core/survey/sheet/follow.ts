@@ -1,9 +1,9 @@
 import { DEFAULT_POLICY } from '../../policies/policy'
 import type { DesignRules } from '../../design/walk'
+import type { BookChange } from '../../regulations/book/change'
 import { PRESENT_EDITION } from '../../regulations/editions'
 import { referenceDesign, type CircuitDesign } from '../../design/reference'
 import { readForm } from '../../exercise/form/read-form'
-import type { ExerciseForm } from '../../exercise/form/fields'
 import { exerciseFormOf, laidRoutes } from './feed'
 import { contradictionsOf, type Contradiction } from './contradictions'
 import type { SurveySheet } from './sheet'
@@ -34,15 +34,12 @@ const RULES: DesignRules = {
 const HEAD = { code: 'S-1', title: 'Survey', scenario: '', criteria: '' }
 
 /** The circuits that follow from the routes of a survey, worked through; none where no exercise can be made of it. */
-export function followSurvey(
-  sheet: SurveySheet,
-  form: ExerciseForm = exerciseFormOf(sheet, HEAD),
-): Followed[] {
+export function followSurvey(sheet: SurveySheet, changes: readonly BookChange[] = []): Followed[] {
   const laid = laidRoutes(sheet.plan)
   if (laid.length === 0) return []
-  const { installation, problems } = readForm(form, DEFAULT_POLICY)
+  const { installation, problems } = readForm(exerciseFormOf(sheet, HEAD), DEFAULT_POLICY)
   if (!installation) return []
-  const { circuits } = referenceDesign(installation, RULES)
+  const { circuits } = referenceDesign(installation, { ...RULES, changes })
   return laid.map(({ route, measure }, i) => {
     const design = circuits.find(({ scope }) => scope === `c${i + 1}`)
     const value = (key: keyof CircuitDesign['values']) => design?.values[key] ?? null

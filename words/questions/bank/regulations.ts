@@ -155,7 +155,8 @@ export const REGULATIONS = inTopic('regulations', [
     're-direction-words',
     2,
     'What is the difference between a unidirectional and a bidirectional device?',
-    'A unidirectional one is marked with its supply end (line and load, in and out) and must be fed there. A bidirectional one may be fed at either end, or at both in turn.',
+    'A unidirectional one has a marked supply end (line and load, in and out) and is fed there. ' +
+      'A bidirectional one may be fed at either end.',
     {
       edition: '18-A3',
       source: 'BS 7671:2018+A3:2024 Part 2, from memory',
@@ -168,7 +169,7 @@ export const REGULATIONS = inTopic('regulations', [
     'An RCBO marked line and load may protect the circuit of a battery that can feed the house.',
     [
       'false',
-      'When the battery feeds, power enters at the load end. After the RCBO has opened its electronics stay fed from the battery, and it may fail to break.',
+      'The battery feeds the load end. After the RCBO has opened, its electronics stay live, and it may fail to break.',
     ],
     { edition: '18-A3', source: 'BS 7671:2018+A3:2024 530.3.201, from memory' },
   ),

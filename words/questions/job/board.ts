@@ -87,7 +87,10 @@ function fedFromBehind(circuit: CircuitDesign): Made | null {
     plain: `${nameOf(circuit)}: marked line and load. Allowed?`,
     expected: verdictAs(
       false,
-      `No: ${who} can feed it at its load end. It must be bidirectional${marking === 'line-load' ? '; the one that is there is not' : ''}.`,
+      [
+        `No: ${who} can feed its load end. It must be bidirectional.`,
+        ...(marking === 'line-load' ? ['The one that is fitted is not.'] : []),
+      ].join(' '),
     ),
     prompts: ['From which sides can power come?', 'What stays live when it has opened?'],
     follow: 'Where must you isolate before you work on it?',

@@ -1,4 +1,0 @@
-import { api } from '~~/server/http/api'
-import { progressOf } from '~~/server/http/progress'
-
-export default api(undefined, ({ context }) => progressOf(context.session?.id))
