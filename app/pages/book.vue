@@ -38,8 +38,8 @@ const waiting = computed(() => view.value?.values.filter(({ checkedBy }) => chec
       <div>
         <h1>Your copy of BS 7671</h1>
         <p class="soft">
-          Values are shipped from memory. Hold them against the book on your desk; where it says otherwise, it
-          is right.
+          The values here are from memory. Check them against your copy; where they differ, your copy is
+          right.
         </p>
       </div>
       <el-select v-model="edition" class="edition" aria-label="Edition" data-testid="book-edition">

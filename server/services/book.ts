@@ -130,7 +130,7 @@ export function agreeBookValue(context: Context, actor: Person, body: BookAgreeB
   })
 }
 
-/** Signs the list of values held against the book, once none is open and none waits for a second person. */
+/** Signs the list of checked values, once none is open and none needs a second person. */
 export async function signBookList(context: Context, actor: Person, body: BookSignBody): Promise<BookView> {
   allow(actor, 'book.keep')
   refuseUnfinished(context, body)

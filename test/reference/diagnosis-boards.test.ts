@@ -83,9 +83,16 @@ it.each(['longer', 'shorter', 'damp', 'oldInsulation', 'thinner', 'loose'])(
   },
 )
 
-it('of every kind of flaw that a board can have, the planted cause is among those shown, three in four first', () => {
-  const ranks = diagnosePlanted(rig, 23).map(({ rank }) => rank)
-  expect(ranks.length).toBeGreaterThan(25)
-  expect(ranks.filter((rank) => rank === null)).toEqual([])
-  expect(ranks.filter((rank) => rank === 1).length / ranks.length).toBeGreaterThan(0.7)
-})
+// Thirty boards are diagnosed here one after the other, with other tests on the second core: its speed is the bench's.
+const WHOLE_BOARDS_MS = 60_000
+
+it(
+  'of every kind of flaw that a board can have, the planted cause is among those shown, three in four first',
+  { timeout: WHOLE_BOARDS_MS },
+  () => {
+    const ranks = diagnosePlanted(rig, 23).map(({ rank }) => rank)
+    expect(ranks.length).toBeGreaterThan(25)
+    expect(ranks.filter((rank) => rank === null)).toEqual([])
+    expect(ranks.filter((rank) => rank === 1).length / ranks.length).toBeGreaterThan(0.7)
+  },
+)

@@ -110,7 +110,7 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `Fed from ${infeedNames(p.infeeds)} too: the load side may stay live after the device has opened. ` +
     'Isolate both supplies. Island mode and its earthing are not computed here: follow the maker and BS 7671.',
   'advice.infeedBoard': (p) =>
-    `Two supplies (${infeedNames(p.infeeds)}): devices between them must be bidirectional. ` +
+    `Two supplies, the grid and ${infeedNames(p.infeeds)}: devices between them must be bidirectional. ` +
     'Fix the multiple supplies notice at the main switch (514.15.1).',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }

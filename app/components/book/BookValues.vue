@@ -102,7 +102,7 @@ const take = (file: File) =>
           >{{ row.value.enteredBy }}<span class="soft small edition">{{ row.enteredOn }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Second check" min-width="190">
+      <el-table-column label="Second check" min-width="180">
         <template #default="{ row }">
           <template v-if="row.checked">{{ row.checked }}</template>
           <span v-else-if="row.value.enteredById === own" class="tag waiting">needs a second person</span>
@@ -111,7 +111,7 @@ const take = (file: File) =>
           >
         </template>
       </el-table-column>
-      <el-table-column width="110" align="right">
+      <el-table-column width="140" align="right">
         <template #default="{ row }"
           ><el-button text :disabled="isBusy" @click="withdraw(row.value)">Withdraw</el-button></template
         >
