@@ -32,9 +32,21 @@ export const rulesOf = ({
   warmDrop: policy.warmDrop,
 })
 
-export const designOf = (
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation'>,
-): InstallationDesign => referenceDesign(assignment.installation, rulesOf(assignment))
+type DesignedOf = Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation'>
+
+const designs = new WeakMap<
+  Installation,
+  { of: Omit<DesignedOf, 'installation'>; design: InstallationDesign }
+>()
+
+/** The worked design. The last one of each installation is kept: a pile of sheets asks for the same one again and again. */
+export function designOf({ edition, policy, book, installation }: DesignedOf): InstallationDesign {
+  const kept = designs.get(installation)
+  if (kept?.of.edition === edition && kept.of.policy === policy && kept.of.book === book) return kept.design
+  const design = referenceDesign(installation, rulesOf({ edition, policy, book }))
+  designs.set(installation, { of: { edition, policy, book }, design })
+  return design
+}
 
 /** Circuits that are built at the bay, or designed where nothing is built. */
 export const builtCircuits = ({

@@ -14,7 +14,8 @@ import { solve } from '#core/bay/network/solve'
 import { spiceListing } from '#core/bay/network/spice'
 import { practiceBay } from '#core/bay/practice/bays'
 import { buildRig } from '#core/bay/build/build'
-import { assignmentOf, designOf } from '#core/exercise/assignment'
+import { assignmentOf, designOf, rulesOf } from '#core/exercise/assignment'
+import { referenceDesign } from '#core/design/reference'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { makeVariants } from '#core/exercise/variants'
 import { expectedReadings } from '#core/testing/expected/expected'
@@ -67,7 +68,7 @@ if (!designOf(assignmentOf(twelve)).circuits.every(({ stopped }) => !stopped))
   throw new Error('the board of the bench has no solution')
 report(
   'Reference design of twelve ways',
-  time(() => designOf(assignmentOf(twelve)), 100),
+  time(() => referenceDesign(twelve.installation, rulesOf(twelve)), 100),
   'ms',
   LIMITS.designMs,
 )
@@ -76,6 +77,12 @@ report(
   time(() => sheets.map((answers) => markDesign(six, answers)), 20),
   'ms',
   LIMITS.markingMs,
+)
+// Each apprentice with a variant of their own, never designed before: the worst of a pile.
+report(
+  '… each with an installation of its own, designed too',
+  time(() => sheets.map((answers) => markDesign(structuredClone(six), answers)), 20),
+  'ms',
 )
 report(
   'Variants of one circuit for a group of 20',

@@ -12,8 +12,22 @@ const NONE = /^(none|no|not needed|0)$/i
 /** A limit may be written in front of a value: `≤ 0.1 s`, `>= 0.5`. */
 const RELATION = /^\s*[≤≥<>]=?\s*/
 
+/** What was read lately: thirty sheets of one task hold mostly the same texts. */
+const READ = new Map<string, ParsedQuantity>()
+const READ_AT_MOST = 4096
+
 /** Reads one answer in SI. `none` is an answer where an RCD is asked for; a choice is read by its words. */
 export function readAnswer(key: StepKey, text: string): ParsedQuantity {
+  const name = `${key} ${text}`
+  const known = READ.get(name)
+  if (known) return known
+  const read = parseAnswer(key, text)
+  if (READ.size >= READ_AT_MOST) READ.clear()
+  READ.set(name, read)
+  return read
+}
+
+function parseAnswer(key: StepKey, text: string): ParsedQuantity {
   const { choices, quantity } = STEP_KINDS[key]
   const trimmed = text.trim()
   const choice = choices?.find((candidate) => candidate.text.toLowerCase() === trimmed.toLowerCase())
