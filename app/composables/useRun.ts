@@ -6,13 +6,9 @@ import { addStraight, readRun, removeStraight, type RunFields } from '#core/cont
 import { sizeOf, stockMm as stockOf, type Direction } from '#core/containment/containment-run'
 import { expansionMm, supportsOf } from '#core/containment/supports'
 import { tubesOf } from '#core/containment/tubes'
-import {
-  TRUNKING,
-  conduitFactor,
-  conduitTerms,
-  trunkingTerms,
-  type ConduitMm,
-} from '#core/regulations/containment'
+import { SHIPPED_BOOK } from '#core/regulations/book/book'
+import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/book/drawn-in'
+import { TRUNKING, type ConduitMm } from '#core/regulations/containment'
 import { runSentence } from '#words/containment'
 import type { RunView } from '#schemas/workmanship-views'
 
@@ -75,14 +71,18 @@ export function useRun(id: number) {
     const areas = sheet.value!.areasMm2
     const { made, sizeMm } = sheet.value!.run
     const { words } = sizeOf(sheet.value!.run)
+    const { values } = SHIPPED_BOOK
     if (areas.length === 0 || made === 'tray') return { terms: null, takes: null }
     if (made === 'trunking')
       return {
-        terms: trunkingTerms(areas) ?? null,
+        terms: trunkingTerms(values, areas) ?? null,
         takes: TRUNKING.find(({ size }) => words.startsWith(size))?.factor ?? null,
       }
     const drawn = { betweenBoxesM: metres, bends: Math.round(rightAngles) }
-    return { terms: conduitTerms(areas, drawn) ?? null, takes: conduitFactor(sizeMm as ConduitMm, drawn) }
+    return {
+      terms: conduitTerms(values, areas, drawn) ?? null,
+      takes: conduitFactor(values, sizeMm as ConduitMm, drawn),
+    }
   }
 
   const fittings = computed(() => (sheet.value ? billOf(sheet.value, tubes.value, supports.value) : []))

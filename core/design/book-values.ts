@@ -22,6 +22,5 @@ const usedBy = <T extends { readonly book: Book }>(
   chain.flatMap((step) => {
     // A step that was not reached looked nothing up.
     if (!step.cell || values[step.key] === undefined) return []
-    const cell = step.cell(task, values)
-    return cell ? [cell] : []
+    return step.cell(task, values) ?? []
   })

@@ -1,5 +1,5 @@
 import type { CableKind, Method } from '../regulations/cables/cable'
-import type { DrawnRun } from '../regulations/containment'
+import type { DrawnRun } from '../regulations/book/drawn-in'
 import type { Device } from '../regulations/devices'
 import type { Infeed, Marking } from '../regulations/infeed'
 import type { IpDegree } from '../regulations/ip'

@@ -11,6 +11,9 @@ export const COPPER_OHM_PER_M: Readonly<Record<number, number>> = {
   35: 0.524e-3,
 }
 
+/** Resistivity that the conductor tables rest on, Ω·mm²/m at 20 °C. */
+export const COPPER_OHM_MM2_PER_M = 18.1e-3
+
 /** Resistance temperature coefficient of copper used in the trade's tables, per °C from 20 °C. */
 export const COPPER_PER_DEGREE = 0.004
 /** The same of galvanised steel wire. */

@@ -2,14 +2,11 @@
 export const CONDUITS_MM = [16, 20, 25, 32] as const
 export type ConduitMm = (typeof CONDUITS_MM)[number]
 
-/** A straight run up to this length has terms and factors of its own, m. */
-const SHORT_M = 3
-
 /**
  * Cable terms of single conductors by area: a short straight run, and any other; stranded from 4 mm². OSG
  * Tables E1 and E3, from memory.
  */
-const SHORT_TERM: Readonly<Record<number, number>> = {
+export const SHORT_TERM: Readonly<Record<number, number>> = {
   1: 22,
   1.5: 27,
   2.5: 39,
@@ -19,7 +16,7 @@ const SHORT_TERM: Readonly<Record<number, number>> = {
   16: 202,
   25: 385,
 }
-const LONG_TERM: Readonly<Record<number, number>> = {
+export const LONG_TERM: Readonly<Record<number, number>> = {
   1: 16,
   1.5: 22,
   2.5: 30,
@@ -29,12 +26,12 @@ const LONG_TERM: Readonly<Record<number, number>> = {
   16: 145,
   25: 217,
 }
-const SHORT_FACTOR: Readonly<Record<ConduitMm, number>> = { 16: 290, 20: 460, 25: 800, 32: 1400 }
+export const SHORT_FACTOR: Readonly<Record<ConduitMm, number>> = { 16: 290, 20: 460, 25: 800, 32: 1400 }
 /**
  * 10 000 ÷ factor grows in a straight line with length: intercept and growth per metre, read back from OSG
  * Table E4, from memory.
  */
-const LONG_LINE: Readonly<Record<ConduitMm, readonly [number, number]>> = {
+export const LONG_LINE: Readonly<Record<ConduitMm, readonly [number, number]>> = {
   16: [50, 1.66],
   20: [31, 1],
   25: [17.35, 0.528],
@@ -52,7 +49,7 @@ export const TRUNKING: readonly { readonly size: string; readonly factor: number
   { size: '75 × 75', factor: 2371 },
   { size: '100 × 75', factor: 3189 },
 ]
-const TRUNKING_TERM: Readonly<Record<number, number>> = {
+export const TRUNKING_TERM: Readonly<Record<number, number>> = {
   1: 6.8,
   1.5: 8,
   2.5: 11.9,
@@ -62,37 +59,4 @@ const TRUNKING_TERM: Readonly<Record<number, number>> = {
   16: 47.8,
   25: 73.9,
   35: 93.3,
-}
-
-export interface DrawnRun {
-  /** Longest length between draw points, m. */
-  readonly betweenBoxesM: number
-  /** Right-angle bends in it. */
-  readonly bends: number
-}
-
-const isShort = ({ betweenBoxesM, bends }: DrawnRun): boolean => bends === 0 && betweenBoxesM <= SHORT_M
-
-/** Sum of cable terms in a conduit run; undefined when one area has no term. */
-export const conduitTerms = (areasMm2: readonly number[], run: DrawnRun): number | undefined =>
-  sum(areasMm2, isShort(run) ? SHORT_TERM : LONG_TERM)
-
-/** What a conduit takes over this run, in the same unit as the terms. */
-export function conduitFactor(size: ConduitMm, run: DrawnRun): number {
-  if (isShort(run)) return SHORT_FACTOR[size]
-  const [intercept, perMetre] = LONG_LINE[size]
-  return 10_000 / (intercept + perMetre * run.betweenBoxesM * (run.bends === 0 ? 1 : 2 * run.bends))
-}
-
-/** Sum of cable terms in trunking; undefined when one area has no term. */
-export const trunkingTerms = (areasMm2: readonly number[]): number | undefined => sum(areasMm2, TRUNKING_TERM)
-
-function sum(areas: readonly number[], terms: Readonly<Record<number, number>>): number | undefined {
-  let total = 0
-  for (const area of areas) {
-    const term = terms[area]
-    if (term === undefined) return undefined
-    total += term
-  }
-  return total
 }

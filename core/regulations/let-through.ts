@@ -1,11 +1,8 @@
-import { INSTANTANEOUS_S } from './time-current'
-import type { Curve } from './devices'
-
 /**
  * Let-through energy of energy limiting class 3, A²s, by rating up to 16, 32 and 63 A, at 3, 6 and 10 kA; BS
  * EN 60898-1 Annex ZA, from memory.
  */
-const CLASS_3: Readonly<
+export const CLASS_3: Readonly<
   Record<'B' | 'C', readonly (readonly [ratingA: number, atFault: Readonly<Record<number, number>>])[]>
 > = {
   B: [
@@ -20,27 +17,4 @@ const CLASS_3: Readonly<
   ],
 }
 
-const FAULTS_A = [3000, 6000, 10_000]
-
-/**
- * Energy that a breaker lets through at this fault current, A²s: on straight lines between the printed fault levels, and down
- * to nothing below the first. Undefined beyond the table (type D, above 63 A or 10 kA).
- */
-export function letThroughA2s(curve: Curve, ratingA: number, faultA: number): number | undefined {
-  if (curve === 'D') return undefined
-  const row = CLASS_3[curve].find(([upToA]) => ratingA <= upToA)?.[1]
-  const at = FAULTS_A.findIndex((level) => faultA <= level)
-  if (row === undefined || at === -1) return undefined
-  const [from, to] = [at === 0 ? 0 : FAULTS_A[at - 1]!, FAULTS_A[at]!]
-  const [low, high] = [at === 0 ? 0 : row[from]!, row[to]!]
-  return low + ((high - low) * (faultA - from)) / (to - from)
-}
-
-/**
- * I²t that a conductor must stand at a fault that trips the magnetic part, A²s: the full tenth of a second,
- * or what the breaker lets through if that is less.
- */
-export function breakerEnergyA2s(curve: Curve, ratingA: number, faultA: number): number {
-  const whole = faultA ** 2 * INSTANTANEOUS_S
-  return Math.min(whole, letThroughA2s(curve, ratingA, faultA) ?? whole)
-}
+export const FAULT_LEVELS_A = [3000, 6000, 10_000]

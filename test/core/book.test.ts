@@ -104,6 +104,41 @@ describe('a value that the centre reads otherwise', () => {
     ['mV/A/m', { table: 'drop-flat-twin-earth', column: '1', value: 19 }, {}, 'voltDropPerAm', 0.019],
     ['copper', { table: 'copper', column: 'r', value: 7.5 }, {}, 'ohmPerM', 7.5e-3 + 12.1e-3],
     ['Table 41.3', { table: 'zs-breakers', row: '25', column: 'B', value: 1.74 }, {}, 'zsMax', 1.74],
+    [
+      'discharge lamps',
+      { table: 'rule-dischargeFactor', row: '0', column: 'value', value: 1.5 },
+      { load: { basis: 'lamps', count: 46, eachW: 100, isDischarge: true } },
+      'ib',
+      (46 * 100 * 1.5) / 230,
+    ],
+    [
+      'a household cooker',
+      { table: 'diversity-home', row: 'cooker', column: 'above', value: 40 },
+      { use: 'cooker', premises: 'dwelling', load: { basis: 'cooker', powerW: 6900, hasSocket: true } },
+      'ib',
+      10 + 0.4 * 20 + 5,
+    ],
+    [
+      'the cpc in a flat cable',
+      { table: 'cpc-area-flat-twin-earth', column: '1', value: 1 },
+      {},
+      'ohmPerM',
+      7.41e-3 + 18.1e-3,
+    ],
+    [
+      'armour',
+      { table: 'cpc-ohm-armoured-70', column: '1', value: 9.1 },
+      { cable: { kind: 'armoured-70', method: 'C' } },
+      'ohmPerM',
+      7.41e-3 + 9.1e-3,
+    ],
+    [
+      'a term in conduit',
+      { table: 'terms', row: '4', column: 'long', value: 140 },
+      { cable: { kind: 'singles-in-conduit', method: 'B' }, run: { betweenBoxesM: 5, bends: 1 } },
+      'containment',
+      25,
+    ],
     ['Cmin', { table: 'rule-cMin', row: '0', column: 'value', value: 1 }, {}, 'zsMax', 1.84],
   ])('%s reaches the step that looks it up', (_name, parts, about, step, value) => {
     const circuit = referenceDesign(around(aTask({ ...task, ...about })), {
@@ -113,6 +148,35 @@ describe('a value that the centre reads otherwise', () => {
     const worked = circuit.steps.find(({ key }) => key === step)!
     expect(worked.value).toBeCloseTo(value, 6)
     expect(worked.source.centre?.place).toBe('Table 4D5, page 412')
+  })
+
+  test('k and let-through energy move the least cpc as S = √(I²t) ÷ k has it', () => {
+    const least = (parts: Partial<BookChange>[]) => {
+      const { values, steps } = design(parts.map(change))
+      const { source } = steps.find(({ key }) => key === 'cpcMin')!
+      return { mm2: values.cpcMin!, energy: values.energy!, isOwn: source.centre !== undefined }
+    }
+    const shipped = least([])
+    const k = least([{ table: 'k', row: 'flat-twin-earth', column: 'k', value: 100 }])
+    expect([k.mm2 / shipped.mm2, k.isOwn]).toEqual([expect.closeTo(1.15, 6), true])
+    const energy = least([{ table: 'let-through', row: '32', column: 'B/3', value: 9000 }])
+    expect(energy.mm2 / shipped.mm2).toBeCloseTo(Math.sqrt(energy.energy / shipped.energy), 6)
+    expect(energy.energy).toBeLessThan(shipped.energy)
+  })
+
+  test('diversity moves the demand of the board', () => {
+    const lamps = aTask({
+      use: 'lighting',
+      premises: 'dwelling',
+      load: { basis: 'current', currentA: 5, powerFactor: 1 },
+    })
+    const demand = (changes: BookChange[]) =>
+      referenceDesign(around(lamps), { ...RULES, changes }).boards[0]!.steps.find(
+        ({ key }) => key === 'demand',
+      )!
+    expect(demand([]).value).toBeCloseTo(5 * 0.66, 6)
+    const own = demand([change({ table: 'diversity-home', row: 'lighting', column: 'largest', value: 50 })])
+    expect([own.value, own.source.centre?.place]).toEqual([expect.closeTo(2.5, 6), 'Table 4D5, page 412'])
   })
 
   test('a 30 mA rule moves with its figure: sockets up to 20 A alone', () => {

@@ -10,14 +10,15 @@ import {
   sizesIn,
 } from '#core/regulations/book/book'
 import { CABLES } from '#core/regulations/cables/sizes'
-import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/containment'
+import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/book/drawn-in'
 import { CURVES, DEVICES, MAGNETIC_BAND } from '#core/regulations/devices'
-import { PREMISES, cookerCurrentA, cookerFullA } from '#core/regulations/diversity'
+import { cookerCurrentA, cookerFullA } from '#core/regulations/book/demand-rules'
+import { PREMISES } from '#core/regulations/diversity'
 import { tabulatedCpcMm2 } from '#core/regulations/earthing'
 import { EDITIONS, editionOn } from '#core/regulations/editions'
 import { AMBIENT_FACTOR, GROUND_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'
 import { FUSE_LOOP_OHM, fuseCurrentA, fuseTimeS, type FuseFamily } from '#core/regulations/fuses'
-import { breakerEnergyA2s } from '#core/regulations/let-through'
+import { breakerEnergyA2s } from '#core/regulations/book/let-through'
 import { neededRcdType, rcdTimeS } from '#core/regulations/rcd'
 import { searchLibrary } from '#words/library/search'
 import { openingTimeS } from '#core/regulations/time-current'
@@ -127,12 +128,14 @@ test('breakers: an hour at 1.45 In, a minute at 2.55 In, a tenth of a second at 
 })
 
 test('let-through: never above a full tenth of a second, the printed energies at the printed fault levels (BS EN 60898-1 Annex ZA)', () => {
-  expect(breakerEnergyA2s('B', 32, 3000)).toBe(18_000)
-  expect(breakerEnergyA2s('C', 16, 6000)).toBe(42_000)
+  expect(breakerEnergyA2s(SHIPPED_BOOK, 'B', 32, 3000)).toBe(18_000)
+  expect(breakerEnergyA2s(SHIPPED_BOOK, 'C', 16, 6000)).toBe(42_000)
   for (const curve of CURVES)
     for (const amps of [200, 400, 800, 1600, 3200, 6400]) {
-      expect(breakerEnergyA2s(curve, 20, amps)).toBeLessThanOrEqual(amps ** 2 * 0.1)
-      expect(breakerEnergyA2s(curve, 20, amps * 1.2)).toBeGreaterThan(breakerEnergyA2s(curve, 20, amps))
+      expect(breakerEnergyA2s(SHIPPED_BOOK, curve, 20, amps)).toBeLessThanOrEqual(amps ** 2 * 0.1)
+      expect(breakerEnergyA2s(SHIPPED_BOOK, curve, 20, amps * 1.2)).toBeGreaterThan(
+        breakerEnergyA2s(SHIPPED_BOOK, curve, 20, amps),
+      )
     }
 })
 
@@ -156,7 +159,7 @@ test('conduit and trunking: printed factors and terms', () => {
     // The line through the table's reciprocals meets every printed factor to a unit.
     for (const [size, factor] of Object.entries(printed))
       expect(
-        Math.abs(conduitFactor(Number(size) as 16, { betweenBoxesM, bends }) - factor),
+        Math.abs(conduitFactor(SHIPPED_BOOK.values, Number(size) as 16, { betweenBoxesM, bends }) - factor),
         `${size} mm, ${betweenBoxesM} m`,
       ).toBeLessThan(1.3)
   }
@@ -167,9 +170,9 @@ test('conduit and trunking: printed factors and terms', () => {
   near(3, 2, { 20: 233 })
   near(3, 0, { 16: 290, 20: 460, 25: 800, 32: 1400 })
   // Six 2.5 mm² over 5 m with a bend: 6 × 30 = 180.
-  expect(conduitTerms(Array(6).fill(2.5), { betweenBoxesM: 5, bends: 1 })).toBe(180)
-  expect(conduitTerms([35], { betweenBoxesM: 5, bends: 1 })).toBeUndefined()
-  expect(trunkingTerms([2.5, 2.5, 2.5])).toBeCloseTo(35.7, 9)
+  expect(conduitTerms(SHIPPED_BOOK.values, Array(6).fill(2.5), { betweenBoxesM: 5, bends: 1 })).toBe(180)
+  expect(conduitTerms(SHIPPED_BOOK.values, [35], { betweenBoxesM: 5, bends: 1 })).toBeUndefined()
+  expect(trunkingTerms(SHIPPED_BOOK.values, [2.5, 2.5, 2.5])).toBeCloseTo(35.7, 9)
 })
 
 test('trunking terms are the area over the insulation, π ÷ 4 × d² (BS EN 50525-2-31 diameters, from memory)', () => {
@@ -182,7 +185,7 @@ test('trunking terms are the area over the insulation, π ÷ 4 × d² (BS EN 505
     [16, 7.8],
   ] as const) {
     expect(
-      Math.abs(trunkingTerms([area])! / ((Math.PI / 4) * diameter ** 2) - 1),
+      Math.abs(trunkingTerms(SHIPPED_BOOK.values, [area])! / ((Math.PI / 4) * diameter ** 2) - 1),
       `${area} mm²`,
     ).toBeLessThan(0.02)
   }
@@ -201,11 +204,14 @@ test('earthing and bonding', () => {
 
 // On-Site Guide Appendix A.
 test('diversity', () => {
-  expect(cookerCurrentA(41.3, true)).toBeCloseTo(24.39, 2)
-  expect(cookerCurrentA(8, false)).toBe(8)
+  expect(cookerCurrentA(SHIPPED_BOOK, 41.3, true)).toBeCloseTo(24.39, 2)
+  expect(cookerCurrentA(SHIPPED_BOOK, 8, false)).toBe(8)
   for (const full of [6, 10, 41.3])
     for (const socket of [true, false])
-      expect(cookerFullA(cookerCurrentA(full, socket), socket)).toBeCloseTo(full, 9)
+      expect(cookerFullA(SHIPPED_BOOK, cookerCurrentA(SHIPPED_BOOK, full, socket), socket)).toBeCloseTo(
+        full,
+        9,
+      )
   expect(PREMISES).toContain('guest-house')
 })
 

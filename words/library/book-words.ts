@@ -1,5 +1,5 @@
 import { PRINTED_KINDS, bookTable } from '#core/regulations/book/tables'
-import type { Parameter } from '#core/regulations/book/values'
+import { CONDUIT_BENDS, DIVERSITY_PLACES, type Parameter } from '#core/regulations/book/values'
 import type { CableKind } from '#core/regulations/cables/cable'
 import { CABLES } from '#core/regulations/cables/sizes'
 
@@ -88,6 +88,39 @@ const one = (
   row: TableWords['row'],
 ): TableWords => ({ title, unit, corner, column: () => column, row })
 
+const TERMS: Readonly<Record<string, string>> = {
+  short: 'conduit, straight up to 3 m',
+  long: 'conduit, other runs',
+  trunking: 'trunking',
+}
+const bendsWords = (bends: number): string => {
+  if (bends === 0) return 'straight run'
+  return bends === 1 ? 'one bend' : `${bends} bends`
+}
+const DIVERSITY_TITLE = {
+  home: 'homes',
+  guestHouse: 'guest houses',
+  business: 'shops, offices and workshops',
+} as const
+const SHARES: Readonly<Record<string, string>> = {
+  largest: 'largest, %',
+  second: 'second, %',
+  others: 'others, %',
+  fullA: 'in full, A',
+  above: 'of the rest, %',
+}
+
+/** Cpc that differs from its line, and what is not copper. */
+function cpcWords(kind: CableKind): [string, TableWords][] {
+  const made = CPC_MADE[CABLES[kind].cpc.made]
+  const words = { corner: 'csa', column: (key: string) => (key === '3' ? 'four-core' : 'two-core'), row: mm2 }
+  return [
+    [`cpc-area-${kind}`, { ...words, title: `${made}, ${cableTitle(kind)}`, unit: 'mm²' }],
+    [`cpc-ohm-${kind}`, { ...words, title: `${made}, ${cableTitle(kind)}, at 20 °C`, unit: 'mΩ/m' }],
+  ]
+}
+const CPC_MADE = { copper: 'Cpc', armour: 'Armour as cpc', sheath: 'Sheath as cpc' } as const
+
 const WORDS = new Map<string, TableWords>([
   [
     'zs-breakers',
@@ -137,6 +170,54 @@ const WORDS = new Map<string, TableWords>([
   ['tails', one('Tails by main fuse', 'mm²', 'fuse', 'tails', ampere)],
   ['bonding', one('Main bonding with PME', 'mm²', 'supply neutral', 'bonding', (key) => `up to ${key} mm²`)],
   ['trunking', one('Trunking factors at 45 % fill', '', 'size', 'factor', (key) => `${key} mm`)],
+  [
+    'terms',
+    {
+      title: 'Cable terms for conduit and trunking',
+      unit: '',
+      corner: 'csa',
+      column: (key) => TERMS[key] ?? key,
+      row: mm2,
+      note: 'The sum of the terms must not be more than the factor.',
+    },
+  ],
+  [
+    'conduit-short',
+    one('Conduit factors, straight run up to 3 m', '', 'size', 'factor', (key) => `${key} mm`),
+  ],
+  ...CONDUIT_BENDS.map((bends): [string, TableWords] => [
+    `conduit-${bends}`,
+    {
+      title: `Conduit factors, ${bendsWords(bends)} between draw points`,
+      unit: '',
+      corner: 'run',
+      column: (key) => `${key} mm`,
+      row: (key) => `${key} m`,
+    },
+  ]),
+  ...PRINTED_KINDS.flatMap(cpcWords),
+  [
+    'let-through',
+    {
+      title: 'Let-through energy of breakers, class 3',
+      unit: 'A²s',
+      corner: 'In',
+      column: (key) => `type ${key.replace('/', ', ')} kA`,
+      row: (key) => `up to ${key} A`,
+    },
+  ],
+  ['k', one('k of the cpc by cable', 'A·√s/mm²', 'cable', 'k', (key) => cableTitle(key as CableKind))],
+  ...DIVERSITY_PLACES.map((place): [string, TableWords] => [
+    `diversity-${place}`,
+    {
+      title: `Diversity, ${DIVERSITY_TITLE[place]}`,
+      unit: '',
+      corner: 'use',
+      column: (key) => SHARES[key] ?? key,
+      row: (key) => key,
+      note: 'A use without a row counts in full.',
+    },
+  ]),
 ])
 
 /** Figures in rules: what each is, and its unit. */
@@ -159,6 +240,8 @@ export const PARAMETER_WORDS: Readonly<Record<Parameter, { readonly name: string
     finalTtS: { name: 'Disconnection, final circuit, TT', unit: 's' },
     distributionTnS: { name: 'Disconnection, distribution circuit, TN', unit: 's' },
     distributionTtS: { name: 'Disconnection, distribution circuit, TT', unit: 's' },
+    cookerSocketA: { name: 'Cooker control unit with a socket, added', unit: 'A' },
+    dischargeFactor: { name: 'Discharge lamps, volt-amperes for each watt', unit: '' },
   }
 
 const RULE = 'rule-'

@@ -27,6 +27,7 @@ function derivationOf(book: Book, { id }: BookTable, row: string, column: string
     if (copper === undefined) return undefined
     return `about ${column === '3' ? '√3' : '2'} × ${copper.toFixed(2)} mΩ/m at ${conductorC} °C`
   }
+  if (/^conduit-\d/.test(id)) return 'on the line through the printed factors'
   return id === 'trunking' ? 'about 0.45 × width × height inside' : undefined
 }
 

@@ -1,5 +1,6 @@
 import { LINES, type Line } from '../../installation/installation'
-import { HOME_COOKER, cookerFullA, diversityOf, type Diversity } from '../../regulations/diversity'
+import { cookerFullA, cookerRule, diversityCells, diversityOf } from '../../regulations/book/demand-rules'
+import type { Diversity } from '../../regulations/diversity'
 import { SOURCES } from '../../regulations/source'
 import type { Use } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
@@ -54,7 +55,7 @@ function byExcess(
 }
 
 function demandOfUse(task: BoardTask, use: Use, same: readonly Contribution[]): UseDemand {
-  const diversity = diversityOf(task.premises, use)
+  const diversity = diversityOf(task.book, task.premises, use)
   if (diversity.by === 'order')
     return {
       use,
@@ -65,10 +66,10 @@ function demandOfUse(task: BoardTask, use: Use, same: readonly Contribution[]): 
     }
   // A household cooker's Ib has its own diversity in it already; the rule is for all cookers together.
   const full = same.map(({ currentA, householdCooker }) =>
-    householdCooker ? cookerFullA(currentA, householdCooker.hasSocket) : currentA,
+    householdCooker ? cookerFullA(task.book, currentA, householdCooker.hasSocket) : currentA,
   )
   const sockets = same.filter(({ householdCooker }) => householdCooker?.hasSocket).length
-  return { use, ...byExcess(diversity, full, sockets * HOME_COOKER.socketA) }
+  return { use, ...byExcess(diversity, full, sockets * cookerRule(task.book).socketA) }
 }
 
 /** Each use's share of these circuits' demand, in the order in which the uses come. */
@@ -126,7 +127,7 @@ function demandOverAllA(task: BoardTask): number {
   const shareOf = new Map<Contribution, number>()
   for (const contribution of task.contributions) shareOf.set(contribution, contribution.currentA)
   for (const use of new Set(task.contributions.map((contribution) => contribution.use))) {
-    const diversity = diversityOf(task.premises, use)
+    const diversity = diversityOf(task.book, task.premises, use)
     if (diversity.by !== 'order') continue
     task.contributions
       .filter((contribution) => contribution.use === use)
@@ -165,6 +166,8 @@ export const maximumDemand: BoardStep = {
   ...STEP_KINDS.demand,
   kind: 'calculated',
   needs: [],
+  cell: ({ book, premises, contributions }) =>
+    [...new Set(contributions.map(({ use }) => use))].flatMap((use) => diversityCells(book, premises, use)),
   derive: (task) => {
     const heaviest = heaviestLine(task)
     const demand = heaviest.ampere

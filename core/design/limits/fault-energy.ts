@@ -1,6 +1,6 @@
 import type { Task } from '../model/task'
 import { MAGNETIC_BAND } from '../../regulations/devices'
-import { breakerEnergyA2s } from '../../regulations/let-through'
+import { breakerEnergyA2s } from '../../regulations/book/let-through'
 import { makerEnergyA2s, makerTimeS } from '../../regulations/maker-data'
 import { rcdTimeS } from '../../regulations/rcd'
 import { INSTANTANEOUS_S, openingTimeS } from '../../regulations/time-current'
@@ -49,6 +49,6 @@ function energyOf(
   const whole = faultA ** 2 * timeS
   const { curve } = task.device
   const isMagnetic = curve !== null && faultA >= MAGNETIC_BAND[curve][1] * ratingA * 0.995
-  const energyA2s = isMagnetic ? Math.min(whole, breakerEnergyA2s(curve, ratingA, faultA)) : whole
+  const energyA2s = isMagnetic ? Math.min(whole, breakerEnergyA2s(task.book, curve, ratingA, faultA)) : whole
   return { energyA2s, by: energyA2s < whole ? 'class' : 'time' }
 }

@@ -1,4 +1,5 @@
 import { sourceIn, type Book } from '../../regulations/book/book'
+import { cellKey } from '../../regulations/book/change'
 import type { Derivation, Step, StepValues } from './step'
 
 /** Works a step, and names the centre's own book where the value that it looks up stands there. */
@@ -9,5 +10,7 @@ export function deriveStep<T extends { readonly book: Book }>(
 ): Derivation {
   const derivation = step.derive(task, values)
   if (!derivation.ok || !step.cell || task.book.changed.size === 0) return derivation
-  return { ...derivation, source: sourceIn(task.book, derivation.source, step.cell(task, values)) }
+  const looked = [step.cell(task, { ...values, [step.key]: derivation.value }) ?? []].flat()
+  const changed = looked.find((cell) => task.book.changed.has(cellKey(cell)))
+  return { ...derivation, source: sourceIn(task.book, derivation.source, changed) }
 }

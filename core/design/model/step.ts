@@ -100,8 +100,8 @@ export interface Step<T> extends StepKind {
   readonly appliesTo?: (task: T) => boolean
   /** Works the step from the task and earlier values; every key in `needs` that applies to the task is present. */
   readonly derive: (task: T, values: StepValues) => Derivation
-  /** The value of the book that this step looks up; absent where it is none, or a rule's own figure. */
-  readonly cell?: (task: T, values: StepValues) => Cell | undefined
+  /** The value of the book that this step looks up, or the values; absent where it is none. */
+  readonly cell?: (task: T, values: StepValues) => Cell | readonly Cell[] | undefined
   readonly neighbours?: (task: T, values: StepValues) => Neighbour[]
   /**
    * Another answer that also satisfies the rules, or is right for another premise; undefined where it has

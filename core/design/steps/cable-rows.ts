@@ -1,6 +1,7 @@
 import type { Task } from '../model/task'
 import { sizeIn } from '../../regulations/book/book'
-import { printedAs } from '../../regulations/book/tables'
+import type { Cell } from '../../regulations/book/change'
+import { bookTable, printedAs } from '../../regulations/book/tables'
 import { ratingColumn } from '../../regulations/book/values'
 import { CABLES, methodsOf, pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
@@ -98,13 +99,29 @@ export const voltDropPerAmpMetre: CircuitStep = {
   },
 }
 
+/** Of the line, and of the cpc by what it is made of. */
+function pairCells(task: Task, csa: number): Cell[] {
+  const { kind } = task.cable
+  const own = (table: string) => ({ table, row: String(csa), column: String(task.phases) })
+  const copper = (area: number) => ({ table: 'copper', row: String(area), column: 'r' })
+  const { made } = CABLES[kind].cpc
+  const size = sizeFor(task, csa)
+  const area = bookTable(`cpc-area-${printedAs(kind)}`) ? [own(`cpc-area-${printedAs(kind)}`)] : []
+  if (made === 'armour') return [copper(csa), own(`cpc-ohm-${kind}`)]
+  return [
+    copper(csa),
+    ...area,
+    ...(made === 'copper' && size && size.cpcMm2 !== csa ? [copper(size.cpcMm2)] : []),
+  ]
+}
+
 /** r1 + r2 of the pair at 20 °C, Ω/m. */
 export const resistancePerMetre: CircuitStep = {
   key: 'ohmPerM',
   ...STEP_KINDS.ohmPerM,
   kind: 'looked-up',
   needs: ['csa'],
-  cell: (_task, { csa }) => ({ table: 'copper', row: String(csa), column: 'r' }),
+  cell: (task, { csa }) => pairCells(task, csa!),
   appliesTo: ({ topology }) => topology !== 'ring',
   derive: (task, values) =>
     fromRow(task, values, (size) => {

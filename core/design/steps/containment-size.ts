@@ -1,12 +1,13 @@
 import type { Task } from '../model/task'
 import { isDrawnIn, type CableSize } from '../../regulations/cables/sizes'
 import {
-  CONDUITS_MM,
-  TRUNKING,
+  conduitCells,
   conduitFactor,
   conduitTerms,
+  trunkingCells,
   trunkingTerms,
-} from '../../regulations/containment'
+} from '../../regulations/book/drawn-in'
+import { CONDUITS_MM, TRUNKING } from '../../regulations/containment'
 import { SOURCES } from '../../regulations/source'
 import { accepted, atMost, refused, stopped, worked, type Check, type StepValues } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
@@ -33,12 +34,16 @@ interface Fit {
 function fits(task: Task, size: CableSize): Fit[] | undefined {
   const isConduit = task.cable.kind === 'singles-in-conduit'
   const terms = isConduit
-    ? conduitTerms(areasInside(task, size), task.run)
-    : trunkingTerms(areasInside(task, size))
+    ? conduitTerms(task.book.values, areasInside(task, size), task.run)
+    : trunkingTerms(task.book.values, areasInside(task, size))
   if (terms === undefined) return undefined
   const choices = STEP_KINDS.containment.choices!
   return isConduit
-    ? CONDUITS_MM.map((mm, i) => ({ choice: choices[i]!, terms, factor: conduitFactor(mm, task.run) }))
+    ? CONDUITS_MM.map((mm, i) => ({
+        choice: choices[i]!,
+        terms,
+        factor: conduitFactor(task.book.values, mm, task.run),
+      }))
     : TRUNKING.map(({ size: dimensions }, i) => ({
         choice: choices[CONDUITS_MM.length + i]!,
         terms,
@@ -52,6 +57,15 @@ export const containmentSize: CircuitStep = {
   ...STEP_KINDS.containment,
   kind: 'chosen',
   needs: ['csa'],
+  cell: (task, values) => {
+    const size = sizeFor(task, values.csa!)
+    const at = STEP_KINDS.containment.choices!.findIndex(({ value }) => value === values.containment)
+    if (!size || at === -1) return undefined
+    const areas = areasInside(task, size)
+    return at < CONDUITS_MM.length
+      ? conduitCells(areas, CONDUITS_MM[at]!, task.run)
+      : trunkingCells(areas, TRUNKING[at - CONDUITS_MM.length]!.size)
+  },
   appliesTo: ({ cable }) => isDrawnIn(cable.kind),
   derive: (task, values) =>
     fromRow(task, values, (size) => {

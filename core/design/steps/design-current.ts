@@ -1,5 +1,7 @@
 import type { Load } from '../../installation/installation'
-import { DISCHARGE_FACTOR, cookerCurrentA } from '../../regulations/diversity'
+import type { Book } from '../../regulations/book/book'
+import { cookerCurrentA, cookerRule, diversityCells } from '../../regulations/book/demand-rules'
+import { ruleCell } from '../../regulations/book/tables'
 import { SOURCES, type Source } from '../../regulations/source'
 import { U0_V, nominalV, type Phases } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
@@ -13,10 +15,19 @@ export const designCurrent: CircuitStep = {
   ...STEP_KINDS.ib,
   kind: 'calculated',
   needs: [],
-  derive: ({ load, phases, demandA }) => currentOf(load, phases, demandA),
+  cell: ({ load, book }) => cellsOf(load, book),
+  derive: ({ load, phases, demandA, book }) => currentOf(load, book, phases, demandA),
 }
 
-function currentOf(load: Load, phases: Phases, demandA: number | null): Derivation {
+/** Of the rules for lamps and household cookers. */
+function cellsOf(load: Load, book: Book) {
+  if (load.basis === 'lamps') return load.isDischarge ? [ruleCell('dischargeFactor')] : []
+  if (load.basis !== 'cooker') return []
+  const socket = load.hasSocket ? [ruleCell('cookerSocketA')] : []
+  return [...diversityCells(book, 'dwelling', 'cooker'), ...socket]
+}
+
+function currentOf(load: Load, book: Book, phases: Phases, demandA: number | null): Derivation {
   switch (load.basis) {
     case 'current':
       return load.currentA > 0
@@ -29,9 +40,9 @@ function currentOf(load: Load, phases: Phases, demandA: number | null): Derivati
       return fromPower(load.powerW, factors, phases)
     }
     case 'lamps':
-      return fromLamps(load)
+      return fromLamps(load, book)
     case 'cooker':
-      return fromCooker(load)
+      return fromCooker(load, book)
     case 'board':
       return demandA === null
         ? stopped('upstream')
@@ -42,21 +53,26 @@ function currentOf(load: Load, phases: Phases, demandA: number | null): Derivati
 const asGiven = (ampere: number, formula: string, source: Source): Derivation =>
   worked(ampere, formula, `${formatNumber(ampere, 'current')} A`, source)
 
-function fromLamps({ count, eachW, isDischarge }: Extract<Load, { basis: 'lamps' }>): Derivation {
-  const watts = count * eachW * (isDischarge ? DISCHARGE_FACTOR : 1)
+function fromLamps(
+  { count, eachW, isDischarge }: Extract<Load, { basis: 'lamps' }>,
+  { values }: Book,
+): Derivation {
+  const { dischargeFactor } = values.parameters
+  const watts = count * eachW * (isDischarge ? dischargeFactor : 1)
   if (!(watts > 0)) return stopped('load', { value: watts })
-  const factor = isDischarge ? ` × ${DISCHARGE_FACTOR}` : ''
+  const factor = isDischarge ? ` × ${dischargeFactor}` : ''
   const working = `${count} × ${eachW}${factor} ÷ ${U0_V}`
   return worked(watts / U0_V, `Ib = lamps × W${factor} ÷ U0`, working, SOURCES.diversity)
 }
 
-function fromCooker({ powerW, hasSocket }: Extract<Load, { basis: 'cooker' }>): Derivation {
+function fromCooker({ powerW, hasSocket }: Extract<Load, { basis: 'cooker' }>, book: Book): Derivation {
+  const { fullA, share, socketA } = cookerRule(book)
   const full = powerW / U0_V
   if (!(full > 0)) return stopped('load', { value: powerW })
-  const [named, added] = hasSocket ? [' + 5 A for the socket', ' + 5'] : ['', '']
-  const formula = `Ib = 10 A + 30 % of the rest${named}`
-  const working = `10 + 0.3 × (${powerW} ÷ ${U0_V} − 10)${added}`
-  return worked(cookerCurrentA(full, hasSocket), formula, working, SOURCES.diversity)
+  const [named, added] = hasSocket ? [` + ${socketA} A for the socket`, ` + ${socketA}`] : ['', '']
+  const formula = `Ib = ${fullA} A + ${Math.round(share * 100)} % of the rest${named}`
+  const working = `${fullA} + ${share} × (${powerW} ÷ ${U0_V} − ${fullA})${added}`
+  return worked(cookerCurrentA(book, full, hasSocket), formula, working, SOURCES.diversity)
 }
 
 /** The share of the load that is not heat divides, and three phases carry P ÷ (√3 × U). */

@@ -16,7 +16,7 @@ import {
   type StepValues,
 } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
-import { letThroughA2s } from '../../regulations/let-through'
+import { letThroughA2s, letThroughCell } from '../../regulations/book/let-through'
 import { makerEnergyA2s, makerTimeS } from '../../regulations/maker-data'
 import { INSTANTANEOUS_S } from '../../regulations/time-current'
 import { fromRow } from './cable-rows'
@@ -62,6 +62,12 @@ export const letThroughEnergy: CircuitStep = {
   ...STEP_KINDS.energy,
   kind: 'calculated',
   needs: ['faultCurrent', 'in', 'residual'],
+  cell: (task, values) => {
+    const { faultCurrent, in: rating, residual } = values as Required<typeof values>
+    const { curve } = task.device
+    const isByClass = curve !== null && faultEnergy(task, rating, residual, faultCurrent).by === 'class'
+    return isByClass ? letThroughCell(task.book, curve, rating, faultCurrent) : undefined
+  },
   derive: (task, values) => {
     const { faultCurrent, in: rating, residual } = values as Required<typeof values>
     const { energyA2s, timeS, by } = faultEnergy(task, rating, residual, faultCurrent)
@@ -102,7 +108,7 @@ function premises(
   const isRead = time !== undefined && readOff.some((known) => Math.abs(time / known - 1) <= CURVE_TOLERANCE)
   const times = isRead ? [...readOff, time] : readOff
   const { curve } = task.device
-  const byClass = curve === null ? undefined : letThroughA2s(curve, rating, faultA)
+  const byClass = curve === null ? undefined : letThroughA2s(task.book, curve, rating, faultA)
   return [
     ...(makers === undefined ? [] : [{ energyA2s: makers, note: 'adiabaticByMaker' as const }]),
     ...times.map((seconds) => ({ energyA2s: faultA ** 2 * seconds, note: 'adiabaticByTime' as const })),
@@ -136,6 +142,7 @@ export const adiabaticArea: CircuitStep = {
   ...STEP_KINDS.cpcMin,
   kind: 'calculated',
   needs: ['energy', 'csa'],
+  cell: ({ cable }) => ({ table: 'k', row: cable.kind, column: 'k' }),
   derive: (task, values) =>
     fromRow(task, values, (size) => {
       const { energy } = values as Required<typeof values>

@@ -1,7 +1,7 @@
 import type { Task } from '../model/task'
 import { DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { fuseCurrentA } from '../../regulations/fuses'
-import { letThroughA2s } from '../../regulations/let-through'
+import { letThroughA2s } from '../../regulations/book/let-through'
 import { SOURCES } from '../../regulations/source'
 import { INSTANTANEOUS_S } from '../../regulations/time-current'
 import { formatNumber } from '../../units/format'
@@ -64,7 +64,7 @@ function underFuse(task: Task, ratingA: number): SelectivityVerdict {
     }
   // Makers give type D about what type C lets through; from memory.
   const energy =
-    letThroughA2s(curve === 'D' ? 'C' : curve, ratingA, task.supply.ipfA) ??
+    letThroughA2s(task.book, curve === 'D' ? 'C' : curve, ratingA, task.supply.ipfA) ??
     task.supply.ipfA ** 2 * INSTANTANEOUS_S
   const preArc = melts ** 2 * PRE_ARC_S
   const isSelective = energy < preArc

@@ -1,6 +1,7 @@
 import { roundTo } from '../../units/format'
 import { cableSizes, type CableColumns, type CableSize } from '../cables/sizes'
 import type { CableKind, Method } from '../cables/cable'
+import type { ConduitMm } from '../containment'
 import { DEVICES, magneticA, type Curve, type Device } from '../devices'
 import { halfEarthingMm2 } from '../earthing'
 import { PRESENT_EDITION, type Edition } from '../editions'
@@ -8,6 +9,7 @@ import { fuseCurrentA } from '../fuses'
 import type { Source } from '../source'
 import { DROP_SHARE, U0_V, type Arrangement, type Phases, type Use } from '../supply'
 import { cellKey, type BookChange, type Cell } from './change'
+import { conduitFactor } from './drawn-in'
 import { bookTable, printedAs, type BookTable } from './tables'
 import { ratingColumn, shippedValues, type BookValues } from './values'
 
@@ -53,9 +55,15 @@ export function printedValue(book: Book, { table: id, row, column }: Cell): numb
   const table = bookTable(id)
   if (!table?.columns.includes(column)) return undefined
   if (id === 'zs-breakers') return breakerZsOhm(book, column as Curve, Number(row))
+  const bends = /^conduit-(\d)$/.exec(id)?.[1]
+  if (bends !== undefined) return Math.round(longConduit(book, Number(bends), Number(row), column))
   const value = table.read(book.values, column)[row as unknown as number]
   return value === undefined ? undefined : Number((value * table.scale).toPrecision(12))
 }
+
+/** A factor of conduit as it is printed, on the line through the printed ones unless entered. */
+const longConduit = (book: Book, bends: number, betweenBoxesM: number, size: string): number =>
+  conduitFactor(book.values, Number(size) as ConduitMm, { betweenBoxesM, bends })
 
 /** Rows that a table has in this book, in rising order; a row that was taken out is gone. */
 export function bookRows(book: Book, table: BookTable): string[] {
@@ -75,13 +83,16 @@ export function sizesIn(book: Book, kind: CableKind, method: Method, phases: Pha
   const key = `${kind} ${method} ${phases}`
   const known = book.sizes.get(key)
   if (known) return known
-  const { rating, drop } = book.values.cables[printedAs(kind)]
+  const { rating, drop, cpcMm2, cpcOhmPerM } = book.values.cables[printedAs(kind)]
   const columns: CableColumns = {
     ratingA: rating[ratingColumn(method, phases)] ?? {},
     voltDropVPerAm: drop[phases] ?? {},
     copperOhmPerM: book.values.copperOhmPerM,
+    cpcMm2: cpcMm2[phases] ?? {},
+    cpcOhmPerM: cpcOhmPerM[phases] ?? {},
+    k: book.values.k[kind]!,
   }
-  const rows = cableSizes(kind, phases, columns)
+  const rows = cableSizes(kind, columns)
   book.sizes.set(key, rows)
   return rows
 }

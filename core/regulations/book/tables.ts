@@ -1,9 +1,22 @@
 import { CABLES } from '../cables/sizes'
 import type { CableKind } from '../cables/cable'
+import { CONDUITS_MM } from '../containment'
+import { FAULT_LEVELS_A } from '../let-through'
 import { SOURCES, type Source } from '../source'
 import type { Cell } from './change'
 import type { FuseFamily } from '../fuses'
-import { BREAKER_COLUMNS, BREAKER_ROWS, PARAMETERS, type BookValues, type Parameter } from './values'
+import {
+  BREAKER_COLUMNS,
+  BREAKER_ROWS,
+  CONDUIT_BENDS,
+  DIVERSITY_COLUMNS,
+  DIVERSITY_PLACES,
+  PARAMETERS,
+  letThroughColumn,
+  type BookValues,
+  type DiversityValues,
+  type Parameter,
+} from './values'
 
 type Column = Record<number, number>
 
@@ -180,6 +193,101 @@ const otherTables: readonly BookTable[] = [
   },
 ]
 
+/** Conductors whose areas differ from their line's, and resistances of what is not copper. */
+const cpcTables: readonly BookTable[] = PRINTED_KINDS.flatMap((kind): BookTable[] => {
+  const { cpc } = CABLES[kind]
+  if (GROWING.includes(kind)) return []
+  const columns = Object.keys(CABLES[kind].voltDropVPerAm)
+  const table = { source: cpc.source, columns, trend: 'any', grows: false } as const
+  const area: BookTable = {
+    ...table,
+    id: `cpc-area-${kind}`,
+    read: ({ cables }, column) => cables[kind].cpcMm2[column] ?? {},
+    scale: 1,
+    range: [0.5, 500],
+  }
+  if (cpc.made !== 'armour') return [area]
+  return [
+    area,
+    {
+      ...table,
+      id: `cpc-ohm-${kind}`,
+      read: ({ cables }, column) => cables[kind].cpcOhmPerM[column] ?? {},
+      scale: 1e3,
+      range: [0.01, 100],
+    },
+  ]
+})
+
+/** Metres between draw points for which factors are printed; a straight run up to 3 m has a table of its own. */
+const CONDUIT_ROWS = ['1', '1.5', '2', '2.5', '3', '3.5', '4', '4.5', '5', '6', '7', '8', '9', '10']
+const TERM_FACTS = { scale: 1, range: [1, 2000] } as const
+
+const drawnInTables: readonly BookTable[] = [
+  {
+    id: 'terms',
+    source: SOURCES.conduitCapacity,
+    columns: ['short', 'long', 'trunking'],
+    read: ({ terms }, column) => terms[column as keyof BookValues['terms']],
+    ...TERM_FACTS,
+    trend: 'rises',
+    grows: false,
+  },
+  {
+    id: 'conduit-short',
+    source: SOURCES.conduitCapacity,
+    columns: ['factor'],
+    read: ({ shortConduit }) => shortConduit,
+    ...TERM_FACTS,
+    trend: 'rises',
+    grows: false,
+  },
+  ...CONDUIT_BENDS.map((bends): BookTable => ({
+    id: `conduit-${bends}`,
+    source: SOURCES.conduitCapacity,
+    columns: CONDUITS_MM.map(String),
+    read: ({ conduit }, column) => conduit[bends][Number(column) as (typeof CONDUITS_MM)[number]],
+    ...TERM_FACTS,
+    trend: 'falls',
+    grows: false,
+    rows: bends === 0 ? CONDUIT_ROWS.filter((metres) => Number(metres) > 3) : CONDUIT_ROWS,
+  })),
+]
+
+const diversityTables: readonly BookTable[] = DIVERSITY_PLACES.map((place) => ({
+  id: `diversity-${place}`,
+  source: SOURCES.diversity,
+  columns: place === 'home' ? DIVERSITY_COLUMNS : DIVERSITY_COLUMNS.slice(0, 3),
+  read: ({ diversity }, column) => diversity[place][column as keyof DiversityValues] as Column,
+  scale: 1,
+  range: [1, 100],
+  trend: 'any',
+  grows: false,
+}))
+
+const faultTables: readonly BookTable[] = [
+  {
+    id: 'let-through',
+    source: SOURCES.letThrough,
+    columns: ['B', 'C'].flatMap((curve) => FAULT_LEVELS_A.map((faultA) => letThroughColumn(curve, faultA))),
+    read: ({ letThrough }, column) => letThrough[column] ?? {},
+    scale: 1,
+    range: [1000, 1e6],
+    trend: 'rises',
+    grows: false,
+  },
+  {
+    id: 'k',
+    source: SOURCES.adiabatic,
+    columns: ['k'],
+    read: ({ k }) => k as Column,
+    scale: 1,
+    range: [20, 250],
+    trend: 'any',
+    grows: false,
+  },
+]
+
 /** Figures of rules, one row each: where they come from, and what can stand there. */
 const PARAMETER_FACTS: Readonly<
   Record<
@@ -204,6 +312,8 @@ const PARAMETER_FACTS: Readonly<
   finalTtS: { source: SOURCES.disconnectionTimes, range: [0.01, 5] },
   distributionTnS: { source: SOURCES.disconnectionTimes, range: [0.01, 10] },
   distributionTtS: { source: SOURCES.disconnectionTimes, range: [0.01, 10] },
+  cookerSocketA: { source: SOURCES.diversity, range: [1, 32] },
+  dischargeFactor: { source: SOURCES.diversity, range: [1, 3] },
 }
 
 /** Each figure of a rule is a table with one cell: its own unit, range and clause. */
@@ -235,6 +345,10 @@ export const BOOK_TABLES: readonly BookTable[] = [
   ...factorTables,
   ...cableTables,
   ...otherTables,
+  ...cpcTables,
+  ...faultTables,
+  ...drawnInTables,
+  ...diversityTables,
 ]
 /** Where the figure of a rule stands. */
 export const ruleCell = (name: Parameter): Cell => ({ table: `rule-${name}`, row: '0', column: 'value' })

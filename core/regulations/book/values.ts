@@ -1,9 +1,25 @@
 import type { Cable, CableKind } from '../cables/cable'
 import { CABLES } from '../cables/sizes'
 import { COPPER_OHM_PER_M } from '../conductors'
-import { TRUNKING } from '../containment'
+import {
+  CONDUITS_MM,
+  LONG_TERM,
+  SHORT_FACTOR,
+  SHORT_TERM,
+  TRUNKING,
+  TRUNKING_TERM,
+  type ConduitMm,
+} from '../containment'
 import { CURVES, DEVICES, type Curve } from '../devices'
 import { DISTRIBUTION_S, FINAL_S, shortTimeLimitA } from '../disconnection'
+import {
+  BUSINESS_DIVERSITY,
+  DISCHARGE_FACTOR,
+  GUEST_HOUSE_DIVERSITY,
+  HOME_COOKER,
+  HOME_DIVERSITY,
+  type DiversityColumn,
+} from '../diversity'
 import { PME_BONDING, TAILS_MM2 } from '../earthing'
 import type { Edition } from '../editions'
 import {
@@ -17,6 +33,7 @@ import {
   type GroupingArrangement,
 } from '../factors'
 import { FUSE_LOOP_OHM, type FuseFamily } from '../fuses'
+import { CLASS_3, FAULT_LEVELS_A } from '../let-through'
 import { SOCKET_LIMIT_A } from '../rcd'
 import { C_MIN, DROP_SHARE, TOUCH_LIMIT_V } from '../supply'
 
@@ -39,10 +56,23 @@ export const PARAMETERS = [
   'finalTtS',
   'distributionTnS',
   'distributionTtS',
+  'cookerSocketA',
+  'dischargeFactor',
 ] as const
 export type Parameter = (typeof PARAMETERS)[number]
 
 type ByNumber = Record<number, number>
+
+/** Kinds of premises that have a column of their own in the table of diversity. */
+export const DIVERSITY_PLACES = ['home', 'guestHouse', 'business'] as const
+export type DiversityPlace = (typeof DIVERSITY_PLACES)[number]
+/** Shares, %, of the largest circuit of a use, of the second, of all others; or what counts in full, A, and the share above. */
+export const DIVERSITY_COLUMNS = ['largest', 'second', 'others', 'fullA', 'above'] as const
+export type DiversityValues = Record<(typeof DIVERSITY_COLUMNS)[number], Record<string, number>>
+
+/** Bends between two draw points for which factors of conduit are printed. */
+export const CONDUIT_BENDS = [0, 1, 2, 3, 4] as const
+export type ConduitBends = (typeof CONDUIT_BENDS)[number]
 
 /** Every value of one edition that a design reads, by table: plain data, so that a copy can be changed. SI inside. */
 export interface BookValues {
@@ -59,12 +89,24 @@ export interface BookValues {
   readonly tails: ByNumber
   readonly bonding: ByNumber
   readonly trunking: Record<string, number>
+  readonly terms: Record<'short' | 'long' | 'trunking', ByNumber>
+  readonly shortConduit: ByNumber
+  /** Printed factors that differ from the straight line, by bends, size and metres. */
+  readonly conduit: Record<ConduitBends, Record<ConduitMm, ByNumber>>
+  readonly diversity: Record<DiversityPlace, DiversityValues>
+  /** Let-through energy, A²s, by curve and kA, and the rating up to which it holds. */
+  readonly letThrough: Record<string, ByNumber>
+  /** A·√s/mm², of the cpc of each cable. */
+  readonly k: Record<string, number>
 }
 
 /** A cable's own columns by line area; what it is made of does not change. */
 export interface CableValues {
   readonly rating: Partial<Record<string, ByNumber>>
   readonly drop: Partial<Record<string, ByNumber>>
+  /** Of the cpc in it or around it, mm², and of one that is not of copper, Ω/m. By number of loaded conductors. */
+  readonly cpcMm2: Partial<Record<string, ByNumber>>
+  readonly cpcOhmPerM: Partial<Record<string, ByNumber>>
 }
 
 export const ratingColumn = (method: string, phases: number): string => `${method}/${phases}`
@@ -89,6 +131,8 @@ export const shippedValues = (edition: Edition): BookValues => ({
     finalTtS: FINAL_S.TT,
     distributionTnS: DISTRIBUTION_S.TN,
     distributionTtS: DISTRIBUTION_S.TT,
+    cookerSocketA: HOME_COOKER.socketA,
+    dischargeFactor: DISCHARGE_FACTOR,
   },
   ambient: byTemperature(AMBIENT_FACTOR),
   ground: byTemperature(GROUND_FACTOR),
@@ -105,11 +149,47 @@ export const shippedValues = (edition: Edition): BookValues => ({
   tails: Object.fromEntries(TAILS_MM2),
   bonding: Object.fromEntries(PME_BONDING),
   trunking: Object.fromEntries(TRUNKING.map(({ size, factor }) => [size, factor])),
+  terms: { short: { ...SHORT_TERM }, long: { ...LONG_TERM }, trunking: { ...TRUNKING_TERM } },
+  shortConduit: { ...SHORT_FACTOR },
+  conduit: fromKeys(CONDUIT_BENDS, () => fromKeys(CONDUITS_MM, () => ({}))),
+  diversity: {
+    home: diversityValues(HOME_DIVERSITY),
+    guestHouse: diversityValues(GUEST_HOUSE_DIVERSITY),
+    business: diversityValues(BUSINESS_DIVERSITY),
+  },
+  letThrough: Object.fromEntries(
+    Object.entries(CLASS_3).flatMap(([curve, rows]) =>
+      FAULT_LEVELS_A.map((faultA) => [
+        letThroughColumn(curve, faultA),
+        Object.fromEntries(rows.map(([ratingA, at]) => [ratingA, at[faultA]!])),
+      ]),
+    ),
+  ),
+  k: mapValues(CABLES, ({ cpc }) => cpc.k),
 })
 
 /** Ratings whose limit stands in Table 41.3, by characteristic. */
 export const BREAKER_ROWS: readonly number[] = DEVICES.breaker.ratingsA
 export const BREAKER_COLUMNS: readonly Curve[] = CURVES
+
+export const letThroughColumn = (curve: string, faultA: number): string => `${curve}/${faultA / 1e3}`
+
+/** Shares as they are printed, in per cent. */
+function diversityValues(column: DiversityColumn): DiversityValues {
+  const values = fromKeys(DIVERSITY_COLUMNS, (): Record<string, number> => ({}))
+  const percent = (share: number) => Math.round(share * 100)
+  for (const [use, diversity] of Object.entries(column)) {
+    if (diversity.by === 'excess') {
+      values.fullA[use] = diversity.fullA
+      values.above[use] = percent(diversity.share)
+      continue
+    }
+    diversity.shares.forEach(
+      (share, i) => (values[(['largest', 'second', 'others'] as const)[i]!][use] = percent(share)),
+    )
+  }
+  return values
+}
 
 const byTemperature = (table: typeof AMBIENT_FACTOR): Record<70 | 90, ByNumber> => ({
   70: Object.fromEntries(table[70]),
@@ -119,9 +199,11 @@ const byTemperature = (table: typeof AMBIENT_FACTOR): Record<70 | 90, ByNumber> 
 const byCount = (factors: readonly number[]): ByNumber =>
   Object.fromEntries(factors.map((factor, i) => [i + 1, factor]))
 
-function cableValues({ lineMm2, ratingsA, voltDropVPerAm }: Cable): CableValues {
+function cableValues({ lineMm2, ratingsA, voltDropVPerAm, cpc }: Cable): CableValues {
   const byArea = (values: readonly number[]): ByNumber =>
     Object.fromEntries(values.map((value, i) => [lineMm2[i]!, value]))
+  const byPhases = (columns: Cable['voltDropVPerAm']) =>
+    Object.fromEntries(Object.entries(columns).map(([phases, values]) => [phases, byArea(values)]))
   return {
     rating: Object.fromEntries(
       Object.entries(ratingsA).flatMap(([method, columns]) =>
@@ -131,9 +213,9 @@ function cableValues({ lineMm2, ratingsA, voltDropVPerAm }: Cable): CableValues 
         ]),
       ),
     ),
-    drop: Object.fromEntries(
-      Object.entries(voltDropVPerAm).map(([phases, values]) => [phases, byArea(values)]),
-    ),
+    drop: byPhases(voltDropVPerAm),
+    cpcMm2: byPhases(cpc.areaMm2),
+    cpcOhmPerM: cpc.made === 'armour' ? byPhases(cpc.ohmPerM) : {},
   }
 }
 
@@ -141,4 +223,8 @@ function mapValues<K extends string, A, B>(of: Readonly<Record<K, A>>, make: (va
   return Object.fromEntries(
     Object.entries<A>(of).map(([key, value]) => [key, make(value)]),
   ) as unknown as Record<K, B>
+}
+
+function fromKeys<K extends string | number, V>(keys: readonly K[], make: (key: K) => V): Record<K, V> {
+  return Object.fromEntries(keys.map((key) => [key, make(key)])) as Record<K, V>
 }

@@ -1,12 +1,10 @@
-import { copperMultiplier } from '../conductors'
+import { COPPER_OHM_MM2_PER_M, copperMultiplier } from '../conductors'
 import { SOURCES } from '../source'
 import { milli, type Cable } from './cable'
 
 const SIZES = [1.5, 2.5, 4, 6, 10, 16, 25]
 /** Copper sheath of heavy-duty cables, two-core and four-core, mm²; BS EN 60702-1, from memory. */
 const SHEATH_MM2 = { 1: [11, 13, 16, 18, 24, 30, 38], 3: [14, 17, 20, 24, 30, 39, 49] }
-/** Resistivity that the conductor tables rest on, Ω·mm²/m at 20 °C. */
-const COPPER_RESISTIVITY = 18.1e-3
 
 /** BS 7671 Tables 4G1A and 4G1B, heavy duty 750 V, 70 °C sheath, from memory. The sheath is the cpc. */
 export const mineral: Cable = {
@@ -20,8 +18,8 @@ export const mineral: Cable = {
     made: 'sheath',
     areaMm2: SHEATH_MM2,
     ohmPerM: {
-      1: SHEATH_MM2[1].map((area) => COPPER_RESISTIVITY / area),
-      3: SHEATH_MM2[3].map((area) => COPPER_RESISTIVITY / area),
+      1: SHEATH_MM2[1].map((area) => COPPER_OHM_MM2_PER_M / area),
+      3: SHEATH_MM2[3].map((area) => COPPER_OHM_MM2_PER_M / area),
     },
     hotMultiplier: copperMultiplier(70),
     k: 115,

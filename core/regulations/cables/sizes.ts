@@ -1,5 +1,4 @@
-import { copperMultiplier } from '../conductors'
-import type { Phases } from '../supply'
+import { COPPER_OHM_MM2_PER_M, copperMultiplier } from '../conductors'
 import { armoured70, armoured90 } from './armoured'
 import type { Cable, CableKind, Method } from './cable'
 import { mineral } from './mineral'
@@ -50,10 +49,14 @@ export interface CableColumns {
   readonly ratingA: Readonly<Record<number, number>>
   readonly voltDropVPerAm: Readonly<Record<number, number>>
   readonly copperOhmPerM: Readonly<Record<number, number>>
+  readonly cpcMm2: Readonly<Record<number, number>>
+  /** Of armour. */
+  readonly cpcOhmPerM: Readonly<Record<number, number>>
+  readonly k: number
 }
 
 /** The rows of a cable for which every column has a value, smallest first. */
-export function cableSizes(kind: CableKind, phases: Phases, columns: CableColumns): CableSize[] {
+export function cableSizes(kind: CableKind, columns: CableColumns): CableSize[] {
   const { conductorC, cpc } = CABLES[kind]
   return Object.keys(columns.ratingA)
     .map(Number)
@@ -61,7 +64,7 @@ export function cableSizes(kind: CableKind, phases: Phases, columns: CableColumn
     .flatMap((lineMm2) => {
       const r1OhmPerM = columns.copperOhmPerM[lineMm2]
       const voltDropVPerAm = columns.voltDropVPerAm[lineMm2]
-      const protective = cpcOf(kind, phases, lineMm2, columns)
+      const protective = cpcOf(kind, lineMm2, columns)
       if (r1OhmPerM === undefined || voltDropVPerAm === undefined || !protective) return []
       const { cpcMm2, r2OhmPerM } = protective
       const hot = r1OhmPerM * copperMultiplier(conductorC) + r2OhmPerM * cpc.hotMultiplier
@@ -74,7 +77,7 @@ export function cableSizes(kind: CableKind, phases: Phases, columns: CableColumn
           r1OhmPerM,
           r2OhmPerM,
           hotMultiplier: hot / (r1OhmPerM + r2OhmPerM),
-          k: cpc.k,
+          k: columns.k,
         },
       ]
     })
@@ -83,16 +86,19 @@ export function cableSizes(kind: CableKind, phases: Phases, columns: CableColumn
 /** Area and resistance of the cpc beside a line; one of copper as the copper table has it. */
 function cpcOf(
   kind: CableKind,
-  phases: Phases,
   lineMm2: number,
-  { copperOhmPerM }: CableColumns,
+  columns: CableColumns,
 ): Pick<CableSize, 'cpcMm2' | 'r2OhmPerM'> | undefined {
   const { lineMm2: made, cpc } = CABLES[kind]
-  const at = made.indexOf(lineMm2)
   // A size that is not shipped: singles and cores of one cable are all of the same area.
-  const cpcMm2 = at === -1 ? lineMm2 : cpc.areaMm2[phases]?.[at]
-  const r2OhmPerM = cpc.made === 'copper' ? copperOhmPerM[cpcMm2 ?? 0] : cpc.ohmPerM[phases]?.[at]
-  return cpcMm2 === undefined || r2OhmPerM === undefined ? undefined : { cpcMm2, r2OhmPerM }
+  const cpcMm2 = made.includes(lineMm2) ? columns.cpcMm2[lineMm2] : lineMm2
+  if (cpcMm2 === undefined) return undefined
+  const r2OhmPerM = {
+    copper: columns.copperOhmPerM[cpcMm2],
+    armour: columns.cpcOhmPerM[lineMm2],
+    sheath: COPPER_OHM_MM2_PER_M / cpcMm2,
+  }[cpc.made]
+  return r2OhmPerM === undefined ? undefined : { cpcMm2, r2OhmPerM }
 }
 
 /** r1 + r2 at 20 °C, Ω/m. */
