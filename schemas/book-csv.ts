@@ -3,13 +3,15 @@ import { EDITIONS, type Edition } from '#core/regulations/editions'
 import { readCsv, writeCsv } from './csv'
 
 const HEADING = ['edition', 'table', 'row', 'column', 'value', 'from', 'place'] as const
+/** Filled in the list of clauses alone; a file without it has none. */
+const CLAUSE = 'clause'
 const OUT = 'none'
 
 /** Values of the centre's book as a table: one to a line, `none` for a row that is taken out. */
 export const writeBookCsv = (entries: readonly BookEntry[]): string =>
   writeCsv(
-    HEADING,
-    entries.map(({ edition, table, row, column, value, from, place }) => [
+    [...HEADING, CLAUSE],
+    entries.map(({ edition, table, row, column, value, from, place, clause }) => [
       edition,
       table,
       row,
@@ -17,6 +19,7 @@ export const writeBookCsv = (entries: readonly BookEntry[]): string =>
       value === null ? OUT : String(value),
       from,
       place,
+      clause ?? '',
     ]),
   )
 
@@ -52,5 +55,6 @@ function readLine(line: number, cells: Readonly<Record<string, string>>): BookEn
   if (written === '' || Number.isNaN(value))
     return `line ${line}: “${written}” is no number; write ${OUT} to take a row out`
   const { table = '', row = '', column = '', from = '', place = '' } = cells
-  return { edition, table, row, column, value, from, place }
+  const entry = { edition, table, row, column, value, from, place }
+  return cells.clause ? { ...entry, clause: cells.clause } : entry
 }

@@ -10,9 +10,11 @@ export const BookEntrySchema = Type.Object(
   {
     edition: oneOf(EDITIONS),
     table: Key(60),
-    row: Key(20),
+    row: Key(40),
     column: Key(20),
     value: Type.Union([Type.Number(), Type.Null()]),
+    /** Where a rule stands, in the list of clauses alone. */
+    clause: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
     from: Key(10),
     place: Type.String({ maxLength: 200 }),
   },

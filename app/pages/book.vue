@@ -52,7 +52,7 @@ const waiting = computed(() => view.value?.values.filter(({ checkedBy }) => chec
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!view" class="skeleton" style="height: 320px" />
     <BookWalk v-else-if="part === 'walk'" :view="view" :edition="edition" @view="adopt" />
-    <BookValues v-else-if="part === 'values'" :view="view" @view="adopt" />
+    <BookValues v-else-if="part === 'values'" :view="view" :edition="edition" @view="adopt" />
     <BookCompare v-else :key="edition" :edition="edition" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 import type { Board, Circuit, Installation } from '../installation/installation'
+import type { Book } from '../regulations/book/book'
 import type { Task } from './model/task'
 import type { BoardTask } from './board/board-task'
 import { deriveStep } from './model/derive'
@@ -54,6 +55,10 @@ export interface InstallationDesign {
   readonly circuits: readonly CircuitDesign[]
   readonly boards: readonly BoardDesign[]
 }
+
+/** The book by which a design is worked; undefined where it has neither circuit nor board. */
+export const bookBehind = ({ circuits, boards }: InstallationDesign): Book | undefined =>
+  (circuits[0] ?? boards[0])?.task.book
 
 /**
  * Works every step of every circuit and board, each from the values of those before it. Pure; about a tenth

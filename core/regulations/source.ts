@@ -6,7 +6,7 @@ export interface Source {
   readonly place: string
   readonly fromMemory: boolean
   /** The centre's own book says otherwise there, as somebody wrote down; a second person may have checked it. */
-  readonly centre?: { readonly place: string; readonly checked: boolean }
+  readonly centre?: { readonly place: string; readonly checked: boolean; readonly isClause?: boolean }
 }
 
 const bs7671 = (place: string): Source => ({ book: 'bs7671', place, fromMemory: true })
@@ -84,6 +84,13 @@ export const SOURCES = {
   residualTime: bs7671('643.8 (max 300 ms general type at IΔn)'),
 } as const satisfies Record<string, Source>
 
+export type SourceKey = keyof typeof SOURCES
+const KEYS = new Map<Source, SourceKey>(
+  Object.entries(SOURCES).map(([key, source]) => [source, key as SourceKey]),
+)
+/** The key of a source as it is shipped; undefined for one that was made on the way. */
+export const sourceKey = (source: Source): SourceKey | undefined => KEYS.get(source)
+
 const BOOKS: Readonly<
   Record<Source['book'], { readonly name: (edition: Edition) => string; readonly short: string }>
 > = {
@@ -100,8 +107,9 @@ export const shortSource = (source: Source): string =>
   `${BOOKS[source.book].short}${source.place}${source.centre ? `; ${centreWords(source.centre)}` : ''}`
 
 /** What is said beside a value that a centre read in its own book. */
-const centreWords = ({ place, checked }: NonNullable<Source['centre']>): string =>
-  `value from the centre’s book (${place})${checked ? '' : ', not yet checked by a second person'}`
+const centreWords = ({ place, checked, isClause }: NonNullable<Source['centre']>): string =>
+  `${isClause ? 'clause' : 'value'} from the centre’s book (${place})` +
+  (checked ? '' : ', not yet checked by a second person')
 
 /** One line that names the source, saying so when the value was written down from memory. */
 export function sourceLine(source: Source, edition: Edition): string {

@@ -5,14 +5,24 @@ import type { BookEntry } from '#core/regulations/book/check'
 import type { Edition } from '#core/regulations/editions'
 import type { BookAgreed, BookListHead, BookValue } from '#schemas/book-views'
 
-interface RawValue extends Omit<BookValue, 'value'> {
-  readonly value: number | null
+interface RawValue extends Omit<BookValue, 'clause'> {
+  readonly clause: string | null
 }
+/** Left out where there is none: what is sent back as an entry has no empty clause. */
+const toValue = ({ clause, ...value }: RawValue): BookValue =>
+  clause === null ? value : { ...value, clause }
 
-const COLUMNS = `v.id, v.edition, v.table_key AS "table", v.row_key AS row, v.column_key AS "column", v.value,
+const COLUMNS = `v.id, v.edition, v.table_key AS "table", v.row_key AS row, v.column_key AS "column", v.value, v.clause,
   v.in_force_from AS "from", v.place, v.entered_by AS enteredById, e.name AS enteredBy, v.entered_at AS enteredAt,
   c.name AS checkedBy, v.checked_at AS checkedAt`
 const FROM = `FROM book_value v JOIN person e ON e.id = v.entered_by LEFT JOIN person c ON c.id = v.checked_by`
+
+/** As a design reads it. */
+export const changeOf = (value: BookValue): BookChange => {
+  const { edition, table, row, column, value: figure, clause, place, checkedAt } = value
+  const change = { edition, table, row, column, value: figure, place, checked: checkedAt !== null }
+  return clause === undefined ? change : { ...change, clause }
+}
 
 const statementsOf = (db: Database) => ({
   standing: db.prepare<[], RawValue>(
@@ -22,8 +32,8 @@ const statementsOf = (db: Database) => ({
   byId: db.prepare<[number], RawValue>(`SELECT ${COLUMNS} ${FROM} WHERE v.id = ? AND v.withdrawn_at IS NULL`),
   insert: db.prepare(
     `INSERT INTO book_value
-       (edition, table_key, row_key, column_key, value, in_force_from, place, entered_by, entered_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       (edition, table_key, row_key, column_key, value, clause, in_force_from, place, entered_by, entered_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ),
   check: db.prepare(
     `UPDATE book_value SET checked_by = ?, checked_at = ?
@@ -62,35 +72,29 @@ export function createBookRepo(db: Database) {
 
   return {
     /** Everything that stands, in force or to come. */
-    standing: (): BookValue[] => sql.standing.all(),
-    byId: (id: number): BookValue | undefined => sql.byId.get(id),
+    standing: (): BookValue[] => sql.standing.all().map(toValue),
+    byId: (id: number): BookValue | undefined => {
+      const row = sql.byId.get(id)
+      return row && toValue(row)
+    },
     /** What holds on a day (ISO date): of each cell the latest that has come into force. */
     inForce: (day: string): readonly BookChange[] => {
       if (kept?.day === day && !db.inTransaction) return kept.changes
       const latest = new Map<string, BookChange>()
-      for (const { edition, table, row, column, value, place, checkedAt, from } of sql.standing.all())
-        if (from <= day)
-          latest.set(`${edition} ${cellKey({ table, row, column })}`, {
-            edition,
-            table,
-            row,
-            column,
-            value,
-            place,
-            checked: checkedAt !== null,
-          })
+      for (const row of sql.standing.all())
+        if (row.from <= day) latest.set(`${row.edition} ${cellKey(row)}`, changeOf(toValue(row)))
       const changes = [...latest.values()]
       // What an open transaction has written may yet be taken back.
       if (!db.inTransaction) kept = { day, changes }
       return changes
     },
     insert: (
-      { edition, table, row, column, value, from, place }: BookEntry,
+      { edition, table, row, column, value, clause, from, place }: BookEntry,
       by: number,
       at: string,
     ): void => {
       kept = null
-      sql.insert.run(edition, table, row, column, value, from, place, by, at)
+      sql.insert.run(edition, table, row, column, value, clause ?? null, from, place, by, at)
     },
     /** False where it was checked before, or by whoever wrote it down. */
     check: (id: number, by: number, at: string): boolean => {

@@ -9,15 +9,10 @@ import { enterBookValues } from './book'
 import type { Context } from './context'
 import { Problem } from './problem'
 
-const asEntry = ({ edition, table, row, column, value, from, place }: BookValue): BookEntry => ({
-  edition,
-  table,
-  row,
-  column,
-  value,
-  from,
-  place,
-})
+const asEntry = ({ edition, table, row, column, value, clause, from, place }: BookValue): BookEntry => {
+  const entry = { edition, table, row, column, value, from, place }
+  return clause === undefined ? entry : { ...entry, clause }
+}
 
 /** What the centre wrote down, as a file that another centre can read: JSON, or a table. */
 export function exportBook(

@@ -2,7 +2,7 @@ import { valuesUsed } from '#core/design/book-values'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import { bookOf, printedValue } from '#core/regulations/book/book'
-import { cellKey, type Cell } from '#core/regulations/book/change'
+import { CLAUSES, cellKey, type Cell } from '#core/regulations/book/change'
 import { rowKey, type RowsInUse } from '#core/regulations/book/check'
 import { isDoubted } from '#core/regulations/book/doubts'
 import { BOOK_TABLES } from '#core/regulations/book/tables'
@@ -62,7 +62,9 @@ function walkOf(context: Repos, edition: Edition): WalkItem[] {
   const own = inForceByCell(repo.standing(), edition, today(context))
   const [shipped, present] = [bookOf(edition), bookOf(edition, changesInForce(context))]
   const used = new Map(cellsUsed(context, edition).map((one) => [cellKey(one.cell), one]))
-  for (const [key, value] of own) if (!used.has(key)) used.set(key, { cell: value, codes: [] })
+  for (const [key, value] of own)
+    // A clause is no value to walk through: it stands in the list of what was entered.
+    if (!used.has(key) && value.table !== CLAUSES) used.set(key, { cell: value, codes: [] })
   return [...used.entries()]
     .map(
       ([

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { bookOf, printedValue } from '#core/regulations/book/book'
-import type { BookChange } from '#core/regulations/book/change'
 import { checkEntries, type BookEntry } from '#core/regulations/book/check'
 import { EDITIONS, PRESENT_EDITION, type Edition } from '#core/regulations/editions'
 import { bookProblemSays } from '#words/library/book-problems'
 import type { BookAgreeBody, BookSignBody } from '#schemas/book-requests'
 import type { BookInForce, BookValue, BookView, WalkItem } from '#schemas/book-views'
+import { changeOf } from '../repos/book'
 import type { Person } from '../repos/people'
 import { allow, found } from './access'
 import { changesInForce } from './book-in-force'
@@ -42,20 +42,23 @@ export function enterBookValues(context: Context, actor: Person, entries: readon
   const { repos, now } = context
   return repos.transaction(() => {
     refuseWrong(context, entries)
-    for (const entry of entries) repos.book.insert({ ...entry, place: entry.place.trim() }, actor.id, now)
-    const named = entries
-      .slice(0, 3)
-      .map(({ table, row, column, value }) => `${table} ${row} ${column} = ${value}`)
+    for (const { clause, ...entry } of entries)
+      repos.book.insert({ ...entry, clause: clause?.trim(), place: entry.place.trim() }, actor.id, now)
+    const named = entries.slice(0, 3).map(noted)
     const more = entries.length > named.length ? ` and ${entries.length - named.length} more` : ''
     repos.audit.add(now, actor.id, 'bookEntered', `${named.join('; ')}${more}`)
     return bookView(context, entries[0]!.edition)
   })
 }
 
+/** As the trail of changes has it. */
+const noted = ({ table, row, column, value, clause }: BookEntry): string =>
+  `${table} ${row} ${column} = ${clause ?? value}`
+
 function refuseWrong(context: Repos, entries: readonly BookEntry[]): void {
   const problems = checkEntries(
     entries,
-    context.repos.book.standing().map(asChange),
+    context.repos.book.standing().map(changeOf),
     rowsInUse(
       context,
       entries.map(({ edition }) => edition),
@@ -72,16 +75,6 @@ function refuseWrong(context: Repos, entries: readonly BookEntry[]): void {
   })
 }
 
-const asChange = ({ edition, table, row, column, value, place, checkedAt }: BookValue): BookChange => ({
-  edition,
-  table,
-  row,
-  column,
-  value,
-  place,
-  checked: checkedAt !== null,
-})
-
 /** A second person has held the value against the book. */
 export function checkBookValue(context: Context, actor: Person, id: number): BookView {
   allow(actor, 'book.keep')
@@ -90,12 +83,7 @@ export function checkBookValue(context: Context, actor: Person, id: number): Boo
     const value = found(repos.book.byId(id))
     if (value.enteredById === actor.id) throw new Problem('bookOwnCheck')
     if (!repos.book.check(id, actor.id, now)) throw new Problem('bookChecked')
-    repos.audit.add(
-      now,
-      actor.id,
-      'bookChecked',
-      `${value.table} ${value.row} ${value.column} = ${value.value}`,
-    )
+    repos.audit.add(now, actor.id, 'bookChecked', noted(value))
     return bookView(context, value.edition)
   })
 }
@@ -107,12 +95,7 @@ export function withdrawBookValue(context: Context, actor: Person, id: number): 
   return repos.transaction(() => {
     const value = found(repos.book.byId(id))
     repos.book.withdraw(id, actor.id, now)
-    repos.audit.add(
-      now,
-      actor.id,
-      'bookWithdrawn',
-      `${value.table} ${value.row} ${value.column} = ${value.value}`,
-    )
+    repos.audit.add(now, actor.id, 'bookWithdrawn', noted(value))
     return bookView(context, value.edition)
   })
 }

@@ -118,6 +118,16 @@ describe('a value that the book says otherwise', () => {
     expect(refusedAtOnce(() => withdrawBookValue(centre.context, centre.assessor, id))).toBe('notFound')
   })
 
+  it('a clause number is named at the step, and never stands in the walk', () => {
+    enter({ table: 'clauses', row: 'voltDropLimit', column: 'place', value: null, clause: ' 525.101 ' })
+    const view = showBook(centre.context, centre.assessor, '18-A2')
+    expect(view.values).toMatchObject([{ clause: '525.101', checkedBy: null }])
+    expect(view.walk.some(({ table }) => table === 'clauses')).toBe(false)
+    checkBookValue(centre.context, centre.assessor, view.values[0]!.id)
+    const { changes } = showBookInForce(centre.context, centre.apprentice)
+    expect(changes).toMatchObject([{ clause: '525.101', checked: true }])
+  })
+
   it('cannot be rewritten in the database: who wrote what, and when, stays', () => {
     enter()
     const run = (sql: string) => () => centre.db.prepare(sql).run()
@@ -193,6 +203,7 @@ describe('a file of the book', () => {
       value: 32,
       from: '2026-01-01',
     }),
+    entry({ table: 'clauses', row: 'voltDropLimit', column: 'place', value: null, clause: '525.101' }),
   ]
   it.each(['json', 'csv'] as const)(
     'goes out and comes back the same as %s, waiting for a second person',
@@ -205,12 +216,13 @@ describe('a file of the book', () => {
       const plain = (of: Centre) =>
         of.repos.book
           .standing()
-          .map(({ edition, table, row, column, value, from, place }) => ({
+          .map(({ edition, table, row, column, value, clause, from, place }) => ({
             edition,
             table,
             row,
             column,
             value,
+            clause,
             from,
             place,
           }))

@@ -5,12 +5,16 @@ import { compareDesigns } from '#core/design/compare-designs'
 import { valuesUsed } from '#core/design/book-values'
 import { referenceDesign } from '#core/design/reference'
 import { assignmentOf, designOf } from '#core/exercise/assignment'
+import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { bookOf, bookRows, printedValue, sizesIn } from '#core/regulations/book/book'
 import type { BookChange } from '#core/regulations/book/change'
 import { checkEntries, type BookEntry } from '#core/regulations/book/check'
 import { BOOK_TABLES, bookTable } from '#core/regulations/book/tables'
 import { EDITIONS } from '#core/regulations/editions'
 import { sourceLine } from '#core/regulations/source'
+import { bayUnderTest } from '#core/testing/judge/bay-under-test'
+import { bookDifferences } from '#words/library/differences'
+import { tablesOf } from '#words/library/tables'
 import { HISTORY, askedOn } from '#words/library/history'
 import { searchLibrary } from '#words/library/search'
 import { aBoardOf } from '../bench/boards'
@@ -26,6 +30,13 @@ const change = (parts: Partial<BookChange>): BookChange => ({
   checked: false,
   ...parts,
 })
+const CLAUSE = {
+  table: 'clauses',
+  row: 'voltDropLimit',
+  column: 'place',
+  value: null,
+  clause: '525.101',
+} as const
 const entry = (parts: Partial<BookEntry>): BookEntry => {
   const { checked: _, ...rest } = change({})
   return { ...rest, from: '2026-09-01', ...parts }
@@ -244,6 +255,38 @@ describe('a value that the centre reads otherwise', () => {
       expect(wire.ohmPerM).toBeCloseTo(0.387e-3, 9)
   })
 
+  test('a rule that stands elsewhere is named there: in the design, the schedule, the library, beside another book', () => {
+    const moved = [change({ ...CLAUSE, place: 'page 58' })]
+    const installation = around(aTask({ use: 'sockets', residualA: null }))
+    const worked = referenceDesign(installation, { ...RULES, changes: moved })
+    const step = worked.circuits[0]!.steps.find(({ key }) => key === 'voltDrop')!
+    expect(sourceLine(step.source, '18-A2')).toContain('525.101; clause from the centre’s book (page 58)')
+    const table = tablesOf(bookOf('18-A2', moved)).find(({ id }) => id === 'cg')!
+    expect(table.source.centre).toBeUndefined()
+    expect(
+      bookDifferences({ edition: '18-A2', own: false }, { edition: '18-A2', own: true }, moved),
+    ).toMatchObject([{ second: '525.101' }])
+    const polarity = [change({ ...CLAUSE, row: 'polarity', clause: '643.6.2', place: 'page 214' })]
+    const bay = bayUnderTest({ ...anExercise({ tests: WHOLE_BOARD }), book: polarity }, 'bay')!
+    const read = bay.schedule.find(({ kind }) => kind === 'polarity')!
+    expect(bay.expected.get(read.key)!.source.place).toBe('643.6.2')
+  })
+
+  test('a limit of the loop is named in the schedule with the book that has it', () => {
+    const exercise = anExercise({ tests: WHOLE_BOARD })
+    const { device, values } = (() => {
+      const { circuit, values: worked } = designOf(assignmentOf(exercise)).circuits[0]!
+      return { device: circuit.device, values: worked }
+    })()
+    const limit = change({ table: 'zs-breakers', row: String(values.in), column: device.curve!, value: 1.2 })
+    const bay = bayUnderTest({ ...exercise, book: [limit] }, 'bay')!
+    const zs = bay.schedule.find(({ kind }) => kind === 'zs')!
+    expect(bay.expected.get(zs.key)).toMatchObject({
+      limit: { value: expect.closeTo(1.2 * 0.8, 6) },
+      source: { centre: { place: 'Table 4D5, page 412' } },
+    })
+  })
+
   test('is found in the library where it stands, with what it replaces', () => {
     const book = bookOf('18-A2', [change({ value: 26.5 })])
     const [hit] = searchLibrary('Where does 26.5 come from?', book).values
@@ -277,6 +320,11 @@ describe('what cannot be taken in', () => {
     ['a row of a fixed table taken out', { value: null }, 'rowHeld'],
     ['a column left out of a new row', { table: 'ca-air', row: '55', column: '70', value: 0.61 }, 'hole'],
     ['seven circuits after nine', { table: 'cg', row: '11', column: 'bunched', value: 0.48 }, 'hole'],
+    ['a clause of no rule', { ...CLAUSE, row: 'nothing' }, 'noRow'],
+    ['a clause left empty', { ...CLAUSE, clause: ' ' }, 'noClause'],
+    ['a clause with a value', { ...CLAUSE, value: 4 }, 'noClause'],
+    ['a value with a clause', { clause: '411.3.3' }, 'clauseElsewhere'],
+    ['a clause before its edition', { ...CLAUSE, from: '2020-01-01' }, 'beforeEdition'],
     ['half a row taken out', { table: 'ca-air', row: '50', column: '70', value: null }, 'hole'],
   ])('%s', (_what, parts, code) => {
     expect(codes([entry(parts)])).toContain(code)

@@ -28,6 +28,8 @@ const SENTENCES: Readonly<Record<BookProblem['code'], (p: Params, entry: BookEnt
       `which has ${valueWords(table, Number(p.other))}. Check row and column again.`,
     ].join(' '),
   rowInUse: (p) => `Exercises use this row: ${p.exercises}. It cannot be removed.`,
+  noClause: () => 'Enter the clause number as your copy has it, and no value.',
+  clauseElsewhere: () => 'A clause number belongs to the list of clauses, not to a value.',
   rowHeld: () => 'Rows of this table cannot be removed. Enter the value that the book has.',
 }
 

@@ -1,7 +1,9 @@
+import { CLAUSES } from '#core/regulations/book/change'
 import { PRINTED_KINDS, bookTable } from '#core/regulations/book/tables'
 import { CONDUIT_BENDS, DIVERSITY_PLACES, type Parameter } from '#core/regulations/book/values'
 import type { CableKind } from '#core/regulations/cables/cable'
 import { CABLES } from '#core/regulations/cables/sizes'
+import { SOURCES, type SourceKey } from '#core/regulations/source'
 
 /** How a table of the book is headed on screen. */
 export interface TableWords {
@@ -256,6 +258,7 @@ export function tableWords(table: string): TableWords {
 
 /** A place in the book in one line: `Current ratings, flat twin and earth: 2.5 mm², C, two loaded`. */
 export function cellWords({ table, row, column }: { table: string; row: string; column: string }): string {
+  if (table === CLAUSES) return `Clause: ${SOURCES[row as SourceKey].place}`
   const words = tableWords(table)
   if (table.startsWith(RULE)) return words.title
   const at = `${words.title}: ${words.row(row)}`

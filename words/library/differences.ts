@@ -1,7 +1,7 @@
-import { bookOf, bookRows, printedValue, type Book } from '#core/regulations/book/book'
+import { bookOf, bookRows, printedValue, sourceIn, type Book } from '#core/regulations/book/book'
 import type { BookChange } from '#core/regulations/book/change'
 import { BOOK_TABLES } from '#core/regulations/book/tables'
-import { shortSource } from '#core/regulations/source'
+import { SOURCES, shortSource } from '#core/regulations/source'
 import type { Edition } from '#core/regulations/editions'
 import { cellWords, valueWords } from './book-words'
 import { RULES } from './rules'
@@ -40,7 +40,17 @@ export function bookDifferences(
       second: byEdition[second.edition] ?? NOT_THERE,
     }),
   )
-  return [...rules, ...valuesThatDiffer(a, b)]
+  return [...rules, ...clausesThatDiffer(a, b), ...valuesThatDiffer(a, b)]
+}
+
+/** Rules that stand elsewhere. */
+function clausesThatDiffer(a: Book, b: Book): BookDifference[] {
+  return Object.values(SOURCES).flatMap((source) => {
+    const [before, after] = [sourceIn(a, source).place, sourceIn(b, source).place]
+    return before === after
+      ? []
+      : [{ what: `Clause: ${source.place}`, place: shortSource(source), first: before, second: after }]
+  })
 }
 
 function valuesThatDiffer(a: Book, b: Book): BookDifference[] {

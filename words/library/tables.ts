@@ -1,4 +1,4 @@
-import { bookRows, printedValue, type Book } from '#core/regulations/book/book'
+import { bookRows, printedValue, sourceIn, type Book } from '#core/regulations/book/book'
 import { cellKey } from '#core/regulations/book/change'
 import { BOOK_TABLES, bookTable, ruleCell, type BookTable } from '#core/regulations/book/tables'
 import { PARAMETERS } from '#core/regulations/book/values'
@@ -53,7 +53,7 @@ function libraryTable(book: Book, table: BookTable): LibraryTable {
     kind: 'table',
     id: table.id,
     title: words.title,
-    source: table.source,
+    source: sourceIn(book, table.source),
     unit: words.unit,
     corner: words.corner,
     columns: table.columns.map(words.column),

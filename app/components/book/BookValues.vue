@@ -1,25 +1,35 @@
 <script setup lang="ts">
-import { EDITION_NAME } from '#core/regulations/editions'
+import { CLAUSES } from '#core/regulations/book/change'
+import { EDITION_NAME, type Edition } from '#core/regulations/editions'
+import { SOURCES, type SourceKey } from '#core/regulations/source'
 import { bookOf, printedValue } from '#core/regulations/book/book'
 import type { BookValue, BookView } from '#schemas/book-views'
 import { dayText } from '#words/day'
 import { cellWords, valueWords } from '#words/library/book-words'
 
 /** Values that the centre entered: source, since when, by whom, and who checked them. */
-const { view } = defineProps<{ view: BookView }>()
+const { view, edition } = defineProps<{ view: BookView; edition: Edition }>()
 const emit = defineEmits<{ view: [view: BookView] }>()
 const { call } = useApi()
 const { isBusy, act } = useAct()
 const own = useSession().person!.id
 const today = new Date().toISOString().slice(0, 10)
+const isClauseOpen = ref(false)
+/** What the copy says beside what is shipped: a value with its unit, or a clause number. */
+const saysOf = (value: BookValue) =>
+  value.table === CLAUSES
+    ? { says: value.clause ?? '', shipped: SOURCES[value.row as SourceKey].place }
+    : {
+        says: valueWords(value.table, value.value),
+        shipped: valueWords(value.table, printedValue(bookOf(value.edition), value)),
+      }
 const rows = computed(() =>
   view.values.map((value) => ({
     id: value.id,
     value,
     where: cellWords(value),
     edition: EDITION_NAME[value.edition],
-    says: valueWords(value.table, value.value),
-    shipped: valueWords(value.table, printedValue(bookOf(value.edition), value)),
+    ...saysOf(value),
     since: `${value.from > today ? 'from' : 'since'} ${dayText(value.from)}`,
     enteredOn: dayText(value.enteredAt),
     checked: value.checkedBy === null ? '' : `${value.checkedBy}, ${dayText(value.checkedAt!)}`,
@@ -32,8 +42,9 @@ const check = ({ id }: BookValue) =>
 const withdraw = (value: BookValue) =>
   act(async () => {
     emit('view', await call<BookView>('DELETE', `book/values/${value.id}`))
-    const { edition, table, row, column, value: figure, from, place } = value
-    const entries = [{ edition, table, row, column, value: figure, from, place }]
+    const { edition: of, table, row, column, value: figure, from, place, clause } = value
+    const entry = { edition: of, table, row, column, value: figure, from, place }
+    const entries = [clause === undefined ? entry : { ...entry, clause }]
     ElMessage({
       type: 'info',
       message: h('span', [
@@ -63,6 +74,7 @@ const take = (file: File) =>
 <template>
   <div class="stack">
     <div class="row">
+      <el-button data-testid="book-clause-open" @click="isClauseOpen = true">Enter a clause number</el-button>
       <FileButton accept=".json,.csv" test-id="book-file" @file="take">Import a file</FileButton>
       <a class="el-button" href="/api/book/file?as=json" download>Export (JSON)</a>
       <a class="el-button" href="/api/book/file?as=csv" download>Export (CSV)</a>
@@ -70,6 +82,12 @@ const take = (file: File) =>
         >A file is imported whole or not at all. Values from another centre are checked again here.</span
       >
     </div>
+    <BookClause
+      v-if="isClauseOpen"
+      :edition="edition"
+      @close="isClauseOpen = false"
+      @view="emit('view', $event)"
+    />
     <p v-if="view.values.length === 0" class="empty">
       No value differs from those shipped. Where your copy differs, enter it under “Check your book” or in the
       library.

@@ -9,8 +9,8 @@ export function deriveStep<T extends { readonly book: Book }>(
   values: StepValues,
 ): Derivation {
   const derivation = step.derive(task, values)
-  if (!derivation.ok || !step.cell || task.book.changed.size === 0) return derivation
-  const looked = [step.cell(task, { ...values, [step.key]: derivation.value }) ?? []].flat()
+  if (!derivation.ok || task.book.changed.size === 0) return derivation
+  const looked = [step.cell?.(task, { ...values, [step.key]: derivation.value }) ?? []].flat()
   const changed = looked.find((cell) => task.book.changed.has(cellKey(cell)))
   return { ...derivation, source: sourceIn(task.book, derivation.source, changed) }
 }

@@ -6,9 +6,9 @@ import { DEVICES, magneticA, type Curve, type Device } from '../devices'
 import { halfEarthingMm2 } from '../earthing'
 import { PRESENT_EDITION, type Edition } from '../editions'
 import { fuseCurrentA } from '../fuses'
-import type { Source } from '../source'
+import { sourceKey, type Source } from '../source'
 import { DROP_SHARE, U0_V, type Arrangement, type Phases, type Use } from '../supply'
-import { cellKey, type BookChange, type Cell } from './change'
+import { CLAUSES, cellKey, clauseCell, type BookChange, type Cell } from './change'
 import { conduitFactor } from './drawn-in'
 import { bookTable, printedAs, type BookTable } from './tables'
 import { ratingColumn, shippedValues, type BookValues } from './values'
@@ -41,6 +41,7 @@ function makeBook(edition: Edition, changes: readonly BookChange[]): Book {
   for (const change of changes) {
     if (change.edition !== edition) continue
     const table = bookTable(change.table)
+    if (change.table === CLAUSES) changed.set(cellKey(change), change)
     if (!table) continue
     const column = table.read(values, change.column)
     if (change.value === null) delete column[change.row as unknown as number]
@@ -73,9 +74,20 @@ export function bookRows(book: Book, table: BookTable): string[] {
 }
 
 /** The source of a value, which is the centre's own book where that says otherwise. */
-export function sourceIn(book: Book, source: Source, cell: Cell | undefined): Source {
-  const change = cell && book.changed.size > 0 ? book.changed.get(cellKey(cell)) : undefined
-  return change ? { ...source, centre: { place: change.place, checked: change.checked } } : source
+export function sourceIn(book: Book, source: Source, cell?: Cell): Source {
+  if (book.changed.size === 0) return source
+  const change = cell && book.changed.get(cellKey(cell))
+  const placed = clauseIn(book, source)
+  return change ? { ...placed, centre: { place: change.place, checked: change.checked } } : placed
+}
+
+/** Where a rule stands in the centre's own copy. */
+function clauseIn(book: Book, source: Source): Source {
+  const key = sourceKey(source)
+  const change = key && book.changed.get(cellKey(clauseCell(key)))
+  if (!change?.clause) return source
+  const { clause, place, checked } = change
+  return { ...source, place: clause, centre: { place, checked, isClause: true } }
 }
 
 /** The rows of a cable for one method, smallest first; empty when the method has no such column. */

@@ -1,6 +1,7 @@
 import { EDITION_FROM, type Edition } from '../editions'
 import { bookOf, bookRows, printedValue, type Book } from './book'
-import { cellKey, type BookChange, type Cell } from './change'
+import { SOURCES } from '../source'
+import { CLAUSES, cellKey, type BookChange, type Cell } from './change'
 import { bookTable, type BookTable } from './tables'
 
 /** A value as somebody writes it down from the book, before it is taken in. */
@@ -11,6 +12,8 @@ export interface BookEntry extends Cell {
   /** First day on which it holds, ISO date. */
   readonly from: string
   readonly place: string
+  /** Where a rule stands, in the list of clauses. */
+  readonly clause?: string
 }
 
 /** What keeps an entry from being taken in, with what shows it. */
@@ -30,6 +33,8 @@ export interface BookProblem {
     | 'outOfOrder'
     | 'rowInUse'
     | 'rowHeld'
+    | 'noClause'
+    | 'clauseElsewhere'
   readonly params: Readonly<Record<string, string | number>>
 }
 
@@ -54,24 +59,41 @@ export function checkEntries(
 
 function checkAlone(entry: BookEntry, at: number, inUse: RowsInUse): BookProblem[] {
   const table = bookTable(entry.table)
+  if (entry.table === CLAUSES) return checkClause(entry, at)
   if (!table) return [{ at, code: 'noTable', params: { table: entry.table } }]
-  const problems: BookProblem[] = []
+  const problems: BookProblem[] = [...checkPlaced(entry, at)]
   const add = (code: BookProblem['code'], params: BookProblem['params'] = {}) =>
     problems.push({ at, code, params })
+  if (entry.clause !== undefined) add('clauseElsewhere')
   if (!table.columns.includes(entry.column))
     add('noColumn', { column: entry.column, columns: table.columns.join(', ') })
   else if (!hasRow(table, entry)) add('noRow', { row: entry.row })
   const [least, most] = table.range
   if (entry.value !== null && !(entry.value >= least && entry.value <= most))
     add('outOfRange', { value: entry.value, least, most })
-  if (!isDay(entry.from)) add('notADay', { from: entry.from })
-  else if (entry.from < EDITION_FROM[entry.edition])
-    add('beforeEdition', { from: EDITION_FROM[entry.edition] })
-  if (entry.place.trim() === '') add('noPlace')
   const users = entry.value === null ? inUse.get(rowKey(entry)) : undefined
   if (users?.length) add('rowInUse', { exercises: users.join(', ') })
   if (entry.value === null && !table.grows) add('rowHeld')
   return problems
+}
+
+/** A day on which its edition is in force, and where it was read. */
+function checkPlaced({ edition, from, place }: BookEntry, at: number): BookProblem[] {
+  const problems: BookProblem[] = []
+  if (!isDay(from)) problems.push({ at, code: 'notADay', params: { from } })
+  else if (from < EDITION_FROM[edition])
+    problems.push({ at, code: 'beforeEdition', params: { from: EDITION_FROM[edition] } })
+  if (place.trim() === '') problems.push({ at, code: 'noPlace', params: {} })
+  return problems
+}
+
+/** A clause belongs to a rule that is worked by here, and says where it stands. */
+function checkClause(entry: BookEntry, at: number): BookProblem[] {
+  if (!Object.hasOwn(SOURCES, entry.row)) return [{ at, code: 'noRow', params: { row: entry.row } }]
+  if (entry.column !== 'place')
+    return [{ at, code: 'noColumn', params: { column: entry.column, columns: 'place' } }]
+  const isMissing = entry.value !== null || !entry.clause?.trim()
+  return [...(isMissing ? [{ at, code: 'noClause' as const, params: {} }] : []), ...checkPlaced(entry, at)]
 }
 
 /** Is there such a row, or may there be one? */
@@ -92,17 +114,19 @@ function contradictions(entries: readonly BookEntry[]): BookProblem[] {
     const key = `${entry.edition} ${entry.from} ${cellKey(entry)}`
     const other = first.get(key)
     first.set(key, other ?? entry)
-    return other
-      ? [{ at, code: 'twice' as const, params: { one: String(other.value), other: String(entry.value) } }]
-      : []
+    return other ? [{ at, code: 'twice' as const, params: { one: saidBy(other), other: saidBy(entry) } }] : []
   })
 }
+
+const saidBy = ({ clause, value }: BookEntry): string => clause ?? String(value)
 
 /** Holes and slips of a digit: the tables that come of it are still tables. */
 function checkTables(entries: readonly BookEntry[], standing: readonly BookChange[]): BookProblem[] {
   const editions = [...new Set(entries.map(({ edition }) => edition))]
   return editions.flatMap((edition) => {
-    const own = entries.map((entry, at) => ({ entry, at })).filter(({ entry }) => entry.edition === edition)
+    const own = entries
+      .map((entry, at) => ({ entry, at }))
+      .filter(({ entry }) => entry.edition === edition && entry.table !== CLAUSES)
     const book = bookOf(edition, [...standing, ...own.map(({ entry }) => ({ ...entry, checked: false }))])
     return [
       ...own.flatMap(({ entry, at }) => holes(book, entry, at)),

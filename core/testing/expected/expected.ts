@@ -1,5 +1,6 @@
 import type { Rig } from '../../bay/model/rig'
-import type { InstallationDesign } from '../../design/reference'
+import { bookBehind, type InstallationDesign } from '../../design/reference'
+import { SHIPPED_BOOK, sourceIn } from '../../regulations/book/book'
 import type { Source } from '../../regulations/source'
 import type { BandReason, Working } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
@@ -35,18 +36,21 @@ export function expectedReadings(
   schedule: readonly ScheduleTest[],
 ): Expected {
   const predicted = readerOf(rig).read(rig, schedule)
+  const book = bookBehind(design) ?? SHIPPED_BOOK
   const circuits = new Map(design.circuits.map((circuit) => [circuit.scope, circuit]))
   return new Map(
     schedule.map((test): [string, ExpectedReading] => {
       const outcome = predicted.get(test.key)
-      const { instead, limit, ...rest } = kindOf(test.kind).expect({
+      const { instead, limit, source, cell, ...rest } = kindOf(test.kind).expect({
         rig,
         design,
         test,
         circuit: circuits.get(test.circuit ?? ''),
+        book,
       })
       const range = outcome?.is === 'value' ? { value: outcome.value, ...bandOf(test.kind, outcome) } : {}
-      return [test.key, { key: test.key, low: 0, limit, ...(instead ?? range), ...rest }]
+      const placed = sourceIn(book, source, cell)
+      return [test.key, { key: test.key, low: 0, limit, source: placed, ...(instead ?? range), ...rest }]
     }),
   )
 }

@@ -2,8 +2,8 @@ import type { Setup } from '../../bay/instruments/setup'
 import { display, type Scale } from '../../bay/instruments/reading'
 import { EARTH } from '../../bay/network/network'
 import type { Rig } from '../../bay/model/rig'
+import type { Cell } from '../../regulations/book/change'
 import { SOURCES } from '../../regulations/source'
-import { TOUCH_LIMIT_V } from '../../regulations/supply'
 import { intakeBench } from '../setup/bench-state'
 import { mainsOf } from '../setup/circuit-ends'
 import { NOWHERE, type TestKind } from './kind'
@@ -11,6 +11,8 @@ import { OHMS, RESISTANCE, higherOrLower } from './shared'
 
 /** The part that stands for the electrode of a TT installation, and its terminal. */
 export const ELECTRODE = { part: 'electrode', terminal: 'electrode.E' } as const
+/** Where the touch voltage behind an RCD stands. */
+const TOUCH_LIMIT: Cell = { table: 'rule-touchLimitV', row: '0', column: 'value' }
 /** Accuracy of a three-terminal earth tester: common practice, no source. */
 const SCALE: Scale = {
   quantity: 'resistance',
@@ -60,13 +62,16 @@ export const electrode: TestKind<'electrode'> = {
   prediction: RESISTANCE,
   // Between a dry and a wet week an electrode moves by more than an instrument errs.
   fit: { by: 'amount', relative: 0.12, absolute: 0.5 },
-  expect: ({ rig }) => {
+  expect: ({ rig, book }) => {
     const ratedA = largestResidualA(rig)
     return {
       source: SOURCES.residualLoopImpedance,
+      cell: TOUCH_LIMIT,
       working: 'electrode',
       reasons: ['earthTester', 'supply'],
-      ...(ratedA > 0 ? { limit: { kind: 'maximum', value: TOUCH_LIMIT_V / ratedA } } : {}),
+      ...(ratedA > 0
+        ? { limit: { kind: 'maximum', value: book.values.parameters.touchLimitV / ratedA } }
+        : {}),
     }
   },
   usualCause: higherOrLower,

@@ -1,6 +1,8 @@
 import type { DevicePart, Part, Rig, Supply } from '../../bay/model/rig'
 import type { Reading } from '../../bay/instruments/reading'
 import type { Bench } from '../../bay/instruments/setup'
+import type { Book } from '../../regulations/book/book'
+import type { Cell } from '../../regulations/book/change'
 import type { CircuitDesign, InstallationDesign } from '../../design/reference'
 import type { RcdTests } from '../../policies/policy'
 import type { Edition } from '../../regulations/editions'
@@ -177,6 +179,8 @@ export type Working =
 export interface Expectation {
   readonly limit?: { readonly kind: 'maximum' | 'minimum'; readonly value: number }
   readonly source: Source
+  /** Where the figure of its limit stands, if it is one of the book. */
+  readonly cell?: Cell
   readonly working: Working
   readonly reasons: readonly BandReason[]
   /** In place of the predicted value and its band, SI; `value` undefined where only a band can be expected. */
@@ -189,6 +193,8 @@ export interface ExpectationFacts {
   readonly test: BayTest & { readonly isAsked: boolean }
   /** The design of its circuit; undefined for the supply's own. */
   readonly circuit: CircuitDesign | undefined
+  /** The book by which the bay is designed. */
+  readonly book: Book
 }
 
 /** A relation between readings that a kind takes part in. */

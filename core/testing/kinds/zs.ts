@@ -36,8 +36,10 @@ export const zs: TestKind<'zs'> = {
   fit: { by: 'amount', relative: 0.09, absolute: 0.06 },
   expect: ({ circuit }) => {
     const limit = circuit && measuredZsLimitOhm(circuit)
+    // Where the centre's book has another limit, whoever reads the sheet must know.
+    const ownLimit = circuit?.steps.find(({ key }) => key === 'zsMax')?.source.centre
     return {
-      source: SOURCES.measuredLoop,
+      source: ownLimit ? { ...SOURCES.measuredLoop, centre: ownLimit } : SOURCES.measuredLoop,
       working: circuit ? WORKING[zsLimitRule(circuit.task)] : 'loop',
       reasons: ['loopTester', 'length', 'air', 'supply'],
       ...(limit === undefined ? {} : { limit: { kind: 'maximum', value: limit } }),
