@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { CLAUSES } from '#core/regulations/book/change'
 import { EDITION_NAME, type Edition } from '#core/regulations/editions'
-import { SOURCES, type SourceKey } from '#core/regulations/source'
 import { bookOf, printedValue } from '#core/regulations/book/book'
 import type { BookValue, BookView } from '#schemas/book-views'
 import { dayText } from '#words/day'
@@ -18,7 +17,7 @@ const isClauseOpen = ref(false)
 /** What the copy says beside what is shipped: a value with its unit, or a clause number. */
 const saysOf = (value: BookValue) =>
   value.table === CLAUSES
-    ? { says: value.clause ?? '', shipped: SOURCES[value.row as SourceKey].place }
+    ? { says: value.clause ?? '', shipped: '' }
     : {
         says: valueWords(value.table, value.value),
         shipped: valueWords(value.table, printedValue(bookOf(value.edition), value)),

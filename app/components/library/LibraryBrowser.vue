@@ -69,7 +69,7 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
         <li v-for="match in found.entries" :key="match.id">
           <button type="button" :class="{ on: entry?.id === match.id }" @click="shown = match.id">
             <b>{{ match.title }}</b>
-            <span class="soft">{{ placeOf(match) }}</span>
+            <span class="soft place">{{ placeOf(match) }}</span>
             <span v-if="differs(match)" class="tag waiting">differs by edition</span>
           </button>
         </li>
@@ -176,6 +176,9 @@ const noteOf = (table: LibraryTable, { change }: Cell) => ownOf(table).indexOf(c
 </template>
 
 <style scoped>
+.place {
+  display: block;
+}
 .library {
   display: grid;
   grid-template-columns: 400px 1fr;
