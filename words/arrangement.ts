@@ -1,4 +1,4 @@
-import type { NotArranged } from '#core/arrangement/arrange'
+import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import type { Wish } from '#core/arrangement/wishes'
 
 /** What is wished of a board: by name, and what falls short of it. */
@@ -22,3 +22,8 @@ export function notArrangedSays({ code, needed, seats }: NotArranged): string {
 const inWords = (wish: Wish): string => WISH_TEXT[wish].name.toLowerCase()
 export const priceSays = (wish: Wish, gains: readonly Wish[]): string =>
   `Without “${inWords(wish)}”: better ${gains.map(inWords).join(', ')}.`
+
+/** How far the best that was found may be from what nobody can fall below. */
+export const boundSays = ({ total, bound }: Pick<Arranged, 'total' | 'bound'>): string =>
+  `Best found: ${total.toFixed(2)}. Nothing can be below ${bound.toFixed(2)}` +
+  (bound > 0 ? `, which is ${Math.ceil((100 * (total - bound)) / total)} % less.` : '.')

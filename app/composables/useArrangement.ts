@@ -25,14 +25,24 @@ export function useArrangement(
   })
   const own = shallowRef<Seating | null>(null)
   const seating = computed<Seating>(() => own.value ?? laid.value?.seating ?? [])
+  /** One that was put aside, to stand beside what comes after it. */
+  const kept = shallowRef<Seating | null>(null)
   /** A seating is of the circuits that there were when it was made. */
   watch(
     () => laid.value?.circuits.map(({ id }) => id).join(' ') + boardId.value,
-    () => (own.value = null),
+    () => (own.value = kept.value = null),
   )
   const measured = (of: Seating) => (laid.value ? measure(laid.value.circuits, laid.value.board, of) : null)
   const now = computed(() => measured(seating.value))
   const before = computed(() => (laid.value ? measured(laid.value.seating) : null))
+  const aside = computed(() => (kept.value ? measured(kept.value) : null))
+  const keep = () => (kept.value = seating.value)
+  /** What was put aside and what stands there change places. */
+  function swap() {
+    const shown = seating.value
+    own.value = kept.value
+    kept.value = shown
+  }
   const total = (of: Seating) =>
     laid.value ? totalOf(costsOf(laid.value.circuits, laid.value.board, of), weights) : 0
 
@@ -116,5 +126,9 @@ export function useArrangement(
     taken,
     isChanged,
     undo,
+    kept,
+    aside,
+    keep,
+    swap,
   }
 }

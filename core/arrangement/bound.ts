@@ -1,20 +1,23 @@
-import type { EmptyBoard, SeatedCircuit } from './board'
+import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
 import { neutralOf } from './measure'
-import type { Weights } from './wishes'
+import { LEAKAGE_LIMIT_MA, type Weights } from './wishes'
 
 /** Up to so many single-phase circuits every way of sharing them among the lines is looked at. */
 const EVERY_SHARING = 11
 
 /**
- * What no seating can fall below: the least neutral current of any sharing among the lines, the warmth that the
- * poles of a three-phase device give each other, one change for each part of the building but the first.
+ * What no seating can fall below, wish by wish: the least neutral current of any sharing among the lines, the least
+ * that neighbours can warm each other, the neutral leads for which no seat within reach is left, one change for each part
+ * of the building but the first, leakage beyond what all RCDs together may carry.
  */
 export function lowerBound(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
   const areas = new Set(circuits.map(({ area }) => area)).size
   return (
     (weights.together * Math.max(0, areas - 1)) / Math.max(1, circuits.length) +
     weights.balance * leastUnbalance(circuits, board) +
-    weights.heat * ownWarmth(circuits, board)
+    warmthAndGaps(circuits, board, weights) +
+    weights.reach * leadsLeft(circuits, board) +
+    weights.leakage * leakageLeft(circuits, board)
   )
 }
 
@@ -24,6 +27,47 @@ function ownWarmth(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): 
   const squares = circuits.reduce((sum, { heatW, phases: n }) => sum + n * heatW ** 2, 0)
   const own = circuits.reduce((sum, { heatW, phases: n }) => sum + (n === 3 ? 2 * heatW ** 2 : 0), 0)
   return squares === 0 ? 0 : own / squares
+}
+
+/** Spare seats between the circuits keep them cool and are gaps: the best number of gaps for both wishes together. */
+function warmthAndGaps(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
+  const seats = seatsOf(board)
+  const own = ownWarmth(circuits, board)
+  const mostGaps = Math.max(0, seats - seatsNeeded(circuits, board))
+  const byGaps = Array.from(
+    { length: mostGaps + 1 },
+    (_, gaps) =>
+      weights.heat * Math.max(own, leastWarmth(circuits, board, gaps)) + (weights.spares * gaps) / seats,
+  )
+  return Math.min(...byGaps)
+}
+
+/**
+ * The losses of the row times those of the row moved on by one seat: least where the largest meet the smallest (the
+ * rearrangement inequality), and where the largest of all stands at the end of both.
+ */
+function leastWarmth(circuits: readonly SeatedCircuit[], board: EmptyBoard, gaps: number): number {
+  const poles = circuits.flatMap(({ heatW, phases }) =>
+    Array.from({ length: board.phases === 1 ? 1 : phases }, () => heatW),
+  )
+  const spare = Array.from({ length: gaps }, () => 0)
+  const rising = [...spare, ...poles].sort((a, b) => a - b).slice(0, -1)
+  const products = rising.reduce((sum, heat, i) => sum + heat * rising.at(-1 - i)!, 0)
+  const squares = poles.reduce((sum, heat) => sum + heat * heat, 0)
+  return squares === 0 ? 0 : products / squares
+}
+
+/** Circuits with a neutral lead beyond the seats that one reaches. */
+function leadsLeft(circuits: readonly SeatedCircuit[], { phases, reach }: EmptyBoard): number {
+  const leads = circuits.filter(({ hasLead, phases: n }) => hasLead && (phases === 1 || n === 1)).length
+  return Math.max(0, leads - reach) / Math.max(1, circuits.length)
+}
+
+/** All leakage shared as evenly as can be. */
+function leakageLeft(circuits: readonly SeatedCircuit[], { sections }: EmptyBoard): number {
+  if (sections === 0) return 0
+  const all = circuits.reduce((sum, { isShared, leakageMA }) => sum + (isShared ? leakageMA : 0), 0)
+  return Math.max(0, all / LEAKAGE_LIMIT_MA - sections)
 }
 
 function leastUnbalance(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number {

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
+import { lowerBound } from '#core/arrangement/bound'
 import { laidBoard, waysOf } from '#core/arrangement/from-installation'
 import { lossW, ratedDiversity } from '#core/arrangement/heat'
 import { measure, neutralOf } from '#core/arrangement/measure'
@@ -186,6 +187,31 @@ describe('the best arrangement', () => {
     expect(found.bound).toBeGreaterThan(0)
     expect(found.total).toBeGreaterThanOrEqual(found.bound - 1e-9)
     expect(found.total).toBeCloseTo(least(circuits, nine), 9)
+  })
+  it('no seating of six falls below the bound, whatever is wished', () => {
+    const weight = fc.constantFrom(0, 1, 6, 20)
+    fc.assert(
+      fc.property(
+        fc.array(someCircuit, { minLength: 2, maxLength: 5 }),
+        fc.constantFrom(board({ sections: 1, reach: 1 }), board({ sections: 2, reach: 3 }), THREE),
+        fc.record({
+          balance: weight,
+          heat: weight,
+          reach: weight,
+          blast: weight,
+          leakage: weight,
+          together: weight,
+          spares: weight,
+        }),
+        (circuits, at, weights) => {
+          const totals = everySeating(circuits.length, 6).map((seating) =>
+            totalOf(costsOf(circuits, at, seating), weights),
+          )
+          expect(lowerBound(circuits, at, weights)).toBeLessThanOrEqual(Math.min(...totals) + 1e-9)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
   it('keeps the three poles of a device in one way, each seat taken once; the same board gives the same', () => {
     fc.assert(

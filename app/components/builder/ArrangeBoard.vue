@@ -2,7 +2,7 @@
 import { WISHES } from '#core/arrangement/wishes'
 import type { InstallationDesign } from '#core/design/reference'
 import type { Installation } from '#core/installation/installation'
-import { WISH_TEXT, notArrangedSays, priceSays } from '#words/arrangement'
+import { WISH_TEXT, boundSays, notArrangedSays, priceSays } from '#words/arrangement'
 
 /** Which way, line and neighbour: by hand, or computed from weighed wishes; then into the exercise. */
 const { installation, design, locked } = defineProps<{
@@ -23,6 +23,16 @@ const arrangement = useArrangement(
 )
 const { weights, reach, laid, seating, now, before, total, isBusy, refused, priced, prices } = arrangement
 const best = computed(() => (priced.value && !('code' in priced.value.best) ? priced.value.best : null))
+const columns = computed(() => {
+  if (!laid.value || !now.value || !before.value) return []
+  const kept = arrangement.kept.value
+  const aside = arrangement.aside.value
+  return [
+    { name: 'As arranged', of: now.value, total: total(seating.value) },
+    ...(kept && aside ? [{ name: 'Put aside', of: aside, total: total(kept) }] : []),
+    { name: 'In the exercise', of: before.value, total: total(laid.value.seating) },
+  ]
+})
 function take() {
   const boxes: Record<string, string> = {}
   for (const [id, { way, line }] of arrangement.taken()) {
@@ -49,6 +59,10 @@ function take() {
         </div>
         <div class="row">
           <el-button v-if="arrangement.isChanged.value" text @click="arrangement.undo">As it was</el-button>
+          <el-button data-testid="keep-arrangement" @click="arrangement.keep">Put aside</el-button>
+          <el-button v-if="arrangement.kept.value" data-testid="swap-arrangement" @click="arrangement.swap"
+            >Change places</el-button
+          >
           <el-button v-if="isBusy" @click="arrangement.stop">Stop working</el-button>
           <el-button
             type="primary"
@@ -85,14 +99,13 @@ function take() {
       <div class="two">
         <section class="stack" aria-label="What it comes to">
           <h2>What it comes to</h2>
-          <ArrangeFigures v-if="now && before" :now="now" :before="before" :circuits="laid.circuits" />
+          <ArrangeFigures v-if="columns.length" :columns="columns" :circuits="laid.circuits" />
           <p v-if="best" role="status" class="soft" data-testid="arrange-state">
             {{
               best.isProved
                 ? 'Proved: nothing that can be seated meets these wishes better.'
-                : `Best found, ${best.total.toFixed(2)}; nothing can be below ${best.bound.toFixed(2)}.`
+                : boundSays(best)
             }}
-            By hand now: {{ total(seating).toFixed(2) }}.
           </p>
           <p v-for="{ wish, gains } in prices" :key="wish" class="small">{{ priceSays(wish, gains) }}</p>
         </section>

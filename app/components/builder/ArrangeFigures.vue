@@ -3,40 +3,33 @@ import type { SeatedCircuit } from '#core/arrangement/board'
 import type { Measured } from '#core/arrangement/measure'
 import { LINES } from '#core/installation/installation'
 
-/** What an arrangement comes to, beside what stands in the exercise. */
-const { now, before, circuits } = defineProps<{
-  now: Measured
-  before: Measured
+/** What arrangements come to, side by side; the first is the one on the board. */
+const { columns, circuits } = defineProps<{
+  columns: readonly { readonly name: string; readonly of: Measured; readonly total: number }[]
   circuits: readonly SeatedCircuit[]
 }>()
 const namesOf = (places: readonly number[]): string =>
   places.map((place) => circuits[place]!.name).join(', ') || 'none'
-const leakage = ({ leakageMA }: Measured): string =>
-  leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · ') || 'no shared RCD'
-const most = computed(() => Math.max(1, ...now.linesA, ...before.linesA, now.neutralA, before.neutralA))
-const amps = computed(() => [
-  ...now.linesA.map((ampere, i) => ({
-    name: now.linesA.length === 1 ? 'Line' : LINES[i]!,
-    now: ampere,
-    before: before.linesA[i]!,
-  })),
-  ...(now.linesA.length === 1 ? [] : [{ name: 'Neutral', now: now.neutralA, before: before.neutralA }]),
-])
-const others = computed(() => [
-  { name: 'Warmest seat', now: `${now.hottestW.toFixed(1)} W`, before: `${before.hottestW.toFixed(1)} W` },
-  { name: 'Leads that do not reach', now: namesOf(now.outOfReach), before: namesOf(before.outOfReach) },
-  {
-    name: 'Loaded above the assembly’s share',
-    now: namesOf(now.aboveDiversity),
-    before: namesOf(before.aboveDiversity),
-  },
+const currents = ({ linesA, neutralA }: Measured): readonly number[] =>
+  linesA.length === 1 ? linesA : [...linesA, neutralA]
+const most = computed(() => Math.max(1, ...columns.flatMap(({ of }) => currents(of))))
+const amps = computed(() => {
+  const names = columns[0]!.of.linesA.length === 1 ? ['Line'] : [...LINES, 'Neutral']
+  return names.map((name, i) => ({ name, values: columns.map(({ of }) => currents(of)[i]!) }))
+})
+const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) => string }[] = [
+  { name: 'Warmest seat', says: ({ hottestW }) => `${hottestW.toFixed(1)} W` },
+  { name: 'Leads that do not reach', says: ({ outOfReach }) => namesOf(outOfReach) },
+  { name: 'Loaded above the assembly’s share', says: ({ aboveDiversity }) => namesOf(aboveDiversity) },
   {
     name: 'Dark at once',
-    now: now.downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
-    before: before.downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
+    says: ({ downAtOnce }) => downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
   },
-  { name: 'Leakage behind each shared RCD', now: leakage(now), before: leakage(before) },
-])
+  {
+    name: 'Leakage behind each shared RCD',
+    says: ({ leakageMA }) => leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · ') || 'no shared RCD',
+  },
+]
 </script>
 
 <template>
@@ -44,28 +37,31 @@ const others = computed(() => [
     <thead>
       <tr>
         <th />
-        <th>As arranged</th>
-        <th>In the exercise</th>
+        <th v-for="{ name } in columns" :key="name">{{ name }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="one in amps" :key="one.name">
         <th scope="row">{{ one.name }}</th>
-        <td
-          v-for="[key, ampere] in [
-            ['now', one.now],
-            ['before', one.before],
-          ] as const"
-          :key="key"
-        >
-          <span class="bar" :class="key" :style="{ width: `${(90 * ampere) / most}px` }" aria-hidden="true" />
+        <td v-for="(ampere, i) in one.values" :key="i">
+          <span
+            class="bar"
+            :class="{ first: i === 0 }"
+            :style="{ width: `${(70 * ampere) / most}px` }"
+            aria-hidden="true"
+          />
           <b class="mono">{{ ampere.toFixed(1) }} A</b>
         </td>
       </tr>
-      <tr v-for="one in others" :key="one.name">
-        <th scope="row">{{ one.name }}</th>
-        <td>{{ one.now }}</td>
-        <td class="soft">{{ one.before }}</td>
+      <tr v-for="other in OTHERS" :key="other.name">
+        <th scope="row">{{ other.name }}</th>
+        <td v-for="({ of, name }, i) in columns" :key="name" :class="{ soft: i > 0 }">
+          {{ other.says(of) }}
+        </td>
+      </tr>
+      <tr>
+        <th scope="row">All wishes together, less is better</th>
+        <td v-for="{ name, total } in columns" :key="name" class="mono">{{ total.toFixed(2) }}</td>
       </tr>
     </tbody>
   </table>
@@ -76,9 +72,9 @@ const others = computed(() => [
   display: inline-block;
   height: 10px;
   margin-right: 8px;
-  background: var(--indigo);
-}
-.bar.before {
   background: var(--hem-strong);
+}
+.bar.first {
+  background: var(--indigo);
 }
 </style>
