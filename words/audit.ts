@@ -44,6 +44,8 @@ const ACTIONS: Readonly<Record<string, string>> = {
   instrumentRetired: 'Instrument taken out of use',
   questionSaved: 'Question saved',
   questionsImported: 'Questions taken in from a file',
+  layoutSet: 'Board set to be laid out',
+  layoutWithdrawn: 'Board to be laid out withdrawn',
   bookEntered: 'Value entered from the book',
   bookChecked: 'Value of the book checked by a second person',
   bookWithdrawn: 'Value of the book withdrawn',

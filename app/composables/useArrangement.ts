@@ -1,6 +1,7 @@
 import { computed, reactive, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import type { Seating } from '#core/arrangement/board'
+import { exchanged } from '#core/arrangement/exchange'
 import { laidBoard, USUAL_REACH, waysOf } from '#core/arrangement/from-installation'
 import { measure } from '#core/arrangement/measure'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES, type Weights, type Wish } from '#core/arrangement/wishes'
@@ -80,17 +81,7 @@ export function useArrangement(
   /** Exchanges two seats by hand; a device with three poles moves with its whole way. */
   function exchange(a: number, b: number) {
     if (!laid.value) return
-    const next = [...seating.value]
-    const { board, circuits } = laid.value
-    const isWide = [a, b].some((seat) => {
-      const place = next[seat]
-      return place !== null && place !== undefined && circuits[place]!.phases === 3
-    })
-    const [from, to, width] = isWide
-      ? [a - (a % board.phases), b - (b % board.phases), board.phases]
-      : [a, b, 1]
-    for (let i = 0; i < width; i++) [next[from + i], next[to + i]] = [next[to + i]!, next[from + i]!]
-    own.value = next
+    own.value = exchanged(laid.value.circuits, laid.value.board, seating.value, [a, b])
   }
   /** Which wishes would come out better without one: what that wish costs. */
   const prices = computed(() => {

@@ -1,7 +1,12 @@
+import { arrange } from '#core/arrangement/arrange'
 import { compareDesigns, type BookChosen, type CompareRules } from '#core/design/compare-designs'
 import type { Installation } from '#core/installation/installation'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
+
+/** A board laid out as the wishes weigh. */
+export const arrangeBoard = (...[circuits, board, weights]: Parameters<typeof arrange>) =>
+  arrange(circuits, board, weights)
 
 /** Many designs by two books. */
 export const compareAll = (

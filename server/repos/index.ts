@@ -26,6 +26,7 @@ import { createEvidenceMarksRepo } from './evidence-marks'
 import { createExercisesRepo } from './exercises'
 import { createPeopleRepo } from './people'
 import { createPasskeysRepo } from './passkeys'
+import { createLayoutsRepo } from './layouts'
 import { createPictureRepo } from './picture'
 import { createPlanningRepo } from './planning'
 import { createStockRepo } from './stock'
@@ -68,6 +69,7 @@ export function createRepos(db: Database) {
     runs: createRunsRepo(db),
     inspections: createInspectionsRepo(db),
     instruments: createInstrumentsRepo(db),
+    layouts: createLayoutsRepo(db),
     keptMarks: createKeptMarksRepo(db),
     passkeys: createPasskeysRepo(db),
     personData: createPersonDataRepo(db),

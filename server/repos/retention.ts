@@ -7,6 +7,7 @@ export type KeptKind = (typeof KEPT_KINDS)[number]
 /** Practice: its table, and when a row was touched last. */
 const PRACTICE: readonly (readonly [table: string, at: string])[] = [
   ['prediction', 'at'],
+  ['layout_try', 'at'],
   ['isolation_run', 'started_at'],
   ['fault_hunt', 'made_at'],
   ['inspection_round', 'started_at'],

@@ -34,6 +34,8 @@ const ROLES_BY_ACTION = {
   'inspection.use': ['apprentice', 'instructor', 'assessor'],
   'faultFinding.practise': ['apprentice', 'instructor', 'assessor'],
   'faultFinding.set': ['instructor', 'assessor'],
+  'layout.see': ['apprentice', 'instructor', 'assessor'],
+  'layout.set': ['instructor', 'assessor'],
   'question.ask': ['instructor', 'assessor'],
   /** The bank holds answers. */
   'question.see': ['instructor', 'assessor', 'verifier'],

@@ -6,7 +6,9 @@ import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
 import { lowerBound } from '#core/arrangement/bound'
 import { laidBoard, waysOf } from '#core/arrangement/from-installation'
+import { exchanged } from '#core/arrangement/exchange'
 import { lossW, ratedDiversity } from '#core/arrangement/heat'
+import { asTheyCome, isSeating, markLayout } from '#core/arrangement/marked'
 import { measure, neutralOf } from '#core/arrangement/measure'
 import { quickTotal } from '#core/arrangement/quick-total'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES } from '#core/arrangement/wishes'
@@ -254,6 +256,63 @@ describe('the best arrangement', () => {
     }
   })
 })
+
+describe('marked as an exercise', () => {
+  const circuits = [20, 20, 5, 5].map((currentA, i) =>
+    circuit({ currentA, heatW: currentA / 4, area: i < 2 ? 'ground' : 'first' }),
+  )
+  const task = (of: readonly SeatedCircuit[], at: EmptyBoard) => {
+    const { seating } = arrange(of, at, USUAL_WEIGHTS) as Arranged
+    return { circuits: of, board: at, weights: USUAL_WEIGHTS, best: seating }
+  }
+  it('the best has all, the circuits as they come have nothing, and what is between says what it loses', () => {
+    const set = task(circuits, THREE)
+    expect(markLayout(set, set.best)).toEqual({ percent: 100, lost: [], better: null })
+    const first = asTheyCome(circuits, THREE)
+    const { percent, lost, better } = markLayout(set, first)
+    expect(percent).toBe(0)
+    expect(lost.length).toBeGreaterThan(0)
+    const next = exchanged(circuits, THREE, first, better!.seats)
+    expect(markLayout(set, next).percent).toBeGreaterThan(0)
+  })
+  it('no other exchange helps more than the one that is named', () => {
+    fc.assert(
+      fc.property(fc.array(someCircuit, { minLength: 2, maxLength: 5 }), fc.nat(), (some, pick) => {
+        const set = task(some, THREE)
+        const all = everySeating(some.length, 6)
+        const seating = all[pick % all.length]!
+        const { better, lost } = markLayout(set, seating)
+        const total = (of: Seating) => totalOf(costsOf(some, THREE, of), USUAL_WEIGHTS)
+        const gains = everyPair(6).map(
+          (pair) => total(seating) - total(exchanged(some, THREE, seating, pair)),
+        )
+        expect(better?.by ?? 0).toBeCloseTo(Math.max(0, ...gains), 6)
+        // What single wishes lose and gain is together what the whole is behind.
+        const gained = WISHES.reduce((sum, wish) => {
+          const by = costsOf(some, THREE, seating)[wish] - costsOf(some, THREE, set.best)[wish]
+          return sum + Math.min(0, by * USUAL_WEIGHTS[wish])
+        }, 0)
+        const behind = lost.reduce((sum, { by }) => sum + by, 0) + gained
+        expect(behind).toBeCloseTo(total(seating) - total(set.best), 4)
+      }),
+      { numRuns: 25 },
+    )
+  })
+  it('takes nothing that is no arrangement: a circuit twice, one left out, three poles across two ways', () => {
+    const wide = [circuit({ phases: 3 }), circuit()]
+    expect(isSeating(wide, THREE, asTheyCome(wide, THREE))).toBe(true)
+    expect(isSeating(wide, THREE, [1, 0, 0, 0, null, null])).toBe(false)
+    expect(isSeating(wide, THREE, [0, 0, 0, null, null, null])).toBe(false)
+    expect(isSeating(wide, THREE, [0, 0, 0, 1, 1, null])).toBe(false)
+    expect(isSeating(wide, THREE, [0, 0, 0, 1, null])).toBe(false)
+    expect(isSeating(wide, THREE, [0, 0, 0, 1, null, 7])).toBe(false)
+  })
+})
+
+const everyPair = (n: number): [number, number][] =>
+  Array.from({ length: n }, (_, a) =>
+    Array.from({ length: n - a - 1 }, (__, i): [number, number] => [a, a + 1 + i]),
+  ).flat()
 
 describe('what cannot be laid out', () => {
   it('more circuits than seats, and three phases on a board that has one', () => {

@@ -1,5 +1,19 @@
 /** Refusals about evidence, questions and verification. */
 export const EVIDENCE_PROBLEMS = {
+  layoutNoDesign: {
+    status: 409,
+    sentence: 'A circuit of this board has no design yet. Complete the design first, then set the board.',
+  },
+  layoutStillDesigned: {
+    status: 409,
+    sentence:
+      'Some of this group still design this installation, and the board shows ratings and currents. ' +
+      'Set it once their designs are handed in.',
+  },
+  layoutNotWhole: {
+    status: 400,
+    sentence: 'Each circuit goes onto the board once, a three-phase one in a way of its own.',
+  },
   bookEntriesWrong: { status: 400, sentence: 'These values cannot be entered yet; nothing was changed.' },
   bookFileWrong: { status: 400, sentence: 'No values could be read from this file; nothing was changed.' },
   bookOwnCheck: {

@@ -1,0 +1,4 @@
+import { api } from '~~/server/http/api'
+import { listLayouts } from '~~/server/services/layouts'
+
+export default api(undefined, ({ context, actor }) => listLayouts(context, actor))

@@ -1,0 +1,97 @@
+/* A board laid out as an exercise: set with its best arrangement, handed in, marked, and shown once it can no longer be copied. */
+import { beforeEach, describe, expect, it } from 'vitest'
+import { exchanged } from '#core/arrangement/exchange'
+import { USUAL_WEIGHTS } from '#core/arrangement/wishes'
+import type { LayoutView } from '#schemas/layout-views'
+import { LayoutSetRequest } from '#schemas/layout-views'
+import { validate } from '#schemas/validate'
+import { createExercise, setExercise } from '../../server/services/exercises'
+import { listLayouts, setLayout, showLayout, tryLayout, withdrawLayout } from '../../server/services/layouts'
+import { aBoardOf } from '../bench/boards'
+import { aCentre, type Centre } from '../support/centre'
+import { refusal, refusedAtOnce } from '../support/refusal'
+
+let centre: Centre
+let exerciseId: number
+beforeEach(() => {
+  centre = aCentre()
+  exerciseId = createExercise(centre.context, centre.instructor, { ...aBoardOf(6), code: 'T-90' }).id
+})
+const body = () => ({ exerciseId, boardId: 'b1', cohort: 'Thursday', reach: 12, weights: USUAL_WEIGHTS })
+const set = async () => (await setLayout(centre.context, centre.instructor, body())).id
+const tried = (id: number, view: LayoutView, seating: LayoutView['start']) =>
+  tryLayout(centre.context, centre.apprentice, id, { seating: [...seating], tries: view.tries.length })
+
+describe('a board that is set', () => {
+  it('is there for its group, without the best arrangement, and for nobody else', async () => {
+    const id = await set()
+    const view = showLayout(centre.context, centre.apprentice, id)
+    expect(view).toMatchObject({ best: null, mark: null, tries: [], results: null })
+    expect(listLayouts(centre.context, centre.apprentice)).toMatchObject([
+      { id, exerciseCode: 'T-90', tries: 0 },
+    ])
+    const outside = { ...centre.apprentice, cohort: 'Friday' }
+    expect(listLayouts(centre.context, outside)).toEqual([])
+    expect(refusedAtOnce(() => showLayout(centre.context, outside, id))).toBe('notFound')
+    const limited = { ...centre.instructor, groups: ['Friday'] }
+    expect(refusedAtOnce(() => showLayout(centre.context, limited, id))).toBe('notFound')
+    for (const actor of [centre.apprentice, centre.technician, centre.verifier])
+      expect(await refusal(() => setLayout(centre.context, actor, body()))).toBe('notAllowed')
+  })
+
+  it('says what each try loses, and shows the best after three of them', async () => {
+    const id = await set()
+    let view = showLayout(centre.context, centre.apprentice, id)
+    view = tried(id, view, view.start)
+    expect(view.tries).toMatchObject([{ percent: 0 }])
+    expect(view.mark!.lost.length).toBeGreaterThan(0)
+    expect(view.best).toBeNull()
+    const { circuits, board } = view
+    view = tried(id, view, exchanged(circuits, board, view.start, view.mark!.better!.seats))
+    expect(view.tries[1]!.percent).toBeGreaterThan(0)
+    view = tried(id, view, view.start)
+    expect(view.best).not.toBeNull()
+    expect(tried(id, view, view.best!).mark).toMatchObject({ percent: 100, lost: [], better: null })
+    const { results } = showLayout(centre.context, centre.assessor, id)
+    expect(results).toMatchObject([{ name: centre.apprentice.name, tries: 4, percent: 100 }])
+  })
+
+  it('takes a try once, and none that leaves a circuit out', async () => {
+    const id = await set()
+    const view = showLayout(centre.context, centre.apprentice, id)
+    tried(id, view, view.start)
+    expect(refusedAtOnce(() => tried(id, view, view.start))).toBe('changedSince')
+    const short = view.start.map((place) => (place === 0 ? null : place))
+    expect(refusedAtOnce(() => tried(id, { ...view, tries: [view.tries[0]!] }, short))).toBe('layoutNotWhole')
+    expect(centre.repos.layouts.tries(id, centre.apprentice.id)).toHaveLength(1)
+  })
+
+  it('is withdrawn and then there for nobody; what was tried stays in the record', async () => {
+    const id = await set()
+    const view = showLayout(centre.context, centre.apprentice, id)
+    tried(id, view, view.start)
+    withdrawLayout(centre.context, centre.instructor, id)
+    expect(refusedAtOnce(() => showLayout(centre.context, centre.apprentice, id))).toBe('notFound')
+    expect(centre.repos.personData.of(centre.apprentice.id).layout_try).toHaveLength(1)
+  })
+})
+
+describe('what cannot be set', () => {
+  it('a board whose design somebody of the group still works at: it would show ratings', async () => {
+    setExercise(centre.context, centre.instructor, exerciseId, 1, 'Thursday')
+    expect(await refusal(set)).toBe('layoutStillDesigned')
+    for (const person of [centre.apprentice, centre.other])
+      for (const { id } of centre.repos.attempts.byPerson(person.id))
+        centre.repos.attempts.setStage(id, 'dead')
+    expect(await set()).toBeGreaterThan(0)
+  })
+  it('a group without people, a board that is not there, a weight beyond its slider', async () => {
+    const setWith = (parts: object) =>
+      refusal(() => setLayout(centre.context, centre.instructor, { ...body(), ...parts }))
+    expect(await setWith({ cohort: 'Nobody' })).toBe('cohortEmpty')
+    expect(await setWith({ boardId: 'b9' })).toBe('layoutNoDesign')
+    const weights = { ...USUAL_WEIGHTS, heat: 11 }
+    expect(validate(LayoutSetRequest, { ...body(), weights }).ok).toBe(false)
+    expect(validate(LayoutSetRequest, body()).ok).toBe(true)
+  })
+})
