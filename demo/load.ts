@@ -25,6 +25,7 @@ import { decidePermission } from '../server/services/permission'
 import { saveWork } from '../server/services/work-save'
 import { playEvidence } from './evidence'
 import { playIsolation } from './isolation'
+import { playLayouts } from './layouts'
 import { playLessons } from './lessons'
 import { playTerm } from './term'
 import { playWorkmanship } from './workmanship'
@@ -107,6 +108,7 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
   playWorkmanship(repos, ago)
   playEvidence(repos, ago)
   await playIsolation(repos, ago)
+  await playLayouts(repos, ago)
   playLessons(repos, ago)
   playTerm(repos, ago, now)
   playCalls(repos, ago)

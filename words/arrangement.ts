@@ -1,4 +1,7 @@
 import type { Arranged, NotArranged } from '#core/arrangement/arrange'
+import { lineOfSeat, wayOfSeat, type SeatedCircuit, type Seating } from '#core/arrangement/board'
+import { LINES } from '#core/installation/installation'
+import type { LayoutMark, LayoutTask } from '#core/arrangement/marked'
 import type { Wish } from '#core/arrangement/wishes'
 
 /** What is wished of a board: by name, and what falls short of it. */
@@ -27,3 +30,36 @@ export const priceSays = (wish: Wish, gains: readonly Wish[]): string =>
 export const boundSays = ({ total, bound }: Pick<Arranged, 'total' | 'bound'>): string =>
   `Best found: ${total.toFixed(2)}. Nothing can be below ${bound.toFixed(2)}` +
   (bound > 0 ? `, which is ${Math.ceil((100 * (total - bound)) / total)} % less.` : '.')
+
+/** What else a circuit brings that its seat depends on. */
+export const circuitSays = ({ phases, hasLead, isShared, leakageMA }: SeatedCircuit): string =>
+  [
+    ...(phases === 3 ? ['three phase'] : []),
+    ...(hasLead ? ['RCBO with a neutral lead'] : []),
+    ...(isShared ? [`shares an RCD, ${leakageMA} mA leakage`] : []),
+  ].join('; ')
+
+/** A wish that is met less well than in the best arrangement, and why it matters. */
+export const lostSays = ({ wish, by }: { readonly wish: Wish; readonly by: number }): string =>
+  `${WISH_TEXT[wish].name}: ${by.toFixed(2)} more than in the best. ${WISH_TEXT[wish].why}`
+
+/** A seat with what stands there; of a three-phase circuit its way. */
+function seatSays(
+  { board, circuits }: Pick<LayoutTask, 'board' | 'circuits'>,
+  seating: Seating,
+  seat: number,
+): string {
+  const place = seating[seat] ?? null
+  const circuit = place === null ? undefined : circuits[place]
+  const line = board.phases === 3 && circuit?.phases !== 3 ? ` ${LINES[lineOfSeat(board, seat)]}` : ''
+  return `${circuit?.name ?? 'the spare seat'} in way ${wayOfSeat(board, seat)}${line}`
+}
+
+/** The exchange that helps most. */
+export const betterSays = (
+  { seats: [a, b], by }: NonNullable<LayoutMark['better']>,
+  task: Pick<LayoutTask, 'board' | 'circuits'>,
+  seating: Seating,
+): string =>
+  `The change that helps most: swap ${seatSays(task, seating, a)} and ${seatSays(task, seating, b)} ` +
+  `(${by.toFixed(2)} less).`

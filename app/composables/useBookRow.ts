@@ -1,6 +1,6 @@
 import { computed, reactive, ref } from 'vue'
 import type { BookEntry } from '#core/regulations/book/check'
-import type { BookTable } from '#core/regulations/book/tables'
+import type { BookTable } from '#core/regulations/book/table'
 import type { Edition } from '#core/regulations/editions'
 
 /** One box of a row: its column, and what stands there now. */

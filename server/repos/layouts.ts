@@ -23,45 +23,47 @@ const TASK = 'SELECT id, title, cohort, document, set_at AS setAt FROM layout_ta
 const HEAD = `SELECT t.id, t.title, t.cohort, t.set_at AS setAt, x.code AS exerciseCode
   FROM layout_task t JOIN exercise x ON x.id = t.exercise_id WHERE t.withdrawn_at IS NULL`
 
-/** Boards to lay out, and what was handed in; tries are never changed. */
-export function createLayoutsRepo(db: Database) {
-  const byId = db.prepare<[number], RawTask>(`${TASK} AND id = ?`)
-  const all = db.prepare<[], Omit<LayoutHead, 'tries' | 'percent'>>(`${HEAD} ORDER BY t.id DESC`)
-  const ofCohort = db.prepare<[string], Omit<LayoutHead, 'tries' | 'percent'>>(
+const statementsOf = (db: Database) => ({
+  byId: db.prepare<[number], RawTask>(`${TASK} AND id = ?`),
+  all: db.prepare<[], Omit<LayoutHead, 'tries' | 'percent'>>(`${HEAD} ORDER BY t.id DESC`),
+  ofCohort: db.prepare<[string], Omit<LayoutHead, 'tries' | 'percent'>>(
     `${HEAD} AND t.cohort = ? ORDER BY t.id DESC`,
-  )
-  const insert = db.prepare(
+  ),
+  insert: db.prepare(
     'INSERT INTO layout_task (title, cohort, exercise_id, document, set_by, set_at) VALUES (?, ?, ?, ?, ?, ?)',
-  )
-  const withdraw = db.prepare('UPDATE layout_task SET withdrawn_at = ? WHERE id = ? AND withdrawn_at IS NULL')
-  const tries = db.prepare<[number, number], RawTry>(
+  ),
+  withdraw: db.prepare('UPDATE layout_task SET withdrawn_at = ? WHERE id = ? AND withdrawn_at IS NULL'),
+  tries: db.prepare<[number, number], RawTry>(
     'SELECT seating, percent, at FROM layout_try WHERE task_id = ? AND person_id = ? ORDER BY id',
-  )
-  const add = db.prepare(
-    'INSERT INTO layout_try (task_id, person_id, seating, percent, at) VALUES (?, ?, ?, ?, ?)',
-  )
-  const ownResults = db.prepare<[number], { taskId: number; tries: number; percent: number }>(
+  ),
+  add: db.prepare('INSERT INTO layout_try (task_id, person_id, seating, percent, at) VALUES (?, ?, ?, ?, ?)'),
+  ownResults: db.prepare<[number], { taskId: number; tries: number; percent: number }>(
     `SELECT task_id AS taskId, count(*) AS tries, max(percent) AS percent
      FROM layout_try WHERE person_id = ? GROUP BY task_id`,
-  )
-  const results = db.prepare<[number], LayoutResult>(
+  ),
+  results: db.prepare<[number], LayoutResult>(
     `SELECT p.name, count(*) AS tries, max(l.percent) AS percent, max(l.at) AS at
      FROM layout_try l JOIN person p ON p.id = l.person_id WHERE l.task_id = ? GROUP BY l.person_id ORDER BY p.name`,
-  )
+  ),
+})
+
+/** Boards to lay out, and what was handed in; tries are never changed. */
+export function createLayoutsRepo(db: Database) {
+  const sql = statementsOf(db)
   const parsed = new Map<number, LayoutTask>()
 
   return {
     /** A document is written once: it is read once. */
     byId: (id: number): StoredLayout | undefined => {
-      const row = byId.get(id)
+      const row = sql.byId.get(id)
       if (!row) return undefined
       const { document, ...head } = row
       const task = parsed.get(id) ?? (JSON.parse(document) as LayoutTask)
       parsed.set(id, task)
       return { ...head, task }
     },
-    all: () => all.all(),
-    ofCohort: (cohort: string) => ofCohort.all(cohort),
+    all: () => sql.all.all(),
+    ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
     insert: (
       {
         title,
@@ -71,15 +73,16 @@ export function createLayoutsRepo(db: Database) {
       }: { title: string; cohort: string; exerciseId: number; task: LayoutTask },
       by: number,
       at: string,
-    ): number => Number(insert.run(title, cohort, exerciseId, JSON.stringify(task), by, at).lastInsertRowid),
-    withdraw: (id: number, at: string): boolean => withdraw.run(at, id).changes === 1,
+    ): number =>
+      Number(sql.insert.run(title, cohort, exerciseId, JSON.stringify(task), by, at).lastInsertRowid),
+    withdraw: (id: number, at: string): boolean => sql.withdraw.run(at, id).changes === 1,
     tries: (id: number, personId: number): LayoutTry[] =>
-      tries.all(id, personId).map((row) => ({ ...row, seating: JSON.parse(row.seating) as Seating })),
+      sql.tries.all(id, personId).map((row) => ({ ...row, seating: JSON.parse(row.seating) as Seating })),
     add: (id: number, personId: number, seating: Seating, percent: number, at: string): void =>
-      void add.run(id, personId, JSON.stringify(seating), percent, at),
+      void sql.add.run(id, personId, JSON.stringify(seating), percent, at),
     /** By task, how often this person tried and how near they came. */
     ownResults: (personId: number) =>
-      new Map(ownResults.all(personId).map(({ taskId, ...result }) => [taskId, result])),
-    results: (id: number): LayoutResult[] => results.all(id),
+      new Map(sql.ownResults.all(personId).map(({ taskId, ...result }) => [taskId, result])),
+    results: (id: number): LayoutResult[] => sql.results.all(id),
   }
 }

@@ -2,6 +2,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { LayoutView } from '../../schemas/layout-views'
 import { assignmentOf, askedNodes, type Assignment } from '../../core/exercise/assignment'
 import { typedAnswers } from '../../demo/story'
 import { choose, expect, fillDesign, saved, signIn, test } from './support'
@@ -286,4 +287,51 @@ test('a board is arranged by hand, then computed: the neutral carries less, and 
   expect(after).toBeLessThan(before)
   await page.getByTestId('take-arrangement').click()
   expect(await ampere(1)).toBeCloseTo(after, 1)
+})
+
+test('a board is set to be laid out; each try says what is short, and the best comes once it cannot be copied', async ({
+  browser,
+  centre,
+}) => {
+  const { page: desk } = await signIn(browser, centre, 'I-201')
+  await desk.goto(`${centre}/exercises`)
+  await desk.getByRole('link', { name: 'Board for the battery store' }).click()
+  await desk.getByRole('tab', { name: 'Arrangement' }).click()
+  const setFor = async (group: string) => {
+    await desk.getByTestId('set-layout').click()
+    await choose(desk, 'set-cohort', group)
+    await desk.getByRole('button', { name: 'Set it' }).click()
+  }
+  await setFor('Monday level 3')
+  await expect(desk.getByText('Some of this group still design this installation')).toBeVisible()
+  await desk.getByRole('button', { name: 'Back' }).click()
+  await setFor('Thursday level 2')
+  await expect(desk.getByText('Nobody has handed in yet.')).toBeVisible()
+  const id = Number(new URL(desk.url()).pathname.split('/').at(-1))
+
+  const { page } = await signIn(browser, centre, 'T-403')
+  await page.goto(`${centre}/practice`)
+  await page.getByTestId(`layout-${id}`).click()
+  const seat = (n: number) => page.getByTestId(`seat-${n}`)
+  await expect(seat(3)).toContainText('Store sockets')
+  const asked = async () =>
+    (await (await page.request.get(`${centre}/api/layouts/${id}`)).json()) as LayoutView
+  expect((await asked()).best).toBeNull()
+  for (const [from, to] of [
+    [3, 9],
+    [4, 10],
+    [10, 16],
+  ] as const) {
+    await seat(from).click()
+    await seat(to).click()
+    // What waits on this device outlives a reload.
+    await page.reload()
+    await page.getByTestId('layout-hand-in').click()
+    await expect(page.getByTestId('layout-mark')).toContainText('%')
+    await expect(page.getByTestId('layout-hand-in')).toBeDisabled()
+  }
+  await page.getByText('Show the best found').click()
+  await expect(page.getByTestId('arrange-figures')).toContainText('Best found')
+  await desk.reload()
+  await expect(desk.getByTestId('layout-results')).toContainText('3 tries')
 })

@@ -1,6 +1,6 @@
 import { printedValue, type Book } from '#core/regulations/book/book'
 import { cellKey, type Cell } from '#core/regulations/book/change'
-import { ruleCell } from '#core/regulations/book/tables'
+import { ruleCell } from '#core/regulations/book/rule-tables'
 import type { Question } from '#core/questions/question'
 
 /** Questions whose answer is one value of the book, by their code. */

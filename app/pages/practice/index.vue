@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FaultFindingHome } from '#schemas/fault-finding-views'
 import type { IsolationHome } from '#schemas/isolation-views'
+import type { LayoutHead } from '#schemas/layout-views'
 import type { BayListItem, ExperimentHead, PredictionView } from '#schemas/bay-views'
 
 definePageMeta({ layout: 'bay', roles: ['apprentice', 'instructor', 'assessor'] })
@@ -9,6 +10,7 @@ const { data: bays, problem, refresh } = useServer<BayListItem[]>(() => 'bays')
 const { data: predictions } = useServer<PredictionView[]>(() => 'predictions')
 const { data: experiments } = useServer<ExperimentHead[]>(() => 'experiments')
 const { data: hunts } = useServer<FaultFindingHome>(() => 'hunts')
+const { data: layouts } = useServer<LayoutHead[]>(() => 'layouts')
 const session = useSession()
 const { data: isolation } = useServer<IsolationHome>(() => 'isolation')
 const tries = (code: string) =>
@@ -63,6 +65,25 @@ const tries = (code: string) =>
         >
         <FaultFindingList v-if="hunts" :home="hunts" :may-set="session.person?.role !== 'apprentice'" />
         <div v-else class="stack"><div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" /></div>
+      </section>
+      <section v-if="layouts?.length" aria-labelledby="layouts">
+        <h2 id="layouts">Boards to lay out</h2>
+        <NuxtLink
+          v-for="layout in layouts"
+          :key="layout.id"
+          :to="`/practice/layouts/${layout.id}`"
+          class="list-entry"
+          :data-testid="`layout-${layout.id}`"
+        >
+          <span class="what"
+            ><b>{{ layout.title }}</b
+            ><span class="soft small">{{ layout.cohort }}, {{ dayTime(layout.setAt) }}</span></span
+          >
+          <span v-if="layout.percent !== null" class="tag" :class="layout.percent >= 95 ? 'met' : 'plain'"
+            >{{ layout.percent }} %</span
+          >
+          <span v-else class="tag waiting">not tried</span>
+        </NuxtLink>
       </section>
       <section aria-labelledby="bays">
         <h2 id="bays">Virtual bays</h2>

@@ -1,7 +1,7 @@
 import type { Load } from '../../installation/installation'
 import type { Book } from '../../regulations/book/book'
 import { cookerCurrentA, cookerRule, diversityCells } from '../../regulations/book/demand-rules'
-import { ruleCell } from '../../regulations/book/tables'
+import { ruleCell } from '../../regulations/book/rule-tables'
 import { SOURCES, type Source } from '../../regulations/source'
 import { U0_V, nominalV, type Phases } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'

@@ -1,7 +1,7 @@
 import type { Task } from '../model/task'
 import { breakerZsOhm, deviceZsOhm, fuseColumn, rcdZsOhm } from '../../regulations/book/book'
 import { cellKey, type Cell } from '../../regulations/book/change'
-import { ruleCell } from '../../regulations/book/tables'
+import { ruleCell } from '../../regulations/book/rule-tables'
 import { CURVES, DEVICES, MAGNETIC_BAND } from '../../regulations/devices'
 import { RCD_RATINGS_A } from '../../regulations/rcd'
 import { SOURCES } from '../../regulations/source'

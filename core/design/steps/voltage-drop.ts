@@ -1,6 +1,6 @@
 import type { Task } from '../model/task'
 import { voltDropShare } from '../../regulations/book/book'
-import { ruleCell } from '../../regulations/book/tables'
+import { ruleCell } from '../../regulations/book/rule-tables'
 import { CABLES } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { nominalV } from '../../regulations/supply'

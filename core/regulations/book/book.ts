@@ -10,7 +10,9 @@ import { sourceKey, type Source } from '../source'
 import { DROP_SHARE, U0_V, type Arrangement, type Phases, type Use } from '../supply'
 import { CLAUSES, cellKey, clauseCell, type BookChange, type Cell } from './change'
 import { conduitFactor } from './drawn-in'
-import { bookTable, printedAs, type BookTable } from './tables'
+import { bookTable } from './tables'
+import { printedAs } from './cable-tables'
+import type { BookTable } from './table'
 import { ratingColumn, shippedValues, type BookValues } from './values'
 
 /** The regulations in one edition as a centre reads them: the shipped values, and what its own book says otherwise. */

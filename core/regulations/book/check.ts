@@ -2,7 +2,8 @@ import { EDITION_FROM, type Edition } from '../editions'
 import { bookOf, bookRows, printedValue, type Book } from './book'
 import { SOURCES } from '../source'
 import { CLAUSES, cellKey, type BookChange, type Cell } from './change'
-import { bookTable, type BookTable } from './tables'
+import { bookTable } from './tables'
+import type { BookTable } from './table'
 
 /** A value as somebody writes it down from the book, before it is taken in. */
 export interface BookEntry extends Cell {

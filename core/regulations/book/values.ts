@@ -111,29 +111,31 @@ export interface CableValues {
 
 export const ratingColumn = (method: string, phases: number): string => `${method}/${phases}`
 
+const shippedParameters = (edition: Edition): Record<Parameter, number> => ({
+  cMin: C_MIN,
+  touchLimitV: TOUCH_LIMIT_V,
+  lightingDrop: DROP_SHARE.lighting,
+  otherDrop: DROP_SHARE.other,
+  rewirable: REWIRABLE_FACTOR,
+  buried: BURIED_FACTOR,
+  ringCableA: 20,
+  ringLeastMm2: 2.5,
+  lightingLeastMm2: 1,
+  powerLeastMm2: 1.5,
+  socketRcdA: SOCKET_LIMIT_A[edition],
+  shortTimeSocketsA: shortTimeLimitA(edition, 'sockets'),
+  shortTimeOtherA: shortTimeLimitA(edition, 'fixed'),
+  finalTnS: FINAL_S.TN,
+  finalTtS: FINAL_S.TT,
+  distributionTnS: DISTRIBUTION_S.TN,
+  distributionTtS: DISTRIBUTION_S.TT,
+  cookerSocketA: HOME_COOKER.socketA,
+  dischargeFactor: DISCHARGE_FACTOR,
+})
+
 /** The values as they are shipped, from memory of the documents named with each. A copy of one's own each time. */
 export const shippedValues = (edition: Edition): BookValues => ({
-  parameters: {
-    cMin: C_MIN,
-    touchLimitV: TOUCH_LIMIT_V,
-    lightingDrop: DROP_SHARE.lighting,
-    otherDrop: DROP_SHARE.other,
-    rewirable: REWIRABLE_FACTOR,
-    buried: BURIED_FACTOR,
-    ringCableA: 20,
-    ringLeastMm2: 2.5,
-    lightingLeastMm2: 1,
-    powerLeastMm2: 1.5,
-    socketRcdA: SOCKET_LIMIT_A[edition],
-    shortTimeSocketsA: shortTimeLimitA(edition, 'sockets'),
-    shortTimeOtherA: shortTimeLimitA(edition, 'fixed'),
-    finalTnS: FINAL_S.TN,
-    finalTtS: FINAL_S.TT,
-    distributionTnS: DISTRIBUTION_S.TN,
-    distributionTtS: DISTRIBUTION_S.TT,
-    cookerSocketA: HOME_COOKER.socketA,
-    dischargeFactor: DISCHARGE_FACTOR,
-  },
+  parameters: shippedParameters(edition),
   ambient: byTemperature(AMBIENT_FACTOR),
   ground: byTemperature(GROUND_FACTOR),
   grouping: {

@@ -127,6 +127,8 @@ useUnsavedGuard(
         :installation="read.installation ?? null"
         :design="design ?? null"
         :locked="isLocked"
+        :exercise-id="mayChange ? id : null"
+        :is-changed="isChanged"
         @take="builder.change({ ...form, ...$event })"
       />
     </KeepAlive>

@@ -5,17 +5,17 @@ import { LINES } from '#core/installation/installation'
 
 /** What arrangements come to, side by side; the first is the one on the board. */
 const { columns, circuits } = defineProps<{
-  columns: readonly { readonly name: string; readonly of: Measured; readonly total: number }[]
+  columns: readonly { readonly name: string; readonly measured: Measured; readonly total: number }[]
   circuits: readonly SeatedCircuit[]
 }>()
 const namesOf = (places: readonly number[]): string =>
   places.map((place) => circuits[place]!.name).join(', ') || 'none'
 const currents = ({ linesA, neutralA }: Measured): readonly number[] =>
   linesA.length === 1 ? linesA : [...linesA, neutralA]
-const most = computed(() => Math.max(1, ...columns.flatMap(({ of }) => currents(of))))
+const most = computed(() => Math.max(1, ...columns.flatMap(({ measured }) => currents(measured))))
 const amps = computed(() => {
-  const names = columns[0]!.of.linesA.length === 1 ? ['Line'] : [...LINES, 'Neutral']
-  return names.map((name, i) => ({ name, values: columns.map(({ of }) => currents(of)[i]!) }))
+  const names = columns[0]!.measured.linesA.length === 1 ? ['Line'] : [...LINES, 'Neutral']
+  return names.map((name, i) => ({ name, values: columns.map(({ measured }) => currents(measured)[i]!) }))
 })
 const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) => string }[] = [
   { name: 'Warmest seat', says: ({ hottestW }) => `${hottestW.toFixed(1)} W` },
@@ -55,8 +55,8 @@ const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) =>
       </tr>
       <tr v-for="other in OTHERS" :key="other.name">
         <th scope="row">{{ other.name }}</th>
-        <td v-for="({ of, name }, i) in columns" :key="name" :class="{ soft: i > 0 }">
-          {{ other.says(of) }}
+        <td v-for="({ measured, name }, i) in columns" :key="name" :class="{ soft: i > 0 }">
+          {{ other.says(measured) }}
         </td>
       </tr>
       <tr>

@@ -5,10 +5,13 @@ import type { Installation } from '#core/installation/installation'
 import { WISH_TEXT, boundSays, notArrangedSays, priceSays } from '#words/arrangement'
 
 /** Which way, line and neighbour: by hand, or computed from weighed wishes; then into the exercise. */
-const { installation, design, locked } = defineProps<{
+const { installation, design, locked, exerciseId } = defineProps<{
   installation: Installation | null
   design: InstallationDesign | null
   locked: boolean
+  /** Once it is saved, its board can be set as an exercise of its own. */
+  exerciseId: number | null
+  isChanged: boolean
 }>()
 const emit = defineEmits<{ take: [boxes: Record<string, string>] }>()
 const boards = computed(() => installation?.boards ?? [])
@@ -28,11 +31,20 @@ const columns = computed(() => {
   const kept = arrangement.kept.value
   const aside = arrangement.aside.value
   return [
-    { name: 'As arranged', of: now.value, total: total(seating.value) },
-    ...(kept && aside ? [{ name: 'Put aside', of: aside, total: total(kept) }] : []),
-    { name: 'In the exercise', of: before.value, total: total(laid.value.seating) },
+    { name: 'As arranged', measured: now.value, total: total(seating.value) },
+    ...(kept && aside ? [{ name: 'Put aside', measured: aside, total: total(kept) }] : []),
+    { name: 'In the exercise', measured: before.value, total: total(laid.value.seating) },
   ]
 })
+const isSetting = ref(false)
+const { call } = useApi()
+const { isBusy: isSending, act } = useAct()
+const set = (cohort: string) =>
+  act(async () => {
+    const body = { exerciseId, boardId: boardId.value, cohort, reach: reach.value, weights: { ...weights } }
+    const { id } = await call<{ id: number }>('POST', 'layouts', body)
+    await navigateTo(`/practice/layouts/${id}`)
+  })
 function take() {
   const boxes: Record<string, string> = {}
   for (const [id, { way, line }] of arrangement.taken()) {
@@ -72,6 +84,14 @@ function take() {
             >Work it out</el-button
           >
           <el-button
+            v-if="exerciseId !== null"
+            :disabled="isChanged"
+            :title="isChanged ? 'Save the exercise first.' : ''"
+            data-testid="set-layout"
+            @click="isSetting = true"
+            >Set as an exercise</el-button
+          >
+          <el-button
             v-if="!locked"
             :disabled="!arrangement.isChanged.value"
             data-testid="take-arrangement"
@@ -80,6 +100,10 @@ function take() {
           >
         </div>
       </div>
+      <SetForGroup v-model="isSetting" :is-busy="isSending" title="Set the board to be laid out" @set="set">
+        Everybody in the group gets the circuits of this board with their currents and ratings, and lays them
+        out for these wishes. Set it once their designs are handed in.
+      </SetForGroup>
       <p v-if="laid.clash" class="stitched stop" role="alert">
         {{ laid.clash[0] }} and {{ laid.clash[1] }} stand in the same way. Work it out, or give one of them
         another way.
