@@ -1,7 +1,7 @@
 /* Records between server and screens. */
 import { Type, type Static } from '@sinclair/typebox'
 import { Seen } from './requests'
-import { RECORD_KINDS, type RecordKind } from '#core/testing/records/record-shape'
+import { RECORD_KINDS, type OtherSource, type RecordKind } from '#core/testing/records/record-shape'
 import type { NamedRecord } from '#words/test-record'
 import type { Edition } from '#core/regulations/editions'
 import type { Readings } from '#core/testing/readings'
@@ -55,6 +55,8 @@ export interface SignedContent {
 }
 
 export interface TestRecordsView {
+  /** Sources beside the supply, for the notice at the origin. */
+  readonly sources: readonly OtherSource[]
   readonly attempt: {
     readonly id: number
     readonly name: string

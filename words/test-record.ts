@@ -1,5 +1,6 @@
 import type { Edition } from '#core/regulations/editions'
 import type {
+  OtherSource,
   RecordFailure,
   RecordGap,
   RecordItem,
@@ -9,6 +10,7 @@ import type {
   RecordPhrase,
   TestRecord,
 } from '#core/testing/records/record-shape'
+import { INFEED_NAME } from './names'
 import { itemName, type ScopeNames } from './findings/findings'
 
 /** What the boxes of a record are called. */
@@ -39,6 +41,8 @@ export const RECORD_TEXT: Readonly<Record<RecordItemKey, string>> = {
   ze: 'Ze, measured',
   pfc: 'Prospective fault current Ipf, measured',
   rotation: 'Phase sequence',
+  otherSources: 'Sources beside the supply',
+  multipleSuppliesNotice: 'Multiple supplies notice',
   inspectDesign: 'Conductors, devices and routes as designed',
   inspectErection: 'Erection, supports and containment',
   inspectEnclosures: 'Enclosures, blanks and covers',
@@ -114,6 +118,10 @@ function deviceWords({
 const insulationWords = ({ volt, out }: Extract<RecordPhrase, { code: 'insulationTest' }>): string =>
   [volt && `${volt} V d.c.`, out && `disconnected: ${out}`].filter(Boolean).join('; ')
 
+/** `solar PV (Shed roof); a battery (Store)`. */
+export const sourcesSay = (sources: readonly OtherSource[]): string =>
+  sources.map(({ infeed, circuit }) => `${INFEED_NAME[infeed]} (${circuit})`).join('; ')
+
 function phraseWords(phrase: RecordPhrase): string {
   switch (phrase.code) {
     case 'supply':
@@ -132,6 +140,8 @@ function phraseWords(phrase: RecordPhrase): string {
       return insulationWords(phrase)
     case 'results':
       return `${phrase.made} of ${phrase.of} readings, on the schedule`
+    case 'sources':
+      return sourcesSay(phrase.sources)
     case 'declaration':
       return DECLARATION
   }

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { testRecord } from '#core/testing/records/test-record'
+import { sourcesOf, testRecord } from '#core/testing/records/test-record'
 import type { RecordFacts, RecordKind } from '#core/testing/records/record-shape'
 import { namedRecord } from '#words/test-record'
 import type {
@@ -40,6 +40,7 @@ function viewOf(context: Context, attempt: Attempt): TestRecordsView {
   return {
     attempt: headOf(context, attempt),
     circuits: circuitHeads(context, attempt),
+    sources: sourcesOf(attempt.installation),
     readings: attempt.readings,
     signed: repos.testRecords.signed(attempt.id),
     tests: bayToTest(context, attempt).schedule.map(({ key, kind, circuit, isAsked }) => ({

@@ -1,5 +1,6 @@
 import type { CableKind } from '../../regulations/cables/cable'
 import type { Edition } from '../../regulations/editions'
+import type { Infeed } from '../../regulations/infeed'
 import type { Arrangement } from '../../regulations/supply'
 import type { Installation } from '../../installation/installation'
 import type { InstallationDesign } from '../../design/reference'
@@ -26,6 +27,12 @@ export interface RecordFacts {
   readonly today: string
 }
 
+/** A source beside the supply, and the name of the circuit that brings it in. */
+export interface OtherSource {
+  readonly infeed: Infeed
+  readonly circuit: string
+}
+
 /** What is known of a box and wants words around its figures. */
 export type RecordPhrase =
   | { readonly code: 'supply'; readonly arrangement: Arrangement; readonly phases: 1 | 3 }
@@ -42,6 +49,8 @@ export type RecordPhrase =
   | { readonly code: 'instrument'; readonly name: string; readonly serial: string; readonly dueOn: string }
   | { readonly code: 'insulationTest'; readonly volt: string; readonly out: string }
   | { readonly code: 'results'; readonly made: number; readonly of: number }
+  /** Of each source beside the supply, the circuit that brings it in. */
+  | { readonly code: 'sources'; readonly sources: readonly OtherSource[] }
   | { readonly code: 'declaration' }
 
 /** One box of a record. */
@@ -83,6 +92,8 @@ export const RECORD_ITEMS = [
   'ze',
   'pfc',
   'rotation',
+  'otherSources',
+  'multipleSuppliesNotice',
   'inspectDesign',
   'inspectErection',
   'inspectEnclosures',

@@ -5,6 +5,7 @@ import { circuitOfKey, kindOf } from '../kinds/kinds'
 import { bonding } from '../kinds/bonding'
 import { failingOf, missingOf } from './gaps'
 import type {
+  OtherSource,
   RecordFacts,
   RecordItem,
   RecordItemKey,
@@ -52,6 +53,7 @@ const boxesFrom = (fields: Fields): Boxes => ({
 })
 
 const YES = ['yes', 'no']
+const FIXED = ['fixed at the origin and at the board', 'N/A', 'LIM']
 const FITTED = ['fitted', 'N/A', 'LIM']
 const INSPECTED = [
   'inspectDesign',
@@ -123,7 +125,12 @@ function installationParts(facts: RecordFacts, boxes: Boxes): RecordPart[] {
   ]
 }
 
-function supply({ installation: { intake }, readings }: RecordFacts, { known }: Boxes): RecordItem[] {
+function supply(facts: RecordFacts, boxes: Boxes): RecordItem[] {
+  const { known } = boxes
+  const {
+    installation: { intake },
+    readings,
+  } = facts
   const measured = (key: 'ze' | 'pfc' | 'rotation') => known(key, readings[key] ?? '')
   return [
     known('arrangement', { code: 'supply', arrangement: intake.arrangement, phases: intake.phases }),
@@ -131,8 +138,19 @@ function supply({ installation: { intake }, readings }: RecordFacts, { known }: 
     measured('ze'),
     measured('pfc'),
     ...(intake.phases === 3 ? [measured('rotation')] : []),
+    ...otherSources(sourcesOf(facts.installation), boxes),
   ]
 }
+
+/** Sources beside the supply, by the circuits that bring them in. */
+export const sourcesOf = ({ circuits }: RecordFacts['installation']): OtherSource[] =>
+  circuits.flatMap(({ infeed, name }) => (infeed ? [{ infeed, circuit: name }] : []))
+
+/** What is said of them, with the notice that BS 7671 514.15.1 asks for, from memory; nothing where there is none. */
+const otherSources = (sources: readonly OtherSource[], { known, typed }: Boxes): RecordItem[] =>
+  sources.length === 0
+    ? []
+    : [known('otherSources', { code: 'sources', sources }), typed('multipleSuppliesNotice', FIXED)]
 
 const closingParts = (
   facts: RecordFacts,
@@ -186,6 +204,7 @@ function circuitItems(
     known('residual', { code: 'rcd', ratedA: values.residual || null }),
     typed('afdd', FITTED),
     ...(facts.edition === '17-A3' ? [] : [typed('spd', FITTED)]),
+    ...otherSources(sourcesOf({ ...facts.installation, circuits: [circuit] }), { typed, known }),
   ]
 }
 
