@@ -47,6 +47,7 @@ const VIEWS: readonly View[] = [
   ['plan', 'I-201', '/plan/1'],
   ['board', 'I-201', '/exercises/4'],
   ['library', 'I-201', '/library?ask=Where does 1.37 Ω come from?'],
+  ['book', 'I-201', '/book'],
   ['workbook', 'M-503', '/work', task('T-04')],
   ['floor', 'S-301', '/floor'],
   ['marking', 'S-301', '/marking', (page) => page.getByRole('link', { name: 'Davit Ombre' }).first().click()],
@@ -80,7 +81,7 @@ const VIEWS: readonly View[] = [
       await page.locator('[data-part="c2p2"]').press('Enter')
     },
   ],
-  ['one-test', 'U-601', '/work', task('T-05')],
+  ['layout', 'T-402', '/practice/layouts/1'],
   [
     'schedule',
     'I-201',
@@ -103,26 +104,6 @@ const VIEWS: readonly View[] = [
       await page.getByTestId('start-board').click()
       await page.getByTestId('spot-spare5').click()
       await page.getByTestId('spot-top2').click()
-    },
-  ],
-  [
-    'rehearsal',
-    'T-404',
-    '/practice',
-    async (page) => {
-      await page.getByTestId('scenario-store').click()
-      await page.getByRole('button', { name: 'Guided' }).click()
-      for (const name of [
-        'Ask which device feeds it',
-        'Tell people it is going off',
-        'Take the approved voltage indicator (two-pole)',
-        'Go to: Known live source',
-        'Prove the indicator here',
-        'Go to: Point of work',
-        'Test, every pair',
-      ])
-        await page.getByRole('button', { name, exact: true }).click()
-      await page.getByTestId('shown').waitFor()
     },
   ],
   [
