@@ -1,12 +1,12 @@
 import type { Infeed, Marking } from '#core/regulations/infeed'
 import type { TaskKind } from '#core/exercise/exercise'
-import type { Consequence, Load } from '#core/installation/installation'
+import type { Circuit, Consequence, Load } from '#core/installation/installation'
 import type { CableKind, Method } from '#core/regulations/cables/cable'
 import type { DeviceFamily } from '#core/regulations/devices'
 import type { Premises } from '#core/regulations/diversity'
 import type { GroupingArrangement } from '#core/regulations/factors'
 import type { DcContent } from '#core/regulations/rcd'
-import type { Use } from '#core/regulations/supply'
+import type { Phases, Use } from '#core/regulations/supply'
 
 /* What the choices of an installation are called, in full and short enough for a table cell. */
 
@@ -129,4 +129,13 @@ export const KIND_NAME: Readonly<Record<TaskKind, string>> = {
   'new-circuit': 'New circuit',
   'whole-board': 'Whole board',
   alteration: 'Alteration',
+}
+
+/** A way as charts and labels have it: `3`; on a three-phase board `3 L1`, of a three-phase circuit `3 L1–L3`. */
+export const wayWords = (
+  { way, line, phases }: Pick<Circuit, 'way' | 'line' | 'phases'>,
+  boardPhases: Phases,
+): string => {
+  if (boardPhases === 1) return String(way)
+  return `${way} ${phases === 3 ? 'L1–L3' : line}`
 }

@@ -10,6 +10,7 @@ import { askedAsMeasured } from '#core/testing/plan/schedule'
 import type { OtherBay } from '#core/testing/relations/sheet'
 import { whyKey } from '#core/testing/readings'
 import type { BoardView, CircuitHead } from '#schemas/schedule-views'
+import { wayWords } from '#words/names'
 import { setupWords } from '#words/test-setup'
 import type { Attempt } from '../repos/attempts'
 import { assignmentFor } from './assignment'
@@ -142,6 +143,7 @@ export function boardView(context: Repos, attempt: Attempt, stream: BoardView['s
 
 export function circuitHeads(context: Repos, attempt: Attempt): CircuitHead[] {
   const { schedule, design } = bayToTest(context, attempt)
+  const phasesOf = new Map(design.boards.map(({ scope, board }) => [scope, board.phases]))
   const tested = new Set(schedule.map(({ circuit }) => circuit))
   return design.circuits
     .filter(({ scope }) => tested.has(scope))
@@ -153,7 +155,7 @@ export function circuitHeads(context: Repos, attempt: Attempt): CircuitHead[] {
         id: circuit.id,
         name: circuit.name,
         conductors: `${values.csa} mm² ${task.cable.kind.replaceAll('-', ' ')}`,
-        device: `Way ${circuit.way} · ${rated}${rcd}`,
+        device: `Way ${wayWords(circuit, phasesOf.get(circuit.board) ?? 1)} · ${rated}${rcd}`,
       }
     })
 }

@@ -50,15 +50,17 @@ function sampleFor(
   seconds: readonly SecondMarking[],
   randomPercent: number,
 ): SampleItem[] {
-  const judgedBy = (decisionId: number, by?: number) =>
-    seconds.some((second) => second.decisionId === decisionId && (by === undefined || second.byId === by))
+  const judged = new Set(seconds.map(({ decisionId }) => decisionId))
+  const judgedByActor = new Set(
+    seconds.filter(({ byId }) => byId === actor.id).map(({ decisionId }) => decisionId),
+  )
   const mayJudge = may(actor, 'verification.judge')
   return sampleOf(decisions, randomPercent)
     .slice(0, MOST_SAMPLED)
     .map(({ decision, reasons }) => {
       const isOwn = decision.byId === actor.id
       const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
-      const isHidden = mayJudge && !isOwn && !judgedBy(id, actor.id)
+      const isHidden = mayJudge && !isOwn && !judgedByActor.has(id)
       return {
         decisionId: id,
         // Who it is may sway a second look; it is said once that look stands.
@@ -72,7 +74,7 @@ function sampleFor(
           ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
           : reasons,
         isOwn,
-        isDone: judgedBy(id),
+        isDone: judged.has(id),
       }
     })
 }

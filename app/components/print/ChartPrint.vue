@@ -3,7 +3,7 @@ import { designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
-import { CABLE_NAME } from '#words/names'
+import { CABLE_NAME, wayWords } from '#words/names'
 import { isFrom } from '#core/regulations/editions'
 
 /** The chart beside each board and the labels on it. */
@@ -14,7 +14,7 @@ const boards = computed(() =>
     board,
     circuits: design.value.circuits
       .filter(({ circuit }) => circuit.board === board.scope)
-      .sort((a, b) => a.circuit.way - b.circuit.way),
+      .sort((a, b) => a.circuit.way - b.circuit.way || a.circuit.line.localeCompare(b.circuit.line)),
   })),
 )
 const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) =>
@@ -52,10 +52,7 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
       <tbody>
         <tr v-for="{ circuit, values, task } in circuits" :key="circuit.id">
           <td>
-            <b class="mono"
-              >{{ circuit.way
-              }}{{ board.board.phases === 3 ? ` ${circuit.phases === 3 ? 'L1–L3' : circuit.line}` : '' }}</b
-            >
+            <b class="mono">{{ wayWords(circuit, board.board.phases) }}</b>
           </td>
           <td>{{ circuit.name }}</td>
           <td class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}</td>
@@ -69,7 +66,7 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
     </table>
     <div v-else class="labels">
       <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label">
-        <b>{{ circuit.way }}</b><span
+        <b>{{ wayWords(circuit, board.board.phases) }}</b><span
           >{{ circuit.name }}<br /><span class="mono"
             >{{ task.device.curve ?? '' }}{{ words(values, 'in')
             }}{{ (values.residual ?? 0) > 0 ? ` · ${words(values, 'residual')}` : '' }}</span
