@@ -167,9 +167,10 @@ export const BookChangeSchema = Type.Object(
   {
     edition: oneOf(EDITIONS),
     table: Type.String({ minLength: 1, maxLength: 60 }),
-    row: Type.String({ minLength: 1, maxLength: 20 }),
+    row: Type.String({ minLength: 1, maxLength: 40 }),
     column: Type.String({ minLength: 1, maxLength: 20 }),
     value: orNull(Type.Number()),
+    clause: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
     place: Type.String({ minLength: 1, maxLength: 200 }),
     checked: Type.Boolean(),
   },

@@ -23,7 +23,7 @@ import { withBook } from '../../server/services/book-in-force'
 import { compareBooks } from '../../server/services/book-compare'
 import { bookList, exportBook, importBook } from '../../server/services/book-files'
 import { assignmentFor } from '../../server/services/assignment'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise, importExercise, setExercise } from '../../server/services/exercises'
 import { hashPassword } from '../../server/services/passwords'
 import { Problem } from '../../server/services/problem'
 import { choosePin } from '../../server/services/signatures'
@@ -126,6 +126,21 @@ describe('a value that the book says otherwise', () => {
     checkBookValue(centre.context, centre.assessor, view.values[0]!.id)
     const { changes } = showBookInForce(centre.context, centre.apprentice)
     expect(changes).toMatchObject([{ clause: '525.101', checked: true }])
+  })
+
+  it('an exercise that keeps a clause goes out as a file and comes back', () => {
+    enter({
+      table: 'clauses',
+      row: 'minimumTabulatedCurrent',
+      column: 'place',
+      value: null,
+      clause: '433.1.101',
+    })
+    const attempt = centre.repos.attempts.byId(set('T-71'))!
+    const { exercise } = centre.repos.exercises.byId(attempt.exerciseId)!
+    expect(exercise.book).toMatchObject([{ clause: '433.1.101' }])
+    const text = JSON.stringify({ ...exercise, code: 'T-72' })
+    expect(importExercise(centre.context, centre.instructor, text).exercise.book).toEqual(exercise.book)
   })
 
   it('cannot be rewritten in the database: who wrote what, and when, stays', () => {

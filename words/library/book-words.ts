@@ -2,6 +2,7 @@ import { CLAUSES } from '#core/regulations/book/change'
 import { PRINTED_KINDS } from '#core/regulations/book/cable-tables'
 import { bookTable } from '#core/regulations/book/tables'
 import { CONDUIT_BENDS, DIVERSITY_PLACES, type Parameter } from '#core/regulations/book/values'
+import { CABLE_NAME } from '../names'
 import { PARAMETER_WORDS } from './parameter-words'
 import type { CableKind } from '#core/regulations/cables/cable'
 import { CABLES } from '#core/regulations/cables/sizes'
@@ -210,7 +211,7 @@ const WORDS = new Map<string, TableWords>([
       row: (key) => `up to ${key} A`,
     },
   ],
-  ['k', one('k of the cpc by cable', 'A·√s/mm²', 'cable', 'k', (key) => cableTitle(key as CableKind))],
+  ['k', one('k of the cpc by cable', 'A·√s/mm²', 'cable', 'k', (key) => CABLE_NAME[key as CableKind])],
   ...DIVERSITY_PLACES.map((place): [string, TableWords] => [
     `diversity-${place}`,
     {

@@ -32,7 +32,7 @@ const columns = computed(() => {
   const aside = arrangement.aside.value
   return [
     { name: 'As arranged', measured: now.value, total: total(seating.value) },
-    ...(kept && aside ? [{ name: 'Put aside', measured: aside, total: total(kept) }] : []),
+    ...(kept && aside ? [{ name: 'Kept', measured: aside, total: total(kept) }] : []),
     { name: 'In the exercise', measured: before.value, total: total(laid.value.seating) },
   ]
 })
@@ -71,9 +71,9 @@ function take() {
         </div>
         <div class="row">
           <el-button v-if="arrangement.isChanged.value" text @click="arrangement.undo">As it was</el-button>
-          <el-button data-testid="keep-arrangement" @click="arrangement.keep">Put aside</el-button>
+          <el-button data-testid="keep-arrangement" @click="arrangement.keep">Keep to compare</el-button>
           <el-button v-if="arrangement.kept.value" data-testid="swap-arrangement" @click="arrangement.swap"
-            >Change places</el-button
+            >Swap with kept</el-button
           >
           <el-button v-if="isBusy" @click="arrangement.stop">Stop working</el-button>
           <el-button

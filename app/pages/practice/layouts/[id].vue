@@ -53,7 +53,7 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
           <el-button v-if="view.results" text data-testid="layout-withdraw" @click="withdraw"
             >Withdraw</el-button
           >
-          <el-button @click="layout.restart">As they come</el-button>
+          <el-button @click="layout.restart">Start again</el-button>
           <el-button
             type="primary"
             size="large"
