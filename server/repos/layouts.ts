@@ -25,9 +25,9 @@ const HEAD = `SELECT t.id, t.title, t.cohort, t.set_at AS setAt, x.code AS exerc
 
 const statementsOf = (db: Database) => ({
   byId: db.prepare<[number], RawTask>(`${TASK} AND id = ?`),
-  all: db.prepare<[], Omit<LayoutHead, 'tries' | 'percent'>>(`${HEAD} ORDER BY t.id DESC`),
+  all: db.prepare<[], Omit<LayoutHead, 'tries' | 'percent'>>(`${HEAD} ORDER BY t.id DESC LIMIT 200`),
   ofCohort: db.prepare<[string], Omit<LayoutHead, 'tries' | 'percent'>>(
-    `${HEAD} AND t.cohort = ? ORDER BY t.id DESC`,
+    `${HEAD} AND t.cohort = ? ORDER BY t.id DESC LIMIT 200`,
   ),
   insert: db.prepare(
     'INSERT INTO layout_task (title, cohort, exercise_id, document, set_by, set_at) VALUES (?, ?, ?, ?, ?, ?)',
@@ -43,7 +43,8 @@ const statementsOf = (db: Database) => ({
   ),
   results: db.prepare<[number], LayoutResult>(
     `SELECT p.name, count(*) AS tries, max(l.percent) AS percent, max(l.at) AS at
-     FROM layout_try l JOIN person p ON p.id = l.person_id WHERE l.task_id = ? GROUP BY l.person_id ORDER BY p.name`,
+     FROM layout_try l JOIN person p ON p.id = l.person_id
+     WHERE l.task_id = ? AND p.role = 'apprentice' GROUP BY l.person_id ORDER BY p.name`,
   ),
 })
 

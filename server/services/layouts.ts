@@ -88,7 +88,7 @@ export function showLayout(context: Context, actor: Person, id: number): LayoutV
   const isStaff = may(actor, 'layout.set')
   const isShown =
     isStaff ||
-    tries.length >= SHOWN_AFTER.tries ||
+    different(tries) >= SHOWN_AFTER.tries ||
     tries.some(({ percent }) => percent >= SHOWN_AFTER.percent)
   return {
     id,
@@ -105,6 +105,10 @@ export function showLayout(context: Context, actor: Person, id: number): LayoutV
     results: isStaff ? context.repos.layouts.results(id) : null,
   }
 }
+
+/** The same board handed in again is no other try. */
+const different = (tries: LayoutView['tries']): number =>
+  new Set(tries.map(({ seating }) => seating.join())).size
 
 /** Hands an arrangement in; it is marked at once. */
 export function tryLayout(context: Context, actor: Person, id: number, body: LayoutTryBody): LayoutView {

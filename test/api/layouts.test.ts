@@ -50,10 +50,13 @@ describe('a board that is set', () => {
     view = tried(id, view, exchanged(circuits, board, view.start, view.mark!.better!.seats))
     expect(view.tries[1]!.percent).toBeGreaterThan(0)
     view = tried(id, view, view.start)
+    expect(view.best, 'the same board again').toBeNull()
+    view = tried(id, view, exchanged(circuits, board, view.start, [0, 5]))
     expect(view.best).not.toBeNull()
     expect(tried(id, view, view.best!).mark).toMatchObject({ percent: 100, lost: [], better: null })
+    tryLayout(centre.context, centre.assessor, id, { seating: [...view.start], tries: 0 })
     const { results } = showLayout(centre.context, centre.assessor, id)
-    expect(results).toMatchObject([{ name: centre.apprentice.name, tries: 4, percent: 100 }])
+    expect(results).toMatchObject([{ name: centre.apprentice.name, tries: 5, percent: 100 }])
   })
 
   it('takes a try once, and none that leaves a circuit out', async () => {

@@ -98,6 +98,27 @@ describe('a value that the centre reads otherwise', () => {
     expect(sourceLine(checked.source, '18-A2')).not.toContain('not yet checked')
   })
 
+  test('whatever a design looks up is a place of its table, between printed rows and beyond them too', () => {
+    const runs = [0, 1, 2, 4, 6].flatMap((bends) =>
+      [2, 5, 5.5, 9, 14].map((betweenBoxesM) => ({ betweenBoxesM, bends })),
+    )
+    for (const kind of [
+      'singles-in-conduit',
+      'singles-in-trunking',
+      'armoured-70',
+      'flat-twin-earth',
+    ] as const)
+      for (const run of runs) {
+        const method = kind.startsWith('singles') ? 'B' : 'C'
+        const drawn = around(aTask({ ...task, cable: { kind, method }, run }))
+        for (const cell of valuesUsed(referenceDesign(drawn, RULES))) {
+          const table = bookTable(cell.table)!
+          expect(table.columns).toContain(cell.column)
+          expect(bookRows(bookOf('18-A2'), table), `${cell.table} ${cell.row}`).toContain(cell.row)
+        }
+      }
+  })
+
   test('holds for its own edition alone', () => {
     expect(design([change({ edition: '18-A3' })]).values.csa).toBe(2.5)
   })
@@ -149,6 +170,18 @@ describe('a value that the centre reads otherwise', () => {
       { cable: { kind: 'singles-in-conduit', method: 'B' }, run: { betweenBoxesM: 5, bends: 1 } },
       'containment',
       25,
+    ],
+    [
+      'the cpc of a ring',
+      { table: 'cpc-area-flat-twin-earth', column: '1', value: 1 },
+      {
+        use: 'sockets',
+        topology: 'ring',
+        lengthM: 50,
+        load: { basis: 'current', currentA: 20, powerFactor: 1 },
+      },
+      'r2',
+      18.1e-3 * 50,
     ],
     ['Cmin', { table: 'rule-cMin', row: '0', column: 'value', value: 1 }, {}, 'zsMax', 1.84],
   ])('%s reaches the step that looks it up', (_name, parts, about, step, value) => {

@@ -100,19 +100,20 @@ export const voltDropPerAmpMetre: CircuitStep = {
   },
 }
 
-/** Of the line, and of the cpc by what it is made of. */
-function pairCells(task: Task, csa: number): Cell[] {
+/** Where the resistance of a line conductor stands. */
+export const lineCells = (areaMm2: number): Cell[] => [{ table: 'copper', row: String(areaMm2), column: 'r' }]
+
+/** Where area and resistance of the cpc beside a line stand, by what it is made of. */
+export function cpcCells(task: Task, csa: number): Cell[] {
   const { kind } = task.cable
   const own = (table: string) => ({ table, row: String(csa), column: String(task.phases) })
-  const copper = (area: number) => ({ table: 'copper', row: String(area), column: 'r' })
   const { made } = CABLES[kind].cpc
+  if (made === 'armour') return [own(`cpc-ohm-${kind}`)]
+  const area = `cpc-area-${printedAs(kind)}`
   const size = sizeFor(task, csa)
-  const area = bookTable(`cpc-area-${printedAs(kind)}`) ? [own(`cpc-area-${printedAs(kind)}`)] : []
-  if (made === 'armour') return [copper(csa), own(`cpc-ohm-${kind}`)]
   return [
-    copper(csa),
-    ...area,
-    ...(made === 'copper' && size && size.cpcMm2 !== csa ? [copper(size.cpcMm2)] : []),
+    ...(bookTable(area) ? [own(area)] : []),
+    ...(made === 'copper' && size ? lineCells(size.cpcMm2) : []),
   ]
 }
 
@@ -122,7 +123,7 @@ export const resistancePerMetre: CircuitStep = {
   ...STEP_KINDS.ohmPerM,
   kind: 'looked-up',
   needs: ['csa'],
-  cell: (task, { csa }) => pairCells(task, csa!),
+  cell: (task, { csa }) => [...lineCells(csa!), ...cpcCells(task, csa!)],
   appliesTo: ({ topology }) => topology !== 'ring',
   derive: (task, values) =>
     fromRow(task, values, (size) => {

@@ -1,11 +1,12 @@
 import type { Task } from '../model/task'
+import type { Cell } from '../../regulations/book/change'
 import { pairOhmPerM, type CableSize } from '../../regulations/cables/sizes'
 import { SOURCES } from '../../regulations/source'
 import { U0_V } from '../../regulations/supply'
 import { formatNumber } from '../../units/format'
 import { worked, type StepValues } from '../model/step'
 import { STEP_KINDS } from '../model/step-kinds'
-import { fromRow } from './cable-rows'
+import { cpcCells, fromRow, lineCells } from './cable-rows'
 import type { CircuitStep } from './step-context'
 
 const isRing = ({ topology }: Task): boolean => topology === 'ring'
@@ -14,6 +15,7 @@ const ohms = (value: number) => formatNumber(value, 'resistance')
 /** End-to-end resistance of one conductor of a ring at 20 °C, Ω: what the ohmmeter shows across its two ends. */
 function endToEnd(
   key: 'r1' | 'rn' | 'r2',
+  cells: (task: Task, csa: number) => readonly Cell[],
   ohmPerM: (size: CableSize) => number,
   area: (size: CableSize) => number,
 ): CircuitStep {
@@ -23,6 +25,7 @@ function endToEnd(
     kind: 'calculated',
     needs: ['csa'],
     appliesTo: isRing,
+    cell: (task, { csa }) => cells(task, csa!),
     derive: (task, values) =>
       fromRow(task, values, (size) =>
         worked(
@@ -36,16 +39,19 @@ function endToEnd(
 }
 export const lineEndToEnd = endToEnd(
   'r1',
+  (_task, csa) => lineCells(csa),
   (size) => size.r1OhmPerM,
   (size) => size.lineMm2,
 )
 export const neutralEndToEnd = endToEnd(
   'rn',
+  (_task, csa) => lineCells(csa),
   (size) => size.r1OhmPerM,
   (size) => size.lineMm2,
 )
 export const protectiveEndToEnd = endToEnd(
   'r2',
+  cpcCells,
   (size) => size.r2OhmPerM,
   (size) => size.cpcMm2,
 )

@@ -1,10 +1,8 @@
 import { CONDUITS_MM } from '../containment'
 import { SOURCES } from '../source'
 import type { BookTable, Column } from './table'
-import { CONDUIT_BENDS, type BookValues } from './values'
+import { CONDUIT_BENDS, CONDUIT_M, type BookValues } from './values'
 
-/** Metres between draw points for which factors are printed; a straight run up to 3 m has a table of its own. */
-const CONDUIT_ROWS = ['1', '1.5', '2', '2.5', '3', '3.5', '4', '4.5', '5', '6', '7', '8', '9', '10']
 const TERM_FACTS = { scale: 1, range: [1, 2000] } as const
 
 /** Terms of cables, factors of conduit and trunking. */
@@ -46,6 +44,6 @@ export const drawnInTables: readonly BookTable[] = [
     ...TERM_FACTS,
     trend: 'falls',
     grows: false,
-    rows: bends === 0 ? CONDUIT_ROWS.filter((metres) => Number(metres) > 3) : CONDUIT_ROWS,
+    rows: CONDUIT_M.filter((metres) => bends > 0 || metres > 3).map(String),
   })),
 ]

@@ -1,6 +1,6 @@
 import { LONG_LINE, type ConduitMm } from '../containment'
 import type { Cell } from './change'
-import { CONDUIT_BENDS, type BookValues, type ConduitBends } from './values'
+import { CONDUIT_BENDS, CONDUIT_M, type BookValues, type ConduitBends } from './values'
 
 /** A straight run up to this length has terms and factors of its own, m. */
 const SHORT_M = 3
@@ -47,13 +47,14 @@ export function longFactor(size: ConduitMm, { betweenBoxesM, bends }: DrawnRun):
 export const trunkingTerms = (values: BookValues, areasMm2: readonly number[]): number | undefined =>
   sum(areasMm2, values.terms.trunking)
 
-/** Where the terms of these conductors and the factor of a conduit stand. */
+/** Where the terms of these conductors and the factor of a conduit stand; a run between printed ones has no factor there. */
 export function conduitCells(areasMm2: readonly number[], size: ConduitMm, run: DrawnRun): Cell[] {
-  const column = isShort(run) ? 'short' : 'long'
-  const factor = isShort(run)
-    ? { table: 'conduit-short', row: String(size), column: 'factor' }
-    : { table: `conduit-${run.bends}`, row: String(run.betweenBoxesM), column: String(size) }
-  return [...termCells(areasMm2, column), factor]
+  const { betweenBoxesM, bends } = run
+  if (isShort(run))
+    return [...termCells(areasMm2, 'short'), { table: 'conduit-short', row: String(size), column: 'factor' }]
+  const isThere = isPrinted(bends) && (CONDUIT_M as readonly number[]).includes(betweenBoxesM)
+  const factor = { table: `conduit-${bends}`, row: String(betweenBoxesM), column: String(size) }
+  return [...termCells(areasMm2, 'long'), ...(isThere ? [factor] : [])]
 }
 
 export const trunkingCells = (areasMm2: readonly number[], size: string): Cell[] => [

@@ -73,6 +73,8 @@ export type DiversityValues = Record<(typeof DIVERSITY_COLUMNS)[number], Record<
 /** Bends between two draw points for which factors of conduit are printed. */
 export const CONDUIT_BENDS = [0, 1, 2, 3, 4] as const
 export type ConduitBends = (typeof CONDUIT_BENDS)[number]
+/** Metres between them for which factors are printed; a straight run up to 3 m has a table of its own. */
+export const CONDUIT_M = [1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 7, 8, 9, 10] as const
 
 /** Every value of one edition that a design reads, by table: plain data, so that a copy can be changed. SI inside. */
 export interface BookValues {
