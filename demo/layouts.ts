@@ -1,4 +1,4 @@
-import { exchanged } from '#core/arrangement/exchange'
+import { swapped } from '#core/arrangement/swap'
 import { USUAL_REACH } from '#core/arrangement/from-installation'
 import { USUAL_WEIGHTS } from '#core/arrangement/wishes'
 import type { Repos } from '../server/repos'
@@ -18,6 +18,6 @@ export async function playLayouts(repos: Repos, ago: (minutes: number) => Contex
   const apprentice = repos.people.byNumber('T-402')!
   const first = showLayout(ago(1500), apprentice, id)
   const { mark } = tryLayout(ago(1490), apprentice, id, { seating: [...first.start], tries: 0 })
-  const better = exchanged(first.circuits, first.board, first.start, mark!.better!.seats)
+  const better = swapped(first.circuits, first.board, first.start, mark!.better!.seats)
   tryLayout(ago(1480), apprentice, id, { seating: [...better], tries: 1 })
 }

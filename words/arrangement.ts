@@ -52,10 +52,11 @@ function seatSays(
   const place = seating[seat] ?? null
   const circuit = place === null ? undefined : circuits[place]
   const line = board.phases === 3 && circuit?.phases !== 3 ? ` ${LINES[lineOfSeat(board, seat)]}` : ''
-  return `${circuit?.name ?? 'the spare seat'} in way ${wayOfSeat(board, seat)}${line}`
+  const way = `way ${wayOfSeat(board, seat)}${line}`
+  return circuit ? `${circuit.name} in ${way}` : `spare ${way}`
 }
 
-/** The exchange that helps most. */
+/** The swap that helps most. */
 export const betterSays = (
   { seats: [a, b], by }: NonNullable<LayoutMark['better']>,
   task: Pick<LayoutTask, 'board' | 'circuits'>,

@@ -41,7 +41,7 @@ export const RECORD_TEXT: Readonly<Record<RecordItemKey, string>> = {
   ze: 'Ze, measured',
   pfc: 'Prospective fault current Ipf, measured',
   rotation: 'Phase sequence',
-  otherSources: 'Sources beside the supply',
+  otherSources: 'Other sources of supply',
   multipleSuppliesNotice: 'Multiple supplies notice',
   inspectDesign: 'Conductors, devices and routes as designed',
   inspectErection: 'Erection, supports and containment',

@@ -1,7 +1,7 @@
 import { computed, reactive, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import type { Seating } from '#core/arrangement/board'
-import { exchanged } from '#core/arrangement/exchange'
+import { swapped } from '#core/arrangement/swap'
 import { laidBoard, USUAL_REACH, waysOf } from '#core/arrangement/from-installation'
 import { measure } from '#core/arrangement/measure'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES, type Weights, type Wish } from '#core/arrangement/wishes'
@@ -26,7 +26,7 @@ export function useArrangement(
   })
   const own = shallowRef<Seating | null>(null)
   const seating = computed<Seating>(() => own.value ?? laid.value?.seating ?? [])
-  /** One that was put aside, to stand beside what comes after it. */
+  /** One that is kept to compare with what comes after it. */
   const kept = shallowRef<Seating | null>(null)
   /** A seating is of the circuits that there were when it was made. */
   watch(
@@ -36,10 +36,10 @@ export function useArrangement(
   const measured = (of: Seating) => (laid.value ? measure(laid.value.circuits, laid.value.board, of) : null)
   const now = computed(() => measured(seating.value))
   const before = computed(() => (laid.value ? measured(laid.value.seating) : null))
-  const aside = computed(() => (kept.value ? measured(kept.value) : null))
+  const keptFigures = computed(() => (kept.value ? measured(kept.value) : null))
   const keep = () => (kept.value = seating.value)
-  /** What was put aside and what stands there change places. */
-  function swap() {
+  /** Swaps the one on the board and the kept one. */
+  function swapWithKept() {
     const shown = seating.value
     own.value = kept.value
     kept.value = shown
@@ -78,10 +78,10 @@ export function useArrangement(
       isBusy.value = false
     }
   }
-  /** Exchanges two seats by hand; a device with three poles moves with its whole way. */
-  function exchange(a: number, b: number) {
+  /** Swaps two seats by hand; a device with three poles moves with its whole way. */
+  function swap(a: number, b: number) {
     if (!laid.value) return
-    own.value = exchanged(laid.value.circuits, laid.value.board, seating.value, [a, b])
+    own.value = swapped(laid.value.circuits, laid.value.board, seating.value, [a, b])
   }
   /** Which wishes would come out better without one: what that wish costs. */
   const prices = computed(() => {
@@ -113,13 +113,13 @@ export function useArrangement(
     prices,
     workOut,
     stop,
-    exchange,
+    swap,
     taken,
     isChanged,
     undo,
     kept,
-    aside,
+    keptFigures,
     keep,
-    swap,
+    swapWithKept,
   }
 }

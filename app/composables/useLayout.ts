@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Seating } from '#core/arrangement/board'
-import { exchanged } from '#core/arrangement/exchange'
+import { swapped } from '#core/arrangement/swap'
 import { isSeating } from '#core/arrangement/marked'
 import { measure } from '#core/arrangement/measure'
 import { costsOf, totalOf } from '#core/arrangement/wishes'
@@ -17,10 +17,12 @@ export function useLayout(
   view: Readonly<Ref<LayoutView | null>>,
   send: (seating: Seating, tries: number) => Promise<LayoutView>,
   shelf: LayoutShelf,
+  /** Who sits here: a tablet goes from hand to hand. */
+  personId: number,
 ) {
   const own = shallowRef<Seating | null>(null)
   const isBusy = ref(false)
-  const key = computed(() => `layout ${view.value?.id ?? ''}`)
+  const key = computed(() => `layout ${view.value?.id ?? ''} ${personId}`)
   const lastTry = computed(() => view.value?.tries.at(-1)?.seating ?? null)
   const seating = computed<Seating>(() => own.value ?? lastTry.value ?? view.value?.start ?? [])
 
@@ -42,8 +44,8 @@ export function useLayout(
     own.value = next
     shelf.setItem(key.value, JSON.stringify(next))
   }
-  function exchange(a: number, b: number): void {
-    if (view.value) put(exchanged(view.value.circuits, view.value.board, seating.value, [a, b]))
+  function swap(a: number, b: number): void {
+    if (view.value) put(swapped(view.value.circuits, view.value.board, seating.value, [a, b]))
   }
   const restart = () => view.value && put(view.value.start)
   /** The same board twice says nothing new. */
@@ -73,5 +75,5 @@ export function useLayout(
     })
     return [column('Your last try', lastTry.value), ...(best ? [column('Best found', best)] : [])]
   })
-  return { seating, isBusy, canHandIn, columns, exchange, restart, handIn }
+  return { seating, isBusy, canHandIn, columns, swap, restart, handIn }
 }

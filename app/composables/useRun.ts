@@ -6,15 +6,17 @@ import { addStraight, readRun, removeStraight, type RunFields } from '#core/cont
 import { sizeOf, stockMm as stockOf, type Direction } from '#core/containment/containment-run'
 import { expansionMm, supportsOf } from '#core/containment/supports'
 import { tubesOf } from '#core/containment/tubes'
-import { SHIPPED_BOOK } from '#core/regulations/book/book'
+import { bookOf } from '#core/regulations/book/book'
 import { conduitFactor, conduitTerms, trunkingTerms } from '#core/regulations/book/drawn-in'
 import { TRUNKING, type ConduitMm } from '#core/regulations/containment'
+import { PRESENT_EDITION } from '#core/regulations/editions'
 import { runSentence } from '#words/containment'
 import type { RunView } from '#schemas/workmanship-views'
 
 /** A run as it is typed and dragged, and everything that follows from it. */
 export function useRun(id: number) {
   const { view, problem, autosave, load } = useKeptSheet<RunView>(`runs/${id}`, 'Containment run')
+  const inForce = useBookInForce().data
   const selected = ref<number | null>(null)
 
   const read = computed(() => readRun(autosave.fields))
@@ -71,7 +73,7 @@ export function useRun(id: number) {
     const areas = sheet.value!.areasMm2
     const { made, sizeMm } = sheet.value!.run
     const { words } = sizeOf(sheet.value!.run)
-    const { values } = SHIPPED_BOOK
+    const { values } = bookOf(PRESENT_EDITION, inForce.value?.changes)
     if (areas.length === 0 || made === 'tray') return { terms: null, takes: null }
     if (made === 'trunking')
       return {

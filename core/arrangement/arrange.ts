@@ -82,7 +82,7 @@ interface Search {
   readonly bound: number
 }
 
-/** From many beginnings by the best exchange of two seats, or of two whole ways, until none helps any more. */
+/** From many beginnings by the best swap of two seats, or of two whole ways, until none helps any more. */
 function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, bound }: Search) {
   const random = randomLcg(SEED)
   let best: Seating = firstSeating(circuits, board, null)
@@ -119,7 +119,7 @@ function firstSeating(
   return seating
 }
 
-/** Exchanges seats as long as one exchange makes it better. */
+/** Swaps seats as long as one swap makes it better. */
 function climb(
   seating: (number | null)[],
   board: EmptyBoard,
@@ -131,11 +131,11 @@ function climb(
     const place = seating[seat]
     return place !== null && place !== undefined && circuits[place]!.phases === 3
   }
-  const exchange = (a: number, b: number): void => {
+  const swap = (a: number, b: number): void => {
     ;[seating[a], seating[b]] = [seating[b]!, seating[a]!]
   }
-  const exchangeWays = (a: number, b: number): void => {
-    for (let line = 0; line < board.phases; line++) exchange(a * board.phases + line, b * board.phases + line)
+  const swapWays = (a: number, b: number): void => {
+    for (let line = 0; line < board.phases; line++) swap(a * board.phases + line, b * board.phases + line)
   }
   const tryOne = (act: () => void): boolean => {
     act()
@@ -152,11 +152,11 @@ function climb(
     for (let a = 0; a < seating.length; a++)
       for (let b = a + 1; b < seating.length; b++) {
         if (seating[a] === seating[b] || isWhole(a) || isWhole(b)) continue
-        if (tryOne(() => exchange(a, b))) isBetter = true
+        if (tryOne(() => swap(a, b))) isBetter = true
       }
     if (board.phases === 3)
       for (let a = 0; a < board.ways; a++)
-        for (let b = a + 1; b < board.ways; b++) if (tryOne(() => exchangeWays(a, b))) isBetter = true
+        for (let b = a + 1; b < board.ways; b++) if (tryOne(() => swapWays(a, b))) isBetter = true
   }
   return { seating, total }
 }

@@ -1,5 +1,5 @@
 import { lineOfSeat, seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
-import { exchanged } from './exchange'
+import { swapped } from './swap'
 import { quickTotal } from './quick-total'
 import { WISHES, costsOf, type Weights, type Wish } from './wishes'
 
@@ -18,7 +18,7 @@ export interface LayoutMark {
   readonly percent: number
   /** Wishes that are met less well than in the best, the dearest first; of the total. */
   readonly lost: readonly { readonly wish: Wish; readonly by: number }[]
-  /** The one exchange that helps most; null where none does. */
+  /** The one swap that helps most; null where none does. */
   readonly better: { readonly seats: readonly [number, number]; readonly by: number } | null
 }
 
@@ -69,7 +69,7 @@ export function markLayout({ circuits, board, weights, best }: LayoutTask, seati
   return {
     percent: percentOf(mine, least, first),
     lost,
-    better: bestExchange({ circuits, board }, seating, cost),
+    better: bestSwap({ circuits, board }, seating, cost),
   }
 }
 
@@ -81,7 +81,7 @@ function percentOf(mine: number, least: number, first: number): number {
   return Math.min(99, Math.max(0, Math.round((100 * (first - mine)) / (first - least))))
 }
 
-function bestExchange(
+function bestSwap(
   { circuits, board }: Pick<LayoutTask, 'circuits' | 'board'>,
   seating: Seating,
   cost: (seating: Seating) => number,
@@ -91,7 +91,7 @@ function bestExchange(
   for (let a = 0; a < seating.length; a++)
     for (let b = a + 1; b < seating.length; b++) {
       if (seating[a] === seating[b]) continue
-      const by = now - cost(exchanged(circuits, board, seating, [a, b]))
+      const by = now - cost(swapped(circuits, board, seating, [a, b]))
       if (by > (better?.by ?? NOTICEABLE)) better = { seats: [a, b], by }
     }
   return better

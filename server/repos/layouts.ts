@@ -5,6 +5,7 @@ import type { LayoutHead, LayoutResult, LayoutTry } from '#schemas/layout-views'
 
 interface RawTask {
   readonly id: number
+  readonly exerciseId: number
   readonly title: string
   readonly cohort: string
   readonly document: string
@@ -19,12 +20,15 @@ interface RawTry {
   readonly at: string
 }
 
-const TASK = 'SELECT id, title, cohort, document, set_at AS setAt FROM layout_task WHERE withdrawn_at IS NULL'
+const TASK =
+  'SELECT id, exercise_id AS exerciseId, title, cohort, document, set_at AS setAt FROM layout_task WHERE withdrawn_at'
 const HEAD = `SELECT t.id, t.title, t.cohort, t.set_at AS setAt, x.code AS exerciseCode
   FROM layout_task t JOIN exercise x ON x.id = t.exercise_id WHERE t.withdrawn_at IS NULL`
 
 const statementsOf = (db: Database) => ({
-  byId: db.prepare<[number], RawTask>(`${TASK} AND id = ?`),
+  byId: db.prepare<[number], RawTask>(`${TASK} IS NULL AND id = ?`),
+  withdrawn: db.prepare<[number], RawTask>(`${TASK} IS NOT NULL AND id = ?`),
+  restore: db.prepare('UPDATE layout_task SET withdrawn_at = NULL WHERE id = ? AND withdrawn_at IS NOT NULL'),
   all: db.prepare<[], Omit<LayoutHead, 'tries' | 'percent'>>(`${HEAD} ORDER BY t.id DESC LIMIT 200`),
   ofCohort: db.prepare<[string], Omit<LayoutHead, 'tries' | 'percent'>>(
     `${HEAD} AND t.cohort = ? ORDER BY t.id DESC LIMIT 200`,
@@ -52,17 +56,20 @@ const statementsOf = (db: Database) => ({
 export function createLayoutsRepo(db: Database) {
   const sql = statementsOf(db)
   const parsed = new Map<number, LayoutTask>()
+  /** A document is written once: it is read once. */
+  const stored = (row: RawTask | undefined): StoredLayout | undefined => {
+    if (!row) return undefined
+    const { document, ...head } = row
+    const task = parsed.get(row.id) ?? (JSON.parse(document) as LayoutTask)
+    parsed.set(row.id, task)
+    return { ...head, task }
+  }
 
   return {
-    /** A document is written once: it is read once. */
-    byId: (id: number): StoredLayout | undefined => {
-      const row = sql.byId.get(id)
-      if (!row) return undefined
-      const { document, ...head } = row
-      const task = parsed.get(id) ?? (JSON.parse(document) as LayoutTask)
-      parsed.set(id, task)
-      return { ...head, task }
-    },
+    byId: (id: number) => stored(sql.byId.get(id)),
+    /** One that was withdrawn. */
+    withdrawn: (id: number) => stored(sql.withdrawn.get(id)),
+    restore: (id: number): boolean => sql.restore.run(id).changes === 1,
     all: () => sql.all.all(),
     ofCohort: (cohort: string) => sql.ofCohort.all(cohort),
     insert: (

@@ -62,13 +62,26 @@ function refuseDesigning({ repos }: Context, exerciseId: number, cohort: string)
 }
 
 export function withdrawLayout({ repos, now }: Context, actor: Person, id: number): void {
-  allow(actor, 'layout.set')
-  const layout = found(repos.layouts.byId(id))
-  if (!seesGroup(actor, layout.cohort)) throw new Problem('notFound')
+  const layout = layoutKept(actor, repos.layouts.byId(id))
   repos.transaction(() => {
-    repos.layouts.withdraw(id, now)
-    repos.audit.add(now, actor.id, 'layoutWithdrawn', layout.title)
+    if (repos.layouts.withdraw(id, now)) repos.audit.add(now, actor.id, 'layoutWithdrawn', layout.title)
   })
+}
+
+export function restoreLayout(context: Context, actor: Person, id: number): void {
+  const { repos, now } = context
+  const layout = layoutKept(actor, repos.layouts.withdrawn(id))
+  repos.transaction(() => {
+    refuseDesigning(context, layout.exerciseId, layout.cohort)
+    if (repos.layouts.restore(id)) repos.audit.add(now, actor.id, 'layoutSet', layout.title)
+  })
+}
+
+/** For those who set boards; one of another group is not there. */
+function layoutKept(actor: Person, layout: StoredLayout | undefined): StoredLayout {
+  allow(actor, 'layout.set')
+  if (layout === undefined || !seesGroup(actor, layout.cohort)) throw new Problem('notFound')
+  return layout
 }
 
 /** To anybody outside its group it is not there. */
@@ -77,6 +90,9 @@ function layoutSeen({ repos }: Context, actor: Person, id: number): StoredLayout
   const layout = found(repos.layouts.byId(id))
   const isTheirs = may(actor, 'layout.set') ? seesGroup(actor, layout.cohort) : layout.cohort === actor.cohort
   if (!isTheirs) throw new Problem('notFound')
+  // The exercise may have been set after the board.
+  const own = repos.attempts.byPerson(actor.id).filter(({ exerciseId }) => exerciseId === layout.exerciseId)
+  if (own.some(({ stage }) => stage === 'design')) throw new Problem('layoutWhileDesigning')
   return layout
 }
 

@@ -1,12 +1,19 @@
 /* A board laid out as an exercise: set with its best arrangement, handed in, marked, and shown once it can no longer be copied. */
 import { beforeEach, describe, expect, it } from 'vitest'
-import { exchanged } from '#core/arrangement/exchange'
+import { swapped } from '#core/arrangement/swap'
 import { USUAL_WEIGHTS } from '#core/arrangement/wishes'
 import type { LayoutView } from '#schemas/layout-views'
 import { LayoutSetRequest } from '#schemas/layout-views'
 import { validate } from '#schemas/validate'
 import { createExercise, setExercise } from '../../server/services/exercises'
-import { listLayouts, setLayout, showLayout, tryLayout, withdrawLayout } from '../../server/services/layouts'
+import {
+  listLayouts,
+  restoreLayout,
+  setLayout,
+  showLayout,
+  tryLayout,
+  withdrawLayout,
+} from '../../server/services/layouts'
 import { aBoardOf } from '../bench/boards'
 import { aCentre, type Centre } from '../support/centre'
 import { refusal, refusedAtOnce } from '../support/refusal'
@@ -47,11 +54,11 @@ describe('a board that is set', () => {
     expect(view.mark!.lost.length).toBeGreaterThan(0)
     expect(view.best).toBeNull()
     const { circuits, board } = view
-    view = tried(id, view, exchanged(circuits, board, view.start, view.mark!.better!.seats))
+    view = tried(id, view, swapped(circuits, board, view.start, view.mark!.better!.seats))
     expect(view.tries[1]!.percent).toBeGreaterThan(0)
     view = tried(id, view, view.start)
     expect(view.best, 'the same board again').toBeNull()
-    view = tried(id, view, exchanged(circuits, board, view.start, [0, 5]))
+    view = tried(id, view, swapped(circuits, board, view.start, [0, 5]))
     expect(view.best).not.toBeNull()
     expect(tried(id, view, view.best!).mark).toMatchObject({ percent: 100, lost: [], better: null })
     tryLayout(centre.context, centre.assessor, id, { seating: [...view.start], tries: 0 })
@@ -69,17 +76,30 @@ describe('a board that is set', () => {
     expect(centre.repos.layouts.tries(id, centre.apprentice.id)).toHaveLength(1)
   })
 
-  it('is withdrawn and then there for nobody; what was tried stays in the record', async () => {
+  it('is withdrawn and then there for nobody, restored with what was tried', async () => {
     const id = await set()
     const view = showLayout(centre.context, centre.apprentice, id)
     tried(id, view, view.start)
     withdrawLayout(centre.context, centre.instructor, id)
     expect(refusedAtOnce(() => showLayout(centre.context, centre.apprentice, id))).toBe('notFound')
     expect(centre.repos.personData.of(centre.apprentice.id).layout_try).toHaveLength(1)
+    expect(refusedAtOnce(() => restoreLayout(centre.context, centre.apprentice, id))).toBe('notAllowed')
+    restoreLayout(centre.context, centre.instructor, id)
+    expect(showLayout(centre.context, centre.apprentice, id).tries).toHaveLength(1)
   })
 })
 
 describe('what cannot be set', () => {
+  it('an exercise that comes after its board closes the board until the design is handed in', async () => {
+    const id = await set()
+    setExercise(centre.context, centre.instructor, exerciseId, 1, 'Thursday')
+    const see = () => showLayout(centre.context, centre.apprentice, id)
+    expect(refusedAtOnce(see)).toBe('layoutWhileDesigning')
+    const [attempt] = centre.repos.attempts.byPerson(centre.apprentice.id)
+    centre.repos.attempts.setStage(attempt!.id, 'dead')
+    expect(see().circuits.length).toBeGreaterThan(0)
+  })
+
   it('a board whose design somebody of the group still works at: it would show ratings', async () => {
     setExercise(centre.context, centre.instructor, exerciseId, 1, 'Thursday')
     expect(await refusal(set)).toBe('layoutStillDesigned')

@@ -1,4 +1,4 @@
-/* A board arranged on the screen: exchanged by hand, computed by the worker, ended, taken over. */
+/* A board arranged on the screen: swapped by hand, computed by the worker, ended, taken over. */
 import { effectScope, ref, shallowRef } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { arrange } from '#core/arrangement/arrange'
@@ -72,9 +72,9 @@ function open(own: readonly Circuit[] = circuits) {
 }
 
 describe('by hand', () => {
-  it('two seats are exchanged; the exercise keeps what it has until it is taken over', () => {
-    const { exchange, taken, before, now, isChanged, undo } = open()
-    exchange(3, 4)
+  it('two seats are swapped; the exercise keeps what it has until it is taken over', () => {
+    const { swap, taken, before, now, isChanged, undo } = open()
+    swap(3, 4)
     expect(isChanged.value).toBe(true)
     expect(taken().get('c2')).toEqual({ way: 2, line: 'L2' })
     expect(now.value!.neutralA).toBeLessThan(before.value!.neutralA)
@@ -82,15 +82,33 @@ describe('by hand', () => {
     expect(taken().get('c2')).toEqual({ way: 2, line: 'L1' })
   })
   it('a device with three poles moves with its whole way, whichever pole is picked', () => {
-    const { exchange, taken, seating } = open()
-    exchange(10, 1)
+    const { swap, taken, seating } = open()
+    swap(10, 1)
     expect(taken().get('c4')).toEqual({ way: 1, line: 'L1' })
     expect(taken().get('c1')).toEqual({ way: 4, line: 'L1' })
     expect(seating.value.filter((place) => place === 3)).toHaveLength(3)
   })
+  it('one is kept to compare and swapped with what is on the board, and back', async () => {
+    const { swap, keep, swapWithKept, kept, keptFigures, now, seating, installation } = open()
+    swap(3, 4)
+    const first = seating.value
+    keep()
+    swap(0, 5)
+    const second = seating.value
+    const [firstFigures, secondFigures] = [keptFigures.value, now.value]
+    swapWithKept()
+    expect([seating.value, kept.value]).toEqual([first, second])
+    expect([now.value, keptFigures.value]).toEqual([firstFigures, secondFigures])
+    swapWithKept()
+    expect(seating.value).toEqual(second)
+    // Of other circuits nothing can be compared.
+    installation.value = boardOf(circuits.slice(1))
+    await Promise.resolve()
+    expect(kept.value).toBeNull()
+  })
   it('what was laid out of other circuits is dropped, so that nobody takes over a circuit that is gone', async () => {
-    const { exchange, installation, isChanged, taken } = open()
-    exchange(0, 5)
+    const { swap, installation, isChanged, taken } = open()
+    swap(0, 5)
     installation.value = boardOf(circuits.slice(1))
     await Promise.resolve()
     expect(isChanged.value).toBe(false)
@@ -107,8 +125,8 @@ describe('computed', () => {
     expect(priced.value!.best).toHaveProperty('bound')
   })
   it('ended by whoever waits it is quiet; a worker that fails says so, and what was laid out stays', async () => {
-    const { workOut, exchange, isBusy, problem, isChanged } = open()
-    exchange(3, 4)
+    const { workOut, swap, isBusy, problem, isChanged } = open()
+    swap(3, 4)
     fails = 'stopped'
     await workOut()
     expect([isBusy.value, problem.value]).toEqual([false, ''])

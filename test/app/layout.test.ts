@@ -54,13 +54,16 @@ it('begins with the circuits as they come, and a swap waits on this device until
     view,
     (seating, tries) => Promise.resolve((sent.push([seating, tries]), aView([seating]))),
     shelf,
+    7,
   )
   expect(layout.seating.value).toEqual(view.value!.start)
-  layout.exchange(2, 5)
+  layout.swap(2, 5)
   const moved = [0, 1, null, null, null, 2]
   expect(layout.seating.value).toEqual(moved)
-  const later = useLayout(shallowRef(aView()), never, shelf)
+  const later = useLayout(shallowRef(aView()), never, shelf, 7)
   expect(later.seating.value).toEqual(moved)
+  const other = useLayout(shallowRef(aView()), never, shelf, 8)
+  expect(other.seating.value, 'somebody else at the same tablet').toEqual(aView().start)
   view.value = await layout.handIn()
   expect(sent).toEqual([[moved, 0]])
   expect(shelf.kept).toEqual({})
@@ -68,18 +71,18 @@ it('begins with the circuits as they come, and a swap waits on this device until
 })
 
 it('the same board is not handed in twice', () => {
-  const layout = useLayout(shallowRef(aView([BEST])), never, aShelf())
+  const layout = useLayout(shallowRef(aView([BEST])), never, aShelf(), 7)
   expect(layout.canHandIn.value).toBe(false)
-  layout.exchange(0, 3)
+  layout.swap(0, 3)
   expect(layout.canHandIn.value).toBe(true)
-  layout.exchange(3, 0)
+  layout.swap(3, 0)
   expect(layout.canHandIn.value).toBe(false)
 })
 
 it('what could not be sent stays, on the board and on the device', async () => {
   const shelf = aShelf()
-  const layout = useLayout(shallowRef(aView()), () => Promise.reject(new Error('offline')), shelf)
-  layout.exchange(0, 3)
+  const layout = useLayout(shallowRef(aView()), () => Promise.reject(new Error('offline')), shelf, 7)
+  layout.swap(0, 3)
   const moved = layout.seating.value
   await expect(layout.handIn()).rejects.toThrow('offline')
   expect(layout.seating.value).toEqual(moved)
@@ -91,13 +94,13 @@ it.each([
   ['a board of other circuits', JSON.stringify([0, 1, 2, 3, null, null])],
   ['a circuit twice', JSON.stringify([0, 0, 1, 2, null, null])],
 ])('%s on the device is passed over', (_what, text) => {
-  const layout = useLayout(shallowRef(aView()), never, aShelf({ 'layout 4': text }))
+  const layout = useLayout(shallowRef(aView()), never, aShelf({ 'layout 4 7': text }), 7)
   expect(layout.seating.value).toEqual(asTheyCome(circuits, board))
 })
 
 it('the last try stands beside the best as soon as that is shown', () => {
   const view = shallowRef<LayoutView | null>(aView([asTheyCome(circuits, board)]))
-  const layout = useLayout(view, never, aShelf())
+  const layout = useLayout(view, never, aShelf(), 7)
   expect(layout.columns.value.map(({ name }) => name)).toEqual(['Your last try'])
   view.value = {
     ...view.value!,

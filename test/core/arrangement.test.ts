@@ -6,7 +6,7 @@ import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
 import { lowerBound } from '#core/arrangement/bound'
 import { laidBoard, waysOf } from '#core/arrangement/from-installation'
-import { exchanged } from '#core/arrangement/exchange'
+import { swapped } from '#core/arrangement/swap'
 import { lossW, ratedDiversity } from '#core/arrangement/heat'
 import { asTheyCome, isSeating, markLayout } from '#core/arrangement/marked'
 import { measure, neutralOf } from '#core/arrangement/measure'
@@ -272,10 +272,10 @@ describe('marked as an exercise', () => {
     const { percent, lost, better } = markLayout(set, first)
     expect(percent).toBe(0)
     expect(lost.length).toBeGreaterThan(0)
-    const next = exchanged(circuits, THREE, first, better!.seats)
+    const next = swapped(circuits, THREE, first, better!.seats)
     expect(markLayout(set, next).percent).toBeGreaterThan(0)
   })
-  it('no other exchange helps more than the one that is named', () => {
+  it('no other swap helps more than the one that is named', () => {
     fc.assert(
       fc.property(fc.array(someCircuit, { minLength: 2, maxLength: 5 }), fc.nat(), (some, pick) => {
         const set = task(some, THREE)
@@ -283,9 +283,7 @@ describe('marked as an exercise', () => {
         const seating = all[pick % all.length]!
         const { better, lost } = markLayout(set, seating)
         const total = (of: Seating) => totalOf(costsOf(some, THREE, of), USUAL_WEIGHTS)
-        const gains = everyPair(6).map(
-          (pair) => total(seating) - total(exchanged(some, THREE, seating, pair)),
-        )
+        const gains = everyPair(6).map((pair) => total(seating) - total(swapped(some, THREE, seating, pair)))
         expect(better?.by ?? 0).toBeCloseTo(Math.max(0, ...gains), 6)
         // What single wishes lose and gain is together what the whole is behind.
         const gained = WISHES.reduce((sum, wish) => {

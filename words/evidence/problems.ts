@@ -10,6 +10,10 @@ export const EVIDENCE_PROBLEMS = {
       'Some of this group still design this installation, and the board shows ratings and currents. ' +
       'Set it once their designs are handed in.',
   },
+  layoutWhileDesigning: {
+    status: 409,
+    sentence: 'This board shows ratings of your own design task. It opens once your design is handed in.',
+  },
   layoutNotWhole: {
     status: 400,
     sentence: 'Each circuit goes onto the board once, a three-phase one in a way of its own.',

@@ -29,10 +29,10 @@ const best = computed(() => (priced.value && !('code' in priced.value.best) ? pr
 const columns = computed(() => {
   if (!laid.value || !now.value || !before.value) return []
   const kept = arrangement.kept.value
-  const aside = arrangement.aside.value
+  const figures = arrangement.keptFigures.value
   return [
     { name: 'As arranged', measured: now.value, total: total(seating.value) },
-    ...(kept && aside ? [{ name: 'Kept', measured: aside, total: total(kept) }] : []),
+    ...(kept && figures ? [{ name: 'Kept', measured: figures, total: total(kept) }] : []),
     { name: 'In the exercise', measured: before.value, total: total(laid.value.seating) },
   ]
 })
@@ -67,12 +67,15 @@ function take() {
           <el-select v-if="boards.length > 1" v-model="boardId" aria-label="Board" style="width: 220px"
             ><el-option v-for="one in boards" :key="one.id" :value="one.id" :label="one.name"
           /></el-select>
-          <p class="soft">Pick a circuit, then the seat that it is to have; or drag it there.</p>
+          <p class="soft">Pick a circuit, then the way it goes to; or drag it there.</p>
         </div>
         <div class="row">
           <el-button v-if="arrangement.isChanged.value" text @click="arrangement.undo">As it was</el-button>
           <el-button data-testid="keep-arrangement" @click="arrangement.keep">Keep to compare</el-button>
-          <el-button v-if="arrangement.kept.value" data-testid="swap-arrangement" @click="arrangement.swap"
+          <el-button
+            v-if="arrangement.kept.value"
+            data-testid="swap-arrangement"
+            @click="arrangement.swapWithKept"
             >Swap with kept</el-button
           >
           <el-button v-if="isBusy" @click="arrangement.stop">Stop working</el-button>
@@ -118,11 +121,11 @@ function take() {
         :seating="seating"
         :hottest="now?.hottest ?? null"
         :locked="locked"
-        @exchange="arrangement.exchange"
+        @swap="arrangement.swap"
       />
       <div class="two">
-        <section class="stack" aria-label="What it comes to">
-          <h2>What it comes to</h2>
+        <section class="stack" aria-label="Result">
+          <h2>Result</h2>
           <ArrangeFigures v-if="columns.length" :columns="columns" :circuits="laid.circuits" />
           <p v-if="best" role="status" class="soft" data-testid="arrange-state">
             {{

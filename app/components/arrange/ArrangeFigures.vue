@@ -3,7 +3,7 @@ import type { SeatedCircuit } from '#core/arrangement/board'
 import type { Measured } from '#core/arrangement/measure'
 import { LINES } from '#core/installation/installation'
 
-/** What arrangements come to, side by side; the first is the one on the board. */
+/** Figures of arrangements side by side; the first is the one on the board. */
 const { columns, circuits } = defineProps<{
   columns: readonly { readonly name: string; readonly measured: Measured; readonly total: number }[]
   circuits: readonly SeatedCircuit[]
@@ -18,11 +18,11 @@ const amps = computed(() => {
   return names.map((name, i) => ({ name, values: columns.map(({ measured }) => currents(measured)[i]!) }))
 })
 const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) => string }[] = [
-  { name: 'Warmest seat', says: ({ hottestW }) => `${hottestW.toFixed(1)} W` },
-  { name: 'Leads that do not reach', says: ({ outOfReach }) => namesOf(outOfReach) },
-  { name: 'Loaded above the assembly’s share', says: ({ aboveDiversity }) => namesOf(aboveDiversity) },
+  { name: 'Warmest pole', says: ({ hottestW }) => `${hottestW.toFixed(1)} W` },
+  { name: 'Neutral leads too short', says: ({ outOfReach }) => namesOf(outOfReach) },
+  { name: 'Loaded above the rated diversity factor', says: ({ aboveDiversity }) => namesOf(aboveDiversity) },
   {
-    name: 'Dark at once',
+    name: 'Lost altogether behind one RCD',
     says: ({ downAtOnce }) => downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
   },
   {
@@ -60,7 +60,7 @@ const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) =>
         </td>
       </tr>
       <tr>
-        <th scope="row">All wishes together, less is better</th>
+        <th scope="row">All wishes together (lower is better)</th>
         <td v-for="{ name, total } in columns" :key="name" class="mono">{{ total.toFixed(2) }}</td>
       </tr>
     </tbody>

@@ -10,7 +10,7 @@ const { board, circuits, seating, hottest, locked } = defineProps<{
   hottest: number | null
   locked: boolean
 }>()
-const emit = defineEmits<{ exchange: [a: number, b: number] }>()
+const emit = defineEmits<{ swap: [a: number, b: number] }>()
 const picked = ref<number | null>(null)
 const rows = computed(() =>
   Array.from({ length: board.phases }, (_, line) => ({
@@ -32,12 +32,12 @@ function tap(seat: number) {
   if (locked) return
   if (picked.value === null) picked.value = seat
   else {
-    if (picked.value !== seat) emit('exchange', picked.value, seat)
+    if (picked.value !== seat) emit('swap', picked.value, seat)
     picked.value = null
   }
 }
 function drop(seat: number) {
-  if (picked.value !== null && picked.value !== seat) emit('exchange', picked.value, seat)
+  if (picked.value !== null && picked.value !== seat) emit('swap', picked.value, seat)
   picked.value = null
 }
 </script>

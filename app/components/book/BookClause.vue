@@ -55,12 +55,12 @@ const save = () => {
       <FormBox name="Clause in your copy"
         ><el-input v-model="clause" name="clause-number" maxlength="120" placeholder="411.3.3.1"
       /></FormBox>
-      <div class="row">
-        <FormBox name="Source"
-          ><el-input v-model="place" name="clause-place" maxlength="200" placeholder="Amendment 3, page 58"
-        /></FormBox>
-        <FormBox name="In force from"><DayPicker v-model="from" label="In force from" /></FormBox>
-      </div>
+      <BookSource
+        v-model:place="place"
+        v-model:from="from"
+        name="clause-place"
+        example="Amendment 3, page 58"
+      />
       <p v-if="isTried && problem" class="wrong" role="alert">{{ problem }}</p>
       <div class="row">
         <el-button native-type="submit" type="primary" :loading="isBusy">Enter the clause</el-button>

@@ -56,12 +56,7 @@ const save = () => {
           ><el-input v-model="typed[column]" :name="`row-${column}`" inputmode="decimal"
         /></FormBox>
       </div>
-      <div class="boxes place">
-        <FormBox name="Source"
-          ><el-input v-model="place" name="row-place" maxlength="200" placeholder="Table 4D5, page 412"
-        /></FormBox>
-        <FormBox name="In force from"><DayPicker v-model="from" label="In force from" /></FormBox>
-      </div>
+      <BookSource v-model:place="place" v-model:from="from" name="row-place" example="Table 4D5, page 412" />
       <p v-if="isTried && problem" class="wrong" role="alert">{{ problem }}</p>
       <div class="row">
         <el-button native-type="submit" type="primary" :loading="isBusy">Enter the row</el-button>
@@ -76,9 +71,6 @@ const save = () => {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
   gap: 10px 14px;
-}
-.place {
-  grid-template-columns: minmax(0, 1fr) auto;
 }
 .wrong {
   color: var(--madder-text);

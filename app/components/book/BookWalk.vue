@@ -94,12 +94,13 @@ onMounted(() => box.value?.focus())
               >{{ differs ? 'Enter the other value' : 'Book says the same' }}</el-button
             >
           </div>
-          <div v-if="differs" class="row">
-            <FormBox name="Source"
-              ><el-input v-model="place" name="book-place" placeholder="Table 4D5, page 412" maxlength="200"
-            /></FormBox>
-            <FormBox name="In force from"><DayPicker v-model="from" label="In force from" /></FormBox>
-          </div>
+          <BookSource
+            v-if="differs"
+            v-model:place="place"
+            v-model:from="from"
+            name="book-place"
+            example="Table 4D5, page 412"
+          />
         </form>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <div class="row">

@@ -11,6 +11,7 @@ const layout = useLayout(
   computed(() => view.value ?? null),
   (seating, tries) => call<LayoutView>('POST', `layouts/${id}`, { seating, tries }),
   localStorage,
+  useSession().person!.id,
 )
 const { seating, isBusy, canHandIn, columns } = layout
 async function handIn() {
@@ -27,6 +28,17 @@ const withdraw = () =>
   act(async () => {
     await call('DELETE', `layouts/${id}`)
     await navigateTo('/practice')
+    const restore = () =>
+      act(async () => {
+        await call('POST', `layouts/${id}/restore`)
+        await navigateTo(`/practice/layouts/${id}`)
+      })
+    ElMessage({
+      type: 'info',
+      message: h('span', ['Withdrawn. ', h('button', { class: 'text-button', onClick: restore }, 'Undo')]),
+      duration: 8000,
+      showClose: true,
+    })
   })
 const showsBest = ref(false)
 const shown = computed(() => (showsBest.value && view.value?.best ? view.value.best : seating.value))
@@ -41,9 +53,9 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
         <div>
           <h1>{{ view.title }}</h1>
           <p class="soft lead">
-            Lay the circuits on the board. Pick a circuit, then its seat; or drag it there. Each try is marked
-            against the best arrangement, which is shown after {{ view.shownAfter.tries }} tries or from
-            {{ view.shownAfter.percent }} %.
+            Lay the circuits on the board. Pick a circuit, then the way it goes to; or drag it there. Each try
+            is marked against the best arrangement. You see that after {{ view.shownAfter.tries }} tries or
+            from {{ view.shownAfter.percent }} %.
           </p>
         </div>
         <div class="row">
@@ -71,12 +83,12 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
         :seating="shown"
         :hottest="null"
         :locked="showsBest"
-        @exchange="layout.exchange"
+        @swap="layout.swap"
       />
       <section v-if="view.mark" class="mark stitched" role="status" data-testid="layout-mark">
         <p class="percent mono">{{ view.tries.at(-1)!.percent }} %</p>
         <div class="stack">
-          <p v-if="view.mark.lost.length === 0"><b>As good as the best that was found.</b></p>
+          <p v-if="view.tries.at(-1)!.percent === 100"><b>As good as the best that was found.</b></p>
           <p v-for="lost in view.mark.lost" :key="lost.wish">{{ lostSays(lost) }}</p>
           <p v-if="view.mark.better">{{ betterSays(view.mark.better, view, view.tries.at(-1)!.seating) }}</p>
         </div>
@@ -109,7 +121,7 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
         </section>
         <section class="stack" aria-label="What counts">
           <template v-if="columns.length">
-            <h2>What it comes to</h2>
+            <h2>Result</h2>
             <ArrangeFigures :columns="columns" :circuits="view.circuits" />
           </template>
           <h2>What counts, and how much</h2>

@@ -1,7 +1,7 @@
 import type { EmptyBoard, SeatedCircuit, Seating } from './board'
 
-/** Two seats exchanged; a device with three poles moves with its whole way. */
-export function exchanged(
+/** Two seats swapped; a device with three poles moves with its whole way. */
+export function swapped(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
   seating: Seating,
