@@ -135,6 +135,7 @@ export const InstallationSchema = Type.Object(
           ways: integer('ways'),
           fedBy: orNull(Id),
           electrodeOhm: orNull(number('electrodeOhm')),
+          surge: Type.Optional(Type.Object({ deviceWay: integer('way'), way: integer('way') }, strict)),
         },
         strict,
       ),

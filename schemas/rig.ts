@@ -105,6 +105,7 @@ const PartSchema = Type.Unsafe<Part>(
         kind: Type.Literal('arrester'),
         poles: Type.Array(oneOf(POLES), { minItems: 1 }),
         clampV: Positive,
+        way: Type.Optional(Type.Integer({ minimum: 1, maximum: 60 })),
       },
       strict,
     ),

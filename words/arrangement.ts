@@ -12,6 +12,7 @@ export const WISH_TEXT: Readonly<Record<Wish, { readonly name: string; readonly 
   blast: { name: 'No part dark at once', why: 'One RCD should not take down a whole part of the building.' },
   leakage: { name: 'Leakage shared', why: 'Standing leakage behind one RCD stays under 30 % of 30 mA.' },
   together: { name: 'Order of the chart', why: 'What serves one part of the building stands together.' },
+  surge: { name: 'Short leads to the SPD', why: 'Every metre of lead lets more of a surge through.' },
   spares: { name: 'Spares at the end', why: 'Spare ways stand together after the last circuit.' },
 }
 
@@ -32,8 +33,9 @@ export const boundSays = ({ total, bound }: Pick<Arranged, 'total' | 'bound'>): 
   (bound > 0 ? `, which is ${Math.ceil((100 * (total - bound)) / total)} % less.` : '.')
 
 /** What else a circuit brings that its seat depends on. */
-export const circuitSays = ({ phases, hasLead, isShared, leakageMA }: SeatedCircuit): string =>
+export const circuitSays = ({ phases, hasLead, isShared, leakageMA, surge }: SeatedCircuit): string =>
   [
+    ...(surge === 'spd' ? ['surge protection, behind a device of its own'] : []),
     ...(phases === 3 ? ['three phase'] : []),
     ...(hasLead ? ['RCBO with a neutral lead'] : []),
     ...(isShared ? [`shares an RCD, ${leakageMA} mA leakage`] : []),

@@ -22,6 +22,7 @@ const SENTENCES: Readonly<Record<Exclude<Plain, WithFigures>, string>> = {
   notWhole: 'Must be a whole number.',
   negative: 'Must be more than 0; a negative value has no meaning here.',
   lamps: 'Write lamps as number × watts, such as 8 × 18 W.',
+  surgeHalf: 'An SPD stands behind a device of its own: give the ways of both, or leave both empty.',
   bothOrNeither: 'Give both the rating and the size of the existing circuit, or neither.',
   noCircuit: 'Add a circuit.',
   noneDesigned: 'Choose at least one circuit to be designed.',

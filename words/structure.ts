@@ -6,6 +6,7 @@ const SENTENCES: Readonly<Record<StructureProblem['code'], (p: Params) => string
   noSuchBoard: () => 'There is no such board. Choose one of the boards above.',
   wayTaken: (p) => `Way ${p.way} is taken by ${p.other}. Choose a free way.`,
   wayBeyond: (p) => `${p.board} has ${p.ways} ways. Choose a lower one, or a larger board.`,
+  surgeOnItself: (p) => `Way ${p.way} cannot hold both the SPD and its device. Give each a way of its own.`,
   feedsItself: (p) => `${p.feed} is on this board, so it cannot feed it. Choose a circuit of another board.`,
   noSupply: (p) =>
     `${p.feed} is itself fed from here: the boards go round in a circle and none has a supply.`,

@@ -2,7 +2,7 @@ import { computed, reactive, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import type { Seating } from '#core/arrangement/board'
 import { swapped } from '#core/arrangement/swap'
-import { laidBoard, USUAL_REACH, waysOf } from '#core/arrangement/from-installation'
+import { boxesOf, laidBoard, USUAL_REACH } from '#core/arrangement/from-installation'
 import { measure } from '#core/arrangement/measure'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES, type Weights, type Wish } from '#core/arrangement/wishes'
 import type { InstallationDesign } from '#core/design/reference'
@@ -95,7 +95,7 @@ export function useArrangement(
       return gains.length > 0 ? [{ wish, gains }] : []
     })
   })
-  const taken = () => (laid.value ? waysOf(laid.value, seating.value) : new Map())
+  const taken = () => (laid.value ? boxesOf(laid.value, seating.value, boardId.value) : {})
   const isChanged = computed(() => own.value !== null)
   const undo = () => (own.value = null)
   return {

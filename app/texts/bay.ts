@@ -75,6 +75,8 @@ export function partNote(part: Part): string {
       return `${Math.round(part.load.watt)} W`
     case 'device':
       return deviceMark(part).join(' · ')
+    case 'arrester':
+      return 'surge'
     case 'supply':
       return part.arrangement === 'battery'
         ? `${part.volt} V battery`
@@ -95,6 +97,7 @@ export function partAct(part: Part): 'supply' | 'close' | 'throw' | 'use' | null
       return 'throw'
     case 'lampholder':
     case 'appliance':
+    case 'arrester':
       return 'use'
     case 'socket':
       return part.load ? 'use' : null

@@ -34,6 +34,8 @@ export const BOARD_NAME: Readonly<Record<BoardField, string>> = {
   ways: 'Ways',
   fedBy: 'Fed by',
   electrode: 'Own electrode',
+  surgeDevice: 'Way of the device for the SPD',
+  surge: 'Way of the SPD',
 }
 export const CIRCUIT_NAME: Readonly<Record<CircuitField, string>> = {
   name: 'Circuit',

@@ -1,4 +1,4 @@
-import type { PartNeed } from '#core/design/materials/materials'
+import type { PartNeed } from '#core/design/materials/needs'
 
 export const PART_NAME: Readonly<Record<PartNeed['part'], string>> = {
   socket: 'Twin socket-outlet',
@@ -14,4 +14,8 @@ export const PART_NAME: Readonly<Record<PartNeed['part'], string>> = {
   trunking: 'Trunking, 3 m lengths',
   box: 'Box',
   board: 'Board',
+  busbar: 'Busbar',
+  blank: 'Blank for a spare way',
+  spd: 'Surge protective device (SPD)',
+  'spd-breaker': 'Breaker for the SPD',
 }

@@ -1,4 +1,5 @@
 import { randomLcg } from 'd3-random'
+import { anneal } from './anneal'
 import { lowerBound } from './bound'
 import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 import { quickTotal } from './quick-total'
@@ -24,15 +25,18 @@ export interface NotArranged {
 /** Up to so many single seats every order is looked at. */
 const EVERY_ORDER = 8
 /** How often a new order is begun from, where not every one can be. */
-const STARTS = 60
+const STARTS = 12
+/** Moves that are tried from the best of them. */
+const MOVES = 250_000
 /** The same board gives the same arrangement. */
 const SEED = 0.5
 
-/** The circuits laid on the board so that the wishes, as they are weighed, are met best. */
+/** The circuits laid on the board so that the wishes, as they are weighed, are met best; fewer moves are quicker. */
 export function arrange(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
   weights: Weights,
+  moves = MOVES,
 ): Arranged | NotArranged {
   const [needed, seats] = [seatsNeeded(circuits, board), seatsOf(board)]
   if (board.phases === 1 && circuits.some(({ phases }) => phases === 3))
@@ -41,7 +45,9 @@ export function arrange(
   const cost = quickTotal(circuits, board, weights)
   const bound = lowerBound(circuits, board, weights)
   const isSmall = seats <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
-  const seating = isSmall ? bestOfAll(circuits.length, seats, cost) : search(circuits, board, { cost, bound })
+  const seating = isSmall
+    ? bestOfAll(circuits.length, seats, cost)
+    : search(circuits, board, { cost, bound, moves })
   const costs = costsOf(circuits, board, seating)
   const total = totalOf(costs, weights)
   return { seating, costs, total, bound: isSmall ? total : bound, isProved: isSmall || total <= bound + 1e-9 }
@@ -80,10 +86,11 @@ function bestOfAll(n: number, seats: number, cost: (seating: Seating) => number)
 interface Search {
   readonly cost: (seating: Seating) => number
   readonly bound: number
+  readonly moves: number
 }
 
-/** From many beginnings by the best swap of two seats, or of two whole ways, until none helps any more. */
-function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, bound }: Search) {
+/** From several beginnings by swaps that help until none does any more; from the best of them by chance and ever less of it. */
+function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, bound, moves }: Search) {
   const random = randomLcg(SEED)
   let best: Seating = firstSeating(circuits, board, null)
   let least = cost(best)
@@ -92,7 +99,9 @@ function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, b
     const climbed = climb(begun, board, cost, circuits)
     if (climbed.total < least - 1e-12) [least, best] = [climbed.total, climbed.seating]
   }
-  return best
+  if (least <= bound + 1e-9) return best
+  const cooled = anneal(best, { circuits, board, cost, random, moves })
+  return climb([...cooled], board, cost, circuits).seating
 }
 
 /** Three-phase circuits in the first ways, the others largest first onto the line that carries least; or by chance. */

@@ -18,6 +18,8 @@ export interface SeatedCircuit {
   readonly isShared: boolean
   /** Standing leakage, mA. */
   readonly leakageMA: number
+  /** The SPD, or the device that it stands behind: on the board, and no circuit. */
+  readonly surge?: 'device' | 'spd'
 }
 
 /** A board to be laid out: its seats stand in one row, on a three-phase board L1, L2, L3 again and again. */

@@ -1,5 +1,7 @@
 import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
 import { neutralOf } from './measure'
+import { leadsLeft, rowBound } from './row-bound'
+import { circuitsAlone } from './surge'
 import { LEAKAGE_LIMIT_MA, type Weights } from './wishes'
 
 /** Up to so many single-phase circuits every way of sharing them among the lines is looked at. */
@@ -11,13 +13,25 @@ const EVERY_SHARING = 11
  * of the building but the first, leakage beyond what all RCDs together may carry.
  */
 export function lowerBound(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
-  const areas = new Set(circuits.map(({ area }) => area)).size
   return (
-    (weights.together * Math.max(0, areas - 1)) / Math.max(1, circuits.length) +
     weights.balance * leastUnbalance(circuits, board) +
-    warmthAndGaps(circuits, board, weights) +
-    weights.reach * leadsLeft(circuits, board) +
+    leastOfRow(circuits, board, weights) +
     weights.leakage * leakageLeft(circuits, board)
+  )
+}
+
+/** Warmth, gaps, changes and leads of the row: the better of two bounds. */
+function leastOfRow(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
+  const alone = circuitsAlone(circuits)
+  const areas = new Set(alone.map(({ area }) => area)).size
+  const changes = (weights.together * Math.max(0, areas - 1)) / Math.max(1, alone.length)
+  const hasSpare = seatsOf(board) > seatsNeeded(circuits, board)
+  const gapCost = hasSpare ? weights.spares / seatsOf(board) : Infinity
+  return Math.max(
+    changes +
+      warmthAndGaps(circuits, board, weights) +
+      (weights.reach * leadsLeft(circuits, board)) / Math.max(1, alone.length),
+    weights.heat * ownWarmth(circuits, board) + rowBound(circuits, board, weights, gapCost),
   )
 }
 
@@ -55,12 +69,6 @@ function leastWarmth(circuits: readonly SeatedCircuit[], board: EmptyBoard, gaps
   const products = rising.reduce((sum, heat, i) => sum + heat * rising.at(-1 - i)!, 0)
   const squares = poles.reduce((sum, heat) => sum + heat * heat, 0)
   return squares === 0 ? 0 : products / squares
-}
-
-/** Circuits with a neutral lead beyond the seats that one reaches. */
-function leadsLeft(circuits: readonly SeatedCircuit[], { phases, reach }: EmptyBoard): number {
-  const leads = circuits.filter(({ hasLead, phases: n }) => hasLead && (phases === 1 || n === 1)).length
-  return Math.max(0, leads - reach) / Math.max(1, circuits.length)
 }
 
 /** All leakage shared as evenly as can be. */

@@ -1,7 +1,14 @@
 import { diversifiedA } from '../design/board/demand'
 import type { InstallationDesign } from '../design/reference'
-import { LINES, type Circuit, type Installation } from '../installation/installation'
-import { sectionsFor, sharesRcd } from '../bay/build/sections'
+import {
+  LINES,
+  type Board,
+  type Circuit,
+  type Installation,
+  type SurgeWays,
+} from '../installation/installation'
+import { SURGE_BREAKER } from '../installation/surge-breaker'
+import { sectionsFor, sharesRcd } from '../installation/shared-rcds'
 import { hasRcd } from '../regulations/devices'
 import { circuitsOf } from '../installation/tree'
 import type { Use } from '../regulations/supply'
@@ -50,8 +57,27 @@ export function laidBoard(
     sections: sectionsFor(own.filter((circuit) => sharesRcd(frame, circuit)).length),
     reach,
   }
-  return { board, circuits: circuits as SeatedCircuit[], ...seatingOf(own, board) }
+  const seated = [...(circuits as SeatedCircuit[]), ...(frame.surge ? surgeSeats(frame.phases) : [])]
+  const places = [...own.map(placeOf), ...(frame.surge ? surgePlaces(frame.surge) : [])]
+  return { board, circuits: seated, ...seatingOf(seated, places, board) }
 }
+
+/** The SPD and its device: they carry nothing, and take as many lines as the board has. */
+const surgeSeats = (phases: Board['phases']): SeatedCircuit[] =>
+  (['device', 'spd'] as const).map((surge) => ({
+    id: `surge-${surge}`,
+    name: surge === 'spd' ? 'SPD' : 'Device of SPD',
+    phases,
+    currentA: 0,
+    thirdShare: 0,
+    ratingA: SURGE_BREAKER.ratingA,
+    heatW: 0,
+    area: '',
+    hasLead: false,
+    isShared: false,
+    leakageMA: 0,
+    surge,
+  }))
 
 function seatedOf(circuit: Circuit, ratingA: number, currentA: number, isShared: boolean): SeatedCircuit {
   const { id, name, phases, load, device, use, area = '' } = circuit
@@ -70,27 +96,36 @@ function seatedOf(circuit: Circuit, ratingA: number, currentA: number, isShared:
   }
 }
 
-const seatsOfCircuit = ({ way, line, phases }: Circuit, board: EmptyBoard): number[] => {
+type Place = Pick<Circuit, 'way' | 'line'>
+const placeOf = ({ way, line }: Circuit): Place => ({ way, line })
+const surgePlaces = ({ deviceWay, way }: SurgeWays): Place[] =>
+  [deviceWay, way].map((one) => ({ way: one, line: 'L1' }))
+
+const seatsOfPlace = ({ way, line }: Place, phases: 1 | 3, board: EmptyBoard): number[] => {
   const first = (way - 1) * board.phases
   if (board.phases === 1) return [first]
   return phases === 3 ? [0, 1, 2].map((i) => first + i) : [first + LINES.indexOf(line)]
 }
 
-function seatingOf(circuits: readonly Circuit[], board: EmptyBoard): Pick<LaidBoard, 'seating' | 'clash'> {
+function seatingOf(
+  circuits: readonly SeatedCircuit[],
+  places: readonly Place[],
+  board: EmptyBoard,
+): Pick<LaidBoard, 'seating' | 'clash'> {
   const seating: (number | null)[] = Array.from({ length: seatsOf(board) }, () => null)
   let clash: LaidBoard['clash'] = null
-  circuits.forEach((circuit, place) => {
-    for (const seat of seatsOfCircuit(circuit, board)) {
+  circuits.forEach((circuit, i) => {
+    for (const seat of seatsOfPlace(places[i]!, circuit.phases, board)) {
       const there = seating[seat]
       if (there !== null && there !== undefined) clash ??= [circuits[there]!.name, circuit.name]
-      else if (seat < seating.length) seating[seat] = place
+      else if (seat < seating.length) seating[seat] = i
     }
   })
   return { seating, clash }
 }
 
 /** Way and line of each circuit in a seating, by its id. */
-export function waysOf(
+function waysOf(
   { board, circuits }: Pick<LaidBoard, 'board' | 'circuits'>,
   seating: Seating,
 ): ReadonlyMap<string, { readonly way: number; readonly line: (typeof LINES)[number] }> {
@@ -100,4 +135,18 @@ export function waysOf(
       return seat < 0 ? [] : [[id, { way: wayOfSeat(board, seat), line: LINES[lineOfSeat(board, seat)]! }]]
     }),
   )
+}
+
+/** What an exercise takes over of a seating: the boxes of its form, by key. */
+export function boxesOf(laid: Pick<LaidBoard, 'board' | 'circuits'>, seating: Seating, boardId: string) {
+  const boxes: Record<string, string> = {}
+  for (const [id, { way, line }] of waysOf(laid, seating)) {
+    const surge = laid.circuits.find((circuit) => circuit.id === id)?.surge
+    if (surge) boxes[`${boardId}.${surge === 'spd' ? 'surge' : 'surgeDevice'}`] = String(way)
+    else {
+      boxes[`${id}.way`] = String(way)
+      boxes[`${id}.line`] = line
+    }
+  }
+  return boxes
 }

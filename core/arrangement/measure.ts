@@ -1,5 +1,6 @@
-import { turnOf } from '../bay/build/sections'
+import { turnOf } from '../installation/shared-rcds'
 import { ratedDiversity } from './heat'
+import { circuitsAlone, leadOf } from './surge'
 import { lineOfSeat, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 
 /** What an arrangement comes to. */
@@ -23,6 +24,8 @@ export interface Measured {
   readonly changes: number
   /** Spare seats before the last circuit. */
   readonly gaps: number
+  /** Leads of the SPD, m; null where the board has none. */
+  readonly surgeLeadM: number | null
 }
 
 /** Of its loss a device hands so much on to each neighbour; a simple model, common practice, no source. */
@@ -88,11 +91,16 @@ export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, s
         places.filter((place) => sections.get(place) === section).map((place) => circuits[place]!.leakageMA),
       ),
     ),
-    changes: firstSeats.filter(
-      ({ place }, i) => i > 0 && circuits[place]!.area !== circuits[firstSeats[i - 1]!.place]!.area,
-    ).length,
+    changes: changesOf(circuits, places),
     gaps: taken.length === 0 ? 0 : taken.at(-1)!.seat + 1 - taken.length,
+    surgeLeadM: leadOf(circuits, seating),
   }
+}
+
+/** How often the next circuit serves another part of the building. */
+function changesOf(circuits: readonly SeatedCircuit[], places: readonly number[]): number {
+  const areas = places.map((place) => circuits[place]!).flatMap(({ surge, area }) => (surge ? [] : [area]))
+  return areas.filter((area, i) => i > 0 && area !== areas[i - 1]).length
 }
 
 const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0)
@@ -115,7 +123,9 @@ function areasDown(
 ): string[] {
   if (board.sections < 2) return []
   const behind = new Map<string, (number | undefined)[]>()
-  circuits.forEach(({ area }, place) => behind.set(area, [...(behind.get(area) ?? []), sections.get(place)]))
+  circuits.forEach(({ area, surge }, place) => {
+    if (!surge) behind.set(area, [...(behind.get(area) ?? []), sections.get(place)])
+  })
   return [...behind]
     .filter(([, of]) => of.length > 1 && of[0] !== undefined && new Set(of).size === 1)
     .map(([area]) => area)
@@ -123,7 +133,7 @@ function areasDown(
 
 /** Circuits that load their device further than so many beside each other may be for hours. */
 function aboveDiversity(circuits: readonly SeatedCircuit[]): number[] {
-  const share = ratedDiversity(circuits.length)
+  const share = ratedDiversity(circuitsAlone(circuits).length)
   return circuits.flatMap(({ currentA, ratingA }, place) =>
     currentA > ratingA * share + 1e-9 ? [place] : [],
   )

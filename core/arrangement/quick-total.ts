@@ -1,7 +1,8 @@
-import { turnOf } from '../bay/build/sections'
+import { turnOf } from '../installation/shared-rcds'
 import { seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 import { neutralOf } from './measure'
-import { LEAKAGE_LIMIT_MA, totalOf, type Weights } from './wishes'
+import { circuitsAlone, leadOf } from './surge'
+import { LEAKAGE_LIMIT_MA, surgeCost, totalOf, type Weights } from './wishes'
 
 /** More than one bit: what shares no RCD does not go dark with others. */
 const NO_SHARED = 3
@@ -19,6 +20,10 @@ function tablesOf(circuits: readonly SeatedCircuit[], board: EmptyBoard) {
   }
 }
 
+/** Where a circuit is counted: a device with three poles once, an SPD not at all. */
+const isFirstPole = ({ surge, phases }: SeatedCircuit, seat: number): boolean =>
+  surge === undefined && (phases === 1 || seat % 3 === 0)
+
 /**
  * The same as `totalOf(costsOf(…))`, in one walk along the seats and without anything made on the way: a search
  * asks it some hundred thousand times.
@@ -28,8 +33,7 @@ export function quickTotal(
   board: EmptyBoard,
   weights: Weights,
 ): (seating: Seating) => number {
-  const n = Math.max(1, circuits.length)
-  const seats = seatsOf(board)
+  const [n, seats] = [Math.max(1, circuitsAlone(circuits).length), seatsOf(board)]
   const { areaOf, lines, leakage, counts, masks } = tablesOf(circuits, board)
 
   return (seating) => {
@@ -50,7 +54,7 @@ export function quickTotal(
       before = one.heatW
       taken++
       last = seat
-      if (one.phases === 3 && seat % 3 !== 0) continue
+      if (!isFirstPole(one, seat)) continue
       const area = areaOf[place]!
       if (one.hasLead && seat >= board.reach) far++
       if (lastArea >= 0 && area !== lastArea) changes++
@@ -69,6 +73,7 @@ export function quickTotal(
         leakage: tooMuch(leakage),
         together: changes / n,
         spares: taken === 0 ? 0 : (last + 1 - taken) / seats,
+        surge: surgeCost(leadOf(circuits, seating), board),
       },
       weights,
     )

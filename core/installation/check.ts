@@ -20,12 +20,15 @@ export interface StructureProblem {
     | 'existingRating'
     | 'existingArea'
     | 'electrode'
+    | 'surge'
+    | 'surgeDevice'
     | 'points'
     | 'spurs'
   readonly code:
     | 'noSuchBoard'
     | 'wayTaken'
     | 'wayBeyond'
+    | 'surgeOnItself'
     | 'feedsItself'
     | 'noSupply'
     | 'noSuchFeed'
@@ -72,6 +75,7 @@ function boardProblems(installation: Installation, board: Board): StructureProbl
   ) => problems.push({ scope: board.id, field, code, params: { name: board.name, ...params } })
   const origins = installation.boards.filter(({ fedBy }) => fedBy === null)
   if (board === installation.boards[0] && origins.length === 0) add('fedBy', 'noOrigin')
+  checkSurge(installation, board, add)
   if (board.fedBy === null) {
     if (origins.length > 1 && board !== origins[0]) add('fedBy', 'twoOrigins', { other: origins[0]!.name })
     if (board.electrodeOhm !== null) add('electrode', 'electrodeAtOrigin')
@@ -85,6 +89,21 @@ function boardProblems(installation: Installation, board: Board): StructureProbl
   else if (!boardsOutward(installation).includes(board)) add('fedBy', 'noSupply', { feed: feed.name })
   else if (board.phases > feed.phases) add('phases', 'boardWiderThanFeed', { feed: feed.name })
   return problems
+}
+
+/** SPD and its device each have a way that nothing else has. */
+function checkSurge({ circuits }: Installation, { id, name, ways, surge }: Board, add: Add): void {
+  if (!surge) return
+  if (surge.way === surge.deviceWay) add('surge', 'surgeOnItself', { way: surge.way })
+  const places = [
+    ['surgeDevice', surge.deviceWay],
+    ['surge', surge.way],
+  ] as const
+  for (const [field, way] of places) {
+    if (way > ways) add(field, 'wayBeyond', { ways, board: name })
+    const there = circuits.find((circuit) => circuit.board === id && circuit.way === way)
+    if (there) add(field, 'wayTaken', { way, other: there.name })
+  }
 }
 
 /** Notes a problem of one circuit or board. */

@@ -39,6 +39,12 @@ export const CONSEQUENCES = ['none', 'injury', 'public-service', 'business', 'ma
 /** What an overvoltage could lead to, as BS 7671 443.4 asks it. */
 export type Consequence = (typeof CONSEQUENCES)[number]
 
+/** Ways of the SPD and of the device that it stands behind; on a three-phase board a whole way each. */
+export interface SurgeWays {
+  readonly deviceWay: number
+  readonly way: number
+}
+
 export interface Board {
   readonly id: string
   readonly name: string
@@ -49,6 +55,8 @@ export interface Board {
   readonly fedBy: string | null
   /** A TT island behind a TN supply: its electrode's resistance, Ω; null where the supply's earth goes on. */
   readonly electrodeOhm: number | null
+  /** Left out where the board has no SPD. */
+  readonly surge?: SurgeWays
 }
 
 export type Load =

@@ -4,9 +4,12 @@ import type { Installation } from '#core/installation/installation'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
 
+/** What tries are marked against is looked for longer than what somebody waits for. */
+const LAYOUT_MOVES = 1_000_000
+
 /** A board laid out as the wishes weigh. */
 export const arrangeBoard = (...[circuits, board, weights]: Parameters<typeof arrange>) =>
-  arrange(circuits, board, weights)
+  arrange(circuits, board, weights, LAYOUT_MOVES)
 
 /** Many designs by two books. */
 export const compareAll = (

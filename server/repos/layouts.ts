@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3'
 import type { Seating } from '#core/arrangement/board'
 import type { LayoutTask } from '#core/arrangement/marked'
+import { WISHES, type Wish } from '#core/arrangement/wishes'
 import type { LayoutHead, LayoutResult, LayoutTry } from '#schemas/layout-views'
 
 interface RawTask {
@@ -52,6 +53,13 @@ const statementsOf = (db: Database) => ({
   ),
 })
 
+/** What was not yet wished when a task was set counts nothing in it. */
+function readTask(document: string): LayoutTask {
+  const task = JSON.parse(document) as LayoutTask
+  const nothing = Object.fromEntries(WISHES.map((wish) => [wish, 0])) as Record<Wish, number>
+  return { ...task, weights: { ...nothing, ...task.weights } }
+}
+
 /** Boards to lay out, and what was handed in; tries are never changed. */
 export function createLayoutsRepo(db: Database) {
   const sql = statementsOf(db)
@@ -60,7 +68,7 @@ export function createLayoutsRepo(db: Database) {
   const stored = (row: RawTask | undefined): StoredLayout | undefined => {
     if (!row) return undefined
     const { document, ...head } = row
-    const task = parsed.get(row.id) ?? (JSON.parse(document) as LayoutTask)
+    const task = parsed.get(row.id) ?? readTask(document)
     parsed.set(row.id, task)
     return { ...head, task }
   }

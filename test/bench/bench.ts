@@ -26,6 +26,7 @@ import { typedAnswers } from '../../demo/story'
 import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
 import { aBoardOf, quantile, time } from './boards'
+import { arrangementTimes } from './arrangement'
 import { diagnosePlanted } from './diagnosis'
 import { evidenceTimes } from './evidence'
 import { benchFilled } from './filled'
@@ -58,6 +59,9 @@ const LIMITS = {
   diagnoseMs: 1000,
   solveMs: 1,
   energiseMs: 20,
+  goodBoardMs: 1000,
+  bestBoardMs: 20_000,
+  boardGap: 5,
   designMs: 2,
   markingMs: 25,
 }
@@ -132,6 +136,11 @@ report(
 report('Its waiting, best over first plan', planning.share, '×')
 report('Conflicts of a session while it is dragged', planning.dragMs, 'ms', LIMITS.dragMs)
 report('Picture of 30 people, five years', planning.pictureMs, 'ms', LIMITS.pictureMs)
+
+const arranged = arrangementTimes()
+report('36 circuits laid on 12 three-phase ways, a good board', arranged.goodMs, 'ms', LIMITS.goodBoardMs)
+report('… the best found by a longer look', arranged.bestMs, 'ms', LIMITS.bestBoardMs)
+report('… which stands above its bound', arranged.gap, '%', LIMITS.boardGap)
 
 const questions = questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)

@@ -5,7 +5,7 @@ import fc from 'fast-check'
 import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
 import { lowerBound } from '#core/arrangement/bound'
-import { laidBoard, waysOf } from '#core/arrangement/from-installation'
+import { boxesOf, laidBoard } from '#core/arrangement/from-installation'
 import { swapped } from '#core/arrangement/swap'
 import { lossW, ratedDiversity } from '#core/arrangement/heat'
 import { asTheyCome, isSeating, markLayout } from '#core/arrangement/marked'
@@ -137,6 +137,18 @@ const someCircuit = fc.record({
   isShared: fc.boolean(),
   leakageMA: fc.integer({ min: 0, max: 5 }),
 })
+const alone = (circuits: readonly SeatedCircuit[], { phases }: EmptyBoard) =>
+  phases === 1 ? circuits : circuits.filter(({ surge }) => !surge)
+/** Some circuits, on some single-phase boards with an SPD and its device beside them. */
+const someCircuits = (most: number) =>
+  fc
+    .tuple(fc.array(someCircuit, { minLength: 1, maxLength: most }), fc.boolean())
+    .map(([circuits, hasSpd]): SeatedCircuit[] => [
+      ...circuits.slice(0, hasSpd ? most - 2 : most),
+      ...(hasSpd ? (['device', 'spd'] as const) : []).map((surge) =>
+        circuit({ currentA: 0, heatW: 0, isShared: false, surge }),
+      ),
+    ])
 const least = (circuits: readonly SeatedCircuit[], at: EmptyBoard): number =>
   Math.min(
     ...everySeating(circuits.length, at.phases * at.ways).map((seating) =>
@@ -148,7 +160,7 @@ describe('the quick total', () => {
   it('is the total of all costs, whatever is seated where', () => {
     fc.assert(
       fc.property(
-        fc.array(someCircuit, { minLength: 1, maxLength: 6 }),
+        someCircuits(6),
         fc.constantFrom(board({ sections: 2, reach: 3 }), THREE),
         fc.nat(),
         (circuits, at, pick) => {
@@ -169,9 +181,10 @@ describe('the best arrangement', () => {
   it('of a six-way board is the best of all there are', () => {
     fc.assert(
       fc.property(
-        fc.array(someCircuit, { minLength: 2, maxLength: 5 }),
+        someCircuits(5),
         fc.constantFrom(board({ sections: 2, reach: 3 }), board({ reach: 2 }), THREE),
-        (circuits, at) => {
+        (all, at) => {
+          const circuits = alone(all, at)
           const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
           expect(found.isProved).toBe(true)
           expect(found.total).toBeCloseTo(least(circuits, at), 9)
@@ -194,8 +207,14 @@ describe('the best arrangement', () => {
     const weight = fc.constantFrom(0, 1, 6, 20)
     fc.assert(
       fc.property(
-        fc.array(someCircuit, { minLength: 2, maxLength: 5 }),
-        fc.constantFrom(board({ sections: 1, reach: 1 }), board({ sections: 2, reach: 3 }), THREE),
+        someCircuits(5),
+        fc.constantFrom(
+          board({ sections: 1, reach: 1 }),
+          board({ sections: 2, reach: 2 }),
+          board({ sections: 2, reach: 3 }),
+          THREE,
+          board({ phases: 3, ways: 2, reach: 3 }),
+        ),
         fc.record({
           balance: weight,
           heat: weight,
@@ -204,15 +223,17 @@ describe('the best arrangement', () => {
           leakage: weight,
           together: weight,
           spares: weight,
+          surge: weight,
         }),
-        (circuits, at, weights) => {
+        (all, at, weights) => {
+          const circuits = alone(all, at)
           const totals = everySeating(circuits.length, 6).map((seating) =>
             totalOf(costsOf(circuits, at, seating), weights),
           )
           expect(lowerBound(circuits, at, weights)).toBeLessThanOrEqual(Math.min(...totals) + 1e-9)
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 120 },
     )
   })
   it('keeps the three poles of a device in one way, each seat taken once; the same board gives the same', () => {
@@ -222,8 +243,8 @@ describe('the best arrangement', () => {
         (list) => {
           const circuits = list.map(([one, phases]): SeatedCircuit => ({ ...one, phases: phases as 1 | 3 }))
           const at = board({ phases: 3, ways: 12 })
-          const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
-          expect(arrange(circuits, at, USUAL_WEIGHTS)).toEqual(found)
+          const found = arrange(circuits, at, USUAL_WEIGHTS, 5000) as Arranged
+          expect(arrange(circuits, at, USUAL_WEIGHTS, 5000)).toEqual(found)
           circuits.forEach(({ phases }, place) => {
             const seats = found.seating.flatMap((one, seat) => (one === place ? [seat] : []))
             expect(seats).toHaveLength(phases)
@@ -332,8 +353,8 @@ describe('a board of an installation', () => {
     expect(laid.clash).toBeNull()
     const demand = design.boards[0]!.values.demand!
     expect(laid.circuits.reduce((sum, { currentA }) => sum + currentA, 0)).toBeCloseTo(demand, 6)
-    const ways = waysOf(laid, laid.seating)
-    for (const { id, way } of installation.circuits) expect(ways.get(id)!.way).toBe(way)
+    const boxes = boxesOf(laid, laid.seating, 'b1')
+    for (const { id, way } of installation.circuits) expect(boxes[`${id}.way`]).toBe(String(way))
   })
   it('each shared RCD has the circuits that it has in the bay that is built of it', () => {
     const many = practiceInstallation(

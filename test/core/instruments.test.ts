@@ -211,8 +211,11 @@ describe('insulation', () => {
         run: null,
       },
     )
-    expect(readInsulation(dead(joined), { at: 'b1w1.L out', to: 'b1e.1' }, 500).value).toBeLessThan(1e6)
-    expect(readInsulation(dead(joined), { at: 'b1w1.L out', to: 'b1e.1' }, 250).value).toBeGreaterThan(100e6)
+    const probes = { at: 'b1w1.L out', to: 'b1e.1' }
+    const left = { ...dead(joined), state: { ...dead(joined).state, inUse: { spd: true } } }
+    expect(readInsulation(left, probes, 500).value).toBeLessThan(1e6)
+    expect(readInsulation(left, probes, 250).value).toBeGreaterThan(100e6)
+    expect(readInsulation(dead(joined), probes, 500).value).toBeGreaterThan(100e6)
   })
   it('warns of the electronics that it reaches', () => {
     const driver = anElectronicLoad(rig, 'c1p1', 1e-3)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WISHES } from '#core/arrangement/wishes'
+import { wishesOf } from '#core/arrangement/wishes'
 import type { InstallationDesign } from '#core/design/reference'
 import type { Installation } from '#core/installation/installation'
 import { WISH_TEXT, boundSays, notArrangedSays, priceSays } from '#words/arrangement'
@@ -46,12 +46,7 @@ const set = (cohort: string) =>
     await navigateTo(`/practice/layouts/${id}`)
   })
 function take() {
-  const boxes: Record<string, string> = {}
-  for (const [id, { way, line }] of arrangement.taken()) {
-    boxes[`${id}.way`] = String(way)
-    boxes[`${id}.line`] = line
-  }
-  emit('take', boxes)
+  emit('take', arrangement.taken())
   arrangement.undo()
 }
 </script>
@@ -138,7 +133,7 @@ function take() {
         </section>
         <section class="stack" aria-label="Wishes">
           <h2>Wishes, and how much each counts</h2>
-          <label v-for="wish in WISHES" :key="wish" class="wish">
+          <label v-for="wish in wishesOf(laid.circuits)" :key="wish" class="wish">
             <span
               ><b>{{ WISH_TEXT[wish].name }}</b
               ><span class="soft small">{{ WISH_TEXT[wish].why }}</span></span

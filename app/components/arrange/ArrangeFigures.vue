@@ -26,6 +26,10 @@ const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) =>
     says: ({ downAtOnce }) => downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
   },
   {
+    name: 'Leads of the SPD (0.5 m or less)',
+    says: ({ surgeLeadM }) => (surgeLeadM === null ? 'no SPD' : `${surgeLeadM.toFixed(2)} m`),
+  },
+  {
     name: 'Leakage behind each shared RCD',
     says: ({ leakageMA }) => leakageMA.map((mA) => `${mA.toFixed(1)} mA`).join(' · ') || 'no shared RCD',
   },

@@ -26,7 +26,8 @@ const warmest = computed(() => Math.max(1, ...circuits.map(({ heatW }) => heatW)
 const says = (seat: number): string => {
   const one = at(seat)
   const where = `Way ${wayOfSeat(board, seat)}${board.phases === 3 ? ` ${LINES[seat % 3]}` : ''}`
-  return one ? `${where}: ${one.name}, ${one.currentA.toFixed(1)} A` : `${where}: spare`
+  if (!one) return `${where}: spare`
+  return one.surge ? `${where}: ${one.name}` : `${where}: ${one.name}, ${one.currentA.toFixed(1)} A`
 }
 function tap(seat: number) {
   if (locked) return
@@ -73,7 +74,7 @@ function drop(seat: number) {
             >
               <template v-if="at(seat)">
                 <b>{{ at(seat)!.name }}</b>
-                <span class="mono small">{{ at(seat)!.currentA.toFixed(1) }} A</span>
+                <span v-if="!at(seat)!.surge" class="mono small">{{ at(seat)!.currentA.toFixed(1) }} A</span>
                 <i
                   class="warmth"
                   :style="{ width: `${(100 * at(seat)!.heatW) / warmest}%` }"

@@ -50,6 +50,7 @@ const WORD: Readonly<Record<string, readonly [string, string]>> = {
   appliance: ['on', 'off'],
   switch: ['on', 'off'],
   device: ['on', 'off'],
+  arrester: ['in', 'taken out'],
 }
 watch(
   () => props.lines.length,

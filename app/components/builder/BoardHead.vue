@@ -84,6 +84,28 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
           />
           Ω</label
         >
+        <span class="pair"
+          ><label
+            >SPD in way
+            <input
+              class="short"
+              :class="{ bad: problems.surge }"
+              :value="row.surge"
+              :name="`${id}.surge`"
+              placeholder="none"
+              @input="emit('write', 'surge', input($event))"
+          /></label>
+          <label
+            >behind way
+            <input
+              class="short"
+              :class="{ bad: problems.surgeDevice }"
+              :value="row.surgeDevice"
+              :name="`${id}.surgeDevice`"
+              placeholder="none"
+              @input="emit('write', 'surgeDevice', input($event))"
+          /></label>
+        </span>
         <span v-if="!locked" class="adds" @click.stop @focusin.stop><slot /></span>
         <button v-if="canRemove && !locked" type="button" class="plain" @click.stop="emit('remove')">
           Remove board
@@ -154,6 +176,10 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
 .bad {
   border-color: var(--madder) !important;
   background: var(--madder-wash) !important;
+}
+.pair {
+  display: flex;
+  gap: 6px;
 }
 .plain {
   all: unset;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { deviceWords, type Materials } from '#core/design/materials/materials'
+import { deviceWords } from '#core/design/materials/materials'
+import type { Materials } from '#core/design/materials/needs'
 import type { ScopeNames } from '#words/findings/findings'
 import { PART_NAME } from '~/texts/parts'
 import { CABLE_NAME } from '#words/names'

@@ -4,6 +4,7 @@ import type { Exercise } from '#core/exercise/exercise'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
 import { CABLE_NAME, wayWords } from '#words/names'
+import { SURGE_BREAKER } from '#core/installation/surge-breaker'
 import { isFrom } from '#core/regulations/editions'
 
 /** The chart beside each board and the labels on it. */
@@ -50,6 +51,14 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
         </tr>
       </thead>
       <tbody>
+        <tr v-if="board.board.surge">
+          <td>
+            <b class="mono">{{ board.board.surge.deviceWay }}</b>
+          </td>
+          <td>SPD, in way {{ board.board.surge.way }}</td>
+          <td class="mono">{{ SURGE_BREAKER.curve }}{{ SURGE_BREAKER.ratingA }} A</td>
+          <td :colspan="5" />
+        </tr>
         <tr v-for="{ circuit, values, task } in circuits" :key="circuit.id">
           <td>
             <b class="mono">{{ wayWords(circuit, board.board.phases) }}</b>
@@ -65,6 +74,9 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
       </tbody>
     </table>
     <div v-else class="labels">
+      <div v-if="board.board.surge" class="label">
+        <b>{{ board.board.surge.deviceWay }}</b><span>SPD, in way {{ board.board.surge.way }}</span>
+      </div>
       <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label">
         <b>{{ wayWords(circuit, board.board.phases) }}</b><span
           >{{ circuit.name }}<br /><span class="mono"

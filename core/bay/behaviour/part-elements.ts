@@ -24,7 +24,7 @@ export function partElements(part: Part, at: LoadsAt): Element[] {
     case 'switch':
       return switchElements(part, at.state.thrown[id] ?? false)
     case 'arrester':
-      return arresterElements(part)
+      return at.state.inUse[id] ? arresterElements(part) : []
     case 'metalwork':
       return [
         { kind: 'impedance', name: `${id}:earth`, from: `${id}.E`, to: EARTH, ohm: real(part.toEarthOhm) },

@@ -26,7 +26,7 @@ export const deadState = (rig: Rig): BayState => ({
   isSupplyOn: false,
   closed: {},
   thrown: {},
-  inUse: all(rig.parts, ({ kind }) => kind === 'lampholder'),
+  inUse: all(rig.parts, ({ kind }) => kind === 'lampholder' || kind === 'arrester'),
   running: {},
   testing: {},
 })

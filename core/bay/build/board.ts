@@ -6,6 +6,7 @@ import { copperOf } from './copper'
 import type { Draft } from './draft'
 import { LINE_COLOURS, type Feed } from './intake'
 import { barPart, devicePart, metalwork } from './parts'
+import { buildSurge } from './surge'
 import { LINK, buildSections, type Sections } from './sections'
 import type { Origin, WorkedCircuit } from './worked'
 
@@ -36,12 +37,18 @@ export function buildBoard(
   const earthBar = buildEarth(draft, board, feed)
   const sections = buildSections(draft, board, circuits, { id: main, linePoles })
   const beyond = new Map<string, Feed>()
+  const { surge } = board
+  const afterSurge = circuits.find(({ circuit }) => surge && circuit.way > surge.deviceWay)
+  const buildSpd = () => surge && buildSurge(draft, board, surge, sections, earthBar)
   for (const worked of circuits) {
+    // A comb takes its teeth from left to right.
+    if (worked === afterSurge) buildSpd()
     const origin = buildWay(draft, board, worked, sections, earthBar)
     const fed = boardFedBy(installation, worked.circuit.id)
     if (fed) beyond.set(fed.id, feedTo(draft, worked, origin, fed))
     else buildPoints(draft, worked, origin)
   }
+  if (!afterSurge) buildSpd()
   for (const { busbar } of sections.all) draft.busbar(busbar)
   for (const [pole, teeth] of sections.plainTeeth)
     if (teeth.length > 1) draft.busbar({ id: `${board.id}bus${pole}`, name: `Busbar ${pole}`, teeth })
@@ -50,7 +57,10 @@ export function buildBoard(
 
 function frameOf(board: Board, circuits: readonly WorkedCircuit[]) {
   const { id, name, phases, ways } = board
-  const labels = circuits.map(({ circuit }) => [wayNumber(board, circuit), circuit.name])
+  const labels = [
+    ...circuits.map(({ circuit }) => [wayNumber(board, circuit), circuit.name]),
+    ...(board.surge ? [[String(board.surge.deviceWay), 'SPD']] : []),
+  ]
   return { id, name, phases, ways, blanks: spareWays(board, circuits), labels: Object.fromEntries(labels) }
 }
 
@@ -194,6 +204,10 @@ const mainName = (installation: Installation, board: Board): string =>
   installation.boards.length === 1 ? 'Main switch' : `Main switch, ${board.name}`
 
 function spareWays(board: Board, circuits: readonly WorkedCircuit[]): number[] {
-  const used = new Set(circuits.map(({ circuit }) => circuit.way))
+  const { surge } = board
+  const used = new Set([
+    ...circuits.map(({ circuit }) => circuit.way),
+    ...(surge ? [surge.deviceWay, surge.way] : []),
+  ])
   return Array.from({ length: board.ways }, (_, i) => i + 1).filter((way) => !used.has(way))
 }

@@ -1,5 +1,5 @@
-import { hasRcd } from '../../regulations/devices'
-import type { Board, Circuit } from '../../installation/installation'
+import type { Board } from '../../installation/installation'
+import { sectionsFor, sharesRcd, turnOf } from '../../installation/shared-rcds'
 import type { Pole } from '../model/rig'
 import type { Draft } from './draft'
 import { barPart, devicePart } from './parts'
@@ -28,14 +28,6 @@ export interface Sections {
   readonly all: readonly Section[]
 }
 
-/** RCDs that a board shares out among its circuits. */
-export const sectionsFor = (sharing: number): number => Math.min(SECTION_NAMES.length, sharing)
-/** The section of a circuit, from 0, by its place among those that share; they take turns. */
-export const turnOf = (place: number, sections: number): number => place % sections
-/** Whether a circuit stands behind an RCD of its board: it needs one and does not bring its own. */
-export const sharesRcd = ({ phases }: Pick<Board, 'phases'>, { device, residualA }: Circuit): boolean =>
-  phases === 1 && residualA !== null && !hasRcd(device.family)
-
 /** Sections of a board: circuits that need an RCD of the board stand behind two, so that one fault leaves half. */
 export function buildSections(
   draft: Draft,
@@ -51,7 +43,9 @@ export function buildSections(
     return buildSection(draft, board, { mark: SECTION_NAMES[i]!, letter, ratedA, main: main.id })
   })
   const plainBar =
-    shared.length < circuits.length || count === 0 ? buildPlainBar(draft, board, main.id, count) : null
+    shared.length < circuits.length || count === 0 || board.surge
+      ? buildPlainBar(draft, board, main.id, count)
+      : null
   return {
     sharedBy: (worked) => (shared.includes(worked) ? all[turnOf(shared.indexOf(worked), count)] : undefined),
     plainBar,

@@ -1,4 +1,4 @@
-import type { BoardFrame, DevicePart, Part, Rig } from '../model/rig'
+import type { Arrester, BoardFrame, DevicePart, Part, Rig } from '../model/rig'
 import { partIdOf, terminalsOf } from '../model/terminals'
 import { centred, type DrawingSheet } from './drawing-sheet'
 import { GAP, HEAD, PAD, PITCH, TERMINAL_R, isWay, railOrder } from './placed'
@@ -7,6 +7,9 @@ const BAR_H = 52
 const DEVICE_H = 122
 const SLOT_W = 40
 const BOTH_SIDES = ['left', 'right'] as const
+
+/** What stands on the rail of a board. */
+type OnRail = DevicePart | Arrester
 
 /** Where a board is put, and where it ends. */
 interface Corner {
@@ -17,15 +20,19 @@ interface Corner {
 /** Bars on top, the rail with its devices and spare ways, the busbar under it. Returns the lower right corner. */
 export function layOutBoard(sheet: DrawingSheet, rig: Rig, board: BoardFrame, { x, y: top }: Corner): Corner {
   const devices = railOrder(rig, board.id)
+  const arresters = rig.parts.filter(
+    (part): part is Arrester => part.kind === 'arrester' && part.board === board.id,
+  )
   const bars = rig.parts.filter((part) => part.kind === 'bar' && part.board === board.id)
   const barsRight = layOutBars(sheet, board.id, bars, { x: x + PAD, y: top + HEAD })
   const wires = devices.length + bars.reduce((sum, bar) => sum + terminalsOf(bar).length, 0)
   const upperLanes = Math.min(14, 6 + Math.ceil(wires / 3))
   const railTop = sheet.channel(`${board.id} upper`, top + HEAD + BAR_H, upperLanes, BOTH_SIDES) + 6
-  const devicesRight = layOutDevices(sheet, board.id, devices, { x: x + PAD, y: railTop })
+  const rail = [...devices, ...arresters]
+  const railRight = layOutRail(sheet, board.id, rail, { x: x + PAD, y: railTop })
   const right = Math.max(
     barsRight,
-    layOutSpareWays(sheet, board, devices, { x: devicesRight, y: railTop + TERMINAL_R }),
+    layOutSpareWays(sheet, board, rail, { x: railRight, y: railTop + TERMINAL_R }),
   )
   const combsTop = layOutCombs(sheet, rig, devices, railTop + TERMINAL_R + DEVICE_H + TERMINAL_R)
   const bottom =
@@ -50,23 +57,19 @@ function layOutBars(sheet: DrawingSheet, board: string, bars: readonly Part[], a
  * The side of a device that a terminal is on: ways are fed from below by the busbar, everything else from
  * above.
  */
-const isBelow = (part: DevicePart, terminal: string): boolean => terminal.endsWith(' in') === isWay(part)
+const isBelow = (part: OnRail, terminal: string): boolean =>
+  part.kind === 'device' && terminal.endsWith(' in') === isWay(part)
 
-function layOutDevices(
-  sheet: DrawingSheet,
-  board: string,
-  devices: readonly DevicePart[],
-  at: Corner,
-): number {
+function layOutRail(sheet: DrawingSheet, board: string, rail: readonly OnRail[], at: Corner): number {
   let { x } = at
   const y = at.y + TERMINAL_R
-  for (const device of devices) {
-    const above = terminalsOf(device).filter((name) => !isBelow(device, name))
-    const below = terminalsOf(device).filter((name) => isBelow(device, name))
-    const w = Math.max(above.length, below.length, device.role === 'way' ? 1 : 2) * PITCH + 10
-    sheet.boxes.push({ part: device, x, y, w, h: DEVICE_H })
-    sheet.row(device, above, { x: centred(x, w, above.length), y, channel: `${board} upper` })
-    sheet.row(device, below, { x: centred(x, w, below.length), y: y + DEVICE_H, channel: `${board} lower` })
+  for (const part of rail) {
+    const above = terminalsOf(part).filter((name) => !isBelow(part, name))
+    const below = terminalsOf(part).filter((name) => isBelow(part, name))
+    const w = Math.max(above.length, below.length, isWay(part) ? 1 : 2) * PITCH + 10
+    sheet.boxes.push({ part, x, y, w, h: DEVICE_H })
+    sheet.row(part, above, { x: centred(x, w, above.length), y, channel: `${board} upper` })
+    sheet.row(part, below, { x: centred(x, w, below.length), y: y + DEVICE_H, channel: `${board} lower` })
     x += w + 6
   }
   return x
@@ -75,10 +78,10 @@ function layOutDevices(
 function layOutSpareWays(
   sheet: DrawingSheet,
   board: BoardFrame,
-  devices: readonly DevicePart[],
+  rail: readonly OnRail[],
   at: Corner,
 ): number {
-  const used = new Set(devices.flatMap(({ way }) => way ?? []))
+  const used = new Set(rail.flatMap(({ way }) => way ?? []))
   const spare = Array.from({ length: board.ways }, (_, i) => i + 1).filter((way) => !used.has(way))
   spare.forEach((way, i) =>
     sheet.slots.push({ board: board.id, way, x: at.x + i * (SLOT_W + 6), y: at.y, w: SLOT_W, h: DEVICE_H }),

@@ -1,5 +1,5 @@
 import { COPPER_OHM_PER_M } from '../../regulations/conductors'
-import type { BoardFrame, Busbar, DevicePart, Leak, Part, Rig, Run, TerminalRef, Wire } from './rig'
+import type { Arrester, BoardFrame, Busbar, DevicePart, Leak, Part, Rig, Run, TerminalRef, Wire } from './rig'
 import {
   indexParts,
   nodeOf,
@@ -124,12 +124,13 @@ function frameProblems(rig: Rig): RigProblem[] {
     if (part.board === null) return []
     const frame = frames.get(part.board)
     if (!frame) return [problem('noSuchBoard', part.id, { board: part.board })]
-    return part.kind === 'device' && part.way !== null ? wayProblems(part, part.way, frame, taken) : []
+    const way = part.kind === 'device' || part.kind === 'arrester' ? (part.way ?? null) : null
+    return way === null ? [] : wayProblems(part as DevicePart | Arrester, way, frame, taken)
   })
 }
 
 function wayProblems(
-  part: DevicePart,
+  part: DevicePart | Arrester,
   way: number,
   frame: BoardFrame,
   taken: Map<string, string>,

@@ -81,6 +81,8 @@ export interface Arrester extends Common {
   readonly poles: readonly Pole[]
   /** Conducts above this peak voltage, V. */
   readonly clampV: number
+  /** Way that it stands on, from 1; left out where it has none. */
+  readonly way?: number
 }
 
 export interface Socket extends Common {

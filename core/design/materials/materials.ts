@@ -1,57 +1,11 @@
 import type { InstallationDesign, CircuitDesign } from '../reference'
+import { boardNeeds } from './board-needs'
+import type { CableNeed, DeviceNeed, Materials, PartNeed } from './needs'
 import { sizeFor } from '../limits/limits'
 import { CABLES, isDrawnIn } from '../../regulations/cables/sizes'
-import type { CableKind } from '../../regulations/cables/cable'
-import { DEVICES, type DeviceFamily, type Curve } from '../../regulations/devices'
+import { DEVICES } from '../../regulations/devices'
 import { RCD_TYPES } from '../../regulations/rcd'
 import type { Use } from '../../regulations/supply'
-
-/** Cable of one kind and size for one circuit, m, with what is cut off at both ends. */
-export interface CableNeed {
-  readonly circuit: string
-  readonly kind: CableKind
-  readonly phases: 1 | 3
-  readonly lineMm2: number
-  readonly cpcMm2: number
-  readonly lengthM: number
-}
-
-export interface DeviceNeed {
-  readonly circuit: string
-  readonly family: DeviceFamily
-  readonly curve: Curve | null
-  readonly ratingA: number
-  readonly residualMA: number | null
-  readonly residualType: string | null
-  readonly capacityA: number
-}
-
-export interface PartNeed {
-  readonly circuit: string
-  readonly part:
-    | 'socket'
-    | 'lampholder'
-    | 'switch'
-    | 'cooker-unit'
-    | 'pull-switch'
-    | 'isolator'
-    | 'motor-starter'
-    | 'fused-unit'
-    | 'gland'
-    | 'conduit'
-    | 'trunking'
-    | 'box'
-    | 'board'
-  readonly detail: string
-  readonly count: number
-}
-
-/** What one apprentice needs laid out. */
-export interface Materials {
-  readonly cables: readonly CableNeed[]
-  readonly devices: readonly DeviceNeed[]
-  readonly parts: readonly PartNeed[]
-}
 
 /** At the board and at each point, m; common practice, no source (150 to 200 mm at an accessory). */
 const BOARD_TAIL_M = 0.5
@@ -77,16 +31,14 @@ export function materialsOf(design: InstallationDesign, circuits: readonly strin
     parts: [
       ...design.boards
         .filter(({ board }) => built.some(({ circuit }) => circuit.board === board.id))
-        .map(({ board }): PartNeed => ({
-          circuit: board.id,
-          part: 'board',
-          detail: `${board.name}, ${board.ways} ways${board.phases === 3 ? ', three phase' : ''}`,
-          count: 1,
-        })),
+        .flatMap(({ board }) => boardNeeds(board, circuitsOn(design, board.id))),
       ...built.flatMap(partNeeds),
     ],
   }
 }
+
+const circuitsOn = (design: InstallationDesign, board: string) =>
+  design.circuits.flatMap(({ circuit }) => (circuit.board === board ? [circuit] : []))
 
 function cableNeed({ circuit, task, values }: CircuitDesign): CableNeed {
   const size = sizeFor(task, values.csa!)!

@@ -32,6 +32,14 @@ export const BLANK_EXERCISE: ExerciseForm = {
   loadSpread: '10 %',
   boards: 'b1',
   circuits: 'c1',
-  ...prefixed('b1', { name: 'Workshop board', phases: '1', ways: '6', fedBy: '', electrode: '' }),
+  ...prefixed('b1', {
+    name: 'Workshop board',
+    phases: '1',
+    ways: '6',
+    fedBy: '',
+    electrode: '',
+    surgeDevice: '',
+    surge: '',
+  }),
   ...prefixed('c1', NEW_CIRCUIT),
 }

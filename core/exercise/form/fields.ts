@@ -34,7 +34,13 @@ const number = (quantity: QuantityKey, range: RangeKey, mayBeEmpty = false): Box
   range,
   mayBeEmpty,
 })
-const whole = (range: RangeKey): Box => ({ is: 'number', quantity: 'factor', range, isWhole: true })
+const whole = (range: RangeKey, mayBeEmpty = false): Box => ({
+  is: 'number',
+  quantity: 'factor',
+  range,
+  isWhole: true,
+  mayBeEmpty,
+})
 const YES_NO = choice(['yes', 'no'])
 
 /** Boxes of the exercise itself, by their names in the form. */
@@ -74,6 +80,8 @@ export const BOARD_BOXES = {
   ways: whole('ways'),
   fedBy: { is: 'own' },
   electrode: number('resistance', 'electrodeOhm', true),
+  surgeDevice: whole('way', true),
+  surge: whole('way', true),
 } as const satisfies Record<string, Box>
 export type BoardField = keyof typeof BOARD_BOXES
 

@@ -3,7 +3,7 @@ import type { QuantityKey } from '../../units/quantity'
 
 /** Why a box of the exercise form cannot be taken. Its sentence stands in words/form.ts. */
 export type FormProblem =
-  | { readonly code: 'choose' | 'fill' | 'notWhole' | 'negative' | 'lamps' | 'bothOrNeither' }
+  | { readonly code: 'choose' | 'fill' | 'notWhole' | 'negative' | 'lamps' | 'bothOrNeither' | 'surgeHalf' }
   | {
       readonly code: 'noCircuit' | 'noneDesigned' | 'noStep' | 'noCriterion' | 'codeLetters' | 'noSuchCircuit'
     }

@@ -2,7 +2,6 @@ import { structureProblems } from '../../installation/check'
 import {
   WATER_SERVICES,
   serviceOf,
-  type Board,
   type Circuit,
   type Existing,
   type Installation,
@@ -14,17 +13,10 @@ import { STEP_KEYS, type StepKey } from '../../design/model/step-keys'
 import { WHOLE_BOARD, type Exercise } from '../exercise'
 import type { Policy } from '../../policies/policy'
 import { RANGES } from '../ranges'
-import {
-  BOARD_BOXES,
-  CIRCUIT_BOXES,
-  HEAD_BOXES,
-  idsIn,
-  type Box,
-  type CircuitField,
-  type ExerciseForm,
-} from './fields'
+import { CIRCUIT_BOXES, HEAD_BOXES, idsIn, type Box, type CircuitField, type ExerciseForm } from './fields'
 import type { FormProblem } from './problem'
-import { readBox } from './read-box'
+import { readBoard } from './read-board'
+import { readRow, type Problems } from './read-row'
 import { readLoad } from './read-load'
 import { readDevice } from './read-device'
 
@@ -35,8 +27,6 @@ export interface ReadForm {
   readonly installation?: Installation
   readonly problems: Readonly<Record<string, FormProblem>>
 }
-
-type Problems = Record<string, FormProblem>
 
 /** Reads the form. Each box that cannot be read says why. */
 export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
@@ -92,8 +82,12 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
     },
     problems,
   )
-  for (const problem of structureProblems(installation))
+  const written = idsIn(form.boards)
+  for (const problem of structureProblems(installation)) {
+    // A board that cannot be read yet is named at its own box.
+    if (problem.code === 'noSuchBoard' && written.includes(form[`${problem.scope}.board`] ?? '')) continue
     problems[`${problem.scope}.${problem.field}`] ??= { code: 'structure', problem }
+  }
   return installation
 }
 
@@ -165,33 +159,6 @@ const exerciseOf = ({ form, head, installation, asked, policy }: ReadParts): Exe
 })
 
 const steps = (text: string | undefined): StepKey[] => STEP_KEYS.filter((key) => idsIn(text).includes(key))
-
-function readRow<F extends string>(
-  prefix: string,
-  boxes: Readonly<Record<F, Box>>,
-  form: ExerciseForm,
-  problems: Problems,
-): Record<F, string | number | null> {
-  return Object.fromEntries(
-    (Object.entries(boxes) as [F, Box][]).map(([field, box]) => {
-      const read = readBox(box, form[prefix + field])
-      if (read.problem !== undefined) problems[prefix + field] = read.problem
-      return [field, read.value ?? null]
-    }),
-  ) as Record<F, string | number | null>
-}
-
-function readBoard(id: string, form: ExerciseForm, problems: Problems): Board {
-  const row = readRow(`${id}.`, BOARD_BOXES, form, problems)
-  return {
-    id,
-    name: String(row.name),
-    phases: Number(row.phases) as 1 | 3,
-    ways: Number(row.ways),
-    fedBy: row.fedBy === '' ? null : String(row.fedBy),
-    electrodeOhm: row.electrode === null ? null : Number(row.electrode),
-  }
-}
 
 /** Boxes that only some loads have; the others are not looked at. */
 const LOAD_BOXES: readonly CircuitField[] = [

@@ -257,6 +257,8 @@ export function addBoard(form: ExerciseForm): ExerciseForm {
     ways: '6',
     fedBy: feed,
     electrode: '',
+    surgeDevice: '',
+    surge: '',
   }
   return { ...form, ...prefixed(id, row), boards: [...ids, id].join(LIST) }
 }

@@ -63,6 +63,8 @@ const boardRow = (board: Board): Record<BoardField, string> => ({
   ways: String(board.ways),
   fedBy: board.fedBy ?? '',
   electrode: board.electrodeOhm === null ? '' : String(board.electrodeOhm),
+  surgeDevice: board.surge ? String(board.surge.deviceWay) : '',
+  surge: board.surge ? String(board.surge.way) : '',
 })
 
 function circuitRow(circuit: Circuit): Record<CircuitField, string> {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WISHES } from '#core/arrangement/wishes'
+import { wishesOf } from '#core/arrangement/wishes'
 import type { LayoutView } from '#schemas/layout-views'
 import { WISH_TEXT, betterSays, circuitSays, lostSays } from '#words/arrangement'
 
@@ -21,7 +21,7 @@ async function handIn() {
     showProblem(error)
   }
 }
-const wished = computed(() => WISHES.filter((wish) => view.value!.weights[wish] > 0))
+const wished = computed(() => wishesOf(view.value!.circuits).filter((wish) => view.value!.weights[wish] > 0))
 const hasAreas = computed(() => view.value!.circuits.some(({ area }) => area))
 const { act } = useAct()
 const withdraw = () =>
@@ -110,7 +110,7 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
               <tbody>
                 <tr v-for="one in view.circuits" :key="one.id">
                   <td>{{ one.name }}</td>
-                  <td class="num mono">{{ one.currentA.toFixed(1) }} A</td>
+                  <td class="num mono">{{ one.surge ? '–' : `${one.currentA.toFixed(1)} A` }}</td>
                   <td class="num mono">{{ one.ratingA }} A</td>
                   <td v-if="hasAreas">{{ one.area || '–' }}</td>
                   <td class="small">{{ circuitSays(one) }}</td>
