@@ -4,7 +4,7 @@ import { TASK_KINDS, type Exercise } from '#core/exercise/exercise'
 import { DOUBLINGS, DRESSINGS, RCD_TESTS } from '#core/policies/policy'
 import { MOST_MAKER_POINTS } from '#core/exercise/form/read-maker'
 import { RANGES, type RangeKey } from '#core/exercise/ranges'
-import { CONSEQUENCES, LINES, WATER_SERVICES } from '#core/installation/installation'
+import { CONSEQUENCES, LINES, STANDBY_SOURCES, WATER_SERVICES } from '#core/installation/installation'
 import { CABLE_KINDS, METHODS } from '#core/regulations/cables/cable'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
 import { PREMISES } from '#core/regulations/diversity'
@@ -123,6 +123,9 @@ export const InstallationSchema = Type.Object(
         mainFuseA: number('mainFuseA'),
         neutralMm2: number('neutralMm2'),
         service: Type.Optional(oneOf(WATER_SERVICES)),
+        standby: Type.Optional(
+          Type.Object({ source: oneOf(STANDBY_SOURCES), powerW: number('powerW') }, strict),
+        ),
       },
       strict,
     ),

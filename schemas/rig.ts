@@ -1,3 +1,4 @@
+import { STANDBY_SOURCES } from '#core/installation/installation'
 import { INFEEDS } from '#core/regulations/infeed'
 import { Type, type Static, type TSchema } from '@sinclair/typebox'
 import { CURVES, DEVICE_FAMILIES } from '#core/regulations/devices'
@@ -106,6 +107,26 @@ const PartSchema = Type.Unsafe<Part>(
         poles: Type.Array(oneOf(POLES), { minItems: 1 }),
         clampV: Positive,
         way: Type.Optional(Type.Integer({ minimum: 1, maximum: 60 })),
+      },
+      strict,
+    ),
+    Type.Object(
+      {
+        ...common,
+        kind: Type.Literal('standby'),
+        source: oneOf(STANDBY_SOURCES),
+        phases: oneOf([1, 3]),
+        volt: Positive,
+        lineOhm: Positive,
+      },
+      strict,
+    ),
+    Type.Object(
+      {
+        ...common,
+        kind: Type.Literal('changeover'),
+        poles: Type.Array(oneOf(POLES), { minItems: 2 }),
+        afterS: orNull(Type.Number({ minimum: 0, maximum: 60 })),
       },
       strict,
     ),

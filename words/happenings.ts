@@ -1,5 +1,6 @@
 import type { Action, Happening, TripCause } from '#core/bay/behaviour/happenings'
 import { formatCurrent, formatDuration } from '#core/units/format'
+import type { Part } from '#core/bay/model/rig'
 import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 
 const CAUSES: Readonly<Record<TripCause, (a: string, t: string, poles: string) => string>> = {
@@ -40,6 +41,8 @@ function followsWords(entry: Extract<Happening, { part: string }>): string {
       return `gets ${entry.volt.toFixed(0)} V: too much for it`
     case 'ranUp':
       return 'has run up'
+    case 'wentOver':
+      return entry.toStandby ? 'goes over to the standby source' : 'goes back to the grid'
   }
 }
 
@@ -62,18 +65,28 @@ function actionSentence(action: Action, parts: PartIndex): string {
   switch (action.kind) {
     case 'close':
       return `${name} switched ${onOff(action.on)}.`
-    case 'throw': {
-      const isOneWay = part?.kind === 'switch' && part.action === 'one-way'
-      return `${name} turned ${isOneWay ? onOff(action.on) : 'over'}.`
-    }
+    case 'throw':
+      return thrownSentence(name, part, action.on)
     case 'use':
-      return part?.kind === 'socket' ? pluggedSentence(name, action.on) : fittedSentence(name, action.on)
+      return usedSentence(name, part, action.on)
     case 'test':
       return `Test button of ${name} held.`
   }
 }
 
-const pluggedSentence = (name: string, isIn: boolean): string =>
-  `Heater ${isIn ? 'plugged in at' : 'unplugged from'} ${name}.`
-const fittedSentence = (name: string, isIn: boolean): string =>
-  `${name} ${isIn ? 'fitted or switched on' : 'taken out or switched off'}.`
+function thrownSentence(name: string, part: Part | undefined, isOn: boolean): string {
+  if (part?.kind === 'changeover') return `${name} put to the ${isOn ? 'standby source' : 'grid'}.`
+  const isOneWay = part?.kind === 'switch' && part.action === 'one-way'
+  return `${name} turned ${isOneWay ? onOff(isOn) : 'over'}.`
+}
+
+function usedSentence(name: string, part: Part | undefined, isOn: boolean): string {
+  switch (part?.kind) {
+    case 'standby':
+      return `${name} ${isOn ? 'started' : 'stopped'}.`
+    case 'socket':
+      return `Heater ${isOn ? 'plugged in at' : 'unplugged from'} ${name}.`
+    default:
+      return `${name} ${isOn ? 'fitted or switched on' : 'taken out or switched off'}.`
+  }
+}

@@ -1,3 +1,4 @@
+import type { Standby } from '#core/installation/installation'
 import type { Infeed, Marking } from '#core/regulations/infeed'
 import type { TaskKind } from '#core/exercise/exercise'
 import type { Circuit, Consequence, Load } from '#core/installation/installation'
@@ -115,6 +116,13 @@ export const DC_NAME: Readonly<Record<DcContent, string>> = {
   smooth: 'Smooth (three-phase drives)',
 }
 /** Second sources, as they stand in a sentence and in a list. */
+/** What takes over where the grid is gone. */
+export const STANDBY_NAME: Readonly<Record<Standby['source'] | 'none', string>> = {
+  none: 'none',
+  generator: 'generator',
+  battery: 'battery',
+  vehicle: 'vehicle',
+}
 export const INFEED_NAME: Readonly<Record<Infeed, string>> = {
   photovoltaic: 'solar PV',
   battery: 'a battery',

@@ -112,6 +112,18 @@ export const SCRIPTS: Readonly<Record<ScenarioCode, Script>> = {
     }),
     secret: 'A site with permits: the supply of the fans must stay on.',
   },
+  'backup-battery': {
+    title: 'A socket that never goes off',
+    job: 'The socket of the stores computer is loose. Please put it right.',
+    answers: answers({
+      what: 'The one behind the computer. It stayed on all through the last power cut.',
+      where: 'Third from the left.',
+      else: 'The computer is saved and can go off. Somebody put in a battery for it last winter.',
+    }),
+    secret:
+      'A battery takes over half a second after the breaker is off. Its isolator stands beside the board: ' +
+      'both must be isolated and locked off.',
+  },
   'two-trades': {
     title: 'A socket, and the fitter next to it',
     job: 'The socket in the store is loose. The fitter works on the same circuit.',

@@ -120,7 +120,9 @@ const insulationWords = ({ volt, out }: Extract<RecordPhrase, { code: 'insulatio
 
 /** `solar PV (Shed roof); a battery (Store)`. */
 export const sourcesSay = (sources: readonly OtherSource[]): string =>
-  sources.map(({ infeed, circuit }) => `${INFEED_NAME[infeed]} (${circuit})`).join('; ')
+  sources
+    .map(({ infeed, circuit }) => `${INFEED_NAME[infeed]} (${circuit ?? 'behind the change-over'})`)
+    .join('; ')
 
 function phraseWords(phrase: RecordPhrase): string {
   switch (phrase.code) {

@@ -77,6 +77,10 @@ export function partNote(part: Part): string {
       return deviceMark(part).join(' · ')
     case 'arrester':
       return 'surge'
+    case 'standby':
+      return 'N joined to E'
+    case 'changeover':
+      return 'grid or standby'
     case 'supply':
       return part.arrangement === 'battery'
         ? `${part.volt} V battery`
@@ -94,10 +98,12 @@ export function partAct(part: Part): 'supply' | 'close' | 'throw' | 'use' | null
     case 'device':
       return 'close'
     case 'switch':
+    case 'changeover':
       return 'throw'
     case 'lampholder':
     case 'appliance':
     case 'arrester':
+    case 'standby':
       return 'use'
     case 'socket':
       return part.load ? 'use' : null

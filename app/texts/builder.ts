@@ -14,6 +14,8 @@ export const HEAD_NAME: Readonly<Record<HeadField, string>> = {
   ze: 'Ze',
   ipf: 'Ipf',
   service: 'Water service',
+  standby: 'Standby source',
+  standbyPower: 'Its power',
   mainFuse: 'Main fuse',
   neutral: 'Neutral',
   tests: 'Wired and tested',

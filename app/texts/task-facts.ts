@@ -1,7 +1,7 @@
 import { amountOf } from '#core/exercise/form/to-form'
 import type { PublicCircuit, PublicInstallation } from '#core/exercise/assignment'
 import { isBuried, isDrawnIn } from '#core/regulations/cables/sizes'
-import type { WaterService } from '#core/installation/installation'
+import type { Standby, WaterService } from '#core/installation/installation'
 import { DEVICES } from '#core/regulations/devices'
 import type { MakerPoint } from '#core/regulations/maker-data'
 import { formatQuantity } from '#core/units/format'
@@ -13,6 +13,7 @@ import {
   LOCATION_NAME,
   METHOD_NAME,
   PREMISES_NAME,
+  STANDBY_NAME,
   USE_NAME,
 } from '#words/names'
 
@@ -38,6 +39,7 @@ export function intakeFacts({
     { name: 'Main fuse', value: `BS 88-3, ${intake.mainFuseA} A` },
     { name: 'Supply neutral', value: `${intake.neutralMm2} mm²` },
     ...when(intake.service !== undefined, 'Water service', serviceWords(intake.service)),
+    ...when(intake.standby !== undefined, 'Standby source', standbyWords(intake.standby)),
     { name: 'Building', value: PREMISES_NAME[premises] },
     { name: 'An overvoltage means', value: CONSEQUENCE_NAME[consequence].toLowerCase() },
   ]
@@ -55,6 +57,11 @@ export const circuitFacts = (circuit: PublicCircuit): Fact[] => [
 
 const serviceWords = (service: WaterService | undefined): string =>
   service === 'metal' ? 'metal in the ground, bonded' : 'plastic'
+
+const standbyWords = (standby: Standby | undefined): string =>
+  standby
+    ? `${STANDBY_NAME[standby.source]}, ${formatQuantity(standby.powerW, 'power')}, behind a change-over`
+    : ''
 
 /** One fact, where it holds. */
 const when = (isSo: boolean, name: string, value: string): Fact[] => (isSo ? [{ name, value }] : [])

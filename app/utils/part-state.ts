@@ -9,6 +9,7 @@ export function stateOf(part: Part, state: BayState): boolean {
     case 'device':
       return state.closed[part.id] ?? false
     case 'switch':
+    case 'changeover':
       return state.thrown[part.id] ?? false
     default:
       return state.inUse[part.id] ?? false

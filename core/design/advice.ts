@@ -33,6 +33,7 @@ export interface Advice {
 export function installationAdvice(installation: Installation, design: InstallationDesign): Advice[] {
   return [
     ...intakeAdvice(installation),
+    ...standbyAdvice(installation, design),
     ...boardAdvice(installation),
     ...design.boards.flatMap(lineAdvice),
     ...design.circuits.flatMap((circuit) =>
@@ -50,6 +51,21 @@ function intakeAdvice({ intake: { arrangement, zeOhm, ipfA, phases } }: Installa
     advice.push(note('advice.electrodeUnstable', { zeOhm, stable: STABLE_ELECTRODE_OHM }))
   if (arrangement === 'TN-C-S' && phases === 1 && Math.abs((ipfA * zeOhm) / U0_V - 1) > FAULT_CURRENT_SLACK)
     advice.push(note('advice.faultCurrent', { fits: U0_V / zeOhm }))
+  return advice.map((finding) => ({ scope: 'intake', finding }))
+}
+
+/** What takes over where the grid is gone: it carries the demand or sheds some, and is earthed by rules of its own. */
+function standbyAdvice({ intake, boards }: Installation, design: InstallationDesign): Advice[] {
+  const { standby, phases } = intake
+  if (!standby) return []
+  const { source, powerW } = standby
+  const origin = boards.find(({ fedBy }) => fedBy === null)?.id
+  const demandA = design.boards.find(({ scope }) => scope === origin)?.values.demand ?? 0
+  const demandW = demandA * U0_V * phases
+  const advice = [
+    note('advice.standby', { source }),
+    ...(demandW > powerW ? [note('advice.standbyTooSmall', { source, powerW, demandW })] : []),
+  ]
   return advice.map((finding) => ({ scope: 'intake', finding }))
 }
 

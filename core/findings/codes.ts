@@ -228,6 +228,8 @@ export interface AdviceParams {
   'advice.oneWay': { readonly infeeds: string }
   'advice.infeed': { readonly infeeds: string }
   'advice.infeedBoard': { readonly infeeds: string }
+  'advice.standby': { readonly source: string }
+  'advice.standbyTooSmall': { readonly source: string; readonly powerW: number; readonly demandW: number }
 }
 
 /** What an assessor saw. */

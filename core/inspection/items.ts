@@ -135,10 +135,11 @@ const terminalsItem = ({ id, name, role }: DevicePart): InspectionItem =>
 /** Where a second source feeds in: which end of each device on its way is fed, and the notice of two supplies. */
 function directionItems(rig: Rig, devices: readonly DevicePart[]): InspectionItem[] {
   const fedBack = devices.filter(({ id }) => isFedAtBothEnds(fedEnds(rig).get(id)))
+  const hasStandby = rig.parts.some(({ kind }) => kind === 'changeover')
   return [
     ...fedBack.map(({ id, name }) => item({ group: 'devices', what: 'direction', part: name, id })),
     ...rig.boards
-      .filter(({ id }) => fedBack.some(({ board }) => board === id))
+      .filter(({ id }, i) => fedBack.some(({ board }) => board === id) || (hasStandby && i === 0))
       .map(({ id, name }) => item({ group: 'labels', what: 'sources', part: name, id })),
   ]
 }

@@ -9,6 +9,14 @@ import type { GroupingArrangement } from '../regulations/factors'
 import type { DcContent } from '../regulations/rcd'
 import type { Arrangement, Phases, Use } from '../regulations/supply'
 
+export const STANDBY_SOURCES = ['generator', 'battery', 'vehicle'] as const
+/** What takes over where the grid is gone, behind a change-over at the origin that parts every live conductor. */
+export interface Standby {
+  readonly source: (typeof STANDBY_SOURCES)[number]
+  /** Rated power, W, > 0. */
+  readonly powerW: number
+}
+
 /** The intake: what the distributor brings and what follows from it. */
 export interface Intake {
   readonly arrangement: Arrangement
@@ -23,6 +31,8 @@ export interface Intake {
   readonly neutralMm2: number
   /** The water service where it comes out of the ground; left out: the usual one of the arrangement. */
   readonly service?: WaterService
+  /** Left out where nothing takes over. */
+  readonly standby?: Standby
 }
 
 export const WATER_SERVICES = ['plastic', 'metal'] as const

@@ -75,6 +75,23 @@ describe('scenarios', () => {
       expect(movesAt(replay(code, 7, [])!).length).toBeGreaterThan(8)
     },
   )
+  it('a battery behind the circuit: live again with its breaker off, until its own isolator is off too', () => {
+    const trapped = play(
+      'backup-battery',
+      first(),
+      off('b1w3'),
+      walk('point'),
+      test,
+      { do: 'open' },
+      { do: 'work' },
+    )
+    expect(trapped.state.acts.find(({ kind }) => kind === 'testDead')!.shows).toBe(true)
+    expect(critical(trapped)).toContain('secondSource')
+    expect(trapped.text).toMatch(DANGER)
+    const right = play('backup-battery', first(), off('b1w3'), off('backupiso'), dead, inside)
+    expect(right.state.acts.find(({ kind }) => kind === 'testDead')!.shows).toBe(false)
+    expect(critical(right)).toEqual([])
+  })
   it('right circuit: everything kept, nothing felt, and back again', () => {
     const run = play(
       'bench',

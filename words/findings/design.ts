@@ -4,6 +4,8 @@ import { amps, ohms, volts, type SentencesOf } from './sentence'
 import { INFEED_NAME } from '../names'
 import type { Infeed } from '#core/regulations/infeed'
 
+const kilowatts = (watt: number): string => `${(watt / 1e3).toFixed(1)} kW`
+
 /** Sources by their names in a sentence. */
 const infeedNames = (infeeds: string): string =>
   infeeds
@@ -112,6 +114,13 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
   'advice.infeedBoard': (p) =>
     `Two supplies, the grid and ${infeedNames(p.infeeds)}: devices between them must be bidirectional. ` +
     'Fix the multiple supplies notice at the main switch (514.15.1).',
+  'advice.standby': (p) =>
+    `With the ${INFEED_NAME[p.source as Infeed]} in charge fault currents are small and the neutral is earthed at the source. ` +
+    'Island mode and its earthing are not computed here: follow the maker and BS 7671 551.4. ' +
+    'The change-over parts every live conductor; fix the multiple supplies notice (514.15.1).',
+  'advice.standbyTooSmall': (p) =>
+    `The demand is ${kilowatts(p.demandW)}, the ${INFEED_NAME[p.source as Infeed]} gives ${kilowatts(p.powerW)}: ` +
+    'say which circuits it feeds, or take a larger one.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }
 

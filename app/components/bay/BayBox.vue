@@ -36,6 +36,7 @@ const lever = computed(() => {
 })
 /** What is to be seen of it, after its name. */
 const standing = computed(() => {
+  if (part.value.kind === 'changeover') return props.isOn ? ', on standby' : ', on the grid'
   if (part.value.kind !== 'device' && part.value.kind !== 'switch') return props.isWorking ? ', works' : ''
   if (props.isTripped) return ', tripped'
   return props.isOn ? ', on' : ', off'

@@ -51,6 +51,8 @@ const WORD: Readonly<Record<string, readonly [string, string]>> = {
   switch: ['on', 'off'],
   device: ['on', 'off'],
   arrester: ['in', 'taken out'],
+  standby: ['runs', 'stands still'],
+  changeover: ['on standby', 'on the grid'],
 }
 watch(
   () => props.lines.length,

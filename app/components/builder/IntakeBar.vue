@@ -2,10 +2,10 @@
 import type { FormProblems, HeadField } from '#core/exercise/form/fields'
 import { EDITIONS, EDITION_NAME } from '#core/regulations/editions'
 import { HEAD_NAME } from '~/texts/builder'
-import { CONSEQUENCE_NAME, PREMISES_NAME } from '#words/names'
+import { CONSEQUENCE_NAME, PREMISES_NAME, STANDBY_NAME } from '#words/names'
 
 /** Supply and building on one line above the boards. */
-defineProps<{
+const props = defineProps<{
   form: Readonly<Record<string, string>>
   problems: FormProblems
   words: readonly string[]
@@ -27,6 +27,8 @@ const BOXES: readonly Box[] = [
   { field: 'mainFuse', unit: 'A', width: 80 },
   { field: 'neutral', unit: 'mm²', width: 80 },
   { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 122 },
+  { field: 'standby', options: STANDBY_NAME, width: 118 },
+  { field: 'standbyPower', width: 84 },
   { field: 'premises', options: PREMISES_NAME, width: 120 },
   { field: 'consequence', options: CONSEQUENCE_NAME, width: 150 },
   {
@@ -35,12 +37,16 @@ const BOXES: readonly Box[] = [
     width: 200,
   },
 ]
+/** Its power is asked where there is a standby source. */
+const boxes = computed(() =>
+  BOXES.filter(({ field }) => field !== 'standbyPower' || (props.form.standby ?? 'none') !== 'none'),
+)
 </script>
 
 <template>
   <div class="intake" :inert="locked">
     <FormBox
-      v-for="box in BOXES"
+      v-for="box in boxes"
       :key="box.field"
       :box="box.field"
       :name="HEAD_NAME[box.field]"

@@ -72,6 +72,8 @@ function sourceTerminals(part: Part): TerminalRef[] {
     if (part.arrangement === 'battery') return [`${part.id}.+`]
     return linesOf(part.phases).map((line) => `${part.id}.${line}`)
   }
+  // Grid and standby reach what is behind a change-over from the same side.
+  if (part.kind === 'changeover') return part.poles.filter(isLine).map((pole) => `${part.id}.${pole} out`)
   if (part.kind === 'appliance' && part.load.kind === 'infeed')
     return part.poles.filter(isLine).map((pole) => `${part.id}.${pole}`)
   return []

@@ -30,6 +30,8 @@ export type Happening =
   | { readonly atS: number; readonly kind: 'lit' | 'dark'; readonly part: string; readonly volt: number }
   | { readonly atS: number; readonly kind: 'overvoltage'; readonly part: string; readonly volt: number }
   | { readonly atS: number; readonly kind: 'ranUp'; readonly part: string }
+  /** A change-over joined what is behind it to the standby source, or to the grid again. */
+  | { readonly atS: number; readonly kind: 'wentOver'; readonly part: string; readonly toStandby: boolean }
   /** Nothing that a protective device would do changes any more. */
   | { readonly atS: number; readonly kind: 'settled' }
   | { readonly atS: number; readonly kind: 'unsolved'; readonly reason: string; readonly name: string }

@@ -1,7 +1,8 @@
 import { real } from '../network/complex'
 import { EARTH, type Element, type Impedance } from '../network/network'
-import type { Arrester, DevicePart, Meter, Part, Pole, Switch } from '../model/rig'
+import type { Arrester, Changeover, DevicePart, Meter, Part, Pole, Switch } from '../model/rig'
 import { loadElements, type LoadsAt } from './load-elements'
+import { standbyElements } from './standby'
 
 /** Heat that a pole turns its rated current into, W; common practice, no source (standards allow 3 W and more). */
 const POLE_W = 1.2
@@ -25,6 +26,10 @@ export function partElements(part: Part, at: LoadsAt): Element[] {
       return switchElements(part, at.state.thrown[id] ?? false)
     case 'arrester':
       return at.state.inUse[id] ? arresterElements(part) : []
+    case 'standby':
+      return standbyElements(part, at)
+    case 'changeover':
+      return changeoverElements(part, at.state.thrown[id] ?? false)
     case 'metalwork':
       return [
         { kind: 'impedance', name: `${id}:earth`, from: `${id}.E`, to: EARTH, ohm: real(part.toEarthOhm) },
@@ -94,6 +99,18 @@ const CONTACTS = {
 const switchElements = ({ id, action }: Switch, isThrown: boolean): Impedance[] =>
   CONTACTS[action].map(([name, from, to, whenThrown]) =>
     contact(id, { name, ends: [from, to], ohm: SWITCH_OHM, isClosed: isThrown === whenThrown }),
+  )
+
+const changeoverElements = ({ id, poles }: Changeover, isOnStandby: boolean): Impedance[] =>
+  poles.flatMap((pole) =>
+    (['grid', 'standby'] as const).map((side) =>
+      contact(id, {
+        name: `${pole} ${side}`,
+        ends: [`${pole} ${side}`, `${pole} out`],
+        ohm: SWITCH_OHM,
+        isClosed: isOnStandby === (side === 'standby'),
+      }),
+    ),
   )
 
 const arresterElements = ({ id, poles, clampV }: Arrester): Impedance[] =>

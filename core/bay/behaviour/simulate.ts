@@ -2,6 +2,7 @@ import type { Solved } from '../network/solve'
 import type { Rig, Supply } from '../model/rig'
 import type { Action, Happening } from './happenings'
 import { solveBay } from './network-of'
+import { goneOver, overdueIn, withGridSeen, type Overdue } from './standby'
 import type { BayState } from './state'
 import { USUAL_SPECIMENS, threatsTo, type Specimens } from './threats'
 import { TripProgress, type Due } from './trip-progress'
@@ -34,6 +35,8 @@ interface Course {
   readonly stuck: Set<string>
   /** Motors running up, since when. */
   readonly motorsSince: Map<string, number>
+  /** Change-overs that stand on the wrong side, since when. */
+  readonly overdueSince: Map<string, number>
   readonly ratedV: number
   readonly hertz: number
 }
@@ -50,6 +53,7 @@ function courseOf(rig: Rig, state: BayState, actions: readonly Action[]): Course
     progress: new TripProgress(),
     stuck: new Set(),
     motorsSince: new Map(),
+    overdueSince: new Map(),
     ratedV: supply?.volt ?? USUAL_V,
     hertz: supply?.arrangement === 'battery' ? 0 : 50,
   }
@@ -84,8 +88,8 @@ function step(course: Course, untilS: number, specimens: Specimens): boolean {
   }
   settleLoads(course, solved)
   const due = dueAt(course, solved, specimens)
-  const [trip, motor, action] = [due[0], nextMotor(course), course.waiting[0]]
-  const next = Math.min(action?.atS ?? Infinity, trip?.atS ?? Infinity, motor?.atS ?? Infinity)
+  const [trip, motor, over, action] = [due[0], nextMotor(course), nextOver(course, solved), course.waiting[0]]
+  const next = Math.min(...[action, trip, motor, over].map((event) => event?.atS ?? Infinity))
   if (next > untilS) {
     happenings.push({ atS: next === Infinity ? Math.min(untilS, course.nowS) : untilS, kind: 'settled' })
     return false
@@ -94,6 +98,7 @@ function step(course: Course, untilS: number, specimens: Specimens): boolean {
   course.nowS = next
   if (action && action.atS <= next) doAction(course, action)
   else if (trip && trip.atS <= next) openDevice(course, trip, solved)
+  else if (over && over.atS <= next) goOver(course, over)
   else if (motor) runUp(course, motor.part)
   return true
 }
@@ -136,6 +141,30 @@ function openDevice(course: Course, due: Due, solved: Solved): void {
   }
 }
 
+/** The change-over that will have gone over first. */
+function nextOver(course: Course, solved: Solved): (Overdue & { readonly atS: number }) | undefined {
+  const { rig, state, ratedV, nowS, overdueSince: since } = course
+  const overdue = overdueIn(rig, state, solved, ratedV)
+  for (const id of since.keys()) if (!overdue.some(({ changeover }) => changeover.id === id)) since.delete(id)
+  return overdue
+    .map((one) => {
+      const { id, afterS } = one.changeover
+      if (!since.has(id)) since.set(id, nowS)
+      return { ...one, atS: since.get(id)! + afterS! }
+    })
+    .sort((a, b) => a.atS - b.atS)[0]
+}
+
+function goOver(course: Course, over: Overdue): void {
+  course.state = goneOver(course.rig, course.state, over)
+  course.happenings.push({
+    atS: course.nowS,
+    kind: 'wentOver',
+    part: over.changeover.id,
+    toStandby: over.toStandby,
+  })
+}
+
 function runUp(course: Course, part: string): void {
   course.motorsSince.delete(part)
   course.state = { ...course.state, running: { ...course.state.running, [part]: true } }
@@ -147,7 +176,7 @@ function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 's
     'part' in action ? { ...marks, [action.part]: on } : marks
   switch (action.kind) {
     case 'supply':
-      return { rig, state: { ...state, isSupplyOn: action.on, running: {} } }
+      return { rig, state: { ...state, isSupplyOn: action.on, running: gridSeen(rig, state) } }
     case 'close':
       return { rig, state: { ...state, closed: mark(state.closed, action.on) } }
     case 'throw':
@@ -160,6 +189,12 @@ function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 's
       return { rig: { ...rig, leaks: [...rig.leaks, action.leak] }, state }
   }
 }
+
+/** Motors stand still; a change-over goes on remembering that it had the grid. */
+const gridSeen = (rig: Rig, { running }: BayState): BayState['running'] =>
+  Object.fromEntries(
+    rig.parts.flatMap(({ id, kind }) => (kind === 'changeover' && running[id] ? [[id, true]] : [])),
+  )
 
 /**
  * Notes loads that came on, went off or are harmed since the last solution, and motors that run up or have
@@ -175,7 +210,8 @@ function settleLoads(course: Course, solved: Solved): void {
     if (isHarmed && !was?.isHarmed) happenings.push({ atS, kind: 'overvoltage', part, volt })
   }
   course.before = readings
-  course.state = { ...state, running: stillRunning(state, readings) }
+  const running = { ...stillRunning(state, readings), ...gridSeen(rig, state) }
+  course.state = { ...state, running: withGridSeen(rig, { ...state, running }, solved, ratedV) }
   noteMotors(course, readings)
 }
 

@@ -22,7 +22,7 @@ export function supplyElements(supply: Supply, isOn: boolean, hertz: number): El
   ]
 }
 
-const impedance = (name: string, from: string, to: string, ohm: number): Impedance => ({
+export const impedance = (name: string, from: string, to: string, ohm: number): Impedance => ({
   kind: 'impedance',
   name,
   from,
@@ -53,7 +53,12 @@ const ANGLES = {
   ],
 } as const
 
-const lineElements = ({ id, phases, volt, lineOhm }: Supply, isOn: boolean, hertz: number): Element[] =>
+/** The lines of a source, each from its star point. */
+export const lineElements = (
+  { id, phases, volt, lineOhm }: Pick<Supply, 'id' | 'phases' | 'volt' | 'lineOhm'>,
+  isOn: boolean,
+  hertz: number,
+): Element[] =>
   ANGLES[phases].map(([line, angle]): Element => ({
     kind: 'source',
     name: `${id}:${line}`,

@@ -6,6 +6,7 @@ import type { Colour, Pole, TerminalRef } from '../model/rig'
 import type { Copper } from './copper'
 import type { Draft } from './draft'
 import { barPart, metalwork } from './parts'
+import { buildStandby } from './standby'
 
 /** Where a board is fed from: the terminals that its tails leave, and its earth. */
 export interface Feed {
@@ -77,9 +78,10 @@ export function buildIntake(draft: Draft, { intake }: Installation): Feed {
   const earth = { areaMm2: earthMm2, lengthM: TAILS_M, colour: 'green-and-yellow' } as const
   draft.wire(earthOf(draft, intake, shares.lineOhm), draft.free(met), earth)
   draft.wire(draft.free(met), 'pipe.E', { areaMm2: 10, lengthM: 4, colour: 'green-and-yellow' })
+  const side = intake.standby ? buildStandby(draft, intake, intake.standby, { tail, met }) : 'meter'
   return {
-    lines: poles.map((pole) => [pole, `meter.${pole} out`]),
-    neutral: 'meter.N out',
+    lines: poles.map((pole) => [pole, `${side}.${pole} out`]),
+    neutral: `${side}.N out`,
     earth: draft.free(met),
     live: { areaMm2 },
     earthMm2,

@@ -3,7 +3,7 @@ import { LANE, PITCH, type BayLayout, type Channel, type PlacedTerminal } from '
 
 type Growing<K extends 'frames' | 'boxes' | 'slots' | 'groups' | 'busbars'> = BayLayout[K][number][]
 
-const labelOf = (terminal: string): string => terminal.replace(/ (in|out)$/, '')
+const labelOf = (terminal: string): string => terminal.replace(/ (in|out|grid|standby)$/, '')
 
 /** A drawing while it grows: what has been placed so far. */
 export class DrawingSheet {

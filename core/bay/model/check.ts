@@ -198,6 +198,9 @@ function unsupplied(rig: Rig, parts: PartIndex): RigProblem[] {
         if (terminal.endsWith(' in'))
           join(`${part.id}.${terminal}`, `${part.id}.${terminal.replace(' in', ' out')}`)
   }
+  for (const part of rig.parts)
+    if (part.kind === 'changeover')
+      for (const pole of part.poles) join(`${part.id}.${pole} grid`, `${part.id}.${pole} out`)
   const supply = rig.parts.find(({ kind }) => kind === 'supply')!
   const reached = new Set(
     terminalsOf(supply)

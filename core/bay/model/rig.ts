@@ -1,3 +1,4 @@
+import type { Standby } from '../../installation/installation'
 import type { Device } from '../../regulations/devices'
 import type { RcdFunction } from '../protection/rcd'
 import type { Arrangement, Phases } from '../../regulations/supply'
@@ -85,6 +86,28 @@ export interface Arrester extends Common {
   readonly way?: number
 }
 
+/**
+ * A source that takes over where the grid is gone, with its neutral joined to its own earth terminal. Terminals as a
+ * supply's.
+ */
+export interface StandbySource extends Common {
+  readonly kind: 'standby'
+  readonly source: Standby['source']
+  readonly phases: Phases
+  /** Line to neutral, V, > 0. */
+  readonly volt: number
+  /** Of each line, Ω, > 0: small sources drive small fault currents. */
+  readonly lineOhm: number
+}
+
+/** Joins what is behind it to the grid or to the standby source, never to both. Terminals `<pole> grid`, `… standby`, `… out`. */
+export interface Changeover extends Common {
+  readonly kind: 'changeover'
+  readonly poles: readonly Pole[]
+  /** Goes over by itself, so long after the grid is gone or back, s, ≥ 0; null where a hand does it. */
+  readonly afterS: number | null
+}
+
 export interface Socket extends Common {
   readonly kind: 'socket'
   readonly gangs: 1 | 2
@@ -130,6 +153,8 @@ export type Part =
   | DevicePart
   | Bar
   | Arrester
+  | StandbySource
+  | Changeover
   | Socket
   | Switch
   | Lampholder

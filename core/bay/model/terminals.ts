@@ -7,10 +7,19 @@ const sides = (poles: readonly Pole[]): string[] => [
 /** Lines of a supply, meter or board. */
 export const linesOf = (phases: 1 | 3): readonly Pole[] => (phases === 1 ? ['L'] : ['L1', 'L2', 'L3'])
 
+const CHANGEOVER_SIDES = ['grid', 'standby', 'out'] as const
+
 const SWITCH_TERMINALS = {
   'one-way': ['C', 'L1', 'E'],
   'two-way': ['C', 'L1', 'L2', 'E'],
   intermediate: ['A1', 'A2', 'B1', 'B2', 'E'],
+} as const
+
+const ALWAYS = {
+  socket: ['L', 'N', 'E'],
+  lampholder: ['L', 'N', 'E'],
+  junction: ['L', 'N', 'E', 'S'],
+  metalwork: ['E'],
 } as const
 
 function supplyTerminals({ arrangement, phases }: Supply): readonly string[] {
@@ -31,17 +40,16 @@ export function terminalsOf(part: Part): readonly string[] {
       return Array.from({ length: part.terminals }, (_, i) => String(i + 1))
     case 'arrester':
       return [...part.poles, 'E']
+    case 'standby':
+      return [...linesOf(part.phases), 'N', 'E']
+    case 'changeover':
+      return CHANGEOVER_SIDES.flatMap((side) => part.poles.map((pole) => `${pole} ${side}`))
     case 'switch':
       return SWITCH_TERMINALS[part.action]
-    case 'socket':
-    case 'lampholder':
-      return ['L', 'N', 'E']
     case 'appliance':
       return [...part.poles, ...(part.poles.includes('+') ? [] : ['E'])]
-    case 'junction':
-      return ['L', 'N', 'E', 'S']
-    case 'metalwork':
-      return ['E']
+    default:
+      return ALWAYS[part.kind]
   }
 }
 

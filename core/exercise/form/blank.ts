@@ -21,6 +21,8 @@ export const BLANK_EXERCISE: ExerciseForm = {
   mainFuse: '100',
   neutral: '25',
   service: 'metal',
+  standby: 'none',
+  standbyPower: '',
   tests: 'c1',
   askCircuits: 'c1',
   askSteps: ASK_SETS.first.join(' '),

@@ -60,6 +60,8 @@ export const HEAD_BOXES = {
   mainFuse: number('rating', 'mainFuseA'),
   neutral: number('area', 'neutralMm2'),
   service: { is: 'own' },
+  standby: { is: 'own' },
+  standbyPower: number('power', 'powerW', true),
   tests: { is: 'own' },
   askCircuits: { is: 'own' },
   askSteps: { is: 'own' },

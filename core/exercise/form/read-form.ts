@@ -1,5 +1,6 @@
 import { structureProblems } from '../../installation/check'
 import {
+  STANDBY_SOURCES,
   WATER_SERVICES,
   serviceOf,
   type Circuit,
@@ -48,6 +49,7 @@ export function readForm(form: ExerciseForm, policy: Policy): ReadForm {
 type Head = Readonly<Record<keyof typeof HEAD_BOXES, string | number | null>>
 
 const INTAKE_BOXES = [
+  'standbyPower',
   'premises',
   'consequence',
   'arrangement',
@@ -76,6 +78,7 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
         mainFuseA: Number(head.mainFuse),
         neutralMm2: Number(head.neutral),
         ...readService(form, head.arrangement as 'TN-S'),
+        ...readStandby(form, head.standbyPower, problems),
       },
       boards,
       circuits,
@@ -95,6 +98,18 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
 function readService(form: ExerciseForm, arrangement: Arrangement): Pick<Intake, 'service'> {
   const service = WATER_SERVICES.find((known) => known === form.service)
   return service && service !== serviceOf({ arrangement }) ? { service } : {}
+}
+
+/** A form from before it was asked for has none. */
+function readStandby(
+  form: ExerciseForm,
+  power: Head['standbyPower'],
+  problems: Problems,
+): Pick<Intake, 'standby'> {
+  const source = STANDBY_SOURCES.find((known) => known === form.standby)
+  if (!source) return {}
+  if (power === null) problems.standbyPower ??= { code: 'fill' }
+  return { standby: { source, powerW: Number(power) } }
 }
 
 /** Without the rows in which a box cannot be read. */

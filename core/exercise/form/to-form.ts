@@ -30,6 +30,8 @@ export function toForm(exercise: Exercise): ExerciseForm {
     mainFuse: String(intake.mainFuseA),
     neutral: String(intake.neutralMm2),
     service: serviceOf(intake),
+    standby: intake.standby?.source ?? 'none',
+    standbyPower: intake.standby ? `${intake.standby.powerW} W` : '',
     tests: exercise.tests ?? '',
     askCircuits: asks.circuits.join(LIST),
     askSteps: asks.steps.join(LIST),

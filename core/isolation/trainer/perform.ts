@@ -1,10 +1,12 @@
 import { touchTerminal } from '../../bay/behaviour/touch'
 import { prepare } from '../../bay/instruments/setup'
-import type { Rig } from '../../bay/model/rig'
+import type { Rig, StandbySource } from '../../bay/model/rig'
+import { partIdOf } from '../../bay/model/terminals'
 import { NOTICE_PARTS, type Act, type DeviceKind, type Proof } from '../model/act'
 import { follow } from './follow'
 import { replies, saysScript, sees, type Line } from './line'
 import type { Move, MoveOf } from './move'
+import { SECOND } from './second'
 import type { TrainerState } from './state'
 import { surprise, surpriseAfterOpening, unlockedOn } from './surprise'
 import { deviceEnds, showAt, showsLive, testTerminals } from './test-point'
@@ -173,19 +175,29 @@ function switchDevice({ state, move: { device }, done }: Performing<MoveOf<'swit
   const { bay, seen } = follow(state.rig, state.bay, [{ atS: 0, kind: 'close', part: device, on: isOn }])
   const hasSwitchedOff = isOn ? state.hasSwitchedOff : true
   const opened = isOn ? {} : { deviceKind: deviceKindOf(state.rig, device) }
-  return done(
-    { kind: isOn ? 'switchOn' : 'switchOff', isMain, device, ...opened },
-    { bay, hasSwitchedOff },
-    seen,
-    { isOn },
-  )
+  const source = sourceBehind(state.rig, device)
+  const act: Parameters<Done>[0] =
+    !isOn && source
+      ? { kind: 'isolateSource', source: SECOND[source], device }
+      : { kind: isOn ? 'switchOn' : 'switchOff', isMain, device, ...opened }
+  return done(act, { bay, hasSwitchedOff }, seen, { isOn })
+}
+
+/** The second source that a device isolates, where it is wired to one. */
+function sourceBehind(rig: Rig, device: string): StandbySource['source'] | undefined {
+  const joined = rig.wires.flatMap(({ from, to }) => {
+    const ends = [partIdOf(from), partIdOf(to)]
+    return ends.includes(device) ? ends : []
+  })
+  return rig.parts.find((part): part is StandbySource => part.kind === 'standby' && joined.includes(part.id))
+    ?.source
 }
 
 /** What kind of device somebody opens, by the poles that part. */
 function deviceKindOf(rig: Rig, device: string): DeviceKind | undefined {
   const part = rig.parts.find(({ id }) => id === device)
   if (part?.kind !== 'device') return undefined
-  if (part.role === 'main-switch') return 'isolator'
+  if (part.role === 'main-switch' || part.role === 'isolator') return 'isolator'
   return part.poles.length - part.solid.length > 1 ? 'two-pole-breaker' : 'single-pole-breaker'
 }
 

@@ -6,6 +6,7 @@ import { moveKey } from './move'
 import { movesAt } from './moves-at'
 import { perform } from './perform'
 import { isScenario, makeWorld } from './scenarios/scenarios'
+import { SECOND } from './second'
 import { begin, type TrainerState } from './state'
 
 /** Seeds are whole numbers below this. */
@@ -32,6 +33,7 @@ export const siteOf = ({ world }: TrainerState, policy: IsolationPolicy): Site =
   phases: world.phases,
   level: world.level,
   policy,
+  secondSources: world.rig.parts.flatMap((part) => (part.kind === 'standby' ? [SECOND[part.source]] : [])),
 })
 
 export const judgeRun = (state: TrainerState, policy: IsolationPolicy, isDone: boolean): IsolationVerdict =>
@@ -61,6 +63,7 @@ const HINT_ORDER: readonly string[] = [
   'lockedRight',
   'everyOwnLock',
   'keyKept',
+  'secondSource',
   'noticed',
   'neutralMinded',
   'deadAtPoint',

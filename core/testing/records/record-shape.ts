@@ -27,10 +27,10 @@ export interface RecordFacts {
   readonly today: string
 }
 
-/** A source beside the supply, and the name of the circuit that brings it in. */
+/** A source beside the supply, and the name of the circuit that brings it in; null behind the change-over at the origin. */
 export interface OtherSource {
   readonly infeed: Infeed
-  readonly circuit: string
+  readonly circuit: string | null
 }
 
 /** What is known of a box and wants words around its figures. */

@@ -143,8 +143,10 @@ function supply(facts: RecordFacts, boxes: Boxes): RecordItem[] {
 }
 
 /** Sources beside the supply, by the circuits that bring them in. */
-export const sourcesOf = ({ circuits }: RecordFacts['installation']): OtherSource[] =>
-  circuits.flatMap(({ infeed, name }) => (infeed ? [{ infeed, circuit: name }] : []))
+export const sourcesOf = ({ intake, circuits }: RecordFacts['installation']): OtherSource[] => [
+  ...(intake.standby ? [{ infeed: intake.standby.source, circuit: null }] : []),
+  ...circuits.flatMap(({ infeed, name }) => (infeed ? [{ infeed, circuit: name }] : [])),
+]
 
 /** What is said of them, with the notice that BS 7671 514.15.1 asks for, from memory; nothing where there is none. */
 const otherSources = (sources: readonly OtherSource[], { known, typed }: Boxes): RecordItem[] =>

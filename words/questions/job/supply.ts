@@ -1,3 +1,4 @@
+import { INFEED_NAME } from '#words/names'
 import { hasRcd } from '#core/regulations/devices'
 import { RCD_RATINGS_A } from '#core/regulations/rcd'
 import {
@@ -125,6 +126,38 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
         }
       )
     },
+  ),
+  ofJob(
+    { code: 'standby', topic: 'supply', level: 2, moments: ['energise', 'isolation', 'design'] },
+    ({ intake: { standby } }) =>
+      standby
+        ? {
+            text: `The main fuse is out and everything is dark. The ${INFEED_NAME[standby.source]} of this job can start by itself. Is the board isolated?`,
+            expected: verdictAs(
+              false,
+              'The change-over joins the board to the other source. Isolate and lock off both, and prove dead.',
+            ),
+            prompts: [
+              'What does the change-over do when the grid is gone?',
+              'What does the notice at the board say?',
+            ],
+            source: 'BS 7671 514.15.1 and 551.6, from memory',
+          }
+        : null,
+  ),
+  ofJob(
+    { code: 'standby-poles', topic: 'neutral', level: 2, moments: ['design', 'terminations'] },
+    ({ intake: { standby } }) =>
+      standby
+        ? {
+            text: 'Must the change-over of this job part the neutral too?',
+            expected: verdictAs(
+              true,
+              'The neutral of the standby source is earthed at the source: with both neutrals joined, neutral current would go by earth.',
+            ),
+            source: 'BS 7671 551.6.1, from memory',
+          }
+        : null,
   ),
   ofJob({ code: 'ze', topic: 'supply', level: 1, moments: ['live', 'design'] }, ({ intake }) => ({
     text:

@@ -2,7 +2,7 @@ import { changePart } from '../../../bay/faults/edit'
 import type { DevicePart } from '../../../bay/model/rig'
 import type { Level } from '../../../policies/isolation'
 import type { World } from '../world'
-import { borrowed, threeSingles, twoInOneBox } from './altered-rigs'
+import { backedUp, borrowed, threeSingles, twoInOneBox } from './altered-rigs'
 import { lathe, olderBoard, pick, trueChart, workshop, worldOf, type Random } from './places'
 
 /** The world that a scenario makes of a random source. What people say in it stands in words/scenarios.ts. */
@@ -68,6 +68,7 @@ const SCENARIOS_BY_CODE = {
     level: 'second',
     make: () => at('c3p1', { surprises: [{ kind: 'secondLock', device: 'b1w3' }] }),
   },
+  'backup-battery': { level: 'second', make: () => at('c3p1', { rig: backedUp(workshop()) }) },
   'two-hands': { level: 'second', make: () => at('c1p1', { workers: 2 }) },
 } as const satisfies Record<string, Scenario>
 
