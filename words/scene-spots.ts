@@ -34,6 +34,11 @@ const MEANS: Readonly<Record<SpotKind, Readonly<Record<string, string>>>> = {
     cracked: 'The case of the device is cracked.',
     oversize: 'The device is rated far higher than the chart says, and than its conductor can carry.',
   },
+  mark: {
+    oneWay:
+      'The device is unidirectional, by its arrow with the bar, and is fed from both ends: it may fail to break a fault.',
+  },
+  sources: { none: 'The multiple supplies notice is missing.' },
   flying: {
     hanging:
       'The neutral lead of the RCBO hangs free: it cannot trip by its test button, nor serve its circuit.',
@@ -156,6 +161,8 @@ const SPOT_NAME: Readonly<Record<SpotKind, (of: string | null) => string>> = {
   entry: (of) => `Entry of the ${of}`,
   isolator: () => 'Main switch',
   device: (of) => `Device of ${of}`,
+  mark: (of) => `Marking on the device of ${of}`,
+  sources: () => 'Multiple supplies notice',
   flying: (of) => `Neutral lead of ${of}`,
   spd: () => 'Surge protective device',
   way: (of) => `Way ${of}`,

@@ -77,6 +77,16 @@ export const wiredDevice = (
 /** The flying neutral of an RCBO from its foot to where it ends. */
 export const flyingLead = (d: string): Shapes => [path('wire blue', d, 6), path('line thin', d, 0.8)]
 
+/** How power may flow through a device, printed beside its lever: either way, or from the end with the bar alone. */
+export const flowMark = (isEither: boolean): Shapes =>
+  [6, MODULE_W - 8].flatMap((x) => [
+    path('line', `M${x} 12V72`, 2),
+    path('line', `M${x - 4} 66L${x} 73L${x + 4} 66`, 2),
+    isEither
+      ? path('line', `M${x - 4} 18L${x} 11L${x + 4} 18`, 2)
+      : path('line', `M${x - 5} 8H${x + 5}M${x - 5} 12H${x + 5}`, 3),
+  ])
+
 /** A blank over a spare way, or the open way with its busbar finger. */
 export const spareWay = (isBlanked: boolean): Shapes =>
   isBlanked

@@ -2,6 +2,7 @@ import { barScrew, conductor, type Termination } from '../drawing/conductor'
 import {
   DEVICE_H,
   deviceBody,
+  flowMark,
   flyingLead,
   MODULE_W,
   spareWay,
@@ -243,6 +244,9 @@ export const BOARD_DRAWN = {
   tails,
   notice: ({ x, y, look }) =>
     look === 'there' ? [put(x, y, notice(['Press T every 6 months:', 'it must switch off.'], 188))] : [],
+  mark: ({ x, y, look }) => [put(x, y, flowMark(look === 'either'))],
+  sources: ({ x, y, look }) =>
+    look === 'there' ? [put(x, y, notice(['Two supplies: grid, battery.', 'Isolate both.'], 188))] : [],
   chart: paperChart,
   busbar: busbars,
 } as const satisfies Partial<Record<SpotKind, Draw>>

@@ -35,6 +35,8 @@ const BOARD = {
     right: 'right',
     wrong: { ...TERMINATION, cracked: ['potential', 'improve'], oversize: ['potential', 'danger'] },
   },
+  mark: { right: 'either', wrong: { oneWay: ['potential', 'danger'] } },
+  sources: { right: 'there', wrong: { none: ['improve', 'potential'] } },
   flying: { right: 'own', sound: ['coiled'], wrong: { hanging: ['potential', 'danger'] } },
   spd: { right: 'green', wrong: { red: ['improve'] } },
   way: { right: 'blank', wrong: { gap: ['danger'] } },

@@ -46,9 +46,16 @@ interface Place {
 }
 type Draw = (count: number) => number
 
-function placeOf(code: SceneCode, draw: Draw): Place {
+/** Scenes are made anew from their seed, each in the manner in which it was first shown. */
+export const SCENE_MANNERS = [2, 3] as const
+export type SceneManner = (typeof SCENE_MANNERS)[number]
+export const MANNER_NOW: SceneManner = 3
+/** Boards that there were to look at. */
+const RIGS_IN: Readonly<Record<SceneManner, number>> = { 2: 2, 3: SCENE_RIGS.length }
+
+function placeOf(code: SceneCode, manner: SceneManner, draw: Draw): Place {
   if (code === 'board') {
-    const rig = SCENE_RIGS[draw(SCENE_RIGS.length)]!()
+    const rig = SCENE_RIGS[draw(RIGS_IN[manner])]!()
     return {
       bare: boardSpots(rig),
       ground: boardGround(rig, draw(2) === 0 ? 'metal' : 'plastic'),
@@ -69,10 +76,10 @@ function placeOf(code: SceneCode, draw: Draw): Place {
 }
 
 /** A place to look at, with defects and a few untidy but sound spots picked at random. The same seed gives the same. */
-export function sceneOf(code: SceneCode, seed: number): Scene {
+export function sceneOf(code: SceneCode, seed: number, manner: SceneManner = MANNER_NOW): Scene {
   const random = randomLcg(((seed % 1_000_003) + 0.5) / 1_000_003)
   const draw: Draw = (count) => Math.min(count - 1, Math.floor(random() * count))
-  const { bare, ground, questions } = placeOf(code, draw)
+  const { bare, ground, questions } = placeOf(code, manner, draw)
   const looksAt = (one: Bare, of: (kind: SpotKind) => readonly string[]) =>
     of(one.kind).filter((look) => !one.never.includes(look))
   const wrong = picked(bare, LEAST_DEFECTS + draw(MOST_DEFECTS - LEAST_DEFECTS + 1), draw, (one) =>

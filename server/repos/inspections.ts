@@ -1,6 +1,12 @@
 import type { Database } from 'better-sqlite3'
 import type { SceneCode } from '#core/inspection/scenes/code'
-import type { FoundSpot, RoundScore } from '#core/inspection/scene'
+import {
+  MANNER_NOW,
+  SCENE_MANNERS,
+  type FoundSpot,
+  type RoundScore,
+  type SceneManner,
+} from '#core/inspection/scene'
 
 export interface StoredInspection {
   readonly fields: Readonly<Record<string, string>>
@@ -18,8 +24,8 @@ export interface StoredRound {
   readonly score: RoundScore | null
   readonly startedAt: string
   readonly endedAt: string | null
-  /** Its picture can be drawn again. */
-  readonly isDrawn: boolean
+  /** The manner in which its picture is drawn again; null for one that cannot be. */
+  readonly manner: SceneManner | null
 }
 
 interface InspectionRow {
@@ -46,8 +52,6 @@ interface RoundRow {
   ended_at: string | null
   drawn: number
 }
-/** Pictures are made anew from the seed; this is the manner in which they are made now. */
-const DRAWN_NOW = 2
 const toRound = (row: RoundRow): StoredRound => {
   const found = JSON.parse(row.found)
   return {
@@ -59,7 +63,7 @@ const toRound = (row: RoundRow): StoredRound => {
     score: row.score === null ? null : JSON.parse(row.score),
     startedAt: row.started_at,
     endedAt: row.ended_at,
-    isDrawn: row.drawn === DRAWN_NOW,
+    manner: SCENE_MANNERS.find((manner) => manner === row.drawn) ?? null,
   }
 }
 
@@ -132,7 +136,7 @@ export function createInspectionsRepo(db: Database) {
     /** Whether a picture stands in the inspection of somebody’s own work. */
     showsWorkOf: (personId: number, hash: string): boolean => sql.showsTo.get(personId, hash) !== undefined,
     startRound: (personId: number, scene: SceneCode, seed: number, now: string): number =>
-      Number(sql.insertRound.run(personId, scene, seed, now, DRAWN_NOW).lastInsertRowid),
+      Number(sql.insertRound.run(personId, scene, seed, now, MANNER_NOW).lastInsertRowid),
     round: (id: number): StoredRound | undefined => {
       const row = sql.round.get(id)
       return row && toRound(row)

@@ -1,7 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { drawSpot } from '#core/inspection/draw'
 import { type SceneCode } from '#core/inspection/scenes/code'
-import { scoreRound, sceneOf } from '#core/inspection/scene'
+import { scoreRound, sceneOf, type Scene } from '#core/inspection/scene'
 import { builtCircuits, designOf } from '#core/exercise/assignment'
 import { deviceWords, materialsOf } from '#core/design/materials/materials'
 import { defectText, spotName } from '#words/scene-spots'
@@ -136,16 +136,15 @@ export function startRound(
   return { id: repos.inspections.startRound(actor.id, scene, randomInt(MOST_SEED), now) }
 }
 
-function ownRound({ repos }: Context, actor: Person, id: number): StoredRound {
+function ownRound({ repos }: Context, actor: Person, id: number): { round: StoredRound; scene: Scene } {
   const round = openOf(actor, 'round.open', repos.inspections.round(id))
-  if (!round.isDrawn) throw new Problem('roundOlder')
-  return round
+  if (round.manner === null) throw new Problem('roundOlder')
+  return { round, scene: sceneOf(round.scene, round.seed, round.manner) }
 }
 
 /** The drawn scene: how every spot looks, and not which of them is wrong. */
 export function showRound(context: Context, actor: Person, id: number): RoundView {
-  const round = ownRound(context, actor, id)
-  const scene = sceneOf(round.scene, round.seed)
+  const { round, scene } = ownRound(context, actor, id)
   return {
     id,
     scene: round.scene,
@@ -182,8 +181,7 @@ export function endRound(
   id: number,
   { spots, answers }: RoundEndBody,
 ): RoundView {
-  const round = ownRound(context, actor, id)
-  const scene = sceneOf(round.scene, round.seed)
+  const { scene } = ownRound(context, actor, id)
   const known = new Set(scene.spots.map((spot) => spot.id))
   const once = [
     ...new Map(spots.filter(({ spot }) => known.has(spot)).map((spot) => [spot.spot, spot])).values(),

@@ -86,10 +86,12 @@ const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] =
   const missed = repos.inspections
     .roundsOf(personId)
     .slice(0, LAST_RUNS)
-    .filter(({ isDrawn, score }) => isDrawn && score !== null)
-    .flatMap(({ scene, seed, score }) =>
-      sceneOf(scene, seed)
-        .defects.filter(({ spot }) => score!.missed.includes(spot))
+    .flatMap(({ scene, seed, score, manner }) =>
+      manner === null || score === null ? [] : [{ score, made: sceneOf(scene, seed, manner) }],
+    )
+    .flatMap(({ score, made }) =>
+      made.defects
+        .filter(({ spot }) => score.missed.includes(spot))
         .map(({ kind, look }) => defectText(kind, look)),
     )
   return [...new Set(missed)].map((what) => ({ from: 'inspection', what }))

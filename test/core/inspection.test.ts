@@ -1,4 +1,5 @@
 /* Looking before testing: what is on the list of a bay, when it is safe to test, and rounds of the trainer. IP4X on top and IP2X elsewhere: BS 7671 416.2, from memory. Grades of what is seen: common practice, no source. */
+import { createHash } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { concludeInspection, type InspectionFields } from '#core/inspection/conclude'
@@ -105,6 +106,27 @@ describe('rounds of the trainer', () => {
       }),
       { numRuns: 200 },
     )
+  })
+  it('of the manner before is what it was: its defects and untidy spots are found where they were found', () => {
+    const made = createHash('sha256')
+    for (const code of SCENES)
+      for (let seed = 0; seed < 40; seed++) {
+        const { spots, defects, questions } = sceneOf(code, seed, 2)
+        made.update(JSON.stringify([spots.map(({ id, look }) => [id, look]), defects, questions]))
+      }
+    // Taken before a board with a battery came to the scenes.
+    expect(made.digest('hex')).toBe('5180a39decdc42a68ded62c2c61e202db210ed70f7d022fe9140691506b5ad39')
+  })
+  it('a board with a battery shows which way its device is fed and asks for the notice of two supplies', () => {
+    const boards = Array.from({ length: 60 }, (_, seed) => sceneOf('board', seed))
+    const fed = boards.filter(({ spots }) => spots.some(({ kind }) => kind === 'mark'))
+    expect(fed.length).toBeGreaterThan(5)
+    for (const { spots } of fed) {
+      expect(spots.filter(({ kind }) => kind === 'mark').map(({ of }) => of)).toEqual(['Battery'])
+      expect(spots.some(({ kind }) => kind === 'sources')).toBe(true)
+    }
+    const looks = fed.flatMap(({ defects }) => defects.map(({ kind, look }) => `${kind} ${look}`))
+    expect(looks).toEqual(expect.arrayContaining(['mark oneWay', 'sources none']))
   })
   it('has sixty kinds of defect and more, and untidy looks that are none', () => {
     const kinds = Object.keys(LOOKS) as SpotKind[]

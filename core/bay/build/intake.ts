@@ -2,10 +2,10 @@ import { serviceOf, type Installation } from '../../installation/installation'
 import { SOURCE_EARTH_OHM, nominalVoltOf } from '../model/supply'
 import { TAILS_MM2, tabulatedCpcMm2 } from '../../regulations/earthing'
 import { U0_V } from '../../regulations/supply'
-import type { Colour, Pole, TerminalRef } from '../model/rig'
+import type { Pole, TerminalRef } from '../model/rig'
 import type { Copper } from './copper'
 import type { Draft } from './draft'
-import { barPart, metalwork } from './parts'
+import { LINE_COLOURS, barPart, metalwork } from './parts'
 import { buildStandby } from './standby'
 
 /** Where a board is fed from: the terminals that its tails leave, and its earth. */
@@ -19,7 +19,6 @@ export interface Feed {
   readonly run: string | null
 }
 
-export const LINE_COLOURS: readonly Colour[] = ['brown', 'black', 'grey']
 /** No supply impedance is smaller, Ω. */
 const LEAST_OHM = 1e-3
 const TAILS_M = 1.2

@@ -1,4 +1,6 @@
-import type { Bar, DevicePart, Metalwork } from '../model/rig'
+import type { Bar, Colour, DevicePart, Metalwork } from '../model/rig'
+
+export const LINE_COLOURS: readonly Colour[] = ['brown', 'black', 'grey']
 
 type DeviceFacts = Pick<DevicePart, 'id' | 'name' | 'board' | 'role' | 'poles' | 'ratingA'>
 

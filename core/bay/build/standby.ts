@@ -2,7 +2,7 @@ import type { Intake, Standby } from '../../installation/installation'
 import { U0_V } from '../../regulations/supply'
 import type { Pole } from '../model/rig'
 import type { Conductor, Draft } from './draft'
-import { LINE_COLOURS } from './intake'
+import { LINE_COLOURS } from './parts'
 
 /**
  * How many times its rated current a source drives into a short circuit: a small generator by its subtransient reactance, an

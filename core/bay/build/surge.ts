@@ -1,8 +1,7 @@
 import { LINES, type Board, type SurgeWays } from '../../installation/installation'
 import { SURGE_BREAKER } from '../../installation/surge-breaker'
 import type { Draft } from './draft'
-import { LINE_COLOURS } from './intake'
-import { devicePart } from './parts'
+import { LINE_COLOURS, devicePart } from './parts'
 import type { Sections } from './sections'
 
 /** An SPD for 230 V begins to conduct here, V peak; varistor for 275 V, common practice, no source. */

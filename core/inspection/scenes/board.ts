@@ -1,3 +1,4 @@
+import { fedEnds, isFedAtBothEnds } from '../../bay/behaviour/fed-ends'
 import type { DevicePart, Rig } from '../../bay/model/rig'
 import { DEVICE_H, MODULE_W } from '../../drawing/device'
 import { boardCase, rail, type CaseMaterial } from '../../drawing/enclosure'
@@ -63,6 +64,8 @@ const printOf = ({ overcurrent, ratingA, role }: DevicePart): string =>
 export function boardSpots(rig: Rig): Bare[] {
   const { shared, ways, endX } = rowOf(rig)
   const isSplit = shared.length > 1
+  const ends = fedEnds(rig)
+  const bothWays = ways.filter(({ device }) => isFedAtBothEnds(ends.get(device.id)))
   const spare = Array.from({ length: rig.boards[0]!.ways }, (_, i) => i + 1).filter(
     (way) => !ways.some(({ device }) => device.way === way),
   )
@@ -94,6 +97,10 @@ export function boardSpots(rig: Rig): Bare[] {
     ...ways.flatMap((row) => wayOf(row, ways.indexOf(row), isSplit)),
     spot('spd', 'spd', null, [endX + 12, DEVICE_Y, MODULE_W, DEVICE_H]),
     ...spare.map((way) => spot(`spare${way}`, 'way', String(way), [wayX(way), DEVICE_Y + 30, MODULE_W, 130])),
+    ...bothWays.map(({ device, name, x }) =>
+      spot(`mark${device.way}`, 'mark', name, [x, DEVICE_Y + 52, MODULE_W, DEVICE_H - 104]),
+    ),
+    ...(bothWays.length > 0 ? [spot('sources', 'sources', null, [300, 636, 190, 56])] : []),
     ...(shared.length > 0 ? [spot('notice', 'notice', null, [300, 636, 190, 56])] : []),
     spot('chart', 'chart', null, [530, 596, 200, 44 + ways.length * 14], {
       rows: ways.map(({ device, name }) => `${device.way}  ${name}  ${printOf(device)}`).join('|'),

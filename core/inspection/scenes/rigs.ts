@@ -1,4 +1,10 @@
-import { lights, practiceInstallation, practiceRig, sockets } from '../../bay/practice/installations'
+import {
+  lights,
+  practiceCircuit,
+  practiceInstallation,
+  practiceRig,
+  sockets,
+} from '../../bay/practice/installations'
 import type { Circuit } from '../../installation/installation'
 import type { Rig } from '../../bay/model/rig'
 
@@ -30,5 +36,31 @@ const once = <T>(make: () => T): (() => T) => {
   return () => (kept ??= make())
 }
 
+/** A battery on a way of its own: what stands between it and the grid is fed from both ends. */
+const withBattery = (): Rig =>
+  practiceRig(
+    'Workshop board',
+    practiceInstallation(
+      [
+        ...circuits(RCBO),
+        practiceCircuit({
+          ...RCBO,
+          id: 'c6',
+          name: 'Battery',
+          way: 7,
+          use: 'fixed',
+          load: { basis: 'power', powerW: 3000, powerFactor: 1 },
+          isSpread: false,
+          infeed: 'battery',
+        }),
+      ],
+      { board: { ways: 8 } },
+    ),
+  )
+
 /** Boards to look at: two sections behind RCDs, and each circuit behind its own. */
-export const SCENE_RIGS: readonly (() => Rig)[] = [once(() => withWays(8, {})), once(() => withWays(8, RCBO))]
+export const SCENE_RIGS: readonly (() => Rig)[] = [
+  once(() => withWays(8, {})),
+  once(() => withWays(8, RCBO)),
+  once(withBattery),
+]
