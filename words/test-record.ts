@@ -124,6 +124,12 @@ export const sourcesSay = (sources: readonly OtherSource[]): string =>
     .map(({ infeed, circuit }) => `${INFEED_NAME[infeed]} (${circuit ?? 'behind the change-over'})`)
     .join('; ')
 
+/** What the notice of multiple supplies says of where a board is fed from. */
+export const suppliesNotice = (sources: readonly OtherSource[]): string =>
+  `This board is fed from the grid and from ${sourcesSay(sources)}.`
+/** … and what to do about it. */
+export const SUPPLIES_DUTY = 'Isolate all of them before work, and prove dead on both sides of each device.'
+
 function phraseWords(phrase: RecordPhrase): string {
   switch (phrase.code) {
     case 'supply':

@@ -85,6 +85,11 @@ const says = computed(() => `${part.value.name}${standing.value}`)
           >{{ mark }}</text
         >
       </template>
+      <template v-else-if="part.kind === 'arrester'">
+        <rect class="window" :x="middle - 13" :y="box.y + 30" width="26" height="22" rx="2" />
+        <text class="name tall" :x="middle" :y="box.y + 74">{{ part.name }}</text>
+        <text class="mark" :x="middle" :y="box.y + 92">{{ isOn ? 'in' : 'out' }}</text>
+      </template>
       <template v-else>
         <text class="name" :x="box.x + 9" :y="isOutside ? box.y + box.h - 22 : box.y + 20">{{
           part.name

@@ -20,21 +20,21 @@ interface Box {
   width: number
 }
 const BOXES: readonly Box[] = [
-  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 88 },
-  { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 96 },
+  { field: 'arrangement', options: { 'TN-S': 'TN-S', 'TN-C-S': 'TN-C-S', TT: 'TT' }, width: 84 },
+  { field: 'phases', options: { 1: '1, 230 V', 3: '3, 400 V' }, width: 90 },
   { field: 'ze', unit: 'Ω', width: 66 },
   { field: 'ipf', unit: 'kA', width: 72 },
-  { field: 'mainFuse', unit: 'A', width: 80 },
-  { field: 'neutral', unit: 'mm²', width: 80 },
-  { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 122 },
-  { field: 'standby', options: STANDBY_NAME, width: 118 },
-  { field: 'standbyPower', width: 84 },
-  { field: 'premises', options: PREMISES_NAME, width: 120 },
-  { field: 'consequence', options: CONSEQUENCE_NAME, width: 150 },
+  { field: 'mainFuse', unit: 'A', width: 76 },
+  { field: 'neutral', unit: 'mm²', width: 76 },
+  { field: 'service', options: { plastic: 'plastic', metal: 'metal, bonded' }, width: 112 },
+  { field: 'standby', options: STANDBY_NAME, width: 104 },
+  { field: 'standbyPower', width: 72 },
+  { field: 'premises', options: PREMISES_NAME, width: 112 },
+  { field: 'consequence', options: CONSEQUENCE_NAME, width: 138 },
   {
     field: 'edition',
     options: Object.fromEntries(EDITIONS.map((edition) => [edition, EDITION_NAME[edition]])),
-    width: 200,
+    width: 156,
   },
 ]
 /** Its power is asked where there is a standby source. */

@@ -4,7 +4,8 @@ import type { Exercise } from '#core/exercise/exercise'
 import { stepWords } from '#core/design/model/step-kinds'
 import type { StepKey } from '#core/design/model/step-keys'
 import { CABLE_NAME, wayWords } from '#words/names'
-import { SURGE_BREAKER } from '#core/installation/surge-breaker'
+import { sourcesOf } from '#core/testing/records/test-record'
+import { SUPPLIES_DUTY, suppliesNotice } from '#words/test-record'
 import { isFrom } from '#core/regulations/editions'
 
 /** The chart beside each board and the labels on it. */
@@ -21,6 +22,12 @@ const boards = computed(() =>
 const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) =>
   values[step] === undefined ? '–' : stepWords(step, values[step])
 const interval = computed(() => (isFrom(props.exercise.edition, '18') ? 'six-monthly' : 'quarterly'))
+const sources = computed(() => sourcesOf(props.exercise.installation))
+/** The circuit that follows the SPD on the chart; none where it stands last. */
+const spdBefore = (
+  { board: { surge } }: (typeof boards.value)[number]['board'],
+  circuits: (typeof boards.value)[number]['circuits'],
+) => surge && circuits.find(({ circuit }) => circuit.way > surge.deviceWay)?.circuit.id
 const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
   circuits.some(({ values }) => (values.residual ?? 0) > 0)
 </script>
@@ -51,32 +58,25 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
         </tr>
       </thead>
       <tbody>
-        <tr v-if="board.board.surge">
-          <td>
-            <b class="mono">{{ board.board.surge.deviceWay }}</b>
-          </td>
-          <td>SPD, in way {{ board.board.surge.way }}</td>
-          <td class="mono">{{ SURGE_BREAKER.curve }}{{ SURGE_BREAKER.ratingA }} A</td>
-          <td :colspan="5" />
-        </tr>
-        <tr v-for="{ circuit, values, task } in circuits" :key="circuit.id">
-          <td>
-            <b class="mono">{{ wayWords(circuit, board.board.phases) }}</b>
-          </td>
-          <td>{{ circuit.name }}</td>
-          <td class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}</td>
-          <td>{{ words(values, 'residual') }}</td>
-          <td>{{ CABLE_NAME[circuit.cable.kind] }}</td>
-          <td class="num">{{ words(values, 'csa') }}</td>
-          <td class="num">{{ circuit.points }}</td>
-          <td class="num">{{ words(values, 'zsMax') }}</td>
-        </tr>
+        <template v-for="{ circuit, values, task } in circuits" :key="circuit.id">
+          <ChartSpd v-if="circuit.id === spdBefore(board, circuits)" :surge="board.board.surge!" />
+          <tr>
+            <td>
+              <b class="mono">{{ wayWords(circuit, board.board.phases) }}</b>
+            </td>
+            <td>{{ circuit.name }}</td>
+            <td class="mono">{{ task.device.curve ?? '' }}{{ words(values, 'in') }}</td>
+            <td>{{ words(values, 'residual') }}</td>
+            <td>{{ CABLE_NAME[circuit.cable.kind] }}</td>
+            <td class="num">{{ words(values, 'csa') }}</td>
+            <td class="num">{{ circuit.points }}</td>
+            <td class="num">{{ words(values, 'zsMax') }}</td>
+          </tr>
+        </template>
+        <ChartSpd v-if="board.board.surge && !spdBefore(board, circuits)" :surge="board.board.surge" />
       </tbody>
     </table>
     <div v-else class="labels">
-      <div v-if="board.board.surge" class="label">
-        <b>{{ board.board.surge.deviceWay }}</b><span>SPD, in way {{ board.board.surge.way }}</span>
-      </div>
       <div v-for="{ circuit, values, task } in circuits" :key="circuit.id" class="label">
         <b>{{ wayWords(circuit, board.board.phases) }}</b><span
           >{{ circuit.name }}<br /><span class="mono"
@@ -85,10 +85,16 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
           ></span
         >
       </div>
+      <div v-if="board.board.surge" class="label">
+        <b>{{ board.board.surge.deviceWay }}</b><span>SPD, in way {{ board.board.surge.way }}</span>
+      </div>
     </div>
     <p v-if="hasRcd(circuits)" class="stitched">
       This board has residual current devices. Press each test button {{ interval }}. If one does not open,
       tell the person in charge.
+    </p>
+    <p v-if="sources.length" class="stitched">
+      <b>Multiple supplies.</b> {{ suppliesNotice(sources) }} {{ SUPPLIES_DUTY }}
     </p>
     <p class="soft">Next inspection of this bay: ____________ · by: ____________</p>
     <PrintFoot />

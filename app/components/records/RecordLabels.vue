@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RCD_NOTICE, sourcesSay } from '#words/test-record'
+import { RCD_NOTICE, SUPPLIES_DUTY, suppliesNotice } from '#words/test-record'
 import type { TestRecordsView } from '#schemas/test-record-views'
 
 /** Labels of a tested board: inspected and tested, the notice of the RCDs, one for each circuit. */
@@ -21,9 +21,8 @@ defineProps<{ view: TestRecordsView; next: string }>()
       ><span>If it does not, tell the person in charge; do not use the circuit.</span>
     </div>
     <div v-if="view.sources.length" class="sticker" data-testid="multiple-supplies">
-      <b>Multiple supplies</b
-      ><span>This board is fed from the grid and from {{ sourcesSay(view.sources) }}.</span
-      ><span>Isolate all of them before work, and prove dead on both sides of each device.</span>
+      <b>Multiple supplies</b><span>{{ suppliesNotice(view.sources) }}</span
+      ><span>{{ SUPPLIES_DUTY }}</span>
     </div>
     <div v-for="circuit in view.circuits" :key="circuit.id" class="sticker small-one">
       <b>{{ circuit.name }}</b><span class="mono">{{ circuit.device }}</span>
