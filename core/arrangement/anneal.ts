@@ -11,7 +11,7 @@ interface Annealing {
 }
 
 /** A move that makes it this much dearer is still taken now and then at the beginning, in shares of the total. */
-const WARM = 0.016
+const WARM = 0.012
 const COLD = 3e-6
 
 /**

@@ -27,11 +27,14 @@ const EVERY_ORDER = 8
 /** How often a new order is begun from, where not every one can be. */
 const STARTS = 12
 /** Moves that are tried from the best of them. */
-const MOVES = 250_000
+const MOVES = 120_000
 /** The same board gives the same arrangement. */
 const SEED = 0.5
 
-/** The circuits laid on the board so that the wishes, as they are weighed, are met best; fewer moves are quicker. */
+/**
+ * The circuits laid on the board so that the wishes, as they are weighed, are met best; fewer moves are
+ * quicker, more of them find better ones and how good one can be at best.
+ */
 export function arrange(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
@@ -43,7 +46,7 @@ export function arrange(
     return { code: 'threePhaseOnOne', needed, seats }
   if (needed > seats) return { code: 'tooMany', needed, seats }
   const cost = quickTotal(circuits, board, weights)
-  const bound = lowerBound(circuits, board, weights)
+  const bound = lowerBound(circuits, board, weights, moves > MOVES)
   const isSmall = seats <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
   const seating = isSmall
     ? bestOfAll(circuits.length, seats, cost)

@@ -12,16 +12,26 @@ const EVERY_SHARING = 11
  * that neighbours can warm each other, the neutral leads for which no seat within reach is left, one change for each part
  * of the building but the first, leakage beyond what all RCDs together may carry.
  */
-export function lowerBound(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
+export function lowerBound(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  weights: Weights,
+  isThorough = false,
+): number {
   return (
     weights.balance * leastUnbalance(circuits, board) +
-    leastOfRow(circuits, board, weights) +
+    leastOfRow(circuits, board, weights, isThorough) +
     weights.leakage * leakageLeft(circuits, board)
   )
 }
 
 /** Warmth, gaps, changes and leads of the row: the better of two bounds. */
-function leastOfRow(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
+function leastOfRow(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  weights: Weights,
+  isThorough: boolean,
+): number {
   const alone = circuitsAlone(circuits)
   const areas = new Set(alone.map(({ area }) => area)).size
   const changes = (weights.together * Math.max(0, areas - 1)) / Math.max(1, alone.length)
@@ -31,7 +41,7 @@ function leastOfRow(circuits: readonly SeatedCircuit[], board: EmptyBoard, weigh
     changes +
       warmthAndGaps(circuits, board, weights) +
       (weights.reach * leadsLeft(circuits, board)) / Math.max(1, alone.length),
-    weights.heat * ownWarmth(circuits, board) + rowBound(circuits, board, weights, gapCost),
+    weights.heat * ownWarmth(circuits, board) + rowBound(circuits, board, weights, { gapCost, isThorough }),
   )
 }
 

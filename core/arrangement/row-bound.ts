@@ -18,20 +18,77 @@ export function rowBound(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
   weights: Weights,
-  gapCost: number,
+  { gapCost, isThorough }: { readonly gapCost: number; readonly isThorough: boolean },
 ): number {
   const n = circuits.length
   if (n < 2) return leadsLeft(circuits, board) * perLead(circuits, weights)
   const row = rowOf(circuits, board, weights, gapCost)
-  const anyhow = pathBound(row, Infinity)
+  const all = Int32Array.from({ length: n }, (_, i) => i)
+  const pull = new Float64Array(n)
+  const anyhow = pathBound(row, all, { pull })
   const leads = circuits.filter(({ hasLead }) => hasLead).length
   let least = Infinity
   for (let left = leadsLeft(circuits, board); left <= leads; left++) {
     const price = left * perLead(circuits, weights)
     if (price + anyhow >= least) break
     const free = Math.max(0, board.reach - (leads - left))
-    least = Math.min(least, price + Math.max(anyhow, pathBound(row, 2 * free + 1 + 4 * left)))
+    const crossed = pathBound(row, all, { mostUsed: 2 * free + 1 + 4 * left })
+    const parted = left === 0 && isThorough ? partedBound(row, free, pull) : 0
+    least = Math.min(least, price + Math.max(anyhow, crossed, parted))
   }
+  return least
+}
+
+/** More ways than this of filling the seats within reach are not looked at. */
+const MOST_FILLINGS = 3000
+const FILLING_ROUNDS = 40
+
+/**
+ * With every lead within reach the row falls into what stands up to the last of them, together with as many others as there
+ * is room for, and the rest: for every choice of those others a path through each part and what joins the two. `pull`:
+ * a good beginning.
+ */
+function partedBound(row: Row, free: number, pull: Float64Array): number {
+  const all = Array.from({ length: row.n }, (_, i) => i)
+  const [leads, others] = [all.filter((i) => row.side[i] === 1), all.filter((i) => row.side[i] === 0)]
+  if (leads.length === 0 || others.length <= free || fillings(others.length, free) > MOST_FILLINGS) return 0
+  let least = Infinity
+  for (const chosen of subsetsUpTo(others, free)) {
+    const [near, far] = [[...leads, ...chosen], others.filter((one) => !chosen.includes(one))]
+    const join = cheapestJoin(row, near, far)
+    const partOf = (part: readonly number[], enough: number) =>
+      pathBound(row, Int32Array.from(part), { pull: pull.slice(), rounds: FILLING_ROUNDS, enough })
+    const first = partOf(far, least - join)
+    if (join + first < least) least = Math.min(least, join + first + partOf(near, least - join - first))
+  }
+  return least
+}
+
+/** Ways of choosing up to so many of n. */
+function fillings(n: number, most: number): number {
+  let [all, ways] = [1, 1]
+  for (let k = 1; k <= most; k++) {
+    ways *= (n - k + 1) / k
+    all += ways
+  }
+  return all
+}
+
+function* subsetsUpTo(of: readonly number[], most: number, from = 0): Generator<number[]> {
+  yield []
+  if (most === 0) return
+  for (let i = from; i < of.length; i++)
+    for (const rest of subsetsUpTo(of, most - 1, i + 1)) yield [of[i]!, ...rest]
+}
+
+function cheapestJoin(
+  { n, change, warmth, gapCost }: Row,
+  near: readonly number[],
+  far: readonly number[],
+): number {
+  let least = Infinity
+  for (const a of near)
+    for (const b of far) least = Math.min(least, change[a * n + b]! + Math.min(warmth[a * n + b]!, gapCost))
   return least
 }
 
@@ -86,18 +143,21 @@ interface Tolls {
  * The cheapest path, from below, that uses up no more of the seats within reach than are free: a circuit without a lead
  * among those with one is passed to and from, and a gap between two with a lead takes a seat as it does.
  */
-function pathBound(row: Row, mostUsed: number): number {
-  const { n, warmth, change } = row
-  const pull = new Float64Array(n)
+function pathBound(
+  row: Row,
+  members: Int32Array,
+  { mostUsed = Infinity, pull = new Float64Array(row.n), rounds = ROUNDS, enough = Infinity }: Climb,
+): number {
+  const { warmth, change } = row
   const toll: Tolls = { crossing: 0, gap: 0 }
   const sum = (values: Float64Array) => values.reduce((all, one) => all + one, 0)
-  let step = (FIRST_STEP * (sum(warmth) + sum(change))) / (n * n)
+  let step = (FIRST_STEP * (sum(warmth) + sum(change))) / (row.n * row.n)
   let best = 0
-  for (let round = 0; round < ROUNDS; round++) {
-    const { length, degree, used, gaps } = spanningTree(row, pull, toll)
+  for (let round = 0; round < rounds && best < enough; round++) {
+    const { length, degree, used, gaps } = spanningTree(row, members, pull, toll)
     const refund = toll.gap * row.mostGaps + (toll.crossing > 0 ? toll.crossing * mostUsed : 0)
     best = Math.max(best, length - refund)
-    for (let i = 0; i < n; i++) pull[i]! += step * (degree[i]! - 2)
+    for (const i of members) pull[i]! += step * (degree[i]! - 2)
     if (mostUsed < Infinity) toll.crossing = Math.max(0, toll.crossing + step * (used - mostUsed))
     toll.gap = Math.max(0, toll.gap + step * (gaps - row.mostGaps))
     step *= SHRINK
@@ -105,24 +165,34 @@ function pathBound(row: Row, mostUsed: number): number {
   return best
 }
 
+interface Climb {
+  readonly mostUsed?: number
+  /** Where it begins, and what it has come to. */
+  readonly pull?: Float64Array
+  readonly rounds?: number
+  /** More than this need not be known. */
+  readonly enough?: number
+}
+
 /**
  * The cheapest tree over all circuits, and two ends from a place outside the row, with every circuit dearer by its pull; less
  * all pulls twice, since each circuit of a row has two neighbours.
  */
-function spanningTree(row: Row, pull: Float64Array, toll: Tolls) {
+function spanningTree(row: Row, members: Int32Array, pull: Float64Array, toll: Tolls) {
   const { n, change, warmth, side } = row
   const degree = new Int32Array(n)
   const near = new Float64Array(n).fill(Infinity)
   const from = new Int32Array(n).fill(-1)
-  const isIn = new Uint8Array(n)
+  const left = Int32Array.from(members)
   const gapBetween = (i: number, j: number) =>
     row.gapCost + toll.gap + (side[i]! & side[j]! ? 2 * toll.crossing : 0)
-  near[0] = 0
+  near[left[0]!] = 0
   let [length, used, gaps] = [0, 0, 0]
-  for (let count = 0; count < n; count++) {
-    let next = -1
-    for (let i = 0; i < n; i++) if (!isIn[i] && (next < 0 || near[i]! < near[next]!)) next = i
-    isIn[next] = 1
+  for (let count = left.length; count > 0; count--) {
+    let place = 0
+    for (let i = 1; i < count; i++) if (near[left[i]!]! < near[left[place]!]!) place = i
+    const next = left[place]!
+    left[place] = left[count - 1]!
     length += near[next]!
     const before = from[next]!
     if (before >= 0) {
@@ -134,33 +204,36 @@ function spanningTree(row: Row, pull: Float64Array, toll: Tolls) {
         used += 2 * (side[next]! & side[before]!)
       }
     }
-    for (let i = 0; i < n; i++) {
-      if (isIn[i]) continue
-      const at = next * n + i
+    for (let i = 0; i < count - 1; i++) {
+      const other = left[i]!
+      const at = next * n + other
       const edge =
         change[at]! +
-        Math.min(warmth[at]!, gapBetween(next, i)) +
-        toll.crossing * (side[next]! ^ side[i]!) +
+        Math.min(warmth[at]!, gapBetween(next, other)) +
+        toll.crossing * (side[next]! ^ side[other]!) +
         pull[next]! +
-        pull[i]!
-      if (edge < near[i]!) {
-        near[i] = edge
-        from[i] = next
+        pull[other]!
+      if (edge < near[other]!) {
+        near[other] = edge
+        from[other] = next
       }
     }
   }
-  const [first, second] = twoLeast(pull)
-  degree[first]!++
-  degree[second]!++
-  length += pull[first]! + pull[second]!
-  for (let i = 0; i < n; i++) length -= 2 * pull[i]!
+  const ends = twoLeast(pull, members)
+  for (const end of ends) degree[end]!++
+  for (const end of ends) length += pull[end]!
+  for (const i of members) length -= 2 * pull[i]!
   return { length, degree, used, gaps }
 }
 
-function twoLeast(values: Float64Array): [number, number] {
-  let [first, second] = values[0]! <= values[1]! ? [0, 1] : [1, 0]
-  for (let i = 2; i < values.length; i++)
-    if (values[i]! < values[first]!) [first, second] = [i, first]
-    else if (values[i]! < values[second]!) second = i
+/** The two that are pulled least; of one alone it is both. */
+function twoLeast(pull: Float64Array, members: Int32Array): readonly [number, number] {
+  let [first, second] = [members[0]!, members[1] ?? members[0]!]
+  if (pull[second]! < pull[first]!) [first, second] = [second, first]
+  for (let k = 2; k < members.length; k++) {
+    const i = members[k]!
+    if (pull[i]! < pull[first]!) [first, second] = [i, first]
+    else if (pull[i]! < pull[second]!) second = i
+  }
   return [first, second]
 }
