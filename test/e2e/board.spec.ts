@@ -289,6 +289,41 @@ test('a board is arranged by hand, then computed: the neutral carries less, and 
   expect(await ampere(1)).toBeCloseTo(after, 1)
 })
 
+test('an SPD behind its own breaker, and a generator that takes over: asked for, named, laid out, printed', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'I-201')
+  await page.goto(`${centre}/exercises`)
+  await page.getByRole('link', { name: 'Prove the paint shop board' }).click()
+  await page.getByRole('button', { name: 'Duplicate' }).click()
+  const spd = page.locator('[name="b1.surge"]')
+  const device = page.locator('[name="b1.surgeDevice"]')
+  await expect(device).toBeEnabled()
+  await device.fill('')
+  await expect(page.getByText(/An SPD stands behind a device of its own/)).toBeVisible()
+  await device.fill('6')
+  await expect(page.getByText('Way 6 is taken by Roller door. Choose a free way.')).toBeVisible()
+  await device.fill('7')
+  await expect(spd).toHaveValue('8')
+
+  await choose(page, 'box-standby', 'generator')
+  await page.locator('[name=standbyPower]').fill('6 kW')
+  await expect(page.getByText(/Island mode and its earthing are not computed here/)).toBeVisible()
+  await expect(page.getByText(/the generator gives 6.0 kW/)).toBeVisible()
+
+  await page.getByRole('tab', { name: 'Arrangement' }).click()
+  const leads = page.getByRole('row', { name: /^Leads of the SPD/ }).getByRole('cell')
+  await expect(leads.first()).toHaveText('0.34 m')
+  await page.getByTestId('work-out-board').click()
+  await expect(page.getByTestId('arrange-state')).toBeVisible({ timeout: 20_000 })
+  const shortest = parseFloat(await leads.first().innerText())
+  expect(shortest).toBeLessThan(0.34)
+  await page.getByTestId('take-arrangement').click()
+  await page.getByRole('tab', { name: 'Board and circuits' }).click()
+  await expect(spd).not.toHaveValue('8')
+})
+
 test('a board is set to be laid out; each try says what is short, and the best comes once it cannot be copied', async ({
   browser,
   centre,

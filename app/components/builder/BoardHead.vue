@@ -86,7 +86,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
         >
         <span class="pair"
           ><label
-            >SPD in way
+            >SPD way
             <input
               class="short"
               :class="{ bad: problems.surge }"
@@ -96,7 +96,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
               @input="emit('write', 'surge', input($event))"
           /></label>
           <label
-            >behind way
+            >behind
             <input
               class="short"
               :class="{ bad: problems.surgeDevice }"
@@ -163,6 +163,9 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
   border-radius: 3px;
   padding: 0 6px;
   font-size: 14px;
+}
+.fields select {
+  max-width: 150px;
 }
 .fields .name {
   font-weight: 700;

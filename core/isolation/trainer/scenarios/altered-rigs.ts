@@ -1,3 +1,4 @@
+import { devicePart } from '../../../bay/build/parts'
 import { applyFaults } from '../../../bay/faults/catalogue'
 import type { Changeover, DevicePart, Rig, StandbySource, Wire } from '../../../bay/model/rig'
 import { partIdOf } from '../../../bay/model/terminals'
@@ -124,24 +125,15 @@ const batterySource: StandbySource = {
   lineOhm: 12,
 }
 
-const batteryIsolator = ({ board }: DevicePart): DevicePart => ({
-  kind: 'device',
-  id: 'backupiso',
-  name: 'Battery isolator',
-  board,
-  circuit: null,
-  role: 'isolator',
-  poles: ['L', 'N'],
-  solid: [],
-  hasEarth: false,
-  ratingA: 20,
-  overcurrent: null,
-  residual: null,
-  detectsArcs: false,
-  plugFuseA: null,
-  marking: 'either',
-  way: null,
-})
+const batteryIsolator = ({ board }: DevicePart): DevicePart =>
+  devicePart({
+    id: 'backupiso',
+    name: 'Battery isolator',
+    board,
+    role: 'isolator',
+    poles: ['L', 'N'],
+    ratingA: 20,
+  })
 
 function freeEarth(rig: Rig, { board }: DevicePart): number {
   const bar = rig.parts.find((part) => part.kind === 'bar' && part.serves === 'E' && part.board === board)!
