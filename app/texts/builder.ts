@@ -100,8 +100,13 @@ export const CIRCUIT_UNIT: Readonly<Partial<Record<CircuitField, string>>> = {
 export function boxName(key: string, form: Readonly<Record<string, string>>): string {
   const [id, field] = key.split('.') as [string, string | undefined]
   if (field === undefined) return HEAD_NAME[id as HeadField] ?? id
-  return `${form[`${id}.name`] ?? id}: ${(CIRCUIT_NAME[field as CircuitField] ?? BOARD_NAME[field as BoardField] ?? field).toLowerCase()}`
+  const name = CIRCUIT_NAME[field as CircuitField] ?? BOARD_NAME[field as BoardField] ?? field
+  return `${form[`${id}.name`] ?? id}: ${lowered(name)}`
 }
+
+/** Inside a sentence; abbreviations keep their capitals. */
+const lowered = (name: string): string =>
+  name.replace(/\p{L}+/gu, (word) => (/^\p{Lu}{2,}/u.test(word) ? word : word.toLowerCase()))
 
 export const GOVERNS_WORDS = {
   area: 'smallest size allowed',

@@ -22,6 +22,7 @@ import { DEFAULT_POLICY } from '#core/policies/policy'
 import { expectedReadings } from '#core/testing/expected/expected'
 import { scheduleOf } from '#core/testing/plan/schedule'
 import { sourcesOf } from '#core/testing/records/test-record'
+import { findingSentence } from '#words/findings/findings'
 import { happeningSentence } from '#words/happenings'
 import { runSpice } from '../support/spice'
 import { rigOf, splitBoard } from '../support/bay'
@@ -148,6 +149,10 @@ describe('design, record and inspection', () => {
     expect(codes(small)).toEqual(expect.arrayContaining(['advice.standby', 'advice.standbyTooSmall']))
     expect(codes(splitBoard({ intake: intake('generator', 40_000) }))).not.toContain('advice.standbyTooSmall')
     expect(codes(splitBoard())).not.toContain('advice.standby')
+    const said = installationAdvice(small, referenceDesign(small, RULES)).flatMap(({ finding }) =>
+      findingSentence(finding),
+    )
+    expect(said.join(' ')).toMatch(/With the battery in charge .* 551\.4.*the battery gives 1\.5 kW/)
     expect(sourcesOf(made())).toEqual([{ infeed: 'generator', circuit: null }])
     const notices = (one: typeof rig) => inspectionItems(one).filter(({ what }) => what === 'sources')
     expect(notices(rig)).toHaveLength(1)

@@ -1,7 +1,8 @@
 import type { AdviceParams, AnswerParams, RefusalParams } from '#core/findings/codes'
 import { formatQuantity } from '#core/units/format'
 import { amps, ohms, volts, type SentencesOf } from './sentence'
-import { INFEED_NAME } from '../names'
+import { INFEED_NAME, STANDBY_NAME } from '../names'
+import type { Standby } from '#core/installation/installation'
 import type { Infeed } from '#core/regulations/infeed'
 
 const kilowatts = (watt: number): string => `${(watt / 1e3).toFixed(1)} kW`
@@ -115,11 +116,11 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `Two supplies, the grid and ${infeedNames(p.infeeds)}: devices between them must be bidirectional. ` +
     'Fix the multiple supplies notice at the main switch (514.15.1).',
   'advice.standby': (p) =>
-    `With the ${INFEED_NAME[p.source as Infeed]} in charge fault currents are small and the neutral is earthed at the source. ` +
+    `With the ${STANDBY_NAME[p.source as Standby['source']]} in charge fault currents are small and the neutral is earthed at the source. ` +
     'Island mode and its earthing are not computed here: follow the maker and BS 7671 551.4. ' +
     'The change-over parts every live conductor; fix the multiple supplies notice (514.15.1).',
   'advice.standbyTooSmall': (p) =>
-    `The demand is ${kilowatts(p.demandW)}, the ${INFEED_NAME[p.source as Infeed]} gives ${kilowatts(p.powerW)}: ` +
+    `The demand is ${kilowatts(p.demandW)}, the ${STANDBY_NAME[p.source as Standby['source']]} gives ${kilowatts(p.powerW)}: ` +
     'say which circuits it feeds, or take a larger one.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }

@@ -1,4 +1,4 @@
-import { INFEED_NAME } from '#words/names'
+import { STANDBY_NAME } from '#words/names'
 import { hasRcd } from '#core/regulations/devices'
 import { RCD_RATINGS_A } from '#core/regulations/rcd'
 import {
@@ -132,7 +132,7 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
     ({ intake: { standby } }) =>
       standby
         ? {
-            text: `The main fuse is out and everything is dark. The ${INFEED_NAME[standby.source]} of this job can start by itself. Is the board isolated?`,
+            text: `The main fuse is out and everything is dark. The ${STANDBY_NAME[standby.source]} of this job can start by itself. Is the board isolated?`,
             expected: verdictAs(
               false,
               'The change-over joins the board to the other source. Isolate and lock off both, and prove dead.',
