@@ -55,9 +55,12 @@ export function useArrangement(
     () => new Worker(new URL('../workers/arrange.worker.ts', import.meta.url), { type: 'module' }),
   )
 
+  let shown: Seating | null = null
+  /** A better one takes the place of the first, unless somebody has moved something by hand meanwhile. */
   function show(best: Arranged | NotArranged) {
     refused.value = 'code' in best ? best : null
-    if (!('code' in best)) own.value = best.seating
+    if ('code' in best || (shown !== null && own.value !== shown)) return
+    own.value = shown = best.seating
   }
   /** Ended by whoever waits, it leaves what was found so far. */
   async function workOut() {
@@ -65,7 +68,7 @@ export function useArrangement(
     const { circuits, board } = laid.value
     isBusy.value = true
     problem.value = ''
-    priced.value = null
+    priced.value = shown = null
     const wished: Weights = { ...weights }
     try {
       priced.value = await call((worker) =>

@@ -7,7 +7,7 @@ import {
   type Installation,
   type SurgeWays,
 } from '../installation/installation'
-import { SURGE_BREAKER } from '../installation/surge-breaker'
+import { SURGE_BREAKER } from '../installation/surge'
 import { sectionsFor, sharesRcd } from '../installation/shared-rcds'
 import { hasRcd } from '../regulations/devices'
 import { circuitsOf } from '../installation/tree'

@@ -26,6 +26,7 @@ export function rowBound(
   const all = Int32Array.from({ length: n }, (_, i) => i)
   const pull = new Float64Array(n)
   const anyhow = pathBound(row, all, { pull })
+  if (weights.reach === 0) return anyhow
   const leads = circuits.filter(({ hasLead }) => hasLead).length
   let least = Infinity
   for (let left = leadsLeft(circuits, board); left <= leads; left++) {

@@ -2,6 +2,7 @@ import { note, type Finding } from '../findings/finding'
 import type { Installation } from '../installation/installation'
 import { circuitsOf, infeedsBehind } from '../installation/tree'
 import { isDrawnIn } from '../regulations/cables/sizes'
+import { surgePoles } from '../installation/surge'
 import { DECLARED_ZE_OHM, STABLE_ELECTRODE_OHM, U0_V } from '../regulations/supply'
 import { adviseNeutral } from './advisers/neutral'
 import { lineDemands } from './board/demand'
@@ -72,7 +73,7 @@ function standbyAdvice({ intake, boards }: Installation, design: InstallationDes
 function boardAdvice(installation: Installation): Advice[] {
   return installation.boards.flatMap((board) => {
     const advice: Finding[] = []
-    const used = circuitsOf(installation, board.id).length
+    const used = circuitsOf(installation, board.id).length + surgePoles(board)
     const ways = board.ways * board.phases
     if (used > 1 && used > SPARE_SHARE * ways) advice.push(note('advice.fewSpareWays', { used, ways }))
     if (board.electrodeOhm !== null && board.electrodeOhm > STABLE_ELECTRODE_OHM)

@@ -10,7 +10,7 @@ import type { DcContent } from '../regulations/rcd'
 import type { Arrangement, Phases, Use } from '../regulations/supply'
 
 export const STANDBY_SOURCES = ['generator', 'battery', 'vehicle'] as const
-/** What takes over where the grid is gone, behind a change-over at the origin that parts every live conductor. */
+/** What takes over where the grid is gone, behind a change-over at the origin that disconnects all live conductors. */
 export interface Standby {
   readonly source: (typeof STANDBY_SOURCES)[number]
   /** Rated power, W, > 0. */

@@ -11,6 +11,9 @@ import type { Circuit, Installation } from '#core/installation/installation'
 const { WorkerFailure } =
   await vi.importActual<typeof import('~/composables/useWorker')>('~/composables/useWorker')
 let fails: 'failed' | 'stopped' | null = null
+/** What a longer look finds, and what somebody does until then. */
+let better: readonly (number | null)[] | null = null
+let meanwhile: (() => void) | null = null
 const stop = vi.fn()
 vi.mock('~/composables/useWorker', async (original) => ({
   ...(await original<typeof import('~/composables/useWorker')>()),
@@ -28,6 +31,8 @@ vi.mock('~/composables/useWorker', async (original) => ({
         ) => {
           const best = arrange(circuits, board, weights)
           onBest(best)
+          meanwhile?.()
+          if (better) onBest({ ...best, seating: better })
           return { best, without: {} }
         },
       })
@@ -57,6 +62,7 @@ let scope: ReturnType<typeof effectScope>
 beforeEach(() => {
   scope = effectScope()
   fails = null
+  better = meanwhile = null
 })
 afterEach(() => scope.stop())
 function open(own: readonly Circuit[] = circuits) {
@@ -116,6 +122,20 @@ describe('by hand', () => {
 })
 
 describe('computed', () => {
+  it('a better one takes the place of the first, but not of what was moved by hand meanwhile', async () => {
+    const first = open()
+    better = [...first.seating.value].reverse()
+    await first.workOut()
+    expect(first.seating.value).toEqual(better)
+    const second = open()
+    let moved: readonly (number | null)[] = []
+    meanwhile = () => {
+      second.swap(0, 5)
+      moved = second.seating.value
+    }
+    await second.workOut()
+    expect(second.seating.value).toEqual(moved)
+  })
   it('is shown at once and proved against its bound; what cannot be seated is said', async () => {
     const { workOut, now, before, priced, isBusy } = open()
     await workOut()

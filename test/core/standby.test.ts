@@ -5,6 +5,8 @@ import { energiseInOrder } from '#core/bay/behaviour/energise'
 import { fedEnds } from '#core/bay/behaviour/fed-ends'
 import { MAINS, networkOf, solveBay } from '#core/bay/behaviour/network-of'
 import { magnitude } from '#core/bay/network/complex'
+import { trace } from '#core/bay/behaviour/trace'
+import { tracePoint } from '#core/bay/behaviour/trace-point'
 import { spiceListing } from '#core/bay/network/spice'
 import { simulate } from '#core/bay/behaviour/simulate'
 import { deadState, workingState, type BayState } from '#core/bay/behaviour/state'
@@ -85,6 +87,18 @@ describe('the bay', () => {
       for (const pole of ['L', 'N'])
         expect(magnitude(solved.ampere(`changeover:${pole} ${isOver ? 'grid' : 'standby'}`))).toBe(0)
     }
+  })
+  it('what is behind it is traced through it, from the grid, and stands off while it is over', () => {
+    const point = rig.parts.find(({ id }) => id === lamp)!
+    for (const { pole, steps } of tracePoint(rig, workingState(rig), point).filter(
+      ({ pole }) => pole !== 'E',
+    )) {
+      expect([pole, steps?.some(({ through }) => through === 'changeover')]).toEqual([pole, true])
+      expect(steps![0]!.from).toBe(`supply.${pole}`)
+    }
+    const over = { ...workingState(rig), thrown: { ...workingState(rig).thrown, changeover: true } }
+    expect(trace(rig, over, 'supply.L', `${lamp}.L`)).toBeUndefined()
+    expect(trace(rig, over, 'standby.L', `${lamp}.L`)).toBeDefined()
   })
   it('feeds what is behind it from the same end as the grid, so that no device is fed from its load end', () => {
     for (const [id, ends] of fedEnds(rig)) expect([id, ends.out]).toEqual([id, false])

@@ -118,7 +118,7 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
   'advice.standby': (p) =>
     `With the ${STANDBY_NAME[p.source as Standby['source']]} in charge fault currents are small and the neutral is earthed at the source. ` +
     'Island mode and its earthing are not computed here: follow the maker and BS 7671 551.4. ' +
-    'The change-over parts every live conductor; fix the multiple supplies notice (514.15.1).',
+    'The change-over disconnects all live conductors, the neutral too; fix the multiple supplies notice (514.15.1).',
   'advice.standbyTooSmall': (p) =>
     `The demand is ${kilowatts(p.demandW)}, the ${STANDBY_NAME[p.source as Standby['source']]} gives ${kilowatts(p.powerW)}: ` +
     'say which circuits it feeds, or take a larger one.',

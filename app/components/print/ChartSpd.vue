@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SurgeWays } from '#core/installation/installation'
-import { SURGE_BREAKER } from '#core/installation/surge-breaker'
+import { SURGE_BREAKER } from '#core/installation/surge'
 
 /** The row of an SPD on a circuit chart, at the way of its device. */
 defineProps<{ surge: SurgeWays }>()

@@ -35,6 +35,9 @@ const installation = computed(() => props.view.sheet.installation)
             value: String(installation.circuits.filter((circuit) => circuit.board === board!.id).length),
           },
           { name: 'Ways', value: `${board.ways}${board.phases === 3 ? ', three phase' : ''}` },
+          ...(board.surge
+            ? [{ name: 'SPD', value: `way ${board.surge.way}, behind way ${board.surge.deviceWay}` }]
+            : []),
         ]"
     /></template>
     <details :open="scopes === 1 || !circuit">

@@ -31,7 +31,7 @@ const electrodesOf = (rig: Rig): TerminalRef[] =>
 export function tracePoint(rig: Rig, state: BayState, part: Part): TracedPole[] {
   const seen = new Set<string>()
   return terminalsOf(part).flatMap((name): TracedPole[] => {
-    const pole = name.replace(/ (in|out)$/, '')
+    const pole = name.replace(/ (in|out|grid|standby)$/, '')
     const supplied = originsOf(rig, part.kind === 'switch' && pole !== 'E' ? 'L' : pole)
     const electrodes = pole === 'E' ? electrodesOf(rig) : []
     const origins = [...supplied, ...electrodes]

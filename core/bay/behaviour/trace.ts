@@ -50,6 +50,13 @@ function contactsOf(part: Part, state: BayState): readonly Contact[] {
       const isOpen = !part.solid.includes(pole) && !state.closed[part.id]
       return [`${pole} in`, `${pole} out`, isOpen]
     })
+  if (part.kind === 'changeover') {
+    const isOver = state.thrown[part.id] ?? false
+    return part.poles.flatMap((pole): Contact[] => [
+      [`${pole} grid`, `${pole} out`, isOver],
+      [`${pole} standby`, `${pole} out`, !isOver],
+    ])
+  }
   return part.kind === 'switch' ? switchContacts(part.action, state.thrown[part.id] ?? false) : []
 }
 

@@ -1,5 +1,5 @@
 import { LINES, type Board, type SurgeWays } from '../../installation/installation'
-import { SURGE_BREAKER } from '../../installation/surge-breaker'
+import { SURGE_BREAKER } from '../../installation/surge'
 import type { Draft } from './draft'
 import { LINE_COLOURS, devicePart } from './parts'
 import type { Sections } from './sections'

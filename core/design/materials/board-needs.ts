@@ -1,4 +1,4 @@
-import { SURGE_BREAKER } from '../../installation/surge-breaker'
+import { SURGE_BREAKER, surgePoles } from '../../installation/surge'
 import { sharesRcd, sectionsFor } from '../../installation/shared-rcds'
 import type { Board, Circuit } from '../../installation/installation'
 import type { PartNeed } from './needs'
@@ -32,9 +32,10 @@ export function boardNeeds(board: Board, circuits: readonly Circuit[]): PartNeed
 }
 
 /** Modules that nothing stands in. */
-function spareSeats({ ways, phases, surge }: Board, circuits: readonly Circuit[]): number {
+function spareSeats(board: Board, circuits: readonly Circuit[]): number {
+  const { ways, phases } = board
   const taken = circuits.reduce((sum, circuit) => sum + (phases === 3 ? circuit.phases : 1), 0)
-  return Math.max(0, ways * phases - taken - (surge ? 2 * phases : 0))
+  return Math.max(0, ways * phases - taken - surgePoles(board))
 }
 
 /** One for each RCD that ways share, and one for the others where there are any. */

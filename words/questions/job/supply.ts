@@ -1,4 +1,5 @@
 import { STANDBY_NAME } from '#words/names'
+import { surgePoles } from '#core/installation/surge'
 import { hasRcd } from '#core/regulations/devices'
 import { RCD_RATINGS_A } from '#core/regulations/rcd'
 import {
@@ -103,7 +104,8 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
     { code: 'spare', topic: 'board', level: 1, moments: ['terminations', 'energise'] },
     ({ board }, { circuits }) => {
       const used = circuits.filter(({ circuit }) => circuit.board === board.id)
-      const spare = board.ways * board.phases - used.reduce((sum, { circuit }) => sum + circuit.phases, 0)
+      const taken = used.reduce((sum, { circuit }) => sum + circuit.phases, surgePoles(board))
+      const spare = board.ways * board.phases - taken
       return spare <= 0
         ? null
         : {
@@ -150,7 +152,7 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
     ({ intake: { standby } }) =>
       standby
         ? {
-            text: 'Must the change-over of this job part the neutral too?',
+            text: 'Must the change-over of this job switch the neutral too?',
             expected: verdictAs(
               true,
               'The neutral of the standby source is earthed at the source: with both neutrals joined, neutral current would go by earth.',
