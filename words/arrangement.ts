@@ -2,7 +2,7 @@ import type { Arranged, NotArranged } from '#core/arrangement/arrange'
 import { lineOfSeat, wayOfSeat, type SeatedCircuit, type Seating } from '#core/arrangement/board'
 import { LINES } from '#core/installation/installation'
 import type { LayoutMark, LayoutTask } from '#core/arrangement/marked'
-import type { Wish } from '#core/arrangement/wishes'
+import { PROVED_WITHIN, type Wish } from '#core/arrangement/wishes'
 
 /** What is wished of a board: by name, and what falls short of it. */
 export const WISH_TEXT: Readonly<Record<Wish, { readonly name: string; readonly why: string }>> = {
@@ -28,9 +28,18 @@ export const priceSays = (wish: Wish, gains: readonly Wish[]): string =>
   `Without “${inWords(wish)}”: better ${gains.map(inWords).join(', ')}.`
 
 /** How far the best that was found may be from what nobody can fall below. */
-export const boundSays = ({ total, bound }: Pick<Arranged, 'total' | 'bound'>): string =>
-  `Best found: ${total.toFixed(2)}. Nothing can be below ${bound.toFixed(2)}` +
-  (bound > 0 ? `, which is ${Math.ceil((100 * (total - bound)) / total)} % less.` : '.')
+export function boundSays({
+  total,
+  bound,
+  isProved,
+}: Pick<Arranged, 'total' | 'bound' | 'isProved'>): string {
+  if (isProved)
+    return total <= bound + 1e-9
+      ? 'Proved: nothing that can be seated meets these wishes better.'
+      : `Proved: nothing that can be seated is better by more than ${100 * PROVED_WITHIN} %.`
+  const less = bound > 0 ? `, which is ${((100 * (total - bound)) / total).toFixed(1)} % less` : ''
+  return `Best found: ${total.toFixed(2)}. Nothing can be below ${bound.toFixed(2)}${less}.`
+}
 
 /** What else a circuit brings that its seat depends on. */
 export const circuitSays = ({ phases, hasLead, isShared, leakageMA, surge }: SeatedCircuit): string =>

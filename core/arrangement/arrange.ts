@@ -3,7 +3,7 @@ import { anneal } from './anneal'
 import { lowerBound } from './bound'
 import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 import { quickTotal } from './quick-total'
-import { costsOf, totalOf, type Costs, type Weights } from './wishes'
+import { PROVED_WITHIN, costsOf, totalOf, type Costs, type Weights } from './wishes'
 
 export interface Arranged {
   readonly seating: Seating
@@ -11,7 +11,7 @@ export interface Arranged {
   readonly total: number
   /** Nothing that can be seated costs less than this. */
   readonly bound: number
-  /** Every arrangement was looked at, or none can be better. */
+  /** Every arrangement was looked at, or none can be better by more than `PROVED_WITHIN`. */
   readonly isProved: boolean
 }
 
@@ -53,7 +53,13 @@ export function arrange(
     : search(circuits, board, { cost, bound, moves })
   const costs = costsOf(circuits, board, seating)
   const total = totalOf(costs, weights)
-  return { seating, costs, total, bound: isSmall ? total : bound, isProved: isSmall || total <= bound + 1e-9 }
+  return {
+    seating,
+    costs,
+    total,
+    bound: isSmall ? total : bound,
+    isProved: isSmall || total <= bound * (1 + PROVED_WITHIN) + 1e-9,
+  }
 }
 
 /** Every order of the circuits and the spare seats. */

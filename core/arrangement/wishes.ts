@@ -25,6 +25,9 @@ export const USUAL_WEIGHTS: Weights = {
 /** Of the rated residual current, 30 mA, no more than this stands in a section; BS 7671 531.3.2, from memory. */
 export const LEAKAGE_LIMIT_MA = 9
 
+/** A share of the total that nobody would notice: what is this near to its bound counts as proved. */
+export const PROVED_WITHIN = 0.002
+
 /** Each wish as a share of what could go wrong with it: 0 is as good as can be. */
 export type Costs = Readonly<Record<Wish, number>>
 

@@ -14,6 +14,7 @@ import { quickTotal } from '#core/arrangement/quick-total'
 import { costsOf, totalOf, USUAL_WEIGHTS, WISHES } from '#core/arrangement/wishes'
 import { practiceInstallation, practiceRig, sockets } from '#core/bay/practice/installations'
 import { referenceDesign } from '#core/design/reference'
+import { boundSays } from '#words/arrangement'
 import { splitBoard } from '../support/bay'
 
 const circuit = (parts: Partial<SeatedCircuit> = {}): SeatedCircuit => ({
@@ -236,6 +237,26 @@ describe('the best arrangement', () => {
         },
       ),
       { numRuns: 120 },
+    )
+  })
+  it('of a usual consumer unit of ten ways is proved, and the words say how far', () => {
+    const circuits = [26, 16, 5, 20, 11, 8, 3, 14].map((currentA, i) =>
+      circuit({
+        currentA,
+        ratingA: 32,
+        heatW: lossW(32, currentA),
+        area: i % 2 ? 'ground' : 'first',
+        isShared: false,
+      }),
+    )
+    const found = arrange(circuits, board({ ways: 10, reach: 12 }), USUAL_WEIGHTS) as Arranged
+    expect(found.isProved).toBe(true)
+    expect(boundSays(found)).toMatch(/^Proved: nothing that can be seated/)
+    expect(boundSays({ total: 2, bound: 2, isProved: true })).toBe(
+      'Proved: nothing that can be seated meets these wishes better.',
+    )
+    expect(boundSays({ total: 2, bound: 1.9, isProved: false })).toBe(
+      'Best found: 2.00. Nothing can be below 1.90, which is 5.0 % less.',
     )
   })
   it('keeps the three poles of a device in one way, each seat taken once; the same board gives the same', () => {

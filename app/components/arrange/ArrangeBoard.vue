@@ -123,11 +123,7 @@ function take() {
           <h2>Result</h2>
           <ArrangeFigures v-if="columns.length" :columns="columns" :circuits="laid.circuits" />
           <p v-if="best" role="status" class="soft" data-testid="arrange-state">
-            {{
-              best.isProved
-                ? 'Proved: nothing that can be seated meets these wishes better.'
-                : boundSays(best)
-            }}
+            {{ boundSays(best) }}
           </p>
           <p v-for="{ wish, gains } in prices" :key="wish" class="small">{{ priceSays(wish, gains) }}</p>
         </section>
