@@ -25,7 +25,7 @@ export function partElements(part: Part, at: LoadsAt): Element[] {
     case 'switch':
       return switchElements(part, at.state.thrown[id] ?? false)
     case 'arrester':
-      return at.state.inUse[id] ? arresterElements(part) : []
+      return arresterElements(part, at.state.inUse[id] ?? false)
     case 'standby':
       return standbyElements(part, at)
     case 'changeover':
@@ -113,7 +113,7 @@ const changeoverElements = ({ id, poles }: Changeover, isOnStandby: boolean): Im
     ),
   )
 
-const arresterElements = ({ id, poles, clampV }: Arrester): Impedance[] =>
+const arresterElements = ({ id, poles, clampV }: Arrester, isIn: boolean): Impedance[] =>
   poles.map((pole) => ({
     kind: 'impedance',
     name: `${id}:${pole}`,
@@ -121,6 +121,7 @@ const arresterElements = ({ id, poles, clampV }: Arrester): Impedance[] =>
     to: `${id}.E`,
     ohm: real(ARRESTER_OHM),
     law: { kind: 'varistor', clampV },
+    isOpen: !isIn,
   }))
 
 /** A resistor from behind one pole to before the neighbouring one, past the summing core. */
