@@ -36,7 +36,8 @@ const MEANS: Readonly<Record<SpotKind, Readonly<Record<string, string>>>> = {
   },
   mark: {
     oneWay:
-      'The device is unidirectional, by its arrow with the bar, and is fed from both ends: it may fail to break a fault.',
+      'The device is unidirectional, by its arrow with the bar, and is fed from both ends: ' +
+      'it may fail to break a fault.',
   },
   sources: { none: 'The multiple supplies notice is missing.' },
   flying: {

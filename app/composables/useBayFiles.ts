@@ -28,7 +28,7 @@ export function useBayFiles({ key, wiring, run, touch }: Bay) {
   const ACTS = { wired: takeWired, strip: wiring.strip, listing: saveNetwork, rig: saveBay }
   return async (what: keyof typeof ACTS): Promise<void> => {
     const changesWiring = what === 'wired' || what === 'strip'
-    if (changesWiring && touch.isLive.value) return warn('The bay is live. Switch the supply off first.')
+    if (changesWiring && touch.isLive.value) return warn('The bay is live. Switch every supply off first.')
     await ACTS[what]()
   }
 }

@@ -1,6 +1,6 @@
 import { energiseInOrder } from '#core/bay/behaviour/energise'
 import type { Action } from '#core/bay/behaviour/happenings'
-import { deadState, type BayState } from '#core/bay/behaviour/state'
+import { deadState, isEnergised, type BayState } from '#core/bay/behaviour/state'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts } from '#core/bay/model/terminals'
 import { NO_SETUP } from '#core/bay/instruments/setup'
@@ -43,7 +43,9 @@ export function useBayRun(rig: () => Rig | null) {
       story.tell(played.happenings, indexParts(wired))
       state.value = played.state
       live.value = new Set(
-        played.state.isSupplyOn ? await work({ kind: 'live', rig: wired, state: played.state }) : [],
+        isEnergised(wired.parts, played.state)
+          ? await work({ kind: 'live', rig: wired, state: played.state })
+          : [],
       )
     } finally {
       isBusy.value = false

@@ -1,3 +1,4 @@
+import { isEnergised } from '#core/bay/behaviour/state'
 import { tracePoint, type TracedPole } from '#core/bay/behaviour/trace-point'
 import { INSTRUMENTS } from '#core/bay/instruments/take'
 import type { Colour, Part, TerminalRef } from '#core/bay/model/rig'
@@ -29,7 +30,9 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const touchOhm = ref(0.05)
   const { pair, pairWith } = useTerminalPair()
 
-  const isLive = computed(() => run.state.value?.isSupplyOn ?? false)
+  const isLive = computed(
+    () => run.state.value !== null && isEnergised([...wiring.parts.value.values()], run.state.value),
+  )
   const meter = useProbes(run, () => isLive.value)
   const { settings, probes, taken } = meter
   const part = (id: string): Part | undefined => wiring.parts.value.get(id)
@@ -80,7 +83,7 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   }
 
   function connect(ref: TerminalRef): void {
-    if (isLive.value) return warn('The bay is live. Switch the supply off before a conductor is moved.')
+    if (isLive.value) return warn('The bay is live. Switch every supply off before a conductor is moved.')
     if (start.value === ref) return void (start.value = null)
     if (start.value === null) {
       start.value = ref

@@ -74,7 +74,8 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   }
   function link(a: string, b: string): void {
     settings.value = { ...settings.value, linking: false }
-    if (isLive()) return warn('A link on a live board would be a short circuit. Switch the supply off first.')
+    if (isLive())
+      return warn('A link on a live board would be a short circuit. Switch every supply off first.')
     if (a !== b) links.value = [...links.value, [a, b]]
     void measure()
   }
@@ -91,7 +92,7 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
     void measure()
   }
   function free(wire: string, end: 'from' | 'to'): void {
-    if (isLive()) return warn('The bay is live. Switch the supply off before an end is taken out.')
+    if (isLive()) return warn('The bay is live. Switch every supply off before an end is taken out.')
     if (!freed.value.some((one) => one.wire === wire && one.end === end))
       freed.value = [...freed.value, { wire, end }]
     void measure()

@@ -15,9 +15,9 @@ const WARM = 0.012
 const COLD = 3e-6
 
 /**
- * From a good seating to a better one: two seats swapped, a stretch turned round, or one circuit moved along, dearer ones too
- * at first and ever fewer of them. S. Kirkpatrick, C. D. Gelatt, M. P. Vecchi, Optimization by simulated annealing, Science
- * 220 (1983), from memory.
+ * From a good seating to a better one: two seats swapped, a stretch turned round, or one circuit moved
+ * along, dearer ones too at first and ever fewer of them. S. Kirkpatrick, C. D. Gelatt, M. P. Vecchi,
+ * Optimization by simulated annealing, Science 220 (1983), from memory.
  */
 export function anneal(begun: Seating, { circuits, board, cost, random, moves }: Annealing): Seating {
   let [seating, total] = [begun, cost(begun)]

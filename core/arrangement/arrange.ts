@@ -98,7 +98,10 @@ interface Search {
   readonly moves: number
 }
 
-/** From several beginnings by swaps that help until none does any more; from the best of them by chance and ever less of it. */
+/**
+ * From several beginnings by swaps that help until none does any more; from the best of them by chance and
+ * ever less of it.
+ */
 function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, bound, moves }: Search) {
   const random = randomLcg(SEED)
   let best: Seating = firstSeating(circuits, board, null)
@@ -113,7 +116,10 @@ function search(circuits: readonly SeatedCircuit[], board: EmptyBoard, { cost, b
   return climb([...cooled], board, cost, circuits).seating
 }
 
-/** Three-phase circuits in the first ways, the others largest first onto the line that carries least; or by chance. */
+/**
+ * Three-phase circuits in the first ways, the others largest first onto the line that carries least; or by
+ * chance.
+ */
 function firstSeating(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,

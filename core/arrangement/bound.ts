@@ -8,9 +8,9 @@ import { LEAKAGE_LIMIT_MA, type Weights } from './wishes'
 const EVERY_SHARING = 11
 
 /**
- * What no seating can fall below, wish by wish: the least neutral current of any sharing among the lines, the least
- * that neighbours can warm each other, the neutral leads for which no seat within reach is left, one change for each part
- * of the building but the first, leakage beyond what all RCDs together may carry.
+ * What no seating can fall below, wish by wish: the least neutral current of any sharing among the lines,
+ * the least that neighbours can warm each other, the neutral leads for which no seat within reach is left,
+ * one change for each part of the building but the first, leakage beyond what all RCDs together may carry.
  */
 export function lowerBound(
   circuits: readonly SeatedCircuit[],

@@ -8,11 +8,12 @@ const FIRST_STEP = 1
 const SHRINK = 0.985
 
 /**
- * What the row of devices costs at least: warm neighbours, parts of the building that change, gaps that would part them, and
- * neutral leads out of reach. A path through all circuits, from below by spanning trees in which every circuit is drawn to
- * two neighbours. M. Held, R. M. Karp, The traveling-salesman problem and minimum spanning trees, Operations Research 18
- * (1970), from memory. Circuits with a lead fill the seats within reach: the more of them, the seldomer a circuit
- * without one can stand beside them, unless leads are left out of reach.
+ * What the row of devices costs at least: warm neighbours, parts of the building that change, gaps that
+ * would part them, and neutral leads out of reach. A path through all circuits, from below by spanning trees
+ * in which every circuit is drawn to two neighbours. M. Held, R. M. Karp, The traveling-salesman problem and
+ * minimum spanning trees, Operations Research 18 (1970), from memory. Circuits with a lead fill the seats
+ * within reach: the more of them, the seldomer a circuit without one can stand beside them, unless leads are
+ * left out of reach.
  */
 export function rowBound(
   circuits: readonly SeatedCircuit[],
@@ -45,9 +46,9 @@ const MOST_FILLINGS = 3000
 const FILLING_ROUNDS = 40
 
 /**
- * With every lead within reach the row falls into what stands up to the last of them, together with as many others as there
- * is room for, and the rest: for every choice of those others a path through each part and what joins the two. `pull`:
- * a good beginning.
+ * With every lead within reach the row falls into what stands up to the last of them, together with as many
+ * others as there is room for, and the rest: for every choice of those others a path through each part and
+ * what joins the two. `pull`: a good beginning.
  */
 function partedBound(row: Row, free: number, pull: Float64Array): number {
   const all = Array.from({ length: row.n }, (_, i) => i)
@@ -141,8 +142,9 @@ interface Tolls {
 }
 
 /**
- * The cheapest path, from below, that uses up no more of the seats within reach than are free: a circuit without a lead
- * among those with one is passed to and from, and a gap between two with a lead takes a seat as it does.
+ * The cheapest path, from below, that uses up no more of the seats within reach than are free: a circuit
+ * without a lead among those with one is passed to and from, and a gap between two with a lead takes a seat
+ * as it does.
  */
 function pathBound(
   row: Row,
@@ -176,8 +178,8 @@ interface Climb {
 }
 
 /**
- * The cheapest tree over all circuits, and two ends from a place outside the row, with every circuit dearer by its pull; less
- * all pulls twice, since each circuit of a row has two neighbours.
+ * The cheapest tree over all circuits, and two ends from a place outside the row, with every circuit dearer
+ * by its pull; less all pulls twice, since each circuit of a row has two neighbours.
  */
 function spanningTree(row: Row, members: Int32Array, pull: Float64Array, toll: Tolls) {
   const { n, change, warmth, side } = row

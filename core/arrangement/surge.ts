@@ -4,7 +4,10 @@ import { seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './bo
 const MODULE_MM = 18
 /** Up and down to the terminals, whatever stands where, mm; common practice, no source. */
 const ENDS_MM = 200
-/** All leads of an SPD together are best no longer than this, and never twice as long, m; BS 7671 534.4.8, from memory. */
+/**
+ * All leads of an SPD together are best no longer than this, and never twice as long, m; BS 7671 534.4.8,
+ * from memory.
+ */
 export const SURGE_LEAD_M = 0.5
 
 /** Leads from the device of an SPD to it, and on to the earth bar at the incoming end, m, by the seats of the two. */

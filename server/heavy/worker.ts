@@ -17,5 +17,6 @@ export const compareAll = (
   books: readonly [BookChosen, BookChosen],
 ) => designs.map(({ installation, rules }) => compareDesigns(installation, rules, books))
 
-/* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same functions run in place where there is none. */
+/* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same
+   functions run in place where there is none. */
 export { previewPlant, whatIfQuestions }

@@ -1,4 +1,5 @@
-/* A board laid out as an exercise: set with its best arrangement, handed in, marked, and shown once it can no longer be copied. */
+/* A board laid out as an exercise: set with its best arrangement, handed in, marked, and shown once it can
+   no longer be copied. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { swapped } from '#core/arrangement/swap'
 import { USUAL_WEIGHTS } from '#core/arrangement/wishes'
@@ -15,6 +16,7 @@ import {
   withdrawLayout,
 } from '../../server/services/layouts'
 import { aBoardOf } from '../bench/boards'
+import { createRepos } from '../../server/repos'
 import { aCentre, type Centre } from '../support/centre'
 import { refusal, refusedAtOnce } from '../support/refusal'
 
@@ -64,6 +66,39 @@ describe('a board that is set', () => {
     tryLayout(centre.context, centre.assessor, id, { seating: [...view.start], tries: 0 })
     const { results } = showLayout(centre.context, centre.assessor, id)
     expect(results).toMatchObject([{ name: centre.apprentice.name, tries: 5, percent: 100 }])
+  })
+
+  it('set before a wish came to be is marked without it', async () => {
+    const id = await set()
+    centre.db
+      .prepare("UPDATE layout_task SET document = json_remove(document, '$.weights.surge') WHERE id = ?")
+      .run(id)
+    // As after a start of the server: nothing of it is kept in memory.
+    const context = { ...centre.context, repos: createRepos(centre.db) }
+    const view = showLayout(context, centre.apprentice, id)
+    expect(view.weights).toEqual({ ...USUAL_WEIGHTS, surge: 0 })
+    const after = tryLayout(context, centre.apprentice, id, { seating: [...view.start], tries: 0 })
+    expect(after.tries).toMatchObject([{ percent: 0 }])
+    for (const { by } of after.mark!.lost) expect(by).toBeGreaterThan(0)
+  })
+
+  it('with an SPD has it on the board, marked by the length of its leads', async () => {
+    const own = aBoardOf(6)
+    const [first] = own.installation.boards
+    const surge = { deviceWay: 8, way: 9 }
+    const boards = [{ ...first!, ways: 10, surge }, ...own.installation.boards.slice(1)]
+    exerciseId = createExercise(centre.context, centre.instructor, {
+      ...own,
+      code: 'T-91',
+      installation: { ...own.installation, boards },
+    }).id
+    const view = showLayout(centre.context, centre.apprentice, await set())
+    expect(view.circuits.filter((circuit) => circuit.surge).map(({ name }) => name)).toEqual([
+      'Device of SPD',
+      'SPD',
+    ])
+    const marked = tried(view.id, view, view.start)
+    expect(marked.mark!.lost.map(({ wish }) => wish)).toContain('surge')
   })
 
   it('takes a try once, and none that leaves a circuit out', async () => {

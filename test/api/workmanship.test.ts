@@ -248,6 +248,24 @@ describe('rounds of the trainer', () => {
     expect(await refusal(() => endRound(context, apprentice, id, { spots: [], answers: {} }))).toBe('runOver')
     expect(listRounds(context, apprentice)).toMatchObject([{ id, percent: 100 }])
   })
+  it('are shown and marked in the manner in which they were begun, whatever came to the scenes since', () => {
+    const { context, apprentice } = centre
+    const { id } = startRound(context, apprentice, 'board')
+    // A seed at which the manners differ: the later one has a board with a battery.
+    const seed = Array.from({ length: 60 }, (_, i) => i).find((one) =>
+      sceneOf('board', one).spots.some(({ kind }) => kind === 'mark'),
+    )!
+    centre.db.prepare('UPDATE inspection_round SET drawn = 2, seed = ? WHERE id = ?').run(seed, id)
+    const former = sceneOf('board', seed, 2)
+    expect(showRound(context, apprentice, id).spots.map(({ id: spot }) => spot)).toEqual(
+      former.spots.map(({ id: spot }) => spot),
+    )
+    const over = endRound(context, apprentice, id, {
+      spots: former.defects.map(({ spot, grade }) => ({ spot, grade, remark: '' })),
+      answers: {},
+    })
+    expect(over.over!.score).toMatchObject({ percent: 100, missed: [], false: [] })
+  })
   it('of a former manner of drawing keep their result; their picture is gone, and that is said', async () => {
     const { context, apprentice } = centre
     const { id } = startRound(context, apprentice, 'board')

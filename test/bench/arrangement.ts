@@ -1,5 +1,5 @@
-/* A board of 36 single-phase circuits on 12 three-phase ways: how soon a good arrangement is there, and how far the best found
-   stands above what none can be below. */
+/* A board of 36 single-phase circuits on 12 three-phase ways: how soon a good arrangement is there, and
+   how far the best found stands above what none can be below. */
 import { randomLcg } from 'd3-random'
 import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { SeatedCircuit } from '#core/arrangement/board'

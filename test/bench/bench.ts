@@ -1,5 +1,5 @@
-/* npm run bench: the core against its limits and against ngspice, screens in a slowed browser, a centre after five years.
-   Separate from tests. */
+/* npm run bench: the core against its limits and against ngspice, screens in a slowed browser, a centre
+   after five years. Separate from tests. */
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -154,7 +154,8 @@ report(
   LIMITS.energiseMs,
 )
 
-// Every fault that can be planted, each with the whole sheet that it makes: of six circuits all, of twelve ways every third.
+// Every fault that can be planted, each with the whole sheet that it makes: of six circuits all, of twelve
+// ways every third.
 const sixBay = buildRig(six.installation, designOf(six), 'bench')!
 for (const [name, rig, every] of [
   ['six circuits', sixBay, 1],

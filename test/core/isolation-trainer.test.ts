@@ -91,6 +91,13 @@ describe('scenarios', () => {
     const right = play('backup-battery', first(), off('b1w3'), off('backupiso'), dead, inside)
     expect(right.state.acts.find(({ kind }) => kind === 'testDead')!.shows).toBe(false)
     expect(critical(right)).toEqual([])
+    // The breaker back on, the circuit is fed from the grid again and the battery's inverter rests.
+    const back = play('backup-battery', first(), off('b1w3'), off('backupiso'), dead, inside, restore('b1w3'))
+    expect(critical(back)).toEqual([])
+    expect([back.state.bay.thrown.over ?? false, back.state.bay.inUse.backup ?? false]).toEqual([
+      false,
+      false,
+    ])
   })
   it('right circuit: everything kept, nothing felt, and back again', () => {
     const run = play(

@@ -1,5 +1,5 @@
-/* A source that takes over where the grid is gone: in the bay, under test, in design, record, inspection and questions.
-   BS 7671 551 and 514.15.1, from memory; first principles for currents. */
+/* A source that takes over where the grid is gone: in the bay, under test, in design, record, inspection
+   and questions. BS 7671 551 and 514.15.1, from memory; first principles for currents. */
 import { describe, expect, it } from 'vitest'
 import { energiseInOrder } from '#core/bay/behaviour/energise'
 import { fedEnds } from '#core/bay/behaviour/fed-ends'
@@ -9,9 +9,12 @@ import { trace } from '#core/bay/behaviour/trace'
 import { tracePoint } from '#core/bay/behaviour/trace-point'
 import { spiceListing } from '#core/bay/network/spice'
 import { simulate } from '#core/bay/behaviour/simulate'
-import { deadState, workingState, type BayState } from '#core/bay/behaviour/state'
+import { deadState, isEnergised, workingState, type BayState } from '#core/bay/behaviour/state'
+import { prepare } from '#core/bay/instruments/setup'
+import { readVoltage } from '#core/bay/instruments/voltage'
 import { standbyLineOhm } from '#core/bay/build/standby'
 import { layoutBay } from '#core/bay/layout/layout'
+import type { Rig } from '#core/bay/model/rig'
 import { rigProblems } from '#core/bay/model/check'
 import { indexParts } from '#core/bay/model/terminals'
 import { installationAdvice } from '#core/design/advice'
@@ -55,7 +58,7 @@ describe('the bay', () => {
     for (const ref of ['changeover.L grid', 'changeover.N standby', 'changeover.L out', 'standby.E'])
       expect(terminals.has(ref)).toBe(true)
   })
-  it('stands at its voltage from the grid, from the standby source once that has taken over, and from neither before', () => {
+  it('stands at its voltage from the grid, and from the standby source once that has taken over', () => {
     const working = workingState(rig)
     expect(volts(working, `${lamp}.L`)).toBeGreaterThan(220)
     const dark = follow(working, gone, 2)
@@ -73,11 +76,47 @@ describe('the bay', () => {
     expect([state.thrown.changeover, state.inUse.standby]).toEqual([false, false])
     expect(volts(state, `${lamp}.L`)).toBeGreaterThan(220)
   })
+  it('keeps the bay live with the supply off: nobody wires it, and an instrument says so', () => {
+    const { state } = follow(workingState(rig), gone, 10)
+    expect(state.isSupplyOn).toBe(false)
+    expect(isEnergised(rig.parts, state)).toBe(true)
+    expect(isEnergised(rig.parts, workingState(rig))).toBe(true)
+    expect(isEnergised(rig.parts, deadState(rig))).toBe(false)
+    const open = { ...state, closed: { ...state.closed, b1main: false } }
+    const shown = readVoltage(prepare(rig, open), { at: `${lamp}.L`, to: `${lamp}.N` })
+    expect(shown.hazards.map(({ code }) => code)).not.toContain('supplyOff')
+  })
   it('starts nothing at a bay that has never had the grid', () => {
     const { state } = follow(deadState(rig), [{ atS: 1, kind: 'close', part: 'b1main', on: true }], 60)
     expect(state.thrown.changeover ?? false).toBe(false)
     const energised = follow(deadState(rig), energiseInOrder(rig), 60)
     expect(energised.state.thrown.changeover ?? false).toBe(false)
+  })
+  it('one that a hand puts over, or that has no neutral, is solved too', () => {
+    const lines = ['L1', 'L2', 'L3'] as const
+    const bare: Rig = {
+      ...rig,
+      parts: [
+        ...rig.parts,
+        { kind: 'changeover', id: 'x', name: 'X', board: null, circuit: null, poles: lines, afterS: 1 },
+        {
+          kind: 'changeover',
+          id: 'y',
+          name: 'Y',
+          board: null,
+          circuit: null,
+          poles: ['L', 'N'],
+          afterS: null,
+        },
+      ],
+    }
+    const { happenings, state } = simulate(bare, workingState(bare), gone, { untilS: 10 })
+    expect(happenings.some(({ kind }) => kind === 'unsolved')).toBe(false)
+    expect([state.thrown.changeover, state.thrown.x ?? false, state.thrown.y ?? false]).toEqual([
+      true,
+      false,
+      false,
+    ])
   })
   it('never joins both: on either side the other is parted in every pole', () => {
     for (const isOver of [false, true]) {
@@ -185,6 +224,9 @@ describe('on the form', () => {
     const read = readForm({ ...before, code: 'X-1', title: 'Board', criteria: 'a' }, DEFAULT_POLICY)
     expect(read.problems).toEqual({})
     expect(read.exercise!.installation.intake).not.toHaveProperty('standby')
+  })
+  it('what was typed for its power stands in nobody’s way once there is none', () => {
+    expect(filled({ standby: 'none', standbyPower: 'six' }).problems).toEqual({})
   })
   it('its power is asked for, and one that cannot be is named', () => {
     expect(filled({ standby: 'battery', standbyPower: '' }).problems).toEqual({

@@ -1,5 +1,5 @@
-/* Surge protection on a board: in the bay, under test, laid out, on the form, in stores. BS 7671 534.4 and 643.3.3, from
-   memory. */
+/* Surge protection on a board: in the bay, under test, laid out, on the form, in stores. BS 7671 534.4 and
+   643.3.3, from memory. */
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { arrange, type Arranged } from '#core/arrangement/arrange'

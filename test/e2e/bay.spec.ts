@@ -99,7 +99,7 @@ test('a neutral on the other bar: continuity passes, both devices trip with the 
 
   await mode(page, 'Connect')
   await terminal(page, 'b1nA.4')
-  await expect(page.getByText('Switch the supply off before a conductor is moved.').first()).toBeVisible()
+  await expect(page.getByText('Switch every supply off before a conductor is moved.').first()).toBeVisible()
 })
 
 test('three lines without their neutral show what each lamp gets, and the saved network agrees in ngspice', async ({

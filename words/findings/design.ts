@@ -5,6 +5,7 @@ import { INFEED_NAME, STANDBY_NAME } from '../names'
 import type { Standby } from '#core/installation/installation'
 import type { Infeed } from '#core/regulations/infeed'
 
+const standbyName = (source: string): string => STANDBY_NAME[source as Standby['source']]
 const kilowatts = (watt: number): string => `${(watt / 1e3).toFixed(1)} kW`
 
 /** Sources by their names in a sentence. */
@@ -116,11 +117,12 @@ export const ADVICE_SENTENCES: SentencesOf<AdviceParams> = {
     `Two supplies, the grid and ${infeedNames(p.infeeds)}: devices between them must be bidirectional. ` +
     'Fix the multiple supplies notice at the main switch (514.15.1).',
   'advice.standby': (p) =>
-    `With the ${STANDBY_NAME[p.source as Standby['source']]} in charge fault currents are small and the neutral is earthed at the source. ` +
+    `With the ${standbyName(p.source)} in charge fault currents are small ` +
+    'and the neutral is earthed at the source. ' +
     'Island mode and its earthing are not computed here: follow the maker and BS 7671 551.4. ' +
     'The change-over disconnects all live conductors, the neutral too; fix the multiple supplies notice (514.15.1).',
   'advice.standbyTooSmall': (p) =>
-    `The demand is ${kilowatts(p.demandW)}, the ${STANDBY_NAME[p.source as Standby['source']]} gives ${kilowatts(p.powerW)}: ` +
+    `The demand is ${kilowatts(p.demandW)}, the ${standbyName(p.source)} gives ${kilowatts(p.powerW)}: ` +
     'say which circuits it feeds, or take a larger one.',
   'advice.notSelective': (p) => `Not selective: ${p.why}.`,
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { SURGE_LEAD_M } from '#core/arrangement/surge'
 import type { SeatedCircuit } from '#core/arrangement/board'
 import type { Measured } from '#core/arrangement/measure'
 import { LINES } from '#core/installation/installation'
@@ -26,7 +27,7 @@ const OTHERS: readonly { readonly name: string; readonly says: (of: Measured) =>
     says: ({ downAtOnce }) => downAtOnce.map((area) => area || 'the building').join(', ') || 'no part',
   },
   {
-    name: 'Leads of the SPD (0.5 m or less)',
+    name: `Leads of the SPD (${SURGE_LEAD_M} m or less)`,
     says: ({ surgeLeadM }) => (surgeLeadM === null ? 'no SPD' : `${surgeLeadM.toFixed(2)} m`),
   },
   {

@@ -65,7 +65,7 @@ const uniqueWays = computed(() =>
       @take="emit('take', $event)"
     />
     <p v-if="locked" class="stitched waiting">
-      The bay is live. Switch the supply off before a conductor is moved.
+      The bay is live. Switch every supply off before a conductor is moved.
     </p>
     <p v-for="trouble in troubles" :key="trouble" class="stitched stop">{{ trouble }}</p>
     <p v-if="wires.length === 0" class="soft">

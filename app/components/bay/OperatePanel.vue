@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BayState } from '#core/bay/behaviour/state'
+import { isEnergised, type BayState } from '#core/bay/behaviour/state'
 import type { Part } from '#core/bay/model/rig'
 import type { RunLine } from '~/composables/useBayStory'
 import { MOST_LOAD_W } from '~/composables/useTrialSetup'
@@ -42,6 +42,8 @@ const loadable = computed(() =>
     'load' in part && part.load ? [{ part, watt: props.loads[part.id] ?? part.load.watt }] : [],
   ),
 )
+/** By its supply, or by a standby source that runs. */
+const isFed = computed(() => isEnergised(props.parts, props.state))
 const supply = computed(() => props.parts.find(({ kind }) => kind === 'supply'))
 const log = ref<HTMLElement | null>(null)
 const WORD: Readonly<Record<string, readonly [string, string]>> = {
@@ -89,10 +91,8 @@ watch(
       </li>
     </ol>
     <div class="row wrap">
-      <el-button size="small" :disabled="isBusy || !state.isSupplyOn" @click="emit('wait', 60)"
-        >Wait a minute</el-button
-      >
-      <el-button size="small" :disabled="isBusy || !state.isSupplyOn" @click="emit('wait', 3600)"
+      <el-button size="small" :disabled="isBusy || !isFed" @click="emit('wait', 60)">Wait a minute</el-button>
+      <el-button size="small" :disabled="isBusy || !isFed" @click="emit('wait', 3600)"
         >Wait an hour</el-button
       >
       <el-button size="small" :disabled="isBusy" @click="emit('reset')">All as before</el-button>

@@ -24,6 +24,7 @@ const emit = defineEmits<{
 }>()
 const words = (step: 'mainSwitch' | 'demand') =>
   props.design?.values[step] === undefined ? '' : stepWords(step, props.design.values[step])
+const SURGE = { surge: 'SPD way', surgeDevice: 'behind' } as const
 const input = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -84,26 +85,16 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
           />
           Ω</label
         >
-        <span class="pair"
-          ><label
-            >SPD way
+        <span class="pair">
+          <label v-for="(name, field) in SURGE" :key="field"
+            >{{ name }}
             <input
               class="short"
-              :class="{ bad: problems.surge }"
-              :value="row.surge"
-              :name="`${id}.surge`"
+              :class="{ bad: problems[field] }"
+              :value="row[field]"
+              :name="`${id}.${field}`"
               placeholder="none"
-              @input="emit('write', 'surge', input($event))"
-          /></label>
-          <label
-            >behind
-            <input
-              class="short"
-              :class="{ bad: problems.surgeDevice }"
-              :value="row.surgeDevice"
-              :name="`${id}.surgeDevice`"
-              placeholder="none"
-              @input="emit('write', 'surgeDevice', input($event))"
+              @input="emit('write', field, input($event))"
           /></label>
         </span>
         <span v-if="!locked" class="adds" @click.stop @focusin.stop><slot /></span>

@@ -2,7 +2,7 @@ import type { Solved } from '../network/solve'
 import type { Rig, Supply } from '../model/rig'
 import type { Action, Happening } from './happenings'
 import { solveBay } from './network-of'
-import { goneOver, overdueIn, withGridSeen, type Overdue } from './standby'
+import { goneOver, gridRemembered, overdueIn, type Overdue } from './standby'
 import type { BayState } from './state'
 import { USUAL_SPECIMENS, threatsTo, type Specimens } from './threats'
 import { TripProgress, type Due } from './trip-progress'
@@ -60,8 +60,9 @@ function courseOf(rig: Rig, state: BayState, actions: readonly Action[]): Course
 }
 
 /**
- * What happens at a bay: actions in order, devices opening when their time has come, loads going dark. Time that a device
- * has carried an overcurrent is added up as shares of its opening time. Ends when nothing is left to happen or after `untilS`.
+ * What happens at a bay: actions in order, devices opening when their time has come, loads going dark. Time
+ * that a device has carried an overcurrent is added up as shares of its opening time. Ends when nothing is
+ * left to happen or after `untilS`.
  */
 export function simulate(
   start: Rig,
@@ -176,7 +177,7 @@ function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 's
     'part' in action ? { ...marks, [action.part]: on } : marks
   switch (action.kind) {
     case 'supply':
-      return { rig, state: { ...state, isSupplyOn: action.on, running: gridSeen(rig, state) } }
+      return { rig, state: { ...state, isSupplyOn: action.on, running: gridRemembered(rig, state) } }
     case 'close':
       return { rig, state: { ...state, closed: mark(state.closed, action.on) } }
     case 'throw':
@@ -189,12 +190,6 @@ function act(rig: Rig, state: BayState, action: Action): Pick<Course, 'rig' | 's
       return { rig: { ...rig, leaks: [...rig.leaks, action.leak] }, state }
   }
 }
-
-/** Motors stand still; a change-over goes on remembering that it had the grid. */
-const gridSeen = (rig: Rig, { running }: BayState): BayState['running'] =>
-  Object.fromEntries(
-    rig.parts.flatMap(({ id, kind }) => (kind === 'changeover' && running[id] ? [[id, true]] : [])),
-  )
 
 /**
  * Notes loads that came on, went off or are harmed since the last solution, and motors that run up or have
@@ -210,8 +205,8 @@ function settleLoads(course: Course, solved: Solved): void {
     if (isHarmed && !was?.isHarmed) happenings.push({ atS, kind: 'overvoltage', part, volt })
   }
   course.before = readings
-  const running = { ...stillRunning(state, readings), ...gridSeen(rig, state) }
-  course.state = { ...state, running: withGridSeen(rig, { ...state, running }, solved, ratedV) }
+  const running = { ...stillRunning(state, readings), ...gridRemembered(rig, state, { solved, ratedV }) }
+  course.state = { ...state, running }
   noteMotors(course, readings)
 }
 

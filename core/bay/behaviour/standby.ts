@@ -1,5 +1,7 @@
 import type { Element } from '../network/network'
 import type { Changeover, Rig, StandbySource } from '../model/rig'
+import { partIdOf } from '../model/terminals'
+import { ZERO } from '../network/complex'
 import type { Solved } from '../network/solve'
 import type { BayState } from './state'
 import type { LoadsAt } from './load-elements'
@@ -7,7 +9,7 @@ import { impedance, lineElements } from './supply-elements'
 
 /** Where its own conductors join its terminals, Ω. */
 const JOINT_OHM = 0.5e-3
-/** Below this share of its voltage the grid counts as gone; common practice, no source (BS EN 60947-6-1 leaves it to be set). */
+/** Below this share of its voltage the grid counts as gone; common practice, no source. */
 const GONE_BELOW = 0.5
 
 /** Its lines while it runs, and its neutral, joined to its own earth terminal. */
@@ -22,25 +24,20 @@ export function standbyElements(part: StandbySource, { state, hertz }: LoadsAt):
 
 /** The standby source that a change-over joins; its own isolator may stand between. */
 export function standbyOf(rig: Rig, { id }: Changeover): StandbySource | undefined {
-  const first = rig.wires.find(({ from, to }) =>
-    [from, to].some((ref) => ref.startsWith(`${id}.`) && ref.endsWith(' standby')),
-  )
-  if (!first) return undefined
-  const other = (first.from.startsWith(`${id}.`) ? first.to : first.from).split('.')[0]!
-  const beyond = new Set([
-    other,
-    ...rig.wires.flatMap(({ from, to }) => {
-      const ends = [from, to].map((ref) => ref.split('.')[0]!)
-      return ends.includes(other) ? ends : []
-    }),
-  ])
-  return rig.parts.find((part): part is StandbySource => part.kind === 'standby' && beyond.has(part.id))
+  const beside = (part: string, terminal = '') =>
+    rig.wires.flatMap(({ from, to }) => {
+      const isHere = (ref: string) => partIdOf(ref) === part && ref.endsWith(terminal)
+      return [...(isHere(from) ? [partIdOf(to)] : []), ...(isHere(to) ? [partIdOf(from)] : [])]
+    })
+  const near = beside(id, ' standby')
+  const reached = new Set([...near, ...near.flatMap((part) => beside(part))])
+  return rig.parts.find((part): part is StandbySource => part.kind === 'standby' && reached.has(part.id))
 }
 
 /** Is the grid gone at this change-over? */
 export function isGridGone({ id, poles }: Changeover, solved: Solved, ratedV: number): boolean {
   const at = (pole: string) => solved.volt(`${id}.${pole} grid`)
-  const back = at('N')
+  const back = poles.includes('N') ? at('N') : ZERO
   return poles.some((pole) => {
     if (pole === 'N') return false
     const line = at(pole)
@@ -55,8 +52,8 @@ export interface Overdue {
 }
 
 /**
- * Automatic change-overs that stand on the wrong side: on the grid though it is gone, once it had been there, or on the
- * standby source though the grid is back.
+ * Automatic change-overs that stand on the wrong side: on the grid though it is gone, once it had been
+ * there, or on the standby source though the grid is back.
  */
 export function overdueIn(rig: Rig, state: BayState, solved: Solved, ratedV: number): Overdue[] {
   return rig.parts.flatMap((part): Overdue[] => {
@@ -78,19 +75,19 @@ export function goneOver(rig: Rig, state: BayState, { changeover, toStandby }: O
   }
 }
 
-/** Change-overs that have the grid remember it: they go over only when it has been there. */
-export const withGridSeen = (
+/**
+ * Change-overs that have had the grid, as running parts: they go over only when it has been there. With a
+ * solution those that have it now are among them.
+ */
+export const gridRemembered = (
   rig: Rig,
-  state: BayState,
-  solved: Solved,
-  ratedV: number,
-): BayState['running'] => ({
-  ...state.running,
-  ...Object.fromEntries(
-    rig.parts.flatMap((part) =>
-      part.kind === 'changeover' && part.afterS !== null && !isGridGone(part, solved, ratedV)
-        ? [[part.id, true]]
-        : [],
-    ),
-  ),
-})
+  { running }: BayState,
+  now?: { readonly solved: Solved; readonly ratedV: number },
+): BayState['running'] =>
+  Object.fromEntries(
+    rig.parts.flatMap((part) => {
+      if (part.kind !== 'changeover' || part.afterS === null) return []
+      const hasIt = now !== undefined && !isGridGone(part, now.solved, now.ratedV)
+      return running[part.id] || hasIt ? [[part.id, true]] : []
+    }),
+  )

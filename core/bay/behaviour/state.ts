@@ -38,3 +38,7 @@ export const workingState = (rig: Rig): BayState => ({
   closed: all(rig.parts, ({ kind }) => kind === 'device'),
   thrown: all(rig.parts, (part) => part.kind === 'switch' && part.action === 'one-way'),
 })
+
+/** Does any source feed the bay: its supply, or a standby source that runs? */
+export const isEnergised = (parts: readonly Part[], { isSupplyOn, inUse }: BayState): boolean =>
+  isSupplyOn || parts.some(({ kind, id }) => kind === 'standby' && (inUse[id] ?? false))

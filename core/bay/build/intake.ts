@@ -30,9 +30,9 @@ const PLASTIC_PIPE_OHM = 1e6
 const LARGEST_MM2 = 35
 
 /**
- * How the given Ze and fault current lie in line, neutral and earth of the supply. Ze is line and earth path together, of
- * TN-C-S the combined conductor among them; of TT the electrode is all of the rest. Where both cannot be, Ze decides: it
- * is what is measured at the bay.
+ * How the given Ze and fault current lie in line, neutral and earth of the supply. Ze is line and earth
+ * path together, of TN-C-S the combined conductor among them; of TT the electrode is all of the rest. Where
+ * both cannot be, Ze decides: it is what is measured at the bay.
  */
 function supplyShares({ arrangement, phases, zeOhm, ipfA }: Installation['intake']) {
   const loopOhm = U0_V / ipfA

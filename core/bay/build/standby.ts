@@ -5,8 +5,8 @@ import type { Conductor, Draft } from './draft'
 import { LINE_COLOURS } from './parts'
 
 /**
- * How many times its rated current a source drives into a short circuit: a small generator by its subtransient reactance, an
- * inverter hardly more than it is rated for; common practice, no source.
+ * How many times its rated current a source drives into a short circuit: a small generator by its
+ * subtransient reactance, an inverter hardly more than it is rated for; common practice, no source.
  */
 const FAULT_MULTIPLE: Readonly<Record<Standby['source'], number>> = {
   generator: 4,

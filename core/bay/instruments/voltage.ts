@@ -1,4 +1,5 @@
 import { angleDegrees, magnitude, real, subtract, type Complex } from '../network/complex'
+import { isEnergised } from '../behaviour/state'
 import { nodeOf, indexParts } from '../model/terminals'
 import { display, refused, type Hazard, type Reading, type Scale } from './reading'
 import { solveWith, voltBetween, type Probes } from './measure'
@@ -37,8 +38,8 @@ function between(bench: Bench, probes: Probes, ohm: number): number | undefined 
 const SHOWS_FROM_V = 0.05
 
 /** Nothing on the display says why: the supply is off, or there is none between these two. */
-const whyNothing = ({ state }: Bench): Hazard => ({
-  code: state.isSupplyOn ? 'deadHere' : 'supplyOff',
+const whyNothing = ({ rig, state }: Bench): Hazard => ({
+  code: isEnergised(rig.parts, state) ? 'deadHere' : 'supplyOff',
   params: {},
 })
 

@@ -124,8 +124,8 @@ function frameProblems(rig: Rig): RigProblem[] {
     if (part.board === null) return []
     const frame = frames.get(part.board)
     if (!frame) return [problem('noSuchBoard', part.id, { board: part.board })]
-    const way = part.kind === 'device' || part.kind === 'arrester' ? (part.way ?? null) : null
-    return way === null ? [] : wayProblems(part as DevicePart | Arrester, way, frame, taken)
+    if (part.kind !== 'device' && part.kind !== 'arrester') return []
+    return part.way == null ? [] : wayProblems(part, part.way, frame, taken)
   })
 }
 

@@ -100,7 +100,10 @@ export interface StandbySource extends Common {
   readonly lineOhm: number
 }
 
-/** Joins what is behind it to the grid or to the standby source, never to both. Terminals `<pole> grid`, `… standby`, `… out`. */
+/**
+ * Joins what is behind it to the grid or to the standby source, never to both. Terminals `<pole> grid`, `…
+ * standby`, `… out`.
+ */
 export interface Changeover extends Common {
   readonly kind: 'changeover'
   readonly poles: readonly Pole[]

@@ -65,6 +65,7 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
   const boards = idsIn(form.boards).map((id) => readBoard(id, form, problems))
   const circuits = idsIn(form.circuits).map((id) => readCircuit(id, form, problems))
   if (circuits.length === 0) problems.circuits = { code: 'noCircuit' }
+  const standby = readStandby(form, head.standbyPower, problems)
   if (INTAKE_BOXES.some((field) => field in problems)) return undefined
   const installation: Installation = onlyReadable(
     {
@@ -78,7 +79,7 @@ function readInstallation(form: ExerciseForm, head: Head, problems: Problems): I
         mainFuseA: Number(head.mainFuse),
         neutralMm2: Number(head.neutral),
         ...readService(form, head.arrangement as 'TN-S'),
-        ...readStandby(form, head.standbyPower, problems),
+        ...standby,
       },
       boards,
       circuits,
@@ -107,7 +108,11 @@ function readStandby(
   problems: Problems,
 ): Pick<Intake, 'standby'> {
   const source = STANDBY_SOURCES.find((known) => known === form.standby)
-  if (!source) return {}
+  if (!source) {
+    // Its box is not shown: what was typed there stands in nobody's way.
+    delete problems.standbyPower
+    return {}
+  }
   if (power === null) problems.standbyPower ??= { code: 'fill' }
   return { standby: { source, powerW: Number(power) } }
 }

@@ -27,7 +27,10 @@ export interface RecordFacts {
   readonly today: string
 }
 
-/** A source beside the supply, and the name of the circuit that brings it in; null behind the change-over at the origin. */
+/**
+ * A source beside the supply, and the name of the circuit that brings it in; null behind the change-over at
+ * the origin.
+ */
 export interface OtherSource {
   readonly infeed: Infeed
   readonly circuit: string | null

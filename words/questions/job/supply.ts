@@ -134,7 +134,9 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
     ({ intake: { standby } }) =>
       standby
         ? {
-            text: `The main fuse is out and everything is dark. The ${STANDBY_NAME[standby.source]} of this job can start by itself. Is the board isolated?`,
+            text:
+              'The main fuse is out and everything is dark. ' +
+              `The ${STANDBY_NAME[standby.source]} of this job can start by itself. Is the board isolated?`,
             expected: verdictAs(
               false,
               'The change-over joins the board to the other source. Isolate and lock off both, and prove dead.',
@@ -155,7 +157,8 @@ export const SUPPLY_QUESTIONS: readonly JobGenerator[] = [
             text: 'Must the change-over of this job switch the neutral too?',
             expected: verdictAs(
               true,
-              'The neutral of the standby source is earthed at the source: with both neutrals joined, neutral current would go by earth.',
+              'The neutral of the standby source is earthed at the source: ' +
+                'with both neutrals joined, neutral current would go by earth.',
             ),
             source: 'BS 7671 551.6.1, from memory',
           }
