@@ -80,7 +80,7 @@ export function partNote(part: Part): string {
     case 'standby':
       return 'N joined to E'
     case 'changeover':
-      return 'grid or standby'
+      return 'grid · standby · out'
     case 'supply':
       return part.arrangement === 'battery'
         ? `${part.volt} V battery`

@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { anneal } from './anneal'
 import { lowerBound } from './bound'
+import { exactRow } from './exact-row'
 import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit, type Seating } from './board'
 import { quickTotal } from './quick-total'
 import { PROVED_WITHIN, costsOf, totalOf, type Costs, type Weights } from './wishes'
@@ -22,8 +23,8 @@ export interface NotArranged {
   readonly seats: number
 }
 
-/** Up to so many single seats every order is looked at. */
-const EVERY_ORDER = 8
+/** Up to so many seats on three lines every order is looked at. */
+const EVERY_ORDER = 6
 /** How often a new order is begun from, where not every one can be. */
 const STARTS = 12
 /** Moves that are tried from the best of them. */
@@ -46,20 +47,46 @@ export function arrange(
     return { code: 'threePhaseOnOne', needed, seats }
   if (needed > seats) return { code: 'tooMany', needed, seats }
   const cost = quickTotal(circuits, board, weights)
-  const bound = lowerBound(circuits, board, weights, moves > MOVES)
-  const isSmall = seats <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
-  const seating = isSmall
-    ? bestOfAll(circuits.length, seats, cost)
-    : search(circuits, board, { cost, bound, moves })
+  const outside = lowerBound(circuits, board, weights, moves > MOVES)
+  const { seating, bound } =
+    board.phases === 1
+      ? bestRow(circuits, board, weights, { cost, bound: outside, moves })
+      : bestOnThree(circuits, board, { cost, bound: outside, moves })
   const costs = costsOf(circuits, board, seating)
   const total = totalOf(costs, weights)
-  return {
-    seating,
-    costs,
-    total,
-    bound: isSmall ? total : bound,
-    isProved: isSmall || total <= bound * (1 + PROVED_WITHIN) + 1e-9,
-  }
+  return { seating, costs, total, bound, isProved: total <= bound * (1 + PROVED_WITHIN) + 1e-9 }
+}
+
+interface Best {
+  readonly seating: Seating
+  readonly bound: number
+}
+
+/** A step along the row takes a small share of the time of a swap; the table of a longer look stays below 200 MB. */
+const STEPS_PER_MOVE = 40
+const TABLE = { first: 3e7, thorough: 1.5e8 }
+
+/** One row on one line: what a short search finds, then the best of all rows where there are not too many. */
+function bestRow(
+  circuits: readonly SeatedCircuit[],
+  board: EmptyBoard,
+  weights: Weights,
+  { cost, bound, moves }: Search,
+): Best {
+  const begun = search(circuits, board, { cost, bound, moves: 0 })
+  const mostWork = moves > MOVES ? TABLE.thorough : TABLE.first
+  const limits = { known: cost(begun), mostWork, mostSteps: moves * STEPS_PER_MOVE }
+  const exact = exactRow(circuits, board, weights, limits)
+  if (exact) return { seating: exact.seating ?? begun, bound: Math.max(bound, exact.bound) }
+  return { seating: search(circuits, board, { cost, bound, moves }), bound }
+}
+
+/** Three lines: every order of few seats, or what a search finds. */
+function bestOnThree(circuits: readonly SeatedCircuit[], board: EmptyBoard, look: Search): Best {
+  const isSmall = seatsOf(board) <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
+  if (!isSmall) return { seating: search(circuits, board, look), bound: look.bound }
+  const seating = bestOfAll(circuits.length, seatsOf(board), look.cost)
+  return { seating, bound: look.cost(seating) }
 }
 
 /** Every order of the circuits and the spare seats. */

@@ -1,15 +1,23 @@
-import type { Board, Installation } from '../installation/installation'
+import type { Board, Installation, Intake, Standby, SurgeWays } from '../installation/installation'
 import { boardFedBy, boardsOutward, circuitsOf } from '../installation/tree'
 import type { PublicCircuit, PublicInstallation } from './assignment'
 
-/** One horizontal line of the drawing: a board's head, or a circuit with its device, cable and load. */
+/** One horizontal line of the drawing: sources that change over, a board's head, its SPD, or a circuit. */
 export type DrawnRow =
+  | { readonly is: 'sources'; readonly y: number; readonly intake: Intake; readonly standby: Standby }
   | {
       readonly is: 'board'
       readonly y: number
       readonly depth: number
       readonly board: Board
       /** Row of the circuit that feeds it. */ readonly fedFromY: number | null
+    }
+  | {
+      readonly is: 'surge'
+      readonly y: number
+      readonly depth: number
+      readonly board: Board
+      readonly surge: SurgeWays
     }
   | {
       readonly is: 'circuit'
@@ -32,8 +40,8 @@ export interface SingleLine {
 }
 
 /**
- * Lays the installation out from the origin down: each board with its circuits, the boards behind it further
- * in. Rows are 1 apart.
+ * Lays the installation out from the origin down: what feeds it where there is a choice, then each board with
+ * its SPD and its circuits, the boards behind it further in. Rows are 1 apart.
  */
 export function layOut(installation: PublicInstallation): SingleLine {
   const whole = installation as Installation
@@ -41,6 +49,8 @@ export function layOut(installation: PublicInstallation): SingleLine {
   const bars: SingleLine['bars'][number][] = []
   const rowOfCircuit = new Map<string, number>()
   const depths = new Map<string, number>()
+  const { intake } = whole
+  if (intake.standby) rows.push({ is: 'sources', y: 0, intake, standby: intake.standby })
   for (const board of boardsOutward(whole)) {
     const feedingBoard = whole.circuits.find(({ id }) => id === board.fedBy)?.board
     const depth = feedingBoard === undefined ? 0 : (depths.get(feedingBoard) ?? 0) + 1
@@ -53,6 +63,7 @@ export function layOut(installation: PublicInstallation): SingleLine {
       board,
       fedFromY: board.fedBy === null ? null : (rowOfCircuit.get(board.fedBy) ?? null),
     })
+    if (board.surge) rows.push({ is: 'surge', y: rows.length, depth, board, surge: board.surge })
     for (const circuit of circuitsOf(whole, board.id)) {
       rowOfCircuit.set(circuit.id, rows.length)
       rows.push({ is: 'circuit', y: rows.length, depth, circuit, feeds: boardFedBy(whole, circuit.id) })

@@ -15,6 +15,7 @@ import { spiceListing } from '#core/bay/network/spice'
 import { practiceBay } from '#core/bay/practice/bays'
 import { buildRig } from '#core/bay/build/build'
 import { assignmentOf, designOf, rulesOf } from '#core/exercise/assignment'
+import { compareDesigns, type BookChosen } from '#core/design/compare-designs'
 import { referenceDesign } from '#core/design/reference'
 import { markDesign } from '#core/assessment/marking/mark-design'
 import { makeVariants } from '#core/exercise/variants'
@@ -26,7 +27,7 @@ import { typedAnswers } from '../../demo/story'
 import { runSpice } from '../support/spice'
 import { anExercise } from '../support/task'
 import { aBoardOf, quantile, time } from './boards'
-import { arrangementTimes } from './arrangement'
+import { arrangementTimes, consumerUnitMs } from './arrangement'
 import { diagnosePlanted } from './diagnosis'
 import { evidenceTimes } from './evidence'
 import { benchFilled } from './filled'
@@ -62,6 +63,7 @@ const LIMITS = {
   goodBoardMs: 1000,
   bestBoardMs: 20_000,
   boardGap: 5,
+  compareMs: 3000,
   designMs: 2,
   markingMs: 25,
 }
@@ -141,6 +143,18 @@ const arranged = arrangementTimes()
 report('36 circuits laid on 12 three-phase ways, a good board', arranged.goodMs, 'ms', LIMITS.goodBoardMs)
 report('… the best found by a longer look', arranged.bestMs, 'ms', LIMITS.bestBoardMs)
 report('… which stands above its bound', arranged.gap, '%', LIMITS.boardGap)
+report('14 circuits that share two RCDs in 16 ways, proved', consumerUnitMs(), 'ms', LIMITS.goodBoardMs)
+const [formerBook, newBook] = (['18-A2', '18-A3'] as const).map((edition) => ({ edition, changes: [] })) as [
+  BookChosen,
+  BookChosen,
+]
+const stored = Array.from({ length: 300 }, () => structuredClone(twelve.installation))
+report(
+  '300 stored designs of twelve circuits by two editions',
+  time(() => stored.map((one) => compareDesigns(one, rulesOf(twelve), [formerBook, newBook])), 3),
+  'ms',
+  LIMITS.compareMs,
+)
 
 const questions = questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)

@@ -2,9 +2,12 @@
    arrangement there is. */
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
+import { randomLcg } from 'd3-random'
+import { anneal } from '#core/arrangement/anneal'
 import { arrange, type Arranged } from '#core/arrangement/arrange'
 import type { EmptyBoard, SeatedCircuit, Seating } from '#core/arrangement/board'
 import { lowerBound } from '#core/arrangement/bound'
+import { exactRow } from '#core/arrangement/exact-row'
 import { boxesOf, laidBoard } from '#core/arrangement/from-installation'
 import { swapped } from '#core/arrangement/swap'
 import { lossW, ratedDiversity } from '#core/arrangement/heat'
@@ -150,10 +153,21 @@ const someCircuits = (most: number) =>
         circuit({ currentA: 0, heatW: 0, isShared: false, surge }),
       ),
     ])
-const least = (circuits: readonly SeatedCircuit[], at: EmptyBoard): number =>
+const weight = fc.constantFrom(0, 1, 6, 20)
+const someWeights = fc.record({
+  balance: weight,
+  heat: weight,
+  reach: weight,
+  blast: weight,
+  leakage: weight,
+  together: weight,
+  spares: weight,
+  surge: weight,
+})
+const least = (circuits: readonly SeatedCircuit[], at: EmptyBoard, weights = USUAL_WEIGHTS): number =>
   Math.min(
     ...everySeating(circuits.length, at.phases * at.ways).map((seating) =>
-      totalOf(costsOf(circuits, at, seating), USUAL_WEIGHTS),
+      totalOf(costsOf(circuits, at, seating), weights),
     ),
   )
 
@@ -182,17 +196,44 @@ describe('the best arrangement', () => {
   it('of a six-way board is the best of all there are', () => {
     fc.assert(
       fc.property(
-        someCircuits(5),
-        fc.constantFrom(board({ sections: 2, reach: 3 }), board({ reach: 2 }), THREE),
-        (all, at) => {
+        someCircuits(6),
+        fc.constantFrom(board({ sections: 2, reach: 3 }), board({ sections: 1, reach: 2 }), THREE),
+        someWeights,
+        (all, at, weights) => {
           const circuits = alone(all, at)
-          const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
+          const found = arrange(circuits, at, weights) as Arranged
           expect(found.isProved).toBe(true)
-          expect(found.total).toBeCloseTo(least(circuits, at), 9)
+          expect(found.total).toBeCloseTo(least(circuits, at, weights), 9)
+          expect(totalOf(costsOf(circuits, at, found.seating), weights)).toBeCloseTo(found.total, 9)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 60 },
     )
+  })
+  it('of a consumer unit whose circuits share two RCDs is proved, and no long search finds a better one', () => {
+    const at = board({ ways: 14, sections: 2, reach: 5 })
+    for (const seed of [0.2, 0.7]) {
+      const random = randomLcg(seed)
+      const circuits = Array.from({ length: 10 }, (_, i) =>
+        circuit({
+          heatW: 6 * random(),
+          area: ['ground', 'first', 'yard'][i % 3]!,
+          hasLead: i % 4 === 0,
+          isShared: i !== 7,
+          leakageMA: 4 * random(),
+        }),
+      ).concat((['device', 'spd'] as const).map((surge) => circuit({ heatW: 0, isShared: false, surge })))
+      const found = arrange(circuits, at, USUAL_WEIGHTS) as Arranged
+      expect(found.isProved).toBe(true)
+      const cost = quickTotal(circuits, at, USUAL_WEIGHTS)
+      const searched = anneal(asTheyCome(circuits, at), { circuits, board: at, cost, random, moves: 200_000 })
+      expect(cost(searched)).toBeGreaterThanOrEqual(found.total - 1e-9)
+      // Stopped at once it still knows what nothing can be below.
+      const stopped = exactRow(circuits, at, USUAL_WEIGHTS, { known: 99, mostWork: 1e9, mostSteps: 0 })!
+      expect(stopped.seating).toBeNull()
+      expect(stopped.bound).toBeGreaterThan(0)
+      expect(stopped.bound).toBeLessThanOrEqual(found.total + 1e-9)
+    }
   })
   it('where not every order can be tried is never below its bound, and as good as the best of nine seats', () => {
     const nine = board({ phases: 3, ways: 3, reach: 6 })
@@ -205,7 +246,6 @@ describe('the best arrangement', () => {
     expect(found.total).toBeCloseTo(least(circuits, nine), 9)
   })
   it('no seating of six falls below the bound, whatever is wished', () => {
-    const weight = fc.constantFrom(0, 1, 6, 20)
     fc.assert(
       fc.property(
         someCircuits(5),
@@ -216,16 +256,7 @@ describe('the best arrangement', () => {
           THREE,
           board({ phases: 3, ways: 2, reach: 3 }),
         ),
-        fc.record({
-          balance: weight,
-          heat: weight,
-          reach: weight,
-          blast: weight,
-          leakage: weight,
-          together: weight,
-          spares: weight,
-          surge: weight,
-        }),
+        someWeights,
         (all, at, weights) => {
           const circuits = alone(all, at)
           const totals = everySeating(circuits.length, 6).map((seating) =>

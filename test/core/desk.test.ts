@@ -13,6 +13,7 @@ import { readForm } from '#core/exercise/form/read-form'
 import { CIRCUIT_TEMPLATES, addBoard, addCircuit, removeRow, rowOf } from '#core/exercise/form/rows'
 import { toForm } from '#core/exercise/form/to-form'
 import { layOut } from '#core/exercise/single-line'
+import { practiceInstallation, sockets } from '#core/bay/practice/installations'
 import { bestDrums, cutFromDrums, cutFromStock, type Drum } from '#core/design/materials/drums'
 import { materialsOf } from '#core/design/materials/materials'
 import { DUTY_TEXT, NEED_SENTENCE, WAY_TEXT } from '#words/advisers'
@@ -169,6 +170,23 @@ test('the single-line diagram has every board and circuit once, each board below
     }),
     { numRuns: 40 },
   )
+})
+
+test('an SPD is drawn on the bar of its own board before the circuits, a standby source above everything', () => {
+  const plain = practiceInstallation([sockets()])
+  const [board] = plain.boards
+  const drawn = layOut({
+    ...plain,
+    intake: { ...plain.intake, standby: { source: 'generator', powerW: 6000 } },
+    boards: [{ ...board!, surge: { deviceWay: 5, way: 6 } }],
+  })
+  expect(drawn.rows.map(({ is, y }) => [is, y])).toEqual([
+    ['sources', 0],
+    ['board', 1],
+    ['surge', 2],
+    ['circuit', 3],
+  ])
+  expect(drawn.bars).toMatchObject([{ fromY: 1, toY: 3 }])
 })
 
 describe('advisers', () => {

@@ -36,6 +36,7 @@ const lever = computed(() => {
 })
 /** What is to be seen of it, after its name. */
 const standing = computed(() => {
+  if (part.value.kind === 'standby') return props.isOn ? ', runs' : ', stands still'
   if (part.value.kind === 'changeover') return props.isOn ? ', on standby' : ', on the grid'
   if (part.value.kind !== 'device' && part.value.kind !== 'switch') return props.isWorking ? ', works' : ''
   if (props.isTripped) return ', tripped'
@@ -130,7 +131,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
               class="pins"
               d="M6 11q5 -7 10 0"
           /></g>
-          <g v-else-if="part.kind === 'supply'"
+          <g v-else-if="['supply', 'standby', 'changeover'].includes(part.kind)"
             ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
               class="lever"
               x="4.5"

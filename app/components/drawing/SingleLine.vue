@@ -65,12 +65,25 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
       :y1="y(bar.fromY) + 13"
       :y2="y(bar.toY) + 14"
     />
-    <template
-      v-for="row in drawing.rows"
-      :key="row.is + (row.is === 'board' ? row.board.id : row.circuit.id)"
-    >
+    <template v-for="row in drawing.rows" :key="row.y">
+      <SourcesLine
+        v-if="row.is === 'sources'"
+        :intake="row.intake"
+        :standby="row.standby"
+        :x="x(0)"
+        :end="END"
+        :transform="`translate(0 ${y(row.y)})`"
+      />
+      <SurgeLine
+        v-else-if="row.is === 'surge'"
+        :surge="row.surge"
+        :phases="row.board.phases"
+        :x="x(row.depth)"
+        :end="END"
+        :transform="`translate(0 ${y(row.y)})`"
+      />
       <g
-        v-if="row.is === 'board'"
+        v-else-if="row.is === 'board'"
         class="row"
         :class="{ on: selected === row.board.id, failed: failed?.has(row.board.id) }"
         tabindex="0"
