@@ -23,8 +23,6 @@ export interface NotArranged {
   readonly seats: number
 }
 
-/** Up to so many seats on three lines every order is looked at. */
-const EVERY_ORDER = 6
 /** How often a new order is begun from, where not every one can be. */
 const STARTS = 12
 /** Moves that are tried from the best of them. */
@@ -48,75 +46,38 @@ export function arrange(
   if (needed > seats) return { code: 'tooMany', needed, seats }
   const cost = quickTotal(circuits, board, weights)
   const outside = lowerBound(circuits, board, weights, moves > MOVES)
-  const { seating, bound } =
-    board.phases === 1
-      ? bestRow(circuits, board, weights, { cost, bound: outside, moves })
-      : bestOnThree(circuits, board, { cost, bound: outside, moves })
+  const { seating, bound } = best(circuits, board, weights, { cost, bound: outside, moves })
   const costs = costsOf(circuits, board, seating)
   const total = totalOf(costs, weights)
-  return { seating, costs, total, bound, isProved: total <= bound * (1 + PROVED_WITHIN) + 1e-9 }
+  return { seating, costs, total, bound, isProved: isProved(total, bound) }
 }
 
-interface Best {
-  readonly seating: Seating
-  readonly bound: number
-}
+const isProved = (total: number, bound: number): boolean => total <= bound * (1 + PROVED_WITHIN) + 1e-9
 
 /** A step along the row takes a small share of the time of a swap; the table of a longer look stays below 200 MB. */
 const STEPS_PER_MOVE = 40
-const TABLE = { first: 3e7, thorough: 1.5e8 }
+const TABLE = { first: 2e7, thorough: 1.5e8 }
 
-/** One row on one line: what a short search finds, then the best of all rows where there are not too many. */
-function bestRow(
+/** What a short search finds, then the best of all rows where there are not too many, or a longer search. */
+function best(
   circuits: readonly SeatedCircuit[],
   board: EmptyBoard,
   weights: Weights,
-  { cost, bound, moves }: Search,
-): Best {
-  const begun = search(circuits, board, { cost, bound, moves: 0 })
-  const mostWork = moves > MOVES ? TABLE.thorough : TABLE.first
-  const limits = { known: cost(begun), mostWork, mostSteps: moves * STEPS_PER_MOVE }
-  const exact = exactRow(circuits, board, weights, limits)
-  if (exact) return { seating: exact.seating ?? begun, bound: Math.max(bound, exact.bound) }
-  return { seating: search(circuits, board, { cost, bound, moves }), bound }
-}
-
-/** Three lines: every order of few seats, or what a search finds. */
-function bestOnThree(circuits: readonly SeatedCircuit[], board: EmptyBoard, look: Search): Best {
-  const isSmall = seatsOf(board) <= EVERY_ORDER && circuits.every(({ phases }) => phases === 1)
-  if (!isSmall) return { seating: search(circuits, board, look), bound: look.bound }
-  const seating = bestOfAll(circuits.length, seatsOf(board), look.cost)
-  return { seating, bound: look.cost(seating) }
-}
-
-/** Every order of the circuits and the spare seats. */
-function bestOfAll(n: number, seats: number, cost: (seating: Seating) => number): Seating {
-  let best: Seating = []
-  let least = Infinity
-  const seating: (number | null)[] = []
-  const isLeft = Array.from({ length: n }, () => true)
-  const place = (spare: number): void => {
-    if (seating.length === seats) {
-      const total = cost(seating)
-      if (total < least - 1e-12) [least, best] = [total, [...seating]]
-      return
-    }
-    for (let one = 0; one < n; one++) {
-      if (!isLeft[one]) continue
-      isLeft[one] = false
-      seating.push(one)
-      place(spare)
-      seating.pop()
-      isLeft[one] = true
-    }
-    if (spare > 0) {
-      seating.push(null)
-      place(spare - 1)
-      seating.pop()
-    }
-  }
-  place(seats - n)
-  return best
+  look: Search,
+): { readonly seating: Seating; readonly bound: number } {
+  const { cost, moves } = look
+  const isFirst = moves <= MOVES
+  let seating = search(circuits, board, isFirst ? look : { ...look, moves: MOVES })
+  const exact = exactRow(circuits, board, weights, {
+    known: cost(seating),
+    mostWork: isFirst ? TABLE.first : TABLE.thorough,
+    mostSteps: moves * STEPS_PER_MOVE,
+  })
+  seating = exact?.seating ?? seating
+  const bound = Math.max(look.bound, exact?.bound ?? 0)
+  if (isFirst || isProved(cost(seating), bound)) return { seating, bound }
+  const searched = search(circuits, board, look)
+  return { seating: cost(searched) < cost(seating) ? searched : seating, bound }
 }
 
 interface Search {

@@ -40,6 +40,9 @@ export type Seating = readonly (number | null)[]
 /** 0 for L1, 1 for L2, 2 for L3; a single-phase board has L1 alone. */
 export const lineOfSeat = ({ phases }: EmptyBoard, seat: number): number => seat % phases
 export const wayOfSeat = ({ phases }: EmptyBoard, seat: number): number => Math.floor(seat / phases) + 1
+/** Seats that a circuit takes: on a single-phase board one, whatever it is. */
+export const polesOf = ({ phases }: EmptyBoard, circuit: SeatedCircuit): number =>
+  phases === 1 ? 1 : circuit.phases
 /** Seats that are taken: one for each pole of each circuit. */
-export const seatsNeeded = (circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number =>
-  phases === 1 ? circuits.length : circuits.reduce((sum, circuit) => sum + circuit.phases, 0)
+export const seatsNeeded = (circuits: readonly SeatedCircuit[], board: EmptyBoard): number =>
+  circuits.reduce((sum, circuit) => sum + polesOf(board, circuit), 0)

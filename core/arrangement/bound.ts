@@ -1,5 +1,5 @@
-import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
-import { neutralOf } from './measure'
+import { polesOf, seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
+import { neutralOf, ownWarmth } from './measure'
 import { leadsLeft, rowBound } from './row-bound'
 import { circuitsAlone } from './surge'
 import { LEAKAGE_LIMIT_MA, type Weights } from './wishes'
@@ -45,14 +45,6 @@ function leastOfRow(
   )
 }
 
-/** Poles of one device stand side by side whatever is done: over all losses squared, as it is counted. */
-function ownWarmth(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number {
-  if (phases === 1) return 0
-  const squares = circuits.reduce((sum, { heatW, phases: n }) => sum + n * heatW ** 2, 0)
-  const own = circuits.reduce((sum, { heatW, phases: n }) => sum + (n === 3 ? 2 * heatW ** 2 : 0), 0)
-  return squares === 0 ? 0 : own / squares
-}
-
 /** Spare seats between the circuits keep them cool and are gaps: the best number of gaps for both wishes together. */
 function warmthAndGaps(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): number {
   const seats = seatsOf(board)
@@ -71,8 +63,8 @@ function warmthAndGaps(circuits: readonly SeatedCircuit[], board: EmptyBoard, we
  * rearrangement inequality), and where the largest of all stands at the end of both.
  */
 function leastWarmth(circuits: readonly SeatedCircuit[], board: EmptyBoard, gaps: number): number {
-  const poles = circuits.flatMap(({ heatW, phases }) =>
-    Array.from({ length: board.phases === 1 ? 1 : phases }, () => heatW),
+  const poles = circuits.flatMap((circuit) =>
+    Array.from({ length: polesOf(board, circuit) }, () => circuit.heatW),
   )
   const spare = Array.from({ length: gaps }, () => 0)
   const rising = [...spare, ...poles].sort((a, b) => a - b).slice(0, -1)
@@ -88,7 +80,8 @@ function leakageLeft(circuits: readonly SeatedCircuit[], { sections }: EmptyBoar
   return Math.max(0, all / LEAKAGE_LIMIT_MA - sections)
 }
 
-function leastUnbalance(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number {
+/** The least unbalance of any sharing among the lines. */
+export function leastUnbalance(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number {
   const all = circuits.reduce((sum, { currentA, phases: n }) => sum + currentA * n, 0)
   if (phases === 1 || all === 0) return 0
   const third = circuits.reduce((sum, one) => sum + one.currentA * one.thirdShare * one.phases, 0)

@@ -97,6 +97,14 @@ export function measure(circuits: readonly SeatedCircuit[], board: EmptyBoard, s
   }
 }
 
+/** Poles of one device stand side by side whatever is done: over all losses squared, as it is counted. */
+export function ownWarmth(circuits: readonly SeatedCircuit[], { phases }: EmptyBoard): number {
+  if (phases === 1) return 0
+  const squares = circuits.reduce((sum, { heatW, phases: n }) => sum + n * heatW ** 2, 0)
+  const own = circuits.reduce((sum, { heatW, phases: n }) => sum + (n === 3 ? 2 * heatW ** 2 : 0), 0)
+  return squares === 0 ? 0 : own / squares
+}
+
 /** How often the next circuit serves another part of the building. */
 function changesOf(circuits: readonly SeatedCircuit[], places: readonly number[]): number {
   const areas = places.map((place) => circuits[place]!).flatMap(({ surge, area }) => (surge ? [] : [area]))

@@ -80,7 +80,7 @@ export function quickTotal(
   }
 }
 
-function unbalance(lines: Float64Array, third: number): number {
+export function unbalance(lines: Float64Array, third: number): number {
   if (lines.length === 1) return 0
   const mean = (lines[0]! + lines[1]! + lines[2]!) / 3
   return mean === 0 ? 0 : neutralOf(lines, third) / mean

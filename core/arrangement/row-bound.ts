@@ -1,4 +1,4 @@
-import { seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
+import { polesOf, seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
 import { circuitsAlone } from './surge'
 import type { Weights } from './wishes'
 
@@ -121,8 +121,7 @@ function rowOf(
   gapCost: number,
 ): Row {
   const n = circuits.length
-  const poles = ({ phases }: SeatedCircuit) => (board.phases === 1 ? 1 : phases)
-  const squares = circuits.reduce((sum, circuit) => sum + poles(circuit) * circuit.heatW ** 2, 0)
+  const squares = circuits.reduce((sum, circuit) => sum + polesOf(board, circuit) * circuit.heatW ** 2, 0)
   const perChange = weights.together / Math.max(1, circuitsAlone(circuits).length)
   const [change, warmth] = [new Float64Array(n * n), new Float64Array(n * n)]
   for (let i = 0; i < n; i++)

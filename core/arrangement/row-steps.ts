@@ -1,13 +1,18 @@
-import { seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
+import { polesOf, seatsNeeded, seatsOf, type EmptyBoard, type SeatedCircuit } from './board'
+import { ownWarmth } from './measure'
 import { SURGE_LEAD_M, circuitsAlone, shortestLeadM, surgeLeadM } from './surge'
 import type { Weights } from './wishes'
 
 /** No circuit, no part of the building. */
 export const NONE = -1
 
-/** The row of a single-phase board, as it is filled from the left. */
+/** The row of a board, as it is filled from the left. */
 export interface Row {
   readonly n: number
+  /** By circuit, the seats that it takes. */
+  readonly poles: Int8Array
+  /** Lines along the row, one after the other; what has three poles begins at the first of them. */
+  readonly phases: 1 | 3
   /** Spare seats that can stand between circuits. */
   readonly gaps: number
   /** What can stand last, with the part of the building that was served last: how many, whose place, which part. */
@@ -16,8 +21,8 @@ export interface Row {
   readonly areaAt: Int8Array
   /** What stands last once a circuit follows. */
   readonly nextEnd: (end: number, place: number) => number
-  /** What it costs that a circuit follows, after so many gaps and with or without a further one. */
-  readonly step: (state: State, place: number, gap: 0 | 1) => number
+  /** What it costs that a circuit follows after so many further gaps. */
+  readonly step: (state: State, place: number, gap: number) => number
   /** A cost that no order changes. */
   readonly anyhow: number
 }
@@ -25,10 +30,22 @@ export interface Row {
 export interface State {
   /** A bit for each circuit that stands. */
   set: number
-  count: number
+  /** The next one that is free. */
+  seat: number
   gaps: number
   end: number
 }
+
+/**
+ * The most gaps at once that can serve anything: one between neighbours; on three lines up to two more, so
+ * that what follows stands on its line.
+ */
+export const mostGaps = ({ phases, gaps }: Row, state: State): number =>
+  Math.min(gaps - state.gaps, (phases === 3 ? 2 : 0) + (state.end < 0 ? 0 : 1))
+
+/** Whether a circuit can begin at a seat. */
+export const canBegin = ({ poles, phases }: Row, place: number, seat: number): boolean =>
+  poles[place] === 1 || phases === 1 || seat % 3 === 0
 
 /** What each step along the row of a board costs, from its left end. */
 export function rowOf(circuits: readonly SeatedCircuit[], board: EmptyBoard, weights: Weights): Row {
@@ -48,7 +65,9 @@ export function rowOf(circuits: readonly SeatedCircuit[], board: EmptyBoard, wei
   const { step, anyhow } = pricesOf(circuits, board, weights, { areaOf, placeOf, areaAt })
   return {
     n,
-    gaps: seatsOf(board) - n,
+    poles: Int8Array.from(circuits, (circuit) => polesOf(board, circuit)),
+    phases: board.phases,
+    gaps: seatsOf(board) - seatsNeeded(circuits, board),
     ends,
     placeOf,
     areaAt,
@@ -72,7 +91,7 @@ function pricesOf(
   const alone = Math.max(1, circuitsAlone(circuits).length)
   const [perChange, perLead] = [weights.together / alone, weights.reach / alone]
   const gapCost = weights.spares / seatsOf(board)
-  const squares = circuits.reduce((sum, { heatW }) => sum + heatW ** 2, 0)
+  const squares = circuits.reduce((sum, one) => sum + polesOf(board, one) * one.heatW ** 2, 0)
   const warmth = Float64Array.from({ length: n * n }, (_, at) =>
     squares === 0
       ? 0
@@ -84,15 +103,18 @@ function pricesOf(
   const hasBoth = device >= 0 && spd >= 0
   const perMetre = hasBoth ? weights.surge / SURGE_LEAD_M : 0
   const perSeat = perMetre * (surgeLeadM(1, 0) - surgeLeadM(0, 0))
-  const isBetween = (set: number) => hasBoth && ((set >> device) & 1) !== ((set >> spd) & 1)
+  /** Seats from the first of the two to the second, and from the end to the SPD. */
+  const leadSeats = (set: number, place: number, seat: number): number => {
+    const other = place === spd ? device : spd
+    return ((set >> other) & 1 ? seat : -seat) + (place === spd ? seat : 0)
+  }
   return {
-    anyhow: perMetre * (surgeLeadM(0, 0) - shortestLeadM(board)),
-    step: ({ set, count, gaps, end }, place, gap) => {
-      const seat = count + gaps + gap
+    anyhow: perMetre * (surgeLeadM(0, 0) - shortestLeadM(board)) + weights.heat * ownWarmth(circuits, board),
+    step: ({ set, seat: from, end }, place, gap) => {
+      const seat = from + gap
       let cost = gap * gapCost
       if (gap === 0 && end >= 0) cost += warmth[placeOf[end]! * n + place]!
-      if (isBetween(set)) cost += perSeat * (1 + gap)
-      if (place === spd) cost += perSeat * seat
+      if (place === spd || place === device) cost += perSeat * leadSeats(set, place, seat)
       const area = areaOf[place]!
       if (area < 0) return cost
       if (end >= 0 && areaAt[end]! >= 0 && areaAt[end] !== area) cost += perChange

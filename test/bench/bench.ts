@@ -144,14 +144,14 @@ report('36 circuits laid on 12 three-phase ways, a good board', arranged.goodMs,
 report('… the best found by a longer look', arranged.bestMs, 'ms', LIMITS.bestBoardMs)
 report('… which stands above its bound', arranged.gap, '%', LIMITS.boardGap)
 report('14 circuits that share two RCDs in 16 ways, proved', consumerUnitMs(), 'ms', LIMITS.goodBoardMs)
-const [formerBook, newBook] = (['18-A2', '18-A3'] as const).map((edition) => ({ edition, changes: [] })) as [
-  BookChosen,
-  BookChosen,
-]
+const bookOf = (edition: BookChosen['edition']): BookChosen => ({ edition, changes: [] })
 const stored = Array.from({ length: 300 }, () => structuredClone(twelve.installation))
 report(
   '300 stored designs of twelve circuits by two editions',
-  time(() => stored.map((one) => compareDesigns(one, rulesOf(twelve), [formerBook, newBook])), 3),
+  time(
+    () => stored.map((one) => compareDesigns(one, rulesOf(twelve), [bookOf('18-A2'), bookOf('18-A3')])),
+    3,
+  ),
   'ms',
   LIMITS.compareMs,
 )
