@@ -2,11 +2,13 @@ import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { writeServiceWorker } from './scripts/build/offline-shell'
+import { sharedScripts } from './scripts/build/shared-scripts'
 import { copyStaffScripts, staffScripts } from './scripts/build/staff-scripts'
 
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
 const staff = staffScripts()
+const shared = sharedScripts(staff.isForAll)
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-06-01',
@@ -34,10 +36,19 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'color-scheme', content: 'light dark' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' },
+        // Who is signed in is asked while the scripts are still on their way.
+        { rel: 'preload', as: 'fetch', href: '/api/session', crossorigin: 'anonymous' },
+      ],
     },
   },
   hooks: {
+    // The two fonts of every page come with the page, not with the first text that is set in them.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest))
+        if (file.resourceType === 'font' && /-latin-wght-normal\./.test(file.file)) file.preload = true
+    },
     'nitro:build:public-assets': async (nitro) => {
       const { publicDir } = nitro.options.output
       await writeServiceWorker(
@@ -48,8 +59,12 @@ export default defineNuxtConfig({
     },
     'vite:extendConfig': (config, { isClient }) => {
       if (!isClient) return
-      config.plugins!.push(staff.sort)
-      Object.assign(((config.build!.rollupOptions ??= {}).output ??= {}), { chunkFileNames: staff.chunkName })
+      config.plugins!.push(staff.sort, shared.sort)
+      Object.assign(((config.build!.rollupOptions ??= {}).output ??= {}), {
+        chunkFileNames: staff.chunkName,
+        manualChunks: shared.groupOf,
+        onlyExplicitManualChunks: true,
+      })
       const worker = { rollupOptions: { output: { entryFileNames: staff.workerName } } }
       Object.assign(config, { worker: { ...config.worker, ...worker, plugins: () => [staff.sortWorker] } })
     },

@@ -41,17 +41,21 @@ interface Shown {
   readonly advice: readonly Advice[]
 }
 
-/** The design that follows from a form as it is typed, its problems, advice and expected readings. */
+/**
+ * The design that follows from a form as it is typed, its problems, advice and expected readings. Whoever saves
+ * asks for the newest.
+ */
 export function useDesignAsTyped({ form, policy, book, isReady }: Typed) {
+  const { followed, catchUp } = useFollowed(form)
   const read = computed(() => {
-    const { problems, ...rest } = readForm(form.value, policy.value)
+    const { problems, ...rest } = readForm(followed.value, policy.value)
     return { ...rest, problems: formSentences(problems) }
   })
   const design = computed<InstallationDesign | null>((old) => {
     const { installation } = read.value
     if (!isReady() || !installation || installation.boards.length === 0) return null
     const { measuredZs, warmDrop } = policy.value
-    const edition = form.value.edition as Edition
+    const edition = followed.value.edition as Edition
     return keepParts(
       old,
       referenceDesign(installation, { edition, measuredZs, warmDrop, changes: book.value }),
@@ -79,12 +83,16 @@ export function useDesignAsTyped({ form, policy, book, isReady }: Typed) {
       : { problems: read.value.problems, design: design.value, advice: advice.value },
   )
   const readings = useExpectedReadings(() => {
-    const { tests, edition } = form.value
+    const { tests, edition } = followed.value
     const { installation } = read.value
     const isCircuit = shown.value.design?.circuits.some(({ scope }) => scope === tests)
     return isCircuit && installation && !isTyping.value
       ? { edition: edition as Edition, policy: policy.value, book: book.value, installation, tests: tests! }
       : undefined
   })
-  return { read, design, shown, readings, isTyping, noteTyping }
+  function newest() {
+    catchUp()
+    return read.value
+  }
+  return { read, design, shown, readings, isTyping, noteTyping, newest }
 }

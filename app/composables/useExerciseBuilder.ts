@@ -68,7 +68,7 @@ export function useExerciseBuilder(id: number | null) {
 
   /** Saves; what somebody else saved in between is merged box by box, and only real conflicts are asked about. */
   async function save(): Promise<boolean> {
-    const { exercise } = typed.read.value
+    const { exercise } = typed.newest()
     if (!exercise) return false
     return run(async () => {
       const before = stored.value

@@ -67,6 +67,8 @@ export function staffScripts() {
   return {
     sort,
     sortWorker,
+    /** Whether somebody who is no staff can reach a module; known once the scripts are put together. */
+    isForAll: (id: string): boolean => forAll.has(id),
     chunkName: ({ moduleIds }: { readonly moduleIds: readonly string[] }): string =>
       isStaffChunk(moduleIds) ? `${STAFF_FOLDER}/[hash].js` : '_nuxt/[hash].js',
     workerName: ({ name }: { readonly name: string }): string =>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { Undo2 } from '@lucide/vue'
-import { COLOURS, type Colour } from '#core/bay/model/rig'
-import { COLOUR_MARK, COLOUR_VAR, type BayMode } from '~/texts/bay'
-import { AREAS } from '~/utils/areas'
+import type { Colour } from '#core/bay/model/rig'
+import type { BayMode } from '~/texts/bay'
 
 /** What lies beside the hand: sizes and colours while it connects, the ends of a conductor while it measures. */
 defineProps<{
@@ -30,30 +29,12 @@ const HINT: Readonly<Record<BayMode, string>> = {
 <template>
   <div class="tools">
     <template v-if="mode === 'connect'">
-      <ChoiceRow
-        class="sizes"
-        label="Size, mm²"
-        :choices="AREAS"
-        :chosen="area"
-        @choose="emit('area', $event)"
-      >
-        <template #unit><span class="unit">mm²</span></template>
-      </ChoiceRow>
-      <ChoiceRow
-        class="colours"
-        label="Colour"
-        :choices="COLOURS"
-        :chosen="colour"
-        :name-of="(tool) => tool"
-        @choose="emit('colour', $event)"
-      >
-        <template #default="{ choice }">
-          <i
-            :class="{ banded: choice === 'green-and-yellow' }"
-            :style="{ background: COLOUR_VAR[choice] }"
-          />{{ COLOUR_MARK[choice] }}
-        </template>
-      </ChoiceRow>
+      <ConductorChoice
+        :area="area"
+        :colour="colour"
+        @area="emit('area', $event)"
+        @colour="emit('colour', $event)"
+      />
       <button type="button" class="tool" :disabled="!canUndo" @click="emit('undo')">
         <Undo2 :size="18" /> Undo
       </button>
@@ -77,33 +58,6 @@ const HINT: Readonly<Record<BayMode, string>> = {
   border-top: 1px solid var(--hem);
   background: var(--panel);
   min-height: 66px;
-}
-.sizes {
-  --choice-width: 37px;
-  --choice-pad: 5px;
-  --choice-font: 640 15px var(--mono);
-}
-.colours {
-  --choice-width: 40px;
-  --choice-pad: 7px;
-  --choice-font: 640 12.5px var(--mono);
-}
-.unit {
-  padding: 0 7px;
-  font-size: 14px;
-  color: var(--soft);
-}
-i {
-  width: 9px;
-  height: 26px;
-  border-radius: 2px;
-  border: 1px solid var(--hem-strong);
-}
-i.banded {
-  background: repeating-linear-gradient(
-    var(--conductor-e) 0 6px,
-    var(--conductor-e-band) 6px 12px
-  ) !important;
 }
 .tool {
   all: unset;

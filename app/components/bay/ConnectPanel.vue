@@ -1,15 +1,7 @@
 <script setup lang="ts">
-import {
-  COLOURS,
-  type BoardFrame,
-  type Colour,
-  type DevicePart,
-  type Part,
-  type Wire,
-} from '#core/bay/model/rig'
+import type { BoardFrame, Colour, DevicePart, Part, Wire } from '#core/bay/model/rig'
 import { terminalWords, type PartIndex } from '#core/bay/model/terminals'
 import { COLOUR_MARK, COLOUR_VAR } from '~/texts/bay'
-import { AREAS } from '~/utils/areas'
 
 /** The live list of connections, and what is written on the board. */
 const props = defineProps<{
@@ -94,24 +86,14 @@ const uniqueWays = computed(() =>
           <span class="size">{{ COLOUR_MARK[wire.colour] }} {{ wire.areaMm2 }}</span>
         </button>
         <div v-if="picked === wire.id" class="acts">
-          <el-select
-            :model-value="wire.areaMm2"
-            aria-label="Size"
-            size="small"
-            style="width: 104px"
-            :disabled="locked"
-            @update:model-value="emit('alter', wire.id, { areaMm2: $event })"
-            ><el-option v-for="area in AREAS" :key="area" :value="area" :label="`${area} mm²`"
-          /></el-select>
-          <el-select
-            :model-value="wire.colour"
-            aria-label="Colour"
-            size="small"
-            style="width: 150px"
-            :disabled="locked"
-            @update:model-value="emit('alter', wire.id, { colour: $event })"
-            ><el-option v-for="colour in COLOURS" :key="colour" :value="colour" :label="colour"
-          /></el-select>
+          <ConductorChoice
+            v-if="!locked"
+            :area="wire.areaMm2"
+            :colour="wire.colour"
+            :about="`connection ${i + 1}`"
+            @area="emit('alter', wire.id, { areaMm2: $event })"
+            @colour="emit('alter', wire.id, { colour: $event })"
+          />
           <button type="button" class="out" :disabled="locked" @click="emit('out', wire.id)">
             Disconnect
           </button>
@@ -207,7 +189,7 @@ const uniqueWays = computed(() =>
   display: flex;
   gap: 8px;
   align-items: center;
-  padding: 0 8px 8px 46px;
+  padding: 0 6px 8px;
   flex-wrap: wrap;
 }
 .out {

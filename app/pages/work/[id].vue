@@ -217,14 +217,14 @@ onMounted(sheet.load)
       size="min(680px, 92vw)"
       @close="tool = null"
     >
-      <LawWheel v-if="tool === 'laws'" />
-      <LibraryBrowser
+      <LazyLawWheel v-if="tool === 'laws'" />
+      <LazyLibraryBrowser
         v-else-if="tool === 'library'"
         compact
         :edition="view.sheet.edition"
         :book="view.sheet.book ?? []"
       />
-      <SingleLine
+      <LazySingleLine
         v-else-if="tool === 'diagram'"
         :installation="installation"
         :figure-of="ownValue"
