@@ -4,7 +4,8 @@ import type { NodeKey } from '#core/design/model/step-keys'
 import type { Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
 import type { Context } from '../server/services/context'
-import { createExercise, setExercise } from '../server/services/exercises'
+import { createExercise } from '../server/services/exercises'
+import { setAtOnce } from '../server/services/set-exercise'
 import { handInDesign } from '../server/services/hand-in'
 import { decide, release } from '../server/services/marking'
 import { addLesson } from '../server/services/picture'
@@ -30,7 +31,7 @@ export function playLessons(repos: Repos, at: (minutesAgo: number) => Context): 
   SETS.forEach((set, i) => {
     const context = (minute: number): Context => at(set.daysAgo * DAY_MIN - minute)
     const stored = createExercise(context(0), instructor, shortOf(base, set.code, set.title, i))
-    setExercise(context(1), instructor, stored.id, stored.version, GROUP)
+    setAtOnce(context(1), instructor, { id: stored.id, version: stored.version, cohort: GROUP })
     repos.attempts.byExercise(stored.id).forEach((attempt, n) => {
       const actor = repos.people.byId(attempt.personId)!
       const assignment = assignmentOf(stored.exercise, attempt.installation)

@@ -14,7 +14,8 @@ import { createRepos, type Repos } from '../server/repos'
 import type { Person } from '../server/repos/people'
 import type { Context } from '../server/services/context'
 import { callOver } from '../server/services/calls'
-import { importExercise, setExercise } from '../server/services/exercises'
+import { importExercise } from '../server/services/exercises'
+import { setAtOnce } from '../server/services/set-exercise'
 import { decide, release } from '../server/services/marking'
 import { hashPassword } from '../server/services/passwords'
 import { addInstrument } from '../server/services/instruments'
@@ -94,7 +95,7 @@ export async function loadDemo(db: Database, now: Date): Promise<void> {
     ['T-05', today],
   ] as const) {
     const stored = repos.exercises.byCode(code)!
-    setExercise(at(clock), instructor, stored.id, stored.version, GROUPS[code])
+    setAtOnce(at(clock), instructor, { id: stored.id, version: stored.version, cohort: GROUPS[code] })
     const chapters = STORY.filter((chapter) => chapter.exercise === code)
     for (const chapter of chapters) {
       play(repos, chapter, clock)

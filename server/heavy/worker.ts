@@ -1,6 +1,7 @@
 import { arrange } from '#core/arrangement/arrange'
 import { compareDesigns, type BookChosen, type CompareRules } from '#core/design/compare-designs'
 import type { Installation } from '#core/installation/installation'
+import { makeVariants } from '#core/exercise/variants'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
 
@@ -19,4 +20,4 @@ export const compareAll = (
 
 /* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same
    functions run in place where there is none. */
-export { previewPlant, whatIfQuestions }
+export { makeVariants, previewPlant, whatIfQuestions }

@@ -1,19 +1,15 @@
-import { assignmentOf, designOf, publicInstallation } from '#core/exercise/assignment'
+import { publicInstallation } from '#core/exercise/assignment'
 import { WHOLE_BOARD, type Exercise } from '#core/exercise/exercise'
 import { upgradeExercise } from '#core/exercise/upgrade'
 import { structureProblems } from '#core/installation/check'
 import { criteriaOf } from '#core/assessment/outcomes/framework'
-import { constraintSentence } from '#words/constraints'
 import { structureSentence } from '#words/structure'
-import { tooFewSays } from '#words/variants'
-import { makeVariants } from '#core/exercise/variants'
 import { ExerciseSchema } from '#schemas/exercise'
 import { validate } from '#schemas/validate'
 import type { GroupShown } from '#schemas/group-shown'
 import type { ExerciseListItem, StoredExercise, TaskSheets } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
-import { withBook } from './book-in-force'
 import type { Context } from './context'
 import { Problem } from './problem'
 import { saveIfCurrent } from './save-current'
@@ -92,64 +88,6 @@ export function importExercise(context: Context, actor: Person, text: string): S
   const checked = validate(ExerciseSchema, upgradeExercise(document))
   if (!checked.ok) throw new Problem('exerciseNotRight', { fields: checked.problems })
   return createExercise(context, actor, checked.value)
-}
-
-/** Gives everybody in a group who does not have it yet their own variant of the exercise. */
-export function setExercise(
-  context: Context,
-  actor: Person,
-  id: number,
-  version: number,
-  cohort: string,
-): { readonly given: number } {
-  allow(actor, 'exercise.change')
-  const { repos, now } = context
-  let count = 0
-  saveIfCurrent(context, {
-    sent: version,
-    read: () => repos.exercises.byId(id),
-    write: (stored) => {
-      // The policy and the book in force are written into the exercise when it is first set, and hold from then on.
-      const exercise: Exercise =
-        stored.state === 'set'
-          ? stored.exercise
-          : { ...withBook(context, 'draft', stored.exercise), policy: repos.centre.policies() }
-      refuseUnsolvable(exercise)
-      count = giveVariants(context, id, exercise, cohort)
-      repos.exercises.markSet(id, exercise)
-      repos.audit.add(now, actor.id, 'exerciseSet', `exercise ${exercise.code} for ${count} in ${cohort}`)
-    },
-    theirs: (stored) => stored,
-  })
-  return { given: count }
-}
-
-function refuseUnsolvable(exercise: Exercise): void {
-  const design = designOf(assignmentOf(exercise))
-  const stopped = [...design.circuits, ...design.boards].find((part) => part.stopped)
-  if (stopped) throw new Problem('unsolvable', { sentence: constraintSentence(stopped.stopped!.constraint) })
-}
-
-/** Variants for those of a group who have none yet; how many. */
-function giveVariants({ repos }: Context, id: number, exercise: Exercise, cohort: string): number {
-  const people = repos.people.inCohort(cohort)
-  if (people.length === 0) throw new Problem('cohortEmpty')
-  // A group has variants of its own; another group, at another time, may have the same.
-  const given = repos.attempts.ofGroup(id, cohort)
-  const missing = people.filter((person) => !given.some((attempt) => attempt.personId === person.id))
-  if (missing.length === 0) throw new Problem('cohortDone')
-  const from = Math.max(0, ...given.map(({ variantIndex }) => variantIndex))
-  const made = makeVariants(exercise, from + missing.length)
-  if (!made.ok)
-    throw new Problem('variantsTooFew', {
-      sentence: tooFewSays(made, exercise.installation.circuits),
-      extra: { found: made.found, wanted: made.wanted },
-    })
-  missing.forEach((person, i) => {
-    const { index, installation } = made.variants[from + i]!
-    repos.attempts.insert(id, person.id, index, index, installation)
-  })
-  return missing.length
 }
 
 /** Task sheets of one group who have the exercise, for printing; without a group named, of those who had it last. */

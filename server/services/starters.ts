@@ -8,7 +8,8 @@ import type { StarterBody } from '#schemas/planning-requests'
 import type { Person } from '../repos/people'
 import { allow, seesGroup } from './access'
 import type { Context } from './context'
-import { createExercise, setExercise } from './exercises'
+import { createExercise } from './exercises'
+import { setAtOnce } from './set-exercise'
 import { addLesson } from './picture'
 import { Problem } from './problem'
 import { bankOf } from './question-bank'
@@ -65,7 +66,7 @@ export function setStarter(
   const { repos } = context
   return repos.transaction(() => {
     const stored = createExercise(context, actor, starter.exercise)
-    setExercise(context, actor, stored.id, stored.version, cohort)
+    setAtOnce(context, actor, { id: stored.id, version: stored.version, cohort })
     addLesson(context, actor, { cohort, day, about: slip, title }, stored.id)
     return { id: stored.id }
   })

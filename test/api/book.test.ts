@@ -23,7 +23,8 @@ import { withBook } from '../../server/services/book-in-force'
 import { compareBooks } from '../../server/services/book-compare'
 import { bookList, exportBook, importBook } from '../../server/services/book-files'
 import { assignmentFor } from '../../server/services/assignment'
-import { createExercise, importExercise, setExercise } from '../../server/services/exercises'
+import { createExercise, importExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import { hashPassword } from '../../server/services/passwords'
 import { Problem } from '../../server/services/problem'
 import { choosePin } from '../../server/services/signatures'
@@ -67,7 +68,7 @@ const csaOf = (attemptId: number): number | undefined =>
 function set(code: string): number {
   const { context, instructor, repos, apprentice } = centre
   const stored = createExercise(context, instructor, { ...tight, code })
-  setExercise(context, instructor, stored.id, stored.version, 'Thursday')
+  setAtOnce(context, instructor, { id: stored.id, version: stored.version, cohort: 'Thursday' })
   return repos.attempts.byPerson(apprentice.id).find(({ exerciseId }) => exerciseId === stored.id)!.id
 }
 

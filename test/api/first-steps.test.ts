@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import { FIRST_STEPS, firstSteps, isReady } from '#core/planning/first-steps'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import framework from '../../frameworks/workshop-unit.json'
-import { setExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import { showFirstSteps } from '../../server/services/first-steps'
 import { takeSampleExercises } from '../../server/services/packs'
 import { openDatabase } from '../../server/db/open'
@@ -45,7 +45,7 @@ test('each step is done once, by whoever may; an exercise in the drawer is not s
   centre.add('T-1', 'apprentice', 'Friday')
   const [first] = takeSampleExercises(centre.context, centre.desk)
   expect(left(centre)).toEqual(['framework', 'instruments', 'set'])
-  setExercise(centre.context, centre.desk, first!.id, first!.version, 'Friday')
+  setAtOnce(centre.context, centre.desk, { id: first!.id, version: first!.version, cohort: 'Friday' })
   expect(showFirstSteps(centre.context, centre.desk).isReady).toBe(true)
   const own = ({ steps }: ReturnType<typeof showFirstSteps>) =>
     steps.filter(({ isOwn }) => isOwn).map(({ step }) => step)

@@ -6,7 +6,8 @@ import { USUAL_WEIGHTS } from '#core/arrangement/wishes'
 import type { LayoutView } from '#schemas/layout-views'
 import { LayoutSetRequest } from '#schemas/layout-views'
 import { validate } from '#schemas/validate'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import {
   listLayouts,
   restoreLayout,
@@ -127,7 +128,7 @@ describe('a board that is set', () => {
 describe('what cannot be set', () => {
   it('an exercise that comes after its board closes the board until the design is handed in', async () => {
     const id = await set()
-    setExercise(centre.context, centre.instructor, exerciseId, 1, 'Thursday')
+    setAtOnce(centre.context, centre.instructor, { id: exerciseId, version: 1, cohort: 'Thursday' })
     const see = () => showLayout(centre.context, centre.apprentice, id)
     expect(refusedAtOnce(see)).toBe('layoutWhileDesigning')
     const [attempt] = centre.repos.attempts.byPerson(centre.apprentice.id)
@@ -136,7 +137,7 @@ describe('what cannot be set', () => {
   })
 
   it('a board whose design somebody of the group still works at: it would show ratings', async () => {
-    setExercise(centre.context, centre.instructor, exerciseId, 1, 'Thursday')
+    setAtOnce(centre.context, centre.instructor, { id: exerciseId, version: 1, cohort: 'Thursday' })
     expect(await refusal(set)).toBe('layoutStillDesigned')
     for (const person of [centre.apprentice, centre.other])
       for (const { id } of centre.repos.attempts.byPerson(person.id))

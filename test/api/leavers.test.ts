@@ -5,7 +5,8 @@ import { hashPassword } from '../../server/services/passwords'
 import { choosePin } from '../../server/services/signatures'
 import { beginSession, personBehind } from '../../server/services/sessions'
 import { signIn } from '../../server/services/sign-in'
-import { setExercise, createExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import { decide } from '../../server/services/marking'
 import { groupRecord } from '../../server/services/records'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
@@ -25,7 +26,7 @@ describe('disabled', () => {
     expect(personBehind(context, token)).toBeUndefined()
     expect(await refusal(() => signIn(context, 'T-1', 'three words apart'))).toBe('signInWrong')
     const stored = createExercise(context, centre.instructor, anExercise())
-    setExercise(context, centre.instructor, stored.id, stored.version, 'Thursday')
+    setAtOnce(context, centre.instructor, { id: stored.id, version: stored.version, cohort: 'Thursday' })
     expect(repos.attempts.byPerson(apprentice.id)).toEqual([])
     expect(repos.attempts.byPerson(centre.other.id)).toHaveLength(1)
     enablePerson(context, administrator, apprentice.id)

@@ -15,7 +15,8 @@ import { assignmentFor } from '../../server/services/assignment'
 import { handInDesign } from '../../server/services/hand-in'
 import { saveWork } from '../../server/services/work-save'
 import { endRound, startRound } from '../../server/services/inspections'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import {
   importBank,
   bankOf,
@@ -72,7 +73,7 @@ beforeEach(() => {
       asks: { circuits: ['c1'], steps: ['ib', 'in'] },
     }),
   )
-  setExercise(centre.context, centre.instructor, stored.id, stored.version, 'Thursday')
+  setAtOnce(centre.context, centre.instructor, { id: stored.id, version: stored.version, cohort: 'Thursday' })
   id = centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id
 })
 

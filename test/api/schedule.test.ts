@@ -9,7 +9,8 @@ import { typedAnswers } from '../../demo/story'
 import { assignmentFor } from '../../server/services/assignment'
 import { bayToTest, pairingCode } from '../../server/services/test-sheet'
 import type { Context } from '../../server/services/context'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import {
   endFaultFinding,
   faultFindingHome,
@@ -76,7 +77,7 @@ beforeEach(() => {
       asks: { circuits: ['c1'], steps: ['ib', 'in'] },
     }),
   )
-  setExercise(context, centre.instructor, stored.id, stored.version, 'Thursday')
+  setAtOnce(context, centre.instructor, { id: stored.id, version: stored.version, cohort: 'Thursday' })
   id = centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id
   saveWork(context, centre.apprentice, id, {
     version: version(),

@@ -6,7 +6,8 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import type { ProblemCode } from '#words/problems'
 import { migrate } from '../../server/db/migrate'
 import { ROLES } from '#core/exercise/roster'
-import { createExercise, importExercise, saveExercise, setExercise } from '../../server/services/exercises'
+import { createExercise, importExercise, saveExercise } from '../../server/services/exercises'
+import { setExercise } from '../../server/services/set-exercise'
 import { decide, release, saveMarking, showMarking } from '../../server/services/marking'
 import { importRoster, previewRosterFile } from '../../server/services/people'
 import { Problem } from '../../server/services/problem'
@@ -127,8 +128,8 @@ describe('setting', () => {
         installation: around(aTask({ lengthM: 420, cable: { kind: 'flat-twin-earth', method: 'C' } })),
       }),
     )
-    await expect(async () =>
-      setExercise(centre.context, centre.instructor, impossible.id, 1, 'Thursday'),
+    await expect(
+      setExercise(centre.context, centre.instructor, { id: impossible.id, version: 1, cohort: 'Thursday' }),
     ).rejects.toThrow(/Voltage drop prevents a solution/)
     const { exerciseId } = aSetExercise(centre)
     const circuits = centre.repos.attempts
@@ -138,12 +139,20 @@ describe('setting', () => {
     const stored = centre.repos.exercises.byId(exerciseId)!
     expect(
       await refusal(() =>
-        setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Thursday'),
+        setExercise(centre.context, centre.instructor, {
+          id: exerciseId,
+          version: stored.version,
+          cohort: 'Thursday',
+        }),
       ),
     ).toBe('cohortDone')
     expect(
       await refusal(() =>
-        setExercise(centre.context, centre.instructor, exerciseId, stored.version, 'Nobody'),
+        setExercise(centre.context, centre.instructor, {
+          id: exerciseId,
+          version: stored.version,
+          cohort: 'Nobody',
+        }),
       ),
     ).toBe('cohortEmpty')
     expect(
@@ -151,6 +160,35 @@ describe('setting', () => {
         saveExercise(centre.context, centre.instructor, exerciseId, stored.version, anExercise()),
       ),
     ).toBe('exerciseIsSet')
+  })
+
+  test('variants are made aside: whoever joins the group meanwhile has one too, and nobody has two', async () => {
+    const { context, instructor, repos } = centre
+    const { id, version } = createExercise(context, instructor, anExercise({ code: 'X-8' }))
+    const ask = { id, version, cohort: 'Thursday' }
+    const [one, two] = [setExercise(context, instructor, ask), setExercise(context, instructor, ask)]
+    repos.people.insert(
+      { number: 'T-9', name: 'Late', role: 'apprentice', cohort: 'Thursday' },
+      'scrypt$x$x',
+      false,
+      context.now,
+    )
+    expect(await one).toEqual({ given: 3 })
+    expect(await refusal(() => two)).toBe('stale')
+    const given = repos.attempts.byExercise(id)
+    expect(new Set(given.map(({ personId }) => personId)).size).toBe(3)
+    expect(given).toHaveLength(3)
+    expect(new Set(given.map(({ installation }) => JSON.stringify(installation))).size).toBe(3)
+  })
+
+  test('an exercise that is saved while its variants are made is given to nobody, and shown as it is now', async () => {
+    const { context, instructor, repos } = centre
+    const { id, version } = createExercise(context, instructor, anExercise({ code: 'X-7' }))
+    const asked = setExercise(context, instructor, { id, version, cohort: 'Thursday' })
+    saveExercise(context, instructor, id, version, anExercise({ code: 'X-7', title: 'Newer' }))
+    expect(await refusal(() => asked)).toBe('stale')
+    expect(repos.attempts.byExercise(id)).toEqual([])
+    expect(repos.exercises.byId(id)).toMatchObject({ state: 'draft', exercise: { title: 'Newer' } })
   })
 
   test('two people save the same exercise: the second is handed the first one’s version', async () => {

@@ -24,7 +24,8 @@ import { judgeReadings } from '#core/testing/judge/judge'
 import { cutStock } from '#core/containment/cutting'
 import { testBay } from '#core/testing/tester'
 import { typedAnswers } from '../../demo/story'
-import { runSpice } from '../support/spice'
+import { ANALYSES, leanListing, timedListing } from '../support/lean-listing'
+import { runSpice, spiceAnalysisMs } from '../support/spice'
 import { anExercise } from '../support/task'
 import { aBoardOf, quantile, time } from './boards'
 import { arrangementTimes, consumerUnitMs } from './arrangement'
@@ -53,6 +54,9 @@ const LIMITS = {
   cuttingMs: 1000,
   floorMs: 1000,
   spiceTimes: 150,
+  analysisTimes: 10,
+  largeMarkingMs: 100,
+  expectedMs: 60,
   variantsMs: 300,
   cuttingOver: 1,
   diagnoseP50Ms: 50,
@@ -64,7 +68,7 @@ const LIMITS = {
   bestBoardMs: 20_000,
   boardGap: 5,
   compareMs: 3000,
-  designMs: 2,
+  designMs: 1,
   markingMs: 25,
 }
 const twelve = aBoardOf(12)
@@ -90,16 +94,24 @@ report(
   time(() => sheets.map((answers) => markDesign(structuredClone(six), answers)), 20),
   'ms',
 )
+const large30 = Array.from({ length: 30 }, (_, i) =>
+  typedAnswers(assignmentOf(twelve), { slips: { 'c1.ib': 9 + i } }),
+)
+report(
+  'Marking 30 submissions of twelve ways',
+  time(() => large30.map((answers) => markDesign(assignmentOf(twelve), answers)), 10),
+  'ms',
+  LIMITS.largeMarkingMs,
+)
 report(
   'Variants of one circuit for a group of 20',
   time(() => makeVariants(anExercise(), 20), 20),
   'ms',
 )
-const tenWays = aBoardOf(10)
-const variants = makeVariants(tenWays, 30)
+const variants = makeVariants(twelve, 30)
 report(
-  'Variants of ten circuits for a group of 30',
-  variants.ok ? time(() => makeVariants(tenWays, 30), 5) : Infinity,
+  'Variants of twelve circuits for a group of 30',
+  variants.ok ? time(() => makeVariants(twelve, 30), 5) : Infinity,
   'ms',
   LIMITS.variantsMs,
 )
@@ -116,11 +128,18 @@ report(
   'ms',
   nodes >= 250 ? LIMITS.solveMs : undefined,
 )
-const listing = spiceListing(network, 'bench')!.text
+// Several runs of each, against the leanest listing that prints what is compared.
+const lean = leanListing(spiceListing(network, 'bench')!)
 const solvedMs = time(() => solve(network, plan))
-const spiceMs = time(() => runSpice(listing), 9)
-report('The same in ngspice, whole process', spiceMs, 'ms')
+const spiceMs = time(() => runSpice(lean), 9)
+report('The same in ngspice, whole process, leanest listing', spiceMs, 'ms')
 report('… of its time that ours takes', (100 * solvedMs) / spiceMs, '%', 100 / LIMITS.spiceTimes)
+const analysisMs = quantile(
+  Array.from({ length: 9 }, () => spiceAnalysisMs(timedListing(lean), ANALYSES)),
+  0.5,
+)
+report('The analysis alone, as ngspice counts it', analysisMs, 'ms')
+report('… of its time that ours takes', (100 * solvedMs) / analysisMs, '%', 100 / LIMITS.analysisTimes)
 const ten = practiceBay('heaters')!.rig()
 const evidence = await evidenceTimes()
 report('Gap matrix, 30 people, 60 criteria, five years', evidence.matrixMs, 'ms', LIMITS.gapMatrixMs)
@@ -167,6 +186,12 @@ report(
   'ms',
   LIMITS.energiseMs,
 )
+report(
+  'Energising twelve ways in order, an hour followed',
+  time(() => simulate(large, deadState(large), energiseInOrder(large), { untilS: 3600 }), 9),
+  'ms',
+  LIMITS.energiseMs,
+)
 
 // Every fault that can be planted, each with the whole sheet that it makes: of six circuits all, of twelve
 // ways every third.
@@ -200,6 +225,12 @@ const judged = {
   edition: '18-A2',
   arrangement: 'TN-C-S',
 } as const
+report(
+  `Expected schedule of twelve ways, ${tests.length} readings`,
+  time(() => expectedReadings(structuredClone(large), largeDesign, tests), 9),
+  'ms',
+  LIMITS.expectedMs,
+)
 const taken = Object.fromEntries([...testBay(large, tests)].map(({ test, shown }) => [test.key, shown]))
 report(
   `Findings of ${tests.length} readings, twelve ways`,

@@ -9,7 +9,8 @@ import framework from '../../frameworks/workshop-unit.json'
 import type { Framework } from '#core/assessment/outcomes/framework'
 import { openDatabase } from '../../server/db/open'
 import { createRepos } from '../../server/repos'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setExercise } from '../../server/services/set-exercise'
 import { hashOneTime } from '../../server/services/passwords'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 import { anExercise } from '../support/task'
@@ -37,7 +38,7 @@ async function prepare(): Promise<void> {
   const instructor = repos.people.byId(add('I-1', 'instructor'))!
   for (let i = 1; i <= TABLETS; i += 1) add(`T-${i}`, 'apprentice')
   const { id, version } = createExercise({ repos, now }, instructor, anExercise())
-  setExercise({ repos, now }, instructor, id, version, 'Class')
+  await setExercise({ repos, now }, instructor, { id, version, cohort: 'Class' })
   db.close()
 }
 

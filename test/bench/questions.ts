@@ -5,7 +5,8 @@ import { jobQuestions, whatIfQuestions } from '#words/questions/job/index'
 import paintShop from '../../packs/workshop/T-05.json'
 import { typedAnswers } from '../../demo/story'
 import { assignmentFor } from '../../server/services/assignment'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import { handInDesign } from '../../server/services/hand-in'
 import { materialOf } from '../../server/services/question-material'
 import { listRounds } from '../../server/services/question-rounds'
@@ -36,7 +37,7 @@ export function questionTimes(): {
       context.now,
     )
   const { id, version } = createExercise(context, instructor, paintShop as unknown as Exercise)
-  setExercise(context, instructor, id, version, 'Thursday')
+  setAtOnce(context, instructor, { id, version, cohort: 'Thursday' })
   const attempts = repos.attempts.byExercise(id)
   const first = attempts[0]!
   const own = repos.people.byId(first.personId)!

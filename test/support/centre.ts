@@ -5,7 +5,8 @@ import { openDatabase } from '../../server/db/open'
 import { createRepos, type Repos } from '../../server/repos'
 import type { Person } from '../../server/repos/people'
 import type { Context } from '../../server/services/context'
-import { createExercise, setExercise } from '../../server/services/exercises'
+import { createExercise } from '../../server/services/exercises'
+import { setAtOnce } from '../../server/services/set-exercise'
 import { askPermission, handInDesign, handInReadings } from '../../server/services/hand-in'
 import { decidePermission } from '../../server/services/permission'
 import { saveWork } from '../../server/services/work-save'
@@ -50,7 +51,7 @@ export type Centre = ReturnType<typeof aCentre>
 /** Sets the usual exercise for the group and returns the first apprentice's attempt. */
 export function aSetExercise(centre: Centre): { exerciseId: number; attemptId: number } {
   const stored = createExercise(centre.context, centre.instructor, anExercise())
-  setExercise(centre.context, centre.instructor, stored.id, stored.version, 'Thursday')
+  setAtOnce(centre.context, centre.instructor, { id: stored.id, version: stored.version, cohort: 'Thursday' })
   return { exerciseId: stored.id, attemptId: centre.repos.attempts.byPerson(centre.apprentice.id)[0]!.id }
 }
 

@@ -152,7 +152,7 @@ onMounted(sheet.load)
               </p>
               <NuxtLink :to="`/inspect/${view.id}`">Inspect the work first</NuxtLink>
             </div>
-            <StageReadings
+            <LazyStageReadings
               :view="view"
               stage="dead"
               :read="sheet.reading"
@@ -172,7 +172,7 @@ onMounted(sheet.load)
             </StageBar>
           </template>
         </template>
-        <PermissionPanel v-else-if="current === 'permission'" :events="view.events" :stage="view.stage" />
+        <LazyPermissionPanel v-else-if="current === 'permission'" :events="view.events" :stage="view.stage" />
         <template v-else-if="current === 'live'">
           <PermissionNote :events="view.events" :stage="view.stage" />
           <p class="caution">
@@ -180,7 +180,7 @@ onMounted(sheet.load)
             covers on, people informed, the right leads.
           </p>
           <p v-if="view.rcdMA" class="soft">The bay has an RCD of {{ view.rcdMA }} mA.</p>
-          <StageReadings
+          <LazyStageReadings
             :view="view"
             stage="live"
             :read="sheet.reading"
@@ -203,7 +203,7 @@ onMounted(sheet.load)
             >Records: schedule of results, minor works, installation, labels</NuxtLink
           >
         </p>
-        <ReleasedResult
+        <LazyReleasedResult
           v-if="current === 'decision'"
           :view="view"
           :scopes="names"

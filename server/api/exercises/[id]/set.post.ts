@@ -1,7 +1,7 @@
 import { SetRequest } from '#schemas/requests'
 import { api, idOf } from '~~/server/http/api'
-import { setExercise } from '~~/server/services/exercises'
+import { setExercise } from '~~/server/services/set-exercise'
 
 export default api(SetRequest, ({ context, actor, event, body }) =>
-  setExercise(context, actor, idOf(event), body.version, body.cohort),
+  setExercise(context, actor, { id: idOf(event), ...body }),
 )
