@@ -23,27 +23,28 @@ export function useRun(id: number) {
   /** What is drawn holds the last readable run while a box is being retyped. */
   let last: NonNullable<typeof read.value.sheet> | null = null
   const sheet = computed(() => (read.value.sheet ? (last = read.value.sheet) : last))
-  const problems = computed(() =>
-    sheet.value ? runProblems(sheet.value.run, sheet.value.former, sheet.value.mostRightAngles) : [],
-  )
+  const problemsOf = (one: typeof last) => (one ? runProblems(one.run, one.former, one.mostRightAngles) : [])
+  const problems = computed(() => problemsOf(sheet.value))
   const sentences = computed(() => {
     const byStraight = new Map<number, string[]>()
     for (const problem of problems.value)
       byStraight.set(problem.straight, [...(byStraight.get(problem.straight) ?? []), runSentence(problem)])
     return byStraight
   })
+  // The run is drawn under the hand first; what is cut, drawn in and ordered for it follows.
+  const { followed: laid } = useFollowed(sheet)
   const isSound = computed(() =>
-    problems.value.every(({ code }) => code === 'tooManyBends' || code === 'tooLong'),
+    problemsOf(laid.value).every(({ code }) => code === 'tooManyBends' || code === 'tooLong'),
   )
   const tubes = computed(() =>
-    sheet.value && isSound.value ? tubesOf(sheet.value.run, sheet.value.former) : [],
+    laid.value && isSound.value ? tubesOf(laid.value.run, laid.value.former) : [],
   )
   const supports = computed(() =>
-    sheet.value && isSound.value ? supportsOf(sheet.value.run, sheet.value.former) : [],
+    laid.value && isSound.value ? supportsOf(laid.value.run, laid.value.former) : [],
   )
   const pieces = computed<Piece[]>(() =>
-    sheet.value && sheet.value.run.made !== 'tray'
-      ? Array.from({ length: sheet.value.bays }, (_, bay) =>
+    laid.value && laid.value.run.made !== 'tray'
+      ? Array.from({ length: laid.value.bays }, (_, bay) =>
           tubes.value.map((tube, i) => ({
             name: `bay ${bay + 1} · ${i + 1}`,
             lengthMm: Math.round(tube.cutMm),
@@ -51,13 +52,13 @@ export function useRun(id: number) {
         ).flat()
       : [],
   )
-  const stockMm = computed(() => stockOf(sheet.value?.run ?? { made: 'conduit', material: 'pvc' }))
+  const stockMm = computed(() => stockOf(laid.value?.run ?? { made: 'conduit', material: 'pvc' }))
   const cutting = useCutting(() =>
     pieces.value.length ? { pieces: pieces.value, stockMm: stockMm.value } : null,
   )
   const sections = computed(() =>
-    sheet.value && isSound.value
-      ? drawSections(sheet.value.run).map((section) => ({
+    laid.value && isSound.value
+      ? drawSections(laid.value.run).map((section) => ({
           ...section,
           ...pullOf(section),
           ...fill(section.lengthMm / 1000, section.rightAngles),
@@ -70,9 +71,9 @@ export function useRun(id: number) {
     metres: number,
     rightAngles: number,
   ): { readonly terms: number | null; readonly takes: number | null } {
-    const areas = sheet.value!.areasMm2
-    const { made, sizeMm } = sheet.value!.run
-    const { words } = sizeOf(sheet.value!.run)
+    const areas = laid.value!.areasMm2
+    const { made, sizeMm } = laid.value!.run
+    const { words } = sizeOf(laid.value!.run)
     const { values } = bookOf(PRESENT_EDITION, inForce.value?.changes)
     if (areas.length === 0 || made === 'tray') return { terms: null, takes: null }
     if (made === 'trunking')
@@ -87,10 +88,10 @@ export function useRun(id: number) {
     }
   }
 
-  const fittings = computed(() => (sheet.value ? billOf(sheet.value, tubes.value, supports.value) : []))
+  const fittings = computed(() => (laid.value ? billOf(laid.value, tubes.value, supports.value) : []))
   const expansion = computed(() =>
-    sheet.value?.run.material === 'pvc'
-      ? sheet.value.run.straights.map(({ lengthMm }) => expansionMm(lengthMm, sheet.value!.spanK))
+    laid.value?.run.material === 'pvc'
+      ? laid.value.run.straights.map(({ lengthMm }) => expansionMm(lengthMm, laid.value!.spanK))
       : [],
   )
 

@@ -60,6 +60,11 @@ interface RawSecond extends Omit<SecondMarking, 'verdicts' | 'settled'> {
   settledBy: string
   settledAt: string
 }
+/** What tells of a decision whether it should be looked at again, and who may see it. */
+export type DecisionRisk = Pick<
+  SampledDecision,
+  'id' | 'byId' | 'at' | 'met' | 'overrides' | 'critical' | 'criteria' | 'unmet' | 'exerciseId' | 'cohort'
+>
 type RawDecision = Omit<SampledDecision, 'met' | 'exerciseCode' | 'exerciseTitle'> & { met: number }
 interface Head {
   readonly id: number
@@ -72,18 +77,22 @@ const SECOND = `
          s.how, s.stands, s.reason, sp.name AS settledBy, s.at AS settledAt
   FROM second_marking m JOIN person p ON p.id = m.by_id
   LEFT JOIN second_settled s ON s.second_id = m.id LEFT JOIN person sp ON sp.id = s.by_id`
-// The latest decision on each sheet.
-const DECISIONS = `
-  SELECT d.id, d.attempt_id AS attemptId, d.by_id AS byId, p.name AS "by", d.at, d.met, d.mark, d.out_of AS outOf,
+const RISK = `
+         d.id, d.by_id AS byId, d.at, d.met,
          coalesce(k.overrides, json_array_length(d.evidence, '$.overrides')) AS overrides,
          coalesce(k.critical, json_array_length(d.evidence, '$.proposal.critical')) AS critical,
          coalesce(k.criteria, (SELECT count(*) FROM occasion WHERE decision_id = d.id)) AS criteria,
          coalesce(k.unmet, (SELECT count(*) FROM occasion WHERE decision_id = d.id AND met = 0)) AS unmet,
-         a.exercise_id AS exerciseId, w.name AS person, w.number AS personNumber, w.cohort, a.bay
+         a.exercise_id AS exerciseId, w.cohort`
+// The latest decision on each sheet.
+const LATEST = `
   FROM decision d JOIN attempt a ON a.id = d.attempt_id
   JOIN person p ON p.id = d.by_id JOIN person w ON w.id = a.person_id
   LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.decision_id = d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = d.attempt_id)`
+const DECISIONS = `
+  SELECT ${RISK}, d.attempt_id AS attemptId, p.name AS "by", d.mark, d.out_of AS outOf,
+         w.name AS person, w.number AS personNumber, a.bay ${LATEST}`
 
 const toSecond = (raw: RawSecond): SecondMarking => {
   const { verdicts, how, stands, reason, settledBy, settledAt, ...row } = raw
@@ -102,7 +111,11 @@ const toDecision = (raw: RawDecision, { code, title }: Head): SampledDecision =>
 
 /** The decisions that second assessors look at. */
 function firstDecisions(db: Database) {
+  const risks = db.prepare<[string], Omit<DecisionRisk, 'met'> & { met: number }>(
+    `SELECT ${RISK} ${LATEST} AND d.at >= ? ORDER BY d.at, d.id`,
+  )
   const decisions = db.prepare<[string], RawDecision>(`${DECISIONS} AND d.at >= ? ORDER BY d.at, d.id`)
+  const these = db.prepare<[string], RawDecision>(`${DECISIONS} AND d.id IN (SELECT value FROM json_each(?))`)
   const decision = db.prepare<[number], RawDecision>(`${DECISIONS} AND d.id = ?`)
   const criteria = db.prepare<[string], { decisionId: number; code: string; met: number }>(
     `SELECT decision_id AS decisionId, criterion AS code, met FROM occasion
@@ -117,6 +130,9 @@ function firstDecisions(db: Database) {
     return raws.map((raw) => toDecision(raw, byExercise.get(raw.exerciseId)!))
   }
   return {
+    /** Latest decisions since then, the earliest first, as far as their risk is concerned. */
+    risksSince: (at: string): DecisionRisk[] => risks.all(at).map((row) => ({ ...row, met: row.met === 1 })),
+    these: (ids: readonly number[]) => withHeads(these.all(JSON.stringify(ids))),
     /** Latest decisions since then. */
     decisionsSince: (at: string) => withHeads(decisions.all(at)),
     decision: (id: number) => {

@@ -1,5 +1,5 @@
 import { criteriaOf } from '#core/assessment/outcomes/framework'
-import { sampleOf } from '#core/assessment/verification/sample'
+import { sampleOf, type SampleReason } from '#core/assessment/verification/sample'
 import { isTick, quantityOf } from '#core/testing/kinds/kinds'
 import { QUANTITIES } from '#core/units/quantity'
 import type { SecondMarkingBody, SettleBody } from '#schemas/evidence-requests'
@@ -25,18 +25,21 @@ export function showVerification(context: Context, actor: Person): VerificationV
   allow(actor, 'verification.see')
   const { repos, now } = context
   const since = new Date(Date.parse(now) - SAMPLED_MS).toISOString()
-  const decisions = repos.secondMarkings
-    .decisionsSince(since)
-    .filter(({ cohort }) => seesGroup(actor, cohort))
+  const risks = repos.secondMarkings.risksSince(since).filter(({ cohort }) => seesGroup(actor, cohort))
   const seconds = repos.secondMarkings.since(since)
+  const sampled = sampleOf(risks, repos.centre.trust().samplePercent).slice(0, MOST_SAMPLED)
+  const seen = new Set(risks.map(({ id }) => id))
+  const wanted = [...sampled.map(({ decision }) => decision.id), ...seconds.map((one) => one.decisionId)]
+  const decisions = repos.secondMarkings.these([...new Set(wanted)].filter((id) => seen.has(id)))
   const byDecision = new Map(decisions.map((decision) => [decision.id, decision]))
   const said = repos.secondMarkings.criteriaOf(seconds.map(({ decisionId }) => decisionId))
   const judged = seconds.flatMap((second): Judged[] => {
     const decision = byDecision.get(second.decisionId)
     return decision ? [{ decision, said: said.get(decision.id) ?? [], second }] : []
   })
+  const shownTo = sampleShown(actor, seconds)
   return {
-    sample: sampleFor(actor, decisions, seconds, repos.centre.trust().samplePercent),
+    sample: sampled.map(({ decision, reasons }) => shownTo(byDecision.get(decision.id)!, reasons)),
     differences: judged.filter(differs).map((pair) => differenceOf(context, pair)),
     standardisation: standardisationOf(context, judged),
     agreement: agreements(context, judged),
@@ -44,39 +47,33 @@ export function showVerification(context: Context, actor: Person): VerificationV
   }
 }
 
-function sampleFor(
-  actor: Person,
-  decisions: readonly SampledDecision[],
-  seconds: readonly SecondMarking[],
-  randomPercent: number,
-): SampleItem[] {
+/** A sampled decision as somebody may see it. */
+function sampleShown(actor: Person, seconds: readonly SecondMarking[]) {
   const judged = new Set(seconds.map(({ decisionId }) => decisionId))
   const judgedByActor = new Set(
     seconds.filter(({ byId }) => byId === actor.id).map(({ decisionId }) => decisionId),
   )
   const mayJudge = may(actor, 'verification.judge')
-  return sampleOf(decisions, randomPercent)
-    .slice(0, MOST_SAMPLED)
-    .map(({ decision, reasons }) => {
-      const isOwn = decision.byId === actor.id
-      const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
-      const isHidden = mayJudge && !isOwn && !judgedByActor.has(id)
-      return {
-        decisionId: id,
-        // Who it is may sway a second look; it is said once that look stands.
-        person: isHidden ? '' : person,
-        cohort,
-        bay,
-        exerciseCode,
-        exerciseTitle,
-        at,
-        reasons: isHidden
-          ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
-          : reasons,
-        isOwn,
-        isDone: judged.has(id),
-      }
-    })
+  return (decision: SampledDecision, reasons: readonly SampleReason[]): SampleItem => {
+    const isOwn = decision.byId === actor.id
+    const { id, person, cohort, bay, exerciseCode, exerciseTitle, at } = decision
+    const isHidden = mayJudge && !isOwn && !judgedByActor.has(id)
+    return {
+      decisionId: id,
+      // Who it is may sway a second look; it is said once that look stands.
+      person: isHidden ? '' : person,
+      cohort,
+      bay,
+      exerciseCode,
+      exerciseTitle,
+      at,
+      reasons: isHidden
+        ? reasons.filter((reason) => reason === 'random' || reason.startsWith('new'))
+        : reasons,
+      isOwn,
+      isDone: judged.has(id),
+    }
+  }
 }
 
 /** The work of a decision without its marks, its decision and its name; only for whoever did not mark it. */

@@ -43,6 +43,18 @@ export function spiceListing(network: Network, title: string): SpiceListing | un
   return { text: listing(title, [...lines, ...references], hertz, wanted), nodes, ammeters }
 }
 
+/** The network with every load as it settles, as it is listed. Throws for one that cannot be solved. */
+export function settledNetwork(network: Network): Network {
+  const solved = solve(network)
+  if (!solved.ok) throw new Error(`not solved: ${solved.reason} at ${solved.name}`)
+  const elements = network.elements.map((element): Element => {
+    if (element.kind !== 'impedance' || !element.law) return element
+    const { law: _, ...rest } = element
+    return { ...rest, ohm: ohmOf(element, solved) }
+  })
+  return { ...network, elements }
+}
+
 interface ListedElement {
   readonly element: Element
   /** Its number in the listing. */
