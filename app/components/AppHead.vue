@@ -103,7 +103,7 @@ const nameOf = ({ name, places }: { name: string; places: readonly { name: strin
   opacity: 0.75;
 }
 .mark {
-  font-weight: 750;
+  font-weight: var(--heavy);
   font-size: 20px;
   display: flex;
   gap: 10px;
@@ -134,7 +134,7 @@ header nav a:hover {
 }
 header nav a.here {
   border-bottom-color: #e0a93b;
-  font-weight: 680;
+  font-weight: var(--heavy);
 }
 .count {
   margin-left: 6px;
@@ -143,7 +143,7 @@ header nav a.here {
   border-radius: 10px;
   background: #e0a93b;
   color: #1f2430;
-  font: 700 13px/20px var(--mono);
+  font: var(--heavy) 13px/20px var(--mono);
   text-align: center;
 }
 .within {
@@ -170,7 +170,7 @@ header nav a.here {
 .within a.here {
   border-bottom-color: var(--turmeric);
   color: var(--indigo-text);
-  font-weight: 680;
+  font-weight: var(--heavy);
 }
 .who {
   margin-left: auto;

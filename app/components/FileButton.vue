@@ -27,7 +27,7 @@ function take(event: Event) {
   border: 1.5px solid var(--indigo);
   border-radius: var(--ease);
   color: var(--indigo-text);
-  font-weight: 640;
+  font-weight: var(--strong);
   cursor: pointer;
   background: var(--raised);
 }

@@ -70,7 +70,7 @@ const discard = (key: string, what: string) =>
   min-height: 44px;
   padding: 0 10px;
   font-size: 14px;
-  font-weight: 680;
+  font-weight: var(--heavy);
   white-space: nowrap;
   z-index: 1;
 }

@@ -36,7 +36,7 @@ button {
   all: unset;
   cursor: pointer;
   padding: 9px 14px;
-  font-weight: 600;
+  font-weight: var(--strong);
   color: var(--soft);
   border-bottom: 4px solid transparent;
 }

@@ -48,7 +48,7 @@ fieldset {
   gap: 8px;
 }
 legend {
-  font-weight: 680;
+  font-weight: var(--heavy);
   padding: 0 6px;
 }
 .policy {

@@ -102,7 +102,7 @@ const { signOut } = useSignOut()
   margin-top: 18px;
   padding: 16px;
   text-align: center;
-  font-weight: 740;
+  font-weight: var(--heavy);
   background: var(--madder);
   color: var(--on-madder);
   border-radius: var(--ease);

@@ -92,11 +92,11 @@ const STATE_WORD = {
 }
 .stage b {
   font-size: 15px;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .stage.current b {
   color: var(--indigo-text);
-  font-weight: 760;
+  font-weight: var(--heavy);
 }
 .stage.current {
   box-shadow: inset 0 -3px 0 var(--turmeric);

@@ -39,7 +39,7 @@
 }
 .name {
   font-size: 40px;
-  font-weight: 740;
+  font-weight: var(--heavy);
   margin: 6px 0 0;
   letter-spacing: -0.01em;
 }

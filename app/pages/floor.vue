@@ -156,7 +156,7 @@ aside {
   min-height: 32px;
 }
 .stop-all {
-  font-weight: 800;
+  font-weight: var(--heavy);
   min-height: 48px;
 }
 .patches {

@@ -119,7 +119,7 @@ async function takeIn(event: Event) {
   padding: 9px 0;
 }
 dt {
-  font-weight: 680;
+  font-weight: var(--heavy);
   color: var(--indigo-text);
 }
 dd {
@@ -127,12 +127,12 @@ dd {
 }
 .short {
   color: var(--ink);
-  font-weight: 560;
+  font-weight: var(--strong);
   margin-left: 6px;
 }
 .other {
   color: var(--soft);
-  font-weight: 520;
+  font-weight: var(--mid);
   margin-left: 8px;
 }
 .file {

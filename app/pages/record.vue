@@ -61,6 +61,6 @@ const nameOf = (code: string) => data.value?.behaviours.find((one) => one.code =
 
 <style scoped>
 .score b {
-  font: 720 34px/1 var(--mono);
+  font: var(--heavy) 34px/1 var(--mono);
 }
 </style>

@@ -35,7 +35,7 @@ watch(
   border: 1.5px solid var(--indigo);
   border-radius: var(--ease);
   color: var(--indigo-text);
-  font-weight: 680;
+  font-weight: var(--heavy);
   text-decoration: none;
 }
 </style>

@@ -118,7 +118,7 @@ article {
 }
 /* Letters follow the patch: a cap height of a two-hundredth of the screen's width at sixteen bays. */
 .number {
-  font: 760 min(46cqh, 26cqw) / 1 var(--mono);
+  font: var(--heavy) min(46cqh, 26cqw) / 1 var(--mono);
 }
 .people {
   min-width: 0;
@@ -127,7 +127,7 @@ article {
 }
 .name {
   font-size: min(17cqh, 9.6cqw);
-  font-weight: 680;
+  font-weight: var(--heavy);
   line-height: 1.1;
   white-space: nowrap;
 }
@@ -147,14 +147,14 @@ article {
 }
 .permission .state {
   color: #ffd894;
-  font-weight: 700;
+  font-weight: var(--heavy);
 }
 .live {
   border: 5px solid #e06a59;
   background: #47231f;
 }
 .live .state {
-  font-weight: 800;
+  font-weight: var(--heavy);
   letter-spacing: 0.08em;
   color: #ffc9c0;
 }

@@ -77,7 +77,7 @@ table {
 }
 th {
   text-align: left;
-  font-weight: 500;
+  font-weight: var(--mid);
 }
 td,
 th {

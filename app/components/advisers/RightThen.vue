@@ -45,7 +45,7 @@ dl > div {
   padding: 3px 0 5px 12px;
 }
 dt {
-  font-weight: 640;
+  font-weight: var(--strong);
 }
 dd {
   margin: 0;

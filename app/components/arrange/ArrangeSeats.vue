@@ -103,7 +103,7 @@ table {
   border-spacing: 4px;
 }
 th {
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--soft);
   min-width: 20px;
 }

@@ -214,7 +214,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   fill: var(--madder);
 }
 .name {
-  font: 660 16px var(--font);
+  font: var(--strong) 16px var(--font);
   fill: var(--ink);
 }
 .name.tall {
@@ -222,16 +222,16 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   text-anchor: middle;
 }
 .note {
-  font: 500 13.5px var(--font);
+  font: var(--mid) 13.5px var(--font);
   fill: var(--soft);
 }
 .mark {
-  font: 640 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   fill: var(--soft);
   text-anchor: middle;
 }
 .bar-name {
-  font: 660 15px var(--font);
+  font: var(--strong) 15px var(--font);
 }
 .bar-name.n {
   fill: var(--conductor-n);
@@ -245,7 +245,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   stroke-width: 1;
 }
 .tiny {
-  font: 700 9px var(--font);
+  font: var(--heavy) 9px var(--font);
   text-anchor: middle;
   fill: #1f2430;
   pointer-events: none;

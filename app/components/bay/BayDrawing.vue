@@ -167,11 +167,11 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   stroke-width: 2;
 }
 .frame-name {
-  font: 700 18px var(--font);
+  font: var(--heavy) 18px var(--font);
   fill: var(--ink);
 }
 .frame-note {
-  font: 500 14px var(--font);
+  font: var(--mid) 14px var(--font);
   fill: var(--soft);
   text-anchor: end;
 }
@@ -182,7 +182,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   stroke-dasharray: 6 4;
 }
 .group-name {
-  font: 620 15px var(--font);
+  font: var(--strong) 15px var(--font);
   fill: var(--soft);
 }
 .space {
@@ -210,13 +210,13 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   stroke-width: 3;
 }
 .slot-text {
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   fill: var(--soft);
   text-anchor: middle;
   pointer-events: none;
 }
 .slot-text.small {
-  font: 500 12.5px var(--font);
+  font: var(--mid) 12.5px var(--font);
 }
 .busbar line {
   stroke: currentcolor;
@@ -238,7 +238,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   stroke-dasharray: 5 3;
 }
 .mark {
-  font: 700 13px var(--font);
+  font: var(--heavy) 13px var(--font);
   fill: var(--indigo-text);
   paint-order: stroke;
   stroke: var(--panel);

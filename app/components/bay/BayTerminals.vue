@@ -58,7 +58,7 @@ const emit = defineEmits<{ terminal: [ref: TerminalRef] }>()
   fill: var(--madder);
 }
 .label {
-  font: 680 13px var(--mono);
+  font: var(--heavy) 13px var(--mono);
   text-anchor: middle;
   fill: var(--ink);
   pointer-events: none;

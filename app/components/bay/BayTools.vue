@@ -65,7 +65,7 @@ const HINT: Readonly<Record<BayMode, string>> = {
   cursor: pointer;
   min-height: 48px;
   padding: 0 14px;
-  font-weight: 640;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   display: inline-flex;
   align-items: center;

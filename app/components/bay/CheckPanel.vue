@@ -50,7 +50,7 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
   margin-bottom: 4px;
 }
 .count {
-  font: 720 22px var(--mono);
+  font: var(--heavy) 22px var(--mono);
 }
 .close {
   all: unset;

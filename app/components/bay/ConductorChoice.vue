@@ -43,12 +43,12 @@ const label = (what: string) => (props.about ? `${what}, ${props.about}` : what)
 .sizes {
   --choice-width: 37px;
   --choice-pad: 5px;
-  --choice-font: 640 15px var(--mono);
+  --choice-font: var(--strong) 15px var(--mono);
 }
 .colours {
   --choice-width: 40px;
   --choice-pad: 7px;
-  --choice-font: 640 12.5px var(--mono);
+  --choice-font: var(--strong) 12.5px var(--mono);
 }
 .unit {
   padding: 0 7px;

@@ -154,7 +154,7 @@ const uniqueWays = computed(() =>
   outline-offset: -2px;
 }
 .n {
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   color: var(--soft);
 }
 .swatch {
@@ -176,13 +176,13 @@ const uniqueWays = computed(() =>
   line-height: 1.25;
 }
 .ends b {
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 .ends span {
   color: var(--soft);
 }
 .size {
-  font: 600 14px var(--mono);
+  font: var(--strong) 14px var(--mono);
   white-space: nowrap;
 }
 .acts {
@@ -196,7 +196,7 @@ const uniqueWays = computed(() =>
   all: unset;
   cursor: pointer;
   color: var(--madder-text);
-  font-weight: 640;
+  font-weight: var(--strong);
   padding: 8px;
   text-decoration: underline;
   text-underline-offset: 3px;
@@ -207,7 +207,7 @@ const uniqueWays = computed(() =>
 }
 .labels summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 34px;
 }
@@ -216,7 +216,7 @@ const uniqueWays = computed(() =>
   flex-wrap: nowrap;
 }
 .way {
-  font: 600 14px var(--mono);
+  font: var(--strong) 14px var(--mono);
   min-width: 30px;
 }
 </style>

@@ -147,7 +147,7 @@ const wanted = computed(() => {
   gap: 10px;
 }
 .display {
-  font: 700 36px/1.15 var(--mono);
+  font: var(--heavy) 36px/1.15 var(--mono);
   padding: 12px 14px;
   background: var(--raised);
   border: 1.5px solid var(--ink);
@@ -156,7 +156,7 @@ const wanted = computed(() => {
   min-height: 66px;
 }
 .wanted {
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .probes,
 .ready {
@@ -172,7 +172,7 @@ const wanted = computed(() => {
   min-height: 30px;
 }
 .mark {
-  font: 700 13px var(--mono);
+  font: var(--heavy) 13px var(--mono);
   border: 2px dashed var(--indigo);
   border-radius: 50%;
   width: 26px;

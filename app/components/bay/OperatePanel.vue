@@ -186,12 +186,12 @@ watch(
   display: block;
 }
 .log .time {
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   color: var(--soft);
   text-align: right;
 }
 .log .act {
-  font-weight: 680;
+  font-weight: var(--heavy);
   padding-top: 9px;
 }
 .log .trip {
@@ -206,7 +206,7 @@ watch(
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 34px;
 }

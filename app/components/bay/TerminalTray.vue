@@ -48,7 +48,7 @@ button {
   border-radius: var(--ease);
   background: var(--panel);
   color: var(--ink);
-  font: 680 15px var(--mono);
+  font: var(--heavy) 15px var(--mono);
   cursor: pointer;
   display: flex;
   flex-direction: column;
@@ -57,7 +57,7 @@ button {
   padding: 2px 9px;
 }
 button small {
-  font: 500 11.5px var(--font);
+  font: var(--mid) 11.5px var(--font);
   color: var(--soft);
 }
 .used {

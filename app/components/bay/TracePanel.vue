@@ -75,7 +75,7 @@ const nameOf = (id: string) =>
   padding: 0 8px;
 }
 .head b {
-  font: 700 17px var(--mono);
+  font: var(--heavy) 17px var(--mono);
   min-width: 30px;
 }
 .on .head {

@@ -154,7 +154,7 @@ onMounted(() => box.value?.focus())
 .value {
   font-size: 40px;
   line-height: 1.1;
-  font-weight: 700;
+  font-weight: var(--heavy);
 }
 .typed {
   width: 240px;

@@ -159,7 +159,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
   max-width: 150px;
 }
 .fields .name {
-  font-weight: 700;
+  font-weight: var(--heavy);
   width: 190px;
 }
 .fields .short {
@@ -195,7 +195,7 @@ p {
 }
 p.stop {
   color: var(--madder-text);
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 .bar {
   stroke: var(--ink);
@@ -212,11 +212,11 @@ p.stop {
   stroke-width: 1.3;
 }
 text {
-  font: 600 12.5px var(--mono);
+  font: var(--strong) 12.5px var(--mono);
   fill: var(--ink);
 }
 .head {
   fill: var(--soft);
-  font-weight: 500;
+  font-weight: var(--mid);
 }
 </style>

@@ -53,7 +53,7 @@ const canSet = computed(() => Boolean(read.value.exercise && design.value?.ok))
   flex-wrap: wrap;
 }
 .code {
-  font: 600 15px var(--mono);
+  font: var(--strong) 15px var(--mono);
 }
 .acts {
   gap: 8px;

@@ -117,21 +117,21 @@ const loop = computed(() =>
   stroke-dasharray: 4 2.5;
 }
 .device {
-  font: 700 13px var(--mono);
+  font: var(--heavy) 13px var(--mono);
   text-anchor: middle;
   fill: var(--ink);
 }
 .ring-text {
-  font: 650 10px var(--mono);
+  font: var(--strong) 10px var(--mono);
   text-anchor: middle;
   fill: var(--indigo-text);
 }
 .csa {
-  font: 660 12.5px var(--mono);
+  font: var(--strong) 12.5px var(--mono);
   fill: var(--ink);
 }
 .small {
-  font: 560 12px var(--mono);
+  font: var(--strong) 12px var(--mono);
   fill: var(--soft);
 }
 .track {

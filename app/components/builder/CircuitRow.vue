@@ -139,6 +139,6 @@ const columns = computed<Column[]>(() => [
 }
 .words p.stop {
   color: var(--madder-text);
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 </style>

@@ -259,7 +259,7 @@ function onPaste(event: ClipboardEvent) {
 }
 th {
   text-align: left;
-  font-weight: 500;
+  font-weight: var(--mid);
   font-size: 12.5px;
   color: var(--soft);
   padding: 4px 6px;
@@ -277,7 +277,7 @@ th.num {
   border: 1.5px solid var(--indigo);
   background: var(--raised);
   color: var(--indigo-text);
-  font: 620 14px var(--font);
+  font: var(--strong) 14px var(--font);
   height: 30px;
   border-radius: var(--ease);
   padding: 0 8px;

@@ -63,7 +63,7 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
 }
 .value {
   font-size: 15.5px;
-  font-weight: 680;
+  font-weight: var(--heavy);
 }
 .how {
   white-space: pre-line;
@@ -71,7 +71,7 @@ const libraryQuestion = ({ place }: Source) => /Table (\w+)/.exec(place)?.[1] ??
   line-height: 1.3;
 }
 .check {
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   white-space: nowrap;
 }
 .kept {

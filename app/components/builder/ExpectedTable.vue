@@ -67,7 +67,7 @@ const limit = (reading: ExpectedReading) =>
 }
 .value {
   font-size: 15.5px;
-  font-weight: 680;
+  font-weight: var(--heavy);
 }
 .how {
   font-size: 13.5px;

@@ -34,7 +34,7 @@ const origin = useSurveyOrigin(() => box)
 }
 .label {
   font-size: 13.5px;
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 .problem {
   color: var(--madder-text);

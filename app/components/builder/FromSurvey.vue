@@ -76,6 +76,6 @@ const take = () =>
 summary {
   cursor: pointer;
   min-height: 24px;
-  font-weight: 560;
+  font-weight: var(--strong);
 }
 </style>

@@ -67,7 +67,7 @@ select {
 }
 input.mono {
   font-family: var(--mono);
-  font-weight: 600;
+  font-weight: var(--strong);
   text-align: right;
 }
 select {

@@ -141,7 +141,7 @@ figcaption {
   font-size: 13px;
 }
 figure text {
-  font: 600 11px var(--mono);
+  font: var(--strong) 11px var(--mono);
   fill: var(--ink);
 }
 .frame {

@@ -20,7 +20,7 @@ defineProps<{ open: readonly { readonly key: string; readonly text: string }[] }
 }
 .open summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .open ul {
   position: absolute;

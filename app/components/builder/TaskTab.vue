@@ -256,7 +256,7 @@ const askCircuits = list('askCircuits')
 }
 .label {
   font-size: 13.5px;
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 .problem {
   color: var(--madder-text);
@@ -279,7 +279,7 @@ const askCircuits = list('askCircuits')
 .mark {
   width: 48px;
   text-align: right;
-  font: 600 14px var(--mono);
+  font: var(--strong) 14px var(--mono);
   border: 1px solid var(--hem-strong);
   background: var(--raised);
   color: var(--ink);

@@ -235,18 +235,18 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
   stroke: var(--indigo);
 }
 .device {
-  font: 700 14px var(--mono);
+  font: var(--heavy) 14px var(--mono);
   text-anchor: middle;
   fill: var(--ink);
 }
 .ring-text {
-  font: 650 11px var(--mono);
+  font: var(--strong) 11px var(--mono);
   text-anchor: middle;
   fill: var(--indigo-text);
 }
 .name {
   font-size: 13.5px;
-  font-weight: 660;
+  font-weight: var(--strong);
   fill: var(--ink);
 }
 .small {

@@ -52,7 +52,7 @@ const source = computed(() => {
 }
 .name {
   font-size: 13.5px;
-  font-weight: 660;
+  font-weight: var(--strong);
   fill: var(--ink);
 }
 .small {

@@ -42,13 +42,13 @@ defineProps<{
   stroke-width: 1.4;
 }
 .device {
-  font: 700 14px var(--mono);
+  font: var(--heavy) 14px var(--mono);
   text-anchor: middle;
   fill: var(--ink);
 }
 .name {
   font-size: 13.5px;
-  font-weight: 660;
+  font-weight: var(--strong);
   fill: var(--ink);
 }
 .small {

@@ -80,6 +80,6 @@ const last = computed(() => claim.decisions.at(-1))
 .asks li::marker {
   content: '? ';
   color: var(--turmeric-text);
-  font-weight: 700;
+  font-weight: var(--heavy);
 }
 </style>

@@ -44,7 +44,7 @@ onBeforeUnmount(() => document.documentElement.classList.remove('slip-alone'))
 <style scoped>
 .code {
   font-size: 26px;
-  font-weight: 700;
+  font-weight: var(--heavy);
   letter-spacing: 0.04em;
 }
 ol {

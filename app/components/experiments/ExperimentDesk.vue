@@ -199,14 +199,14 @@ const settingWords = (entry: PredictionView) =>
   display: flex;
   flex-direction: column;
   gap: 5px;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .number {
   gap: 8px;
 }
 .question {
   font-size: 18px;
-  font-weight: 660;
+  font-weight: var(--strong);
 }
 .past {
   all: unset;
@@ -250,7 +250,7 @@ dt {
 }
 dd {
   margin: 0;
-  font: 650 15.5px var(--mono);
+  font: var(--strong) 15.5px var(--mono);
   text-align: right;
 }
 .because {

@@ -121,7 +121,7 @@ svg {
   stroke: var(--hem);
 }
 .tick {
-  font: 500 12px var(--mono);
+  font: var(--mid) 12px var(--mono);
   fill: var(--soft);
 }
 .end {

@@ -65,7 +65,7 @@ button {
   min-height: 48px;
   border: 1px solid var(--hem-strong);
   background: var(--raised);
-  font-weight: 620;
+  font-weight: var(--strong);
   display: inline-flex;
   align-items: center;
 }
@@ -96,7 +96,7 @@ dl > div {
 }
 dt {
   line-height: 1.2;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 dd {
   margin: 0;
@@ -106,7 +106,7 @@ dd {
 }
 dd button {
   font-size: 15px;
-  font-weight: 560;
+  font-weight: var(--strong);
   padding: 8px 11px;
 }
 </style>

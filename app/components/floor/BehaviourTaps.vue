@@ -81,7 +81,7 @@ const undo = () =>
   border-radius: var(--ease);
   background: var(--raised);
   color: var(--ink);
-  font: 500 14.5px/1.25 var(--font);
+  font: var(--mid) 14.5px/1.25 var(--font);
   cursor: pointer;
 }
 .one:hover {

@@ -160,7 +160,7 @@ dt {
 dd {
   margin: 0;
   font-size: 15.5px;
-  font-weight: 640;
+  font-weight: var(--strong);
 }
 .finding.note {
   color: var(--ink);

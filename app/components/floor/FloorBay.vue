@@ -65,7 +65,7 @@ header {
   flex-wrap: wrap;
 }
 .number {
-  font: 740 30px/1 var(--mono);
+  font: var(--heavy) 30px/1 var(--mono);
   color: var(--indigo-text);
 }
 .lock {

@@ -98,7 +98,7 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
   align-items: baseline;
 }
 .name {
-  font-weight: 680;
+  font-weight: var(--heavy);
   font-size: 17px;
   line-height: 1.2;
   color: inherit;
@@ -120,7 +120,7 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
   border-radius: var(--ease);
   background: var(--madder);
   color: var(--on-madder);
-  font: 800 15px var(--font);
+  font: var(--heavy) 15px var(--font);
   letter-spacing: 0.05em;
   min-height: 48px;
   min-width: 84px;

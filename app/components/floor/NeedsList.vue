@@ -103,7 +103,7 @@ const isCall = (need: NeedView): boolean => CALL_KINDS.includes(need.kind as Cal
   padding-top: 8px;
 }
 .bay-no {
-  font: 740 28px/1.1 var(--mono);
+  font: var(--heavy) 28px/1.1 var(--mono);
   color: var(--indigo-text);
 }
 .list {

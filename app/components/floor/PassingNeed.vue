@@ -70,7 +70,7 @@ const wait = computed(() => (need.kind === 'question' ? '' : need.about))
   border-radius: var(--ease);
   background: var(--madder);
   color: var(--on-madder);
-  font: 800 15px var(--font);
+  font: var(--heavy) 15px var(--font);
   letter-spacing: 0.05em;
   min-height: 48px;
   min-width: 84px;

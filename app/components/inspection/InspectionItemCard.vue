@@ -161,7 +161,7 @@ article.further {
   border: 1.5px solid var(--hem-strong);
   background: transparent;
   color: var(--ink);
-  font: 620 15.5px var(--font);
+  font: var(--strong) 15.5px var(--font);
   border-radius: var(--ease);
   cursor: pointer;
   padding: 0 12px;
@@ -190,11 +190,11 @@ article.further {
 }
 .grades .on {
   border: 2.5px solid var(--madder);
-  font-weight: 740;
+  font-weight: var(--heavy);
 }
 .bank button {
   min-height: 40px;
-  font-weight: 500;
+  font-weight: var(--mid);
   font-size: 14.5px;
   border-style: dashed;
 }
@@ -207,7 +207,7 @@ article.further {
 .torque input {
   width: 78px;
   min-height: 42px;
-  font: 640 17px var(--mono);
+  font: var(--strong) 17px var(--mono);
   text-align: right;
   border: 1px solid var(--hem-strong);
   background: var(--panel);
@@ -230,7 +230,7 @@ article.further {
   display: inline-flex;
   align-items: center;
   justify-content: center;
-  font-weight: 620;
+  font-weight: var(--strong);
   cursor: pointer;
 }
 .camera input {

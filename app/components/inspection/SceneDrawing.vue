@@ -84,7 +84,7 @@ const middle = (spot: SpotView) => [spot.x + spot.w / 2, spot.y + spot.h / 2] as
   min-width: 48px;
   min-height: 48px;
   padding: 0 12px;
-  font: 640 18px var(--font);
+  font: var(--strong) 18px var(--font);
   color: var(--ink);
   background: var(--raised);
   border: 1.5px solid var(--hem-strong);

@@ -80,7 +80,7 @@ td {
 table input {
   width: 90px;
   min-height: 42px;
-  font: 620 17px var(--mono);
+  font: var(--strong) 17px var(--mono);
   text-align: right;
   border: 1px solid var(--hem-strong);
   background: var(--raised);

@@ -83,7 +83,7 @@ function second(parts: Partial<Act>) {
   gap: 10px;
 }
 button {
-  font: 640 16px var(--font);
+  font: var(--strong) 16px var(--font);
   cursor: pointer;
   border-radius: var(--ease);
   color: var(--indigo-text);
@@ -94,7 +94,7 @@ button {
 .big {
   min-height: 76px;
   font-size: 19px;
-  font-weight: 700;
+  font-weight: var(--heavy);
   background: var(--indigo);
   color: var(--on-indigo);
 }
@@ -126,7 +126,7 @@ button {
 .variants .none {
   border-color: transparent;
   background: none;
-  font-weight: 500;
+  font-weight: var(--mid);
 }
 .group {
   display: grid;

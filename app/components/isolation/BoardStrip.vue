@@ -89,7 +89,7 @@ const emit = defineEmits<{ pick: [id: string] }>()
 }
 .says {
   grid-column: 1 / 3;
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   color: var(--indigo-text);
   min-height: 18px;
   line-height: 1.2;

@@ -29,7 +29,7 @@ defineProps<{ shown: NonNullable<RunView['shown']> }>()
   padding: 10px 14px;
 }
 .words {
-  font: 700 20px var(--mono);
+  font: var(--heavy) 20px var(--mono);
 }
 .pair {
   display: flex;
@@ -39,7 +39,7 @@ defineProps<{ shown: NonNullable<RunView['shown']> }>()
   font-size: 14px;
 }
 .pair b {
-  font: 700 18px var(--mono);
+  font: var(--heavy) 18px var(--mono);
 }
 .pair.lit {
   border-left: 5px solid var(--madder);

@@ -132,12 +132,12 @@ const PLACES = Object.entries(SPOTS) as [Place, (typeof SPOTS)[Place]][]
   stroke-width: 1.8;
 }
 .name {
-  font: 680 15px var(--font);
+  font: var(--heavy) 15px var(--font);
   text-anchor: middle;
   fill: var(--ink);
 }
 .note {
-  font: 500 13px var(--font);
+  font: var(--mid) 13px var(--font);
   text-anchor: middle;
   fill: var(--soft);
 }

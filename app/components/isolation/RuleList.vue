@@ -70,7 +70,7 @@ const open = computed(() =>
   line-height: 1.35;
 }
 .next {
-  font-weight: 600;
+  font-weight: var(--strong);
   font-size: 14.5px;
   line-height: 1.35;
 }

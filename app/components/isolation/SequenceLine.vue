@@ -66,12 +66,12 @@ li svg {
   stroke-linecap: round;
 }
 .n {
-  font: 600 12px var(--mono);
+  font: var(--strong) 12px var(--mono);
   color: var(--soft);
 }
 .stop {
   color: var(--madder-text);
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .touch {
   color: var(--madder-text);

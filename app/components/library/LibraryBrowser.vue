@@ -254,13 +254,13 @@ li button:focus-visible {
 }
 .hit {
   background: var(--turmeric-wash);
-  font-weight: 700;
+  font-weight: var(--heavy);
 }
 .fit {
   align-self: flex-start;
 }
 .own {
-  font-weight: 700;
+  font-weight: var(--heavy);
   border-bottom: 2px solid var(--leaf);
 }
 .own.unchecked {

@@ -121,7 +121,7 @@ const FEEDBACK_WORDS = {
   color: var(--soft);
 }
 .score b {
-  font: 720 40px/1 var(--mono);
+  font: var(--heavy) 40px/1 var(--mono);
   color: var(--ink);
   margin-right: 4px;
 }
@@ -133,7 +133,7 @@ const FEEDBACK_WORDS = {
 }
 .bank summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   font-size: 14.5px;
   min-height: 28px;

@@ -70,7 +70,7 @@ const percent = (share: number) => `${share > 0 ? '+' : ''}${Math.round(100 * sh
 
 <style scoped>
 text {
-  font: 500 11.5px var(--mono);
+  font: var(--mid) 11.5px var(--mono);
   fill: var(--soft);
 }
 .zero {

@@ -94,6 +94,6 @@ const late = computed(() =>
 }
 .late {
   color: var(--madder-text);
-  font-weight: 640;
+  font-weight: var(--strong);
 }
 </style>

@@ -119,6 +119,6 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
   break-inside: avoid;
 }
 .label b {
-  font: 740 24px var(--mono);
+  font: var(--heavy) 24px var(--mono);
 }
 </style>

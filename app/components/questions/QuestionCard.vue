@@ -108,7 +108,7 @@ const options = computed(() => (question.expected.kind === 'choose' ? question.e
 .wording {
   font-size: clamp(26px, 3.4vw, 38px);
   line-height: 1.18;
-  font-weight: 680;
+  font-weight: var(--heavy);
   color: var(--indigo-text);
   max-width: 26em;
 }

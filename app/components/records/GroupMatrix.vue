@@ -113,7 +113,7 @@ const itemsOf = (person: GroupRecord['people'][number], unit: Unit) =>
 .units th {
   border-bottom: 0;
   color: var(--indigo-text);
-  font-weight: 680;
+  font-weight: var(--heavy);
   font-size: 14.5px;
 }
 .who {

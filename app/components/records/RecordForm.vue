@@ -129,7 +129,7 @@ label {
   line-height: 1.2;
 }
 .known {
-  font-weight: 600;
+  font-weight: var(--strong);
   line-height: 1.25;
 }
 input,
@@ -139,7 +139,7 @@ select {
   border-radius: var(--ease);
   background: var(--raised);
   color: var(--ink);
-  font: 560 15.5px var(--font);
+  font: var(--strong) 15.5px var(--font);
   padding: 0 8px;
   width: 100%;
 }

@@ -94,18 +94,18 @@ td {
 }
 thead th {
   border-bottom: 1.5px solid var(--ink);
-  font: 620 13.5px var(--mono);
+  font: var(--strong) 13.5px var(--mono);
 }
 small {
   display: block;
-  font: 450 12px var(--font);
+  font: var(--mid) 12px var(--font);
   color: var(--soft);
 }
 .num {
   text-align: right;
 }
 tbody th {
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 @media print {
   th,

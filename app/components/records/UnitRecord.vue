@@ -94,7 +94,7 @@ const isOpen = ref(false)
 }
 .text {
   line-height: 1.3;
-  font-weight: 560;
+  font-weight: var(--strong);
 }
 .code {
   color: var(--indigo-text);

@@ -111,11 +111,11 @@ svg {
   stroke-width: 2.4;
 }
 .at {
-  font: 660 14px var(--mono);
+  font: var(--strong) 14px var(--mono);
   fill: var(--ink);
 }
 .end {
-  font: 500 12px var(--font);
+  font: var(--mid) 12px var(--font);
   fill: var(--soft);
 }
 ol {

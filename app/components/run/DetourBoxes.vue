@@ -63,7 +63,7 @@ select {
   border: 0;
   background: transparent;
   color: var(--ink);
-  font: 560 14.5px var(--font);
+  font: var(--strong) 14.5px var(--font);
   padding: 0 6px;
 }
 select option {

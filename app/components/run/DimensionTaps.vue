@@ -65,7 +65,7 @@ const signed = (mm: number) => `${['−', '', '+'][Math.sign(mm) + 1]}${Math.abs
   border: 1.5px solid var(--hem-strong);
   background: var(--raised);
   color: var(--ink);
-  font: 640 18px var(--mono);
+  font: var(--strong) 18px var(--mono);
   border-radius: var(--ease);
   cursor: pointer;
 }
@@ -84,7 +84,7 @@ const signed = (mm: number) => `${['−', '', '+'][Math.sign(mm) + 1]}${Math.abs
 .taps input {
   width: 104px;
   min-height: 50px;
-  font: 640 19px var(--mono);
+  font: var(--strong) 19px var(--mono);
   text-align: right;
   padding: 0 10px;
   border: 1.5px solid var(--hem-strong);

@@ -70,7 +70,7 @@ label {
 input {
   width: 110px;
   min-height: 40px;
-  font: 600 16px var(--mono);
+  font: var(--strong) 16px var(--mono);
   border: 1px solid var(--hem-strong);
   background: var(--raised);
   color: var(--ink);

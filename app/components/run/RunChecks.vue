@@ -187,7 +187,7 @@ td {
 }
 .bad {
   color: var(--madder-text);
-  font-weight: 640;
+  font-weight: var(--strong);
 }
 .boxes {
   display: flex;
@@ -202,7 +202,7 @@ label {
 input[type='number'] {
   width: 92px;
   min-height: 38px;
-  font: 600 15px var(--mono);
+  font: var(--strong) 15px var(--mono);
   border: 1px solid var(--hem-strong);
   background: var(--raised);
   color: var(--ink);

@@ -220,7 +220,7 @@ function drop() {
 }
 .label {
   font-family: var(--mono);
-  font-weight: 640;
+  font-weight: var(--strong);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--raised);

@@ -104,13 +104,13 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   border-radius: var(--ease);
   background: var(--raised);
   color: var(--ink);
-  font: 560 14.5px var(--font);
+  font: var(--strong) 14.5px var(--font);
   padding: 0 8px;
   width: 100%;
 }
 .head .name {
   width: 222px;
-  font: 700 19px var(--font);
+  font: var(--heavy) 19px var(--font);
   height: 42px;
 }
 .grow {

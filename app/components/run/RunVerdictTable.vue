@@ -51,7 +51,7 @@ td {
   border-bottom: 1px solid var(--hem);
 }
 th {
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .num {
   text-align: right;

@@ -188,7 +188,7 @@ thead th {
   text-align: left;
   font-size: 13px;
   color: var(--soft);
-  font-weight: 500;
+  font-weight: var(--mid);
   padding: 2px 6px;
   border-bottom: 1.5px solid var(--ink);
 }
@@ -199,7 +199,7 @@ tbody.on {
   background: var(--indigo-wash);
 }
 th[scope='row'] {
-  font: 700 15px var(--mono);
+  font: var(--heavy) 15px var(--mono);
   color: var(--indigo-text);
   padding: 0 8px;
 }
@@ -213,7 +213,7 @@ select {
   border: 0;
   background: transparent;
   color: var(--ink);
-  font: 560 14.5px var(--font);
+  font: var(--strong) 14.5px var(--font);
   padding: 0 6px;
 }
 input {
@@ -267,7 +267,7 @@ select:focus {
   background: transparent;
   color: var(--indigo-text);
   padding: 0 10px;
-  font: 560 14.5px var(--font);
+  font: var(--strong) 14.5px var(--font);
   white-space: nowrap;
   border-radius: var(--ease);
   cursor: pointer;

@@ -91,7 +91,7 @@ h3 .mono {
   color: var(--indigo-text);
 }
 h3 .soft {
-  font-weight: 450;
+  font-weight: var(--mid);
   font-size: 14px;
 }
 svg {
@@ -109,14 +109,14 @@ svg {
   stroke-dasharray: 10 6;
 }
 .at {
-  font: 660 15px var(--mono);
+  font: var(--strong) 15px var(--mono);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--raised);
   stroke-width: 6px;
 }
 .side {
-  font: 500 12.5px var(--font);
+  font: var(--mid) 12.5px var(--font);
   fill: var(--soft);
 }
 ul {

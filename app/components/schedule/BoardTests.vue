@@ -130,7 +130,7 @@ function take(readings: readonly { key: string; text: string; at: string }[]) {
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 36px;
   padding-top: 6px;

@@ -188,7 +188,7 @@ h2 {
 }
 .at {
   font-size: 18px;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 dl {
   display: grid;
@@ -205,7 +205,7 @@ dt {
 }
 dd {
   margin: 0;
-  font-weight: 560;
+  font-weight: var(--strong);
 }
 ul {
   margin: 0;

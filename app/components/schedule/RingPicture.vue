@@ -114,7 +114,7 @@ svg {
   margin-right: 6px;
 }
 .say.odd {
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .grid {
   stroke: var(--hem);

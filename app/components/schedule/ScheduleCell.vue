@@ -64,7 +64,7 @@ button {
   border: 0;
   background: transparent;
   color: var(--ink);
-  font: 620 16px var(--mono);
+  font: var(--strong) 16px var(--mono);
   text-align: right;
   padding: 0 8px;
   border-radius: 0;

@@ -181,7 +181,7 @@ function move(key: string, isDown: boolean): void {
   gap: 2px;
   width: 216px;
   font-size: 14px;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .supply .cell {
   border: 1px solid var(--hem-strong);
@@ -196,7 +196,7 @@ thead th {
   top: 0;
   background: var(--panel);
   z-index: 1;
-  font: 640 15px var(--mono);
+  font: var(--strong) 15px var(--mono);
   padding: 4px 8px;
   border-bottom: 2px solid var(--indigo);
   text-align: left;
@@ -207,12 +207,12 @@ thead .num {
 }
 th small {
   display: block;
-  font: 450 12.5px var(--font);
+  font: var(--mid) 12.5px var(--font);
   color: var(--soft);
 }
 tbody th {
   text-align: left;
-  font-weight: 600;
+  font-weight: var(--strong);
   padding: 5px 10px 5px 4px;
   min-width: 210px;
   max-width: 300px;
@@ -235,7 +235,7 @@ td.none {
   min-height: 42px;
   padding: 0 10px;
   color: var(--indigo-text);
-  font-weight: 600;
+  font-weight: var(--strong);
   font-size: 14px;
   text-decoration: underline;
   text-underline-offset: 3px;
@@ -251,7 +251,7 @@ td.none {
   border-bottom: 2px solid var(--turmeric);
   background: var(--raised);
   color: var(--ink);
-  font: 450 15px var(--font);
+  font: var(--mid) 15px var(--font);
   padding: 4px 8px;
 }
 .boxes {
@@ -274,6 +274,6 @@ td.none {
 .reason th {
   vertical-align: top;
   padding-top: 10px;
-  font-weight: 450;
+  font-weight: var(--mid);
 }
 </style>

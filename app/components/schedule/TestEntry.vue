@@ -119,7 +119,7 @@ defineExpose({ focus: () => box.value?.focus() })
   flex: 1 1 200px;
 }
 .value :deep(input) {
-  font: 680 30px var(--mono);
+  font: var(--heavy) 30px var(--mono);
   height: 62px;
 }
 .unit {
@@ -134,7 +134,7 @@ defineExpose({ focus: () => box.value?.focus() })
   border-radius: var(--ease);
   background: transparent;
   color: var(--indigo-text);
-  font: 680 28px var(--mono);
+  font: var(--heavy) 28px var(--mono);
   cursor: pointer;
 }
 .small-end {
@@ -156,6 +156,6 @@ defineExpose({ focus: () => box.value?.focus() })
 }
 .warn {
   color: var(--madder-text);
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 </style>

@@ -211,7 +211,7 @@ const addDrum = () =>
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   min-height: 32px;
   color: var(--indigo-text);
 }

@@ -143,7 +143,7 @@ h3 {
   flex-wrap: wrap;
   gap: 2px;
   align-items: center;
-  font: 560 12.5px var(--mono);
+  font: var(--strong) 12.5px var(--mono);
   margin-top: 3px;
 }
 .drum span {
@@ -160,7 +160,7 @@ h3 {
   color: var(--soft);
 }
 .drum b {
-  font-weight: 500;
+  font-weight: var(--mid);
   color: var(--soft);
   white-space: nowrap;
   padding-left: 8px;
@@ -169,7 +169,7 @@ h3 {
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 32px;
 }

@@ -205,7 +205,7 @@ const nextPoint = (pointId: string, isOn: boolean) =>
   flex-direction: column;
 }
 legend {
-  font-weight: 620;
+  font-weight: var(--strong);
   padding: 0;
 }
 </style>

@@ -114,7 +114,7 @@ const put = (key: ItemKey, text: string | null) => emit('write', `item.${key}`, 
 }
 .line > label {
   padding-top: 6px;
-  font-weight: 560;
+  font-weight: var(--strong);
 }
 .assumed :deep(.el-select__wrapper) {
   box-shadow: 0 0 0 1.5px var(--turmeric) inset;

@@ -140,7 +140,7 @@ const figure = (value: number | null, quantity: 'current' | 'factor' | 'area' | 
 <style scoped>
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   min-height: 32px;
 }
 </style>

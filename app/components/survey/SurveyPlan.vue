@@ -168,7 +168,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
   cursor: pointer;
   min-height: 44px;
   padding: 0 14px;
-  font-weight: 620;
+  font-weight: var(--strong);
   border-bottom: 4px solid var(--hem);
 }
 .tool[aria-pressed='true'] {
@@ -188,7 +188,7 @@ onBeforeUnmount(() => removeEventListener('keydown', key))
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   min-height: 32px;
 }
 @media (max-width: 900px) {

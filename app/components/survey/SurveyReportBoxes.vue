@@ -69,7 +69,7 @@ const boxes = computed(() => [
   gap: 0 18px;
 }
 legend {
-  font-weight: 620;
+  font-weight: var(--strong);
   padding: 0;
 }
 </style>

@@ -128,7 +128,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
   outline: 2.5px solid var(--indigo);
 }
 .name {
-  font-weight: 640;
+  font-weight: var(--strong);
   line-height: 1.2;
   text-decoration: underline dotted var(--hem-strong);
   text-underline-offset: 4px;
@@ -139,10 +139,10 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
 }
 .value {
   --el-component-size-large: 48px;
-  font: 640 20px var(--mono);
+  font: var(--strong) 20px var(--mono);
 }
 .value :deep(input) {
-  font: 640 20px var(--mono);
+  font: var(--strong) 20px var(--mono);
 }
 .choices {
   grid-column: 2 / 4;
@@ -151,14 +151,14 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
 .choices :deep(.el-radio-button__inner) {
   min-height: 48px;
   padding: 15px 16px;
-  font-weight: 620;
+  font-weight: var(--strong);
 }
 .choices {
   flex-wrap: wrap;
 }
 .unit {
   color: var(--soft);
-  font: 500 15px var(--mono);
+  font: var(--mid) 15px var(--mono);
 }
 .echo {
   font-size: 13.5px;

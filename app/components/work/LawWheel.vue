@@ -105,7 +105,7 @@ label {
   gap: 4px;
 }
 label :deep(input) {
-  font: 640 19px var(--mono);
+  font: var(--strong) 19px var(--mono);
 }
 .given b {
   color: var(--indigo-text);
@@ -129,7 +129,7 @@ line {
   stroke-width: 2;
 }
 text {
-  font: 700 24px var(--mono);
+  font: var(--heavy) 24px var(--mono);
   text-anchor: middle;
   fill: var(--indigo-text);
 }

@@ -115,7 +115,7 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
   background: var(--madder-wash);
 }
 .name {
-  font-weight: 640;
+  font-weight: var(--strong);
   line-height: 1.2;
 }
 .how {
@@ -132,15 +132,15 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
   --el-component-size-large: 48px;
 }
 .value :deep(input) {
-  font: 640 20px var(--mono);
+  font: var(--strong) 20px var(--mono);
 }
 .unit {
   color: var(--soft);
-  font: 500 15px var(--mono);
+  font: var(--mid) 15px var(--mono);
 }
 .range,
 .ticks button {
-  font: 640 17px var(--mono);
+  font: var(--strong) 17px var(--mono);
   min-width: 84px;
   min-height: 48px;
   border: 1.5px solid var(--indigo);
@@ -175,7 +175,7 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
   display: flex;
   gap: 8px;
   align-items: center;
-  font-weight: 600;
+  font-weight: var(--strong);
 }
 .echo {
   font-size: 13.5px;

@@ -64,7 +64,7 @@ const names = computed<ScopeNames>(() => ({
   font-size: 17px;
 }
 .score b {
-  font: 720 38px/1 var(--mono);
+  font: var(--heavy) 38px/1 var(--mono);
 }
 .feedback {
   white-space: pre-line;

@@ -75,7 +75,7 @@ button:focus-visible {
 }
 b {
   font-size: 14.5px;
-  font-weight: 640;
+  font-weight: var(--strong);
 }
 rect {
   fill: var(--indigo);

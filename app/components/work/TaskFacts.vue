@@ -36,7 +36,7 @@ dt {
 }
 dd {
   margin: 0;
-  font-weight: 660;
+  font-weight: var(--strong);
   text-align: right;
 }
 </style>

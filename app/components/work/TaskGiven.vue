@@ -67,12 +67,12 @@ const installation = computed(() => props.view.sheet.installation)
   gap: 10px;
 }
 .bay-number {
-  font-weight: 640;
+  font-weight: var(--strong);
   color: var(--soft);
 }
 summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 32px;
 }

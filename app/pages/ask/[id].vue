@@ -187,7 +187,7 @@ onMounted(round.start)
   all: unset;
   cursor: pointer;
   padding: 10px 12px;
-  font-weight: 600;
+  font-weight: var(--strong);
   border-bottom: 3px solid transparent;
 }
 .moments button.on {

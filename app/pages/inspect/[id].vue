@@ -144,7 +144,7 @@ nav button:focus-visible {
 }
 .open {
   color: var(--madder-text);
-  font-weight: 800;
+  font-weight: var(--heavy);
   margin-left: 8px;
 }
 .items {

@@ -166,7 +166,7 @@ onMounted(watchIt.load)
   padding: 6px 12px;
 }
 .stop {
-  font-weight: 800;
+  font-weight: var(--heavy);
   font-size: 18px !important;
   letter-spacing: 0.06em;
   min-width: 128px;
@@ -220,7 +220,7 @@ onMounted(watchIt.load)
   outline-offset: -2px;
 }
 .time {
-  font: 600 13px var(--mono);
+  font: var(--strong) 13px var(--mono);
   color: var(--soft);
 }
 .remark {

@@ -76,20 +76,20 @@ const print = () => window.print()
   gap: 3mm;
 }
 .never {
-  font: 780 10.5mm/1 var(--font);
+  font: var(--heavy) 10.5mm/1 var(--font);
   color: #8e2a1f;
 }
 .hands {
-  font: 560 4.6mm/1.2 var(--font);
+  font: var(--strong) 4.6mm/1.2 var(--font);
   padding-top: 1.5mm;
 }
 .device {
-  font: 720 8mm/1.1 var(--font);
+  font: var(--heavy) 8mm/1.1 var(--font);
   border-top: 0.5mm solid #1f2430;
   padding-top: 2.5mm;
 }
 .device span {
-  font-weight: 500;
+  font-weight: var(--mid);
   font-size: 5.5mm;
 }
 dl {
@@ -104,7 +104,7 @@ dt {
 }
 dd {
   margin: 0;
-  font: 640 4.8mm/1.2 var(--font);
+  font: var(--strong) 4.8mm/1.2 var(--font);
 }
 dd.mono {
   font-family: var(--mono);

@@ -212,7 +212,7 @@ aside {
 }
 .nominal {
   font-size: 19px;
-  font-weight: 680;
+  font-weight: var(--heavy);
 }
 .score {
   font-size: 19px;

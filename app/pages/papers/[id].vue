@@ -156,7 +156,7 @@ onMounted(papers.load)
   all: unset;
   cursor: pointer;
   padding: 10px 14px;
-  font-weight: 620;
+  font-weight: var(--strong);
   border-bottom: 3px solid transparent;
 }
 .tabs button.on {
@@ -191,7 +191,7 @@ onMounted(papers.load)
 .training {
   border: 2px solid var(--madder);
   color: var(--madder-text);
-  font-weight: 740;
+  font-weight: var(--heavy);
   padding: 2px 10px;
 }
 aside {

@@ -201,7 +201,7 @@ const RATINGS: readonly Rating[] = ['right', 'half', 'wrong']
 .wording {
   font-size: clamp(22px, 3vw, 30px);
   line-height: 1.2;
-  font-weight: 660;
+  font-weight: var(--strong);
   color: var(--indigo-text);
 }
 .prompt {

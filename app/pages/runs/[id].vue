@@ -214,7 +214,7 @@ onMounted(run.load)
   all: unset;
   cursor: pointer;
   padding: 9px 14px;
-  font-weight: 620;
+  font-weight: var(--strong);
   border-bottom: 3px solid transparent;
 }
 .tabs .on {

@@ -258,7 +258,7 @@ h3 {
   cursor: pointer;
   padding: 8px 12px;
   font-size: 14.5px;
-  font-weight: 600;
+  font-weight: var(--strong);
   border-bottom: 3px solid transparent;
 }
 .tabs button.on {

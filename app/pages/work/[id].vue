@@ -255,7 +255,7 @@ onMounted(sheet.load)
 }
 .task-line summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 40px;
   display: list-item;

@@ -70,14 +70,14 @@ const words = (item: WorkListItem) =>
   border-color: var(--indigo);
 }
 .bay-number {
-  font: 720 30px var(--mono);
+  font: var(--heavy) 30px var(--mono);
   color: var(--indigo-text);
   display: flex;
   flex-direction: column;
   line-height: 1;
 }
 .bay-number small {
-  font: 500 13px var(--font);
+  font: var(--mid) 13px var(--font);
   color: var(--soft);
 }
 .what {

@@ -40,21 +40,37 @@ export function networkOf(
   state: BayState,
   { hertz, conductorC, add }: NetworkOptions = MAINS,
 ): Network {
-  const parts = indexParts(rig)
-  const node = nodesOf(parts)
+  const node = nodesOf(indexParts(rig))
   const loads = { state, hertz, volt: ratedVolt(rig) }
   return {
     hertz,
     elements: [
       ...rig.parts.flatMap((part) => ownElements(part, loads)),
-      ...rig.busbars.flatMap(busbarElements),
-      ...rig.wires.map((wire) => wireElement(wire, parts, conductorC)),
-      ...rig.runs.flatMap((run) => metalElements(run, parts)),
-      ...insulation(rig, parts),
-      ...rig.leaks.map((leak) => leakElement(leak, parts)),
+      ...copperOf(rig, conductorC),
       ...add.map((element) => ({ ...element, from: node(element.from), to: node(element.to) })),
     ],
   }
+}
+
+/** What no switch moves, of rigs that have been solved, by the temperature of their conductors. */
+const copper = new WeakMap<Rig, Map<number, readonly Element[]>>()
+
+/** Busbars, conductors, metal and insulation of a rig: worked out once, since a change of them is another rig. */
+function copperOf(rig: Rig, conductorC: number): readonly Element[] {
+  const kept = copper.get(rig) ?? new Map<number, readonly Element[]>()
+  copper.set(rig, kept)
+  const known = kept.get(conductorC)
+  if (known) return known
+  const parts = indexParts(rig)
+  const elements = [
+    ...rig.busbars.flatMap(busbarElements),
+    ...rig.wires.map((wire) => wireElement(wire, parts, conductorC)),
+    ...rig.runs.flatMap((run) => metalElements(run, parts)),
+    ...insulation(rig, parts),
+    ...rig.leaks.map((leak) => leakElement(leak, parts)),
+  ]
+  kept.set(conductorC, elements)
+  return elements
 }
 
 /** What loads are rated for, V. */

@@ -245,7 +245,7 @@ line.missing {
   stroke-dasharray: 5 4;
 }
 text {
-  font: 500 12px var(--mono);
+  font: var(--mid) 12px var(--mono);
   text-anchor: middle;
   fill: var(--soft);
 }

@@ -270,7 +270,7 @@ li {
 }
 .display {
   font-size: 21px;
-  font-weight: 680;
+  font-weight: var(--heavy);
   padding: 10px 14px;
   background: var(--raised);
   border: 1.5px dashed var(--hem-strong);

@@ -233,7 +233,7 @@ article.wronglyGraded {
   border: 1.5px solid var(--hem-strong);
   background: transparent;
   color: var(--ink);
-  font: 560 14.5px var(--font);
+  font: var(--strong) 14.5px var(--font);
   border-radius: var(--ease);
   cursor: pointer;
   line-height: 1.15;

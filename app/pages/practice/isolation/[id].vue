@@ -182,7 +182,7 @@ async function again() {
   border-left: 3px solid var(--indigo-wash);
 }
 .story .see {
-  font-weight: 650;
+  font-weight: var(--strong);
 }
 .acts {
   display: flex;
@@ -199,7 +199,7 @@ async function again() {
   border: 1.5px solid var(--indigo);
   border-radius: var(--ease);
   color: var(--indigo-text);
-  font-weight: 640;
+  font-weight: var(--strong);
   background: var(--raised);
   display: flex;
   align-items: center;
@@ -219,7 +219,7 @@ async function again() {
 }
 .bag summary {
   cursor: pointer;
-  font-weight: 620;
+  font-weight: var(--strong);
   color: var(--indigo-text);
   min-height: 36px;
 }

@@ -171,7 +171,7 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
 }
 .percent {
   font-size: 40px;
-  font-weight: 700;
+  font-weight: var(--heavy);
   line-height: 1;
 }
 .scroll {
