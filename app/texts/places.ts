@@ -113,6 +113,11 @@ export const MORE_PLACES: readonly Place[] = [
   { to: '/exercises/new', name: 'New exercise', roles: ['instructor'] },
   { to: '/wall', name: 'Wall display of the floor', roles: ['instructor', 'assessor'] },
   { to: '/practice/plant', name: 'Plant a fault', roles: ['instructor', 'assessor'] },
+  {
+    to: '/practice/principles/rheostat',
+    name: 'First principles',
+    roles: ['instructor', 'assessor', 'apprentice'],
+  },
   { to: '/practice/inspection', name: 'Inspection trainer', roles: ['instructor', 'assessor', 'apprentice'] },
   {
     to: '/password',

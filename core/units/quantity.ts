@@ -29,6 +29,8 @@ export const QUANTITIES = {
   duration: { unit: 's', scale: 1, base: 's', decimals: 2 },
   // No prefix: of a kiloampere the square is a million.
   energy: { unit: 'A²s', scale: 1, base: 'A²s', decimals: 0 },
+  energyTaken: { unit: 'kWh', scale: 1, base: 'kWh', decimals: 1 },
+  money: { unit: '£', scale: 1, base: '£', decimals: 2 },
   choice: { unit: '', scale: 1, base: '', decimals: 0 },
   time: { unit: 'ms', scale: 1e3, base: 's', decimals: 0 },
 } as const satisfies Record<string, Quantity>

@@ -128,7 +128,11 @@ report(
   'ms',
   nodes >= 250 ? LIMITS.solveMs : undefined,
 )
-report('… built after a switch has moved', time(() => networkOf(large, working)), 'ms')
+report(
+  '… built after a switch has moved',
+  time(() => networkOf(large, working)),
+  'ms',
+)
 // The same network, loads as they settle, several runs of each, against the leanest listing that prints what
 // is compared.
 const lean = leanListing(spiceListing(network, 'bench')!)

@@ -28,6 +28,7 @@ const SCREENS: readonly (readonly [who: string, path: string])[] = [
   ['T-402', '/practice/bays/practice-split'],
   ['T-402', '/practice/experiments/overload'],
   ['T-402', '/practice/layouts/1'],
+  ['T-402', '/practice/principles/run'],
   ['A-100', '/people'],
   ['A-100', '/centre'],
   ['A-100', '/keeping'],

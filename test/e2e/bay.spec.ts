@@ -180,3 +180,30 @@ test('a fault is planted by pointing at the bay; its readings are there before i
   await page.getByTestId('plant').click()
   await expect(page.getByText('Set for 1. They find it under Practice.')).toBeVisible()
 })
+
+test('a bench of first principles is switched on by a figure, and off again by a knob', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'T-404')
+  await page.goto(`${centre}/practice`)
+  await page.getByTestId('principle-rheostat').click()
+  const on = page.getByRole('button', { name: 'Switch on' })
+  const figure = page.getByRole('textbox', { name: 'What current flows?' })
+  await expect(on).toBeDisabled()
+  await figure.fill('one')
+  await expect(page.getByText('Write a number')).toBeVisible()
+  await expect(on).toBeDisabled()
+  await figure.fill('500 mA')
+  await on.click()
+  await expect(page.getByRole('status')).toContainText('Half of what comes out')
+  await expect(page.getByRole('row', { name: /Power of the lamp/ })).toContainText('6 W')
+  await page.getByRole('slider', { name: 'Rheostat' }).press('ArrowRight')
+  await expect(page.getByRole('status')).toHaveCount(0)
+  await expect(figure).toHaveValue('')
+  await figure.fill('0.92')
+  await figure.press('Enter')
+  await expect(page.getByRole('status')).toContainText('Right')
+  await page.getByRole('link', { name: /^Next: Lamps/ }).click()
+  await expect(page.getByRole('heading', { name: 'Lamps in series and in parallel' })).toBeVisible()
+})

@@ -21,7 +21,7 @@ const label = (what: string) => (props.about ? `${what}, ${props.about}` : what)
     :chosen="area"
     @choose="emit('area', $event)"
   >
-    <template #unit><span class="unit">mm²</span></template>
+    <template v-if="!about" #unit><span class="unit">mm²</span></template>
   </ChoiceRow>
   <ChoiceRow
     class="colours"

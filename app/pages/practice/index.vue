@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { BENCH_CODES } from '#core/principles/benches'
+import { BENCH_TEXT } from '#words/principles'
 import type { FaultFindingHome } from '#schemas/fault-finding-views'
 import type { IsolationHome } from '#schemas/isolation-views'
 import type { LayoutHead } from '#schemas/layout-views'
@@ -108,6 +110,21 @@ const tries = (code: string) =>
                 : 'not begun'
               : `${bay.made} conductors`
           }}</span>
+        </NuxtLink>
+      </section>
+      <section aria-labelledby="principles">
+        <h2 id="principles">First principles</h2>
+        <NuxtLink
+          v-for="code in BENCH_CODES"
+          :key="code"
+          :to="`/practice/principles/${code}`"
+          class="list-entry"
+          :data-testid="`principle-${code}`"
+        >
+          <span class="what"
+            ><b>{{ BENCH_TEXT[code].title }}</b
+            ><span class="soft small">{{ BENCH_TEXT[code].ask }}</span></span
+          >
         </NuxtLink>
       </section>
       <section aria-labelledby="experiments">
