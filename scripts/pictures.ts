@@ -1,9 +1,11 @@
-/* npm run pictures: one picture of each main view from freshly loaded demo data, for docs/screenshots. */
+/* npm run pictures: one picture of each main view from freshly loaded demo data, for docs/screenshots, and contact sheets
+   of every screen on desk, tablet and phone, on both cloths, for whoever reviews them. */
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
+import { contactSheets } from './contact-sheets'
 import { DEMO_PASSWORD } from '../demo/story'
 import { isPortFree, startServer } from './steps.mjs'
 
@@ -143,5 +145,6 @@ for (const [name, number, path, act] of VIEWS) {
   await page.mouse.move(640, 796)
   await page.screenshot({ path: `docs/screenshots/${name}.png` })
 }
+await contactSheets(browser, pageOf)
 await browser.close()
 server.kill()

@@ -1,79 +1,10 @@
 /* Every main screen, on both cloths: no accessibility faults that a machine can find; on desk, tablet and phone nothing wider than the screen, no text cut off. */
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { SCREENS, SIZES } from '../support/screens'
 import { SCREEN, expect, signIn, test } from './support'
 
 test.use({ file: 'access' })
-
-const SCREENS: readonly (readonly [who: string, path: string])[] = [
-  ['I-201', '/floor'],
-  ['I-201', '/exercises'],
-  ['I-201', '/exercises/3'],
-  ['I-201', '/exercises/4'],
-  ['I-201', '/exercises/4/sheets'],
-  ['I-201', '/marking'],
-  ['I-201', '/marking/22'],
-  ['I-201', '/marking/groups/2'],
-  ['I-201', '/library'],
-  ['I-201', '/book'],
-  ['S-301', '/book?part=compare'],
-  ['I-201', '/advisers'],
-  ['I-201', '/records'],
-  ['I-201', '/verification'],
-  ['S-301', '/accounts'],
-  ['A-100', '/framework'],
-  ['S-301', '/isolation'],
-  ['S-301', '/isolation/3'],
-  ['T-402', '/practice'],
-  ['T-402', '/practice/bays/practice-split'],
-  ['T-402', '/practice/experiments/overload'],
-  ['T-402', '/practice/layouts/1'],
-  ['T-402', '/practice/principles/run'],
-  ['A-100', '/people'],
-  ['A-100', '/centre'],
-  ['A-100', '/keeping'],
-  ['T-402', '/password'],
-  ['S-302', '/stores'],
-  ['T-402', '/work'],
-  ['T-402', '/work/12'],
-  ['T-402', '/work/2'],
-  ['T-408', '/work/18'],
-  ['M-503', '/work/23'],
-  ['T-408', '/record'],
-  ['T-401', '/accounts'],
-  ['T-401', '/accounts/1'],
-  ['I-201', '/schedules/25'],
-  ['I-201', '/wall'],
-  ['I-201', '/practice/plant'],
-  ['I-201', '/runs'],
-  ['I-201', '/runs/1'],
-  ['U-604', '/papers/27'],
-  ['U-601', '/work/24'],
-  ['U-601', '/inspect/24'],
-  ['T-408', '/measurements/1'],
-  ['T-408', '/practice/inspection'],
-  ['I-201', '/ask'],
-  ['I-201', '/ask/24'],
-  ['I-201', '/questions'],
-  ['I-201', '/glossary'],
-  ['T-408', '/practice/questions'],
-  ['I-201', '/surveys'],
-  ['S-301', '/surveys/1'],
-  ['S-301', '/surveys/1/report'],
-  ['I-201', '/plan'],
-  ['I-201', '/plan/1'],
-  ['I-201', '/plan/1/print'],
-  ['I-201', '/dates'],
-  ['I-201', '/picture'],
-  ['I-201', '/talk/6'],
-]
-
-/** A desk, a tablet held upright, a phone. */
-const SIZES = [
-  { width: 1280, height: 800 },
-  { width: 800, height: 1280 },
-  { width: 400, height: 800 },
-] as const
 
 /** What makes the page wider than the screen, and texts that are cut off without a sign. */
 const tooWide = (page: Page): Promise<string[]> =>
