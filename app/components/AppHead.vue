@@ -22,18 +22,25 @@ const areas = computed(() =>
     ),
 )
 const current = computed(() => areas.value.find(({ places }) => places.some(({ to }) => isHere(to))))
-/** An area of one place is that place. */
 /** What waits inside an area is seen from outside. */
 const countIn = ({ places }: { places: readonly { to: string }[] }) =>
   places.reduce((sum, { to }) => sum + countAt(to), 0)
+/** An area of one place is that place. */
 const nameOf = ({ name, places }: { name: string; places: readonly { name: string }[] }) =>
   places.length === 1 ? places[0]!.name : name
+
+/** Where the areas stand in one line that is too long, the present one is brought into it. */
+const main = useTemplateRef('main')
+const showHere = () =>
+  main.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+onMounted(showHere)
+watch(current, () => nextTick(showHere))
 </script>
 
 <template>
   <header class="app-head">
     <NuxtLink class="mark" to="/"><NakshiMark /> Nakshi</NuxtLink>
-    <nav aria-label="Main">
+    <nav ref="main" aria-label="Main">
       <NuxtLink
         v-for="area in areas"
         :key="area.name"
@@ -199,6 +206,33 @@ header nav a.here {
   }
   .plain-button {
     padding: 0 7px;
+  }
+}
+/* No wall of tabs: who is signed in beside the mark, the areas in one line below. */
+@media (max-width: 840px) {
+  .app-head {
+    padding: 0 14px 4px;
+    gap: 0 16px;
+  }
+  header nav {
+    order: 3;
+    flex: 0 0 100%;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    scrollbar-width: none;
+    white-space: nowrap;
+  }
+  .within {
+    padding: 0 14px;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    scrollbar-width: none;
+    white-space: nowrap;
+  }
+}
+@media (max-width: 560px) {
+  .name {
+    display: none;
   }
 }
 .plain-button {

@@ -6,7 +6,7 @@ import { SCREEN, expect, signIn, test } from './support'
 
 test.use({ file: 'access' })
 
-/** What makes the page wider than the screen, and texts that are cut off without a sign. */
+/** What makes the page wider than the screen, titles that are squeezed, and texts that are cut off without a sign. */
 const tooWide = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const said = (one: Element) =>
@@ -23,7 +23,17 @@ const tooWide = (page: Page): Promise<string[]> =>
         visibility === 'hidden' || clipPath !== 'none' || textOverflow === 'ellipsis' || one.clientWidth < 3
       return hasText && isHidden && !isMeant && !one.closest('svg') && one.scrollWidth > one.clientWidth + 1
     })
-    return [...(wide > 0 ? [`the page is ${wide} px wider than the screen`] : []), ...cut.map(said)]
+    // A title beside too much else stands one word a line.
+    const squeezed = Array.from(document.querySelectorAll<HTMLElement>('h1')).filter((one) => {
+      const { lineHeight, fontSize } = getComputedStyle(one)
+      const line = Number.parseFloat(lineHeight) || 1.3 * Number.parseFloat(fontSize)
+      return one.getBoundingClientRect().height > 3.6 * line
+    })
+    return [
+      ...squeezed.map((one) => `squeezed: ${said(one)}`),
+      ...(wide > 0 ? [`the page is ${wide} px wider than the screen`] : []),
+      ...cut.map(said),
+    ]
   })
 
 /** Everything that a machine can find; of the second cloth its colours, since the page is the same. */

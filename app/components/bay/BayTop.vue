@@ -45,14 +45,15 @@ const MODES = Object.keys(MODE_NAME) as BayMode[]
 <style scoped>
 .top {
   display: flex;
-  gap: 14px;
+  gap: 8px 14px;
   align-items: center;
+  flex-wrap: wrap;
   padding: 8px 16px;
   border-bottom: 1px solid var(--hem);
   background: var(--panel);
 }
 .title {
-  flex: 1;
+  flex: 1 1 240px;
   min-width: 0;
 }
 .title h1 {

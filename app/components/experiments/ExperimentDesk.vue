@@ -174,10 +174,11 @@ const settingWords = (entry: PredictionView) =>
   display: flex;
   gap: 14px;
   align-items: flex-start;
+  flex-wrap: wrap;
   margin-bottom: 18px;
 }
 .head > div {
-  flex: 1;
+  flex: 1 1 230px;
 }
 .back {
   font-size: 32px;

@@ -146,14 +146,15 @@ onMounted(watchIt.load)
 }
 .top {
   display: flex;
-  gap: 14px;
+  gap: 8px 14px;
   align-items: center;
+  flex-wrap: wrap;
   padding: 8px 16px;
   background: var(--panel);
   border-bottom: 1px solid var(--hem);
 }
 .who {
-  flex: 1;
+  flex: 1 1 220px;
   min-width: 0;
 }
 .who h1 {
