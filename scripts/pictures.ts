@@ -1,5 +1,5 @@
-/* npm run pictures: one picture of each main view from freshly loaded demo data, for docs/screenshots, and contact sheets
-   of every screen on desk, tablet and phone, on both cloths, for whoever reviews them. */
+/* npm run pictures: one picture of each main view from freshly loaded demo data, for docs/screenshots, and
+   contact sheets of every screen on desk, tablet and phone, on both cloths, for whoever reviews them. */
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -87,12 +87,15 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
       more: 'More than at 20 °C',
     },
     law: 'R = R at 20 °C × (1 + 0.004 × (t − 20))',
-    why: 'A conductor at 70 °C has a fifth more than one that is measured cold: measured Zs is judged with that in mind.',
+    why:
+      'A conductor at 70 °C has a fifth more than one that is measured cold: measured Zs is judged with ' +
+      'that in mind.',
   },
   run: {
     title: 'Voltage drop along a run',
     about:
-      'Equal loads along one run on 230 V, the same distance apart, the first of them one distance from the board. Conductors at 70 °C.',
+      'Equal loads along one run on 230 V, the same distance apart, the first of them one distance from ' +
+      'the board. Conductors at 70 °C.',
     ask: 'What is the voltage drop at the last load?',
     knobs: {
       areaMm2: AREA,
@@ -107,17 +110,22 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
       share: 'Voltage drop',
     },
     law: 'ΔU = Σ over all stretches of I × R; each stretch carries what lies behind it',
-    why: 'The first stretch carries everything. Counting the whole load over the whole length is on the safe side, and costs copper.',
+    why:
+      'The first stretch carries everything. Counting the whole load over the whole length is on the safe ' +
+      'side, and costs copper.',
   },
   drum: {
     title: 'An extension lead on its drum',
     about:
-      'A lead rated 13 A unwound and 5 A wound up, in air of 25 °C; stretched out it warms up by 40 K at 13 A. What is wound up counts by its share.',
+      'A lead rated 13 A unwound and 5 A wound up, in air of 25 °C; stretched out it warms up by 40 K at ' +
+      '13 A. What is wound up counts by its share.',
     ask: 'How hot does it get inside the drum?',
     knobs: { current: { name: 'Current', unit: 'A' }, wound: { name: 'Still on the drum', unit: '%' } },
     figures: { hottest: 'Temperature inside the drum', above: 'Above the air, K' },
     law: 'ΔT = 40 K × (I ÷ 13)² × (1 + 5.76 × share wound up)',
-    why: 'Above 70 °C ordinary insulation softens. A lead in use is unwound completely. A simple model: the drum’s own label comes first.',
+    why:
+      'Above 70 °C ordinary insulation softens. A lead in use is unwound completely. A simple model: the ' +
+      'drum’s own label comes first.',
   },
   price: {
     title: 'Energy and its price',
@@ -136,7 +144,8 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
   line: {
     title: 'A transformer and a line',
     about:
-      'Power is sent over a line; a transformer raises 230 V before it, another lowers it again behind it. Both are counted without loss.',
+      'Power is sent over a line; a transformer raises 230 V before it, another lowers it again behind it. ' +
+      'Both are counted without loss.',
     ask: 'What power is lost in the line?',
     knobs: {
       kilowatt: { name: 'Power sent', unit: 'kW' },
@@ -150,7 +159,9 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
       arrives: 'Power that arrives',
     },
     law: 'I = P ÷ V, loss = I² × R',
-    why: 'Ten times the voltage is a tenth of the current and a hundredth of the loss: that is why power travels at high voltage.',
+    why:
+      'Ten times the voltage is a tenth of the current and a hundredth of the loss: that is why power ' +
+      'travels at high voltage.',
   },
 }
 
@@ -158,13 +169,16 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
 export const benchFigure = (value: number, key: QuantityKey): string =>
   key === 'money' ? `£${formatNumber(value, key)}` : formatQuantity(value, key)
 
+const timesOff = (times: number): string =>
+  times >= 1 ? `${times} times too much` : `${Math.round(1 / times)} times too little`
+
 /** How a prediction stands to what came out, and where to look. */
 export function predictionSays(verdict: PredictionVerdict): string {
   switch (verdict.is) {
     case 'right':
       return 'Right, to within 5 %.'
     case 'tenfold':
-      return `The figures are right, the decimal point is not: ${verdict.times >= 1 ? `${verdict.times} times too much` : `${Math.round(1 / verdict.times)} times too little`}. Look at the units.`
+      return `The figures are right, the decimal point is not: ${timesOff(verdict.times)}. Look at the units.`
     case 'double':
       return 'Twice as much as comes out. Is something counted twice?'
     case 'half':

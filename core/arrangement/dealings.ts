@@ -16,7 +16,8 @@ export interface Dealing {
 const EVERY_LINE = 13
 
 /**
- * Every dealing that costs less than `mayCost`, the cheapest first. Undefined where there would be too many.
+ * Every dealing that costs less than `mayCost`, the cheapest first; a single one that binds nothing where no
+ * wish looks at it. Undefined where there would be too many.
  * Boards on three lines with RCDs that are shared are not dealt with.
  */
 export function dealingsOf(
@@ -25,6 +26,9 @@ export function dealingsOf(
   weights: Weights,
   mayCost: number,
 ): Iterable<Dealing> | undefined {
+  const isIndifferent =
+    board.phases === 1 ? weights.blast === 0 && weights.leakage === 0 : weights.balance === 0
+  if (isIndifferent) return [{ sectionOf: free(circuits), lineOf: free(circuits), cost: 0 }]
   if (board.phases === 1)
     return sharingsOf(circuits, board, weights)
       .filter(({ cost }) => cost < mayCost)

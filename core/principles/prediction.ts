@@ -1,7 +1,7 @@
 /** Nearer than this counts as right: what is worked in the head is rounded. */
 const RIGHT_WITHIN = 0.05
 
-/** How a prediction stands to what came out: right, out by a power of ten, twice or half as much, or another way off. */
+/** How a prediction stands to what came out: right, a decimal point off, twice or half as much, or another way off. */
 export type PredictionVerdict =
   | { readonly is: 'right' }
   | { readonly is: 'tenfold'; readonly times: number }

@@ -45,7 +45,7 @@ export async function setExercise(
   }
 }
 
-/** The same at once: inside another transaction for an exercise of one circuit, and where nobody waits for the server. */
+/** The same at once: inside another transaction, for one circuit; and where nobody waits for the server. */
 export function setAtOnce(context: Context, actor: Person, setting: Setting): void {
   giveOut(context, actor, setting, ({ exercise, count }) => makeVariants(exercise, count))
 }

@@ -190,6 +190,8 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
   </svg>
 </template>
 
+<style scoped src="./single-line.css"></style>
+
 <style scoped>
 .single-line {
   width: 100%;
@@ -204,11 +206,6 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
 .thin {
   stroke-width: 2;
 }
-.wire {
-  stroke: var(--ink);
-  stroke-width: 1.4;
-  fill: none;
-}
 .feed {
   stroke: var(--ink);
   stroke-width: 1.4;
@@ -218,40 +215,20 @@ function feedPath(from: number, row: { readonly y: number; readonly depth: numbe
 .loop {
   fill: var(--panel);
 }
-.dot,
 .load.infeed {
   fill: var(--turmeric);
 }
 .load {
   fill: var(--ink);
 }
-.box {
-  fill: var(--raised);
-  stroke: var(--ink);
-  stroke-width: 1.4;
-}
 .ring {
   stroke-dasharray: 4 2.5;
   stroke: var(--indigo);
-}
-.device {
-  font: var(--heavy) 14px var(--mono);
-  text-anchor: middle;
-  fill: var(--ink);
 }
 .ring-text {
   font: var(--strong) 11px var(--mono);
   text-anchor: middle;
   fill: var(--indigo-text);
-}
-.name {
-  font-size: 13.5px;
-  font-weight: var(--strong);
-  fill: var(--ink);
-}
-.small {
-  font-size: 12px;
-  fill: var(--soft);
 }
 .hit {
   fill: transparent;

@@ -32,12 +32,9 @@ const source = computed(() => {
   </g>
 </template>
 
+<style scoped src="./single-line.css"></style>
+
 <style scoped>
-.wire {
-  stroke: var(--ink);
-  stroke-width: 1.4;
-  fill: none;
-}
 .heavy {
   stroke-width: 2.4;
 }
@@ -49,14 +46,5 @@ const source = computed(() => {
 .pivot,
 .mark {
   fill: var(--ink);
-}
-.name {
-  font-size: 13.5px;
-  font-weight: var(--strong);
-  fill: var(--ink);
-}
-.small {
-  font-size: 12px;
-  fill: var(--soft);
 }
 </style>

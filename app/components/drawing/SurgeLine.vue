@@ -27,32 +27,4 @@ defineProps<{
   </g>
 </template>
 
-<style scoped>
-.wire {
-  stroke: var(--ink);
-  stroke-width: 1.4;
-  fill: none;
-}
-.dot {
-  fill: var(--turmeric);
-}
-.box {
-  fill: var(--raised);
-  stroke: var(--ink);
-  stroke-width: 1.4;
-}
-.device {
-  font: var(--heavy) 14px var(--mono);
-  text-anchor: middle;
-  fill: var(--ink);
-}
-.name {
-  font-size: 13.5px;
-  font-weight: var(--strong);
-  fill: var(--ink);
-}
-.small {
-  font-size: 12px;
-  fill: var(--soft);
-}
-</style>
+<style scoped src="./single-line.css"></style>

@@ -52,16 +52,11 @@ const settingWords = (entry: PredictionView) =>
 
 <template>
   <div class="page">
-    <header class="head">
-      <NuxtLink to="/practice" class="back" aria-label="All experiments">‹</NuxtLink>
-      <div>
-        <h1>{{ trial.title }}</h1>
-        <p class="about">{{ trial.about }}</p>
-      </div>
+    <PracticeHead :title="trial.title" :about="trial.about" back="All experiments">
       <NuxtLink :to="`/practice/bays/practice-${trial.bay}`"
         ><el-button>Try it freely in the bay</el-button></NuxtLink
       >
-    </header>
+    </PracticeHead>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div class="halves">
       <section class="stack before">
@@ -170,26 +165,6 @@ const settingWords = (entry: PredictionView) =>
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  gap: 14px;
-  align-items: flex-start;
-  flex-wrap: wrap;
-  margin-bottom: 18px;
-}
-.head > div {
-  flex: 1 1 230px;
-}
-.back {
-  font-size: 32px;
-  line-height: 1;
-  text-decoration: none;
-  padding: 0 10px;
-}
-.about {
-  max-width: 75ch;
-  margin-top: 4px;
-}
 .halves {
   display: grid;
   grid-template-columns: minmax(320px, 5fr) 7fr;

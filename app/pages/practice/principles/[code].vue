@@ -34,14 +34,9 @@ const next = BENCH_CODES[at + 1]
 
 <template>
   <div class="page">
-    <header class="head">
-      <NuxtLink to="/practice" class="back" aria-label="All of practice">‹</NuxtLink>
-      <div>
-        <h1>{{ text.title }}</h1>
-        <p class="about"><TermText :text="text.about" /></p>
-      </div>
+    <PracticeHead :title="text.title" :about="text.about" back="All of practice">
       <NuxtLink v-if="next" :to="`/practice/principles/${next}`">Next: {{ BENCH_TEXT[next].title }}</NuxtLink>
-    </header>
+    </PracticeHead>
     <div class="halves">
       <section class="bench">
         <PrincipleDrawing
@@ -119,30 +114,6 @@ const next = BENCH_CODES[at + 1]
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  gap: 14px;
-  align-items: flex-start;
-  justify-content: space-between;
-  margin-bottom: 14px;
-  flex-wrap: wrap;
-}
-.head > div {
-  flex: 1;
-  min-width: 230px;
-}
-.back {
-  font-size: 30px;
-  line-height: 48px;
-  width: 48px;
-  text-align: center;
-  text-decoration: none;
-  color: var(--indigo-text);
-}
-.about {
-  max-width: 66ch;
-  margin: 4px 0 0;
-}
 .halves {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
