@@ -1,6 +1,6 @@
 /* Every main screen, on both cloths: no accessibility faults that a machine can find; on desk, tablet and phone nothing wider than the screen, no text cut off. */
 import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import type { ConsoleMessage, Page } from '@playwright/test'
 import { SCREENS, SIZES } from '../support/screens'
 import { SCREEN, expect, signIn, test } from './support'
 
@@ -60,6 +60,9 @@ async function faults(page: Page, isColoursOnly = false): Promise<string[]> {
   )
 }
 
+/** What a page throws, as it is told; what the server refuses is told otherwise. */
+const THROWN = /(Type|Reference|Range|Syntax)?Error: (?!Failed to load)/
+
 // Screen by screen nothing depends on another: they are shared out.
 test.describe.configure({ mode: 'parallel' })
 const EACH = 6
@@ -71,6 +74,11 @@ for (let from = 0; from < SCREENS.length; from += EACH) {
     for (const [who, path] of own) {
       if (!pages.has(who)) pages.set(who, (await signIn(browser, centre, who)).page)
       const page = pages.get(who)!
+      const thrown: string[] = []
+      const note = (message: ConsoleMessage) => {
+        if (message.type() === 'error' && THROWN.test(message.text())) thrown.push(message.text())
+      }
+      page.on('console', note)
       await page.goto(centre + path)
       await page.locator('h1').first().waitFor()
       await expect(page.locator('.skeleton')).toHaveCount(0)
@@ -82,6 +90,8 @@ for (let from = 0; from < SCREENS.length; from += EACH) {
         expect.soft(await tooWide(page), `${who} ${path} at ${size.width}`).toEqual([])
       }
       await page.setViewportSize(SCREEN.viewport)
+      page.off('console', note)
+      expect.soft(thrown, `${who} ${path} throws nothing`).toEqual([])
     }
   })
 }

@@ -72,6 +72,8 @@ test('a session is planned for a group, moved by keyboard with its conflicts, an
 
   await page.getByRole('button', { name: 'Print' }).click()
   await expect(page.getByText('A plan is no permission')).toBeVisible()
+  const laidOut = page.getByRole('article').filter({ hasText: 'Laid out for each bay' })
+  await expect(laidOut.getByRole('row').first()).toContainText('mm²')
   await look(page, 'plan-print')
   await page.goto('/dates')
   const [file] = await Promise.all([

@@ -4,6 +4,7 @@ import { endOf, lengthsOf } from '#core/planning/session'
 import type { SessionView } from '#schemas/planning-views'
 import type { StoresExercise } from '#schemas/views'
 import { cableWords } from '~/texts/cables'
+import type { ApiProblem } from '~/utils/api-problem'
 import { deviceWords } from '#core/design/materials/materials'
 
 /** The bay plan on A4: who is where when, and what each bay needs laid out. */
@@ -11,9 +12,6 @@ definePageMeta({ roles: ['instructor', 'assessor', 'technician', 'administrator'
 const id = useRoute().params.id
 const role = useSession().person!.role
 const { data, problem, refresh } = useServer<SessionView>(() => `planning/${id}`)
-const { data: stores } = useServer<StoresExercise[]>(() =>
-  ['technician', 'instructor'].includes(role) ? 'stores' : null,
-)
 const session = computed(() => (data.value ? readSession(data.value.fields) : null))
 const name = (person: number) =>
   [...data.value!.people, ...data.value!.staff].find((one) => one.id === person)?.name ?? ''
@@ -42,10 +40,36 @@ const rows = computed(() =>
     })
     .sort((a, b) => a.bay - b.bay || (a.start < b.start ? -1 : 1)),
 )
+const { call } = useApi()
+const maySeeStores = ['technician', 'instructor'].includes(role)
+const stores = shallowRef<readonly StoresExercise[]>([])
+/** Exercises of the session, as the stores lay them out for its group. */
+const wanted = computed(() => {
+  const cohort = encodeURIComponent(session.value?.cohort ?? '')
+  const ids = maySeeStores ? [...new Set(rows.value.map(({ exercise }) => exercise))] : []
+  return ids.map((exercise) => `stores/${exercise}?cohort=${cohort}`).join(' ')
+})
+watch(
+  wanted,
+  async (paths) => {
+    try {
+      const found = await Promise.all(
+        paths
+          .split(' ')
+          .filter(Boolean)
+          .map((path) => call<StoresExercise>('GET', path)),
+      )
+      if (paths === wanted.value) stores.value = found
+    } catch (error) {
+      problem.value = error as ApiProblem
+    }
+  },
+  { immediate: true },
+)
 /** What each planned person’s bay needs, from the stores’ list. */
 const lists = computed(() =>
   rows.value.flatMap((row) => {
-    const exercise = stores.value?.find((one) => one.id === row.exercise)
+    const exercise = stores.value.find((one) => one.id === row.exercise)
     const bay = exercise?.bays.find((one) => row.names.includes(one.name))
     return bay ? [{ row, bay }] : []
   }),
