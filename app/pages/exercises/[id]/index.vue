@@ -24,7 +24,9 @@ const { form, stored, centre, problem, read, design, shown, readings, isBusy, is
 const { survey, refresh: askSurvey } = provideSurveyOrigins(id)
 const mayChange = computed(() => session.person?.role === 'instructor')
 const isSet = computed(() => stored.value?.state === 'set')
-const isLocked = computed(() => isSet.value || !mayChange.value)
+/** Before what is stored or copied has been laid in, typing would be lost under it. */
+const isLaid = ref(false)
+const isLocked = computed(() => isSet.value || !mayChange.value || !isLaid.value)
 const tab = ref<(typeof TABS)[number][0]>('circuits')
 const selected = ref('c1')
 const setting = ref(false)
@@ -89,6 +91,7 @@ onMounted(async () => {
     builder.change(JSON.parse(copy))
   }
   selected.value = idsIn(form.value.circuits)[0] ?? 'b1'
+  isLaid.value = true
 })
 useUnsavedGuard(
   () => isChanged.value && !isLocked.value,
