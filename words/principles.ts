@@ -17,13 +17,17 @@ interface BenchText<C extends BenchCode> {
   readonly why: string
 }
 
+export interface AnyBenchText extends Omit<BenchText<BenchCode>, 'knobs' | 'figures'> {
+  readonly knobs: Readonly<Record<string, { readonly name: string; readonly unit: string }>>
+  readonly figures: Readonly<Record<string, string>>
+}
+
 const AREA = { name: 'Conductor', unit: 'mm²' }
 
 export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
   rheostat: {
     title: 'A lamp and a rheostat',
-    about:
-      'A lamp in series with a rheostat. The lamp is counted at the resistance that it has when it is bright.',
+    about: 'A lamp in series with a rheostat. Take the lamp at its resistance when it is fully bright.',
     ask: 'What current flows?',
     knobs: {
       volt: { name: 'Supply', unit: 'V' },
@@ -33,44 +37,44 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
     figures: {
       current: 'Current',
       lampVolt: 'Voltage at the lamp',
-      lampPower: 'Power of the lamp',
-      rheostatPower: 'Heat of the rheostat',
+      lampPower: 'Power in the lamp',
+      rheostatPower: 'Power lost in the rheostat',
     },
     law: 'I = V ÷ (R lamp + R rheostat), P = I² × R',
-    why: 'Resistances in series add up, and share the voltage as they share the resistance.',
+    why: 'Resistances in series add up. Each takes its share of the voltage.',
   },
   lamps: {
     title: 'Lamps in series and in parallel',
-    about: 'Equal lamps on 230 V. Each is counted at the resistance that it has at full brightness.',
+    about: 'Equal lamps on 230 V. Take each at its resistance when it is fully bright.',
     ask: 'What power does one lamp take?',
     knobs: {
       count: { name: 'Lamps', unit: '' },
-      watt: { name: 'Each, at 230 V', unit: 'W' },
+      watt: { name: 'Rating at 230 V', unit: 'W' },
       beside: { name: 'Connected', unit: '' },
     },
     choices: ['in series', 'in parallel'],
     figures: {
-      lampPower: 'Power of one lamp',
-      current: 'Current of the supply',
+      lampPower: 'Power in one lamp',
+      current: 'Supply current',
       lampVolt: 'Voltage at one lamp',
-      whole: 'Power of all',
+      whole: 'Total power',
     },
     law: 'P = V² ÷ R; in series V = 230 ÷ number of lamps, in parallel V = 230',
-    why: 'Half the voltage is a quarter of the power. Final circuits are wired in parallel for that reason.',
+    why: 'Half the voltage gives a quarter of the power. That is why lighting points are wired in parallel.',
   },
   heat: {
     title: 'Heat in a cable',
-    about: 'A two-core copper cable at 20 °C, with the current going there and back.',
+    about: 'A two-core copper cable at 20 °C. The current flows out in one core and back in the other.',
     ask: 'What power is lost in the cable?',
     knobs: { areaMm2: AREA, current: { name: 'Current', unit: 'A' }, lengthM: { name: 'Length', unit: 'm' } },
     figures: {
       lost: 'Power lost in the cable',
-      ohm: 'Resistance, there and back',
+      ohm: 'Resistance of both cores',
       drop: 'Voltage drop',
-      perMetre: 'Heat of each metre',
+      perMetre: 'Power lost in each metre',
     },
     law: 'R = 2 × R per metre × length, P = I² × R',
-    why: 'Twice the current is four times the heat: that is what the current-carrying capacity limits.',
+    why: 'Twice the current gives four times the heat. That is what the current-carrying capacity limits.',
   },
   warmth: {
     title: 'Resistance and temperature',
@@ -87,21 +91,19 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
       more: 'More than at 20 °C',
     },
     law: 'R = R at 20 °C × (1 + 0.004 × (t − 20))',
-    why:
-      'A conductor at 70 °C has a fifth more than one that is measured cold: measured Zs is judged with ' +
-      'that in mind.',
+    why: 'A conductor at 70 °C has a fifth more resistance than a cold one. So a measured Zs is corrected first.',
   },
   run: {
     title: 'Voltage drop along a run',
     about:
-      'Equal loads along one run on 230 V, the same distance apart, the first of them one distance from ' +
-      'the board. Conductors at 70 °C.',
+      'Equal loads along one run on 230 V, the same distance apart. The first is one spacing from the board. ' +
+      'Take the conductors at 70 °C.',
     ask: 'What is the voltage drop at the last load?',
     knobs: {
       areaMm2: AREA,
       loads: { name: 'Loads', unit: '' },
       each: { name: 'Each takes', unit: 'A' },
-      spacingM: { name: 'Apart', unit: 'm' },
+      spacingM: { name: 'Spacing', unit: 'm' },
     },
     figures: {
       drop: 'Voltage drop at the last load',
@@ -109,23 +111,21 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
       end: 'Voltage at the last load',
       share: 'Voltage drop',
     },
-    law: 'ΔU = Σ over all stretches of I × R; each stretch carries what lies behind it',
-    why:
-      'The first stretch carries everything. Counting the whole load over the whole length is on the safe ' +
-      'side, and costs copper.',
+    law: 'ΔU = sum of I × R over all stretches; each stretch carries the current of the loads beyond it',
+    why: 'The first stretch carries all of the current. Taking it over the whole length is safe, but costs copper.',
   },
   drum: {
     title: 'An extension lead on its drum',
     about:
-      'A lead rated 13 A unwound and 5 A wound up, in air of 25 °C; stretched out it warms up by 40 K at ' +
-      '13 A. What is wound up counts by its share.',
-    ask: 'How hot does it get inside the drum?',
+      'A lead rated 13 A unwound and 5 A fully wound, in air at 25 °C. Unwound it warms up by 40 K at 13 A. ' +
+      'What is still on the drum counts by its share.',
+    ask: 'By how much does it warm up inside the drum?',
     knobs: { current: { name: 'Current', unit: 'A' }, wound: { name: 'Still on the drum', unit: '%' } },
-    figures: { hottest: 'Temperature inside the drum', above: 'Above the air, K' },
+    figures: { rise: 'Temperature rise', hottest: 'Temperature inside the drum' },
     law: 'ΔT = 40 K × (I ÷ 13)² × (1 + 5.76 × share wound up)',
     why:
-      'Above 70 °C ordinary insulation softens. A lead in use is unwound completely. A simple model: the ' +
-      'drum’s own label comes first.',
+      'Above 70 °C ordinary insulation softens. Unwind a lead completely before use. This is a simple model: ' +
+      'the label on the drum comes first.',
   },
   price: {
     title: 'Energy and its price',
@@ -139,18 +139,18 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
     },
     figures: { cost: 'Cost', taken: 'Energy', current: 'Current' },
     law: 'Energy = kW × hours, cost = kWh × price',
-    why: 'Power says how fast, energy how much. A small load that is always on can cost more than a large one.',
+    why: 'Power is how fast, energy is how much. A small load that is always on can cost more than a large one.',
   },
   line: {
     title: 'A transformer and a line',
     about:
-      'Power is sent over a line; a transformer raises 230 V before it, another lowers it again behind it. ' +
-      'Both are counted without loss.',
+      'Power is sent over a line. A transformer steps 230 V up before it, another steps it down again after it. ' +
+      'Take both as loss-free.',
     ask: 'What power is lost in the line?',
     knobs: {
       kilowatt: { name: 'Power sent', unit: 'kW' },
-      ohm: { name: 'Line, there and back', unit: 'Ω' },
-      ratio: { name: 'Voltage raised', unit: '×' },
+      ohm: { name: 'Line, both conductors', unit: 'Ω' },
+      ratio: { name: 'Step-up ratio', unit: '×' },
     },
     figures: {
       lost: 'Power lost in the line',
@@ -160,10 +160,13 @@ export const BENCH_TEXT: { readonly [C in BenchCode]: BenchText<C> } = {
     },
     law: 'I = P ÷ V, loss = I² × R',
     why:
-      'Ten times the voltage is a tenth of the current and a hundredth of the loss: that is why power ' +
-      'travels at high voltage.',
+      'Ten times the voltage needs a tenth of the current and loses a hundredth of the power. ' +
+      'That is why power travels at high voltage.',
   },
 }
+
+/** The words of a bench whatever its knobs and figures are called. */
+export const benchTextOf = (code: BenchCode): AnyBenchText => BENCH_TEXT[code] as AnyBenchText
 
 /** A figure as it is written at a bench; pounds stand before their number. */
 export const benchFigure = (value: number, key: QuantityKey): string =>
@@ -182,7 +185,7 @@ export function predictionSays(verdict: PredictionVerdict): string {
     case 'double':
       return 'Twice as much as comes out. Is something counted twice?'
     case 'half':
-      return 'Half of what comes out. Does the current go there and back?'
+      return 'Half of what comes out. Does the current flow out and back?'
     case 'off':
       if (verdict.share === Infinity) return 'Nothing flows here.'
       if (verdict.share >= 1.5) return `${Math.round(verdict.share + 1)} times as much as comes out.`

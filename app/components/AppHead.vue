@@ -39,7 +39,7 @@ watch(current, () => nextTick(showHere))
 
 <template>
   <header class="app-head">
-    <NuxtLink class="mark" to="/"><NakshiMark /> Nakshi</NuxtLink>
+    <NuxtLink class="mark" to="/"><NakshiMark /><span class="wordmark">Nakshi</span></NuxtLink>
     <nav ref="main" aria-label="Main">
       <NuxtLink
         v-for="area in areas"
@@ -231,8 +231,17 @@ header nav a.here {
   }
 }
 @media (max-width: 560px) {
-  .name {
+  .wordmark {
     display: none;
+  }
+  .who {
+    gap: 2px;
+    min-width: 0;
+  }
+  .name {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    max-width: 130px;
   }
 }
 .plain-button {

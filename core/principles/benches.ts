@@ -63,7 +63,10 @@ const heat = bench({
   },
 })
 
-/** Round the drum, °C, and what a lead warms up by at its full current when it lies stretched out, K. */
+/**
+ * Air round the drum, °C, and what a lead warms up by at its full current when it is unwound, K; common practice,
+ * no source.
+ */
 const AROUND_C = 25
 const STRETCHED_K = 40
 const FULL_A = 13
@@ -76,12 +79,13 @@ const drum = bench({
     current: { least: 1, most: 13, step: 0.5, start: 10 },
     wound: { least: 0, most: 100, step: 5, start: 50 },
   },
-  figures: { hottest: 'temperature', above: 'temperature' },
-  asked: 'hottest',
+  figures: { rise: 'temperatureRise', hottest: 'temperature' },
+  // A temperature has no zero to compare with; a rise has.
+  asked: 'rise',
   work: ({ current, wound }) => {
     const worse = (FULL_A / WOUND_A) ** 2 - 1
-    const above = STRETCHED_K * (current / FULL_A) ** 2 * (1 + (worse * wound) / 100)
-    return { hottest: AROUND_C + above, above }
+    const rise = STRETCHED_K * (current / FULL_A) ** 2 * (1 + (worse * wound) / 100)
+    return { rise, hottest: AROUND_C + rise }
   },
 })
 

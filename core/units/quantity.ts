@@ -25,6 +25,7 @@ export const QUANTITIES = {
   area: { unit: 'mm²', scale: 1, base: 'mm²', decimals: 1 },
   length: { unit: 'm', scale: 1, base: 'm', decimals: 1 },
   temperature: { unit: '°C', scale: 1, base: '°C', decimals: 0 },
+  temperatureRise: { unit: 'K', scale: 1, base: 'K', decimals: 0 },
   percent: { unit: '%', scale: 100, base: '%', decimals: 2 },
   duration: { unit: 's', scale: 1, base: 's', decimals: 2 },
   // No prefix: of a kiloampere the square is a million.

@@ -87,11 +87,12 @@ const RISK = `
 // The latest decision on each sheet.
 const LATEST = `
   FROM decision d JOIN attempt a ON a.id = d.attempt_id
-  JOIN person p ON p.id = d.by_id JOIN person w ON w.id = a.person_id
+  JOIN person w ON w.id = a.person_id
   LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.decision_id = d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = d.attempt_id)`
 const DECISIONS = `
-  SELECT ${RISK}, d.attempt_id AS attemptId, p.name AS "by", d.mark, d.out_of AS outOf,
+  SELECT ${RISK}, d.attempt_id AS attemptId,
+         (SELECT name FROM person WHERE id = d.by_id) AS "by", d.mark, d.out_of AS outOf,
          w.name AS person, w.number AS personNumber, a.bay ${LATEST}`
 
 const toSecond = (raw: RawSecond): SecondMarking => {

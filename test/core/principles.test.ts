@@ -5,7 +5,7 @@ import { startOf } from '#core/principles/bench'
 import { BENCHES, BENCH_CODES, benchOf } from '#core/principles/benches'
 import { judgePrediction } from '#core/principles/prediction'
 import { QUANTITIES } from '#core/units/quantity'
-import { BENCH_TEXT, benchFigure, predictionSays } from '#words/principles'
+import { benchFigure, benchTextOf, predictionSays } from '#words/principles'
 
 const { rheostat, lamps, heat, warmth, run, drum, price, line } = BENCHES
 
@@ -49,7 +49,8 @@ describe('what the benches come to', () => {
     )
   })
   it('a drum at 13 A stretched out, and at 5 A wound up, is equally warm, and below 70 °C', () => {
-    const stretched = drum.work({ current: 13, wound: 0 }).hottest
+    const { hottest: stretched, rise } = drum.work({ current: 13, wound: 0 })
+    expect(benchFigure(rise, drum.figures.rise)).toBe('40 K')
     expect(stretched).toBeCloseTo(65, 9)
     expect(drum.work({ current: 5, wound: 100 }).hottest).toBeCloseTo(stretched, 9)
     expect(drum.work({ current: 13, wound: 100 }).hottest).toBeGreaterThan(200)
@@ -70,7 +71,7 @@ describe('what the benches come to', () => {
 test('every bench, wherever its knobs stand, has figures that can be written, and words for each of them', () => {
   for (const code of BENCH_CODES) {
     const one = benchOf(code)
-    const text = BENCH_TEXT[code] as { knobs: object; figures: object }
+    const text = benchTextOf(code)
     const turned = Object.entries(one.knobs).map(([key, knob]) => {
       expect(text.knobs, `${code} ${key}`).toHaveProperty(key)
       return 'choices' in knob
@@ -121,6 +122,6 @@ describe('a prediction', () => {
     )
     expect(predictionSays({ is: 'off', share: 0.304 })).toBe('30 % too much.')
     expect(predictionSays({ is: 'off', share: 10.2 })).toBe('11 times as much as comes out.')
-    expect(predictionSays({ is: 'half' })).toMatch(/there and back/)
+    expect(predictionSays({ is: 'half' })).toMatch(/out and back/)
   })
 })

@@ -197,7 +197,7 @@ test('a bench of first principles is switched on by a figure, and off again by a
   await figure.fill('500 mA')
   await on.click()
   await expect(page.getByRole('status')).toContainText('Half of what comes out')
-  await expect(page.getByRole('row', { name: /Power of the lamp/ })).toContainText('6 W')
+  await expect(page.getByRole('row', { name: /Power in the lamp/ })).toContainText('6 W')
   await page.getByRole('slider', { name: 'Rheostat' }).press('ArrowRight')
   await expect(page.getByRole('status')).toHaveCount(0)
   await expect(figure).toHaveValue('')

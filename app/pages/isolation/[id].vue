@@ -38,7 +38,7 @@ onMounted(watchIt.load)
           {{ head.circuit || 'circuit not named' }} · {{ LEVEL[head.level] }} ·
           {{ head.phases === 3 ? 'three phase, ten pairs' : 'single phase'
           }}{{ head.needsPermit ? ' · permit site' : '' }} · indicator {{ head.serial || '–'
-          }}{{ head.proofDate ? `, proof ${head.proofDate}` : '' }}
+          }}{{ head.proofDate ? `, proof ${date(head.proofDate)}` : '' }}
         </p>
       </div>
       <SaveWords v-if="view.state === 'running'" :autosave="autosave" />

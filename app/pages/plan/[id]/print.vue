@@ -43,29 +43,27 @@ const rows = computed(() =>
 const { call } = useApi()
 const maySeeStores = ['technician', 'instructor'].includes(role)
 const stores = shallowRef<readonly StoresExercise[]>([])
+const storesProblem = ref<ApiProblem | null>(null)
 /** Exercises of the session, as the stores lay them out for its group. */
 const wanted = computed(() => {
   const cohort = encodeURIComponent(session.value?.cohort ?? '')
   const ids = maySeeStores ? [...new Set(rows.value.map(({ exercise }) => exercise))] : []
   return ids.map((exercise) => `stores/${exercise}?cohort=${cohort}`).join(' ')
 })
-watch(
-  wanted,
-  async (paths) => {
-    try {
-      const found = await Promise.all(
-        paths
-          .split(' ')
-          .filter(Boolean)
-          .map((path) => call<StoresExercise>('GET', path)),
-      )
-      if (paths === wanted.value) stores.value = found
-    } catch (error) {
-      problem.value = error as ApiProblem
-    }
-  },
-  { immediate: true },
-)
+async function askStores(): Promise<void> {
+  const paths = wanted.value
+  try {
+    const asked = paths.split(' ').filter(Boolean)
+    const found = await Promise.all(asked.map((path) => call<StoresExercise>('GET', path)))
+    if (paths !== wanted.value) return
+    stores.value = found
+    storesProblem.value = null
+  } catch (error) {
+    // The plan itself is there, and can be printed without.
+    if (paths === wanted.value) storesProblem.value = error as ApiProblem
+  }
+}
+watch(wanted, askStores, { immediate: true })
 /** What each planned person’s bay needs, from the stores’ list. */
 const lists = computed(() =>
   rows.value.flatMap((row) => {
@@ -124,6 +122,7 @@ const print = () => window.print()
           A plan is no permission: nothing is energised before an assessor has looked and permits by name.
         </p>
       </article>
+      <ServerProblem v-if="storesProblem" :problem="storesProblem" @retry="askStores" />
       <article v-if="lists.length" class="sheet next">
         <h2>Laid out for each bay</h2>
         <p class="soft small">Not for apprentices: it follows from the answers.</p>

@@ -2,27 +2,17 @@
 import { BENCH_CODES, benchOf, isBenchCode, type BenchCode } from '#core/principles/benches'
 import type { Knob } from '#core/principles/bench'
 import { QUANTITIES } from '#core/units/quantity'
-import { BENCH_TEXT, benchFigure, predictionSays } from '#words/principles'
+import { benchFigure, benchTextOf, predictionSays } from '#words/principles'
 
 definePageMeta({
   layout: 'bay',
   roles: ['apprentice', 'instructor', 'assessor'],
-  validate: (route) => typeof route.params.code === 'string',
+  validate: (route) => isBenchCode(String(route.params.code)),
   key: (route) => String(route.params.code),
 })
-const asked = String(useRoute().params.code)
-if (!isBenchCode(asked))
-  throw createError({ statusCode: 404, statusMessage: 'There is no such bench.', fatal: true })
-const code = asked as BenchCode
+const code = String(useRoute().params.code) as BenchCode
 const bench = benchOf(code)
-/** Words by the names of this bench. */
-const text = BENCH_TEXT[code] as unknown as {
-  readonly [K in 'title' | 'about' | 'ask' | 'law' | 'why']: string
-} & {
-  readonly knobs: Readonly<Record<string, { readonly name: string; readonly unit: string }>>
-  readonly figures: Readonly<Record<string, string>>
-  readonly choices?: readonly string[]
-}
+const text = benchTextOf(code)
 const { settings, typed, predicted, isOn, figures, verdict, set, predict, switchOn } = usePrinciple(bench)
 const knobs = Object.entries<Knob>(bench.knobs)
 const askedUnit = QUANTITIES[bench.figures[bench.asked]!].unit
@@ -35,7 +25,9 @@ const next = BENCH_CODES[at + 1]
 <template>
   <div class="page">
     <PracticeHead :title="text.title" :about="text.about" back="All of practice">
-      <NuxtLink v-if="next" :to="`/practice/principles/${next}`">Next: {{ BENCH_TEXT[next].title }}</NuxtLink>
+      <NuxtLink v-if="next" :to="`/practice/principles/${next}`"
+        >Next: {{ benchTextOf(next).title }}</NuxtLink
+      >
     </PracticeHead>
     <div class="halves">
       <section class="bench">
@@ -89,7 +81,7 @@ const next = BENCH_CODES[at + 1]
           >
         </form>
         <p v-if="isUnread" class="unread">Write a number, with its unit if it is not in {{ askedUnit }}.</p>
-        <p v-else-if="!isOn" class="soft">Work it out first: the bench is switched on by your figure.</p>
+        <p v-else-if="!isOn" class="soft">Work it out first. Your figure switches the bench on.</p>
         <template v-if="isOn && verdict">
           <p class="verdict" :class="verdict.is === 'right' ? 'met' : 'waiting'" role="status">
             {{ predictionSays(verdict) }}
