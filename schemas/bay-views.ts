@@ -1,6 +1,7 @@
 /* Bays on the screen, between server and screens. */
 import type { Rig } from '#core/bay/model/rig'
 import type { Route, WiringFields } from '#core/bay/model/wiring'
+import type { Frame } from '#core/bay/behaviour/film'
 import type { Experiment, Outcome, Settings } from '#words/experiments/experiment'
 
 /** A bay that can be wired on the screen: `task-7` or `practice-split`. */
@@ -54,7 +55,14 @@ export interface PredictionView {
   readonly experiment: string
   readonly settings: Settings
   readonly predicted: string
-  readonly computed: Outcome
+  readonly computed: Omit<Outcome, 'scenes'>
   readonly measured: string
   readonly at: string
+}
+
+/** What happened in an experiment, picture by picture, on the bay that it happened at. */
+export interface FilmView {
+  readonly name: string
+  readonly rig: Rig
+  readonly frames: readonly Frame[]
 }

@@ -4,6 +4,9 @@ import type { ObservationFields } from '#core/isolation/observation'
 import type { IsolationPolicy, Level } from '#core/policies/isolation'
 import type { Shown } from '#core/isolation/trainer/state'
 import type { Indicator } from '#core/isolation/model/act'
+import type { FaceDevice } from '#core/drawing/board-face'
+import type { WorkPoint, WorkPointLook } from '#core/drawing/point-of-work'
+import type { Secured } from '#core/drawing/securing'
 
 export const RUN_MODES = ['guided', 'free', 'assessment'] as const
 export type RunMode = (typeof RUN_MODES)[number]
@@ -41,6 +44,8 @@ export interface StoryLine {
 /** What an indicator shows: each pair, or words where it has none. */
 export interface ShownView extends Pick<Shown, 'indicator' | 'pairs'> {
   readonly words: string | null
+  /** Its lamps are lit, or it glows. */
+  readonly isLit: boolean
 }
 
 /** What somebody in the trainer can see, and nothing that they cannot. */
@@ -69,10 +74,12 @@ export interface RunView {
     readonly name: string
     readonly says: string | null
     readonly isOn: boolean
-    readonly isLocked: boolean
-    readonly hasNotice: boolean
+    /** What hangs at it, and how it is drawn. */
+    readonly secured: Secured
+    readonly look: Pick<FaceDevice, 'kind' | 'modules' | 'print'>
   }[]
-  readonly isOpen: boolean
+  /** What is worked on, as it stands there. */
+  readonly point: WorkPointLook & { readonly kind: WorkPoint }
   readonly seconds: number
   /** Only where hints are given. */
   readonly hint: { readonly name: string; readonly next: string } | null

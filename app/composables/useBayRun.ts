@@ -16,6 +16,8 @@ export function useBayRun(rig: () => Rig | null) {
   const { work } = useBayWorker()
   const state = shallowRef<BayState | null>(null)
   const live = shallowRef<ReadonlySet<string>>(new Set())
+  /** What each conductor carries as it stands, A. */
+  const flow = shallowRef<ReadonlyMap<string, number>>(new Map())
   const isBusy = ref(false)
   const setup = useTrialSetup(rig, state)
   const { asTried } = setup
@@ -42,11 +44,10 @@ export function useBayRun(rig: () => Rig | null) {
       const played = await work({ kind: 'simulate', rig: wired, state: state.value, actions, untilS })
       story.tell(played.happenings, indexParts(wired))
       state.value = played.state
-      live.value = new Set(
-        isEnergised(wired.parts, played.state)
-          ? await work({ kind: 'live', rig: wired, state: played.state })
-          : [],
-      )
+      const now = { rig: wired, state: played.state }
+      const isFed = isEnergised(wired.parts, played.state)
+      live.value = new Set(isFed ? await work({ kind: 'live', ...now }) : [])
+      flow.value = new Map(isFed ? Object.entries(await work({ kind: 'flow', ...now })) : [])
     } finally {
       isBusy.value = false
     }
@@ -78,6 +79,7 @@ export function useBayRun(rig: () => Rig | null) {
     setup.reset()
     story.reset()
     live.value = new Set()
+    flow.value = new Map()
   }
   async function measure(request: ReadingRequest) {
     const taken = await work({
@@ -105,6 +107,7 @@ export function useBayRun(rig: () => Rig | null) {
     working,
     tripped,
     live,
+    flow,
     leaks,
     loads,
     links,

@@ -1,4 +1,5 @@
 import type { Action } from '#core/bay/behaviour/happenings'
+import { flowNow } from '#core/bay/behaviour/film'
 import { isBattery, liveTerminals } from '#core/bay/behaviour/live'
 import { networkOf } from '#core/bay/behaviour/network-of'
 import { simulate, type Simulated } from '#core/bay/behaviour/simulate'
@@ -25,6 +26,7 @@ export type BayJob =
       readonly request: ReadingRequest
     }
   | { readonly kind: 'live'; readonly rig: Rig; readonly state: BayState }
+  | { readonly kind: 'flow'; readonly rig: Rig; readonly state: BayState }
   | { readonly kind: 'listing'; readonly rig: Rig; readonly state: BayState }
 
 export interface BayResults {
@@ -32,6 +34,8 @@ export interface BayResults {
   readonly read: Taken
   /** Terminals that stand at a voltage. */
   readonly live: readonly string[]
+  /** What each conductor carries, A. */
+  readonly flow: Readonly<Record<string, number>>
   /** Null for a bay that cannot be computed. */
   readonly listing: string | null
 }
@@ -44,6 +48,8 @@ export function workAtBay(job: BayJob): BayResults[BayJob['kind']] {
       return takeReading(prepare(job.rig, job.state, job.setup), job.request)
     case 'live':
       return liveTerminals(job.rig, job.state)
+    case 'flow':
+      return flowNow(job.rig, job.state)
     case 'listing':
       return (
         spiceListing(

@@ -106,6 +106,20 @@ export function terminal(
   ]
 }
 
+/** A terminal, 40 by 60, as its conductors stand in it: none, or each beside the other under the one screw. */
+export function termination(colours: readonly ConductorColour[]): Shapes {
+  const wide = colours.length > 1 ? 7 : 10
+  return [
+    rounded(2, rect('recess', 6, 22, 28, 36)),
+    ...colours.flatMap((colour, i) => {
+      const x = 20 + (i - (colours.length - 1) / 2) * (wide + 0.5)
+      return [path('copper', `M${x} 20V34`, wide * 0.55), ...conductor(colour, `M${x} 0V21`, wide)]
+    }),
+    rounded(1, rect('steel dark', 9, 27, 22, 10)),
+    ...screw(20, 47, 8, colours.length * 40 + 20),
+  ]
+}
+
 /** A screw of a bar with its conductor from below or above; the bar itself is drawn by its board. */
 export function barScrew(
   x: number,

@@ -7,6 +7,7 @@ export type Skin =
   | 'steel'
   | 'steel dark'
   | 'painted'
+  | 'painted bare'
   | 'iron'
   | 'brass'
   | 'copper'
@@ -23,6 +24,15 @@ export type Skin =
   | 'window red'
   | 'lamp on'
   | 'lamp off'
+  // What secures, and what is tested with.
+  | 'clamp'
+  | 'shackle'
+  | 'lock own'
+  | 'lock other'
+  | 'grip'
+  | 'lead'
+  | 'lead red'
+  | 'display'
   // Screws.
   | 'screw'
   | 'slot'
@@ -54,6 +64,8 @@ export type Skin =
   | 'dust'
   | 'seal'
   | 'glow'
+  | 'glow lit'
+  | 'rays'
 
 /** A drawn shape, in units of its scene; a group stands where it is put, turned in degrees about its corner. */
 export type Shape =

@@ -15,6 +15,9 @@ export function createPredictionsRepo(db: Database) {
   const byPerson = db.prepare<[number], Row>(
     'SELECT id, experiment, settings, predicted, computed, measured, at FROM prediction WHERE person_id = ? ORDER BY id DESC LIMIT 200',
   )
+  const one = db.prepare<[number, number], Pick<Row, 'experiment' | 'settings'>>(
+    'SELECT experiment, settings FROM prediction WHERE id = ? AND person_id = ?',
+  )
   const insert = db.prepare(
     'INSERT INTO prediction (person_id, experiment, settings, predicted, computed, at) VALUES (?, ?, ?, ?, ?, ?)',
   )
@@ -26,6 +29,11 @@ export function createPredictionsRepo(db: Database) {
       byPerson
         .all(personId)
         .map((row) => ({ ...row, settings: JSON.parse(row.settings), computed: JSON.parse(row.computed) })),
+    /** What was tried; undefined where the prediction is not this person's. */
+    one: (personId: number, id: number): Pick<PredictionView, 'experiment' | 'settings'> | undefined => {
+      const row = one.get(id, personId)
+      return row && { experiment: row.experiment, settings: JSON.parse(row.settings) }
+    },
     add: (
       personId: number,
       { experiment, settings, predicted, computed, at }: Omit<PredictionView, 'id' | 'measured'>,

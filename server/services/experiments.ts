@@ -1,6 +1,7 @@
+import { filmOf } from '#core/bay/behaviour/film'
 import { EXPERIMENTS, experiment } from '#words/experiments/experiments'
 import type { PredictionBody } from '#schemas/requests'
-import type { ExperimentHead, PredictionView } from '#schemas/bay-views'
+import type { ExperimentHead, FilmView, PredictionView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
@@ -32,9 +33,24 @@ export function predict(
       Math.min(max, Math.max(min, settings[key] ?? usual)),
     ]),
   )
-  const computed = found.run(kept)
+  const { scenes: _scenes, ...computed } = found.run(kept)
   const view = { experiment: code, settings: kept, predicted: predicted.trim(), computed, at: now }
   return { id: repos.predictions.add(actor.id, view), measured: '', ...view }
+}
+
+/** The outcome of one's own prediction to be watched; computed anew from its settings. */
+export function filmOfPrediction({ repos }: Context, actor: Person, id: number): FilmView[] {
+  allow(actor, 'bay.use')
+  const prediction = repos.predictions.one(actor.id, id)
+  const found = prediction && experiment(prediction.experiment)
+  if (!found) throw new Problem('notFound')
+  return found
+    .run(prediction.settings)
+    .scenes.map(({ name, rig, state, actions, untilS }) => ({
+      name,
+      rig,
+      frames: filmOf(rig, state, actions, untilS),
+    }))
 }
 
 export function addMeasured({ repos }: Context, actor: Person, id: number, measured: string): void {

@@ -3,8 +3,10 @@ import type { DevicePart } from '#core/bay/model/rig'
 import { moveKey, type Move } from '#core/isolation/trainer/move'
 import { movesAt } from '#core/isolation/trainer/moves-at'
 import { MOST_SEED, judgeRun, nextHint, replay } from '#core/isolation/trainer/run'
+import { faceOf, securedIn, workPointOf } from '#core/isolation/trainer/seen'
 import { SCENARIO_CODES, isScenario, levelOf } from '#core/isolation/trainer/scenarios/scenarios'
 import type { TrainerState } from '#core/isolation/trainer/state'
+import { showsLive } from '#core/isolation/trainer/test-point'
 import { indexParts, terminalWords } from '#core/bay/model/terminals'
 import { ACT_TEXT, shownWords } from '#words/isolation'
 import { RULE_TEXT, nextWords } from '#words/isolation-rules'
@@ -125,10 +127,11 @@ function viewOf(run: StoredRun): RunView {
       indicator: shown.indicator,
       pairs: shown.pairs,
       words: shown.says ? saysWords(shown.says) : null,
+      isLit: showsLive(shown),
     },
     moves: isDone ? [] : moveViews(state),
     devices: place === 'board' ? deviceViews(state) : [],
-    isOpen: state.isOpen,
+    point: pointView(state),
     seconds: state.clockS,
     hint: hint
       ? { name: RULE_TEXT[hint]!.name, next: nextWords(hint, { level: world.level, policy: run.policy }) }
@@ -152,18 +155,24 @@ const moveViews = (state: TrainerState): RunView['moves'] =>
 
 /** What can be seen at the board: each device, what the chart says of it once it has been read, lock and notice. */
 function deviceViews(state: TrainerState): RunView['devices'] {
-  const { rig, chartRead, world, bay, locks, notices } = state
+  const { rig, chartRead, world, bay } = state
   const devices = rig.parts.filter(
     (part): part is DevicePart => part.kind === 'device' && part.board !== null,
   )
-  return devices.map(({ id, name }) => ({
-    id,
-    name,
-    says: chartRead ? (world.chart[id] ?? null) : null,
-    isOn: bay.closed[id] ?? false,
-    isLocked: locks.includes(id),
-    hasNotice: notices.includes(id),
+  return devices.map((device) => ({
+    id: device.id,
+    name: device.name,
+    says: chartRead ? (world.chart[device.id] ?? null) : null,
+    isOn: bay.closed[device.id] ?? false,
+    secured: securedIn(state, device.id),
+    look: faceOf(device),
   }))
+}
+
+/** What is worked on, as somebody sees it who stands there. */
+function pointView({ rig, world, isOpen, isParted, isTaped }: TrainerState): RunView['point'] {
+  const part = rig.parts.find(({ id }) => id === world.point)!
+  return { kind: workPointOf(part), isOpen, isParted, isTaped }
 }
 
 function groupOf(move: Move): RunView['moves'][number]['group'] {

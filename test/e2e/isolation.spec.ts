@@ -63,6 +63,9 @@ test('a first rehearsal, guided to its end', async ({ browser, centre }) => {
   await press(page, 'Switch Way 1 off')
   await press(page, 'Lock off Way 1')
   await press(page, 'Post a notice with name, date and reason at Way 1')
+  await expect(page.getByTestId('device-seen')).toContainText(
+    'off, your padlock, a notice with name, date and reason',
+  )
   await page.getByText('From the bag and the pocket').click()
   await press(page, 'Keep the key in your pocket')
   await go(page, 'point')

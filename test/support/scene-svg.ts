@@ -4,7 +4,7 @@ import type { Shape, Shapes } from '#core/drawing/shape'
 import { SCENE_H, SCENE_W } from '#core/inspection/scenes/spot'
 
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (one) => `&#${one.charCodeAt(0)};`)
-const STYLE = readFileSync('app/assets/scene.css', 'utf8')
+const STYLE = readFileSync('app/assets/drawn.css', 'utf8')
   .replaceAll('var(--font)', 'sans-serif')
   .replaceAll('var(--mono)', 'monospace')
 
@@ -25,5 +25,5 @@ function markup(shape: Shape): string {
 
 /** `wide` by `high` units, drawn one pixel a unit. */
 export const svgOf = (shapes: Shapes, wide = SCENE_W, high = SCENE_H): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" class="scene" viewBox="0 0 ${wide} ${high}" width="${wide}" height="${high}">` +
+  `<svg xmlns="http://www.w3.org/2000/svg" class="drawn" viewBox="0 0 ${wide} ${high}" width="${wide}" height="${high}">` +
   `<style>${STYLE}</style>${shapes.map(markup).join('')}</svg>`

@@ -19,7 +19,7 @@ export const blastRadius: Experiment = {
     const dark = (code: string) => {
       const rig = bayOf(code)
       const state = { ...quiet(rig), thrown: { c2p0: true }, inUse: { ...quiet(rig).inUse, c3p1: true } }
-      const { happenings, lines } = play(rig, state, [fault(ohm!)])
+      const { happenings, lines, scene } = play(rig, state, [fault(ohm!)])
       const off = happenings.flatMap((happening) =>
         happening.kind === 'tripped'
           ? rig.parts.filter(({ id }) => id === happening.part).map(({ name }) => name)
@@ -32,6 +32,7 @@ export const blastRadius: Experiment = {
       )
       return {
         lines,
+        scene,
         words:
           off.length === 0
             ? 'nothing trips'
@@ -40,6 +41,10 @@ export const blastRadius: Experiment = {
     }
     const [shared, own] = [dark('heaters'), dark('own')]
     return {
+      scenes: [
+        { ...shared.scene, name: 'Two shared devices' },
+        { ...own.scene, name: 'A device for each circuit' },
+      ],
       lines: ['Shared devices:', ...shared.lines, 'Combined devices:', ...own.lines],
       figures: [
         { name: 'Leak', value: `${((230 / ohm!) * 1e3).toFixed(0)} mA` },

@@ -2,7 +2,7 @@ import { bodyEffect, bodyOhm } from '#core/bay/network/body'
 import type { Experiment } from './experiment'
 import { bayOf, faulty, quiet, voltAt, wireAt } from '#core/bay/practice/trial'
 import { formatCurrent } from '#core/units/format'
-import { play, volts } from './tell'
+import { play, still, volts } from './tell'
 
 export const borrowedNeutral: Experiment = {
   code: 'borrowed-neutral',
@@ -43,6 +43,7 @@ export const borrowedNeutral: Experiment = {
       on ? [{ kind: 'throw', part: 'c2p0', on: true }] : [],
     )
     return {
+      scenes: [{ ...before.scene, name: 'Isolated' }, still(opened, state, 'Neutral opened')],
       lines: [...before.lines, 'Pit lighting isolated at way 1, its neutral opened at the lamp.'],
       figures: [
         { name: 'Open neutral against earth', value: volts(volt) },

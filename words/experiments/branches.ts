@@ -4,6 +4,7 @@ import type { DevicePart, Socket } from '#core/bay/model/rig'
 import type { Experiment } from './experiment'
 import { bayOf, quiet, solved } from '#core/bay/practice/trial'
 import { formatCurrent } from '#core/units/format'
+import { still } from './tell'
 
 export const branches: Experiment = {
   code: 'branches',
@@ -39,6 +40,7 @@ export const branches: Experiment = {
       result,
     ).ampere
     return {
+      scenes: [still(rig, state)],
       lines: [],
       figures: devices.map((device) => ({
         name: `${device.name} (${device.ratingA} A)`,

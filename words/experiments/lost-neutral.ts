@@ -2,7 +2,7 @@ import { changePart } from '#core/bay/faults/edit'
 import type { Lampholder } from '#core/bay/model/rig'
 import type { Experiment } from './experiment'
 import { bayOf, faulty, quiet, voltAt, wireAt } from '#core/bay/practice/trial'
-import { play, volts } from './tell'
+import { play, still, volts } from './tell'
 
 const LINES = ['L1', 'L2', 'L3'] as const
 
@@ -29,8 +29,10 @@ export const lostNeutral: Experiment = {
     )
     const lost = faulty(sound, ['supplyNeutralLost', wireAt(sound, 'supply.N', 'meter.N in')])
     const on = (rig: typeof sound) => ({ ...quiet(rig), thrown: { c1p0: true, c2p0: true, c3p0: true } })
+    const after = play(lost, on(lost), [])
     return {
-      lines: play(lost, on(lost), []).lines,
+      lines: after.lines,
+      scenes: [still(sound, on(sound), 'Sound'), { ...after.scene, name: 'Neutral lost' }],
       figures: LINES.map((line, i) => ({
         name: `Lamp on ${line}, ${watt[line]} W`,
         value: `${volts(voltAt(sound, on(sound), `c${i + 1}p1.L`, `c${i + 1}p1.N`))} before, ${volts(voltAt(lost, on(lost), `c${i + 1}p1.L`, `c${i + 1}p1.N`))} after`,

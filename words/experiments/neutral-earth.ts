@@ -23,12 +23,13 @@ export const neutralEarth: Experiment = {
     const rig = faulty(sound, ['shortNE', 'c1p1'])
     const state = { ...quiet(rig), closed: { ...quiet(rig).closed, b1w1: false } }
     const running = { ...state, inUse: { ...state.inUse, c3p1: load! > 0 } }
-    const { lines } = play(rig, state, load! > 0 ? [{ kind: 'use', part: 'c3p1', on: true }] : [])
+    const { lines, scene } = play(rig, state, load! > 0 ? [{ kind: 'use', part: 'c3p1', on: true }] : [])
     const seen = watchDevice(
       rig.parts.find((part): part is DevicePart => part.id === 'b1rcdA')!,
       solved(rig, running),
     )
     return {
+      scenes: [scene],
       lines: lines.length > 0 ? lines : ['Nothing happens: without load current nothing divides.'],
       figures: [
         { name: 'Load current', value: formatCurrent(load! / 230) },

@@ -13,12 +13,13 @@ export const otherBar: Experiment = {
   run: () => {
     const sound = bayOf('split')
     const rig = faulty(sound, ['neutralOnOtherBar', `${wireAt(sound, 'b1nB', 'c2p1')} b1nA`])
-    const { lines } = play(rig, quiet(rig), [
+    const { lines, scene } = play(rig, quiet(rig), [
       { kind: 'use', part: 'c1p1', on: true },
       { kind: 'throw', part: 'c2p0', on: true },
     ])
     return {
       lines,
+      scenes: [scene],
       figures: [],
       because:
         'The lamp’s current leaves through device B and comes back through device A. B misses it, A has it too much. Each sees the same difference at the same moment, so both let go. Until the light is switched on there is nothing to see, and no dead test of one circuit shows it.',

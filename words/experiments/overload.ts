@@ -32,12 +32,18 @@ export const overload: Experiment = {
   run: ({ load, rating }) => {
     const small = changePart<DevicePart>(bayOf('split'), 'b1w1', { ratingA: rating! })
     const rig = changePart<Socket>(small, 'c1p1', { load: { kind: 'resistive', watt: load! } })
-    const { lines, happenings } = play(rig, quiet(rig), [{ kind: 'use', part: 'c1p1', on: true }], 7200)
+    const { lines, happenings, scene } = play(
+      rig,
+      quiet(rig),
+      [{ kind: 'use', part: 'c1p1', on: true }],
+      7200,
+    )
     const currentA = load! / 230
     const band = openingBand({ family: 'breaker', curve: 'B' }, rating!, currentA)
     const trip = happenings.find((happening) => happening.kind === 'tripped')
     return {
       lines,
+      scenes: [scene],
       figures: [
         { name: 'Current', value: `${formatCurrent(currentA)} = ${(currentA / rating!).toFixed(2)} × In` },
         {

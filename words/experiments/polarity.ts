@@ -2,7 +2,7 @@ import { bodyEffect, bodyOhm } from '#core/bay/network/body'
 import type { Experiment } from './experiment'
 import { bayOf, faulty, quiet, voltAt } from '#core/bay/practice/trial'
 import { formatCurrent } from '#core/units/format'
-import { play, volts } from './tell'
+import { play, still, volts } from './tell'
 
 export const polarity: Experiment = {
   code: 'polarity',
@@ -26,6 +26,7 @@ export const polarity: Experiment = {
     const body = at(turned) / bodyOhm(at(turned))
     return {
       lines: lamp.lines,
+      scenes: [{ ...lamp.scene, name: 'Reversed' }, still(turned, off, 'Lamp removed')],
       figures: [
         { name: 'Holder against earth, sound', value: volts(at(sound)) },
         { name: 'Holder to earth, reversed', value: volts(at(turned)) },

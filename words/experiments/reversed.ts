@@ -44,13 +44,14 @@ export const reversed: Experiment = {
       kind === 0 ? bayOf('battery') : changePart<DevicePart>(bayOf('split'), 'b1w1', { marking: 'line-load' })
     const rig = turned ? faulty(base, ['deviceReversed', 'b1w1']) : base
     const [from, to] = kind === 0 ? (['c1p1.+', 'c1p1.−'] as const) : (['c1p1.L', 'c1p1.N'] as const)
-    const { lines, happenings } = play(rig, quiet(rig), [
+    const { lines, happenings, scene } = play(rig, quiet(rig), [
       { kind: 'use', part: 'c1p1', on: true },
       { kind: 'fault', leak: { id: 'short', from, to, ohm: 0.01 } },
     ])
     const failed = happenings.some((happening) => happening.kind === 'failedToBreak')
     return {
       lines,
+      scenes: [scene],
       figures: [
         { name: 'Trips', value: happenings.some((happening) => happening.kind === 'tripped') ? 'yes' : 'no' },
         { name: 'Current stops', value: failed ? 'no: the arc goes on' : 'yes' },

@@ -30,10 +30,11 @@ export const rotation: Experiment = {
   ],
   run: ({ turned }) => {
     const rig = turned ? faulty(bayOf('motor'), ['linesInterchanged', 'b1w1']) : bayOf('motor')
-    const { lines, state } = play(rig, quiet(rig), [{ kind: 'use', part: 'c1p1', on: true }])
+    const { lines, state, scene } = play(rig, quiet(rig), [{ kind: 'use', part: 'c1p1', on: true }])
     const shown = readRotation(prepare(rig, state), LINES)
     return {
       lines,
+      scenes: [scene],
       figures: [
         { name: 'Rotation indicator', value: shown },
         { name: 'The lathe turns', value: shown ? TURNS[shown] : 'not' },

@@ -1,6 +1,6 @@
 import { bayOf, faulty, quiet, voltAt, wireAt } from '#core/bay/practice/trial'
 import type { Experiment } from './experiment'
-import { play, volts } from './tell'
+import { play, still, volts } from './tell'
 
 const ON_OFF = [
   { value: 1, name: 'on' },
@@ -31,6 +31,10 @@ export const sharedNeutral: Experiment = {
     const volt = voltAt(opened, isolated(opened), 'c1p1.N')
     const isFed = second === 1 || third === 1
     return {
+      scenes: [
+        still(bay, isolated(bay), 'Neutral in its bar'),
+        still(opened, isolated(opened), 'Neutral taken out'),
+      ],
       lines: [
         ...play(bay, isolated(bay), []).lines,
         'Way 1 is off and locked. The neutral is taken out of its bar.',

@@ -32,12 +32,15 @@ export const testButton: Experiment = {
     const sound = bayOf('split')
     const rig = which === 1 ? faulty(sound, ['mainEarthOpen', wireAt(sound, 'supply.E', 'met')]) : sound
     const dead = simulate(rig, deadState(rig), energiseInOrder(rig)).state
-    const { lines, happenings } = play(rig, which === 2 ? { ...dead, isSupplyOn: false } : quiet(rig), [
-      { kind: 'test', part: 'b1rcdA' },
-    ])
+    const { lines, happenings, scene } = play(
+      rig,
+      which === 2 ? { ...dead, isSupplyOn: false } : quiet(rig),
+      [{ kind: 'test', part: 'b1rcdA' }],
+    )
     const trips = happenings.some(({ kind }) => kind === 'tripped')
     return {
       lines,
+      scenes: [scene],
       figures: [{ name: 'Trips', value: trips ? 'yes' : 'no' }],
       because:
         which === 2

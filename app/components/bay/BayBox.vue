@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Rect } from '#core/bay/layout/placed'
+import { PICTURE_H, PICTURE_W, railArrester, railDevice, wallPart, type Lever } from '#core/drawing/bay-part'
+import { put, type Shapes } from '#core/drawing/shape'
 import type { Part } from '#core/bay/model/rig'
 import { deviceMark, partNote } from '~/texts/bay'
 
@@ -30,9 +32,23 @@ const lines = computed(() =>
   isTall.value && name.value.length * CHAR_W > props.box.w - 6 ? name.value.split(' ') : [name.value],
 )
 const isOutside = computed(() => part.value.board === null && part.value.circuit === null)
-const lever = computed(() => {
-  if (props.isTripped) return 0.5
-  return props.isOn ? 0 : 1
+const lever = computed((): Lever => {
+  if (props.isTripped) return 'tripped'
+  return props.isOn ? 'on' : 'off'
+})
+/** It stands in its frame, so that the frame shows what is picked. */
+const FRAME = 3
+const drawn = computed((): Shapes => {
+  const { x, y, w, h } = props.box
+  if (part.value.kind === 'arrester')
+    return [put(x + FRAME, y + FRAME, railArrester(w - FRAME * 2, h - FRAME * 2, props.isOn))]
+  if (isTall.value && part.value.kind === 'device') {
+    const { role, residual } = part.value
+    const look = { lever: lever.value, isMain: role === 'main-switch', hasTest: residual !== null }
+    return [put(x + FRAME, y + FRAME, railDevice({ ...look, w: w - FRAME * 2, h: h - FRAME * 2 }))]
+  }
+  const top = isOutside.value ? y + h - PICTURE_H - 8 : y + 4
+  return [put(x + w - PICTURE_W - 5, top, wallPart(part.value, props))]
 })
 /** What is to be seen of it, after its name. */
 const standing = computed(() => {
@@ -67,8 +83,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
         }}</text>
       </template>
       <template v-else-if="isTall && part.kind === 'device'">
-        <rect class="window" :x="middle - 11" :y="box.y + 24" width="22" height="38" rx="2" />
-        <rect class="lever" :x="middle - 8" :y="box.y + 27 + lever * 17" width="16" height="15" rx="1.5" />
+        <DrawnShapes :shapes="drawn" />
         <text
           v-for="(word, i) in lines"
           :key="word + i"
@@ -82,14 +97,14 @@ const says = computed(() => `${part.value.name}${standing.value}`)
           :key="mark"
           class="mark"
           :x="middle"
-          :y="box.y + box.h - 16 - (deviceMark(part).length - 1 - i) * 13"
+          :y="box.y + box.h - 18 - (deviceMark(part).length - 1 - i) * 13"
           >{{ mark }}</text
         >
       </template>
       <template v-else-if="part.kind === 'arrester'">
-        <rect class="window" :x="middle - 13" :y="box.y + 30" width="26" height="22" rx="2" />
-        <text class="name tall" :x="middle" :y="box.y + 74">{{ part.name }}</text>
-        <text class="mark" :x="middle" :y="box.y + 92">{{ isOn ? 'in' : 'out' }}</text>
+        <DrawnShapes :shapes="drawn" />
+        <text class="name tall" :x="middle" :y="box.y + 78">{{ part.name }}</text>
+        <text class="mark" :x="middle" :y="box.y + 96">{{ isOn ? 'in' : 'out' }}</text>
       </template>
       <template v-else>
         <text class="name" :x="box.x + 9" :y="isOutside ? box.y + box.h - 22 : box.y + 20">{{
@@ -98,49 +113,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
         <text class="note" :x="box.x + 9" :y="isOutside ? box.y + box.h - 8 : box.y + 37">{{
           partNote(part)
         }}</text>
-        <g
-          class="glyph"
-          :transform="`translate(${box.x + box.w - 26} ${isOutside ? box.y + box.h - 34 : box.y + 6})`"
-          aria-hidden="true"
-        >
-          <g v-if="part.kind === 'lampholder'"
-            ><circle v-if="isOn" class="lamp" cx="10" cy="10" r="9" /><circle
-              v-else
-              class="empty"
-              cx="10"
-              cy="10"
-              r="9" /><path v-if="isWorking" class="rays" d="M10 -3v-4M10 23v4M-3 10h-4M23 10h4"
-          /></g>
-          <g v-else-if="part.kind === 'switch' || part.kind === 'device'"
-            ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
-              class="lever"
-              x="4.5"
-              :y="isTripped ? 7 : isOn ? 2.5 : 12"
-              width="13"
-              height="9"
-              rx="1"
-          /></g>
-          <g v-else-if="part.kind === 'socket' && part.load"
-            ><rect class="plug" :class="{ in: isOn }" x="1" y="3" width="18" height="16" rx="3" /><path
-              class="pins"
-              d="M7 8v6M13 8v6"
-          /></g>
-          <g v-else-if="part.kind === 'appliance'"
-            ><rect class="plug" :class="{ in: isOn }" x="1" y="1" width="20" height="20" rx="10" /><path
-              v-if="isWorking"
-              class="pins"
-              d="M6 11q5 -7 10 0"
-          /></g>
-          <g v-else-if="['supply', 'standby', 'changeover'].includes(part.kind)"
-            ><rect class="window" x="2" y="0" width="18" height="24" rx="2" /><rect
-              class="lever"
-              x="4.5"
-              :y="isOn ? 2.5 : 12"
-              width="13"
-              height="9"
-              rx="1"
-          /></g>
-        </g>
+        <DrawnShapes :shapes="drawn" />
       </template>
     </g>
     <!-- A button of its own, beside the one that picks the part. -->
@@ -155,14 +128,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
       @keydown.enter.stop.prevent="emit('test')"
     >
       <rect class="hit" :x="box.x + 2" :y="box.y + 20" width="30" height="44" />
-      <rect
-        class="button"
-        :x="Math.max(box.x + 3, middle - 28)"
-        :y="box.y + 36"
-        width="12"
-        height="14"
-        rx="1.5"
-      /><text class="tiny" :x="Math.max(box.x + 9, middle - 22)" :y="box.y + 47">T</text>
+      <text class="tiny" :x="Math.max(box.x + 9, middle - 22)" :y="box.y + 47">T</text>
     </g>
   </g>
 </template>
@@ -179,7 +145,8 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   stroke-width: 1.3;
 }
 .bar .body {
-  fill: color-mix(in srgb, var(--turmeric) 16%, var(--raised));
+  fill: #c79a3c;
+  stroke: #7b5c18;
 }
 .metalwork .body,
 .meter .body {
@@ -202,17 +169,6 @@ const says = computed(() => `${part.value.name}${standing.value}`)
   stroke-width: 2.2;
   stroke-dasharray: 5 3;
 }
-.window {
-  fill: var(--cloth);
-  stroke: var(--ink);
-  stroke-width: 1.1;
-}
-.lever {
-  fill: var(--indigo);
-}
-.tripped .lever {
-  fill: var(--madder);
-}
 .name {
   font: var(--strong) 16px var(--font);
   fill: var(--ink);
@@ -220,6 +176,8 @@ const says = computed(() => `${part.value.name}${standing.value}`)
 .name.tall {
   font-size: 14px;
   text-anchor: middle;
+  /* Printed on the device: dark on white in either cloth. */
+  fill: #1f2430;
 }
 .note {
   font: var(--mid) 13.5px var(--font);
@@ -227,7 +185,7 @@ const says = computed(() => `${part.value.name}${standing.value}`)
 }
 .mark {
   font: var(--strong) 13px var(--mono);
-  fill: var(--soft);
+  fill: #3d424c;
   text-anchor: middle;
 }
 .bar-name {
@@ -239,11 +197,6 @@ const says = computed(() => `${part.value.name}${standing.value}`)
 .bar-name.e {
   fill: var(--leaf-text);
 }
-.button {
-  fill: var(--turmeric);
-  stroke: var(--ink);
-  stroke-width: 1;
-}
 .tiny {
   font: var(--heavy) 9px var(--font);
   text-anchor: middle;
@@ -252,43 +205,5 @@ const says = computed(() => `${part.value.name}${standing.value}`)
 }
 .hit {
   fill: transparent;
-}
-.lamp {
-  fill: var(--cloth);
-  stroke: var(--ink);
-  stroke-width: 1.2;
-}
-.working .lamp {
-  fill: #f4c542;
-}
-.empty {
-  fill: none;
-  stroke: var(--soft);
-  stroke-dasharray: 3 3;
-}
-.rays {
-  stroke: var(--turmeric);
-  stroke-width: 2.4;
-  stroke-linecap: round;
-}
-.plug {
-  fill: none;
-  stroke: var(--soft);
-  stroke-width: 1.3;
-  stroke-dasharray: 3 3;
-}
-.plug.in {
-  fill: var(--indigo-wash);
-  stroke: var(--indigo);
-  stroke-dasharray: none;
-}
-.working .plug.in {
-  fill: #f4c542;
-}
-.pins {
-  stroke: var(--ink);
-  stroke-width: 2;
-  fill: none;
-  stroke-linecap: round;
 }
 </style>

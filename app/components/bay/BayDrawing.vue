@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BayLayout } from '#core/bay/layout/placed'
+import { rect, rounded } from '#core/drawing/shape'
 import type { Point } from '#core/bay/layout/route'
 import type { BayState } from '#core/bay/behaviour/state'
 import { stateOf } from '~/utils/part-state'
@@ -26,10 +27,19 @@ const props = withDefaults(
     marks: ReadonlyMap<TerminalRef, string>
     /** What stays in full strength while the rest fades; null for everything. */
     lifted?: ReadonlySet<string> | null
+    /** What each conductor carries, A. */
+    flow?: ReadonlyMap<string, number>
     /** Only looked at and pointed at: spare ways and test buttons do nothing. */
     fixed?: boolean
   }>(),
-  { working: () => new Set(), tripped: () => new Set(), live: () => new Set(), lifted: null, fixed: false },
+  {
+    working: () => new Set(),
+    tripped: () => new Set(),
+    live: () => new Set(),
+    lifted: null,
+    flow: () => new Map(),
+    fixed: false,
+  },
 )
 const emit = defineEmits<{
   terminal: [ref: TerminalRef]
@@ -39,6 +49,7 @@ const emit = defineEmits<{
   blank: [board: string, way: number]
 }>()
 
+const CASE = 7
 const used = computed(() => new Set(props.rig.wires.flatMap(({ from, to }) => [from, to])))
 const fields = computed(() => new Map(props.rig.boards.map((board) => [board.id, board])))
 /** A comb has the colour of its line. */
@@ -47,6 +58,10 @@ const lineColour = (id: string) => {
   const tooth = props.rig.busbars.find((busbar) => busbar.id === id)?.teeth[0] ?? ''
   return COLOUR_VAR[LINE_COLOUR[terminalNameOf(tooth).split(' ')[0]!] ?? 'brown']
 }
+/** The steel of a board round the frame that its parts stand in. */
+const caseOf = ({ x, y, w, h }: BayLayout['frames'][number]) => [
+  rounded(6, rect('painted', x - CASE, y - CASE, w + CASE * 2, h + CASE * 2)),
+]
 const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.has(id)
 const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   fields.value.get(board)?.blanks.includes(way) ?? false
@@ -54,7 +69,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
 
 <template>
   <svg
-    class="drawing"
+    class="drawing drawn"
     :viewBox="`0 0 ${layout.width} ${layout.height}`"
     :width="layout.width * zoom"
     :height="layout.height * zoom"
@@ -62,6 +77,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
     :aria-label="`${rig.name}, ${rig.wires.length} conductors`"
   >
     <g v-for="frame in layout.frames" :key="frame.board.id">
+      <DrawnShapes :shapes="caseOf(frame)" />
       <rect class="frame" :x="frame.x" :y="frame.y" :width="frame.w" :height="frame.h" rx="5" />
       <text class="frame-name" :x="frame.x + 12" :y="frame.y + 21">{{ frame.board.name }}</text>
       <text class="frame-note" :x="frame.x + frame.w - 12" :y="frame.y + 21">
@@ -134,6 +150,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       :paths="paths"
       :lifted="lifted ?? pickedWires"
       :is-fading="lifted !== null"
+      :flow="flow"
       @wire="emit('wire', $event)"
     />
     <BayTerminals
@@ -155,9 +172,10 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
   </svg>
 </template>
 
+<style src="~/assets/drawn.css" />
 <style scoped>
 .drawing {
-  display: block;
+  background: none;
   user-select: none;
   touch-action: manipulation;
 }

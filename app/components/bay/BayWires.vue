@@ -9,6 +9,8 @@ const props = defineProps<{
   paths: ReadonlyMap<string, readonly Point[]>
   lifted: ReadonlySet<string>
   isFading: boolean
+  /** What each carries, A; what is not in it carries nothing. */
+  flow: ReadonlyMap<string, number>
 }>()
 const emit = defineEmits<{ wire: [id: string] }>()
 const drawn = computed(() =>
@@ -17,6 +19,14 @@ const drawn = computed(() =>
     return points ? [{ wire, d: pathOf(points) }] : []
   }),
 )
+const stitchStyle = (ampere: number) => {
+  const { periodPx, isBack } = stitchesOf(ampere)
+  return {
+    '--period': `${periodPx}px`,
+    strokeDasharray: `${STITCH_PX} ${periodPx - STITCH_PX}`,
+    animationDirection: isBack ? 'reverse' : 'normal',
+  }
+}
 const ordered = computed(() => [
   ...drawn.value.filter(({ wire }) => !props.lifted.has(wire.id)),
   ...drawn.value.filter(({ wire }) => props.lifted.has(wire.id)),
@@ -28,7 +38,7 @@ const ordered = computed(() => [
     <g
       v-for="{ wire, d } in ordered"
       :key="wire.id"
-      v-memo="[d, wire.colour, lifted.has(wire.id), isFading]"
+      v-memo="[d, wire.colour, lifted.has(wire.id), isFading, flow.get(wire.id)]"
       class="wire"
       :class="{ lifted: lifted.has(wire.id), faded: isFading && !lifted.has(wire.id) }"
       :data-wire="wire.id"
@@ -38,6 +48,13 @@ const ordered = computed(() => [
       <path class="casing" :d="d" />
       <path class="core" :d="d" :style="{ stroke: COLOUR_VAR[wire.colour] }" />
       <path v-if="wire.colour === 'green-and-yellow'" class="band" :d="d" />
+      <path
+        v-if="flow.has(wire.id)"
+        class="stitches"
+        :d="d"
+        :style="stitchStyle(flow.get(wire.id)!)"
+        data-testid="stitches"
+      />
     </g>
   </g>
 </template>
@@ -76,6 +93,23 @@ const ordered = computed(() => [
 .wire.lifted .core,
 .wire.lifted .band {
   stroke-width: 4.6;
+}
+.wire .stitches {
+  stroke: #ffd24a;
+  stroke-width: 4.4;
+  stroke-linecap: butt;
+  pointer-events: none;
+  animation: stitches 0.7s linear infinite;
+}
+@keyframes stitches {
+  to {
+    stroke-dashoffset: calc(var(--period) * -1);
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .wire .stitches {
+    animation: none;
+  }
 }
 .faded {
   opacity: 0.16;

@@ -17,6 +17,7 @@ const props = defineProps<{
   hasLeaks: boolean
   touchOhm: number
   showLive: boolean
+  showFlow: boolean
 }>()
 const emit = defineEmits<{
   act: [part: Part]
@@ -28,6 +29,7 @@ const emit = defineEmits<{
   untouch: []
   ohm: [ohm: number]
   live: [on: boolean]
+  flow: [on: boolean]
 }>()
 
 const OHMS = [
@@ -100,6 +102,11 @@ watch(
         :model-value="showLive"
         label="Show what is live"
         @update:model-value="emit('live', Boolean($event))"
+      />
+      <el-checkbox
+        :model-value="showFlow"
+        label="Show what flows"
+        @update:model-value="emit('flow', Boolean($event))"
       />
     </div>
     <details>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import type { Part, Rig } from '#core/bay/model/rig'
+import { termination, type ConductorColour } from '#core/drawing/conductor'
+import type { Colour, Part, Rig } from '#core/bay/model/rig'
 import { terminalsOf } from '#core/bay/model/terminals'
 
-/** The terminals of one part, as large as a gloved finger. */
+/** The terminals of one part, as large as a gloved finger, with what stands in each. */
 const props = defineProps<{ part: Part; rig: Rig; marks: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ take: [ref: string]; close: [] }>()
+const drawnAs = (colour: Colour): ConductorColour => (colour === 'green-and-yellow' ? 'earth' : colour)
 const terminals = computed(() =>
   terminalsOf(props.part).map((name) => {
     const ref = `${props.part.id}.${name}`
-    return { name, ref, count: props.rig.wires.filter(({ from, to }) => from === ref || to === ref).length }
+    const wires = props.rig.wires.filter(({ from, to }) => from === ref || to === ref)
+    return { name, ref, count: wires.length, drawn: termination(wires.map(({ colour }) => drawnAs(colour))) }
   }),
 )
 </script>
@@ -23,13 +26,19 @@ const terminals = computed(() =>
       :class="{ marked: marks.has(terminal.ref), used: terminal.count }"
       @click="emit('take', terminal.ref)"
     >
+      <svg class="drawn" viewBox="0 0 40 60" aria-hidden="true"><DrawnShapes :shapes="terminal.drawn" /></svg>
       {{ terminal.name }}<small>{{ terminal.count ? `${terminal.count} in` : 'free' }}</small>
     </button>
     <button type="button" class="close" aria-label="Close" @click="emit('close')">×</button>
   </div>
 </template>
 
+<style src="~/assets/drawn.css" />
 <style scoped>
+svg {
+  width: 34px;
+  background: none;
+}
 .tray {
   display: flex;
   gap: 8px;
@@ -38,7 +47,7 @@ const terminals = computed(() =>
   padding: 8px 12px;
   background: var(--raised);
   border-top: 1.5px dashed var(--hem-strong);
-  max-height: 132px;
+  max-height: 168px;
   overflow: auto;
 }
 button {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ExperimentHead, PredictionView } from '#schemas/bay-views'
+import type { ExperimentHead, FilmView, PredictionView } from '#schemas/bay-views'
 
 /** One experiment: predicted first, then computed at the server, then compared with what was measured. */
 const { trial } = defineProps<{ trial: ExperimentHead }>()
@@ -14,7 +14,18 @@ const { isBusy, act } = useAct()
 const tries = computed(() => all.value?.filter((entry) => entry.experiment === code) ?? [])
 const opened = ref<number | null>(null)
 const shown = computed(() => tries.value.find(({ id }) => id === opened.value))
+/** Of the try that is shown; a film that comes late never stands beside another try. */
+const film = shallowRef<{ readonly id: number; readonly films: readonly FilmView[] } | null>(null)
 const measured = ref('')
+watch(opened, async (id) => {
+  if (id === null) return
+  try {
+    const films = await call<FilmView[]>('GET', `predictions/${id}/film`)
+    if (opened.value === id) film.value = { id, films }
+  } catch (error) {
+    showProblem(error)
+  }
+})
 watch(shown, (entry) => (measured.value = entry?.measured ?? ''))
 
 const tryIt = () =>
@@ -58,7 +69,7 @@ const settingWords = (entry: PredictionView) =>
       >
     </PracticeHead>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div class="halves">
+    <div class="halves" :class="{ tried: shown }">
       <section class="stack before">
         <h2>Before you try it</h2>
         <label v-for="setting in trial.settings" :key="setting.key" class="setting">
@@ -122,6 +133,8 @@ const settingWords = (entry: PredictionView) =>
         <h2>What happens</h2>
         <p class="small soft">{{ settingWords(shown) }}</p>
         <TripCurve v-if="shown.computed.curve" v-bind="shown.computed.curve" />
+        <ExperimentFilm v-if="film?.id === shown.id" :key="shown.id" :films="film.films" />
+        <div v-else class="skeleton film-room" />
         <ol v-if="shown.computed.lines.length" class="lines">
           <li v-for="(line, i) in shown.computed.lines" :key="i">{{ line }}</li>
         </ol>
@@ -171,6 +184,9 @@ const settingWords = (entry: PredictionView) =>
   gap: 32px;
   align-items: start;
 }
+.halves.tried {
+  grid-template-columns: 300px minmax(0, 1fr);
+}
 .setting {
   display: flex;
   flex-direction: column;
@@ -205,6 +221,9 @@ const settingWords = (entry: PredictionView) =>
   background: var(--panel);
   border: 1px solid var(--hem);
   padding: 16px 20px;
+}
+.film-room {
+  height: 300px;
 }
 .lines {
   margin: 0;
@@ -246,6 +265,7 @@ dd {
 }
 @media (max-width: 900px) {
   .halves,
+  .halves.tried,
   .beside {
     grid-template-columns: 1fr;
   }

@@ -12,14 +12,14 @@ const { transform, scale, by, whole, key } = useSceneZoom(svg, { w: SCENE_W, h: 
   <figure class="place" @keydown="key">
     <svg
       ref="svg"
-      class="scene"
+      class="drawn whole"
       :viewBox="`0 0 ${SCENE_W} ${SCENE_H}`"
       role="img"
       tabindex="0"
       :aria-label="name"
       data-testid="drawn-place"
     >
-      <g :transform="transform"><SceneShape v-for="(shape, i) in shapes" :key="i" :shape="shape" /></g>
+      <g :transform="transform"><DrawnShapes :shapes="shapes" /></g>
     </svg>
     <figcaption class="row">
       <button type="button" class="text-button" @click="by(1.6)">Closer</button>
@@ -29,18 +29,18 @@ const { transform, scale, by, whole, key } = useSceneZoom(svg, { w: SCENE_W, h: 
   </figure>
 </template>
 
-<style src="~/assets/scene.css" />
+<style src="~/assets/drawn.css" />
 <style scoped>
 .place {
   margin: 4px 0 8px;
 }
-.place .scene {
+.place .whole {
   touch-action: pan-y pinch-zoom;
   min-height: 0;
   height: auto;
   aspect-ratio: 1200 / 760;
 }
-.place .scene:focus-visible {
+.place .whole:focus-visible {
   outline: 2.5px solid var(--indigo);
 }
 .text-button {

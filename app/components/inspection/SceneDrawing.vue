@@ -25,15 +25,15 @@ const middle = (spot: SpotView) => [spot.x + spot.w / 2, spot.y + spot.h / 2] as
     <svg
       ref="svg"
       :viewBox="`0 0 ${SCENE_W} ${SCENE_H}`"
-      class="scene"
+      class="drawn whole"
       role="group"
       :aria-label="SCENE_NAME[scene]"
       data-testid="scene"
     >
       <g :transform="transform">
-        <SceneShape v-for="(shape, i) in ground" :key="i" :shape="shape" />
+        <DrawnShapes :shapes="ground" />
         <g v-for="spot in spots" :key="spot.id">
-          <SceneShape v-for="(shape, i) in spot.shapes" :key="i" :shape="shape" />
+          <DrawnShapes :shapes="spot.shapes" />
         </g>
         <rect
           v-for="spot in spots"
@@ -67,7 +67,7 @@ const middle = (spot: SpotView) => [spot.x + spot.w / 2, spot.y + spot.h / 2] as
   </div>
 </template>
 
-<style src="~/assets/scene.css" />
+<style src="~/assets/drawn.css" />
 <style scoped>
 .frame {
   position: relative;

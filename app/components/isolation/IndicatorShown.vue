@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { INDICATOR_NAME } from '#words/isolation'
 import type { RunView } from '#schemas/isolation-views'
+import { indicatorDrawn } from '~/texts/isolation'
 
-/** What the indicator in hand shows: its own words, or each pair. */
+/** What the indicator in hand shows: drawn as it stands in the hand, with its own words or each pair. */
 defineProps<{ shown: NonNullable<RunView['shown']> }>()
 </script>
 
 <template>
   <div class="shown" data-testid="shown" aria-live="polite">
+    <svg class="drawn" viewBox="0 0 250 210" aria-hidden="true">
+      <DrawnShapes :shapes="indicatorDrawn(shown)" />
+    </svg>
     <b>{{ INDICATOR_NAME[shown.indicator] }}</b>
     <span v-if="shown.words" class="words">{{ shown.words }}</span>
     <span v-for="pair in shown.pairs" :key="pair.name" class="pair" :class="{ lit: pair.volt > 0 }"
@@ -17,7 +21,12 @@ defineProps<{ shown: NonNullable<RunView['shown']> }>()
   </div>
 </template>
 
+<style src="~/assets/drawn.css" />
 <style scoped>
+svg {
+  width: 150px;
+  background: none;
+}
 .shown {
   display: flex;
   gap: 10px;

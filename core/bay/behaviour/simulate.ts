@@ -15,6 +15,16 @@ export interface Simulated {
   readonly rig: Rig
 }
 
+/** A bay between two events, as it was solved. */
+export interface Moment {
+  readonly atS: number
+  readonly rig: Rig
+  readonly state: BayState
+  readonly solved: Solved
+  /** Everything that has happened by then. */
+  readonly happenings: readonly Happening[]
+}
+
 /** More events than this are a device that chatters. */
 const MOST_EVENTS = 400
 /** Where a rig has no supply, V. */
@@ -35,13 +45,15 @@ interface Course {
   readonly stuck: Set<string>
   /** Motors running up, since when. */
   readonly motorsSince: Map<string, number>
+  /** Told of each moment between two events. */
+  readonly watch: ((moment: Moment) => void) | undefined
   /** Change-overs that stand on the wrong side, since when. */
   readonly overdueSince: Map<string, number>
   readonly ratedV: number
   readonly hertz: number
 }
 
-function courseOf(rig: Rig, state: BayState, actions: readonly Action[]): Course {
+function courseOf(rig: Rig, state: BayState, actions: readonly Action[], watch: Course['watch']): Course {
   const supply = rig.parts.find((part): part is Supply => part.kind === 'supply')
   return {
     rig,
@@ -53,6 +65,7 @@ function courseOf(rig: Rig, state: BayState, actions: readonly Action[]): Course
     progress: new TripProgress(),
     stuck: new Set(),
     motorsSince: new Map(),
+    watch,
     overdueSince: new Map(),
     ratedV: supply?.volt ?? USUAL_V,
     hertz: supply?.arrangement === 'battery' ? 0 : 50,
@@ -71,9 +84,10 @@ export function simulate(
   {
     untilS = 10,
     specimens = USUAL_SPECIMENS,
-  }: { readonly untilS?: number; readonly specimens?: Specimens } = {},
+    watch,
+  }: { readonly untilS?: number; readonly specimens?: Specimens; readonly watch?: Course['watch'] } = {},
 ): Simulated {
-  const course = courseOf(start, from, actions)
+  const course = courseOf(start, from, actions, watch)
   for (let event = 0; event < MOST_EVENTS; event += 1) if (!step(course, untilS, specimens)) break
   const { happenings, state, rig } = course
   return { happenings, state, rig }
@@ -88,6 +102,7 @@ function step(course: Course, untilS: number, specimens: Specimens): boolean {
     return false
   }
   settleLoads(course, solved)
+  course.watch?.({ atS: course.nowS, rig, state: course.state, solved, happenings: [...happenings] })
   const due = dueAt(course, solved, specimens)
   const [trip, motor, over, action] = [due[0], nextMotor(course), nextOver(course, solved), course.waiting[0]]
   const next = Math.min(...[action, trip, motor, over].map((event) => event?.atS ?? Infinity))

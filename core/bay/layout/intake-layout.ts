@@ -1,7 +1,7 @@
 import type { Rig } from '../model/rig'
 import { terminalsOf } from '../model/terminals'
 import { centred, type DrawingSheet } from './drawing-sheet'
-import { LETTER_W, PITCH, TERMINAL_R } from './placed'
+import { LETTER_W, PITCH, TERMINAL_R, namedWidth } from './placed'
 
 const INTAKE_H = 64
 
@@ -22,7 +22,10 @@ export function layOutIntake(sheet: DrawingSheet, rig: Rig, { x: left, y: top, r
   let y = openRow(top)
   for (const part of parts) {
     const names = terminalsOf(part)
-    const w = Math.max(names.length * PITCH + 14, part.name.length * LETTER_W + 24)
+    const w = Math.max(
+      names.length * PITCH + 14,
+      part.kind === 'bar' ? part.name.length * LETTER_W + 24 : namedWidth(part.name),
+    )
     if (x + w > right && x > left) {
       row += 1
       x = left

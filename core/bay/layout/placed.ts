@@ -57,6 +57,13 @@ export const HEAD = 30
 /** A letter of a name. */
 export const LETTER_W = 8.3
 
+/** The picture of a part beside its name. */
+const PICTURE_W = 54
+/** What a part is, under its name, takes so much at least. */
+const NOTE_W = 92
+/** As wide as a part needs for its name, what it is, and its picture. */
+export const namedWidth = (name: string): number => Math.max(name.length * LETTER_W, NOTE_W) + PICTURE_W
+
 export const isWay = (part: Part): part is DevicePart => part.kind === 'device' && part.role === 'way'
 
 /** Devices of a board in the order in which they stand: main switch, then each busbar's, then the rest. */

@@ -1,10 +1,9 @@
 import type { Part, Rig } from '../model/rig'
 import { terminalsOf } from '../model/terminals'
 import { centred, type DrawingSheet } from './drawing-sheet'
-import { HEAD, LETTER_W, PITCH, TERMINAL_R, isWay } from './placed'
+import { HEAD, PITCH, TERMINAL_R, isWay, namedWidth } from './placed'
 
 const POINT_H = 96
-const GLYPH_W = 42
 /** A side of a box takes so many terminals. */
 const ONE_SIDE = 6
 /** With more points than this five stand in a row. */
@@ -55,7 +54,7 @@ function layOutRow(sheet: DrawingSheet, row: readonly Part[], place: RowPlace): 
   let { x } = place
   for (const part of row) {
     const count = Math.min(terminalsOf(part).length, ONE_SIDE)
-    const w = Math.max(count * PITCH + 12, part.name.length * LETTER_W + GLYPH_W)
+    const w = Math.max(count * PITCH + 12, namedWidth(part.name))
     sheet.boxes.push({ part, x, y: place.y, w, h: POINT_H })
     layOutTerminals(sheet, part, { ...place, x, w })
     x += w + 10

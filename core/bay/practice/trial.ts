@@ -32,16 +32,18 @@ export const quiet = (rig: Rig): BayState => ({ ...workingState(rig), thrown: {}
 
 export type Act = Action extends infer A ? (A extends Action ? Omit<A, 'atS'> : never) : never
 
+/** Acts a second apart. */
+export const inTurn = (acts: readonly Act[]): Action[] =>
+  acts.map((act, i) => ({ ...act, atS: i })) as Action[]
+
 /** Runs actions a second apart; what happened, until everything has settled. */
-export function tryOut(
+export const tryOut = (
   rig: Rig,
   state: BayState,
   acts: readonly Act[],
   untilS = 60,
-): { readonly happenings: readonly Happening[]; readonly state: BayState; readonly rig: Rig } {
-  const actions = acts.map((act, i) => ({ ...act, atS: i })) as Action[]
-  return simulate(rig, state, actions, { untilS })
-}
+): { readonly happenings: readonly Happening[]; readonly state: BayState; readonly rig: Rig } =>
+  simulate(rig, state, inTurn(acts), { untilS })
 
 /** The bay solved as it stands. Throws where it cannot be. */
 export function solved(rig: Rig, state: BayState): Solved {

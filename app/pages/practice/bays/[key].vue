@@ -19,6 +19,7 @@ const stage = ref<HTMLElement | null>(null)
 const panel = ref<HTMLElement | null>(null)
 watch(checked, () => panel.value?.scrollTo({ top: 0 }))
 const showLive = ref(false)
+const showFlow = ref(false)
 const NONE: ReadonlySet<string> = new Set()
 
 const tray = computed(() =>
@@ -108,6 +109,7 @@ useShortcuts([
             :working="run.working.value"
             :tripped="run.tripped.value"
             :live="showLive ? run.live.value : NONE"
+            :flow="showFlow ? run.flow.value : undefined"
             :picked-part="pickedPart"
             :picked-wires="touch.pickedWires.value"
             :marks="touch.marks.value"
@@ -172,6 +174,7 @@ useShortcuts([
           :has-leaks="run.leaks.value.length > 0"
           :touch-ohm="touch.touchOhm.value"
           :show-live="showLive"
+          :show-flow="showFlow"
           @act="touch.act"
           @energise="run.energise"
           @reset="run.reset"
@@ -181,6 +184,7 @@ useShortcuts([
           @untouch="run.untouch"
           @ohm="touch.touchOhm.value = $event"
           @live="showLive = $event"
+          @flow="showFlow = $event"
         />
         <TracePanel
           v-else-if="mode === 'trace'"

@@ -2,6 +2,7 @@
 import type { Place } from '#core/isolation/model/act'
 import { INDICATOR_NAME } from '#words/isolation'
 import type { RunView } from '#schemas/isolation-views'
+import { bagDrawn } from '~/texts/isolation'
 
 definePageMeta({
   layout: 'bay',
@@ -81,8 +82,14 @@ async function again() {
           }}</span><span class="soft small">{{ minutes }}</span>
         </div>
       </header>
-      <PlacePlan :place="view.place" :point-name="view.pointName" :is-open="view.isOpen" @walk="walk" />
-      <BoardStrip
+      <PlaceDrawn
+        :place="view.place"
+        :point-name="view.pointName"
+        :point="view.point"
+        :in-hand="view.indicator"
+        @walk="walk"
+      />
+      <BoardDrawn
         v-if="view.devices.length"
         :devices="view.devices"
         :picked="picked"
@@ -102,12 +109,21 @@ async function again() {
         <button v-for="act in here" :key="act.key" type="button" class="act" @click="move(act.key)">
           {{ act.words }}
         </button>
-        <p v-if="view.devices.length && !picked" class="soft small hint-line">Touch a device to act on it.</p>
       </div>
       <details class="bag" :open="view.indicator === null">
         <summary>From the bag and the pocket</summary>
         <div class="acts">
-          <button v-for="act in bag" :key="act.key" type="button" class="act" @click="move(act.key)">
+          <button
+            v-for="act in bag"
+            :key="act.key"
+            type="button"
+            class="act"
+            :class="{ thing: bagDrawn(act.key) }"
+            @click="move(act.key)"
+          >
+            <svg v-if="bagDrawn(act.key)" class="drawn" viewBox="0 0 250 210" aria-hidden="true">
+              <DrawnShapes :shapes="bagDrawn(act.key)!" />
+            </svg>
             {{ act.words }}
           </button>
         </div>
@@ -204,6 +220,17 @@ async function again() {
   display: flex;
   align-items: center;
 }
+.act.thing {
+  flex-direction: column;
+  gap: 4px;
+  width: 150px;
+  text-align: center;
+  line-height: 1.2;
+}
+.thing svg {
+  width: 92px;
+  background: none;
+}
 .act.device {
   background: var(--indigo-wash);
 }
@@ -225,7 +252,7 @@ async function again() {
 }
 @media (max-width: 1000px) {
   .trainer {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     overflow: auto;
   }
   .left {

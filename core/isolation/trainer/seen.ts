@@ -1,0 +1,44 @@
+import type { DevicePart, Part } from '../../bay/model/rig'
+import type { FaceDevice } from '../../drawing/board-face'
+import type { WorkPoint } from '../../drawing/point-of-work'
+import type { Secured } from '../../drawing/securing'
+import type { TrainerState } from './state'
+
+/** How a device looks from before the board, by what it is and not by how it does. */
+export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' | 'print'> {
+  const modules = Math.max(1, device.poles.filter((pole) => !device.solid.includes(pole)).length)
+  const { overcurrent, residual, ratingA } = device
+  if (device.role === 'main-switch')
+    return { kind: 'switch', modules: Math.max(2, modules), print: `${ratingA} A` }
+  if (residual && overcurrent)
+    return { kind: 'rcbo', modules: Math.max(1, modules), print: `${overcurrent.curve ?? ''} ${ratingA}` }
+  if (residual) return { kind: 'rcd', modules: Math.max(2, modules), print: `${residual.ratedA * 1e3} mA` }
+  if (overcurrent && overcurrent.curve === null) return { kind: 'fuse', modules, print: `${ratingA} A` }
+  return { kind: 'breaker', modules, print: `${overcurrent?.curve ?? ''} ${ratingA}` }
+}
+
+/** What hangs at a device: another person's padlock as soon as it is off, one's own, a hasp, a notice. */
+export function securedIn(
+  { locks, hasps, notices, othersLock, bay, acts }: TrainerState,
+  device: string,
+): Secured {
+  const last = acts.findLast((act) => act.kind === 'notice' && act.device === device)
+  const written = last?.content?.length === 0 ? 'blank' : 'written'
+  return {
+    isLocked: locks.includes(device),
+    hasHasp: hasps.includes(device) && !(bay.closed[device] ?? false),
+    isLockedByOther: othersLock === device && !(bay.closed[device] ?? false),
+    notice: notices.includes(device) ? written : 'none',
+  }
+}
+
+const POINT_OF: Partial<Record<Part['kind'], WorkPoint>> = {
+  socket: 'socket',
+  lampholder: 'lamp',
+  switch: 'switch',
+  junction: 'box',
+  device: 'unit',
+  appliance: 'device',
+}
+/** What the point of work is drawn as. */
+export const workPointOf = ({ kind }: Part): WorkPoint => POINT_OF[kind] ?? 'box'
