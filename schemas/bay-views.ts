@@ -26,6 +26,9 @@ export interface BayView {
   readonly savedAt: string | null
   /** A bay to practise on may be taken ready wired. */
   readonly canBeWired: boolean
+  /** It always begins with an empty enclosure and a box of parts; any other with one line may. */
+  readonly isBare: boolean
+  readonly canBeBare: boolean
 }
 
 /** One way in which a bay differs from what was asked for, in words. */

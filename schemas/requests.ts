@@ -124,7 +124,9 @@ export const BayRequest = Type.Object(
   {
     version: Type.Integer({ minimum: 0 }),
     fields: Type.Record(
-      Type.String({ pattern: '^(wire|blank|label)\\.[A-Za-z0-9.-]{1,40}$' }),
+      Type.String({
+        pattern: '^(wire|blank|label|rail|mount|comb|cap|cover|proof|from)\\.[A-Za-z0-9.-]{1,40}$',
+      }),
       Type.String({ maxLength: 120 }),
       { ...strict, maxProperties: 2000 },
     ),

@@ -33,6 +33,11 @@ export const PRACTICE_BAY_TEXT: Readonly<
       'As found in an old board: every lamp works, and it is wrong. With one line off its neutral is not dead.',
   },
   motor: { title: 'Three-phase motor', about: 'A wheel lathe behind its isolator.' },
+  bench: {
+    title: 'Bare bench board',
+    about:
+      'An empty enclosure and a box of parts: mount, wire and prove it before any supply. Its breakers are small enough to watch an overload.',
+  },
   battery: { title: 'Battery board, direct current', about: 'A two-pole breaker whose poles are marked +.' },
 }
 

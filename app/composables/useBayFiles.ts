@@ -4,6 +4,10 @@ import type { useBayRun } from './useBayRun'
 import type { useBayTouch } from './useBayTouch'
 import type { useBayWiring } from './useBayWiring'
 
+/** What may be done with all of a bay. */
+export type BayFileAct = 'wired' | 'strip' | 'bare' | 'mounted' | 'listing' | 'rig'
+const SAVES: readonly BayFileAct[] = ['listing', 'rig']
+
 interface Bay {
   readonly key: string
   readonly wiring: ReturnType<typeof useBayWiring>
@@ -15,6 +19,7 @@ interface Bay {
 export function useBayFiles({ key, wiring, run, touch }: Bay) {
   async function takeWired(): Promise<void> {
     touch.turn('connect')
+    await wiring.autosave.flush()
     await wiring.takeWired().catch(showProblem)
   }
   async function saveNetwork(): Promise<void> {
@@ -25,10 +30,22 @@ export function useBayFiles({ key, wiring, run, touch }: Bay) {
   const saveBay = (): void =>
     saveFile(JSON.stringify(run.asTried.value, null, 1), `${key}.rig.json`, 'application/json')
 
-  const ACTS = { wired: takeWired, strip: wiring.strip, listing: saveNetwork, rig: saveBay }
-  return async (what: keyof typeof ACTS): Promise<void> => {
-    const changesWiring = what === 'wired' || what === 'strip'
-    if (changesWiring && touch.isLive.value) return warn('The bay is live. Switch every supply off first.')
+  function begin(bare: boolean): void {
+    wiring.beginBare(bare)
+    touch.turn(bare ? 'mount' : 'connect')
+  }
+
+  const ACTS: Readonly<Record<BayFileAct, () => void | Promise<void>>> = {
+    wired: takeWired,
+    strip: wiring.strip,
+    bare: () => begin(true),
+    mounted: () => begin(false),
+    listing: saveNetwork,
+    rig: saveBay,
+  }
+  return async (what: BayFileAct): Promise<void> => {
+    if (!SAVES.includes(what) && touch.isLive.value)
+      return warn('The bay is live. Switch every supply off first.')
     await ACTS[what]()
   }
 }

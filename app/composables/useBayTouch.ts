@@ -2,7 +2,7 @@ import { isEnergised } from '#core/bay/behaviour/state'
 import { tracePoint, type TracedPole } from '#core/bay/behaviour/trace-point'
 import { INSTRUMENTS } from '#core/bay/instruments/take'
 import type { Colour, Part, TerminalRef } from '#core/bay/model/rig'
-import { partIdOf, terminalNameOf } from '#core/bay/model/terminals'
+import { partIdOf } from '#core/bay/model/terminals'
 import type { MeasureSettings } from '~/utils/measure-settings'
 import { partAct, type BayMode } from '~/texts/bay'
 import { stateOf } from '~/utils/part-state'
@@ -56,7 +56,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
 
   function act(touched: Part): void {
     const kind = partAct(touched)
-    if (!kind || !run.state.value) return
+    const now = run.state.value
+    if (!kind || !now || (kind === 'supply' && wiring.mounting.refusesSupply(now))) return
     void run.act((now) => turned(touched, kind, !stateOf(touched, now)))
   }
 
@@ -122,7 +123,6 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     pickedWire.value = wire
     pickedPart.value = wire ? null : partIdOf(`${at[0] ?? ''}.`) || null
   }
-  const label = (ref: TerminalRef): string => `${part(partIdOf(ref))?.name ?? ''} · ${terminalNameOf(ref)}`
 
   return {
     mode,
@@ -155,7 +155,6 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     refit: meter.refit,
     free: meter.free,
     show,
-    label,
   }
 }
 

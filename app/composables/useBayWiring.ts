@@ -1,5 +1,7 @@
 import { layoutBay } from '#core/bay/layout/layout'
 import { routeWires } from '#core/bay/layout/route'
+import { FROM_BARE } from '#core/bay/mount/box'
+import { wiredOn } from '#core/bay/mount/mounted'
 import { rigProblems, type RigProblem } from '#core/bay/model/check'
 import type { Colour, TerminalRef } from '#core/bay/model/rig'
 import { indexParts, partIdOf, roomOf, terminalWords } from '#core/bay/model/terminals'
@@ -27,20 +29,26 @@ export function useBayWiring(key: string) {
     shape: 'withoutEmpty',
   })
 
-  const rig = computed(() =>
-    view.value ? applyWiring(view.value.bare, view.value.routes, autosave.fields) : null,
-  )
-  const parts = computed(() => indexParts(view.value?.bare ?? { parts: [] }))
-  const layout = computed(() => (view.value ? layoutBay(view.value.bare) : null))
+  const mounting = useMounting(view, autosave.fields)
+  const { isBare, base } = mounting
+  const rig = computed(() => {
+    if (!view.value || !base.value) return null
+    const { routes } = view.value
+    return isBare.value
+      ? wiredOn(base.value, routes, autosave.fields)
+      : applyWiring(base.value, routes, autosave.fields)
+  })
+  const parts = computed(() => indexParts(base.value ?? { parts: [] }))
+  const layout = computed(() => (base.value ? layoutBay(base.value, mounting.rails.value) : null))
   const paths = computed(() =>
     layout.value && rig.value ? routeWires(layout.value, rig.value.wires) : new Map(),
   )
   /** Conductors that somebody has put in, in the order of doing so. */
-  const made = computed(() => rig.value?.wires.slice(view.value!.bare.wires.length) ?? [])
+  const made = computed(() => rig.value?.wires.slice(base.value!.wires.length) ?? [])
   const problems = computed<readonly RigProblem[]>(() => (rig.value ? rigProblems(rig.value) : []))
 
   function change(fields: Readonly<Record<string, string>>): void {
-    const done = Object.entries(fields)
+    const done = Object.entries({ ...mounting.proofsLost(fields), ...fields })
       .map(([name, after]) => ({ name, before: autosave.fields[name] ?? '', after }))
       .filter(({ before, after }) => before !== after)
     if (done.length === 0) return
@@ -88,7 +96,12 @@ export function useBayWiring(key: string) {
     const { fields } = await call<{ fields: Record<string, string> }>('GET', `bays/${key}/wired`)
     change({ ...Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, ''])), ...fields })
   }
-  const strip = (): void => change(Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, ''])))
+  const emptied = () => Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, '']))
+  /** Nothing done yet; a bay that was begun with an empty enclosure begins so again. */
+  const strip = (): void =>
+    change({ ...emptied(), ...(isBare.value && !view.value!.isBare ? { [FROM_BARE]: 'yes' } : {}) })
+  /** From an empty enclosure, or with everything mounted again. */
+  const beginBare = (bare: boolean): void => change({ ...emptied(), [FROM_BARE]: bare ? 'yes' : '' })
 
   async function check(): Promise<void> {
     isBusy.value = true
@@ -132,6 +145,8 @@ export function useBayWiring(key: string) {
     alter,
     takeWired,
     strip,
+    mounting,
+    beginBare,
     check,
   }
 }

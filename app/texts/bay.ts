@@ -1,9 +1,10 @@
 import type { InstrumentCode } from '#core/bay/instruments/take'
 import type { Colour, DevicePart, Part } from '#core/bay/model/rig'
 
-export type BayMode = 'connect' | 'operate' | 'trace' | 'measure'
+export type BayMode = 'mount' | 'connect' | 'operate' | 'trace' | 'measure'
 
 export const MODE_NAME: Readonly<Record<BayMode, string>> = {
+  mount: 'Mount',
   connect: 'Connect',
   operate: 'Operate',
   trace: 'Trace',

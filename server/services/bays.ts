@@ -6,8 +6,19 @@ import { compareRigs } from '#core/bay/compare/compare'
 import { rigProblems } from '#core/bay/model/check'
 import type { Rig } from '#core/bay/model/rig'
 import { indexParts } from '#core/bay/model/terminals'
-import { applyWiring, bareRig, givenWires, routesOf, wiringFields } from '#core/bay/model/wiring'
+import {
+  applyWiring,
+  bareRig,
+  givenWires,
+  routesOf,
+  wiringFields,
+  type WiringFields,
+} from '#core/bay/model/wiring'
+import { FROM_BARE, canBeBare } from '#core/bay/mount/box'
+import { mountingLacks, type MountingLack } from '#core/bay/mount/check'
+import { mountOn, mountingFields, wiredOn, wiresBeforeMounting } from '#core/bay/mount/mounted'
 import { differenceWords } from '#words/differences'
+import { mountingWords } from '#words/mounting'
 import { rigSentence } from '#words/rig-problems'
 import type { BayBody } from '#schemas/requests'
 import type { BayCheck, BayListItem, BayView } from '#schemas/bay-views'
@@ -24,6 +35,7 @@ interface Source {
   readonly about: string
   readonly intended: Rig
   readonly canBeWired: boolean
+  readonly isBare: boolean
 }
 
 /** The bay behind a key, if this person may have it. A task's bay opens when its design has been handed in. */
@@ -33,7 +45,12 @@ function sourceOf({ repos }: Pick<Context, 'repos'>, actor: Person, key: string)
   if (kind === 'practice') {
     const bay = practiceBay(id)
     if (!bay) throw new Problem('notFound')
-    return { ...PRACTICE_BAY_TEXT[bay.code], intended: bay.rig(), canBeWired: true }
+    return {
+      ...PRACTICE_BAY_TEXT[bay.code],
+      intended: bay.rig(),
+      canBeWired: true,
+      isBare: bay.isBare ?? false,
+    }
   }
   if (kind !== 'task') throw new Problem('notFound')
   const attempt = ownAttempt(actor, repos.attempts.byId(Number(id)))
@@ -42,7 +59,8 @@ function sourceOf({ repos }: Pick<Context, 'repos'>, actor: Person, key: string)
   const assignment = assignmentOf(exercise, attempt.installation)
   const intended = buildRig(assignment.installation, designOf(assignment), exercise.title)
   if (!intended) throw new Problem('unsolvable')
-  return { title: exercise.title, about: `${exercise.code}, bay ${attempt.bay}`, intended, canBeWired: false }
+  const about = `${exercise.code}, bay ${attempt.bay}`
+  return { title: exercise.title, about, intended, canBeWired: false, isBare: false }
 }
 
 const madeIn = (stored: StoredBay | undefined): number | null =>
@@ -84,7 +102,7 @@ export function showBay(context: Context, actor: Person, key: string): BayView {
 }
 
 function viewOf(
-  { title, about, intended, canBeWired }: Source,
+  { title, about, intended, canBeWired, isBare }: Source,
   stored: StoredBay | undefined,
   key: string,
 ): BayView {
@@ -98,8 +116,14 @@ function viewOf(
     version: stored?.version ?? 0,
     savedAt: stored?.savedAt ?? null,
     canBeWired,
+    isBare,
+    canBeBare: canBeBare(intended),
   }
 }
+
+/** Does this bay begin with an empty enclosure: always, or because whoever wires it chose so? */
+const beginsBare = ({ isBare, intended }: Source, fields: WiringFields): boolean =>
+  isBare || (fields[FROM_BARE] === 'yes' && canBeBare(intended))
 
 export function saveBay(context: Context, actor: Person, key: string, { version, fields }: BayBody) {
   const { repos, now } = context
@@ -127,17 +151,36 @@ export function wiredBay(
 ): { readonly fields: Record<string, string> } {
   const source = sourceOf(context, actor, key)
   if (!source.canBeWired) throw new Problem('notAllowed')
-  return { fields: wiringFields(source.intended) }
+  const { intended } = source
+  const stored = context.repos.bays.of(actor.id, key)?.fields ?? {}
+  if (!beginsBare(source, stored)) return { fields: wiringFields(intended) }
+  // Spare places are closed by what is mounted, not by the ways of the finished board.
+  const wired = Object.entries(wiringFields(intended, wiresBeforeMounting(intended))).filter(
+    ([name]) => !name.startsWith('blank.'),
+  )
+  return {
+    fields: {
+      ...Object.fromEntries(wired),
+      ...mountingFields(intended),
+      ...(source.isBare ? {} : { [FROM_BARE]: 'yes' }),
+    },
+  }
 }
 
 /** As built against as meant. How often somebody checked is counted. */
 export function checkBay({ repos }: Context, actor: Person, key: string): BayCheck {
-  const { intended } = sourceOf({ repos }, actor, key)
-  const stored = repos.bays.of(actor.id, key)
-  const built = applyWiring(bareRig(intended), routesOf(intended), stored?.fields ?? {})
+  const source = sourceOf({ repos }, actor, key)
+  const { intended } = source
+  const fields = repos.bays.of(actor.id, key)?.fields ?? {}
+  const isBare = beginsBare(source, fields)
+  const routes = routesOf(intended)
+  const built = isBare
+    ? wiredOn(mountOn(intended, fields).rig, routes, fields)
+    : applyWiring(bareRig(intended), routes, fields)
   const problems = rigProblems(built).map(rigSentence)
   repos.bays.countCheck(actor.id, key)
-  const asked = intended.wires.length - givenWires(intended).length
+  const came = isBare ? wiresBeforeMounting(intended) : givenWires(intended)
+  const asked = intended.wires.length - came.length
   const parts = indexParts(intended)
   const found = problems.length > 0 ? [] : compareRigs(intended, built)
   const missing = found.reduce((sum, { code, params }) => {
@@ -157,11 +200,21 @@ export function checkBay({ repos }: Context, actor: Person, key: string): BayChe
     problems,
     asked,
     made: problems.length > 0 ? 0 : Math.max(0, asked - missing - moved),
-    differences: found.map((difference) => ({
-      seriousness: difference.seriousness,
-      ...differenceWords(difference, parts),
-      wire: difference.wire,
-      at: difference.at,
-    })),
+    differences: [
+      ...found.map((difference) => ({
+        seriousness: difference.seriousness,
+        ...differenceWords(difference, parts),
+        wire: difference.wire,
+        at: difference.at,
+      })),
+      ...(isBare ? mountingLacks(intended, fields).map(lackView) : []),
+    ],
   }
 }
+
+const lackView = (lack: MountingLack): BayCheck['differences'][number] => ({
+  seriousness: 'fault',
+  ...mountingWords(lack),
+  wire: null,
+  at: [lack.where],
+})

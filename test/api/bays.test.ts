@@ -1,7 +1,7 @@
 /* Bays that somebody wires: their own, kept against another device, checked without giving the answer away; predictions that stay as written. */
 import { beforeEach, describe, expect, test } from 'vitest'
 import { checkBay, listBays, saveBay, showBay, wiredBay } from '../../server/services/bays'
-import { addMeasured, listPredictions } from '../../server/services/experiments'
+import { addMeasured, filmOfPrediction, listPredictions } from '../../server/services/experiments'
 import { predict } from '../../server/services/experiments'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
@@ -43,6 +43,39 @@ describe('the bay of a task', () => {
     })
     expect(centre.repos.bays.of(centre.apprentice.id, key)!.checks).toBe(1)
   })
+  test('a bare enclosure is checked with what is mounted, and taken ready with every part in its place', async () => {
+    const key = 'practice-bench'
+    const { context, apprentice } = centre
+    const empty = checkBay(context, apprentice, key)
+    expect(empty).toMatchObject({ made: 0, problems: [] })
+    expect(empty.differences.map(({ says }) => says)).toContain('Bench enclosure has no rail yet.')
+    const { fields } = wiredBay(context, apprentice, key)
+    saveBay(context, apprentice, key, { version: 0, fields })
+    const ready = checkBay(context, apprentice, key)
+    expect(ready.made).toBe(ready.asked)
+    // All that is left is what only a hand can show: that each pole opens and closes.
+    expect(ready.differences.length).toBeGreaterThan(0)
+    for (const { says } of ready.differences) expect(says).toMatch(/is not proved/)
+    saveBay(context, apprentice, key, {
+      version: 1,
+      fields: { ...fields, 'cap.b1bus': '', 'mount.b1w2': '' },
+    })
+    const short = checkBay(context, apprentice, key).differences.map(({ says }) => says)
+    expect(short).toContain('Busbar has no cap on its cut end.')
+    expect(short).toContain('Way 2 is still in the box of parts.')
+  })
+  test('a task’s bay may be begun with the bare enclosure, and is never handed out mounted', async () => {
+    const { attemptId } = aSetExercise(centre)
+    const key = `task-${attemptId}`
+    bringTo(centre, attemptId, 'dead')
+    const { context, apprentice } = centre
+    expect(showBay(context, apprentice, key)).toMatchObject({ isBare: false, canBeBare: true })
+    saveBay(context, apprentice, key, { version: 0, fields: { 'from.bare': 'yes' } })
+    expect(
+      checkBay(context, apprentice, key).differences.some(({ says }) => / has no rail yet/.test(says)),
+    ).toBe(true)
+    expect(await refusal(() => wiredBay(context, apprentice, key))).toBe('notAllowed')
+  })
   test('a second device does not overwrite the first, and impossible wiring is told by the name of the terminal', async () => {
     const key = 'practice-split'
     const wire = {
@@ -75,6 +108,13 @@ describe('predictions', () => {
     expect(await refusal(() => addMeasured(centre.context, centre.other, prediction.id, 'mine'))).toBe(
       'notFound',
     )
+    // What happened is watched by whoever predicted it, and kept nowhere: it follows from the settings.
+    const films = filmOfPrediction(centre.context, centre.apprentice, prediction.id)
+    expect(films.map(({ name }) => name)).toEqual(['Sound', 'Neutral lost'])
+    expect(films[0]!.frames[0]!.working).toHaveLength(3)
+    expect(prediction.computed).not.toHaveProperty('scenes')
+    for (const stranger of [centre.other, centre.instructor])
+      expect(await refusal(() => filmOfPrediction(centre.context, stranger, prediction.id))).toBe('notFound')
     addMeasured(centre.context, centre.apprentice, prediction.id, '362 V')
     expect(listPredictions(centre.context, centre.apprentice)).toEqual([{ ...prediction, measured: '362 V' }])
     expect(listPredictions(centre.context, centre.other)).toEqual([])

@@ -220,3 +220,54 @@ test('a bench of first principles is switched on by a figure, and off again by a
   await page.getByRole('link', { name: /^Next: Lamps/ }).click()
   await expect(page.getByRole('heading', { name: 'Lamps in series and in parallel' })).toBeVisible()
 })
+
+test('a bare enclosure: mounted by hand, no supply before each pole is proved, an overload watched', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'T-406')
+  await page.goto('/practice/bays/practice-bench')
+  const mount = async (id: string, place: number) => {
+    await page.getByTestId(`box-${id}`).click()
+    await page.locator(`[data-slot="b1.${place}"]`).click()
+  }
+  await page.getByTestId('box-b1main').click()
+  await page.locator('[data-slot="b1.1"]').click()
+  await expect(page.getByText('Fit the rail first: devices clip onto it.')).toBeVisible()
+  await page.getByRole('button', { name: /^Rail/ }).click()
+  await page.locator('[data-slot="b1.1"]').click()
+  await mount('b1rcd', 3)
+  await expect(page.getByTestId('box-b1rcd')).toContainText('place 3')
+  await part(page, 'b1rcd')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('box-b1rcd')).toContainText('in the box')
+  await saved(page)
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByText('Take it mounted and wired').click()
+  await expect(page.locator('[data-part="b1w2"]')).toBeVisible()
+
+  await mode(page, 'Operate')
+  await page.getByTestId('supply').click()
+  await expect(page.getByText('Prove the poles first: 12 readings are missing.')).toBeVisible()
+  for (const pole of ['b1main-L', 'b1main-N', 'b1rcd-L', 'b1rcd-N', 'b1w1-L', 'b1w2-L'])
+    for (const [position, reads] of [
+      ['open', 'no continuity'],
+      ['closed', /0\.\d\d Ω/],
+    ] as const) {
+      await page.getByTestId(`prove-${pole}-${position}`).click()
+      await expect(page.getByTestId(`prove-${pole}-${position}`)).toHaveText(reads)
+    }
+  await expect(page.getByTestId('proofs-left')).toHaveText('Every pole opens and closes.')
+  await page.getByRole('button', { name: 'Energise in sequence' }).click()
+  await expect(page.getByTestId('happenings')).toContainText('Lamp works')
+  await page.getByText('Show what flows').click()
+  await expect(page.getByTestId('stitches').first()).toBeVisible()
+  // 1 200 W on a breaker of 2 A.
+  await page.getByText('Loads', { exact: true }).click()
+  const load = page.getByRole('spinbutton', { name: 'Load of Socket, W' })
+  await load.fill('1200')
+  await load.press('Enter')
+  await part(page, 'c2p1')
+  await page.getByRole('button', { name: 'Wait a minute' }).click()
+  await expect(page.getByTestId('happenings')).toContainText(/Way 2 opens: it carried/)
+})

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BayLayout } from '#core/bay/layout/placed'
-import { rect, rounded } from '#core/drawing/shape'
+import { path, rect, rounded } from '#core/drawing/shape'
 import type { Point } from '#core/bay/layout/route'
 import type { BayState } from '#core/bay/behaviour/state'
 import { stateOf } from '~/utils/part-state'
@@ -58,13 +58,17 @@ const lineColour = (id: string) => {
   const tooth = props.rig.busbars.find((busbar) => busbar.id === id)?.teeth[0] ?? ''
   return COLOUR_VAR[LINE_COLOUR[terminalNameOf(tooth).split(' ')[0]!] ?? 'brown']
 }
+const isBlanked = ({ board, way, isBlanked: known }: BayLayout['slots'][number]): boolean =>
+  known ?? fields.value.get(board)?.blanks.includes(way) ?? false
 /** The steel of a board round the frame that its parts stand in. */
 const caseOf = ({ x, y, w, h }: BayLayout['frames'][number]) => [
   rounded(6, rect('painted', x - CASE, y - CASE, w + CASE * 2, h + CASE * 2)),
 ]
+const railOf = ({ x, y, w, h }: BayLayout['rails'][number]) => [
+  rect('rail', x, y, w, h),
+  path('line thin', `M${x} ${y + 5}h${w}M${x} ${y + h - 5}h${w}`),
+]
 const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.has(id)
-const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
-  fields.value.get(board)?.blanks.includes(way) ?? false
 </script>
 
 <template>
@@ -88,6 +92,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       <rect class="group" :x="group.x" :y="group.y" :width="group.w" :height="group.h" rx="4" />
       <text class="group-name" :x="group.x + 10" :y="group.y + 17">{{ group.name }}</text>
     </g>
+    <DrawnShapes v-for="(bar, i) in layout.rails" :key="`rail${i}`" :shapes="railOf(bar)" />
     <g
       v-for="slot in layout.slots"
       :key="`${slot.board} ${slot.way}`"
@@ -102,7 +107,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
     >
       <rect
         class="space"
-        :class="{ fitted: fields.get(slot.board)?.blanks.includes(slot.way) }"
+        :class="{ fitted: isBlanked(slot) }"
         :x="slot.x"
         :y="slot.y"
         :width="slot.w"
@@ -111,7 +116,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       />
       <text class="slot-text" :x="slot.x + slot.w / 2" :y="slot.y + slot.h / 2 - 4">{{ slot.way }}</text>
       <text class="slot-text small" :x="slot.x + slot.w / 2" :y="slot.y + slot.h / 2 + 12">
-        {{ fields.get(slot.board)?.blanks.includes(slot.way) ? 'blank' : 'open' }}
+        {{ isBlanked(slot) ? 'blank' : 'open' }}
       </text>
     </g>
     <BayBox
@@ -134,7 +139,7 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
       :class="{ faded: isFaded(busbar.id) }"
       :style="{ color: lineColour(busbar.id) }"
     >
-      <line :x1="busbar.teeth[0]?.x" :x2="busbar.teeth.at(-1)?.x" :y1="busbar.y" :y2="busbar.y" />
+      <line :x1="busbar.teeth[0]?.x" :x2="busbar.right" :y1="busbar.y" :y2="busbar.y" />
       <line
         v-for="tooth in busbar.teeth"
         :key="tooth.place"
@@ -143,6 +148,15 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
         :x2="tooth.x"
         :y1="tooth.top"
         :y2="busbar.y"
+      />
+      <rect
+        v-if="busbar.end !== 'tooth'"
+        :class="`comb-end ${busbar.end}`"
+        :x="busbar.right - 2"
+        :y="busbar.y - 9"
+        width="13"
+        height="18"
+        rx="2"
       />
     </g>
     <BayWires
@@ -242,6 +256,15 @@ const isBlanked = ({ board, way }: BayLayout['slots'][number]) =>
 }
 .busbar .tooth {
   stroke-width: 6;
+}
+.comb-end {
+  stroke: var(--ink);
+}
+.comb-end.bare {
+  fill: #cf7a35;
+}
+.comb-end.capped {
+  fill: #f4f1e8;
 }
 .faded {
   opacity: 0.16;

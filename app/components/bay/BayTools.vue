@@ -19,6 +19,7 @@ const emit = defineEmits<{
   free: [wire: string, end: 'from' | 'to']
 }>()
 const HINT: Readonly<Record<BayMode, string>> = {
+  mount: 'Pick a part from the box, then touch its place on the rail.',
   connect: '',
   operate: 'Touch what you would move.',
   trace: 'Touch where the path ends.',
@@ -44,7 +45,12 @@ const HINT: Readonly<Record<BayMode, string>> = {
       <button type="button" class="tool" @click="emit('free', pickedWire, 'from')">First end out</button
       ><button type="button" class="tool" @click="emit('free', pickedWire, 'to')">Second end out</button>
     </template>
-    <span v-else class="small soft">{{ HINT[mode] }}</span>
+    <template v-else>
+      <span class="small soft grow">{{ HINT[mode] }}</span>
+      <button v-if="mode === 'mount'" type="button" class="tool" :disabled="!canUndo" @click="emit('undo')">
+        <Undo2 :size="18" /> Undo
+      </button>
+    </template>
   </div>
 </template>
 

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import type { BayView } from '#schemas/bay-views'
+import type { BayFileAct } from '~/composables/useBayFiles'
 import { MODE_NAME, type BayMode } from '~/texts/bay'
 
 /** Over a bay: its name, what the hand does, whether it is saved, and what is done with all of it. */
-defineProps<{ view: BayView; mode: BayMode; autosave: ReturnType<typeof useKeptText>; isChecking: boolean }>()
-const emit = defineEmits<{
-  turn: [mode: BayMode]
-  check: []
-  more: [what: 'wired' | 'strip' | 'listing' | 'rig']
+const { isBare } = defineProps<{
+  view: BayView
+  mode: BayMode
+  isBare: boolean
+  autosave: ReturnType<typeof useKeptText>
+  isChecking: boolean
 }>()
-const MODES = Object.keys(MODE_NAME) as BayMode[]
+const emit = defineEmits<{ turn: [mode: BayMode]; check: []; more: [what: BayFileAct] }>()
+const modes = computed(() =>
+  (Object.keys(MODE_NAME) as BayMode[]).filter((mode) => isBare || mode !== 'mount'),
+)
 </script>
 
 <template>
@@ -21,7 +26,7 @@ const MODES = Object.keys(MODE_NAME) as BayMode[]
     </div>
     <ChoiceRow
       label="What the hand does"
-      :choices="MODES"
+      :choices="modes"
       :chosen="mode"
       :name-of="(mode) => MODE_NAME[mode]"
       @choose="emit('turn', $event)"
@@ -31,8 +36,16 @@ const MODES = Object.keys(MODE_NAME) as BayMode[]
       <el-button>More</el-button>
       <template #dropdown>
         <el-dropdown-menu>
-          <el-dropdown-item v-if="view.canBeWired" command="wired">Take it ready wired</el-dropdown-item>
-          <el-dropdown-item command="strip">Take every conductor out</el-dropdown-item>
+          <el-dropdown-item v-if="view.canBeWired" command="wired">{{
+            isBare ? 'Take it mounted and wired' : 'Take it ready wired'
+          }}</el-dropdown-item>
+          <el-dropdown-item command="strip">{{
+            isBare ? 'Empty the enclosure' : 'Take every conductor out'
+          }}</el-dropdown-item>
+          <template v-if="view.canBeBare && !view.isBare">
+            <el-dropdown-item v-if="isBare" command="mounted">Begin with the board mounted</el-dropdown-item>
+            <el-dropdown-item v-else command="bare">Begin with a bare enclosure</el-dropdown-item>
+          </template>
           <el-dropdown-item command="listing">Save the network (SPICE)</el-dropdown-item>
           <el-dropdown-item command="rig">Save the bay as a file</el-dropdown-item>
         </el-dropdown-menu>

@@ -1,4 +1,7 @@
-import type { Arrester, BoardFrame, DevicePart, Part, Rig } from '../model/rig'
+import type { PartsBox } from '../mount/box'
+import { occupied, type Mounting } from '../mount/mounted'
+import { railPartsOf, type OnRail } from '../model/modules'
+import type { BoardFrame, Busbar, DevicePart, Part, Rig } from '../model/rig'
 import { partIdOf, terminalsOf } from '../model/terminals'
 import { centred, type DrawingSheet } from './drawing-sheet'
 import { GAP, HEAD, PAD, PITCH, TERMINAL_R, isWay, railOrder } from './placed'
@@ -8,8 +11,14 @@ const DEVICE_H = 122
 const SLOT_W = 40
 const BOTH_SIDES = ['left', 'right'] as const
 
-/** What stands on the rail of a board. */
-type OnRail = DevicePart | Arrester
+/** From one module of a bare rail to the next. */
+const MODULE_STEP = SLOT_W + 6
+
+/** Boards that are mounted from a box of parts. */
+export interface BareRails {
+  readonly boxes: readonly PartsBox[]
+  readonly mounting: Mounting
+}
 
 /** Where a board is put, and where it ends. */
 interface Corner {
@@ -18,27 +27,69 @@ interface Corner {
 }
 
 /** Bars on top, the rail with its devices and spare ways, the busbar under it. Returns the lower right corner. */
-export function layOutBoard(sheet: DrawingSheet, rig: Rig, board: BoardFrame, { x, y: top }: Corner): Corner {
+export function layOutBoard(
+  sheet: DrawingSheet,
+  rig: Rig,
+  board: BoardFrame,
+  { x, y: top, bare }: Corner & { readonly bare?: BareRails | undefined },
+): Corner {
   const devices = railOrder(rig, board.id)
-  const arresters = rig.parts.filter(
-    (part): part is Arrester => part.kind === 'arrester' && part.board === board.id,
-  )
   const bars = rig.parts.filter((part) => part.kind === 'bar' && part.board === board.id)
   const barsRight = layOutBars(sheet, board.id, bars, { x: x + PAD, y: top + HEAD })
   const wires = devices.length + bars.reduce((sum, bar) => sum + terminalsOf(bar).length, 0)
   const upperLanes = Math.min(14, 6 + Math.ceil(wires / 3))
   const railTop = sheet.channel(`${board.id} upper`, top + HEAD + BAR_H, upperLanes, BOTH_SIDES) + 6
-  const rail = [...devices, ...arresters]
-  const railRight = layOutRail(sheet, board.id, rail, { x: x + PAD, y: railTop })
-  const right = Math.max(
-    barsRight,
-    layOutSpareWays(sheet, board, rail, { x: railRight, y: railTop + TERMINAL_R }),
-  )
-  const combsTop = layOutCombs(sheet, rig, devices, railTop + TERMINAL_R + DEVICE_H + TERMINAL_R)
+  const at = { x: x + PAD, y: railTop }
+  const box = bare?.boxes.find((candidate) => candidate.board.id === board.id)
+  const railRight = box
+    ? layOutBareRail(sheet, box, bare!.mounting, at)
+    : layOutFullRail(sheet, rig, board, at)
+  const right = Math.max(barsRight, railRight)
+  const combsTop = layOutCombs(sheet, rig, devices, {
+    y: railTop + TERMINAL_R + DEVICE_H + TERMINAL_R,
+    x: at.x,
+    mounting: bare?.mounting,
+  })
   const bottom =
     sheet.channel(`${board.id} lower`, combsTop, Math.min(12, 5 + devices.length), BOTH_SIDES) + 6
   sheet.frames.push({ board, x, y: top, w: right - x, h: bottom - top })
   return { x: right, y: bottom }
+}
+
+/** Devices one beside the other, then what is spare. */
+function layOutFullRail(sheet: DrawingSheet, rig: Rig, board: BoardFrame, at: Corner): number {
+  const arresters = railPartsOf(rig, board.id).filter(({ kind }) => kind === 'arrester')
+  const rail: OnRail[] = [...railOrder(rig, board.id), ...arresters]
+  const railRight = layOutRail(sheet, board.id, rail, at)
+  return layOutSpareWays(sheet, board, rail, { x: railRight, y: at.y + TERMINAL_R })
+}
+
+/** Each device at its place, and a slot wherever nothing stands; slots alone before there is a rail. */
+function layOutBareRail(sheet: DrawingSheet, box: PartsBox, mounting: Mounting, at: Corner): number {
+  const { board, devices, places } = box
+  const right = at.x + places * MODULE_STEP
+  const y = at.y + TERMINAL_R
+  if (mounting.rails.has(board.id))
+    sheet.rails.push({ x: at.x, y: y + DEVICE_H / 2 - 14, w: right - at.x, h: 28 })
+  const taken = occupied(box, mounting.places)
+  const covers = mounting.covers.get(board.id)
+  for (const part of devices) {
+    const place = mounting.places.get(part.id)
+    if (place !== undefined)
+      layOutRail(sheet, board.id, [part], { x: at.x + (place - 1) * MODULE_STEP, y: at.y })
+  }
+  for (let place = 1; place <= places; place += 1)
+    if (!taken.has(place))
+      sheet.slots.push({
+        board: board.id,
+        way: place,
+        isBlanked: covers?.has(place) ?? false,
+        x: at.x + (place - 1) * MODULE_STEP,
+        y,
+        w: SLOT_W,
+        h: DEVICE_H,
+      })
+  return right + PAD
 }
 
 function layOutBars(sheet: DrawingSheet, board: string, bars: readonly Part[], at: Corner): number {
@@ -84,25 +135,56 @@ function layOutSpareWays(
   const used = new Set(rail.flatMap(({ way }) => way ?? []))
   const spare = Array.from({ length: board.ways }, (_, i) => i + 1).filter((way) => !used.has(way))
   spare.forEach((way, i) =>
-    sheet.slots.push({ board: board.id, way, x: at.x + i * (SLOT_W + 6), y: at.y, w: SLOT_W, h: DEVICE_H }),
+    sheet.slots.push({
+      board: board.id,
+      way,
+      isBlanked: null,
+      x: at.x + i * MODULE_STEP,
+      y: at.y,
+      w: SLOT_W,
+      h: DEVICE_H,
+    }),
   )
-  return at.x + spare.length * (SLOT_W + 6)
+  return at.x + spare.length * MODULE_STEP
+}
+
+interface CombSpace extends Corner {
+  readonly mounting: Mounting | undefined
 }
 
 /** Busbars under the rail; more than two stand on levels of their own. Returns where they end. */
-function layOutCombs(sheet: DrawingSheet, rig: Rig, devices: readonly DevicePart[], y: number): number {
+function layOutCombs(
+  sheet: DrawingSheet,
+  rig: Rig,
+  devices: readonly DevicePart[],
+  { x, y, mounting }: CombSpace,
+): number {
   const ids = new Set(devices.map(({ id }) => id))
   const combs = rig.busbars.filter(({ teeth }) => teeth.some((tooth) => ids.has(partIdOf(tooth))))
   const hasLevels = combs.length > 2
-  combs.forEach(({ id, teeth }, i) =>
+  combs.forEach((comb, i) => {
+    const teeth = comb.teeth.flatMap((tooth, place) => {
+      const at = sheet.terminals.get(tooth)
+      return at ? [{ x: at.x, top: at.y + TERMINAL_R, place }] : []
+    })
+    const last = teeth.at(-1)?.x ?? x
     sheet.busbars.push({
-      id,
+      id: comb.id,
       y: y + 12 + (hasLevels ? i * 12 : 0),
-      teeth: teeth.flatMap((tooth, place) => {
-        const at = sheet.terminals.get(tooth)
-        return at ? [{ x: at.x, top: at.y + TERMINAL_R, place }] : []
-      }),
-    }),
-  )
+      teeth,
+      ...(mounting ? cutEnd(comb, mounting, { x, last }) : { right: last, end: 'tooth' as const }),
+    })
+  })
   return y + 22 + (hasLevels ? combs.length * 12 : 0)
+}
+
+/** Where a busbar that was cut by hand ends. */
+function cutEnd(
+  { id, teeth }: Busbar,
+  { places, combs, caps }: Mounting,
+  { x, last }: { readonly x: number; readonly last: number },
+): { right: number; end: 'bare' | 'capped' } {
+  const from = places.get(partIdOf(teeth[0]!)) ?? 1
+  const edge = x + (from - 1 + (combs.get(id) ?? 1)) * MODULE_STEP - MODULE_STEP / 2
+  return { right: Math.max(last, edge) + 8, end: caps.has(id) ? 'capped' : 'bare' }
 }

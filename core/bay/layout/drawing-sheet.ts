@@ -1,7 +1,7 @@
 import type { Part, TerminalRef } from '../model/rig'
 import { LANE, PITCH, type BayLayout, type Channel, type PlacedTerminal } from './placed'
 
-type Growing<K extends 'frames' | 'boxes' | 'slots' | 'groups' | 'busbars'> = BayLayout[K][number][]
+type Growing<K extends 'frames' | 'boxes' | 'slots' | 'groups' | 'busbars' | 'rails'> = BayLayout[K][number][]
 
 const labelOf = (terminal: string): string => terminal.replace(/ (in|out|grid|standby)$/, '')
 
@@ -10,6 +10,7 @@ export class DrawingSheet {
   readonly frames: Growing<'frames'> = []
   readonly boxes: Growing<'boxes'> = []
   readonly slots: Growing<'slots'> = []
+  readonly rails: Growing<'rails'> = []
   readonly groups: Growing<'groups'> = []
   readonly busbars: Growing<'busbars'> = []
   readonly terminals = new Map<TerminalRef, PlacedTerminal>()

@@ -1,5 +1,5 @@
 import type { Rig } from '../model/rig'
-import { layOutBoard } from './board-layout'
+import { layOutBoard, type BareRails } from './board-layout'
 import { DrawingSheet } from './drawing-sheet'
 import { layOutIntake } from './intake-layout'
 import { GAP, LANE, type BayLayout } from './placed'
@@ -7,8 +7,11 @@ import { layOutPoints, pointsOf } from './points-layout'
 
 const MARGIN = 8
 
-/** Lays out boards and intake on the left, the circuits' points on the right. */
-export function layoutBay(rig: Rig): BayLayout {
+/**
+ * Lays out boards and intake on the left, the circuits' points on the right; boards that are mounted from a box of parts
+ * with everything where it has been put.
+ */
+export function layoutBay(rig: Rig, bare?: BareRails): BayLayout {
   const sheet = new DrawingSheet()
   // Upright strips: left of the boards for what goes from bar to device and from intake to board, and right
   // of them, as wide as what leaves.
@@ -16,7 +19,7 @@ export function layoutBay(rig: Rig): BayLayout {
   const boardsLeft = left.to + 14
   let [y, boardsRight] = [MARGIN, boardsLeft]
   for (const board of rig.boards) {
-    const end = layOutBoard(sheet, rig, board, { x: boardsLeft, y })
+    const end = layOutBoard(sheet, rig, board, { x: boardsLeft, y, bare })
     y = end.y + GAP
     boardsRight = Math.max(boardsRight, end.x)
   }
@@ -25,13 +28,14 @@ export function layoutBay(rig: Rig): BayLayout {
   const right = { from: boardsRight + 10, to: boardsRight + 10 + rightLanes * LANE }
   const pointsLeft = right.to + 16
   const end = layOutPoints(sheet, rig, pointsLeft)
-  const { frames, boxes, slots, terminals, busbars, channels, groups } = sheet
+  const { frames, boxes, slots, terminals, busbars, channels, groups, rails } = sheet
   return {
     width: end.x + 6,
     height: Math.max(intakeBottom, end.y) + 4,
     frames,
     boxes,
     slots,
+    rails,
     terminals,
     busbars,
     channels,

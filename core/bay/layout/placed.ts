@@ -30,6 +30,9 @@ export interface Channel {
 export interface PlacedBusbar {
   readonly id: string
   readonly y: number
+  /** Where it ends, beyond its last tooth where it was cut longer; capped there or bare. */
+  readonly right: number
+  readonly end: 'tooth' | 'bare' | 'capped'
   readonly teeth: readonly { readonly x: number; readonly top: number; readonly place: number }[]
 }
 
@@ -39,7 +42,15 @@ export interface BayLayout {
   readonly height: number
   readonly frames: readonly (Rect & { readonly board: BoardFrame })[]
   readonly boxes: readonly (Rect & { readonly part: Part })[]
-  readonly slots: readonly (Rect & { readonly board: string; readonly way: number })[]
+  /** Spare ways; of a bare enclosure every place of the rail where nothing stands. */
+  readonly slots: readonly (Rect & {
+    readonly board: string
+    readonly way: number
+    /** Null where the board's own blanks say so, by way. */
+    readonly isBlanked: boolean | null
+  })[]
+  /** Rails of bare enclosures that have been fitted. */
+  readonly rails: readonly Rect[]
   readonly groups: readonly (Rect & { readonly name: string })[]
   readonly terminals: ReadonlyMap<TerminalRef, PlacedTerminal>
   readonly busbars: readonly PlacedBusbar[]

@@ -92,9 +92,9 @@ export const wireField = ({
   colour,
 }: Pick<Wire, 'from' | 'to' | 'areaMm2' | 'colour'>): string => [from, to, areaMm2, colour].join('|')
 
-/** All that has been done to a rig beyond its bare state, as fields. */
-export function wiringFields(rig: Rig): Record<string, string> {
-  const given = new Set(givenWires(rig).map(({ id }) => id))
+/** All that has been done to a rig beyond the conductors that it came with, as fields. */
+export function wiringFields(rig: Rig, came: readonly Wire[] = givenWires(rig)): Record<string, string> {
+  const given = new Set(came.map(({ id }) => id))
   return Object.fromEntries([
     ...rig.wires.filter(({ id }) => !given.has(id)).map((wire) => [`wire.${wire.id}`, wireField(wire)]),
     ...rig.boards.flatMap(({ id, blanks, labels }) => [
@@ -139,7 +139,7 @@ export function applyWiring(bare: Rig, routes: readonly Route[], fields: WiringF
         )
       return {
         ...board,
-        blanks: terminalsOf('blank').map(([way]) => Number(way)),
+        blanks: [...board.blanks, ...terminalsOf('blank').map(([way]) => Number(way))],
         labels: Object.fromEntries(terminalsOf('label')),
       }
     }),

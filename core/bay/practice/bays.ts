@@ -1,4 +1,5 @@
 import type { Rig } from '../model/rig'
+import { benchBoard } from './bench-board'
 import { batteryBoard, threeSwitches } from './hand-made'
 import { withSharedNeutral } from './shared-neutral'
 import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } from './installations'
@@ -7,6 +8,8 @@ import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } f
 export interface PracticeBay {
   readonly code: string
   readonly rig: () => Rig
+  /** It begins with an empty enclosure and a box of parts. */
+  readonly isBare?: boolean
 }
 
 const RCBO = { device: { family: 'rcbo', curve: 'B' } } as const
@@ -112,6 +115,7 @@ const BAYS = [
       ),
   },
   { code: 'battery', rig: batteryBoard },
+  { code: 'bench', rig: benchBoard, isBare: true },
 ] as const satisfies readonly PracticeBay[]
 
 export type PracticeBayCode = (typeof BAYS)[number]['code']

@@ -1,3 +1,4 @@
+import { modulesOf } from '../../bay/model/modules'
 import type { DevicePart, Part } from '../../bay/model/rig'
 import type { FaceDevice } from '../../drawing/board-face'
 import type { WorkPoint } from '../../drawing/point-of-work'
@@ -6,13 +7,12 @@ import type { TrainerState } from './state'
 
 /** How a device looks from before the board, by what it is and not by how it does. */
 export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' | 'print'> {
-  const modules = Math.max(1, device.poles.filter((pole) => !device.solid.includes(pole)).length)
+  const modules = modulesOf(device)
   const { overcurrent, residual, ratingA } = device
-  if (device.role === 'main-switch')
-    return { kind: 'switch', modules: Math.max(2, modules), print: `${ratingA} A` }
+  if (device.role === 'main-switch') return { kind: 'switch', modules, print: `${ratingA} A` }
   if (residual && overcurrent)
-    return { kind: 'rcbo', modules: Math.max(1, modules), print: `${overcurrent.curve ?? ''} ${ratingA}` }
-  if (residual) return { kind: 'rcd', modules: Math.max(2, modules), print: `${residual.ratedA * 1e3} mA` }
+    return { kind: 'rcbo', modules, print: `${overcurrent.curve ?? ''} ${ratingA}` }
+  if (residual) return { kind: 'rcd', modules, print: `${residual.ratedA * 1e3} mA` }
   if (overcurrent && overcurrent.curve === null) return { kind: 'fuse', modules, print: `${ratingA} A` }
   return { kind: 'breaker', modules, print: `${overcurrent?.curve ?? ''} ${ratingA}` }
 }

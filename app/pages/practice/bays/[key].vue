@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { terminalWords } from '#core/bay/model/terminals'
 import { rigSentence } from '#words/rig-problems'
+import { warn } from '~/utils/warn'
 
 definePageMeta({
   layout: 'bay',
@@ -10,7 +11,7 @@ definePageMeta({
 
 const key = String(useRoute().params.key)
 const wiring = useBayWiring(key)
-const { view, problem, rig, parts, layout, paths, made, checked, autosave } = wiring
+const { view, problem, rig, parts, layout, paths, made, checked, autosave, mounting } = wiring
 const run = useBayRun(() => rig.value)
 const touch = useBayTouch(wiring, run)
 const { mode, pickedPart, pickedWire, start, area, colour } = touch
@@ -27,7 +28,8 @@ const tray = computed(() =>
     ? parts.value.get(pickedPart.value)
     : undefined,
 )
-const given = computed(() => view.value?.bare.wires.length ?? 0)
+const given = computed(() => mounting.base.value?.wires.length ?? 0)
+const prove = useProving(wiring, run)
 const troubles = computed(() => wiring.problems.value.map(rigSentence))
 const wireWords = (id: string) => {
   const wire = rig.value?.wires.find((wire) => wire.id === id)
@@ -43,14 +45,28 @@ function fit() {
     )
 }
 function onBlank(board: string, way: number) {
-  if (mode.value !== 'connect') return
+  if (mode.value === 'mount') return onPlace(board, way)
+  if (mode.value !== 'connect' || mounting.isBare.value) return
   const name = `blank.${board}.${way}`
   wiring.change({ [name]: autosave.fields[name] ? '' : 'fitted' })
 }
+/** An enclosure that fills up is shown whole. */
+watch(
+  () => mounting.isBare.value && layout.value && `${layout.value.width} ${layout.value.height}`,
+  (size) => size && nextTick(fit),
+)
+function onPlace(board: string, place: number) {
+  if (touch.isLive.value) return
+  const change = mounting.touchPlace(board, place)
+  if (typeof change === 'string') warn(change)
+  else wiring.change(change)
+}
+const energise = () => mounting.refusesSupply(run.state.value!) || void run.energise()
 const onMore = useBayFiles({ key, wiring, run, touch })
 
 onMounted(async () => {
   await wiring.load()
+  if (mounting.isBare.value && mounting.places.value.size === 0) touch.turn('mount')
   await nextTick()
   fit()
 })
@@ -91,6 +107,7 @@ useShortcuts([
     <BayTop
       :view="view"
       :mode="mode"
+      :is-bare="mounting.isBare.value"
       :autosave="autosave"
       :is-checking="wiring.isBusy.value"
       @turn="touch.turn"
@@ -147,8 +164,15 @@ useShortcuts([
       </div>
       <aside ref="panel" class="panel" tabindex="0" aria-label="Beside the bay">
         <CheckPanel v-if="checked" :check="checked" @show="touch.show" @close="checked = null" />
+        <MountPanel
+          v-if="mode === 'mount'"
+          :mounting="mounting"
+          :fields="autosave.fields"
+          :locked="touch.isLive.value"
+          @change="wiring.change"
+        />
         <ConnectPanel
-          v-if="mode === 'connect'"
+          v-else-if="mode === 'connect'"
           :wires="made"
           :given="given"
           :parts="parts"
@@ -163,8 +187,16 @@ useShortcuts([
           @alter="wiring.alter"
           @label="(board, way, text) => wiring.change({ [`label.${board}.${way}`]: text })"
         />
+        <ProvePoles
+          v-if="mode === 'operate' && mounting.isBare.value"
+          :rig="rig"
+          :fields="autosave.fields"
+          :is-busy="run.isBusy.value"
+          :is-live="touch.isLive.value"
+          @prove="prove"
+        />
         <OperatePanel
-          v-else-if="mode === 'operate'"
+          v-if="mode === 'operate'"
           :parts="rig.parts"
           :state="run.state.value"
           :lines="run.lines.value"
@@ -176,7 +208,7 @@ useShortcuts([
           :show-live="showLive"
           :show-flow="showFlow"
           @act="touch.act"
-          @energise="run.energise"
+          @energise="energise"
           @reset="run.reset"
           @wait="run.wait"
           @load="run.setLoad"
@@ -196,7 +228,7 @@ useShortcuts([
           @show="touch.shownPole.value = $event"
         />
         <MeasurePanel
-          v-else
+          v-else-if="mode === 'measure'"
           :settings="touch.settings.value"
           :at="touch.probes.value"
           :links="touch.links.value"

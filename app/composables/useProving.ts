@@ -1,0 +1,19 @@
+import { proofField, proofText, type PoleProof } from '#core/bay/mount/proof'
+import type { useBayRun } from './useBayRun'
+import type { useBayWiring } from './useBayWiring'
+
+/** Continuity across a pole: the lever is put to its position, the leads to both ends, and what is read is kept. */
+export function useProving(wiring: ReturnType<typeof useBayWiring>, run: ReturnType<typeof useBayRun>) {
+  return async ({ device, pole, position }: PoleProof): Promise<void> => {
+    await run.act({ kind: 'close', part: device.id, on: position === 'closed' })
+    const { display } = await run.measure({
+      instrument: 'continuity',
+      at: [`${device.id}.${pole} in`, `${device.id}.${pole} out`],
+      volt: 500,
+      ratedA: 0.03,
+      multiple: 1,
+    })
+    if (display.is === 'reading')
+      wiring.change({ [proofField({ device, pole, position })]: proofText(display.reading) })
+  }
+}
