@@ -171,7 +171,7 @@ export const STEP_TEXT: Readonly<Record<StepKey, StepText>> = {
   ipfEnd: {
     name: 'Prospective fault current at the board fed',
     ask: 'Ipf, conductors at 20 °C',
-    help: 'The cable to the board limits it. Add its resistance, there and back, to that of the supply.',
+    help: 'The cable to the board limits it. Add the resistance of its line and neutral to that of the supply.',
   },
   selective: {
     name: 'Selectivity',

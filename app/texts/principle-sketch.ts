@@ -115,7 +115,7 @@ const SKETCHES: { readonly [C in BenchCode]: (set: Numbers, came: Numbers) => Sk
     items: [
       mains,
       { kind: 'transformer', x: 145, y: MIDDLE, label: `× ${set.ratio}`, level: 0 },
-      ...cable(`${set.ohm} Ω, there and back`, share(came.lost!, set.kilowatt! * 200), 280, 190),
+      ...cable(`${set.ohm} Ω, line and neutral`, share(came.lost!, set.kilowatt! * 200), 280, 190),
       { kind: 'transformer', x: 415, y: MIDDLE, label: `÷ ${set.ratio}`, level: 0 },
       load(`${set.kilowatt} kW sent`),
     ],

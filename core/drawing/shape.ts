@@ -58,6 +58,8 @@ export type Skin =
   | 'words'
   | 'words fine'
   | 'words white'
+  /** On plaster or inside a case, in either cloth. */
+  | 'words plain'
   // Marks of use.
   | 'scorch'
   | 'stain'
@@ -93,6 +95,8 @@ export type Shape =
       readonly x: number
       readonly y: number
       readonly turn: number
+      /** Larger or smaller than it is drawn; as it is where left out. */
+      readonly scale?: number
       readonly shapes: readonly Shape[]
     }
 export type Shapes = readonly Shape[]
@@ -132,6 +136,15 @@ export const put = (x: number, y: number, shapes: Shapes, turn = 0): Shape => ({
   x,
   y,
   turn,
+  shapes,
+})
+/** Drawn larger or smaller, put somewhere. */
+export const sized = (x: number, y: number, scale: number, shapes: Shapes): Shape => ({
+  is: 'group',
+  x,
+  y,
+  turn: 0,
+  scale,
   shapes,
 })
 /** Shapes that are there only where it looks so. */

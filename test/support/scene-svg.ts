@@ -4,9 +4,17 @@ import type { Shape, Shapes } from '#core/drawing/shape'
 import { SCENE_H, SCENE_W } from '#core/inspection/scenes/spot'
 
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (one) => `&#${one.charCodeAt(0)};`)
-const STYLE = readFileSync('app/assets/drawn.css', 'utf8')
-  .replaceAll('var(--font)', 'sans-serif')
+const SHEET = readFileSync('app/assets/drawn.css', 'utf8')
+/** Colours of the light cloth; what draws the picture knows no variables. */
+const LIGHT = Object.fromEntries(
+  [.../\.drawn \{([^}]*)\}/.exec(SHEET)![1]!.matchAll(/(--[a-z-]+): (#\w+)/g)].map(([, name, colour]) => [
+    name!,
+    colour!,
+  ]),
+)
+const STYLE = SHEET.replaceAll('var(--font)', 'sans-serif')
   .replaceAll('var(--mono)', 'monospace')
+  .replace(/var\((--[a-z-]+)\)/g, (text, name: string) => LIGHT[name] ?? text)
 
 function markup(shape: Shape): string {
   switch (shape.is) {
@@ -19,7 +27,7 @@ function markup(shape: Shape): string {
     case 'text':
       return `<text class="${shape.skin}" x="${shape.x}" y="${shape.y}">${escaped(shape.text)}</text>`
     case 'group':
-      return `<g transform="translate(${shape.x} ${shape.y}) rotate(${shape.turn})">${shape.shapes.map(markup).join('')}</g>`
+      return `<g transform="translate(${shape.x} ${shape.y}) rotate(${shape.turn}) scale(${shape.scale ?? 1})">${shape.shapes.map(markup).join('')}</g>`
   }
 }
 

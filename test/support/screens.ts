@@ -68,3 +68,6 @@ export const SIZES = [
   { width: 800, height: 1280 },
   { width: 400, height: 800 },
 ] as const
+
+/** The desk again at twice its size: half as many points each way. */
+export const ZOOMED = { width: 640, height: 400 } as const

@@ -4,6 +4,7 @@ import type { BayCheck } from '#schemas/bay-views'
 /** As built against what was asked for: each difference with what follows from it. */
 defineProps<{ check: BayCheck }>()
 const emit = defineEmits<{ show: [wire: string | null, at: readonly string[]]; close: [] }>()
+const TAG = { critical: 'stop', fault: 'waiting', note: '' } as const
 const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as const
 </script>
 
@@ -20,23 +21,25 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
     <p v-if="check.problems.length === 0 && check.differences.length === 0" class="stitched met">
       Everything is where it was asked for. What the bay does is for your tests to show.
     </p>
-    <button
+    <article
       v-for="(difference, i) in check.differences"
       :key="i"
-      type="button"
       class="difference"
       :class="difference.seriousness"
-      @click="emit('show', difference.wire, difference.at)"
     >
-      <span
-        class="tag"
-        :class="
-          difference.seriousness === 'critical' ? 'stop' : difference.seriousness === 'fault' ? 'waiting' : ''
-        "
-        >{{ WORD[difference.seriousness] }}</span
+      <span class="row spread"
+        ><span class="tag" :class="TAG[difference.seriousness]">{{ WORD[difference.seriousness] }}</span
+        ><button
+          type="button"
+          class="show"
+          :aria-label="`Show on the drawing: ${difference.says}`"
+          @click="emit('show', difference.wire, difference.at)"
+        >
+          Show
+        </button></span
       >
       <b>{{ difference.says }}</b><span class="soft"><TermText :text="difference.means" /></span>
-    </button>
+    </article>
   </section>
 </template>
 
@@ -59,9 +62,6 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
   padding: 2px 10px;
 }
 .difference {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
   display: flex;
   flex-direction: column;
   gap: 3px;
@@ -78,10 +78,16 @@ const WORD = { critical: 'critical', fault: 'fault', note: 'observation' } as co
   border-left-color: var(--turmeric);
   border-left-style: dashed;
 }
-.difference .tag {
-  align-self: flex-start;
+.show {
+  all: unset;
+  cursor: pointer;
+  min-height: 36px;
+  padding: 0 10px;
+  font-weight: var(--strong);
+  color: var(--indigo-text);
+  text-decoration: underline;
 }
-.difference:focus-visible {
+.show:focus-visible {
   outline: 2.5px solid var(--indigo);
 }
 </style>

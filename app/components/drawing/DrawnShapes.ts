@@ -21,7 +21,7 @@ function node(shape: Shape): VNode {
     case 'group':
       return h(
         'g',
-        { transform: `translate(${shape.x} ${shape.y}) rotate(${shape.turn})` },
+        { transform: `translate(${shape.x} ${shape.y}) rotate(${shape.turn}) scale(${shape.scale ?? 1})` },
         shape.shapes.map(node),
       )
     case 'text':

@@ -1,44 +1,50 @@
 <script setup lang="ts">
-import { DRAWINGS, DRAWING_SIZE, type DrawingCode } from '#core/questions/drawings'
+import { DRAWINGS, DRAWING_SIZE, spotsOf, type DrawingCode } from '#core/questions/drawings'
+import { wholePicture } from '#core/questions/pictures/picture'
+import { PICTURES } from '#core/questions/pictures/pictures'
 import { DRAWING_NAME } from '#words/questions/labels'
 
 /** A drawing with one part marked; nothing to point at. */
 const { drawing, spot = '' } = defineProps<{ drawing: DrawingCode; spot?: string }>()
 /** The name of the part would give the answer away where it is asked for. */
 const label = computed(() => `${DRAWING_NAME[drawing]}${spot ? ', one part marked' : ''}`)
+const picture = computed(() => wholePicture(PICTURES[drawing], spotsOf(drawing)))
 </script>
 
 <template>
-  <svg :viewBox="`-4 -4 ${DRAWING_SIZE.width + 8} ${DRAWING_SIZE.height + 8}`" role="img" :aria-label="label">
-    <rect
-      v-for="part in DRAWINGS[drawing]"
-      :key="part.id"
-      :x="part.x"
-      :y="part.y"
-      :width="part.w"
-      :height="part.h"
-      rx="2"
-      :class="{ here: part.id === spot }"
-    />
+  <svg
+    class="drawn"
+    :viewBox="`-4 -4 ${DRAWING_SIZE.width + 8} ${DRAWING_SIZE.height + 8}`"
+    role="img"
+    :aria-label="label"
+  >
+    <DrawnShapes :shapes="picture" />
+    <template v-for="part in DRAWINGS[drawing]" :key="part.id">
+      <rect
+        v-if="part.id === spot"
+        class="here"
+        :x="part.x - 4"
+        :y="part.y - 4"
+        :width="part.w + 8"
+        :height="part.h + 8"
+        rx="4"
+      />
+    </template>
   </svg>
 </template>
 
+<style src="~/assets/drawn.css" />
 <style scoped>
 svg {
   width: 100%;
-  max-width: 420px;
-  background: var(--raised);
+  max-width: 460px;
   border: 1px solid var(--hem);
   border-radius: var(--ease);
 }
-rect {
-  fill: var(--cloth);
-  stroke: var(--soft);
-  stroke-width: 2;
-}
 .here {
-  fill: var(--turmeric);
-  stroke: var(--indigo-text);
+  fill: none;
+  stroke: #b3262e;
   stroke-width: 4;
+  stroke-dasharray: 9 4;
 }
 </style>

@@ -14,7 +14,7 @@ onMounted(account.load)
 
 <template>
   <div class="page">
-    <ServerProblem v-if="account.problem.value" :problem="account.problem.value" @retry="account.load" />
+    <PageProblem v-if="account.problem.value" :problem="account.problem.value" @retry="account.load" />
     <div v-else-if="!account.view.value" class="skeleton" style="height: 340px" />
     <AccountWriting v-else-if="account.view.value.isOwn" :id="id" :account="account" />
     <AccountReading v-else :id="id" :account="account" />

@@ -73,7 +73,7 @@ onMounted(round.start)
 
 <template>
   <div v-if="round.problem.value" class="page">
-    <ServerProblem :problem="round.problem.value" @retry="round.start" />
+    <PageProblem :problem="round.problem.value" @retry="round.start" />
   </div>
   <div v-else-if="!view" class="page"><div class="skeleton" style="height: 300px" /></div>
   <div v-else class="ask">

@@ -32,7 +32,7 @@ onMounted(inspection.load)
 
 <template>
   <div v-if="inspection.problem.value" class="page">
-    <ServerProblem :problem="inspection.problem.value" @retry="inspection.load" />
+    <PageProblem :problem="inspection.problem.value" @retry="inspection.load" />
   </div>
   <div v-else-if="!view || !conclusion" class="page stack">
     <div v-for="i in 6" :key="i" class="skeleton" style="height: 60px" />

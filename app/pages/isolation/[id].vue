@@ -23,7 +23,7 @@ onMounted(watchIt.load)
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="watchIt.load" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="watchIt.load" /></div>
   <div v-else-if="!view || !atEnd" class="page stack">
     <div v-for="i in 4" :key="i" class="skeleton" style="height: 80px" />
   </div>

@@ -113,7 +113,7 @@ useMarkingKeys({
 
 <template>
   <div v-if="desk.problem.value" class="page">
-    <ServerProblem :problem="desk.problem.value" @retry="desk.load" />
+    <PageProblem :problem="desk.problem.value" @retry="desk.load" />
   </div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 8" :key="i" class="skeleton" style="height: 44px" />

@@ -77,7 +77,7 @@ async function close(decided: Pick<MeasureCloseBody, 'parts' | 'reason'>) {
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="load" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="load" /></div>
   <div v-else-if="!view || !sheet || !judged" class="page stack">
     <div v-for="i in 5" :key="i" class="skeleton" style="height: 60px" />
   </div>

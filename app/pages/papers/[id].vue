@@ -47,7 +47,7 @@ onMounted(papers.load)
 
 <template>
   <div v-if="papers.problem.value" class="page">
-    <ServerProblem :problem="papers.problem.value" @retry="papers.load" />
+    <PageProblem :problem="papers.problem.value" @retry="papers.load" />
   </div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 6" :key="i" class="skeleton" style="height: 44px" />

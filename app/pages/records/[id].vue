@@ -29,7 +29,7 @@ const takeBack = (seenId: number) =>
 
 <template>
   <div class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!data" class="skeleton" style="height: 240px" />
     <template v-else>
       <div class="row spread">

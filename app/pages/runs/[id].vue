@@ -46,7 +46,7 @@ onMounted(run.load)
 
 <template>
   <div v-if="run.problem.value" class="page">
-    <ServerProblem :problem="run.problem.value" @retry="run.load" />
+    <PageProblem :problem="run.problem.value" @retry="run.load" />
   </div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 5" :key="i" class="skeleton" style="height: 52px" />

@@ -86,7 +86,7 @@ const wrongIn = (tab: string) =>
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="refresh" /></div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 6" :key="i" class="skeleton" style="height: 44px" />
   </div>

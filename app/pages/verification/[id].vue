@@ -36,7 +36,7 @@ const judge = () =>
 
 <template>
   <div class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!data" class="skeleton" style="height: 300px" />
     <template v-else>
       <div>

@@ -88,7 +88,7 @@ onMounted(sheet.load)
 
 <template>
   <div v-if="sheet.problem.value" class="page">
-    <ServerProblem :problem="sheet.problem.value" @retry="sheet.load" />
+    <PageProblem :problem="sheet.problem.value" @retry="sheet.load" />
   </div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" />

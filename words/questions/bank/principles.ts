@@ -21,7 +21,7 @@ export const PRINCIPLES = inTopic('principles', [
   number(
     'pr-ohm-drop',
     2,
-    'A cable has 0.4 Ω there and back and carries 20 A. How many volts are lost in it?',
+    'Line and neutral of a cable have 0.4 Ω together and carry 20 A. How many volts are lost in it?',
     [0.4 * 20, 'V', 0.1],
     { source: OHM, prompts: ['Current times resistance.'] },
   ),

@@ -100,7 +100,7 @@ useUnsavedGuard(
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="builder.load" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="builder.load" /></div>
   <div v-else class="builder">
     <BuilderHeader
       :id="id"

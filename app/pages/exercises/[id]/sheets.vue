@@ -90,7 +90,7 @@ const print = () => window.print()
         name
       }}</el-radio-button></el-radio-group
     >
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <template v-else-if="exercise && given && blank">
       <template v-if="kind === 'tasks'">
         <p v-if="people.length === 0" class="soft screen-only">

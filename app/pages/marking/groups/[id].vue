@@ -66,7 +66,7 @@ const dots = computed(() => {
         >
       </div>
     </div>
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!data" class="skeleton" style="height: 300px" />
     <div v-else-if="data.sheets === 0" class="empty"><h2>No sheet has been handed in yet</h2></div>
     <div v-else-if="steps.length === 0" class="empty">

@@ -65,7 +65,7 @@ const remove = () =>
 
 <template>
   <div class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="load" />
+    <PageProblem v-if="problem" :problem="problem" @retry="load" />
     <div v-else-if="!view" class="skeleton" style="height: 400px" />
     <template v-else>
       <div class="row spread">

@@ -77,7 +77,7 @@ const print = () => window.print()
 
 <template>
   <div class="page">
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!session" class="skeleton" style="height: 400px" />
     <template v-else>
       <div class="row spread screen-only bar">

@@ -99,7 +99,7 @@ useShortcuts([
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="wiring.load" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="wiring.load" /></div>
   <div v-else-if="!view || !layout || !rig || !run.state.value" class="page stack">
     <div v-for="i in 5" :key="i" class="skeleton" style="height: 64px" />
   </div>

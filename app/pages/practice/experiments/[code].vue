@@ -18,7 +18,7 @@ watch(data, () => {
 <template>
   <ExperimentDesk v-if="trial" :trial="trial" />
   <div v-else class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-for="i in 4" :key="i" class="skeleton" style="height: 60px" />
   </div>
 </template>

@@ -66,7 +66,7 @@ const last = computed(() => view.value?.log.at(-1))
 </script>
 
 <template>
-  <div v-if="problem && !view" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
+  <div v-if="problem && !view" class="page"><PageProblem :problem="problem" @retry="refresh" /></div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 5" :key="i" class="skeleton" style="height: 56px" />
   </div>

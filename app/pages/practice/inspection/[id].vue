@@ -65,7 +65,7 @@ async function again() {
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="refresh" /></div>
   <div v-else-if="!view" class="page"><div class="skeleton" style="height: 420px" /></div>
   <div v-else class="round">
     <SceneDrawing

@@ -57,7 +57,7 @@ async function again() {
 </script>
 
 <template>
-  <div v-if="problem" class="page"><ServerProblem :problem="problem" @retry="refresh" /></div>
+  <div v-if="problem" class="page"><PageProblem :problem="problem" @retry="refresh" /></div>
   <div v-else-if="!view" class="page stack">
     <div v-for="i in 4" :key="i" class="skeleton" style="height: 90px" />
   </div>

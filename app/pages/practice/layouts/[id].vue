@@ -46,7 +46,7 @@ const shown = computed(() => (showsBest.value && view.value?.best ? view.value.b
 
 <template>
   <div class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
+    <PageProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div v-else-if="!view" class="skeleton" style="height: 320px" />
     <template v-else>
       <div class="row spread">

@@ -75,7 +75,7 @@ const giveOut = () =>
 
 <template>
   <div class="page stack">
-    <ServerProblem v-if="problem" :problem="problem" @retry="load" />
+    <PageProblem v-if="problem" :problem="problem" @retry="load" />
     <div v-else-if="!view" class="skeleton" style="height: 340px" />
     <template v-else>
       <div class="row spread">
