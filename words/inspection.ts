@@ -141,6 +141,7 @@ export const QUESTION_TEXT: Readonly<Record<Question['ask'], string>> = {
 /** What a drawn place is called. */
 export const SCENE_NAME: Readonly<Record<SceneCode, string>> = {
   board: 'A board, its cover off',
+  threePhase: 'A three-phase board',
   intake: 'An intake',
   room: 'A wall of a workshop',
 }

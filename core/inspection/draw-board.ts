@@ -1,4 +1,4 @@
-import { barScrew, conductor, type Termination } from '../drawing/conductor'
+import { barScrew, conductor, type ConductorColour, type Termination } from '../drawing/conductor'
 import {
   DEVICE_H,
   deviceBody,
@@ -12,6 +12,7 @@ import {
 } from '../drawing/device'
 import { busbar, cableEntry, chart, cover, coverScrew, knockOut, label, notice } from '../drawing/enclosure'
 import { path, put, rect, rounded, screw, where, type Shapes } from '../drawing/shape'
+import { tails } from './draw-tails'
 import type { SpotKind } from './looks'
 import type { Spot } from './scenes/spot'
 
@@ -21,6 +22,8 @@ const figure = ({ detail }: Spot, key: string): number => Number(detail[key] ?? 
 const figures = (spot: Spot, key: string): number[] => text(spot, key).split(' ').filter(Boolean).map(Number)
 
 const BODIES: readonly string[] = ['cracked', 'heat', 'oversize'] satisfies DeviceBody[]
+/** Below the sheath, until the lines hang straight. */
+const FAN = 34
 /** A device that is rated far too high for its conductor prints so. */
 const TOO_BIG = 'B 63'
 
@@ -35,24 +38,46 @@ const device: Draw = (spot) => {
     body: BODIES.includes(look) && look !== 'heat' ? (look as DeviceBody) : 'right',
   }
   const how = (['cracked', 'oversize'].includes(look) ? 'right' : look) as Termination
-  const colours = kind === 'rcd' ? (['brown', 'blue'] as const) : (['brown'] as const)
-  return [put(x, y + h - DEVICE_H, wiredDevice(drawn, how, { colours, from: figure(spot, 'from') }))]
+  const own = text(spot, 'colours').split(' ').filter(Boolean) as ConductorColour[]
+  const usual: readonly ConductorColour[] = kind === 'rcd' ? ['brown', 'blue'] : ['brown']
+  const colours = own.length > 0 ? own : usual
+  const from = figure(spot, 'from')
+  const top = y + h - DEVICE_H
+  if (colours.length < 3) return [put(x, top, wiredDevice(drawn, how, { colours, from }))]
+  // Three lines leave one sheath in its middle and fan out to their poles.
+  const middle = x + (drawn.modules * MODULE_W) / 2 - 1
+  const step = (drawn.modules * MODULE_W - 2) / colours.length
+  return [
+    ...colours.flatMap((colour, i) => {
+      const pole = x + step * (i + 0.5)
+      return conductor(
+        colour,
+        `M${middle} ${top + from}C${middle} ${top + from + 22} ${pole} ${top + from + 4} ${pole} ${top + from + FAN}`,
+        9,
+      )
+    }),
+    put(x, top, wiredDevice(drawn, how, { colours, from: from + FAN })),
+  ]
 }
 
-const isolator: Draw = ({ x, y, look }) => [
-  put(
-    x,
-    y,
-    deviceBody({
-      kind: 'switch',
-      modules: 2,
-      print: '100 A',
-      isOn: true,
-      body: look === 'heat' ? 'heat' : 'right',
-    }),
-  ),
-  ...where(look !== 'unmarked', put(x + 7, y + 124, label(MODULE_W * 2 - 18, 'text', 'Main switch'))),
-]
+const isolator: Draw = (spot) => {
+  const { x, y, look } = spot
+  const modules = figure(spot, 'modules') || 2
+  return [
+    put(
+      x,
+      y,
+      deviceBody({
+        kind: 'switch',
+        modules,
+        print: '100 A',
+        isOn: true,
+        body: look === 'heat' ? 'heat' : 'right',
+      }),
+    ),
+    ...where(look !== 'unmarked', put(x + 7, y + 124, label(MODULE_W * modules - 18, 'text', 'Main switch'))),
+  ]
+}
 
 /** A core from its cable's sheath across to where it goes down to its bar. */
 const across = (colour: 'blue' | 'earth' | 'bare', cx: number, mid: number): Shapes =>
@@ -140,38 +165,6 @@ const entry: Draw = (spot) => {
         ...conductor('brown', `M${cx - 5} ${y + 14}V${y + 74}`, 6),
         ...conductor('blue', `M${cx + 5} ${y + 14}V${y + 74}`, 6),
       ]),
-    ),
-  ]
-}
-
-const tails: Draw = ({ x, y, h, look }) => {
-  const one = (colour: 'brown' | 'blue', start: number, end: number, top: number): Shapes => {
-    const over = y + top
-    const d =
-      `M${start} ${y + h}V${over + 36}Q${start} ${over} ${start + 34} ${over}` +
-      `H${end - 10}Q${end} ${over} ${end} ${over + 12}V${y + 92}`
-    return [
-      ...conductor(colour, d, 12),
-      path(
-        look === 'unsheathed' ? `wire ${colour}` : 'sheath grey',
-        `M${start} ${y + h}V${y + (look === 'unsheathed' ? 400 : top + 60)}`,
-        look === 'unsheathed' ? 12 : 17,
-      ),
-    ]
-  }
-  return [
-    ...one('brown', x + 16, 162, 40),
-    ...one('blue', x + 42, 206, 10),
-    ...where(
-      look !== 'loose',
-      rounded(3, rect('steel', x + 2, y + 366, 54, 16)),
-      ...screw(x + 8, y + 374, 4),
-      ...screw(x + 50, y + 374, 4),
-    ),
-    ...where(
-      look === 'damaged',
-      path('copper', `M${x + 13} ${y + 250}v20`, 7),
-      path('strand', `M${x + 10} ${y + 248}l-8 -6M${x + 10} ${y + 272}l-8 8`, 2),
     ),
   ]
 }

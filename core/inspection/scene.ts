@@ -4,10 +4,11 @@ import type { Grade } from './items'
 import { gradesOf, rightLook, soundLooks, wrongLooks, type SpotKind } from './looks'
 import { boardGround, boardSpots } from './scenes/board'
 import { INTAKE_ARRANGEMENTS, intakeGround, intakeSpots, type IntakeKind } from './scenes/intake'
-import { SCENE_RIGS } from './scenes/rigs'
+import { SCENE_RIGS, THREE_PHASE_RIG } from './scenes/rigs'
 import type { SceneCode } from './scenes/code'
 import { roomGround, roomSpots, WALL_MATERIALS } from './scenes/room'
 import type { Bare, Spot } from './scenes/spot'
+import { threePhaseGround, threePhaseSpots } from './scenes/three-phase'
 
 export interface Defect {
   readonly spot: string
@@ -59,6 +60,14 @@ function placeOf(code: SceneCode, manner: SceneManner, draw: Draw): Place {
     return {
       bare: boardSpots(rig),
       ground: boardGround(rig, draw(2) === 0 ? 'metal' : 'plastic'),
+      questions: [],
+    }
+  }
+  if (code === 'threePhase') {
+    const rig = THREE_PHASE_RIG()
+    return {
+      bare: threePhaseSpots(rig),
+      ground: threePhaseGround(rig, draw(2) === 0 ? 'metal' : 'plastic'),
       questions: [],
     }
   }

@@ -109,7 +109,7 @@ describe('rounds of the trainer', () => {
   })
   it('of the manner before is what it was: its defects and untidy spots are found where they were found', () => {
     const made = createHash('sha256')
-    for (const code of SCENES)
+    for (const code of ['board', 'intake', 'room'] as const)
       for (let seed = 0; seed < 40; seed++) {
         const { spots, defects, questions } = sceneOf(code, seed, 2)
         made.update(JSON.stringify([spots.map(({ id, look }) => [id, look]), defects, questions]))

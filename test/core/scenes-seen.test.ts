@@ -43,7 +43,8 @@ function specimens(): { ground: Shapes; spots: readonly Spot[]; spot: Spot }[] {
       const sound = spots.map((spot) => ({ ...spot, look: rightLook(spot.kind) }))
       for (const spot of sound) {
         // The earthing conductor is drawn by its route, a device by what it is: each of them is looked at.
-        const key = `${spot.kind} ${spot.detail.route ?? spot.detail.kind ?? ''} ${spot.never.join()}`
+        const { route, kind, modules, lines } = spot.detail
+        const key = [spot.kind, route ?? kind, modules, lines, spot.never].join(' ')
         if (!seen.has(key)) seen.set(key, { ground, spots: sound, spot })
       }
     }

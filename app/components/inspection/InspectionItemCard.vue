@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { GRADES, type InspectionItem } from '#core/inspection/items'
+import { ITEM_PICTURE, itemPicture } from '#core/inspection/item-picture'
 import { GRADE_NAME, ITEM_TEXT } from '#words/inspection'
 
 /** One thing to look at: in order or not, its grade, a remark, pictures, and the torque of its screws. */
@@ -30,8 +31,11 @@ function remark(text: string) {
 
 <template>
   <article :class="field(`see.${item.key}`)" :data-testid="`item-${item.key}`">
-    <div class="row spread">
-      <div>
+    <div class="row spread head">
+      <svg class="drawn picture" :viewBox="`0 0 ${ITEM_PICTURE.w} ${ITEM_PICTURE.h}`" aria-hidden="true">
+        <DrawnShapes :shapes="itemPicture(item.what)" />
+      </svg>
+      <div class="what">
         <b>{{ ITEM_TEXT[item.what].name }}</b> <span class="soft">{{ item.part }}</span>
         <p class="small soft">{{ ITEM_TEXT[item.what].look }}</p>
       </div>
@@ -131,7 +135,25 @@ function remark(text: string) {
   </article>
 </template>
 
+<style src="~/assets/drawn.css" />
 <style scoped>
+.head {
+  flex-wrap: nowrap;
+}
+.picture {
+  flex: none;
+  width: 92px;
+  border-radius: var(--ease);
+  overflow: hidden;
+}
+.what {
+  flex: 1;
+}
+@media (max-width: 560px) {
+  .picture {
+    display: none;
+  }
+}
 article {
   border: 1px solid var(--hem);
   border-left: 5px dotted var(--hem-strong);

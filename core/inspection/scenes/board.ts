@@ -165,7 +165,10 @@ export function boardGround(rig: Rig, material: CaseMaterial): Shapes {
     ),
     rounded(2, rect('brass', BAR_X - 24, BARS_Y.e, 390, 22)),
     ...(shared.length > 1
-      ? [words(BAR_X - 46, BARS_Y.n1 + 18, 'N 1', 'words plain'), words(BAR_X - 46, BARS_Y.n2 + 18, 'N 2', 'words plain')]
+      ? [
+          words(BAR_X - 46, BARS_Y.n1 + 18, 'N 1', 'words plain'),
+          words(BAR_X - 46, BARS_Y.n2 + 18, 'N 2', 'words plain'),
+        ]
       : [words(BAR_X - 46, BARS_Y.n1 + 18, 'N', 'words plain')]),
     words(BAR_X - 46, BARS_Y.e + 18, 'E', 'words plain'),
   ]

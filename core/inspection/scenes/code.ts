@@ -1,3 +1,3 @@
 /** Places that the trainer draws. */
-export const SCENES = ['board', 'intake', 'room'] as const
+export const SCENES = ['board', 'threePhase', 'intake', 'room'] as const
 export type SceneCode = (typeof SCENES)[number]
