@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, saved, signIn, test } from './support'
+import { choose, expect, saved, signIn, test } from './support'
 import { DEMO_PIN } from '../../demo/story'
 
 test.use({ file: 'schedule' })
@@ -103,15 +103,14 @@ test('tested from an instrument, refused, diagnosed, permitted, tested live, sig
     earthingConductor: 'yes',
     bondingWater: 'connected',
     bondingGas: 'N/A',
-    circuit: 'c1',
-    afdd: 'N/A',
-    spd: 'fitted',
   }))
-    await bay.locator(`select[name=${name}]`).selectOption(value)
+    await choose(bay, `record-${name}`, value)
+  await bay.getByTestId('record-circuit').click()
+  await bay.getByRole('option').filter({ visible: true }).first().click()
   await expect(bay.getByTestId('missing')).toContainText('Reason for bonding of gas')
-  // A select without its circuit shows more boxes once it has one.
+  // A record without its circuit shows more boxes once it has one.
   for (const [name, value] of Object.entries({ afdd: 'N/A', spd: 'fitted' }))
-    await bay.locator(`select[name=${name}]`).selectOption(value)
+    await choose(bay, `record-${name}`, value)
   await bay.locator('input[name="why.bondingGas"]').fill('no gas in the shed')
   await bay.locator('input[name="why.afdd"]').fill('not a dwelling of the listed kinds')
   await expect(bay.getByTestId('missing')).toBeHidden({ timeout: 8000 })

@@ -115,19 +115,19 @@ function remark(text: string) {
     <p v-if="item.torqueNm !== null && field(`see.${item.key}`)" class="torque" :class="{ bad: isTorqueOff }">
       <label
         >marked on it
-        <input
-          :value="field(`marked.${item.key}`)"
+        <el-input
+          :model-value="field(`marked.${item.key}`)"
           :placeholder="`${item.torqueNm}`"
           :name="`marked.${item.key}`"
           maxlength="8"
-          @input="emit('write', `marked.${item.key}`, ($event.target as HTMLInputElement).value)" /></label
+          @update:model-value="emit('write', `marked.${item.key}`, $event)" /></label
       ><label
         >tightened to
-        <input
-          :value="field(`torque.${item.key}`)"
+        <el-input
+          :model-value="field(`torque.${item.key}`)"
           :name="`torque.${item.key}`"
           maxlength="8"
-          @input="emit('write', `torque.${item.key}`, ($event.target as HTMLInputElement).value)"
+          @update:model-value="emit('write', `torque.${item.key}`, $event)"
         />
         N·m</label
       >
@@ -226,15 +226,8 @@ article.further {
   margin-top: 8px;
   color: var(--soft);
 }
-.torque input {
-  width: 78px;
-  min-height: 42px;
-  font: var(--strong) 17px var(--mono);
-  text-align: right;
-  border: 1px solid var(--hem-strong);
-  background: var(--panel);
-  color: var(--ink);
-  padding: 0 6px;
+.torque .el-input {
+  width: 96px;
 }
 .bad,
 .bad label {

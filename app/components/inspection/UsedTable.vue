@@ -33,12 +33,12 @@ function returned({ key, planned, unit }: Planned): string {
         <th scope="row">{{ material.name }}</th>
         <td class="num mono">{{ material.planned }} {{ material.unit }}</td>
         <td class="num">
-          <input
-            :value="field(`used.${material.key}`)"
+          <el-input
+            :model-value="field(`used.${material.key}`)"
             :name="`used.${material.key}`"
             :aria-label="`Used: ${material.name}`"
             maxlength="8"
-            @input="emit('write', `used.${material.key}`, ($event.target as HTMLInputElement).value)"
+            @update:model-value="emit('write', `used.${material.key}`, $event)"
           />
         </td>
         <td class="num mono" :class="{ bad: (usedOf(material.key) ?? 0) > material.planned }">
@@ -49,12 +49,12 @@ function returned({ key, planned, unit }: Planned): string {
         <th scope="row">Time</th>
         <td class="num mono">{{ minutes }} min</td>
         <td class="num">
-          <input
-            :value="field('minutes.all')"
+          <el-input
+            :model-value="field('minutes.all')"
             name="minutes.all"
             aria-label="Minutes used"
             maxlength="6"
-            @input="emit('write', 'minutes.all', ($event.target as HTMLInputElement).value)"
+            @update:model-value="emit('write', 'minutes.all', $event)"
           />
         </td>
         <td />
@@ -77,15 +77,8 @@ td {
 .num {
   text-align: right;
 }
-table input {
-  width: 90px;
-  min-height: 42px;
-  font: var(--strong) 17px var(--mono);
-  text-align: right;
-  border: 1px solid var(--hem-strong);
-  background: var(--raised);
-  color: var(--ink);
-  padding: 0 8px;
+table .el-input {
+  width: 104px;
 }
 .bad {
   color: var(--madder-text);

@@ -124,10 +124,26 @@ const isLate = (permit: PermitView) => permit.returnedAt === null && Date.parse(
         <div class="row">
           <label class="field"
             ><span>From</span
-            ><input v-model="form.fromAt" type="datetime-local" class="moment" name="fromAt" /></label
+            ><el-date-picker
+              v-model="form.fromAt"
+              type="datetime"
+              format="DD/MM/YYYY HH:mm"
+              value-format="YYYY-MM-DDTHH:mm"
+              :clearable="false"
+              name="fromAt"
+              aria-label="From"
+              style="width: 210px" /></label
           ><label class="field"
             ><span>Until</span
-            ><input v-model="form.untilAt" type="datetime-local" class="moment" name="untilAt"
+            ><el-date-picker
+              v-model="form.untilAt"
+              type="datetime"
+              format="DD/MM/YYYY HH:mm"
+              value-format="YYYY-MM-DDTHH:mm"
+              :clearable="false"
+              name="untilAt"
+              aria-label="Until"
+              style="width: 210px"
           /></label>
         </div>
         <label class="field"
@@ -181,14 +197,4 @@ const isLate = (permit: PermitView) => permit.returnedAt === null && Date.parse(
   </section>
 </template>
 
-<style scoped>
-.moment {
-  height: 40px;
-  border: 1px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
-  padding: 0 10px;
-  font-size: 15px;
-}
-</style>
+<style scoped></style>

@@ -40,21 +40,25 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
         <label :for="item.key">{{ item.name }}</label>
         <b v-if="!item.isTyped || locked" class="known">{{ text(item) }}</b>
         <template v-else>
-          <select
+          <el-select
             v-if="item.choices"
             :id="item.key"
             class="screen-only"
-            :value="typed(item.key)"
+            :model-value="typed(item.key)"
             :name="item.key"
-            @change="emit('write', item.key, ($event.target as HTMLSelectElement).value)"
+            :data-testid="`record-${item.key}`"
+            placeholder="…"
+            @update:model-value="emit('write', item.key, $event)"
           >
-            <option value="">…</option>
-            <option v-for="choice in item.choices" :key="choice" :value="choice">
-              {{
+            <el-option
+              v-for="choice in item.choices"
+              :key="choice"
+              :value="choice"
+              :label="
                 item.key === 'circuit' ? (circuits.find(({ id }) => id === choice)?.name ?? choice) : choice
-              }}
-            </option>
-          </select>
+              "
+            />
+          </el-select>
           <span v-else-if="isDay(item.key)" class="screen-only">
             <DayPicker
               :id="item.key"
@@ -65,26 +69,25 @@ const isLeft = (text: string) => /^(n\/?a|lim)\b/i.test(text)
               @update:model-value="emit('write', item.key, $event)"
             />
           </span>
-          <input
+          <el-input
             v-else
             :id="item.key"
             class="screen-only"
-            type="text"
-            :value="typed(item.key)"
+            :model-value="typed(item.key)"
             :name="item.key"
             maxlength="400"
-            @input="emit('write', item.key, ($event.target as HTMLInputElement).value)"
+            @update:model-value="emit('write', item.key, $event)"
           />
           <b class="paper-only">{{ isDay(item.key) ? dayText(item.value) : item.value }}</b>
-          <input
+          <el-input
             v-if="isLeft(typed(item.key))"
             class="why"
-            :value="typed(`why.${item.key}`)"
+            :model-value="typed(`why.${item.key}`)"
             :name="`why.${item.key}`"
             placeholder="because"
             :aria-label="`Reason for ${item.name}`"
             maxlength="400"
-            @input="emit('write', `why.${item.key}`, ($event.target as HTMLInputElement).value)"
+            @update:model-value="emit('write', `why.${item.key}`, $event)"
           />
         </template>
       </div>
@@ -132,25 +135,11 @@ label {
   font-weight: var(--strong);
   line-height: 1.25;
 }
-input,
-select {
-  min-height: 40px;
-  border: 1px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
-  font: var(--strong) 15.5px var(--font);
-  padding: 0 8px;
-  width: 100%;
-}
-.open input,
-.open select {
-  border-color: var(--turmeric);
-  border-width: 2px;
+.open {
+  --el-border-color: var(--turmeric);
 }
 .why {
   grid-column: 2;
-  border-style: dashed;
 }
 .paper-only {
   display: none;
@@ -164,7 +153,7 @@ select {
     padding: 3px 0;
   }
   .why {
-    border: 0;
+    --el-border-color: transparent;
   }
 }
 @media (max-width: 900px) {

@@ -31,12 +31,18 @@ const PROBLEM = {
       the outside of the other.
     </p>
     <p class="boxes">
-      <label>piece mm<input v-model.number="piece.length" type="number" min="100" name="pieceLength" /></label
-      ><label>mark mm<input v-model.number="piece.mark" type="number" min="10" name="pieceMark" /></label
-      ><label
-        >marked leg mm<input v-model.number="piece.markedLeg" type="number" min="0" name="markedLeg" /></label
-      ><label
-        >other leg mm<input v-model.number="piece.otherLeg" type="number" min="0" name="otherLeg"
+      <label class="field"
+        ><span>piece mm</span
+        ><el-input v-model.number="piece.length" type="number" min="100" name="pieceLength" /></label
+      ><label class="field"
+        ><span>mark mm</span
+        ><el-input v-model.number="piece.mark" type="number" min="10" name="pieceMark" /></label
+      ><label class="field"
+        ><span>marked leg mm</span
+        ><el-input v-model.number="piece.markedLeg" type="number" min="0" name="markedLeg" /></label
+      ><label class="field"
+        ><span>other leg mm</span
+        ><el-input v-model.number="piece.otherLeg" type="number" min="0" name="otherLeg"
       /></label>
     </p>
     <p v-if="made && !made.ok" class="caution">{{ PROBLEM[made.problem] }}</p>
@@ -62,18 +68,7 @@ const PROBLEM = {
   gap: 12px;
   flex-wrap: wrap;
 }
-label {
-  display: grid;
-  font-size: 13px;
-  color: var(--soft);
-}
-input {
-  width: 110px;
-  min-height: 40px;
-  font: var(--strong) 16px var(--mono);
-  border: 1px solid var(--hem-strong);
-  background: var(--raised);
-  color: var(--ink);
-  padding: 0 6px;
+.field {
+  width: 128px;
 }
 </style>

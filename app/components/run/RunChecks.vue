@@ -124,12 +124,15 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
       <IntoDesign v-if="mayDesign" :sheet="sheet" />
       <h3>Cable on a surface or in a wall</h3>
       <p class="boxes">
-        <label>diameter mm<input v-model.number="cable.diameter" type="number" min="3" max="40" /></label
-        ><label>from the top mm<input v-model.number="cable.top" type="number" min="0" /></label
-        ><label>from the corner mm<input v-model.number="cable.corner" type="number" min="0" /></label
-        ><label class="tick"
-          ><input v-model="cable.inLine" type="checkbox" /> in line with an accessory</label
-        >
+        <label class="field"
+          ><span>diameter mm</span
+          ><el-input v-model.number="cable.diameter" type="number" min="3" max="40" /></label
+        ><label class="field"
+          ><span>from the top mm</span><el-input v-model.number="cable.top" type="number" min="0" /></label
+        ><label class="field"
+          ><span>from the corner mm</span
+          ><el-input v-model.number="cable.corner" type="number" min="0" /></label
+        ><el-checkbox v-model="cable.inLine" label="in line with an accessory" />
       </p>
       <p>
         Clips at most every <b class="mono">{{ clips[0] ?? '–' }} mm</b> across,
@@ -142,12 +145,19 @@ const clips = computed(() => [clipSpacingMm(cable.diameter, false), clipSpacingM
       </p>
       <h3>Through a joist</h3>
       <p class="boxes">
-        <label>span mm<input v-model.number="joist.span" type="number" min="500" /></label
-        ><label>depth mm<input v-model.number="joist.depth" type="number" min="50" /></label
-        ><label>from support mm<input v-model.number="joist.from" type="number" min="0" /></label
-        ><label>hole mm<input v-model.number="joist.hole" type="number" min="0" /></label
-        ><label>to the next mm<input v-model.number="joist.next" type="number" min="0" /></label
-        ><label>or notch mm<input v-model.number="joist.notch" type="number" min="0" /></label>
+        <label class="field"
+          ><span>span mm</span><el-input v-model.number="joist.span" type="number" min="500" /></label
+        ><label class="field"
+          ><span>depth mm</span><el-input v-model.number="joist.depth" type="number" min="50" /></label
+        ><label class="field"
+          ><span>from support mm</span><el-input v-model.number="joist.from" type="number" min="0" /></label
+        ><label class="field"
+          ><span>hole mm</span><el-input v-model.number="joist.hole" type="number" min="0" /></label
+        ><label class="field"
+          ><span>to the next mm</span><el-input v-model.number="joist.next" type="number" min="0" /></label
+        ><label class="field"
+          ><span>or notch mm</span><el-input v-model.number="joist.notch" type="number" min="0"
+        /></label>
       </p>
       <p v-if="found.length === 0">That holds. On the centre line.</p>
       <p v-for="entry in found" :key="entry" class="bad">{{ JOIST[entry] }}</p>
@@ -193,29 +203,9 @@ td {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 12px;
-}
-label {
-  display: grid;
-  font-size: 13px;
-  color: var(--soft);
-}
-input[type='number'] {
-  width: 92px;
-  min-height: 38px;
-  font: var(--strong) 15px var(--mono);
-  border: 1px solid var(--hem-strong);
-  background: var(--raised);
-  color: var(--ink);
-  padding: 0 6px;
-}
-.tick {
-  display: flex;
-  gap: 6px;
   align-items: end;
 }
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: 1fr;
-  }
+.boxes .field {
+  width: 118px;
 }
 </style>

@@ -10,49 +10,55 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ write: [key: string, text: string] }>()
 const text = (key: string, usual = '') => props.fields[key] ?? usual
-const write = (key: string, event: Event) =>
-  emit('write', key, (event.target as HTMLInputElement | HTMLSelectElement).value)
 const sizes = computed(() => SIZES[text('made', 'conduit') as ContainmentRun['made']] ?? SIZES.conduit)
 const size = computed(() => (sizes.value.find(({ code }) => code === text('size')) ?? sizes.value[1]!).code)
 </script>
 
 <template>
   <div class="head screen-only">
-    <input
+    <el-input
       class="name"
-      :value="text('name')"
+      :model-value="text('name')"
       :disabled="locked"
       name="name"
       aria-label="Name of the run"
       maxlength="80"
-      @input="write('name', $event)"
+      @update:model-value="emit('write', 'name', $event)"
     />
-    <label
-      >made of<select
-        :value="text('material', 'pvc')"
+    <label class="field"
+      ><span>made of</span
+      ><el-select
+        :model-value="text('material', 'pvc')"
         :disabled="locked"
         name="material"
-        @change="write('material', $event)"
-      >
-        <option value="pvc">PVC</option>
-        <option value="steel">steel</option>
-      </select></label
-    >
-    <label
-      >system<select
-        :value="text('made', 'conduit')"
+        aria-label="made of"
+        @update:model-value="emit('write', 'material', $event)"
+        ><el-option value="pvc" label="PVC" /><el-option value="steel" label="steel" /></el-select
+    ></label>
+    <label class="field"
+      ><span>system</span
+      ><el-select
+        :model-value="text('made', 'conduit')"
         :disabled="locked"
         name="made"
-        @change="write('made', $event)"
-      >
-        <option v-for="system in MADE" :key="system" :value="system">{{ system }}</option>
-      </select></label
-    >
-    <label
-      >size<select :value="size" :disabled="locked" name="size" @change="write('size', $event)">
-        <option v-for="stock in sizes" :key="stock.code" :value="stock.code">{{ stock.words }}</option>
-      </select></label
-    >
+        aria-label="system"
+        @update:model-value="emit('write', 'made', $event)"
+        ><el-option v-for="system in MADE" :key="system" :value="system" :label="system" /></el-select
+    ></label>
+    <label class="field"
+      ><span>size</span
+      ><el-select
+        :model-value="size"
+        :disabled="locked"
+        name="size"
+        aria-label="size"
+        @update:model-value="emit('write', 'size', $event)"
+        ><el-option
+          v-for="stock in sizes"
+          :key="stock.code"
+          :value="stock.code"
+          :label="stock.words" /></el-select
+    ></label>
     <label
       v-for="[key, name, usual] in [
         ['bays', 'bays', '1'],
@@ -63,15 +69,16 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
         ['areas', 'conductors mm²', ''],
       ] as const"
       :key="key"
+      class="field"
       :class="{ bad: problems[key], wide: key === 'areas' }"
       :title="problems[key]"
-      >{{ name
-      }}<input
-        :value="text(key, usual)"
+      ><span>{{ name }}</span
+      ><el-input
+        :model-value="text(key, usual)"
         :disabled="locked"
         :name="key"
         :placeholder="key === 'areas' ? '6×2.5' : ''"
-        @input="write(key, $event)"
+        @update:model-value="emit('write', key, $event)"
     /></label>
     <span class="grow" /><slot />
   </div>
@@ -84,34 +91,23 @@ const size = computed(() => (sizes.value.find(({ code }) => code === text('size'
   align-items: end;
   flex-wrap: wrap;
 }
-.head label {
-  display: grid;
-  font-size: 12.5px;
-  color: var(--soft);
-  width: 86px;
+.head .field {
+  width: 92px;
   white-space: nowrap;
 }
-.head label:has(select) {
-  width: 90px;
+.head .field > span {
+  font-size: 12.5px;
+  color: var(--soft);
 }
-.head label.wide {
-  width: 118px;
+.head .field:has(.el-select) {
+  width: 104px;
 }
-.head input,
-.head select {
-  height: 36px;
-  border: 1px solid var(--hem-strong);
-  border-radius: var(--ease);
-  background: var(--raised);
-  color: var(--ink);
-  font: var(--strong) 14.5px var(--font);
-  padding: 0 8px;
-  width: 100%;
+.head .wide {
+  width: 124px;
 }
 .head .name {
   width: 222px;
-  font: var(--heavy) 19px var(--font);
-  height: 42px;
+  font: var(--heavy) 18px var(--font);
 }
 .grow {
   flex: 1;
