@@ -1,15 +1,18 @@
 import { ApiProblem } from '~/utils/api-problem'
+import { headersOf, takeEarly } from '~/utils/early-data'
 
 const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
 
 async function send<T>(method: string, path: string, body: unknown): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api/${path}`, {
-      method,
-      headers: { 'x-nakshi-tab': TAB, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    })
+    const asked = method === 'GET' ? takeEarly(path) : undefined
+    response = await (asked ??
+      fetch(`/api/${path}`, {
+        method,
+        headers: headersOf(body),
+        body: body === undefined ? undefined : JSON.stringify(body),
+      }))
   } catch {
     throw new ApiProblem(0, 'offline', OFFLINE)
   }

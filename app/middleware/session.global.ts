@@ -1,5 +1,6 @@
 import type { Role } from '#core/exercise/roster'
 import { ApiProblem } from '~/utils/api-problem'
+import { askEarly } from '~/utils/early-data'
 import { homeOf } from '~/stores/session'
 
 declare module 'vue-router' {
@@ -34,4 +35,5 @@ export default defineNuxtRouteMiddleware(async (to) => {
   const home = homeOf(session.person.role)
   if (to.path === '/' || to.path === '/sign-in') return navigateTo(home)
   if (to.meta.roles && !to.meta.roles.includes(session.person.role)) return navigateTo(home)
+  askEarly(to.path)
 })

@@ -3,6 +3,9 @@ import type { Plugin } from 'vite'
 /** A module that so many pages and lazy parts need comes with all others of its kind. */
 const SHARED_BY = { frame: 16, libraries: 12, work: 7, staff: 4 }
 const FRAME = /\/app\/layouts\/default\.vue$/
+/** A layout is asked for by its name, and every page waits for it: it comes with the frame. */
+const LAYOUT = /\/app\/layouts\/\w+\.vue$/
+const FIRST_LAYOUT = /\/app\/layouts\/plain\.vue$/
 /** What comes together is what a worksheet needs; the rest stays with the pages that ask for it. */
 const USUAL_PAGE = /\/app\/pages\/work\/\[id\]\.vue$/
 const FIRST_PAGE = /\/app\/pages\/sign-in\.vue$/
@@ -53,6 +56,8 @@ export function sharedScripts(isForAll: (id: string) => boolean) {
         })
         if (group) groups.set(id, group)
       }
+      for (const root of [...roots].filter((id) => LAYOUT.test(id)))
+        groups.set(root, FIRST_LAYOUT.test(root) ? 'first' : 'frame')
     },
   }
   return { sort, groupOf: (id: string): string | undefined => groups.get(id) }

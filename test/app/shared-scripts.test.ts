@@ -32,8 +32,13 @@ describe('scripts that are put together', () => {
     expect([groupOf('/core/a.ts'), groupOf('/core/b.ts')]).toEqual(['first', 'frame'])
   })
   it('what the entry has already, and pages themselves, are in no group', () => {
-    const groupOf = grouped({ entry: ['/core/vue.ts'], [LAYOUT]: ['/core/vue.ts'] })
-    expect([groupOf('/core/vue.ts'), groupOf(LAYOUT)]).toEqual([undefined, undefined])
+    const groupOf = grouped({ entry: ['/core/vue.ts'], [WORK]: ['/core/vue.ts'] })
+    expect([groupOf('/core/vue.ts'), groupOf(WORK)]).toEqual([undefined, undefined])
+  })
+  it('a layout, for which every page waits, comes with the frame; that of the sign-in with the first page', () => {
+    const plain = '/app/layouts/plain.vue'
+    const groupOf = grouped({ [LAYOUT]: [], [plain]: [], [page('sign-in')]: [] })
+    expect([groupOf(LAYOUT), groupOf(plain)]).toEqual(['frame', 'first'])
   })
   it('what a worksheet computes with comes in one piece once enough pages need it', () => {
     const few = grouped({ [WORK]: ['/core/zs.ts'], ...pagesWith(5, '/core/zs.ts') })

@@ -98,6 +98,7 @@ export async function fillDesign(
   const count = await tabs.count()
   for (let i = 0; i < Math.max(1, count); i += 1) {
     if (count > 0) await tabs.nth(i).click()
+    await page.locator('[data-whole=true]').waitFor()
     for (const row of await page.locator('[id^="step-"]').all()) {
       const node = (await row.getAttribute('id'))!.slice('step-'.length)
       const text = answers[node]

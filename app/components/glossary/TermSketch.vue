@@ -11,7 +11,7 @@ const place = computed(() => SPOT_OF_TERM[term])
   <svg v-if="sketch" viewBox="0 0 200 110" class="sketch" role="img" :aria-label="`Sketch of ${term}`">
     <path v-for="(stroke, i) in sketch" :key="i" :d="stroke.d" :class="stroke.ink" />
   </svg>
-  <DrawingShown v-else-if="place" class="sketch" :drawing="place[0]" :spot="place[1]" />
+  <LazyDrawingShown v-else-if="place" class="sketch" :drawing="place[0]" :spot="place[1]" />
 </template>
 
 <style scoped>

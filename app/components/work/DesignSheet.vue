@@ -12,12 +12,15 @@ const props = defineProps<{
   missing: readonly string[]
 }>()
 const emit = defineEmits<{ write: [node: NodeKey, text: string] }>()
-const parts = computed(() => sheetParts(props.nodes))
+const parts = computed(() => sheetParts(props.nodes).filter(({ nodes }) => nodes.length > 0))
+/** These fill a screen. */
+const AT_ONCE = 2
+const { shown, isWhole } = useGradually(() => parts.value.length, AT_ONCE)
 </script>
 
 <template>
-  <div>
-    <section v-for="part in parts" :key="part.name">
+  <div :data-whole="isWhole">
+    <section v-for="part in parts.slice(0, shown)" :key="part.name">
       <h2>{{ part.name }}</h2>
       <AnswerRow
         v-for="node in part.nodes"

@@ -7,10 +7,11 @@ import { benchFigure, benchTextOf, predictionSays } from '#words/principles'
 definePageMeta({
   layout: 'bay',
   roles: ['apprentice', 'instructor', 'assessor'],
-  validate: (route) => isBenchCode(String(route.params.code)),
   key: (route) => String(route.params.code),
 })
 const code = String(useRoute().params.code) as BenchCode
+if (!isBenchCode(code))
+  throw createError({ statusCode: 404, statusMessage: 'There is no such bench.', fatal: true })
 const bench = benchOf(code)
 const text = benchTextOf(code)
 const { settings, typed, predicted, isOn, figures, verdict, set, predict, switchOn } = usePrinciple(bench)

@@ -1,0 +1,40 @@
+/* A long page shows a screenful at once and the rest frame by frame. */
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { effectScope, type EffectScope } from 'vue'
+import { useGradually } from '../../app/composables/useGradually'
+
+let frames: (() => void)[]
+let scope: EffectScope
+beforeEach(() => {
+  frames = []
+  scope = effectScope()
+  vi.stubGlobal('requestAnimationFrame', (next: () => void) => frames.push(next))
+  vi.stubGlobal('cancelAnimationFrame', (id: number) => (frames[id - 1] = () => undefined))
+})
+afterEach(() => {
+  scope.stop()
+  vi.unstubAllGlobals()
+})
+const frame = () => frames.at(-1)!()
+
+it('one part more with each frame, until it is whole', () => {
+  const { shown, isWhole } = scope.run(() => useGradually(() => 4, 2))!
+  expect([shown.value, isWhole.value]).toEqual([2, false])
+  frame()
+  expect([shown.value, isWhole.value]).toEqual([3, false])
+  frame()
+  expect([shown.value, isWhole.value]).toEqual([4, true])
+  const asked = frames.length
+  frame()
+  expect([shown.value, frames.length]).toEqual([4, asked])
+})
+it('a short page is whole at once', () => {
+  const { isWhole } = scope.run(() => useGradually(() => 1, 2))!
+  expect(isWhole.value).toBe(true)
+})
+it('stops where the page is left before it was whole', () => {
+  const { shown } = scope.run(() => useGradually(() => 9, 2))!
+  scope.stop()
+  frame()
+  expect(shown.value).toBe(2)
+})
