@@ -4,6 +4,7 @@ import type { Installation } from '#core/installation/installation'
 import { makeVariants } from '#core/exercise/variants'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
+import { readBank, writeBank } from '#schemas/question-file'
 
 /** What tries are marked against is looked for longer than what somebody waits for. */
 const LAYOUT_MOVES = 1_000_000
@@ -20,4 +21,4 @@ export const compareAll = (
 
 /* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same
    functions run in place where there is none. */
-export { makeVariants, previewPlant, whatIfQuestions }
+export { makeVariants, previewPlant, readBank, whatIfQuestions, writeBank }

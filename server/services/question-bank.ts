@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import { readBank, writeBank } from '#schemas/question-file'
+import type { BankRead } from '#schemas/question-file'
 import type { BankView, ImportReport } from '#schemas/question-views'
 import type { QuestionBody, QuestionFileBody } from '#schemas/questions'
 import { criteriaOf, type Framework } from '#core/assessment/outcomes/framework'
@@ -12,6 +12,7 @@ import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
 import { Problem } from './problem'
+import { heavy } from '../heavy/pool'
 import { refuseUnseen, seenOf } from './seen'
 import type { Book } from '#core/regulations/book/book'
 import { questionIn } from '#words/questions/book-cells'
@@ -92,17 +93,35 @@ export function saveQuestion(context: Context, actor: Person, body: QuestionBody
   return showBank(context, actor)
 }
 
-export function exportBank(context: Context, actor: Person, as: 'json' | 'qti') {
+/** The bank as a file; a package of hundreds of questions is put together away from the server's thread. */
+export async function exportBank(context: Context, actor: Person, as: 'json' | 'qti') {
   allow(actor, 'question.see')
-  return writeBank(bankOf(context), as)
+  const file = await heavy('writeBank', bankOf(context), as)
+  // What comes from another thread is plain bytes.
+  return { ...file, content: Buffer.from(file.content) }
 }
 
-/** Takes a file in: what is right is added or replaces its like, what is not is named, and the rest goes on. */
-export function importBank(context: Context, actor: Person, file: QuestionFileBody): ImportReport {
+/**
+ * Takes a file in: what is right is added or replaces its like, what is not is named, and the rest goes on. It is read
+ * away from the server's thread; what is there already is looked up when it is written.
+ */
+export async function importBank(
+  context: Context,
+  actor: Person,
+  file: QuestionFileBody,
+): Promise<ImportReport> {
   allow(actor, 'question.change')
-  const read = readBank(file)
+  const read = await heavy('readBank', file)
   if (!read.ok)
     throw new Problem('questionFileWrong', { fields: [{ field: file.name, message: read.reason }] })
+  return takeIn(context, actor, read)
+}
+
+function takeIn(
+  context: Context,
+  actor: Person,
+  read: Extract<BankRead, { readonly ok: true }>,
+): ImportReport {
   const { repos, now } = context
   const left = [...read.left]
   let [added, replaced] = [0, 0]

@@ -18,6 +18,7 @@ import { endRound, startRound } from '../../server/services/inspections'
 import { createExercise } from '../../server/services/exercises'
 import { setAtOnce } from '../../server/services/set-exercise'
 import {
+  exportBank,
   importBank,
   bankOf,
   saveQuestion,
@@ -298,7 +299,7 @@ describe('the bank', () => {
     })
     expect(bankOf(centre.context)).toHaveLength(SHIPPED_QUESTIONS.length - 1)
   })
-  it('a file with doubled codes takes the first; what is there already, in whatever order of its parts, adds nothing', () => {
+  it('a file with doubled codes takes the first; what is there already, in whatever order of its parts, adds nothing', async () => {
     const content = Buffer.from(
       JSON.stringify({
         format: 'nakshi.questions',
@@ -310,11 +311,45 @@ describe('the bank', () => {
         ],
       }),
     ).toString('base64')
-    const report = importBank(centre.context, centre.instructor, { name: 'bank.json', content })
+    const report = await importBank(centre.context, centre.instructor, { name: 'bank.json', content })
     expect(report).toMatchObject({ added: 1, replaced: 0, left: [expect.stringContaining('twice')] })
     expect(bankOf(centre.context).filter(({ code }) => code === 'centre-1')).toMatchObject([
       { text: own.text },
     ])
+  })
+})
+
+describe('a file that is read while somebody writes', () => {
+  const own = { ...SHIPPED_QUESTIONS[0]!, code: 'centre-9' }
+  it('meets what was saved meanwhile: it replaces it, and nothing is there twice', async () => {
+    const content = Buffer.from(
+      JSON.stringify({
+        format: 'nakshi.questions',
+        version: 1,
+        questions: [{ ...own, text: 'From the file?' }],
+      }),
+    ).toString('base64')
+    const reading = importBank(centre.context, centre.instructor, { name: 'bank.json', content })
+    saveQuestion(centre.context, centre.instructor, {
+      question: { ...own, text: 'Typed meanwhile?' },
+      version: null,
+      isRetired: false,
+    })
+    expect(await reading).toMatchObject({ added: 0, replaced: 1, left: [] })
+    expect(
+      bankOf(centre.context)
+        .filter(({ code }) => code === own.code)
+        .map(({ text }) => text),
+    ).toEqual(['From the file?'])
+  })
+  it('a package of the whole bank comes back as it went', async () => {
+    const { content } = await exportBank(centre.context, centre.instructor, 'qti')
+    expect(
+      await importBank(centre.context, centre.instructor, {
+        name: 'bank.zip',
+        content: content.toString('base64'),
+      }),
+    ).toMatchObject({ added: 0 })
   })
 })
 
