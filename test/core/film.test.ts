@@ -89,6 +89,21 @@ describe('a film', () => {
       }
     }
   })
+  it('every experiment has something to watch at both ends of its settings', () => {
+    for (const { code, settings, run } of EXPERIMENTS)
+      for (const end of ['min', 'max'] as const) {
+        const chosen = settings.map((one) => [
+          one.key,
+          one.choices?.at(end === 'min' ? 0 : -1)?.value ?? one[end],
+        ])
+        const { scenes } = run(Object.fromEntries(chosen))
+        expect(scenes.length, code).toBeGreaterThan(0)
+        for (const { rig, state, actions, untilS } of scenes)
+          expect(filmOf(rig, state, actions, untilS).length, code).toBeGreaterThan(0)
+        // One of several is told by its name.
+        expect(new Set(scenes.map(({ name }) => name)).size, code).toBe(scenes.length)
+      }
+  })
   it('what flows as the bay stands is what the last picture shows', () => {
     const rig = heated(1500)
     const last = filmOf(rig, quiet(rig), inTurn(ON), 5).at(-1)!

@@ -2,7 +2,7 @@ import type { Rig } from '../model/rig'
 import { benchBoard } from './bench-board'
 import { batteryBoard, threeSwitches } from './hand-made'
 import { withSharedNeutral } from './shared-neutral'
-import { lights, practiceCircuit, practiceInstallation, practiceRig, sockets } from './installations'
+import { THREE_LINES, lathe, lights, practiceInstallation, practiceRig, sockets } from './installations'
 
 /** A bay to practise on, belonging to no exercise; named in words/practice.ts. */
 export interface PracticeBay {
@@ -29,7 +29,7 @@ const threeLamps = (): Rig =>
   practiceRig(
     'Three-phase board',
     practiceInstallation([lamp('L1', 1, 500), lamp('L2', 2, 300), lamp('L3', 3, 60)], {
-      intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 },
+      intake: THREE_LINES,
       board: { phases: 3 },
     }),
   )
@@ -95,23 +95,7 @@ const BAYS = [
     rig: () =>
       practiceRig(
         'Three-phase motor',
-        practiceInstallation(
-          [
-            practiceCircuit({
-              id: 'c1',
-              name: 'Wheel lathe',
-              way: 1,
-              use: 'motor',
-              phases: 3,
-              cable: { kind: 'multicore', method: 'C' },
-              load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 },
-              isSpread: false,
-              device: { family: 'breaker', curve: 'C' },
-              residualA: null,
-            }),
-          ],
-          { intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 }, board: { phases: 3 } },
-        ),
+        practiceInstallation([lathe()], { intake: THREE_LINES, board: { phases: 3 } }),
       ),
   },
   { code: 'battery', rig: batteryBoard },

@@ -85,3 +85,21 @@ export const lights = (parts: Partial<Circuit> = {}): Circuit =>
     points: 2,
     ...parts,
   })
+
+/** A lathe on three lines, behind a breaker that lets it start. */
+export const lathe = (parts: Partial<Circuit> = {}): Circuit =>
+  practiceCircuit({
+    id: 'c1',
+    name: 'Wheel lathe',
+    way: 1,
+    use: 'motor',
+    phases: 3,
+    cable: { kind: 'multicore', method: 'C' },
+    load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 },
+    isSpread: false,
+    device: { family: 'breaker', curve: 'C' },
+    residualA: null,
+    ...parts,
+  })
+/** What feeds a board with three lines. */
+export const THREE_LINES: Partial<Intake> = { arrangement: 'TN-S', phases: 3, ipfA: 3000 }

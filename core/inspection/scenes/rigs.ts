@@ -1,4 +1,6 @@
 import {
+  THREE_LINES,
+  lathe,
   lights,
   practiceCircuit,
   practiceInstallation,
@@ -71,24 +73,13 @@ export const THREE_PHASE_RIG = once(() =>
     'Workshop board',
     practiceInstallation(
       [
-        practiceCircuit({
-          id: 'c1',
-          name: 'Wheel lathe',
-          way: 1,
-          use: 'motor',
-          phases: 3,
-          cable: { kind: 'multicore', method: 'C' },
-          load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 },
-          isSpread: false,
-          device: { family: 'breaker', curve: 'C' },
-          residualA: null,
-        }),
+        lathe(),
         lights({ id: 'c2', way: 2, line: 'L1', name: 'Pit lighting', residualA: null }),
         lights({ id: 'c3', way: 2, line: 'L2', name: 'Yard lamps', points: 1, residualA: null }),
         sockets({ ...RCBO, id: 'c4', way: 3, line: 'L2', name: 'Bench sockets' }),
         sockets({ ...RCBO, id: 'c5', way: 3, line: 'L3', name: 'Compressor' }),
       ],
-      { intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 }, board: { phases: 3, ways: 3 } },
+      { intake: THREE_LINES, board: { phases: 3, ways: 3 } },
     ),
   ),
 )

@@ -1,7 +1,8 @@
 import { workingState } from '../../../bay/behaviour/state'
 import {
   lights,
-  practiceCircuit,
+  lathe as latheCircuit,
+  THREE_LINES,
   practiceInstallation,
   practiceRig,
   sockets,
@@ -31,23 +32,10 @@ export const workshop = (): Rig =>
 export const lathe = (): Rig =>
   practiceRig(
     'Lathe board',
-    practiceInstallation(
-      [
-        practiceCircuit({
-          id: 'c1',
-          name: 'Wheel lathe',
-          way: 1,
-          use: 'motor',
-          phases: 3,
-          cable: { kind: 'multicore', method: 'C' },
-          load: { basis: 'motor', powerW: 4000, powerFactor: 0.82, efficiency: 0.86, startMultiple: 6 },
-          isSpread: false,
-          device: { family: 'breaker', curve: 'C' },
-          residualA: null,
-        }),
-      ],
-      { intake: { arrangement: 'TN-S', phases: 3, ipfA: 3000 }, board: { phases: 3, name: 'Lathe board' } },
-    ),
+    practiceInstallation([latheCircuit()], {
+      intake: THREE_LINES,
+      board: { phases: 3, name: 'Lathe board' },
+    }),
   )
 
 /** An older board without RCDs: two lighting circuits. */
