@@ -132,7 +132,7 @@ export function threePhaseGround(rig: Rig, material: CaseMaterial): Shapes {
     rounded(2, rect('brass', BAR_X - 24, y, BAR_W, 22)),
     words(BAR_X - 46, y + 18, name, 'words plain'),
     ...Array.from({ length: Math.floor((BAR_W - 20) / SCREW_STEP) }, (_, i) =>
-      words(BAR_X + 28 + i * SCREW_STEP, y + 40, String(i + 1), 'words fine'),
+      words(BAR_X + 28 + i * SCREW_STEP, y + 42, String(i + 1), 'words plain'),
     ),
   ]
   return [
