@@ -11,7 +11,8 @@ import type { RunView, ShownView } from '#schemas/isolation-views'
 type SeenDevice = RunView['devices'][number]
 
 /** On the strip below a device: the number of its way, or its name short enough for its width. */
-export const stripName = (name: string): string => name.replace(/^Way /, '').replace('Main switch', 'Main')
+export const stripName = (name: string): string =>
+  name.split(',')[0]!.replace(/^Way /, '').replace('Main switch', 'Main')
 
 /** What is to be seen of a device, in one line. */
 export function deviceSeen({ name, says, isOn, secured }: SeenDevice): string {

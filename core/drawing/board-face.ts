@@ -34,6 +34,7 @@ const COVER = 46
 /** Where a lever stands that is off. */
 const LEVER_OFF_Y = WINDOW_Y - COVER + 107
 const CHART_W = 214
+const CASE_H = 240
 const FACE_H = 306
 const FACE_H_WITH_HASP = 326
 
@@ -47,13 +48,14 @@ const foldedChart: Shapes = [
 
 /**
  * A board as one stands before it: cover on, levers in its window, names on the strip, and what hangs at the levers.
- * `charted`: the lines of the circuit chart, where somebody has opened the door on which it stands.
+ * `charted`: the lines of the circuit chart, where somebody has opened the door on which it stands; null for the board alone.
  */
-export function boardFace(devices: readonly FaceDevice[], charted: readonly string[]): BoardFace {
+export function boardFace(devices: readonly FaceDevice[], charted: readonly string[] | null): BoardFace {
   const railW = devices.reduce((sum, { modules }) => sum + modules * MODULE_W, 0)
   // The chart has its place beside the board before it is read, so that nothing moves under the hand.
-  const w = railW + EDGE * 2 + CHART_W
+  const w = railW + EDGE * 2 + (charted === null ? 0 : CHART_W)
   const windowH = DEVICE_H - COVER * 2
+  const hangingH = devices.some(({ secured }) => secured.hasHasp) ? FACE_H_WITH_HASP : FACE_H
   let x = EDGE
   const placed = devices.map((device) => {
     const at = x
@@ -62,12 +64,14 @@ export function boardFace(devices: readonly FaceDevice[], charted: readonly stri
   })
   return {
     w,
-    h: devices.some(({ secured }) => secured.hasHasp) ? FACE_H_WITH_HASP : FACE_H,
+    h: charted === null ? CASE_H : hangingH,
     ground: [
-      ...boardCase('metal', railW + EDGE * 2, 240),
-      rounded(3, rect('painted', 10, 10, railW + EDGE * 2 - 20, 220)),
+      ...boardCase('metal', railW + EDGE * 2, CASE_H),
+      rounded(3, rect('painted', 10, 10, railW + EDGE * 2 - 20, CASE_H - 20)),
       rounded(2, rect('dark', EDGE - 6, WINDOW_Y - 6, railW + 12, windowH + 12)),
-      put(railW + EDGE * 2 + 12, 12, charted.length > 0 ? chart(charted) : foldedChart),
+      ...(charted === null
+        ? []
+        : [put(railW + EDGE * 2 + 12, 12, charted.length > 0 ? chart(charted) : foldedChart)]),
     ],
     devices: placed.map(({ device, at, w: wide }) => ({
       id: device.id,

@@ -15,7 +15,9 @@ import {
 import type { Secured } from '#core/drawing/securing'
 import { replay } from '#core/isolation/trainer/run'
 import { SCENARIO_CODES } from '#core/isolation/trainer/scenarios/scenarios'
-import { faceOf, securedIn, workPointOf } from '#core/isolation/trainer/seen'
+import { faceOf, facesOf } from '#core/bay/layout/face'
+import { practiceBay } from '#core/bay/practice/bays'
+import { securedIn, workPointOf } from '#core/isolation/trainer/seen'
 import type { DevicePart } from '#core/bay/model/rig'
 import { svgOf } from '../support/scene-svg'
 
@@ -122,6 +124,20 @@ describe('a board from before it', () => {
     const sound = after('bench').rig.parts.find(({ id }) => id === 'b1main') as DevicePart
     expect(welded.solid).not.toEqual(sound.solid)
     expect(faceOf(welded)).toEqual(faceOf(sound))
+  })
+})
+
+describe('a board on its chart', () => {
+  const labels = (code: 'split' | 'three') => {
+    const rig = practiceBay(code)!.rig()
+    return facesOf(rig, 'b1', ({ name }) => name).map(({ label }) => label)
+  }
+  it('has each section behind its RCD, and with three lines each way with its lines', () => {
+    expect(labels('split')).toEqual(['Main switch', 'RCD A', 'Way 1', 'RCD B', 'Way 2'])
+    expect(labels('three')).toEqual(['Main switch', 'Way 1L1', 'Way 1L2', 'Way 1L3'])
+  })
+  it('stands alone, without the place of a chart beside it', () => {
+    expect(boardFace(board(), null).w).toBeLessThan(boardFace(board(), []).w)
   })
 })
 

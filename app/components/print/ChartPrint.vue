@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { facesOf } from '#core/bay/layout/face'
+import { buildRig } from '#core/bay/build/build'
+import { boardFace } from '#core/drawing/board-face'
 import { designOf } from '#core/exercise/assignment'
 import type { Exercise } from '#core/exercise/exercise'
 import { stepWords } from '#core/design/model/step-kinds'
@@ -7,6 +10,7 @@ import { CABLE_NAME, wayWords } from '#words/names'
 import { sourcesOf } from '#core/testing/records/test-record'
 import { SUPPLIES_DUTY, suppliesNotice } from '#words/test-record'
 import { isFrom } from '#core/regulations/editions'
+import { stripName } from '~/texts/isolation'
 
 /** The chart beside each board and the labels on it. */
 const props = defineProps<{ exercise: Exercise; labels: boolean }>()
@@ -19,6 +23,14 @@ const boards = computed(() =>
       .sort((a, b) => a.circuit.way - b.circuit.way || a.circuit.line.localeCompare(b.circuit.line)),
   })),
 )
+/** Each board as one stands before it, its ways numbered; none where the exercise has no design yet. */
+const rig = computed(() => buildRig(props.exercise.installation, design.value, props.exercise.title))
+const faceOf = (board: string) =>
+  rig.value &&
+  boardFace(
+    facesOf(rig.value, board, ({ name }) => stripName(name)),
+    null,
+  )
 const words = (values: Readonly<Partial<Record<StepKey, number>>>, step: StepKey) =>
   values[step] === undefined ? '–' : stepWords(step, values[step])
 const interval = computed(() => (isFrom(props.exercise.edition, '18') ? 'six-monthly' : 'quarterly'))
@@ -44,6 +56,7 @@ const hasRcd = (circuits: (typeof boards.value)[number]['circuits']) =>
         {{ words(board.values, 'demand') }}
       </p>
     </header>
+    <BoardFace v-if="!labels && faceOf(board.scope)" :face="faceOf(board.scope)!" :name="board.board.name" />
     <table v-if="!labels" class="grid-table">
       <thead>
         <tr>

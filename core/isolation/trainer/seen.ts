@@ -1,21 +1,7 @@
-import { modulesOf } from '../../bay/model/modules'
-import type { DevicePart, Part } from '../../bay/model/rig'
-import type { FaceDevice } from '../../drawing/board-face'
+import type { Part } from '../../bay/model/rig'
 import type { WorkPoint } from '../../drawing/point-of-work'
 import type { Secured } from '../../drawing/securing'
 import type { TrainerState } from './state'
-
-/** How a device looks from before the board, by what it is and not by how it does. */
-export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' | 'print'> {
-  const modules = modulesOf(device)
-  const { overcurrent, residual, ratingA } = device
-  if (device.role === 'main-switch') return { kind: 'switch', modules, print: `${ratingA} A` }
-  if (residual && overcurrent)
-    return { kind: 'rcbo', modules, print: `${overcurrent.curve ?? ''} ${ratingA}` }
-  if (residual) return { kind: 'rcd', modules, print: `${residual.ratedA * 1e3} mA` }
-  if (overcurrent && overcurrent.curve === null) return { kind: 'fuse', modules, print: `${ratingA} A` }
-  return { kind: 'breaker', modules, print: `${overcurrent?.curve ?? ''} ${ratingA}` }
-}
 
 /** What hangs at a device: another person's padlock as soon as it is off, one's own, a hasp, a notice. */
 export function securedIn(
