@@ -69,3 +69,9 @@ export interface FilmView {
   readonly rig: Rig
   readonly frames: readonly Frame[]
 }
+
+/** Films of one prediction, which they name: an answer that comes late never stands beside another. */
+export interface FilmsView {
+  readonly prediction: number
+  readonly films: readonly FilmView[]
+}

@@ -12,7 +12,7 @@ const back = () => (window.history.state?.back ? router.back() : navigateTo('/')
 
 <template>
   <section class="missing" role="alert">
-    <h1>{{ isMissing ? 'Nothing to see here' : 'This could not be shown' }}</h1>
+    <h1>{{ isMissing ? 'Not found' : 'This could not be shown' }}</h1>
     <p>{{ problem.message }}</p>
     <div class="row">
       <el-button type="primary" @click="back">Back</el-button>

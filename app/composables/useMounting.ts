@@ -1,7 +1,7 @@
 import { computed, ref, type Ref } from 'vue'
 import { FROM_BARE, boxesOf, canBeBare } from '#core/bay/mount/box'
 import { fits, mountOn } from '#core/bay/mount/mounted'
-import { modulesOf, type OnRail } from '#core/bay/model/modules'
+import { modulesOf, type OnRail } from '#core/bay/model/rail'
 import { unproved } from '#core/bay/mount/proof'
 import type { WiringFields } from '#core/bay/model/wiring'
 import type { BayState } from '#core/bay/behaviour/state'
@@ -9,7 +9,7 @@ import type { BayView } from '#schemas/bay-views'
 import { warn } from '../utils/warn'
 
 /** What a hand holds from the box: a device by its part, or a blank. */
-export type Picked = { readonly is: 'device'; readonly id: string } | { readonly is: 'blank' }
+type Picked = { readonly is: 'device'; readonly id: string } | { readonly is: 'blank' }
 
 /** A change of these leaves no proof of a pole standing. */
 const LOSES_PROOFS = /^(wire|mount|comb|rail|from)\./
@@ -56,7 +56,8 @@ export function useMounting(view: Readonly<Ref<BayView | null>>, fields: WiringF
     if (!mounted.value!.mounting.rails.has(board)) return 'Fit the rail first: devices clip onto it.'
     if (!fits(box, places.value, part, place))
       return `${part.name} takes ${modulesOf(part)} modules: there is no room for it at ${place}.`
-    return { [`mount.${part.id}`]: String(place), [`cover.${board}.${place}`]: '' }
+    const under = Array.from({ length: modulesOf(part) }, (_, i) => [`cover.${board}.${place + i}`, ''])
+    return { ...Object.fromEntries(under), [`mount.${part.id}`]: String(place) }
   }
 
   /** A part back in the box, with every conductor at it. */

@@ -1,4 +1,5 @@
 import { proofField, proofText, type PoleProof } from '#core/bay/mount/proof'
+import { warn } from '~/utils/warn'
 import type { useBayRun } from './useBayRun'
 import type { useBayWiring } from './useBayWiring'
 
@@ -13,7 +14,8 @@ export function useProving(wiring: ReturnType<typeof useBayWiring>, run: ReturnT
       ratedA: 0.03,
       multiple: 1,
     })
-    if (display.is === 'reading')
-      wiring.change({ [proofField({ device, pole, position })]: proofText(display.reading) })
+    const text = display.is === 'reading' ? proofText(display.reading) : ''
+    if (text === '') return warn('This could not be read. Switch everything off and check the wiring first.')
+    wiring.change({ [proofField({ device, pole, position })]: text })
   }
 }

@@ -1,5 +1,5 @@
 /** How a conductor that carries a current is drawn: stitches that move, the closer the more flows. */
-export interface Stitches {
+interface Stitches {
   /** From the first stitch to the next, px. */
   readonly periodPx: number
   /** From its first end to its other, or back. */

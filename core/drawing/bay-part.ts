@@ -11,7 +11,7 @@ interface RailDevice {
   readonly hasTest: boolean
 }
 /** Where the lever's slot begins on a device of a rail. */
-export const SLOT_Y = 22
+const SLOT_Y = 22
 const SLOT_H = 42
 const LEVER_Y: Readonly<Record<Lever, number>> = { on: 3, tripped: 12, off: 21 }
 
@@ -90,7 +90,7 @@ const heater = ({ isOn, isWorking }: Standing): Shapes => [
 ]
 
 /** What stands at the wall of a bay or at its intake. */
-export type WallPart =
+type WallPart =
   | { readonly kind: 'socket'; readonly gangs: 1 | 2; readonly load: unknown }
   | {
       readonly kind:

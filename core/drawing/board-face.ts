@@ -11,7 +11,7 @@ export interface FaceDevice extends Pick<DeviceDrawn, 'kind' | 'modules' | 'prin
   readonly label: string
 }
 
-export interface FacePlaced {
+interface FacePlaced {
   readonly id: string
   readonly x: number
   readonly w: number
@@ -48,7 +48,7 @@ const foldedChart: Shapes = [
 
 /**
  * A board as one stands before it: cover on, levers in its window, names on the strip, and what hangs at the levers.
- * `charted`: the lines of the circuit chart, where somebody has opened the door on which it stands; null for the board alone.
+ * `charted`: the lines of the circuit chart once somebody has read it, none before; null for the board alone.
  */
 export function boardFace(devices: readonly FaceDevice[], charted: readonly string[] | null): BoardFace {
   const railW = devices.reduce((sum, { modules }) => sum + modules * MODULE_W, 0)

@@ -1,7 +1,7 @@
 import { circle, path, put, rect, rounded, screw, words, type Shape, type Shapes } from './shape'
 
 /** Whose padlock it is: each person's has a colour of its own. */
-export type PadlockOf = 'own' | 'other'
+type PadlockOf = 'own' | 'other'
 
 /** A lock-off device clamped over a lever that is off, about the lever's middle; its eye hangs below. */
 export const lockOff = (): Shapes => [
@@ -27,11 +27,11 @@ export const hasp = (): Shapes => [
   ...HASP_HOLES.map((x) => circle('dark', x, 32, 4)),
 ]
 /** Where padlocks hang on a hasp, from its eye. */
-export const HASP_HOLES = [-17, 0, 17] as const
-export const HASP_HANG_Y = 27
+const HASP_HOLES = [-17, 0, 17] as const
+const HASP_HANG_Y = 27
 
 /** A caution notice, written on or blank, on a string of a length; 84 wide and high. */
-export const cautionTag = (isWritten: boolean, stringed: number): Shapes => [
+const cautionTag = (isWritten: boolean, stringed: number): Shapes => [
   path('line', `M0 0Q5 ${stringed / 2} 0 ${stringed + 4}`, 1.6),
   rounded(4, rect('notice', -42, stringed, 84, 84)),
   circle('dark', 0, stringed + 8, 3),

@@ -1,6 +1,7 @@
 import { fedEnds, isFedAtBothEnds } from '../bay/behaviour/fed-ends'
 import type { Seriousness } from '../findings/seriousness'
 import type { Bar, BoardFrame, DevicePart, Part, Rig } from '../bay/model/rig'
+import { spareWaysOf } from '../bay/model/rail'
 import type { Policy } from '../policies/policy'
 
 /** How serious what was seen is. */
@@ -110,7 +111,7 @@ function boardItems(rig: Rig, board: BoardFrame, devices: readonly DevicePart[])
   const enclosure = (['cover', 'ipTop', 'ipSides', 'grommets'] as const).map((what) =>
     item({ group: 'enclosure', what, part: name, id }),
   )
-  const spare = spareWays(rig, board).map((way) => {
+  const spare = spareWaysOf(board, rig.parts).map((way) => {
     const part = `${name}, way ${way}${blanks.includes(way) ? '' : ' (open)'}`
     return item({ group: 'enclosure', what: 'blank', part, id: `${id}w${way}` })
   })
@@ -178,14 +179,4 @@ function conductorItems(
     ...(dressing === 'marked' ? ['dressing' as const] : []),
   ]
   return looked.map((what) => item({ group: 'conductors', what, part: 'All', id: 'all' }))
-}
-
-/** Ways of a board on which nothing stands. */
-function spareWays(rig: Rig, { id: board, ways }: BoardFrame): number[] {
-  const taken = new Set(
-    rig.parts.flatMap((part) =>
-      part.kind === 'device' && part.board === board && part.way !== null ? [part.way] : [],
-    ),
-  )
-  return Array.from({ length: ways }, (_, i) => i + 1).filter((way) => !taken.has(way))
 }

@@ -10,13 +10,14 @@ import {
   applyWiring,
   bareRig,
   givenWires,
+  intakeWires,
   routesOf,
   wiringFields,
   type WiringFields,
 } from '#core/bay/model/wiring'
 import { FROM_BARE, canBeBare } from '#core/bay/mount/box'
 import { mountingLacks, type MountingLack } from '#core/bay/mount/check'
-import { mountOn, mountingFields, wiredOn, wiresBeforeMounting } from '#core/bay/mount/mounted'
+import { mountOn, mountingFields, wiredOn } from '#core/bay/mount/mounted'
 import { differenceWords } from '#words/differences'
 import { mountingWords } from '#words/mounting'
 import { rigSentence } from '#words/rig-problems'
@@ -155,7 +156,7 @@ export function wiredBay(
   const stored = context.repos.bays.of(actor.id, key)?.fields ?? {}
   if (!beginsBare(source, stored)) return { fields: wiringFields(intended) }
   // Spare places are closed by what is mounted, not by the ways of the finished board.
-  const wired = Object.entries(wiringFields(intended, wiresBeforeMounting(intended))).filter(
+  const wired = Object.entries(wiringFields(intended, intakeWires(intended))).filter(
     ([name]) => !name.startsWith('blank.'),
   )
   return {
@@ -179,7 +180,7 @@ export function checkBay({ repos }: Context, actor: Person, key: string): BayChe
     : applyWiring(bareRig(intended), routes, fields)
   const problems = rigProblems(built).map(rigSentence)
   repos.bays.countCheck(actor.id, key)
-  const came = isBare ? wiresBeforeMounting(intended) : givenWires(intended)
+  const came = isBare ? intakeWires(intended) : givenWires(intended)
   const asked = intended.wires.length - came.length
   const parts = indexParts(intended)
   const found = problems.length > 0 ? [] : compareRigs(intended, built)

@@ -1,7 +1,7 @@
 import { filmOf } from '#core/bay/behaviour/film'
 import { EXPERIMENTS, experiment } from '#words/experiments/experiments'
 import type { PredictionBody } from '#schemas/requests'
-import type { ExperimentHead, FilmView, PredictionView } from '#schemas/bay-views'
+import type { ExperimentHead, FilmsView, PredictionView } from '#schemas/bay-views'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
@@ -39,18 +39,19 @@ export function predict(
 }
 
 /** The outcome of one's own prediction to be watched; computed anew from its settings. */
-export function filmOfPrediction({ repos }: Context, actor: Person, id: number): FilmView[] {
+export function filmOfPrediction({ repos }: Context, actor: Person, id: number): FilmsView {
   allow(actor, 'bay.use')
   const prediction = repos.predictions.one(actor.id, id)
   const found = prediction && experiment(prediction.experiment)
   if (!found) throw new Problem('notFound')
-  return found
+  const films = found
     .run(prediction.settings)
     .scenes.map(({ name, rig, state, actions, untilS }) => ({
       name,
       rig,
       frames: filmOf(rig, state, actions, untilS),
     }))
+  return { prediction: id, films }
 }
 
 export function addMeasured({ repos }: Context, actor: Person, id: number, measured: string): void {

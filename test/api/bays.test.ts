@@ -109,7 +109,7 @@ describe('predictions', () => {
       'notFound',
     )
     // What happened is watched by whoever predicted it, and kept nowhere: it follows from the settings.
-    const films = filmOfPrediction(centre.context, centre.apprentice, prediction.id)
+    const { films } = filmOfPrediction(centre.context, centre.apprentice, prediction.id)
     expect(films.map(({ name }) => name)).toEqual(['Sound', 'Neutral lost'])
     expect(films[0]!.frames[0]!.working).toHaveLength(3)
     expect(prediction.computed).not.toHaveProperty('scenes')

@@ -64,6 +64,12 @@ describe('a device in the hand', () => {
   })
 })
 
+it('a device clears the blanks under all of its modules, so that none is there again when it moves', () => {
+  const { picked, touchPlace } = mounting({ 'rail.b1': 'fitted', 'cover.b1.4': 'fitted' })
+  picked.value = { is: 'device', id: 'b1rcd' }
+  expect(touchPlace('b1', 3)).toEqual({ 'mount.b1rcd': '3', 'cover.b1.3': '', 'cover.b1.4': '' })
+})
+
 describe('taking a part off', () => {
   it('takes the conductors at it, and no other whose name begins alike', () => {
     const { takeOff } = mounting({

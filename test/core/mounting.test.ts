@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { compareRigs } from '#core/bay/compare/compare'
 import { layoutBay } from '#core/bay/layout/layout'
 import { rigProblems } from '#core/bay/model/check'
-import { modulesOf } from '#core/bay/model/modules'
-import { routesOf, wiringFields, type WiringFields } from '#core/bay/model/wiring'
+import { modulesOf } from '#core/bay/model/rail'
+import { intakeWires, routesOf, wiringFields, type WiringFields } from '#core/bay/model/wiring'
 import { boxesOf, canBeBare } from '#core/bay/mount/box'
 import { mountingLacks } from '#core/bay/mount/check'
-import { fits, mountOn, mountingFields, wiredOn, wiresBeforeMounting } from '#core/bay/mount/mounted'
+import { fits, mountOn, mountingFields, wiredOn } from '#core/bay/mount/mounted'
 import { isProof, polesToProve, proofField, proofText } from '#core/bay/mount/proof'
 import { benchBoard } from '#core/bay/practice/bench-board'
 import { PRACTICE_BAYS } from '#core/bay/practice/bays'
@@ -22,9 +22,7 @@ import type { DevicePart, Rig, Socket } from '#core/bay/model/rig'
 const bench = benchBoard()
 const whole = (rig: Rig): Record<string, string> => ({
   ...Object.fromEntries(
-    Object.entries(wiringFields(rig, wiresBeforeMounting(rig))).filter(
-      ([name]) => !name.startsWith('blank.'),
-    ),
+    Object.entries(wiringFields(rig, intakeWires(rig))).filter(([name]) => !name.startsWith('blank.')),
   ),
   ...mountingFields(rig),
 })
@@ -115,6 +113,29 @@ describe('the rail', () => {
     expect(main.x).toBeGreaterThan(slots[1]!.x)
     expect(main.x + main.w).toBeLessThan(slots[2]!.x)
     expect(rails).toHaveLength(1)
+  })
+})
+
+describe('every bare rail', () => {
+  it('is drawn with nothing over anything else, RCBOs with two terminals in one module too', () => {
+    for (const { code, rig: make } of PRACTICE_BAYS) {
+      const intended = make()
+      if (!canBeBare(intended)) continue
+      const boxes = boxesOf(intended)
+      const fields = Object.entries(mountingFields(intended))
+      // Whole, and with every second device still in the box: open places lie between the rest.
+      for (const kept of [() => true, (i: number) => i % 2 === 0]) {
+        const { rig, mounting } = mountOn(intended, Object.fromEntries(fields.filter((_, i) => kept(i))))
+        const layout = layoutBay(rig, { boxes, mounting })
+        const onRail = layout.boxes.filter(({ part }) => mounting.places.has(part.id))
+        const spans = [...onRail, ...layout.slots].sort((a, b) => a.y - b.y || a.x - b.x)
+        for (const [i, { x, y, w }] of spans.entries()) {
+          const next = spans[i + 1]
+          if (next?.y === y) expect(x + w, code).toBeLessThan(next.x)
+        }
+        for (const { x, w } of spans) expect(x + w, code).toBeLessThanOrEqual(layout.width)
+      }
+    }
   })
 })
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { railArrester, railDevice } from '#core/drawing/bay-part'
 import { LEAST_COMB } from '#core/bay/mount/mounted'
-import { modulesOf, type OnRail } from '#core/bay/model/modules'
+import { modulesOf, type OnRail } from '#core/bay/model/rail'
 import { deviceMark } from '~/texts/bay'
 
 /** The box of parts of a bare enclosure: what is in the hand, what stands where, rail, bars, busbar, blanks. */

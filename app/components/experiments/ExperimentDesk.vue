@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ExperimentHead, FilmView, PredictionView } from '#schemas/bay-views'
+import type { ExperimentHead, FilmsView, PredictionView } from '#schemas/bay-views'
 
 /** One experiment: predicted first, then computed at the server, then compared with what was measured. */
 const { trial } = defineProps<{ trial: ExperimentHead }>()
@@ -14,18 +14,12 @@ const { isBusy, act } = useAct()
 const tries = computed(() => all.value?.filter((entry) => entry.experiment === code) ?? [])
 const opened = ref<number | null>(null)
 const shown = computed(() => tries.value.find(({ id }) => id === opened.value))
-/** Of the try that is shown; a film that comes late never stands beside another try. */
-const film = shallowRef<{ readonly id: number; readonly films: readonly FilmView[] } | null>(null)
+const {
+  data: film,
+  problem: filmProblem,
+  refresh: askFilm,
+} = useServer<FilmsView>(() => (opened.value === null ? null : `predictions/${opened.value}/film`))
 const measured = ref('')
-watch(opened, async (id) => {
-  if (id === null) return
-  try {
-    const films = await call<FilmView[]>('GET', `predictions/${id}/film`)
-    if (opened.value === id) film.value = { id, films }
-  } catch (error) {
-    showProblem(error)
-  }
-})
 watch(shown, (entry) => (measured.value = entry?.measured ?? ''))
 
 const tryIt = () =>
@@ -133,7 +127,8 @@ const settingWords = (entry: PredictionView) =>
         <h2>What happens</h2>
         <p class="small soft">{{ settingWords(shown) }}</p>
         <TripCurve v-if="shown.computed.curve" v-bind="shown.computed.curve" />
-        <ExperimentFilm v-if="film?.id === shown.id" :key="shown.id" :films="film.films" />
+        <ExperimentFilm v-if="film?.prediction === shown.id" :key="shown.id" :films="film.films" />
+        <ServerProblem v-else-if="filmProblem" :problem="filmProblem" @retry="askFilm" />
         <div v-else class="skeleton film-room" />
         <ol v-if="shown.computed.lines.length" class="lines">
           <li v-for="(line, i) in shown.computed.lines" :key="i">{{ line }}</li>

@@ -1,18 +1,19 @@
 import type { PartsBox } from '../mount/box'
 import { occupied, type Mounting } from '../mount/mounted'
-import { railPartsOf, type OnRail } from '../model/modules'
-import type { BoardFrame, Busbar, DevicePart, Part, Rig } from '../model/rig'
+import { modulesOf, railOrder, spareWaysOf, type OnRail } from '../model/rail'
+import type { BoardFrame, Busbar, Part, Rig } from '../model/rig'
 import { partIdOf, terminalsOf } from '../model/terminals'
 import { centred, type DrawingSheet } from './drawing-sheet'
-import { GAP, HEAD, PAD, PITCH, TERMINAL_R, isWay, railOrder } from './placed'
+import { GAP, HEAD, PAD, PITCH, TERMINAL_R, isWay } from './placed'
 
 const BAR_H = 52
 const DEVICE_H = 122
 const SLOT_W = 40
 const BOTH_SIDES = ['left', 'right'] as const
 
-/** From one module of a bare rail to the next. */
-const MODULE_STEP = SLOT_W + 6
+const BESIDE = 6
+/** From one slot or module to the next, at least. */
+const LEAST_STEP = SLOT_W + BESIDE
 
 /** Boards that are mounted from a box of parts. */
 export interface BareRails {
@@ -48,7 +49,7 @@ export function layOutBoard(
   const combsTop = layOutCombs(sheet, rig, devices, {
     y: railTop + TERMINAL_R + DEVICE_H + TERMINAL_R,
     x: at.x,
-    mounting: bare?.mounting,
+    cut: box && { mounting: bare!.mounting, step: stepOf(box) },
   })
   const bottom =
     sheet.channel(`${board.id} lower`, combsTop, Math.min(12, 5 + devices.length), BOTH_SIDES) + 6
@@ -58,16 +59,15 @@ export function layOutBoard(
 
 /** Devices one beside the other, then what is spare. */
 function layOutFullRail(sheet: DrawingSheet, rig: Rig, board: BoardFrame, at: Corner): number {
-  const arresters = railPartsOf(rig, board.id).filter(({ kind }) => kind === 'arrester')
-  const rail: OnRail[] = [...railOrder(rig, board.id), ...arresters]
-  const railRight = layOutRail(sheet, board.id, rail, at)
-  return layOutSpareWays(sheet, board, rail, { x: railRight, y: at.y + TERMINAL_R })
+  const railRight = layOutRail(sheet, board.id, railOrder(rig, board.id), at)
+  return layOutSpareWays(sheet, board, spareWaysOf(board, rig.parts), { x: railRight, y: at.y + TERMINAL_R })
 }
 
 /** Each device at its place, and a slot wherever nothing stands; slots alone before there is a rail. */
 function layOutBareRail(sheet: DrawingSheet, box: PartsBox, mounting: Mounting, at: Corner): number {
   const { board, devices, places } = box
-  const right = at.x + places * MODULE_STEP
+  const step = stepOf(box)
+  const right = at.x + places * step
   const y = at.y + TERMINAL_R
   if (mounting.rails.has(board.id))
     sheet.rails.push({ x: at.x, y: y + DEVICE_H / 2 - 14, w: right - at.x, h: 28 })
@@ -75,8 +75,7 @@ function layOutBareRail(sheet: DrawingSheet, box: PartsBox, mounting: Mounting, 
   const covers = mounting.covers.get(board.id)
   for (const part of devices) {
     const place = mounting.places.get(part.id)
-    if (place !== undefined)
-      layOutRail(sheet, board.id, [part], { x: at.x + (place - 1) * MODULE_STEP, y: at.y })
+    if (place !== undefined) layOutRail(sheet, board.id, [part], { x: at.x + (place - 1) * step, y: at.y })
   }
   for (let place = 1; place <= places; place += 1)
     if (!taken.has(place))
@@ -84,9 +83,9 @@ function layOutBareRail(sheet: DrawingSheet, box: PartsBox, mounting: Mounting, 
         board: board.id,
         way: place,
         isBlanked: covers?.has(place) ?? false,
-        x: at.x + (place - 1) * MODULE_STEP,
+        x: at.x + (place - 1) * step,
         y,
-        w: SLOT_W,
+        w: step - BESIDE,
         h: DEVICE_H,
       })
   return right + PAD
@@ -111,17 +110,27 @@ function layOutBars(sheet: DrawingSheet, board: string, bars: readonly Part[], a
 const isBelow = (part: OnRail, terminal: string): boolean =>
   part.kind === 'device' && terminal.endsWith(' in') === isWay(part)
 
+const widthOf = (part: OnRail): number => {
+  const names = terminalsOf(part)
+  const below = names.filter((name) => isBelow(part, name)).length
+  return Math.max(names.length - below, below, isWay(part) ? 1 : 2) * PITCH + 10
+}
+
+/** So far apart that no device is drawn over its modules: an RCBO has two terminals a side in one. */
+const stepOf = ({ devices }: PartsBox): number =>
+  Math.max(LEAST_STEP, ...devices.map((part) => (widthOf(part) + BESIDE) / modulesOf(part)))
+
 function layOutRail(sheet: DrawingSheet, board: string, rail: readonly OnRail[], at: Corner): number {
   let { x } = at
   const y = at.y + TERMINAL_R
   for (const part of rail) {
     const above = terminalsOf(part).filter((name) => !isBelow(part, name))
     const below = terminalsOf(part).filter((name) => isBelow(part, name))
-    const w = Math.max(above.length, below.length, isWay(part) ? 1 : 2) * PITCH + 10
+    const w = widthOf(part)
     sheet.boxes.push({ part, x, y, w, h: DEVICE_H })
     sheet.row(part, above, { x: centred(x, w, above.length), y, channel: `${board} upper` })
     sheet.row(part, below, { x: centred(x, w, below.length), y: y + DEVICE_H, channel: `${board} lower` })
-    x += w + 6
+    x += w + BESIDE
   }
   return x
 }
@@ -129,35 +138,38 @@ function layOutRail(sheet: DrawingSheet, board: string, rail: readonly OnRail[],
 function layOutSpareWays(
   sheet: DrawingSheet,
   board: BoardFrame,
-  rail: readonly OnRail[],
+  spare: readonly number[],
   at: Corner,
 ): number {
-  const used = new Set(rail.flatMap(({ way }) => way ?? []))
-  const spare = Array.from({ length: board.ways }, (_, i) => i + 1).filter((way) => !used.has(way))
   spare.forEach((way, i) =>
     sheet.slots.push({
       board: board.id,
       way,
       isBlanked: null,
-      x: at.x + i * MODULE_STEP,
+      x: at.x + i * LEAST_STEP,
       y: at.y,
       w: SLOT_W,
       h: DEVICE_H,
     }),
   )
-  return at.x + spare.length * MODULE_STEP
+  return at.x + spare.length * LEAST_STEP
 }
 
 interface CombSpace extends Corner {
-  readonly mounting: Mounting | undefined
+  /** Busbars that were cut by hand, on a rail of such modules. */
+  readonly cut: Cut | undefined
+}
+interface Cut {
+  readonly mounting: Mounting
+  readonly step: number
 }
 
 /** Busbars under the rail; more than two stand on levels of their own. Returns where they end. */
 function layOutCombs(
   sheet: DrawingSheet,
   rig: Rig,
-  devices: readonly DevicePart[],
-  { x, y, mounting }: CombSpace,
+  devices: readonly OnRail[],
+  { x, y, cut }: CombSpace,
 ): number {
   const ids = new Set(devices.map(({ id }) => id))
   const combs = rig.busbars.filter(({ teeth }) => teeth.some((tooth) => ids.has(partIdOf(tooth))))
@@ -172,7 +184,7 @@ function layOutCombs(
       id: comb.id,
       y: y + 12 + (hasLevels ? i * 12 : 0),
       teeth,
-      ...(mounting ? cutEnd(comb, mounting, { x, last }) : { right: last, end: 'tooth' as const }),
+      ...(cut ? cutEnd(comb, cut, { x, last }) : { right: last, end: 'tooth' as const }),
     })
   })
   return y + 22 + (hasLevels ? combs.length * 12 : 0)
@@ -181,10 +193,10 @@ function layOutCombs(
 /** Where a busbar that was cut by hand ends. */
 function cutEnd(
   { id, teeth }: Busbar,
-  { places, combs, caps }: Mounting,
+  { mounting: { places, combs, caps }, step }: Cut,
   { x, last }: { readonly x: number; readonly last: number },
 ): { right: number; end: 'bare' | 'capped' } {
   const from = places.get(partIdOf(teeth[0]!)) ?? 1
-  const edge = x + (from - 1 + (combs.get(id) ?? 1)) * MODULE_STEP - MODULE_STEP / 2
+  const edge = x + (from - 1 + (combs.get(id) ?? 1)) * step - step / 2
   return { right: Math.max(last, edge) + 8, end: caps.has(id) ? 'capped' : 'bare' }
 }

@@ -1,7 +1,6 @@
 import type { FaceDevice } from '../../drawing/board-face'
 import type { DevicePart, Rig } from '../model/rig'
-import { modulesOf } from '../model/modules'
-import { railOrder } from './placed'
+import { modulesOf, railOrder } from '../model/rail'
 
 /** How a device looks from before the board, by what it is and not by how it does. */
 export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' | 'print'> {
@@ -17,9 +16,9 @@ export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' 
 
 /** From left to right: by section, or by way and line where each way has three. */
 function standing(rig: Rig, board: string): DevicePart[] {
-  const devices = railOrder(rig, board)
+  const devices = railOrder(rig, board).filter((part): part is DevicePart => part.kind === 'device')
   if (rig.boards.find(({ id }) => id === board)?.phases !== 3) return devices
-  return [...devices].sort((a, b) => (a.way ?? 0) - (b.way ?? 0) || a.name.localeCompare(b.name))
+  return devices.sort((a, b) => (a.way ?? 0) - (b.way ?? 0) || a.name.localeCompare(b.name))
 }
 
 /** The devices of a board in the order of its rail, all on and nothing hung at them, each with what stands below it. */

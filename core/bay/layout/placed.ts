@@ -1,5 +1,4 @@
-import type { BoardFrame, DevicePart, Part, Rig, TerminalRef } from '../model/rig'
-import { partIdOf } from '../model/terminals'
+import type { BoardFrame, DevicePart, Part, TerminalRef } from '../model/rig'
 
 export interface Rect {
   readonly x: number
@@ -76,16 +75,3 @@ const NOTE_W = 92
 export const namedWidth = (name: string): number => Math.max(name.length * LETTER_W, NOTE_W) + PICTURE_W
 
 export const isWay = (part: Part): part is DevicePart => part.kind === 'device' && part.role === 'way'
-
-/** Devices of a board in the order in which they stand: main switch, then each busbar's, then the rest. */
-export function railOrder(rig: Rig, board: string): DevicePart[] {
-  const deviceParts = rig.parts.filter(
-    (part): part is DevicePart => part.kind === 'device' && part.board === board,
-  )
-  const byId = new Map(deviceParts.map((part) => [part.id, part]))
-  const ordered = [
-    ...deviceParts.filter(({ role }) => role === 'main-switch'),
-    ...rig.busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? [])),
-  ]
-  return [...new Set([...ordered, ...deviceParts])]
-}

@@ -67,14 +67,26 @@ export function wayBetween(
   return { lengthM: STRAY_M, run: null }
 }
 
-/** Conductors that a bay comes with: the intake, up to the board's own tails and earth. */
-export function givenWires(rig: Rig): Wire[] {
+/** How many ends of a conductor are at the intake: at a part of no board and no circuit. */
+function endsAtIntake(rig: Rig): (wire: Wire) => number {
   const parts = indexParts(rig)
-  const isIntake = (ref: TerminalRef) => {
+  const isIntake = (ref: TerminalRef): boolean => {
     const part = parts.get(partIdOf(ref))
     return part !== undefined && part.board === null && part.circuit === null
   }
-  return rig.wires.filter(({ from, to }) => isIntake(from) || isIntake(to))
+  return ({ from, to }) => [from, to].filter(isIntake).length
+}
+
+/** Conductors that a bay comes with: the intake, up to the board's own tails and earth. */
+export const givenWires = (rig: Rig): Wire[] => {
+  const ends = endsAtIntake(rig)
+  return rig.wires.filter((wire) => ends(wire) > 0)
+}
+
+/** Conductors that lie there before a bare enclosure is opened: those of the intake among themselves. */
+export const intakeWires = (rig: Rig): Wire[] => {
+  const ends = endsAtIntake(rig)
+  return rig.wires.filter((wire) => ends(wire) === 2)
 }
 
 /** The bay before anybody has worked on it: everything mounted, nothing wired beyond the intake. */

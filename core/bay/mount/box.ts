@@ -1,4 +1,4 @@
-import { modulesOf, railPartsOf, type OnRail } from '../model/modules'
+import { modulesOf, railPartsOf, spareWaysOf, type OnRail } from '../model/rail'
 import type { Bar, BoardFrame, Busbar, Rig } from '../model/rig'
 import { partIdOf } from '../model/terminals'
 
@@ -24,19 +24,12 @@ export function boxesOf(rig: Rig): PartsBox[] {
   return rig.boards.map((board) => {
     const devices = railPartsOf(rig, board.id)
     const ids = new Set(devices.map(({ id }) => id))
-    const used = new Set(devices.flatMap((part) => part.way ?? []))
     return {
       board,
       devices,
       bars: rig.parts.filter((part): part is Bar => part.kind === 'bar' && part.board === board.id),
       busbars: rig.busbars.filter(({ teeth }) => teeth.some((tooth) => ids.has(partIdOf(tooth)))),
-      places: devices.reduce((sum, part) => sum + modulesOf(part), 0) + Math.max(0, board.ways - used.size),
+      places: devices.reduce((sum, part) => sum + modulesOf(part), 0) + spareWaysOf(board, rig.parts).length,
     }
   })
-}
-
-/** Ways that nothing of this board stands on, in their order. */
-export function spareWays({ board, devices }: PartsBox): number[] {
-  const used = new Set(devices.flatMap((part) => part.way ?? []))
-  return Array.from({ length: board.ways }, (_, i) => i + 1).filter((way) => !used.has(way))
 }

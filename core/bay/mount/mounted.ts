@@ -1,8 +1,8 @@
-import type { BoardFrame, Busbar, Part, Rig, Wire } from '../model/rig'
-import { modulesOf, type OnRail } from '../model/modules'
+import type { BoardFrame, Busbar, Part, Rig } from '../model/rig'
+import { modulesOf, railOrder, spareWaysOf, type OnRail } from '../model/rail'
 import { indexParts, partIdOf, terminalNameOf } from '../model/terminals'
-import { applyWiring, type Route, type WiringFields } from '../model/wiring'
-import { boxesOf, spareWays, type PartsBox } from './box'
+import { applyWiring, intakeWires, type Route, type WiringFields } from '../model/wiring'
+import { boxesOf, type PartsBox } from './box'
 
 /**
  * What has been mounted, beside the conductors of a bay: `rail.<board>`, `mount.<part>` (a place of the rail from 1, or
@@ -27,16 +27,6 @@ export interface Mounted {
 
 /** Nothing shorter joins two devices. */
 export const LEAST_COMB = 2
-
-/** The conductors that lie there before a bare enclosure is opened: those of the intake among themselves. */
-export function wiresBeforeMounting(rig: Rig): Wire[] {
-  const parts = indexParts(rig)
-  const isIntake = (ref: string): boolean => {
-    const part = parts.get(partIdOf(ref))
-    return part !== undefined && part.board === null && part.circuit === null
-  }
-  return rig.wires.filter(({ from, to }) => isIntake(from) && isIntake(to))
-}
 
 const isThere = (fields: WiringFields, name: string): boolean => (fields[name] ?? '') !== ''
 const placeIn = (fields: WiringFields, name: string, most: number): number | null => {
@@ -82,7 +72,7 @@ export function mountOn(rig: Rig, fields: WiringFields): Mounted {
     rig: {
       ...rig,
       parts: rig.parts.filter(isMounted),
-      wires: wiresBeforeMounting(rig),
+      wires: intakeWires(rig),
       busbars: boxes.flatMap((box) => box.busbars.flatMap((busbar) => combOn(box, busbar, mounting))),
       boards: boxes.map((box) => blankedFrame(box, mounting)),
     },
@@ -131,7 +121,7 @@ function mountingOf(boxes: readonly PartsBox[], fields: WiringFields): Mounting 
 /** Blanks by the ways that are spare: as many as are covered, from the first one on. */
 function blankedFrame(box: PartsBox, { covers }: Mounting): BoardFrame {
   const count = covers.get(box.board.id)?.size ?? 0
-  return { ...box.board, blanks: spareWays(box).slice(0, count), labels: {} }
+  return { ...box.board, blanks: spareWaysOf(box.board, box.devices).slice(0, count), labels: {} }
 }
 
 /**
@@ -167,7 +157,7 @@ function fieldsOfBox(rig: Rig, box: PartsBox): Record<string, string> {
   const { board, devices, bars, busbars, places } = box
   const at = new Map<string, number>()
   let next = 1
-  for (const part of inRailOrder(rig, box)) {
+  for (const part of railOrder(rig, board.id)) {
     at.set(part.id, next)
     next += modulesOf(part)
   }
@@ -186,16 +176,4 @@ function fieldsOfBox(rig: Rig, box: PartsBox): Record<string, string> {
     ]),
     ...spare.map((place) => [`cover.${board.id}.${place}`, 'fitted']),
   ])
-}
-
-/** Main switch first, then each busbar's devices, then what is left. */
-function inRailOrder(rig: Rig, { devices, busbars }: PartsBox): OnRail[] {
-  const byId = new Map(devices.map((part) => [part.id, part]))
-  return [
-    ...new Set([
-      ...devices.filter((part) => part.kind === 'device' && part.role === 'main-switch'),
-      ...busbars.flatMap(({ teeth }) => teeth.flatMap((tooth) => byId.get(partIdOf(tooth)) ?? [])),
-      ...devices,
-    ]),
-  ]
 }

@@ -4,7 +4,7 @@ import type { WiringFields } from '../model/wiring'
 
 /** A pole of a device that opens is proved in both positions before any supply is put on. */
 export const POSITIONS = ['open', 'closed'] as const
-export type Position = (typeof POSITIONS)[number]
+type Position = (typeof POSITIONS)[number]
 export interface PoleProof {
   readonly device: DevicePart
   readonly pole: Pole
@@ -12,7 +12,7 @@ export interface PoleProof {
 }
 
 /** A closed pole reads less, Ω; common practice, no source. */
-export const CLOSED_BELOW_OHM = 1
+const CLOSED_BELOW_OHM = 1
 
 /** Every pole that opens, of every device of the boards, in both positions. */
 export const polesToProve = ({ parts }: Pick<Rig, 'parts'>): PoleProof[] =>

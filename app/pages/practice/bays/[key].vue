@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { terminalWords } from '#core/bay/model/terminals'
-import { rigSentence } from '#words/rig-problems'
 import { warn } from '~/utils/warn'
 
 definePageMeta({
@@ -11,7 +10,7 @@ definePageMeta({
 
 const key = String(useRoute().params.key)
 const wiring = useBayWiring(key)
-const { view, problem, rig, parts, layout, paths, made, checked, autosave, mounting } = wiring
+const { view, problem, rig, parts, layout, paths, checked, autosave, mounting } = wiring
 const run = useBayRun(() => rig.value)
 const touch = useBayTouch(wiring, run)
 const { mode, pickedPart, pickedWire, start, area, colour } = touch
@@ -28,9 +27,6 @@ const tray = computed(() =>
     ? parts.value.get(pickedPart.value)
     : undefined,
 )
-const given = computed(() => mounting.base.value?.wires.length ?? 0)
-const prove = useProving(wiring, run)
-const troubles = computed(() => wiring.problems.value.map(rigSentence))
 const wireWords = (id: string) => {
   const wire = rig.value?.wires.find((wire) => wire.id === id)
   return wire ? `${terminalWords(parts.value, wire.from)} – ${terminalWords(parts.value, wire.to)}` : id
@@ -61,7 +57,6 @@ function onPlace(board: string, place: number) {
   if (typeof change === 'string') warn(change)
   else wiring.change(change)
 }
-const energise = () => mounting.refusesSupply(run.state.value!) || void run.energise()
 const onMore = useBayFiles({ key, wiring, run, touch })
 
 onMounted(async () => {
@@ -84,6 +79,7 @@ useShortcuts([
       start.value = null
       pickedWire.value = null
       pickedPart.value = null
+      mounting.picked.value = null
     },
   },
   {
@@ -163,85 +159,12 @@ useShortcuts([
         />
       </div>
       <aside ref="panel" class="panel" tabindex="0" aria-label="Beside the bay">
-        <CheckPanel v-if="checked" :check="checked" @show="touch.show" @close="checked = null" />
-        <MountPanel
-          v-if="mode === 'mount'"
-          :mounting="mounting"
-          :fields="autosave.fields"
-          :locked="touch.isLive.value"
-          @change="wiring.change"
-        />
-        <ConnectPanel
-          v-else-if="mode === 'connect'"
-          :wires="made"
-          :given="given"
-          :parts="parts"
-          :boards="rig.boards"
-          :picked="pickedWire"
-          :start="start"
-          :troubles="troubles"
-          :locked="touch.isLive.value"
-          @pick="pickedWire = $event"
-          @take="touch.onTerminal"
-          @out="wiring.takeOut([$event])"
-          @alter="wiring.alter"
-          @label="(board, way, text) => wiring.change({ [`label.${board}.${way}`]: text })"
-        />
-        <ProvePoles
-          v-if="mode === 'operate' && mounting.isBare.value"
-          :rig="rig"
-          :fields="autosave.fields"
-          :is-busy="run.isBusy.value"
-          :is-live="touch.isLive.value"
-          @prove="prove"
-        />
-        <OperatePanel
-          v-if="mode === 'operate'"
-          :parts="rig.parts"
-          :state="run.state.value"
-          :lines="run.lines.value"
-          :loads="run.loads.value"
-          :is-busy="run.isBusy.value"
-          :touching="touch.touching.value"
-          :has-leaks="run.leaks.value.length > 0"
-          :touch-ohm="touch.touchOhm.value"
-          :show-live="showLive"
-          :show-flow="showFlow"
-          @act="touch.act"
-          @energise="energise"
-          @reset="run.reset"
-          @wait="run.wait"
-          @load="run.setLoad"
-          @touch="touch.touching.value = $event"
-          @untouch="run.untouch"
-          @ohm="touch.touchOhm.value = $event"
-          @live="showLive = $event"
-          @flow="showFlow = $event"
-        />
-        <TracePanel
-          v-else-if="mode === 'trace'"
-          :part="pickedPart ? (parts.get(pickedPart) ?? null) : null"
-          :poles="touch.traced.value"
-          :rig="rig"
-          :parts="parts"
-          :shown="touch.shownPole.value"
-          @show="touch.shownPole.value = $event"
-        />
-        <MeasurePanel
-          v-else-if="mode === 'measure'"
-          :settings="touch.settings.value"
-          :at="touch.probes.value"
-          :links="touch.links.value"
-          :freed="touch.freed.value"
-          :taken="touch.taken.value"
-          :parts="parts"
-          :wire-words="wireWords"
-          :is-live="touch.isLive.value"
-          @set="touch.set"
-          @take="touch.onTerminal"
-          @clear="touch.clear"
-          @unlink="touch.unlink"
-          @refit="touch.refit"
+        <BayPanel
+          v-model:show-live="showLive"
+          v-model:show-flow="showFlow"
+          :wiring="wiring"
+          :run="run"
+          :touch="touch"
         />
       </aside>
     </div>
