@@ -120,13 +120,19 @@ const widthOf = (part: OnRail): number => {
 const stepOf = ({ devices }: PartsBox): number =>
   Math.max(LEAST_STEP, ...devices.map((part) => (widthOf(part) + BESIDE) / modulesOf(part)))
 
-function layOutRail(sheet: DrawingSheet, board: string, rail: readonly OnRail[], at: Corner): number {
+function layOutRail(
+  sheet: DrawingSheet,
+  board: string,
+  rail: readonly OnRail[],
+  at: Corner & { readonly wide?: (part: OnRail) => number },
+): number {
   let { x } = at
+  const { wide = widthOf } = at
   const y = at.y + TERMINAL_R
   for (const part of rail) {
     const above = terminalsOf(part).filter((name) => !isBelow(part, name))
     const below = terminalsOf(part).filter((name) => isBelow(part, name))
-    const w = widthOf(part)
+    const w = wide(part)
     sheet.boxes.push({ part, x, y, w, h: DEVICE_H })
     sheet.row(part, above, { x: centred(x, w, above.length), y, channel: `${board} upper` })
     sheet.row(part, below, { x: centred(x, w, below.length), y: y + DEVICE_H, channel: `${board} lower` })
