@@ -2,6 +2,7 @@ import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { writeServiceWorker } from './scripts/build/offline-shell'
+import { pageFiles } from './scripts/build/page-files'
 import { sharedScripts } from './scripts/build/shared-scripts'
 import { copyStaffScripts, staffScripts } from './scripts/build/staff-scripts'
 
@@ -9,6 +10,7 @@ const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
 const staff = staffScripts()
 const shared = sharedScripts(staff.isForAll)
+const files = pageFiles()
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-06-01',
@@ -48,7 +50,9 @@ export default defineNuxtConfig({
     'build:manifest': (manifest) => {
       for (const file of Object.values(manifest))
         if (file.resourceType === 'font' && /-latin-wght-normal\./.test(file.file)) file.preload = true
+      files.takeManifest(manifest)
     },
+    'pages:resolved': files.takePages,
     'nitro:build:public-assets': async (nitro) => {
       const { publicDir } = nitro.options.output
       await writeServiceWorker(
@@ -72,6 +76,7 @@ export default defineNuxtConfig({
   spaLoadingTemplate: 'spa-loading.html',
   typescript: { strict: true },
   nitro: {
+    virtual: { '#page-files': files.asModule },
     hooks: {
       // Threads of the server are one file of their own beside it.
       compiled: async (nitro) => {

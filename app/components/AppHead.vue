@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { Moon, Sun } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
 import { AREAS } from '~/texts/places'
 
 const session = useSession()
+const outbox = useOutbox()
 const { signOut } = useSignOut()
 const { isDark, toggle } = useTheme()
 
@@ -29,10 +31,14 @@ const countIn = ({ places }: { places: readonly { to: string }[] }) =>
 const nameOf = ({ name, places }: { name: string; places: readonly { name: string }[] }) =>
   places.length === 1 ? places[0]!.name : name
 
-/** Where the areas stand in one line that is too long, the present one is brought into it. */
+/** Where the areas stand in one line that may be too long, the present one is brought into it. */
 const main = useTemplateRef('main')
-const showHere = () =>
-  main.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+const isInOneLine = useMediaQuery('(max-width: 840px)')
+const showHere = () => {
+  // Asking where something stands lays the whole page out.
+  if (isInOneLine.value)
+    main.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+}
 onMounted(showHere)
 watch(current, () => nextTick(showHere))
 </script>
@@ -55,7 +61,7 @@ watch(current, () => nextTick(showHere))
       >
     </nav>
     <div class="who">
-      <OutboxList />
+      <LazyOutboxList v-if="outbox.waiting.length > 0" />
       <span class="name"
         >{{ session.person?.name }}<span class="role"> · {{ session.person?.role }}</span></span
       >

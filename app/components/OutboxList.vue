@@ -9,15 +9,11 @@ const listed = computed(() => outbox.waiting.filter(({ isHere, about }) => !(isH
 const count = computed(() => listed.value.length)
 const isMine = (id: number) => id === session.person?.id
 
-const discard = (key: string, what: string) =>
-  ElMessageBox.confirm(
-    `What was typed in this ${what.toLowerCase()} and not saved is thrown away on this device.`,
-    'Throw it away?',
-    { confirmButtonText: 'Throw away', cancelButtonText: 'Keep it', type: 'warning' },
-  ).then(
-    () => outbox.discard(key),
-    () => undefined,
-  )
+async function discard(key: string, what: string) {
+  const text = `What was typed in this ${what.toLowerCase()} and not saved is thrown away on this device.`
+  if (await isSure(text, 'Throw it away?', { yes: 'Throw away', no: 'Keep it', isGrave: true }))
+    await outbox.discard(key)
+}
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 import { computed, nextTick, ref, type ComputedRef, type Ref } from 'vue'
+import { localIsoDay, localTime } from '#words/day'
 import { equip } from '#core/planning/assign'
 import { conflictsOf } from '#core/planning/conflicts'
 import { costOf } from '#core/planning/cost'
@@ -180,9 +181,8 @@ function usePlanSearch(problem: () => SessionProblem, lay: (plan: readonly Place
 
 /** Minutes of a session that have gone by, on its own day; before it nothing has. */
 function goneBy({ day, from, frame }: PlannedSession, at: Date): number {
-  if (day !== at.toLocaleDateString('en-CA')) return 0
-  const time = at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-  return Math.max(0, Math.min(minuteOf(from, time), frame.minutes))
+  if (day !== localIsoDay(at)) return 0
+  return Math.max(0, Math.min(minuteOf(from, localTime(at)), frame.minutes))
 }
 
 /** What things of a session are called. */

@@ -4,13 +4,10 @@ import { useEventListener } from '@vueuse/core'
 export function useUnsavedGuard(isUnsaved: () => boolean, save: () => void) {
   onBeforeRouteLeave(async (to) => {
     if (!isUnsaved() || to.path.startsWith('/exercises/')) return true
-    return ElMessageBox.confirm('This exercise has changes that are not saved.', 'Leave without saving?', {
-      confirmButtonText: 'Leave',
-      cancelButtonText: 'Stay',
-    }).then(
-      () => true,
-      () => false,
-    )
+    return isSure('This exercise has changes that are not saved.', 'Leave without saving?', {
+      yes: 'Leave',
+      no: 'Stay',
+    })
   })
   useEventListener('keydown', (event) => {
     if (!(event.ctrlKey || event.metaKey) || event.key !== 's') return

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { DATE_KINDS, type DateKind, type DatedItem } from '#schemas/planning-views'
+import { monthText } from '#words/day'
 import { DATE_TEXT } from '#words/planning/dates'
 
 /** Everything that falls on a day: what is overdue first, then what comes. */
@@ -11,13 +12,12 @@ const kinds = ref<DateKind[]>([])
 const shown = computed(() =>
   (data.value ?? []).filter(({ kind }) => kinds.value.length === 0 || kinds.value.includes(kind)),
 )
-const today = new Date().toLocaleDateString('en-CA')
+const now = today()
 const overdue = computed(() => shown.value.filter(({ isOverdue }) => isOverdue))
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
 const months = computed(() => {
   const groups = new Map<string, DatedItem[]>()
-  for (const item of shown.value.filter(({ isOverdue, day }) => !isOverdue && day >= today)) {
-    const month = MONTH.format(new Date(item.day))
+  for (const item of shown.value.filter(({ isOverdue, day }) => !isOverdue && day >= now)) {
+    const month = monthText(item.day)
     groups.set(month, [...(groups.get(month) ?? []), item])
   }
   return [...groups]
@@ -51,7 +51,7 @@ const remove = (item: DatedItem) =>
         >
           <el-option v-for="kind in DATE_KINDS" :key="kind" :value="kind" :label="DATE_TEXT[kind]" />
         </el-select>
-        <a href="/api/dates/calendar" download><el-button>Calendar file</el-button></a>
+        <LinkButton file="/api/dates/calendar">Calendar file</LinkButton>
       </div>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />

@@ -21,8 +21,8 @@ const isReady = computed(() => !isApprentice.value || work.value !== null)
         <h1>Reference library</h1>
         <p class="soft">The tables and rules that every design here is worked from, in four editions.</p>
       </div>
-      <NuxtLink to="/advisers"
-        ><el-button class="wrapping">Do I need an RCD? What does an addition require?</el-button></NuxtLink
+      <LinkButton to="/advisers" class="wrapping"
+        >Do I need an RCD? What does an addition require?</LinkButton
       >
     </div>
     <div v-if="!isReady" class="skeleton" style="height: 300px" />

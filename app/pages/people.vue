@@ -17,15 +17,12 @@ const shown = computed(() => {
 })
 
 async function reset(person: PersonView) {
-  const isSure = await ElMessageBox.confirm(
+  const isMeant = await isSure(
     `${person.name} is signed out everywhere and needs the new password.`,
     'Give a new password?',
-    { confirmButtonText: 'Give it', cancelButtonText: 'Back' },
-  ).then(
-    () => true,
-    () => false,
+    { yes: 'Give it', no: 'Back' },
   )
-  if (!isSure) return
+  if (!isMeant) return
   try {
     slips.value = [await call<SignInSlip>('POST', `people/${person.id}/password`)]
   } catch (error) {

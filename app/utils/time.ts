@@ -1,20 +1,19 @@
-const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-})
+import { localClock, localDay, localIsoDay, localTime, monthShort } from '#words/day'
 
 /** Time of day on this device, such as `14:11:52`. */
-export const clock = (iso: string): string => CLOCK.format(new Date(iso))
+export const clock = (iso: string): string => localClock(new Date(iso))
 
 /** Day and time, such as `12 Nov, 14:11`. */
-export const dayTime = (iso: string): string => DAY.format(new Date(iso))
+export function dayTime(iso: string): string {
+  const at = new Date(iso)
+  return `${at.getDate()} ${monthShort(at.getMonth())}, ${localTime(at)}`
+}
 
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 /** A day, such as `12 Nov 2026`. */
-export const date = (iso: string): string => DATE.format(new Date(iso))
+export const date = (iso: string): string => localDay(new Date(iso))
+
+/** Today on this device, as days are stored. */
+export const today = (): string => localIsoDay(new Date())
 
 /** Whole minutes from one moment to another, in words. */
 export function minutesBetween(fromIso: string, toIso: string): string {

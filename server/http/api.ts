@@ -65,7 +65,8 @@ async function packed(event: H3Event, answer: unknown): Promise<unknown> {
 }
 
 /** What a use-case runs with, for this request: its acts are put down with where they come from. */
-function contextOf(event: H3Event): Context {
+/** What a call works with. */
+export function contextOf(event: H3Event): Context {
   const repos = runningRepos()
   return {
     repos: { ...repos, audit: repos.audit.from(originOf(event)) },

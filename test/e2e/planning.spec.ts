@@ -70,7 +70,7 @@ test('a session is planned for a group, moved by keyboard with its conflicts, an
   await page.reload()
   await expect(moved).toHaveClass(/locked/)
 
-  await page.getByRole('button', { name: 'Print' }).click()
+  await page.getByRole('link', { name: 'Print' }).click()
   await expect(page.getByText('A plan is no permission')).toBeVisible()
   const laidOut = page.getByRole('article').filter({ hasText: 'Laid out for each bay' })
   await expect(laidOut.getByRole('row').first()).toContainText('mm²')
@@ -78,7 +78,7 @@ test('a session is planned for a group, moved by keyboard with its conflicts, an
   await page.goto('/dates')
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Calendar file' }).click(),
+    page.getByRole('link', { name: 'Calendar file' }).click(),
   ])
   const ics = readFileSync(await file.path(), 'utf8').replaceAll('\r\n ', '')
   expect(ics).toContain(`DTSTART:${day.iso.replaceAll('-', '')}T090000`)

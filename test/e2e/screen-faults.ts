@@ -47,11 +47,20 @@ export async function faults(page: Page, isColoursOnly = false): Promise<string[
       ? axe.withRules(['color-contrast'])
       : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
   ).analyze()
-  return violations.map(
+  const said = violations.map(
     (fault) =>
       `${fault.id}: ${fault.nodes
         .slice(0, 3)
         .map((node) => node.html.slice(0, 160))
         .join(' | ')}`,
   )
+  return [...said, ...(await nested(page))]
 }
+
+/** A control inside another one is reached twice by Tab, and a screen reader says it twice. */
+const nested = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    Array.from(document.querySelectorAll('a[href] button, a[href] a, button button, button a[href]')).map(
+      (one) => `a control within a control: ${one.outerHTML.slice(0, 160)}`,
+    ),
+  )

@@ -14,7 +14,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = [
   ...BOARD_TERMS,
   ...PROTECTION_TERMS,
   ...WORK_TERMS,
-].sort((a, b) => a.term.localeCompare(b.term, 'en-GB'))
+].sort((a, b) => (a.term.toLowerCase() < b.term.toLowerCase() ? -1 : 1))
 
 export const GLOSSARY_BY_KEY: ReadonlyMap<string, GlossaryEntry> = new Map(
   GLOSSARY.map((entry) => [entry.key, entry]),

@@ -36,10 +36,10 @@ const canSet = computed(() => Boolean(read.value.exercise && design.value?.ok))
         >
         <el-button v-if="stored" :disabled="!canSet" @click="emit('set')">Set for a group…</el-button>
       </template>
-      <NuxtLink v-if="stored" :to="`/exercises/${id}/sheets`"><el-button>Print</el-button></NuxtLink>
+      <LinkButton v-if="stored" :to="`/exercises/${id}/sheets`">Print</LinkButton>
       <el-button v-if="mayChange && stored" text @click="emit('duplicate')">Duplicate</el-button>
-      <a v-if="stored" :href="`/api/exercises/${id}/export`" download><el-button text>Export</el-button></a>
-      <a v-if="isSet" :href="`/api/exercises/${id}/results`" download><el-button text>Results</el-button></a>
+      <LinkButton v-if="stored" :file="`/api/exercises/${id}/export`" text>Export</LinkButton>
+      <LinkButton v-if="isSet" :file="`/api/exercises/${id}/results`" text>Results</LinkButton>
     </div>
   </header>
 </template>

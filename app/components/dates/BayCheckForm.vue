@@ -6,12 +6,11 @@ defineProps<{ known: readonly DatedItem[] }>()
 const emit = defineEmits<{ kept: [dates: DatedItem[]] }>()
 const { call } = useApi()
 const { isBusy, act } = useAct()
-const today = new Date().toLocaleDateString('en-CA')
-const form = reactive({ bay: 1, kind: 'rcd' as 'rcd' | 'inspection', doneOn: today, dueOn: '', note: '' })
+const form = reactive({ bay: 1, kind: 'rcd' as 'rcd' | 'inspection', doneOn: today(), dueOn: '', note: '' })
 /** Usual times between tests, months; common practice, no source: the centre's own rules come first. */
 const MONTHS = { rcd: 3, inspection: 12 } as const
 const next = computed(() => {
-  const day = new Date(`${form.doneOn || today}T00:00:00Z`)
+  const day = new Date(`${form.doneOn || today()}T00:00:00Z`)
   day.setUTCMonth(day.getUTCMonth() + MONTHS[form.kind])
   return day.toISOString().slice(0, 10)
 })

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import type { DatedItem } from '#schemas/planning-views'
+import { weekdayText } from '#words/day'
 import { DATE_TEXT } from '#words/planning/dates'
 
 /** One thing on its day. */
 defineProps<{ item: DatedItem }>()
 const emit = defineEmits<{ remove: [] }>()
-const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 </script>
 
 <template>
   <p class="line">
-    <b class="mono">{{ DAY.format(new Date(item.day)) }}</b>
+    <b class="mono">{{ weekdayText(item.day) }}</b>
     <span
       >{{ DATE_TEXT[item.kind] }}:
       <NuxtLink v-if="item.to" :to="item.to">{{ item.what }}</NuxtLink>

@@ -58,9 +58,7 @@ const settingWords = (entry: PredictionView) =>
 <template>
   <div class="page">
     <PracticeHead :title="trial.title" :about="trial.about" back="All experiments">
-      <NuxtLink :to="`/practice/bays/practice-${trial.bay}`"
-        ><el-button>Try it freely in the bay</el-button></NuxtLink
-      >
+      <LinkButton :to="`/practice/bays/practice-${trial.bay}`">Try it freely in the bay</LinkButton>
     </PracticeHead>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
     <div class="halves" :class="{ tried: shown }">

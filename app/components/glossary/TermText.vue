@@ -3,7 +3,9 @@ import { termsIn } from '#words/glossary/find-terms'
 
 /** A text with the terms of the trade dotted: tapped, each says what it is. */
 const { text } = defineProps<{ text: string }>()
-const parts = computed(() => termsIn(text))
+const isSettled = useSettled()
+// The words can be read before they are dotted.
+const parts = computed(() => (isSettled.value ? termsIn(text) : [{ text, term: null }]))
 </script>
 
 <template>

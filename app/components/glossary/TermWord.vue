@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { GlossaryView } from '#schemas/glossary-views'
 import { GLOSSARY_BY_KEY } from '#words/glossary/index'
-import { whereItMatters } from '#words/glossary/where'
 
 /** A term of the trade, dotted: tapped, it says what it is, and its word in the chosen language. */
 const { term } = defineProps<{ term: string }>()
@@ -35,20 +34,7 @@ async function toggle() {
     >
       <slot>{{ entry.term }}</slot>
     </button>
-    <el-popover
-      v-if="wasOpened"
-      :virtual-ref="word ?? undefined"
-      virtual-triggering
-      :visible="isOpen"
-      :width="320"
-    >
-      <b>{{ entry.term }}</b> <span v-if="entry.short" class="mono">{{ entry.short }}</span>
-      <p v-if="other" :lang="language">{{ other }}</p>
-      <p>{{ entry.says }}</p>
-      <p v-if="entry.not" class="soft small">Not the same as {{ entry.not }}.</p>
-      <p class="soft small">{{ whereItMatters(term) }}</p>
-      <TermSketch :term="term" />
-    </el-popover>
+    <LazyTermBox v-if="wasOpened && word" :entry :is-open :word :other :language />
   </template>
   <slot v-else />
 </template>

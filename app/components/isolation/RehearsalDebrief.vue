@@ -29,7 +29,7 @@ const heading = computed(() => {
       </div>
       <div class="row">
         <el-button type="primary" @click="emit('again')">Try again</el-button
-        ><NuxtLink to="/practice"><el-button>All rehearsals</el-button></NuxtLink>
+        ><LinkButton to="/practice">All rehearsals</LinkButton>
       </div>
     </div>
     <SequenceLine :sequence="debrief.sequence" />

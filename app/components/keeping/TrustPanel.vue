@@ -26,13 +26,10 @@ const save = () =>
   })
 
 async function remove({ kind, count }: RetentionItem) {
-  const typed = await ElMessageBox.prompt(
+  const typed = await typedToBeSure(
     `${count} go for good. Make a backup first if you are in doubt. Type ${count} to go on.`,
     `Remove old ${KINDS[kind].toLowerCase()}?`,
-    { confirmButtonText: 'Remove', cancelButtonText: 'Back' },
-  ).then(
-    ({ value }) => value,
-    () => null,
+    { yes: 'Remove', no: 'Back' },
   )
   if (typed === null) return
   try {

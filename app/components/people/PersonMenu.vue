@@ -15,11 +15,7 @@ async function run(work: () => Promise<unknown>) {
   emit('changed')
 }
 
-const sure = (text: string, title: string, button: string) =>
-  ElMessageBox.confirm(text, title, { confirmButtonText: button, cancelButtonText: 'Back' }).then(
-    () => true,
-    () => false,
-  )
+const sure = (text: string, title: string, yes: string) => isSure(text, title, { yes, no: 'Back' })
 
 async function disable() {
   const { id, name } = props.person
@@ -43,14 +39,11 @@ function named() {
 
 async function erase() {
   const { id, name, number } = props.person
-  const typed = await ElMessageBox.prompt(
+  const typed = await typedToBeSure(
     `Name and number of ${name} go for good. Decisions and signed records stay, without ` +
       `the name. Take their data out first if they asked for it. Type ${number} to go on.`,
     'Erase this person?',
-    { confirmButtonText: 'Erase', cancelButtonText: 'Back' },
-  ).then(
-    ({ value }) => value ?? '',
-    () => null,
+    { yes: 'Erase', no: 'Back' },
   )
   if (typed !== null) await run(() => call('POST', `people/${id}/erase`, { confirm: typed }))
 }

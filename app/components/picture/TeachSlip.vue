@@ -9,8 +9,7 @@ const { call } = useApi()
 const { isBusy, act } = useAct()
 const { data, problem } = useServer<StarterView>(() => `picture/starter?slip=${encodeURIComponent(kind)}`)
 const mayExercise = useSession().person!.role === 'instructor'
-const today = new Date().toLocaleDateString('en-CA')
-const form = reactive({ day: today, title: '', code: '' })
+const form = reactive({ day: today(), title: '', code: '' })
 const title = computed(() => form.title.trim() || kindText(kind))
 const keep = () =>
   act(async () => {

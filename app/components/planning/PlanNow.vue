@@ -2,12 +2,13 @@
 import { useNow } from '@vueuse/core'
 import { timeOfDay } from '#core/planning/read-session'
 import type { SessionNow } from '#schemas/planning-views'
+import { localIsoDay, localTime } from '#words/day'
 import { shouldSays } from '#words/planning/says'
 
 /** The plan of today against what is going on: who is behind, who could begin, which bay is free. */
 const now = useNow({ interval: 30_000 })
-const day = computed(() => now.value.toLocaleDateString('en-CA'))
-const time = computed(() => now.value.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }))
+const day = computed(() => localIsoDay(now.value))
+const time = computed(() => localTime(now.value))
 const { data } = useServer<SessionNow[]>(() => `planning/now?day=${day.value}&time=${time.value}`)
 const running = computed(() =>
   (data.value ?? []).filter(({ minute, minutes }) => minute > -60 && minute < minutes),
@@ -39,8 +40,12 @@ const asked = ref<string | null>(null)
       </button>
       <span class="tag" :class="row.late > 0 ? 'waiting' : 'plain'">{{ shouldSays(row) }}</span>
       <p v-if="asked === row.task" class="row">
-        <NuxtLink v-for="person in row.people" :key="person" :to="`/plan/${session.id}?absent=${person}`"
-          ><el-button size="small">Absent: plan the rest again</el-button></NuxtLink
+        <LinkButton
+          v-for="person in row.people"
+          :key="person"
+          :to="`/plan/${session.id}?absent=${person}`"
+          size="small"
+          >Absent: plan the rest again</LinkButton
         >
       </p>
     </div>

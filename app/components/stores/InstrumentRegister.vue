@@ -48,12 +48,9 @@ async function calibrate() {
   }
 }
 async function retire(one: InstrumentView) {
-  const isSure = await ElMessageBox.confirm(
-    `Take ${one.name} out of the register? What was measured with it stays.`,
-    'Out of use',
-    { confirmButtonText: 'Take it out', cancelButtonText: 'Keep it' },
-  ).catch(() => false)
-  if (isSure) await act(() => call('DELETE', `instruments/${one.id}`))
+  const text = `Take ${one.name} out of the register? What was measured with it stays.`
+  if (await isSure(text, 'Out of use', { yes: 'Take it out', no: 'Keep it' }))
+    await act(() => call('DELETE', `instruments/${one.id}`))
 }
 </script>
 

@@ -23,15 +23,14 @@ const words = computed(() => {
   }
 })
 
-const discard = () =>
-  ElMessageBox.confirm(
+async function discard() {
+  const isMeant = await isSure(
     'What you typed here and the server did not take is thrown away. The boxes show what is saved.',
     'Throw away what was not saved?',
-    { confirmButtonText: 'Throw away', cancelButtonText: 'Keep it', type: 'warning' },
-  ).then(
-    () => autosave.discard(),
-    () => undefined,
+    { yes: 'Throw away', no: 'Keep it', isGrave: true },
   )
+  if (isMeant) await autosave.discard()
+}
 </script>
 
 <template>

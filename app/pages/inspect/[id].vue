@@ -101,7 +101,8 @@ onMounted(inspection.load)
       <p class="soft">What the stores laid out, what was used, and what goes back.</p>
       <UsedTable :planned="view.planned" :minutes="view.attempt.minutes" :field="field" @write="write" />
     </fieldset>
-    <ConflictChooser
+    <LazyConflictChooser
+      v-if="autosave.conflicts.value.length > 0"
       :conflicts="autosave.conflicts.value"
       :name-of="(name) => name"
       title="Another device changed the same item"

@@ -11,7 +11,7 @@ const print = () => window.print()
 <template>
   <div class="page">
     <div class="row screen-only">
-      <NuxtLink to="/isolation"><el-button>Back</el-button></NuxtLink
+      <LinkButton to="/isolation">Back</LinkButton
       ><el-button type="primary" :disabled="!lock" @click="print">Print on A6</el-button>
     </div>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />

@@ -32,15 +32,12 @@ const mayMark = useSession().person!.role !== 'verifier'
 async function releaseAll() {
   const ids = decided.value.map(({ id }) => id)
   if (ids.length === 0) return
-  const isSure = await ElMessageBox.confirm(
+  const isMeant = await isSure(
     `${ids.length} ${ids.length === 1 ? 'sheet goes' : 'sheets go'} back to the apprentices with marks and feedback. This cannot be taken back.`,
     'Release all decided sheets?',
-    { confirmButtonText: 'Release', cancelButtonText: 'Not yet' },
-  ).then(
-    () => true,
-    () => false,
+    { yes: 'Release', no: 'Not yet' },
   )
-  if (!isSure) return
+  if (!isMeant) return
   isBusy.value = true
   try {
     const { released, left } = await call<{ released: number; left: readonly { id: number; why: string }[] }>(

@@ -9,13 +9,13 @@ const mayPlan = ['instructor', 'assessor'].includes(useSession().person!.role)
 const { data, problem, refresh } = useServer<SessionItem[]>(() => 'planning')
 const { data: cohorts } = useCohorts()
 const cohort = ref('')
-const today = new Date().toLocaleDateString('en-CA')
+const now = today()
 const groups = computed(() => {
   const all = data.value ?? []
   return [
     { head: 'Without a day yet', list: all.filter(({ day }) => day === '') },
-    { head: 'To come', list: all.filter(({ day }) => day >= today) },
-    { head: 'Past', list: all.filter(({ day }) => day !== '' && day < today).toReversed() },
+    { head: 'To come', list: all.filter(({ day }) => day >= now) },
+    { head: 'Past', list: all.filter(({ day }) => day !== '' && day < now).toReversed() },
   ].filter(({ list }) => list.length > 0)
 })
 const begin = () =>
@@ -33,7 +33,7 @@ const begin = () =>
         <p class="soft">Who is at which bay with what, so that nobody waits longer than need be.</p>
       </div>
       <div class="row">
-        <a href="/api/dates/calendar" download><el-button>Calendar file</el-button></a>
+        <LinkButton file="/api/dates/calendar">Calendar file</LinkButton>
         <template v-if="mayPlan">
           <el-select
             v-model="cohort"

@@ -15,9 +15,9 @@ const print = () => window.print()
     <div v-else-if="!data" class="skeleton" style="height: 400px" />
     <template v-else>
       <div class="row spread screen-only bar">
-        <NuxtLink to="/picture"><el-button>Back to the group</el-button></NuxtLink>
+        <LinkButton to="/picture">Back to the group</LinkButton>
         <div class="row">
-          <NuxtLink :to="`/records/${data.person.id}`"><el-button>The record</el-button></NuxtLink>
+          <LinkButton :to="`/records/${data.person.id}`">The record</LinkButton>
           <el-button type="primary" @click="print">Print</el-button>
         </div>
       </div>

@@ -11,11 +11,8 @@ const sheet = useWorksheet(Number(useRoute().params.id))
 const { view, autosave } = sheet
 const picked = ref<string | null>(null)
 const tool = ref<'laws' | 'library' | 'diagram' | null>(null)
-const TOOL_TITLE = {
-  laws: 'Ohm’s law and power',
-  library: 'Reference library',
-  diagram: 'Single-line diagram',
-}
+const wasTool = ref(false)
+watch(tool, () => (wasTool.value = true))
 
 const nodes = computed(() => view.value?.asked ?? [])
 const isAnswered = (node: NodeKey) => readAnswer(stepOf(node), sheet.answer(node)).ok
@@ -211,33 +208,16 @@ onMounted(sheet.load)
         />
       </section>
     </div>
-    <el-drawer
-      :model-value="tool !== null"
-      :title="tool ? TOOL_TITLE[tool] : ''"
-      size="min(680px, 92vw)"
-      @close="tool = null"
-    >
-      <LazyLawWheel v-if="tool === 'laws'" />
-      <LazyLibraryBrowser
-        v-else-if="tool === 'library'"
-        compact
-        :edition="view.sheet.edition"
-        :book="view.sheet.book ?? []"
-      />
-      <LazySingleLine
-        v-else-if="tool === 'diagram'"
-        :installation="installation"
-        :figure-of="ownValue"
-        :selected="scope?.id"
-        @pick="
-          (id) => {
-            chosenScope = id
-            tool = null
-          }
-        "
-      />
-    </el-drawer>
-    <ConflictChooser
+    <LazyWorkTools
+      v-if="wasTool"
+      v-model="tool"
+      :view="view"
+      :figure-of="ownValue"
+      :selected="scope?.id"
+      @pick="chosenScope = $event"
+    />
+    <LazyConflictChooser
+      v-if="autosave.conflicts.value.length > 0"
       :conflicts="autosave.conflicts.value"
       :name-of="(field) => itemName(field as ItemKey, names)"
       title="Another device changed the same box"

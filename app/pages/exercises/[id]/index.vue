@@ -222,7 +222,8 @@ useUnsavedGuard(
     <section v-else-if="tab === 'materials'" class="tab">
       <MaterialsList v-if="materials" v-bind="materials" :scopes="scopes" />
     </section>
-    <ConflictChooser
+    <LazyConflictChooser
+      v-if="builder.conflicts.value.length > 0"
       :conflicts="builder.conflicts.value"
       :name-of="(field) => boxName(field, form)"
       title="Somebody else changed the same box"

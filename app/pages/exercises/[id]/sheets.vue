@@ -81,7 +81,7 @@ const print = () => window.print()
       </div>
       <div class="row">
         <GroupPick v-if="given" :cohorts="given.cohorts" :cohort="given.cohort" @pick="wanted = $event" />
-        <NuxtLink :to="`/exercises/${id}`"><el-button>Back</el-button></NuxtLink
+        <LinkButton :to="`/exercises/${id}`">Back</LinkButton
         ><el-button type="primary" @click="print">Print</el-button>
       </div>
     </div>

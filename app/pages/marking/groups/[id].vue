@@ -61,8 +61,8 @@ const dots = computed(() => {
       </div>
       <div class="row">
         <GroupPick v-if="data" :cohorts="data.cohorts" :cohort="data.cohort" @pick="wanted = $event" />
-        <el-checkbox v-model="isAll" label="Every step" /><NuxtLink to="/marking"
-          ><el-button>Back to the pile</el-button></NuxtLink
+        <el-checkbox v-model="isAll" label="Every step" /><LinkButton to="/marking"
+          >Back to the pile</LinkButton
         >
       </div>
     </div>

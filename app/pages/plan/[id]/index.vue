@@ -48,19 +48,14 @@ const said = computed(() => [
   ...conflicts.value.filter(({ code }) => code !== 'unplanned').map((one) => planConflictSays(one, names)),
 ])
 const unplanned = computed(() => conflicts.value.filter(({ code }) => code === 'unplanned'))
-const remove = () =>
-  ElMessageBox.confirm('The plan goes; the work of people stays.', 'Remove this session?', {
-    confirmButtonText: 'Remove it',
-    cancelButtonText: 'Keep it',
-    type: 'warning',
+async function remove() {
+  const words = { yes: 'Remove it', no: 'Keep it', isGrave: true }
+  if (!(await isSure('The plan goes; the work of people stays.', 'Remove this session?', words))) return
+  await act(async () => {
+    await call('DELETE', `planning/${id}`)
+    await navigateTo('/plan')
   })
-    .then(() =>
-      act(async () => {
-        await call('DELETE', `planning/${id}`)
-        await navigateTo('/plan')
-      }),
-    )
-    .catch(() => undefined)
+}
 </script>
 
 <template>
@@ -81,7 +76,7 @@ const remove = () =>
         </div>
         <div class="row">
           <SaveWords :autosave="autosave" />
-          <NuxtLink :to="`/plan/${id}/print`"><el-button>Print</el-button></NuxtLink>
+          <LinkButton :to="`/plan/${id}/print`">Print</LinkButton>
           <el-button v-if="mayPlan" text @click="remove">Remove</el-button>
           <el-button
             v-if="mayPlan"
@@ -93,7 +88,8 @@ const remove = () =>
           >
         </div>
       </div>
-      <ConflictChooser
+      <LazyConflictChooser
+        v-if="autosave.conflicts.value.length > 0"
         :conflicts="autosave.conflicts.value"
         :name-of="(field) => field"
         title="Somebody else changed the same thing"

@@ -81,7 +81,7 @@ const print = () => window.print()
     <div v-else-if="!session" class="skeleton" style="height: 400px" />
     <template v-else>
       <div class="row spread screen-only bar">
-        <NuxtLink :to="`/plan/${id}`"><el-button>Back to the session</el-button></NuxtLink>
+        <LinkButton :to="`/plan/${id}`">Back to the session</LinkButton>
         <el-button type="primary" @click="print">Print</el-button>
       </div>
       <article class="sheet">

@@ -168,7 +168,8 @@ useShortcuts([
         />
       </aside>
     </div>
-    <ConflictChooser
+    <LazyConflictChooser
+      v-if="autosave.conflicts.value.length > 0"
       :conflicts="autosave.conflicts.value"
       :name-of="(field) => field.replace('.', ' ')"
       title="Another device changed the same conductor"

@@ -51,12 +51,8 @@ const place = ref('')
 const places = computed(() => view.value?.choices.find((choice) => choice.code === code.value)?.places ?? [])
 watch(code, () => (place.value = places.value.length === 1 ? places.value[0]!.key : ''))
 async function end() {
-  const isSure = await ElMessageBox.confirm(
-    'End the search and see how it was marked? Nothing can be added afterwards.',
-    'End',
-    { confirmButtonText: 'End it', cancelButtonText: 'Go on' },
-  ).catch(() => false)
-  if (!isSure) return
+  const text = 'End the search and see how it was marked? Nothing can be added afterwards.'
+  if (!(await isSure(text, 'End', { yes: 'End it', no: 'Go on' }))) return
   view.value = await call<FaultFindingView>('POST', `hunts/${id}/end`).catch(
     (error) => (showProblem(error), view.value),
   )

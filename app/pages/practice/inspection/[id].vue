@@ -40,12 +40,8 @@ const WORDS = {
   false: 'nothing wrong here',
 }
 async function end() {
-  const isSure = await ElMessageBox.confirm(
-    `${marks.size} marked. End the round and see what was there?`,
-    'End',
-    { confirmButtonText: 'End it', cancelButtonText: 'Look again' },
-  ).catch(() => false)
-  if (!isSure) return
+  const text = `${marks.size} marked. End the round and see what was there?`
+  if (!(await isSure(text, 'End', { yes: 'End it', no: 'Look again' }))) return
   try {
     view.value = await call<RoundView>('POST', `rounds/${id.value}/end`, {
       spots: [...marks].map(([spot, { grade, remark }]) => ({ spot, grade, remark })),

@@ -91,7 +91,7 @@ const giveOut = () =>
         </div>
         <div class="row">
           <SaveWords v-if="isOwn" :autosave="autosave" />
-          <NuxtLink :to="`/surveys/${id}/report`"><el-button>Print the report</el-button></NuxtLink>
+          <LinkButton :to="`/surveys/${id}/report`">Print the report</LinkButton>
           <el-button @click="giveOut">Save as file</el-button>
           <el-button
             v-if="isOwn && role === 'apprentice'"
@@ -110,7 +110,8 @@ const giveOut = () =>
             : `${gaps.length} of ${sheet.objectives.length} objectives open`
         }}</span>
       </PartTabs>
-      <ConflictChooser
+      <LazyConflictChooser
+        v-if="autosave.conflicts.value.length > 0"
         :conflicts="autosave.conflicts.value"
         :name-of="(field) => field"
         title="Somebody else changed the same thing"

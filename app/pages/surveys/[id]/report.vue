@@ -22,7 +22,7 @@ const print = () => window.print()
     <div v-else-if="!report || !sheet || !data" class="skeleton" style="height: 400px" />
     <template v-else>
       <div class="row spread screen-only bar">
-        <NuxtLink :to="`/surveys/${id}`"><el-button>Back to the survey</el-button></NuxtLink>
+        <LinkButton :to="`/surveys/${id}`">Back to the survey</LinkButton>
         <el-button type="primary" @click="print">Print</el-button>
       </div>
       <article class="report">
