@@ -1,15 +1,29 @@
 import { computed, onScopeDispose, ref, type Ref } from 'vue'
 
-/** What a long page shows at once fills a screen; the rest follows part by part, a frame each, before anybody gets there. */
+/**
+ * What a long page shows at once fills a screen; the rest follows part by part, each once the one before it has been
+ * painted, before anybody gets there.
+ */
 export function useGradually(count: () => number, atOnce: number) {
   const shown = ref(atOnce)
+  let frame = 0
+  let task: ReturnType<typeof setTimeout> | undefined
+  // A frame's own callback runs before its paint; what is asked for there runs after it.
+  const soon = (): void => {
+    frame = requestAnimationFrame(() => {
+      task = setTimeout(more)
+    })
+  }
   const more = (): void => {
     if (shown.value >= count()) return
     shown.value += 1
-    frame = requestAnimationFrame(more)
+    soon()
   }
-  let frame = requestAnimationFrame(more)
-  onScopeDispose(() => cancelAnimationFrame(frame))
+  soon()
+  onScopeDispose(() => {
+    cancelAnimationFrame(frame)
+    clearTimeout(task)
+  })
   const isWhole: Readonly<Ref<boolean>> = computed(() => shown.value >= count())
   return { shown, isWhole }
 }

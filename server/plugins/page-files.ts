@@ -8,13 +8,16 @@ import { may } from '../services/access'
 const STAFF = /^\/staff\//
 const PAGES = PAGE_FILES.map((page) => ({ ...page, pattern: new RegExp(page.pattern) }))
 
+const SIGN_IN = '/sign-in'
+
 /** Links to all that the page at this address needs and whoever asks may have. */
 function linksFor(event: H3Event): string {
-  const page = PAGES.find(({ pattern }) => pattern.test(event.path.split('?')[0]!))
   const actor = sittingHere(event, contextOf(event))?.person
-  // Nobody sees more than the sign-in, whose files every page names.
-  if (!page || !actor) return ''
-  const isStaff = may(actor, 'staffScript.load')
+  // Whoever is not signed in is sent there.
+  const path = actor ? event.path.split('?')[0]! : SIGN_IN
+  const page = PAGES.find(({ pattern }) => pattern.test(path))
+  if (!page) return ''
+  const isStaff = actor && may(actor, 'staffScript.load')
   const scripts = page.scripts.filter((file) => isStaff || !STAFF.test(file))
   return [
     ...page.styles.map((file) => `<link rel="stylesheet" href="${file}" crossorigin>`),

@@ -24,7 +24,10 @@ const exercises = computed(() =>
   ].sort((a, b) => a.code.localeCompare(b.code)),
 )
 const isBusy = ref(false)
-const at = ref(0)
+/** A page of the pile is one look; the head stands a frame before it. */
+const PAGE = 20
+const { page, pages, shown, atHere, inHand, move } = useInPages(() => data.value ?? [], PAGE)
+const { isWhole: isHeadThere } = useGradually(() => 2, 1)
 const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking/${item.id}`)
 
 /** Gives back every sheet that is decided; what changed since stays and says so. */
@@ -59,16 +62,10 @@ async function releaseAll() {
   isBusy.value = false
 }
 
-const move = (by: number) => (at.value = Math.max(0, Math.min((data.value?.length ?? 1) - 1, at.value + by)))
 useShortcuts([
   { keys: 'j', label: 'J', name: 'next sheet of the pile', run: () => move(1) },
   { keys: 'k', label: 'K', name: 'sheet before', run: () => move(-1) },
-  {
-    keys: 'Enter',
-    label: 'Enter',
-    name: 'open the sheet in hand',
-    run: () => void open(data.value?.[at.value]),
-  },
+  { keys: 'Enter', label: 'Enter', name: 'open the sheet in hand', run: () => void open(inHand.value) },
   { keys: 'Shift+R', label: 'Shift R', name: 'release all decided sheets', run: () => void releaseAll() },
 ])
 </script>
@@ -109,7 +106,7 @@ useShortcuts([
       >
     </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-else-if="!data" class="stack">
+    <div v-else-if="!data || !isHeadThere" class="stack">
       <div v-for="i in 5" :key="i" class="skeleton" style="height: 40px" />
     </div>
     <div v-else-if="data.length === 0" class="empty">
@@ -118,9 +115,9 @@ useShortcuts([
     </div>
     <el-table
       v-else
-      :data="data"
+      :data="[...shown]"
       row-key="id"
-      :row-class-name="({ rowIndex }: { rowIndex: number }) => (rowIndex === at ? 'in-hand' : '')"
+      :row-class-name="({ rowIndex }: { rowIndex: number }) => (rowIndex === atHere ? 'in-hand' : '')"
       @row-click="open"
     >
       <el-table-column label="Apprentice" min-width="190"
@@ -158,6 +155,14 @@ useShortcuts([
         ></el-table-column
       >
     </el-table>
+    <el-pagination
+      v-if="pages > 1"
+      v-model:current-page="page"
+      :page-size="PAGE"
+      :total="data!.length"
+      layout="prev, pager, next"
+      aria-label="Pages of the pile"
+    />
   </div>
 </template>
 
