@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { scopeOf, stepOf, type NodeKey, type StepKey } from '#core/design/model/step-keys'
+import { scopeOf, type NodeKey } from '#core/design/model/step-keys'
 import { hasPlace } from '#core/exercise/attempt/stages'
-import { readAnswer } from '#core/assessment/marking/answer'
 import type { ItemKey } from '#core/assessment/outcomes/evidence-key'
 import { itemName } from '#words/findings/findings'
 import { workStages } from '~/texts/work-stages'
@@ -15,40 +14,22 @@ const wasTool = ref(false)
 watch(tool, () => (wasTool.value = true))
 
 const nodes = computed(() => view.value?.asked ?? [])
-const isAnswered = (node: NodeKey) => readAnswer(stepOf(node), sheet.answer(node)).ok
-const answered = computed(() => nodes.value.filter(isAnswered).length)
-const installation = computed(() => view.value!.sheet.installation)
-const scopes = computed(() => {
-  if (!view.value) return []
-  return [...installation.value.circuits, ...installation.value.boards].flatMap(({ id, name }) => {
-    const scopeNodes = nodes.value.filter((node) => scopeOf(node) === id)
-    return scopeNodes.length === 0
-      ? []
-      : [
-          {
-            id,
-            name,
-            nodes: scopeNodes,
-            answered: scopeNodes.filter(isAnswered).length,
-            steps: scopeNodes.length,
-            hasMissing: scopeNodes.some((node) => sheet.missing.value.includes(node)),
-          },
-        ]
-  })
+const {
+  scopes,
+  names,
+  scope,
+  next: nextScope,
+  chosen: chosenScope,
+  circuit,
+  board,
+  answered,
+  ownValue,
+} = useSheetScopes({
+  nodes: () => nodes.value,
+  installation: () => view.value?.sheet.installation,
+  answer: sheet.answer,
+  missing: () => sheet.missing.value,
 })
-const names = computed(() => Object.fromEntries(scopes.value.map(({ id, name }) => [id, name])))
-const chosenScope = ref<string | null>(null)
-const scope = computed(() => scopes.value.find(({ id }) => id === chosenScope.value) ?? scopes.value[0])
-const circuit = computed(() => installation.value.circuits.find(({ id }) => id === scope.value?.id))
-const board = computed(() =>
-  installation.value.boards.find(({ id }) => id === (circuit.value?.board ?? scope.value?.id)),
-)
-const nextScope = computed(() => scopes.value[scopes.value.findIndex(({ id }) => id === scope.value?.id) + 1])
-/** What they wrote, drawn into the diagram. */
-const ownValue = (of: string, step: StepKey) => {
-  const read = readAnswer(step, sheet.answer(`${of}.${step}`))
-  return read.ok ? read.value : undefined
-}
 
 const stages = computed(() => (view.value ? workStages(view.value, answered.value, nodes.value.length) : []))
 const current = computed(
