@@ -4,6 +4,7 @@ import { runProblems } from '#core/containment/check'
 import type { Piece } from '#core/containment/cutting'
 import { addStraight, readRun, removeStraight, type RunFields } from '#core/containment/form'
 import { sizeOf, stockMm as stockOf, type Direction } from '#core/containment/containment-run'
+import { keep } from '~/utils/keep'
 import { expansionMm, supportsOf } from '#core/containment/supports'
 import { tubesOf } from '#core/containment/tubes'
 import { bookOf } from '#core/regulations/book/book'
@@ -25,12 +26,17 @@ export function useRun(id: number) {
   const sheet = computed(() => (read.value.sheet ? (last = read.value.sheet) : last))
   const problemsOf = (one: typeof last) => (one ? runProblems(one.run, one.former, one.mostRightAngles) : [])
   const problems = computed(() => problemsOf(sheet.value))
-  const sentences = computed(() => {
+  // The same words are the same table: nothing is drawn anew while a length changes and nothing is said of it.
+  const said = computed(() =>
+    JSON.stringify(problems.value.map((one) => [one.straight, runSentence(one)] as const)),
+  )
+  const sentences = computed<ReadonlyMap<number, readonly string[]>>(() => {
     const byStraight = new Map<number, string[]>()
-    for (const problem of problems.value)
-      byStraight.set(problem.straight, [...(byStraight.get(problem.straight) ?? []), runSentence(problem)])
+    for (const [straight, sentence] of JSON.parse(said.value) as [number, string][])
+      byStraight.set(straight, [...(byStraight.get(straight) ?? []), sentence])
     return byStraight
   })
+  const boxProblems = computed<Readonly<Record<string, string>>>((old) => keep(old, read.value.problems))
   // The run is drawn under the hand first; what is cut, drawn in and ordered for it follows.
   const { followed: laid } = useFollowed(sheet)
   const isSound = computed(() =>
@@ -42,6 +48,7 @@ export function useRun(id: number) {
   const supports = computed(() =>
     laid.value && isSound.value ? supportsOf(laid.value.run, laid.value.former) : [],
   )
+  const supportsAt = computed(() => supports.value.map(({ at }) => at))
   const pieces = computed<Piece[]>(() =>
     laid.value && laid.value.run.made !== 'tray'
       ? Array.from({ length: laid.value.bays }, (_, bay) =>
@@ -106,12 +113,14 @@ export function useRun(id: number) {
     autosave,
     load,
     selected,
-    read,
+    boxProblems,
+    isReadable: computed(() => read.value.sheet !== undefined),
     sheet,
     problems,
     sentences,
     tubes,
     supports,
+    supportsAt,
     cutting,
     stockMm,
     sections,

@@ -14,7 +14,7 @@ export interface SheetAsked {
 
 /**
  * The circuits and boards of a worksheet, each with what it asks and how much of it can be read. A key typed into
- * one box changes none of them until that box begins or ceases to hold an answer.
+ * one box changes none of them until that box begins or ceases to hold an answer, and then only how many are answered.
  */
 export function useSheetScopes({ nodes, installation, answer, missing }: SheetAsked) {
   const isAnswered = (node: NodeKey): boolean => readAnswer(stepOf(node), answer(node)).ok
@@ -22,22 +22,21 @@ export function useSheetScopes({ nodes, installation, answer, missing }: SheetAs
   const answeredText = computed(() => nodes().filter(isAnswered).join(' '))
   const answeredNodes = computed(() => new Set(answeredText.value.split(' ').filter(Boolean)))
 
-  const parts = computed(() => [...(installation()?.circuits ?? []), ...(installation()?.boards ?? [])])
-  const scopes = computed(() =>
-    parts.value.flatMap(({ id, name }) => {
+  // What is asked of each stays the same while it is answered.
+  const asked = computed(() =>
+    [...(installation()?.circuits ?? []), ...(installation()?.boards ?? [])].flatMap(({ id, name }) => {
       const own = nodes().filter((node) => scopeOf(node) === id)
-      if (own.length === 0) return []
-      return {
-        id,
-        name,
-        nodes: own,
-        answered: own.filter((node) => answeredNodes.value.has(node)).length,
-        steps: own.length,
-        hasMissing: own.some((node) => missing().includes(node)),
-      }
+      return own.length === 0 ? [] : { id, name, nodes: own, steps: own.length }
     }),
   )
-  const names = computed(() => Object.fromEntries(scopes.value.map(({ id, name }) => [id, name])))
+  const scopes = computed(() =>
+    asked.value.map((one) => ({
+      ...one,
+      answered: one.nodes.filter((node) => answeredNodes.value.has(node)).length,
+      hasMissing: one.nodes.some((node) => missing().includes(node)),
+    })),
+  )
+  const names = computed(() => Object.fromEntries(asked.value.map(({ id, name }) => [id, name])))
   const chosen = ref<string | null>(null)
   const at = computed(() =>
     Math.max(

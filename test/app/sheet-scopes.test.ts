@@ -64,7 +64,10 @@ describe('the circuits and boards of a worksheet', () => {
     answers[`${C1}.ib`] = '12'
     answers[`${C1}.ib`] = '12.5'
     expect(changes).toBe(0)
+    const { nodes } = sheet.scope.value!
     answers[`${C1}.ib`] = ''
     expect(changes).toBe(1)
+    // The same list of boxes, so that none of them is drawn anew.
+    expect(sheet.scope.value!.nodes).toBe(nodes)
   })
 })

@@ -74,12 +74,19 @@ const ends = computed(() =>
   })),
 )
 
-let drag: { straight: number; from: number; x: number; y: number; axis: { x: number; y: number } } | null =
-  null
-function toWall(event: PointerEvent): { x: number; y: number } {
-  const matrix = svg.value!.getScreenCTM()!.inverse()
-  return { x: event.clientX * matrix.a + matrix.e, y: event.clientY * matrix.d + matrix.f }
+interface Drag {
+  readonly straight: number
+  readonly from: number
+  readonly axis: { readonly x: number; readonly y: number }
+  /** From the screen to the wall, held while the view is: asking for it lays the whole page out. */
+  readonly matrix: DOMMatrix
+  readonly start: { readonly x: number; readonly y: number }
 }
+let drag: Drag | null = null
+const toWall = ({ clientX, clientY }: PointerEvent, { a, d, e, f }: DOMMatrix) => ({
+  x: clientX * a + e,
+  y: clientY * d + f,
+})
 function grab(event: PointerEvent, straight: number) {
   emit('select', straight)
   if (props.locked) return
@@ -87,14 +94,16 @@ function grab(event: PointerEvent, straight: number) {
   const axis = project(direction)
   const { x, y, width, height } = view.value
   held.value = `${x} ${y} ${width} ${height}`
-  drag = { straight, from: props.run.straights[straight]!.lengthMm, ...toWall(event), axis }
+  const matrix = svg.value!.getScreenCTM()!.inverse()
+  const from = props.run.straights[straight]!.lengthMm
+  drag = { straight, from, axis, matrix, start: toWall(event, matrix) }
   ;(event.target as Element).setPointerCapture(event.pointerId)
 }
 function move(event: PointerEvent) {
   if (!drag) return
-  const at = toWall(event)
-  const along =
-    ((at.x - drag.x) * drag.axis.x + (at.y - drag.y) * drag.axis.y) / (drag.axis.x ** 2 + drag.axis.y ** 2)
+  const { axis, start, matrix } = drag
+  const at = toWall(event, matrix)
+  const along = ((at.x - start.x) * axis.x + (at.y - start.y) * axis.y) / (axis.x ** 2 + axis.y ** 2)
   const mm = Math.max(SNAP_MM, Math.round((drag.from + along) / SNAP_MM) * SNAP_MM)
   if (mm !== props.run.straights[drag.straight]!.lengthMm) emit('length', drag.straight, mm)
 }
@@ -131,7 +140,7 @@ function drop() {
     >
       <rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" />
     </g>
-    <g v-for="{ x, y, corner } in drawn.corners" :key="`${corner.straight} ${x} ${y}`">
+    <g v-for="({ x, y, corner }, i) in drawn.corners" :key="`c${i}`">
       <rect
         v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'"
         :x="x - 15 * scale"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { straightIds, type RunFields } from '#core/containment/form'
-import { DIRECTIONS, JOINTS } from '#core/containment/containment-run'
-import { DIRECTION_NAME, JOINT_NAME } from '#words/containment'
+import type { DIRECTIONS } from '#core/containment/containment-run'
+import { DIRECTION_NAME } from '#words/containment'
 
 /** The straights of a run by their dimensions, for the keyboard; detours open under their straight. */
 const props = defineProps<{
@@ -18,9 +18,7 @@ const emit = defineEmits<{
   select: [straight: number]
 }>()
 const ids = computed(() => straightIds(props.fields))
-const text = (id: string, field: string, usual = '') => props.fields[`${id}.${field}`] ?? usual
-const write = (id: string, field: string, event: Event) =>
-  emit('write', `${id}.${field}`, (event.target as HTMLInputElement | HTMLSelectElement).value)
+const NOTHING: readonly string[] = []
 const ADD = [
   ['right', '→'],
   ['up', '↑'],
@@ -45,97 +43,21 @@ const ADD = [
           <th />
         </tr>
       </thead>
-      <tbody v-for="(id, i) in ids" :key="id" :class="{ on: selected === i }" @focusin="emit('select', i)">
-        <tr>
-          <th scope="row">{{ i + 1 }}</th>
-          <td>
-            <select
-              :value="text(id, 'to', 'right')"
-              :disabled="locked"
-              :aria-label="`Leg ${i + 1}, to`"
-              :name="`${id}.to`"
-              @change="write(id, 'to', $event)"
-            >
-              <option v-for="to in DIRECTIONS" :key="to" :value="to">{{ DIRECTION_NAME[to] }}</option>
-            </select>
-          </td>
-          <td>
-            <input
-              v-if="i > 0"
-              :value="text(id, 'set', '90')"
-              :disabled="locked"
-              :aria-label="`Leg ${i + 1}, set`"
-              :name="`${id}.set`"
-              @input="write(id, 'set', $event)"
-            />
-          </td>
-          <td :class="{ bad: problems[`${id}.length`] }" :title="problems[`${id}.length`]">
-            <input
-              :value="text(id, 'length')"
-              :disabled="locked"
-              :aria-label="`Leg ${i + 1}, length`"
-              :aria-invalid="Boolean(problems[`${id}.length`])"
-              :name="`${id}.length`"
-              @input="write(id, 'length', $event)"
-            />
-          </td>
-          <td>
-            <select
-              v-if="i < ids.length - 1"
-              :value="text(id, 'then', 'bend')"
-              :disabled="locked"
-              :aria-label="`Leg ${i + 1}, then`"
-              :name="`${id}.then`"
-              @change="write(id, 'then', $event)"
-            >
-              <option v-for="joint in JOINTS.filter((joint) => joint !== 'end')" :key="joint" :value="joint">
-                {{ JOINT_NAME[joint] }}
-              </option></select
-            ><span v-else class="soft">last box</span>
-          </td>
-          <td>
-            <select
-              :value="text(id, 'detour')"
-              :disabled="locked"
-              :aria-label="`Leg ${i + 1}, on the way`"
-              :name="`${id}.detour`"
-              @change="write(id, 'detour', $event)"
-            >
-              <option value="">–</option>
-              <option value="offset">offset</option>
-              <option value="bridge">bridge</option>
-            </select>
-          </td>
-          <td>
-            <button
-              v-if="!locked"
-              type="button"
-              class="remove"
-              :aria-label="`Remove leg ${i + 1}`"
-              @click="emit('remove', id)"
-            >
-              ×
-            </button>
-          </td>
-        </tr>
-        <tr v-if="text(id, 'detour')" class="detour">
-          <td />
-          <td colspan="6">
-            <DetourBoxes
-              :id="id"
-              :leg="i + 1"
-              :fields="fields"
-              :problems="problems"
-              :locked="locked"
-              @write="(key, typed) => emit('write', key, typed)"
-            />
-          </td>
-        </tr>
-        <tr v-for="sentence in sentences.get(i) ?? []" :key="sentence">
-          <td />
-          <td colspan="6" class="sentences">{{ sentence }}</td>
-        </tr>
-      </tbody>
+      <StraightRow
+        v-for="(id, i) in ids"
+        :id="id"
+        :key="id"
+        :leg="i + 1"
+        :is-last="i === ids.length - 1"
+        :class="{ on: selected === i }"
+        :fields
+        :problems
+        :sentences="sentences.get(i) ?? NOTHING"
+        :locked
+        @focusin="emit('select', i)"
+        @write="(key, typed) => emit('write', key, typed)"
+        @remove="emit('remove', id)"
+      />
     </table>
     <p v-if="!locked" class="add">
       <span class="soft">Add a leg</span
@@ -197,62 +119,6 @@ tbody {
 }
 tbody.on {
   background: var(--indigo-wash);
-}
-th[scope='row'] {
-  font: var(--heavy) 15px var(--mono);
-  color: var(--indigo-text);
-  padding: 0 8px;
-}
-td {
-  padding: 0;
-}
-input,
-select {
-  width: 100%;
-  height: 38px;
-  border: 0;
-  background: transparent;
-  color: var(--ink);
-  font: var(--strong) 14.5px var(--font);
-  padding: 0 6px;
-}
-input {
-  font-family: var(--mono);
-  text-align: right;
-  min-width: 0;
-}
-select option {
-  background: var(--raised);
-  color: var(--ink);
-}
-input:focus,
-select:focus {
-  outline: 2px solid var(--indigo);
-  outline-offset: -2px;
-  background: var(--raised);
-}
-.bad {
-  background: var(--madder-wash);
-  box-shadow: inset 0 -2px 0 var(--madder);
-}
-.detour td {
-  padding: 0 0 6px;
-}
-.detour .sentences {
-  color: var(--madder-text);
-  font-size: 14px;
-  padding: 2px 6px 6px;
-  line-height: 1.3;
-}
-.remove {
-  all: unset;
-  cursor: pointer;
-  padding: 4px 10px;
-  font-size: 20px;
-  color: var(--soft);
-}
-.remove:focus-visible {
-  outline: 2px solid var(--indigo);
 }
 .add {
   display: flex;

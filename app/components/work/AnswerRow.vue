@@ -2,27 +2,29 @@
 import { readAnswer } from '#core/assessment/marking/answer'
 import { STEP_KINDS } from '#core/design/model/step-kinds'
 import type { Choice } from '#core/design/model/step-kinds'
-import type { StepKey } from '#core/design/model/step-keys'
+import type { NodeKey, StepKey } from '#core/design/model/step-keys'
 import { TERM_OF_STEP } from '#words/glossary/of-step'
 import { STEP_TEXT } from '#words/steps'
 import { findingSentence } from '#words/findings/findings'
 import { formatQuantity } from '#core/units/format'
 import { QUANTITIES } from '#core/units/quantity'
 
+/** One step of a design. It asks for its own answer, so that a key typed here redraws no other. */
 const props = defineProps<{
-  node: string
+  node: NodeKey
   step: StepKey
   choices?: readonly Choice[]
-  modelValue: string
+  answer: (node: NodeKey) => string
   locked: boolean
   missing: boolean
 }>()
-const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
+const emit = defineEmits<{ write: [text: string] }>()
+const typed = computed(() => props.answer(props.node))
 
 const text = computed(() => STEP_TEXT[props.step])
 const kind = computed(() => STEP_KINDS[props.step])
 const unit = computed(() => QUANTITIES[kind.value.quantity].unit)
-const parsed = computed(() => readAnswer(props.step, props.modelValue))
+const parsed = computed(() => readAnswer(props.step, typed.value))
 /** The choice that was made, however it was written. */
 const chosen = computed(() => {
   const { value: number } = parsed
@@ -38,7 +40,7 @@ const echo = computed(() => {
     return result.problem === 'empty'
       ? ''
       : findingSentence({ code: `unreadable.${result.problem}`, params: {} })
-  const bare = props.modelValue.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
+  const bare = typed.value.trim().replace(new RegExp(`\\s*${unit.value}$`), '')
   const isPlain = /^\d+(\.\d+)?$/.test(bare)
   return isPlain || props.choices ? '' : `read as ${formatQuantity(result.value, kind.value.quantity)}`
 })
@@ -66,7 +68,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       :disabled="locked"
       size="large"
       :aria-label="text.name"
-      @update:model-value="emit('update:modelValue', String($event))"
+      @update:model-value="emit('write', String($event))"
     >
       <el-radio-button v-for="choice in choices" :key="choice.text" :value="choice.text">{{
         choice.text
@@ -76,7 +78,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
       <el-input
         class="value"
         size="large"
-        :model-value="modelValue"
+        :model-value="typed"
         :disabled="locked"
         :aria-label="`${text.name}, ${unit || 'no unit'}`"
         :aria-invalid="isBad"
@@ -85,7 +87,7 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
         autocomplete="off"
         spellcheck="false"
         maxlength="60"
-        @update:model-value="emit('update:modelValue', $event)"
+        @update:model-value="emit('write', $event)"
       >
         <template #suffix
           ><span class="unit">{{ unit }}</span></template

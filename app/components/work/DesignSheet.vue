@@ -12,7 +12,15 @@ const props = defineProps<{
   missing: readonly string[]
 }>()
 const emit = defineEmits<{ write: [node: NodeKey, text: string] }>()
-const parts = computed(() => sheetParts(props.nodes).filter(({ nodes }) => nodes.length > 0))
+const parts = computed(() =>
+  sheetParts(props.nodes).map(({ name, nodes }) => ({
+    name,
+    rows: nodes.map((node) => {
+      const step = stepOf(node)
+      return { node, step, choices: choicesFor(step, props.circuit) }
+    }),
+  })),
+)
 /** These fill a screen. */
 const AT_ONCE = 2
 const { shown, isWhole } = useGradually(() => parts.value.length, AT_ONCE)
@@ -23,16 +31,16 @@ const { shown, isWhole } = useGradually(() => parts.value.length, AT_ONCE)
     <section v-for="part in parts.slice(0, shown)" :key="part.name">
       <h2>{{ part.name }}</h2>
       <AnswerRow
-        v-for="node in part.nodes"
+        v-for="{ node, step, choices } in part.rows"
         :id="`step-${node}`"
         :key="node"
-        :node="node"
-        :step="stepOf(node)"
-        :choices="choicesFor(stepOf(node), circuit)"
-        :model-value="answer(node)"
-        :locked="locked"
+        :node
+        :step
+        :choices
+        :answer
+        :locked
         :missing="missing.includes(node)"
-        @update:model-value="emit('write', node, $event)"
+        @write="emit('write', node, $event)"
       />
     </section>
   </div>

@@ -55,7 +55,7 @@ onMounted(run.load)
     <h1 class="visually-hidden">{{ text('name') || 'Run' }}</h1>
     <RunHead
       :fields="autosave.fields"
-      :problems="run.read.value.problems"
+      :problems="run.boxProblems.value"
       :locked="isLocked"
       @write="autosave.write"
     >
@@ -65,7 +65,7 @@ onMounted(run.load)
       <StraightTable
         class="screen-only"
         :fields="autosave.fields"
-        :problems="run.read.value.problems"
+        :problems="run.boxProblems.value"
         :sentences="run.sentences.value"
         :selected="run.selected.value"
         :locked="isLocked"
@@ -80,7 +80,7 @@ onMounted(run.load)
         :former="sheet.former"
         :selected="run.selected.value"
         :problems="run.problems.value"
-        :supports="run.supports.value.map(({ at }) => at)"
+        :supports="run.supportsAt.value"
         :locked="isLocked"
         @select="run.selected.value = $event"
         @length="run.setLength"
@@ -162,7 +162,7 @@ onMounted(run.load)
               :key="person.id"
               :value="person.id"
               :label="`${person.name}, ${person.cohort}`" /></el-select
-          ><el-button type="primary" :disabled="who === null || !run.read.value.sheet" @click="measure"
+          ><el-button type="primary" :disabled="who === null || !run.isReadable.value" @click="measure"
             >Measure it</el-button
           >
         </div>
