@@ -75,23 +75,26 @@ async function readyAt(browser: Browser, base: string, [number, path, mark]: Vie
 }
 type View = readonly [number: string, path: string, mark: string]
 
-/** The longest task while something is done, ms; 0 where none was longer than 50. */
+/** The longest task while something is done, ms, median of three; 0 where none was longer than 50. */
 async function longestTask(
   browser: Browser,
   base: string,
   [number, path, mark]: View,
   act: (page: Page) => Promise<void>,
 ): Promise<number> {
-  const { page } = await screenOf(browser, base, number)
-  await page.goto(path)
-  await page.locator(mark).first().waitFor()
-  await page.waitForTimeout(2500)
-  await page.evaluate('window.longTasks.length = 0')
-  await act(page)
-  await page.waitForTimeout(400)
-  const tasks = await page.evaluate<number[]>('window.longTasks')
-  await page.context().close()
-  return Math.max(0, ...tasks)
+  const longest: number[] = []
+  for (let i = 0; i < 3; i += 1) {
+    const { page } = await screenOf(browser, base, number)
+    await page.goto(path)
+    await page.locator(mark).first().waitFor()
+    await page.waitForTimeout(2500)
+    await page.evaluate('window.longTasks.length = 0')
+    await act(page)
+    await page.waitForTimeout(400)
+    longest.push(Math.max(0, ...(await page.evaluate<number[]>('window.longTasks'))))
+    await page.context().close()
+  }
+  return longest.sort((a, b) => a - b)[1]!
 }
 
 /** As a hand types: about ten keys a second. Keys go to the focus, since looking a box up is no work of the page. */

@@ -1,4 +1,4 @@
-/* Whole bays, exported as netlists, against ngspice (39, from Debian's packages): node voltages and branch currents to 1e-6. */
+/* Whole bays, exported as netlists, against ngspice (39, from Debian's packages): node voltages and branch currents to 1e-9. */
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { networkOf } from '#core/bay/behaviour/network-of'
@@ -13,10 +13,10 @@ import { aBattery, aBay, aRing, rigOf, someLights, splitBoard, withFault, wireBe
 import { runSpice } from '../support/spice'
 import { aBoard, aCircuit, anInstallation } from '../support/task'
 
-const RELATIVE = 1e-6
-/** Below these a simulator's own least conductance shows: V, and A in megohm leaks. */
-const LEAST_V = 1e-6
-const LEAST_A = 1e-7
+const RELATIVE = 1e-9
+/** Below these a simulator's own least conductance of 1e-12 S shows at 230 V: V, and A in megohm leaks. */
+const LEAST_V = 1e-8
+const LEAST_A = 1e-9
 
 const demo = (code: string): Rig => {
   const assignment = assignmentOf(JSON.parse(readFileSync(`packs/workshop/${code}.json`, 'utf8')))

@@ -11,9 +11,9 @@ import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { leanListing, timedListing, ANALYSES } from '../support/lean-listing'
 import { runSpice, spiceAnalysisMs } from '../support/spice'
 
-const RELATIVE = 1e-6
+const RELATIVE = 1e-9
 /** Below this the simulator's own least conductance shows, V. */
-const LEAST_V = 1e-6
+const LEAST_V = 1e-8
 
 describe.each(['T-04', 'T-05'])('the bay of %s', (code) => {
   const assignment = assignmentOf(JSON.parse(readFileSync(`packs/workshop/${code}.json`, 'utf8')))
@@ -27,7 +27,7 @@ describe.each(['T-04', 'T-05'])('the bay of %s', (code) => {
     const whole = solve(network) as Solved
     for (const [node] of named) {
       const [a, b] = [settled.volt(node), whole.volt(node)]
-      expect(magnitude(subtract(a, b)), node).toBeLessThan(1e-6 * Math.max(1, magnitude(b)))
+      expect(magnitude(subtract(a, b)), node).toBeLessThan(RELATIVE * Math.max(1, magnitude(b)))
     }
     expect(settledNetwork(network).elements.some((one) => one.kind === 'impedance' && one.law)).toBe(false)
   })

@@ -1,6 +1,6 @@
 /*
  * The network solver against ngspice (39, from Debian's packages), on netlists written by hand beside the same network as
- * data. Where a formula of the trade gives the answer too, it stands in the case. Voltages and currents agree to 1e-6.
+ * data. Where a formula of the trade gives the answer too, it stands in the case. Voltages and currents agree to 1e-9.
  */
 import { describe, expect, it } from 'vitest'
 import { magnitude, phasor, real, subtract, type Complex } from '#core/bay/network/complex'
@@ -9,7 +9,7 @@ import { solve } from '#core/bay/network/solve'
 import { spiceListing } from '#core/bay/network/spice'
 import { handWritten, runSpice } from '../support/spice'
 
-const RELATIVE = 1e-6
+const RELATIVE = 1e-9
 /** Below this a voltage or current of these networks is rounding: V or A. */
 const ABSOLUTE = 1e-9
 
