@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { PERMISSION_MINUTES } from '#core/exercise/attempt/permission'
 import { hasPlace } from '#core/exercise/attempt/stages'
 import type { ReadingMark } from '#core/testing/judge/judge'
 import type { FloorPatch } from '#schemas/views'
@@ -7,6 +6,9 @@ import type { FloorPatch } from '#schemas/views'
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const floor = useFloor()
 const { data, problem, patches, bays, requests, cohort, cohorts } = floor
+/** The nearest bays stand at once; the others follow a paint later each. */
+const AT_ONCE = 4
+const { shown } = useGradually(() => bays.value.length, AT_ONCE)
 const needs = useNeeds()
 const refusing = ref<{ readonly patch: FloorPatch; readonly marks: readonly ReadingMark[] } | null>(null)
 const permitting = ref<{ readonly patch: FloorPatch; readonly seen: string } | null>(null)
@@ -18,12 +20,10 @@ async function refuse(reason: string) {
   if (refusing.value && (await floor.decide(refusing.value.patch.id, false, { reason })))
     refusing.value = null
 }
-const remark = ref('')
-async function permit() {
+async function permit(remark: string) {
   const asked = permitting.value
-  if (asked) await floor.decide(asked.patch.id, true, { reason: remark.value, seen: asked.seen })
+  if (asked) await floor.decide(asked.patch.id, true, { reason: remark, seen: asked.seen })
   permitting.value = null
-  remark.value = ''
 }
 const atWork = computed(() => patches.value.filter(({ stage }) => hasPlace(stage)).length)
 const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) => stage === 'live').length)
@@ -80,7 +80,7 @@ const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) 
         </div>
         <div class="patches">
           <FloorBay
-            v-for="at in bays"
+            v-for="at in bays.slice(0, shown)"
             :key="at.bay"
             :bay="at.bay"
             :people="at.people"
@@ -93,38 +93,20 @@ const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) 
         </div>
       </template>
     </section>
-    <RefuseDialog
-      :patch="refusing?.patch ?? null"
-      :marks="refusing?.marks ?? []"
+    <LazyRefuseDialog
+      v-if="refusing"
+      :patch="refusing.patch"
+      :marks="refusing.marks"
       @close="refusing = null"
       @refuse="refuse"
     />
-    <el-dialog
-      :model-value="permitting !== null"
-      title="Permission to energise"
-      width="480px"
+    <LazyPermitDialog
+      v-if="permitting"
+      :patch="permitting.patch"
+      :by="session.person?.name ?? ''"
       @close="permitting = null"
-    >
-      <div class="stack bay">
-        <p>
-          You, <b>{{ session.person?.name }}</b>, permit <b>{{ permitting?.patch.name }}</b> to energise bay
-          <b>{{ permitting?.patch.bay }}</b>, now, under supervision. It holds for
-          {{ PERMISSION_MINUTES }} minutes, unless you stop it.
-        </p>
-        <label class="field"
-          ><span>Remark, if any; the apprentice reads it</span
-          ><el-input v-model="remark" maxlength="300" name="remark"
-        /></label>
-        <p class="caution">
-          Covers on, people informed, correct leads. Follow the rules of the centre and the current
-          regulations.
-        </p>
-        <div class="row">
-          <el-button type="primary" @click="permit">Give permission</el-button>
-          <el-button @click="permitting = null">Back</el-button>
-        </div>
-      </div>
-    </el-dialog>
+      @permit="permit"
+    />
   </div>
 </template>
 

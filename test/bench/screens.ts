@@ -56,9 +56,12 @@ async function readyAt(browser: Browser, base: string, [number, path, mark]: Vie
       const into = isAhead ? ahead : scripts
       if (pathname.endsWith('.js'))
         sizes.push(
-          request.sizes().then(({ responseBodySize }) => {
-            into.set(pathname, Math.max(responseBodySize, into.get(pathname) ?? 0))
-          }),
+          request.sizes().then(
+            ({ responseBodySize }) =>
+              void into.set(pathname, Math.max(responseBodySize, into.get(pathname) ?? 0)),
+            // What comes as the page is closed is no part of it.
+            () => undefined,
+          ),
         )
     })
     const from = performance.now()

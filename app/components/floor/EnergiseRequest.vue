@@ -108,7 +108,7 @@ const inspectionWords = ({ looked, of, open, isSafeToTest }: Inspection): string
           <dd class="mono">{{ polarityTyped }}</dd>
         </div>
       </dl>
-      <BandGauge
+      <LazyBandGauge
         wide
         :value="continuity.value"
         :low="continuity.expected.low"

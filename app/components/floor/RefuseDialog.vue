@@ -3,34 +3,30 @@ import type { ReadingMark } from '#core/testing/judge/judge'
 import type { FloorPatch } from '#schemas/views'
 import { findingSentence, itemName } from '#words/findings/findings'
 
-const props = defineProps<{ patch: FloorPatch | null; marks: readonly ReadingMark[] }>()
+const { patch, marks } = defineProps<{ patch: FloorPatch; marks: readonly ReadingMark[] }>()
 const emit = defineEmits<{ close: []; refuse: [reason: string] }>()
-const reason = ref('')
 
-// What was computed is a good beginning; the assessor has the last word.
-watch(
-  () => props.patch,
-  (patch) => {
-    if (!patch) return
-    // One cause that is in many readings is said once.
-    const readings = new Map<string, string[]>()
-    for (const mark of props.marks)
-      for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note'))
-        readings.set(findingSentence(finding), [
-          ...(readings.get(findingSentence(finding)) ?? []),
-          itemName(`reading.${mark.reading}`),
-        ])
-    reason.value = [...readings]
-      .map(([sentence, names]) => (names.length === 1 ? `${names[0]}: ${sentence}` : sentence))
-      .join('\n')
-  },
-)
+/** What was computed is a good beginning; the assessor has the last word. */
+function firstWords(): string {
+  // One cause that is in many readings is said once.
+  const readings = new Map<string, string[]>()
+  for (const mark of marks)
+    for (const finding of mark.findings.filter(({ seriousness }) => seriousness !== 'note'))
+      readings.set(findingSentence(finding), [
+        ...(readings.get(findingSentence(finding)) ?? []),
+        itemName(`reading.${mark.reading}`),
+      ])
+  return [...readings]
+    .map(([sentence, names]) => (names.length === 1 ? `${names[0]}: ${sentence}` : sentence))
+    .join('\n')
+}
+const reason = ref(firstWords())
 </script>
 
 <template>
   <el-dialog
-    :model-value="patch !== null"
-    :title="patch ? `Not yet: bay ${patch.bay}, ${patch.name}` : ''"
+    model-value
+    :title="`Not yet: bay ${patch.bay}, ${patch.name}`"
     width="520px"
     @close="emit('close')"
   >

@@ -21,8 +21,8 @@ const parts = computed(() =>
     }),
   })),
 )
-/** These fill a screen. */
-const AT_ONCE = 2
+/** Somebody can begin with these; the others follow a paint later each. */
+const AT_ONCE = 1
 const { shown, isWhole } = useGradually(() => parts.value.length, AT_ONCE)
 </script>
 
