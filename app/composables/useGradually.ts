@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, type Ref } from 'vue'
+import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
 /**
  * What a long page shows at once fills a screen; the rest follows part by part, each once the one before it has been
@@ -8,8 +8,13 @@ export function useGradually(count: () => number, atOnce: number) {
   const shown = ref(atOnce)
   let frame = 0
   let task: ReturnType<typeof setTimeout> | undefined
+  const rest = (): void => {
+    cancelAnimationFrame(frame)
+    clearTimeout(task)
+  }
   // A frame's own callback runs before its paint; what is asked for there runs after it.
   const soon = (): void => {
+    rest()
     frame = requestAnimationFrame(() => {
       task = setTimeout(more)
     })
@@ -19,11 +24,9 @@ export function useGradually(count: () => number, atOnce: number) {
     shown.value += 1
     soon()
   }
-  soon()
-  onScopeDispose(() => {
-    cancelAnimationFrame(frame)
-    clearTimeout(task)
-  })
+  // What there is to show may come later, or become more.
+  watch(count, soon, { immediate: true })
+  onScopeDispose(rest)
   const isWhole: Readonly<Ref<boolean>> = computed(() => shown.value >= count())
   return { shown, isWhole }
 }

@@ -6,9 +6,12 @@ import type { FloorPatch } from '#schemas/views'
 definePageMeta({ roles: ['instructor', 'assessor'] })
 const floor = useFloor()
 const { data, problem, patches, bays, requests, cohort, cohorts } = floor
-/** The nearest bays stand at once; the others follow a paint later each. */
-const AT_ONCE = 4
+/** The nearest bays stand at once, and wherever something is live; the others follow a paint later each. */
+const AT_ONCE = 6
 const { shown } = useGradually(() => bays.value.length, AT_ONCE)
+const standing = computed(() =>
+  bays.value.filter(({ people }, i) => i < shown.value || people.some(({ stage }) => stage === 'live')),
+)
 const needs = useNeeds()
 const refusing = ref<{ readonly patch: FloorPatch; readonly marks: readonly ReadingMark[] } | null>(null)
 const permitting = ref<{ readonly patch: FloorPatch; readonly seen: string } | null>(null)
@@ -80,7 +83,7 @@ const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) 
         </div>
         <div class="patches">
           <FloorBay
-            v-for="at in bays.slice(0, shown)"
+            v-for="at in standing"
             :key="at.bay"
             :bay="at.bay"
             :people="at.people"

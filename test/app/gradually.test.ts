@@ -1,6 +1,6 @@
 /* A long page shows a screenful at once and the rest after each paint. */
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import { effectScope, type EffectScope } from 'vue'
+import { effectScope, nextTick, ref, type EffectScope } from 'vue'
 import { useGradually } from '../../app/composables/useGradually'
 
 let frames: (() => void)[]
@@ -51,4 +51,18 @@ it('stops where the page is left before it was whole', () => {
   scope.stop()
   paint()
   expect(shown.value).toBe(2)
+})
+it('goes on when what is shown comes later, or becomes more', async () => {
+  const count = ref(0)
+  const { shown, isWhole } = scope.run(() => useGradually(() => count.value, 2))!
+  frame()
+  count.value = 4
+  await nextTick()
+  frame()
+  frame()
+  expect([shown.value, isWhole.value]).toEqual([4, true])
+  count.value = 5
+  await nextTick()
+  frame()
+  expect(shown.value).toBe(5)
 })

@@ -104,7 +104,7 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
       </div>
       <p v-for="{ text, isStop } in says" :key="text" :class="{ stop: isStop }">{{ text }}</p>
     </td>
-    <td class="drawn">
+    <td class="sketch">
       <svg viewBox="0 0 330 46">
         <line class="bar" :x1="10 + depth * 18" :x2="10 + depth * 18" y1="30" y2="52" />
         <path class="wire" :d="`M${10 + depth * 18} 0V8`" />
@@ -125,13 +125,13 @@ const input = (event: Event) => (event.target as HTMLInputElement).value
   border-top: 2px solid var(--ink);
   background: var(--cloth);
 }
-.board .drawn {
+.board .sketch {
   padding: 0;
   background: var(--panel);
   height: 46px;
   width: 330px;
 }
-.drawn svg {
+.sketch svg {
   width: 330px;
   height: 46px;
   display: block;

@@ -78,7 +78,7 @@ const columns = computed<Column[]>(() => [
       :mono="column.mono"
       @update:model-value="emit('write', column.field, $event)"
     />
-    <td class="drawn">
+    <td class="sketch">
       <CircuitLine
         :design="design"
         :depth="depth"
@@ -92,7 +92,7 @@ const columns = computed<Column[]>(() => [
     <td :colspan="columns.length">
       <p v-for="{ text, isStop } in words" :key="text" :class="{ stop: isStop }">{{ text }}</p>
     </td>
-    <td class="drawn">
+    <td class="sketch">
       <svg viewBox="0 0 330 10" preserveAspectRatio="none">
         <line :x1="10 + depth * 18" :x2="10 + depth * 18" y1="-4" y2="14" />
       </svg>
@@ -108,7 +108,7 @@ const columns = computed<Column[]>(() => [
   background: var(--indigo-wash);
   box-shadow: inset 4px 0 0 var(--indigo);
 }
-.drawn {
+.sketch {
   padding: 0;
   width: 330px;
   background: var(--panel);
@@ -119,7 +119,7 @@ const columns = computed<Column[]>(() => [
   font-size: 13.5px;
   line-height: 1.3;
 }
-.words .drawn {
+.words .sketch {
   padding: 0;
   height: 1px;
 }

@@ -78,7 +78,6 @@ const since = computed(() => (props.patch.lastAct ? minutesBetween(props.patch.l
   display: flex;
   flex-direction: column;
   gap: 2px;
-  flex: 1;
   padding-top: 4px;
 }
 .person:not(:nth-child(2)) {

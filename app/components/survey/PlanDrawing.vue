@@ -231,7 +231,7 @@ const ways = (route: Route) => `way ${route.way}`
         {{ plan.known.metres ? `${plan.known.metres} m` : 'how long is it?' }}
       </text>
     </g>
-    <path v-if="drawn.length" :d="path(drawn)" class="drawn" />
+    <path v-if="drawn.length" :d="path(drawn)" class="outline-drawn" />
     <circle v-for="(spot, i) in drawn" :key="i" :cx="spot.x" :cy="spot.y" r="4" class="dot" />
   </svg>
 </template>
