@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '#core/exercise/attempt/stages'
 import type { MarkingListItem } from '#schemas/marking-views'
-import { STAGE_WORDS } from '~/texts/stages'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
 
@@ -24,10 +22,9 @@ const exercises = computed(() =>
   ].sort((a, b) => a.code.localeCompare(b.code)),
 )
 const isBusy = ref(false)
-/** A page of the pile is one look; the head stands a frame before it. */
+/** A page of the pile is one look. */
 const PAGE = 20
 const { page, pages, shown, atHere, inHand, move } = useInPages(() => data.value ?? [], PAGE)
-const { isWhole: isHeadThere } = useGradually(() => 2, 1)
 const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking/${item.id}`)
 
 /** Gives back every sheet that is decided; what changed since stays and says so. */
@@ -106,55 +103,14 @@ useShortcuts([
       >
     </p>
     <ServerProblem v-if="problem" :problem="problem" @retry="refresh" />
-    <div v-else-if="!data || !isHeadThere" class="stack">
+    <div v-else-if="!data" class="stack">
       <div v-for="i in 5" :key="i" class="skeleton" style="height: 40px" />
     </div>
     <div v-else-if="data.length === 0" class="empty">
       <h2>No sheet has been handed in</h2>
       <p>When a design or its readings are handed in, the sheet lands here with marks proposed.</p>
     </div>
-    <el-table
-      v-else
-      :data="[...shown]"
-      row-key="id"
-      :row-class-name="({ rowIndex }: { rowIndex: number }) => (rowIndex === atHere ? 'in-hand' : '')"
-      @row-click="open"
-    >
-      <el-table-column label="Apprentice" min-width="190"
-        ><template #default="{ row }"
-          ><NuxtLink :to="`/marking/${row.id}`"
-            ><b>{{ row.name }}</b></NuxtLink
-          ></template
-        ></el-table-column
-      >
-      <el-table-column label="Exercise" min-width="240"
-        ><template #default="{ row }">{{ row.code }} {{ row.title }}</template></el-table-column
-      >
-      <el-table-column label="Bay" prop="bay" width="70" />
-      <el-table-column label="Handed in" width="150"
-        ><template #default="{ row }">{{
-          row.handedInAt ? dayTime(row.handedInAt) : ''
-        }}</template></el-table-column
-      >
-      <el-table-column label="Proposed" width="130"
-        ><template #default="{ row }"
-          ><b class="mono">{{ row.mark }}</b> of {{ row.outOf }}</template
-        ></el-table-column
-      >
-      <el-table-column label="" width="210">
-        <template #default="{ row }">
-          <span class="tag" :class="row.met ? 'met' : 'wrong'">{{ row.met ? 'met' : 'not yet' }}</span>
-          <span v-if="row.critical" class="tag stop" style="margin-left: 6px">critical</span>
-        </template>
-      </el-table-column>
-      <el-table-column label="Stage" width="130"
-        ><template #default="{ row }"
-          ><span class="tag" :class="row.stage === 'handedIn' ? 'waiting' : 'plain'">{{
-            STAGE_WORDS[row.stage as Stage].theirs
-          }}</span></template
-        ></el-table-column
-      >
-    </el-table>
+    <MarkingPile v-else :rows="shown" :at="atHere" @open="open" />
     <el-pagination
       v-if="pages > 1"
       v-model:current-page="page"
@@ -172,9 +128,5 @@ useShortcuts([
   gap: 16px;
   flex-wrap: wrap;
   font-size: 14.5px;
-}
-:deep(.in-hand) {
-  box-shadow: inset 4px 0 0 var(--indigo);
-  background: var(--indigo-wash);
 }
 </style>
