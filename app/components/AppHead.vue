@@ -40,6 +40,14 @@ const showHere = () => {
     main.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
 }
 onMounted(showHere)
+// Not needed to begin with, yet there when the network is gone.
+fetchWhenIdle([
+  () => preloadComponents('OutboxList'),
+  () => preloadComponents('TermBox'),
+  () => preloadComponents('GoToBox'),
+  () => preloadComponents('KeyList'),
+  () => import('~/utils/sure-box'),
+])
 watch(current, () => nextTick(showHere))
 </script>
 

@@ -10,7 +10,8 @@ export function useSignOut() {
     if (left.length === 0) return true
     const names = [...new Set(left.map(({ about }) => about.what.toLowerCase()))].join(', ')
     return isSure(
-      `Not saved yet: ${names}. It stays on this device and is sent when you sign in here again. On another device it is not there.`,
+      `Not saved yet: ${names}. It stays on this device and is sent when you sign in here again. ` +
+        'On another device it is not there.',
       left.length === 1 ? 'One thing has not been saved' : `${left.length} things have not been saved`,
       { yes: 'Sign out all the same', no: 'Stay signed in', isGrave: true },
     )

@@ -1,14 +1,3 @@
-<script setup lang="ts">
-// Not needed to begin with, yet there when the network is gone.
-fetchWhenIdle([
-  () => preloadComponents('OutboxList'),
-  () => preloadComponents('TermBox'),
-  () => preloadComponents('GoToBox'),
-  () => preloadComponents('KeyList'),
-  () => import('~/utils/sure-box'),
-])
-</script>
-
 <template>
   <div class="desk">
     <a class="skip" href="#main">To the content</a>

@@ -1,6 +1,13 @@
-import type { SureWords } from './sure'
-
 /* The boxes themselves, fetched when one is first asked for. */
+
+/** The two buttons of a question. */
+export interface SureWords {
+  readonly yes: string
+  readonly no: string
+  /** Something is lost that cannot be had back. */
+  readonly isGrave?: boolean
+}
+
 const buttons = ({ yes, no, isGrave }: SureWords) => ({
   confirmButtonText: yes,
   cancelButtonText: no,

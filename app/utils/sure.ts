@@ -1,10 +1,4 @@
-/** The two buttons of a question. */
-export interface SureWords {
-  readonly yes: string
-  readonly no: string
-  /** Something is lost that cannot be had back. */
-  readonly isGrave?: boolean
-}
+import type { SureWords } from './sure-box'
 
 /** Asks before something is done; false where somebody thinks better of it. */
 export const isSure = async (text: string, title: string, words: SureWords): Promise<boolean> =>

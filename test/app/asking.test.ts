@@ -53,7 +53,7 @@ describe('what is offered', () => {
     round.takeBack(token)
     expect(codesOf(round)).toEqual(['q1', 'q2', 'q3', 'q4'])
   })
-  test('what the model plays comes after them, of this moment alone, two at most; without it the others stand', async () => {
+  test('what the model plays comes after them, of this moment, two at most; without it the others stand', async () => {
     const played = [question('w1'), question('w2', ['live']), question('w3'), question('w4')]
     read.mockImplementation(async (path: string) =>
       path.endsWith('what-if') ? { view: played } : Promise.reject(new Error('offline')),

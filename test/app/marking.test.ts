@@ -50,7 +50,7 @@ beforeEach(() => {
 })
 
 describe('a mark that is changed', () => {
-  test('goes with its reason and the feedback that is being written, and replaces an earlier change of that line', async () => {
+  test('goes with its reason and the feedback in hand, and replaces an earlier change of that line', async () => {
     const desk = await aDesk(
       viewOf(1, [
         { ...OVERRIDE, verdict: 'wrong' },

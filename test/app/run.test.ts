@@ -1,4 +1,4 @@
-/* A run of conduit as it is typed and dragged: what follows at once, what a moment later, what stands still meanwhile. */
+/* A run of conduit as it is typed and dragged: what follows at once, what a moment later, what stands still. */
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { effectScope, reactive, ref, shallowRef, type EffectScope } from 'vue'
 

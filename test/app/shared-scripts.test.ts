@@ -1,4 +1,4 @@
-/* Which scripts come together: what the first page needs, the frame, what is computed at work, what staff alone opens. */
+/* Which scripts come together: of the first page, of the frame, of what is computed at work, of staff alone. */
 import { describe, expect, it } from 'vitest'
 import { sharedScripts } from '../../scripts/build/shared-scripts'
 

@@ -1,4 +1,4 @@
-/* An attempt on its apprentice's screen: what moves it on, what stays in its box, what an instrument wrote meanwhile. */
+/* An attempt on its apprentice's screen: what moves it on, what stays in its box, what an instrument wrote. */
 import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { effectScope, reactive, ref, shallowRef } from 'vue'
 import type { WorkView } from '#schemas/views'

@@ -48,10 +48,10 @@ async function keepMeasured() {
 }
 const settingWords = (entry: PredictionView) =>
   trial.settings
-    .map(
-      ({ key, name, unit, choices }) =>
-        `${name} ${choices?.find(({ value }) => value === entry.settings[key])?.name ?? `${entry.settings[key]} ${unit}`}`,
-    )
+    .map(({ key, name, unit, choices }) => {
+      const set = entry.settings[key]
+      return `${name} ${choices?.find(({ value }) => value === set)?.name ?? `${set} ${unit}`}`
+    })
     .join(' · ')
 </script>
 

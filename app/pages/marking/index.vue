@@ -33,7 +33,8 @@ async function releaseAll() {
   const ids = decided.value.map(({ id }) => id)
   if (ids.length === 0) return
   const isMeant = await isSure(
-    `${ids.length} ${ids.length === 1 ? 'sheet goes' : 'sheets go'} back to the apprentices with marks and feedback. This cannot be taken back.`,
+    `${ids.length} ${ids.length === 1 ? 'sheet goes' : 'sheets go'} back to the apprentices with marks and ` +
+      'feedback. This cannot be taken back.',
     'Release all decided sheets?',
     { yes: 'Release', no: 'Not yet' },
   )

@@ -71,7 +71,9 @@ async function setIt(cohort: string) {
   setting.value = false
   ElMessage({
     type: 'success',
-    message: `${given} ${given === 1 ? 'apprentice has' : 'apprentices have'} the task now, each with their own lengths and loads.`,
+    message:
+      `${given} ${given === 1 ? 'apprentice has' : 'apprentices have'} the task now, ` +
+      'each with their own lengths and loads.',
   })
 }
 function duplicate() {
