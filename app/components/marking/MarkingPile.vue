@@ -65,7 +65,10 @@ const { shown } = useGradually(() => rows.length, AT_ONCE)
 </template>
 
 <style scoped>
+/* What is said to a screen reader alone is placed in here too, not beside the page. */
 .wrap {
+  position: relative;
+  min-width: 0;
   overflow-x: auto;
 }
 table {
