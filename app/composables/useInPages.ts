@@ -1,4 +1,4 @@
-import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, ref, watch, type ComputedRef } from 'vue'
 
 /**
  * A long list by pages, with one row in hand: moving it past the end of a page turns the page, and turning the page
@@ -26,5 +26,5 @@ export function useInPages<Row>(rows: () => readonly Row[], size: number) {
     () => rows().length,
     () => move(0),
   )
-  return { page, pages, shown, atHere, inHand, move, at: at as Readonly<Ref<number>> }
+  return { page, pages, shown, atHere, inHand, move }
 }

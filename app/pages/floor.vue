@@ -25,8 +25,9 @@ async function refuse(reason: string) {
 }
 async function permit(remark: string) {
   const asked = permitting.value
-  if (asked) await floor.decide(asked.patch.id, true, { reason: remark, seen: asked.seen })
-  permitting.value = null
+  // What was remarked stays where it was typed until it has arrived.
+  if (asked && (await floor.decide(asked.patch.id, true, { reason: remark, seen: asked.seen })))
+    permitting.value = null
 }
 const atWork = computed(() => patches.value.filter(({ stage }) => hasPlace(stage)).length)
 const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) => stage === 'live').length)

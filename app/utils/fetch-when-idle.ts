@@ -4,8 +4,8 @@ const whenIdle = (next: () => void): void => {
   else setTimeout(next, 50)
 }
 
-/** Fetches parts one after the other while the browser has nothing else to do; once for the whole application. */
 let hasBegun = false
+/** Fetches parts one after the other while the browser has nothing else to do; once for the whole application. */
 export function fetchWhenIdle(parts: readonly (() => Promise<unknown>)[]): void {
   if (hasBegun) return
   hasBegun = true

@@ -13,7 +13,7 @@ const SIGN_IN = '/sign-in'
 /** Links to all that the page at this address needs and whoever asks may have. */
 function linksFor(event: H3Event): string {
   const actor = sittingHere(event, contextOf(event))?.person
-  // Whoever is not signed in is sent there.
+  // Whoever is not signed in is sent there; a page that is open to strangers finds its few files by itself.
   const path = actor ? event.path.split('?')[0]! : SIGN_IN
   const page = PAGES.find(({ pattern }) => pattern.test(path))
   if (!page) return ''

@@ -17,11 +17,11 @@ describe('a list by pages', () => {
   })
 
   test('neither end is left', () => {
-    const { at, pages, page, shown, move } = inPages(listOf(7), 3)
+    const { inHand, pages, page, shown, move } = inPages(listOf(7), 3)
     move(-5)
-    expect(at.value).toBe(0)
+    expect(inHand.value).toBe(0)
     move(50)
-    expect([at.value, page.value, pages.value, shown.value]).toEqual([6, 3, 3, [6]])
+    expect([inHand.value, page.value, pages.value, shown.value]).toEqual([6, 3, 3, [6]])
   })
 
   test('turning a page takes its first row in hand', () => {
