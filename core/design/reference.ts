@@ -61,15 +61,27 @@ export const bookBehind = ({ circuits, boards }: InstallationDesign): Book | und
   (circuits[0] ?? boards[0])?.task.book
 
 /**
- * Works every step of every circuit and board, each from the values of those before it. Pure; about a tenth
- * of a millisecond a circuit.
+ * Works every step of every circuit and board, each from the values of those before it. Pure; less than a
+ * tenth of a millisecond a circuit. `like` is a design of nearly the same installation by the same rules: a
+ * circuit whose task is still that one is taken from it.
  */
-export function referenceDesign(installation: Installation, rules: DesignRules): InstallationDesign {
+export function referenceDesign(
+  installation: Installation,
+  rules: DesignRules,
+  like?: InstallationDesign,
+): InstallationDesign {
+  const before = new Map(like?.circuits.map((design) => [design.scope, design]))
   const circuits = new Map<string, CircuitDesign>()
   const boards = new Map<string, BoardDesign>()
   walkInstallation(installation, rules, {
     circuit: (circuit, task, steps) => {
-      const design = workThrough(circuit.id, task, steps, circuits.get(circuit.id))
+      const begun = circuits.get(circuit.id)
+      const same = begun && before.get(circuit.id)
+      if (same && isSameCircuit(same, { ...begun, circuit, task })) {
+        circuits.set(circuit.id, same)
+        return same.values
+      }
+      const design = workThrough(circuit.id, task, steps, begun)
       circuits.set(circuit.id, { ...design, circuit, task, governs: 'area' })
       return design.values
     },
@@ -81,7 +93,9 @@ export function referenceDesign(installation: Installation, rules: DesignRules):
   })
   const inOrder = installation.circuits
     .flatMap(({ id }) => circuits.get(id) ?? [])
-    .map((design) => ({ ...design, governs: governing(design) }))
+    .map((design) =>
+      design === before.get(design.scope) ? design : { ...design, governs: governing(design) },
+    )
   return {
     ok:
       [...circuits.values(), ...boards.values()].every((design) => !design.stopped) &&
@@ -90,6 +104,24 @@ export function referenceDesign(installation: Installation, rules: DesignRules):
     circuits: inOrder,
     boards: installation.boards.flatMap(({ id }) => boards.get(id) ?? []),
   }
+}
+
+/** Would this circuit, begun and with the task of its cable, be worked as that one was? */
+const isSameCircuit = (known: CircuitDesign, begun: CircuitDesign): boolean =>
+  known.circuit === begun.circuit &&
+  isEqual(known.task, begun.task) &&
+  begun.steps.every(({ key, value }) => known.values[key] === value) &&
+  known.stopped?.at === begun.stopped?.at
+
+/** Tasks hold figures and words, and parts that hold the same. */
+function isEqual(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  const keys = Object.keys(a)
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => isEqual(a[key as keyof typeof a], b[key as keyof typeof b]))
+  )
 }
 
 function workThrough<T extends Task | BoardTask>(

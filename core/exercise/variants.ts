@@ -1,6 +1,12 @@
 import { randomLcg, randomUniform } from 'd3-random'
-import { limitUse, type CircuitDesign, type Governs, type InstallationDesign } from '../design/reference'
-import { assignmentOf, designOf } from './assignment'
+import {
+  limitUse,
+  referenceDesign,
+  type CircuitDesign,
+  type Governs,
+  type InstallationDesign,
+} from '../design/reference'
+import { assignmentOf, designOf, rulesOf } from './assignment'
 import type { Exercise } from './exercise'
 import type { Circuit, Installation } from '../installation/installation'
 import { everyVersion, isSame, vary } from './variant-circuit'
@@ -74,6 +80,13 @@ interface Drawing {
   readonly uniform: () => number
 }
 
+/** Designs the exercise with these circuits; those that are still what they were are not worked again. */
+function designer(exercise: Exercise): (circuits: readonly Circuit[]) => InstallationDesign {
+  let last: InstallationDesign | undefined
+  return (circuits) =>
+    (last = referenceDesign({ ...exercise.installation, circuits }, rulesOf(exercise), last))
+}
+
 /** What others have in place of a circuit that is asked for; the others may have anything. */
 const othersOf = ({ exercise, taken }: Drawing, i: number): readonly Circuit[] =>
   exercise.asks.circuits.includes(exercise.installation.circuits[i]!.id)
@@ -81,9 +94,12 @@ const othersOf = ({ exercise, taken }: Drawing, i: number): readonly Circuit[] =
     : []
 
 /** The variant that these circuits make, if they are as hard as the exercise. */
-function variantOf({ exercise, index, base }: Drawing, circuits: readonly Circuit[]): Variant | undefined {
+function variantOf(
+  { exercise, index, base }: Drawing,
+  circuits: readonly Circuit[],
+  design: InstallationDesign,
+): Variant | undefined {
   const installation = { ...exercise.installation, circuits }
-  const design = designOf(assignmentOf(exercise, installation))
   const difficulty = difficultyOf(design)
   const isLike = Math.abs(difficulty.score - base.score) <= Math.max(1, circuits.length / 2)
   return design.ok && isLike ? { index, installation, difficulty } : undefined
@@ -93,15 +109,16 @@ function variantOf({ exercise, index, base }: Drawing, circuits: readonly Circui
 function draw(drawing: Drawing): Variant | undefined {
   const { exercise, base, uniform } = drawing
   const { installation } = exercise
+  const designWith = designer(exercise)
   let circuits = installation.circuits.map((circuit) => vary(circuit, exercise.variants, uniform))
   for (let attempt = 0; attempt < TRIES_PER_VARIANT; attempt += 1) {
-    const design = designOf(assignmentOf(exercise, { ...installation, circuits }))
+    const design = designWith(circuits)
     const wrong = new Set(
       circuits
         .filter((circuit, i) => !isFitting(circuit, design, base, othersOf(drawing, i)))
         .map(({ id }) => id),
     )
-    const variant = wrong.size === 0 ? variantOf(drawing, circuits) : undefined
+    const variant = wrong.size === 0 ? variantOf(drawing, circuits, design) : undefined
     if (variant) return variant
     circuits = circuits.map((circuit, i) =>
       wrong.size === 0 || wrong.has(circuit.id)
@@ -125,10 +142,9 @@ function search(drawing: Drawing): Variant | { readonly stuck: string } {
     vary(circuit, exercise.variants, uniform),
   )
   let stuck = installation.circuits[0]!.id
-  const designWith = (i: number, version: Circuit) => {
-    const tried = circuits.map((circuit, k) => (k === i ? version : circuit))
-    return designOf(assignmentOf(exercise, { ...installation, circuits: tried }))
-  }
+  const design = designer(exercise)
+  const designWith = (i: number, version: Circuit) =>
+    design(circuits.map((circuit, k) => (k === i ? version : circuit)))
   for (let pass = 0; pass < PASSES; pass += 1) {
     let isRight = true
     for (const [i, circuit] of installation.circuits.entries()) {
@@ -150,7 +166,7 @@ function search(drawing: Drawing): Variant | { readonly stuck: string } {
         stuck = circuit.id
       }
     }
-    const variant = isRight ? variantOf(drawing, circuits) : undefined
+    const variant = isRight ? variantOf(drawing, circuits, design(circuits)) : undefined
     if (variant) return variant
     if (isRight) circuits = installation.circuits.map((circuit) => vary(circuit, exercise.variants, uniform))
   }

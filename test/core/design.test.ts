@@ -4,11 +4,13 @@ import { CIRCUIT_CHAIN } from '#core/design/circuit-chain'
 import { installationAdvice } from '#core/design/advice'
 import { hotZsOhm, voltDropV } from '#core/design/limits/limits'
 import { referenceDesign } from '#core/design/reference'
+import { rulesOf } from '#core/exercise/assignment'
 import { SHIPPED_BOOK, sizesIn } from '#core/regulations/book/book'
 import { constraintSentence } from '#words/constraints'
 import type { Circuit, Installation } from '#core/installation/installation'
 import { RULES, aCircuit, aTask, anInstallation, worked } from '../support/task'
 import { tasks } from '../support/arbitrary'
+import { boards } from '../support/boards'
 
 test('every step stands after the steps it needs', () => {
   CIRCUIT_CHAIN.forEach((step, i) =>
@@ -142,4 +144,68 @@ test('advice names what an experienced eye would stop at, and stays silent on a 
       { load: { basis: 'current', currentA: 19, powerFactor: 1 }, run: { betweenBoxesM: 6, bends: 3 } },
     ),
   ).toEqual(['advice.drawPoints'])
+})
+
+describe('a design made beside an earlier one is the design made anew', () => {
+  /** One thing changed, at any place of the installation. */
+  const change = fc
+    .record({
+      what: fc.constantFrom('length', 'current', 'existing', 'gone', 'intake', 'electrode'),
+      at: fc.nat(8),
+      factor: fc.double({ min: 0.2, max: 4, noNaN: true }),
+    })
+    .map(({ what, at, factor }) => (installation: Installation): Installation => {
+      const { circuits, intake, boards: all } = installation
+      const other = (parts: Partial<Circuit>): Installation => ({
+        ...installation,
+        circuits: circuits.map((one, i) => (i === at % circuits.length ? { ...one, ...parts } : one)),
+      })
+      const { lengthM, load } = circuits[at % circuits.length]!
+      switch (what) {
+        case 'length':
+          return other({ lengthM: lengthM * factor })
+        case 'current':
+          return load.basis === 'board'
+            ? installation
+            : other({ load: { basis: 'current', currentA: 10 * factor, powerFactor: 1 } })
+        case 'existing':
+          return other({ existing: { ratingA: 32, lineMm2: 2.5 } })
+        case 'gone': {
+          const gone = circuits.filter(({ id }) => id !== 'f1')[at % (circuits.length - 1)]
+          return { ...installation, circuits: circuits.filter((one) => one !== gone) }
+        }
+        case 'intake':
+          return { ...installation, intake: { ...intake, zeOhm: intake.zeOhm! * factor } }
+        default:
+          return { ...installation, boards: all.map((one) => ({ ...one, electrodeOhm: 60 * factor })) }
+      }
+    })
+
+  test('however many changes follow each other', () => {
+    fc.assert(
+      fc.property(boards, fc.array(change, { minLength: 1, maxLength: 6 }), (assignment, changes) => {
+        let { installation } = assignment
+        let design = referenceDesign(installation, rulesOf(assignment))
+        for (const apply of changes) {
+          installation = apply(installation)
+          design = referenceDesign(installation, rulesOf(assignment), design)
+          expect(design).toEqual(referenceDesign(installation, rulesOf(assignment)))
+        }
+      }),
+      { numRuns: 150 },
+    )
+  })
+
+  test('and a circuit that nothing has touched is the same object', () => {
+    const touched = aCircuit({ id: 'c2', way: 2 })
+    const installation = anInstallation({ circuits: [aCircuit(), touched] })
+    const before = referenceDesign(installation, RULES)
+    const after = referenceDesign(
+      { ...installation, circuits: [installation.circuits[0]!, { ...touched, lengthM: 31 }] },
+      RULES,
+      before,
+    )
+    expect(after.circuits[0]).toBe(before.circuits[0])
+    expect(after.circuits[1]!.values.voltDrop).toBeGreaterThan(before.circuits[1]!.values.voltDrop!)
+  })
 })

@@ -133,13 +133,20 @@ export const groupingIn = (book: Book, column: keyof BookValues['grouping']): re
   ...rowsOf(book.values.grouping[column]).values(),
 ]
 
-/** A column as rows in rising order. */
-export const rowsOf = (column: Readonly<Record<number, number>>): ReadonlyMap<number, number> =>
-  new Map(
+const inOrder = new WeakMap<Readonly<Record<number, number>>, ReadonlyMap<number, number>>()
+
+/** A column as rows in rising order, put in order once: a book does not change when it is made. */
+export function rowsOf(column: Readonly<Record<number, number>>): ReadonlyMap<number, number> {
+  const known = inOrder.get(column)
+  if (known) return known
+  const rows = new Map(
     Object.entries(column)
       .map(([row, value]) => [Number(row), value] as const)
       .sort(([a], [b]) => a - b),
   )
+  inOrder.set(column, rows)
+  return rows
+}
 
 /** Zs = U0 × Cmin ÷ Ia for instantaneous tripping, Ω, rounded as Table 41.3 prints it, unless entered. */
 export const breakerZsOhm = (book: Book, curve: Curve, ratingA: number): number =>

@@ -5,7 +5,7 @@ import { readTestsOf, testsOf } from '../plan/schedule'
 import { faultHypotheses } from './fault-hypotheses'
 import { SOUND, UNLISTED } from './hypothesis'
 import { nextTest, type NextTest } from './next-test'
-import { openCause, readToTheEnd } from './open-cause'
+import { openCauses, readToTheEnd } from './open-cause'
 import { pairsOf } from './pairs'
 import { byCost, distinct, shared } from './rank'
 import { settle, type Settled } from './settle'
@@ -58,12 +58,10 @@ export function diagnose(
   const slips = slipHypotheses(study)
     .filter(({ outcomes }) => explainsAny(study, outcomes))
     .map(({ hypothesis, outcomes }) => score(study, hypothesis, outcomes))
-  const settled = settle(
-    study,
-    hypotheses.flatMap((from) => openCause(study, from, suspects.circuits) ?? []),
-    slips,
-    { byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])), wanted: SHOWN },
-  )
+  const settled = settle(study, openCauses(study, hypotheses, suspects.circuits), slips, {
+    byHypothesis: new Map(hypotheses.map((entry) => [entry.hypothesis, entry])),
+    wanted: SHOWN,
+  })
   const singles = [...settled.candidates].sort(byCost)
   const best = singles[0]
   const isUnexplained = !best || best.cost - best.hypothesis.priorCost > UNEXPLAINED

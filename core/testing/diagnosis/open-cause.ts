@@ -18,17 +18,37 @@ export interface OpenCause {
 /** So many readings are taken together once those to be explained are through. */
 const AT_ONCE = 8
 
-/** Nothing of this cause has been read yet; undefined for one that could not show in such readings. */
-export function openCause(
+/** What causes of one kind at the same circuits can change, and what that leaves unexplained whatever they do. */
+type Reach = Pick<OpenCause, 'felt' | 'odd'> & { readonly left: number }
+
+/**
+ * The causes of which nothing has been read yet, without those that could not show in such readings. What they reach is
+ * worked out once for all of the same circuits.
+ */
+export function openCauses(
   study: Study,
-  from: FaultHypothesis,
+  hypotheses: readonly FaultHypothesis[],
   suspects: ReadonlySet<string>,
-): OpenCause | undefined {
-  const { measured, odd, soundCosts } = study
-  const { kind, circuits, hypothesis } = from
-  if (kind.group === 'resistance' && !showsResistance(study)) return undefined
+): readonly OpenCause[] {
+  const isShown = showsResistance(study)
+  const reaches = new Map<string, Reach>()
+  return hypotheses.flatMap((from) => {
+    const { kind, circuits, hypothesis } = from
+    if (kind.group === 'resistance' && !isShown) return []
+    const canTrip = kind.group === 'thing' || kind.group === 'place'
+    const name = `${canTrip} ${circuits && [...circuits].join(' ')}`
+    const { felt, odd, left } = reaches.get(name) ?? reachOf(study, circuits, { suspects, canTrip })
+    reaches.set(name, { felt, odd, left })
+    return { from, felt, odd, outcomes: new Map(), bound: hypothesis.priorCost + left }
+  })
+}
+
+function reachOf(
+  { measured, odd, soundCosts }: Study,
+  circuits: ReadonlySet<string> | null,
+  { suspects, canTrip }: { readonly suspects: ReadonlySet<string>; readonly canTrip: boolean },
+): Reach {
   const touched = circuits ?? suspects
-  const canTrip = kind.group === 'thing' || kind.group === 'place'
   // What opens or crosses a conductor stops an RCD test too; that is computed where the reading asks for it.
   const isFelt = ({ key, circuit, kind: test }: BayTest) =>
     (circuit === null ? circuits === null : touched.has(circuit)) &&
@@ -39,20 +59,14 @@ export function openCause(
     .filter(({ key }) => odd.has(key))
     .sort((a, b) => soundCosts.get(b.key)! - soundCosts.get(a.key)!)
   const known = new Set(felt.map(({ key }) => key))
-  let bound = hypothesis.priorCost
-  for (const [key, cost] of soundCosts) if (!known.has(key)) bound += cost
-  return {
-    from,
-    felt: [...first, ...felt.filter(({ key }) => !odd.has(key))],
-    odd: first.length,
-    outcomes: new Map(),
-    bound,
-  }
+  let left = 0
+  for (const [key, cost] of soundCosts) if (!known.has(key)) left += cost
+  return { felt: [...first, ...felt.filter(({ key }) => !odd.has(key))], odd: first.length, left }
 }
 
 /** A few ohms in series are nothing beside megohms, and no reason for a cross. */
-const showsResistance = ({ measured, odd }: Study): boolean =>
-  measured.some(({ key, kind }) => odd.has(key) && kindOf(kind).fit.by === 'amount')
+const showsResistance = ({ oddTests }: Study): boolean =>
+  oddTests.some(({ kind }) => kindOf(kind).fit.by === 'amount')
 
 /** Reads on: one reading to be explained, or some of the rest. Null where it explains none. */
 export function readOn(study: Study, cause: OpenCause, atOnce = AT_ONCE): OpenCause | Candidate | null {

@@ -1,7 +1,7 @@
 import { applyFaults } from '../../bay/faults/catalogue'
 import { cost } from '../expected/fit'
 import type { Outcomes } from '../expected/predict'
-import type { Outcome } from '../kinds/kind'
+import { isSameOutcome, type Outcome } from '../kinds/kind'
 import type { Hypothesis } from './hypothesis'
 import { distinct } from './rank'
 import { score, type Candidate, type Study } from './study'
@@ -50,8 +50,9 @@ function chooseSingles({ sound }: Study, singles: readonly Candidate[]): Single[
 }
 
 const changedBy = ({ outcomes }: Candidate, sound: Outcomes): ReadonlySet<string> =>
-  new Set([...outcomes].filter(([key, outcome]) => !isSame(outcome, sound.get(key))).map(([key]) => key))
-const isSame = (a: Outcome, b: Outcome | undefined): boolean => JSON.stringify(a) === JSON.stringify(b)
+  new Set(
+    [...outcomes].filter(([key, outcome]) => !isSameOutcome(outcome, sound.get(key))).map(([key]) => key),
+  )
 const overlaps = (a: Single, b: Single): boolean => [...a.changed].some((key) => b.changed.has(key))
 const pick = ({ candidate, changed }: Single): [string, Outcome][] =>
   [...candidate.outcomes].filter(([key]) => changed.has(key))

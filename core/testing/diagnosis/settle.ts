@@ -1,4 +1,5 @@
 import { MOST_COST } from '../expected/fit'
+import { isSameOutcome } from '../kinds/kind'
 import type { FaultHypothesis } from './fault-hypotheses'
 import type { Hypothesis } from './hypothesis'
 import { readOn, type OpenCause } from './open-cause'
@@ -113,7 +114,7 @@ function atItsSize(study: Study, { candidate: one, from }: Unsized): Candidate |
     const faults = settled.faults.map((fault) => ({ ...fault, size }))
     const scored = score(study, { ...settled, faults }, outcomes)
     if (bringsNearer(study, outcomes) && scored.cost < (best?.cost ?? Infinity)) best = scored
-    const next = fittingSize(study, solved)
+    const next = fittingSize(study, solved, felt)
     if (next === undefined || Math.abs(Math.log(next / size)) < SAME_SIZE) break
     const bay = from.kind.apply(study.intended, from.place, next)
     solved.push({ size: next, outcomes: new Map([...study.sound, ...study.reader.read(bay, felt)]) })
@@ -122,4 +123,4 @@ function atItsSize(study: Study, { candidate: one, from }: Unsized): Candidate |
 }
 
 const isMoved = ({ sound }: Study, { outcomes }: Candidate, key: string): boolean =>
-  JSON.stringify(outcomes.get(key)) !== JSON.stringify(sound.get(key))
+  !isSameOutcome(outcomes.get(key), sound.get(key))

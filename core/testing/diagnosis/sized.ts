@@ -1,5 +1,5 @@
 import { MOST_COST, cost } from '../expected/fit'
-import type { Outcome } from '../kinds/kind'
+import type { BayTest, Outcome } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
 import type { Study } from './study'
 
@@ -16,10 +16,14 @@ export interface AtSize {
 /**
  * The size at which a cause explains the odd readings best: one size for every reading that it touches. Undefined
  * where none of them moves the way the cause moves it. In ohms for what is compared by amount, in conductance for
- * insulation.
+ * insulation. `felt` are the readings that the cause can move.
  */
-export function fittingSize(study: Study, solved: readonly AtSize[]): number | undefined {
-  const moved = study.measured.flatMap(({ key, kind }) => movedReading(study, solved, key, kind))
+export function fittingSize(
+  study: Study,
+  solved: readonly AtSize[],
+  felt: readonly BayTest[] = study.measured,
+): number | undefined {
+  const moved = felt.flatMap(({ key, kind }) => movedReading(study, solved, key, kind))
   const sizes = moved.flatMap(({ key, seen, curve }) => {
     const size = curve.sizeAt(seen)
     return study.odd.has(key) && size > 0 ? [withinSizes(size)] : []

@@ -19,6 +19,8 @@ export interface Study {
   readonly soundCosts: ReadonlyMap<string, number>
   /** Readings outside the band of a sound bay: the band that the judge goes by. */
   readonly odd: ReadonlySet<string>
+  /** Their tests. */
+  readonly oddTests: readonly BayTest[]
   /** By test, the other bay whose reading stands here. */
   readonly fromOtherBay: FromOtherBay
 }
@@ -63,7 +65,8 @@ export function studyOf(
     }),
   )
   const odd = new Set([...soundCosts].flatMap(([key, left]) => (left > 0 ? key : [])))
-  return { intended, reader, observed, measured, sound, soundCosts, odd, fromOtherBay }
+  const oddTests = measured.filter(({ key }) => odd.has(key))
+  return { intended, reader, observed, measured, sound, soundCosts, odd, oddTests, fromOtherBay }
 }
 
 /** What one reading leaves unexplained by a hypothesis; of one without a size, if it strays the same way, little. */
@@ -95,11 +98,10 @@ export function score(study: Study, hypothesis: Hypothesis, outcomes: Outcomes):
 }
 
 /** Do these outcomes bring any odd reading nearer, at the size that they have? */
-export const bringsNearer = ({ observed, measured, sound, odd }: Study, outcomes: Outcomes): boolean =>
-  measured.some(({ key, kind }) => {
+export const bringsNearer = ({ observed, oddTests, sound }: Study, outcomes: Outcomes): boolean =>
+  oddTests.some(({ key, kind }) => {
     const [seen, expected, base] = [observed.get(key)!, outcomes.get(key), sound.get(key)]
     return (
-      odd.has(key) &&
       expected !== undefined &&
       base !== undefined &&
       cost(kind, seen, expected) < cost(kind, seen, base) - NEARER
@@ -107,10 +109,10 @@ export const bringsNearer = ({ observed, measured, sound, odd }: Study, outcomes
   })
 
 /** Do these outcomes bring any odd reading nearer, or move it the way it strayed? */
-export const explainsAny = ({ observed, measured, sound, odd }: Study, outcomes: Outcomes): boolean =>
-  measured.some(({ key, kind }) => {
+export const explainsAny = ({ observed, oddTests, sound }: Study, outcomes: Outcomes): boolean =>
+  oddTests.some(({ key, kind }) => {
     const expected = outcomes.get(key)
-    if (!expected || !odd.has(key)) return false
+    if (!expected) return false
     const [seen, base] = [observed.get(key)!, sound.get(key)!]
     return (
       cost(kind, seen, expected) < cost(kind, seen, base) - LEAST_GAIN ||

@@ -1,6 +1,5 @@
 import { bayChange, type BayChange } from '../../bay/behaviour/bay-change'
 import { ratedVolt } from '../../bay/behaviour/network-of'
-import type { BayState } from '../../bay/behaviour/state'
 import { KeptNetwork, type ElementChange } from '../../bay/instruments/kept-network'
 import type { SolveBench } from '../../bay/instruments/setup'
 import type { Rig } from '../../bay/model/rig'
@@ -14,6 +13,7 @@ import { deadBench, type PrepareOptions } from '../setup/bench-state'
 import type { PairReading } from '../../bay/instruments/kept-network'
 import type { Prepared } from '../setup/prepared'
 import { predictAll, prepareTest, type Outcomes } from './predict'
+import { isSameSetting, Settings, type Own } from './settings'
 
 /** Reads bays that differ a little from one that is known. */
 export interface BayReader {
@@ -35,27 +35,20 @@ export function readerOf(known: Rig): BayReader {
   const kept = READERS.get(known)
   if (kept) return kept
   const network = new KeptNetwork(known, deadBench(known))
-  const settings = new Map<string, Own | null>()
+  const settings = new Settings(known)
   // A sheet is read piece by piece, as far as it is worth reading.
   const bays = new WeakMap<Rig, ChangedBay>()
-  const ownOf = (test: BayTest, options: PrepareOptions): Own | null => {
-    const name = `${test.key} ${Object.entries(options).join(' ')}`
-    const found = settings.get(name)
-    if (found !== undefined) return found
-    const prepared = prepareTest(known, test, options)
-    const own = prepared ? { prepared, key: settingKey(prepared) } : null
-    settings.set(name, own)
-    return own
-  }
   function readBay(rig: Rig, tests: readonly BayTest[], options: PrepareOptions): Outcomes {
     if (ratedVolt(rig) !== ratedVolt(known)) return predictAll(rig, tests, options)
     const bay =
-      bays.get(rig) ?? new ChangedBay(network, rig, rig === known ? NO_CHANGE : bayChange(known, rig))
+      bays.get(rig) ??
+      new ChangedBay({ network, settings }, rig, rig === known ? NO_CHANGE : bayChange(known, rig))
     bays.set(rig, bay)
     const outcomes = new Map<string, Outcome>()
+    const ownOf = settings.madeWith(options)
     const left: BayTest[] = []
     for (const test of tests) {
-      const read = readOne(bay, test, options, ownOf(test, options))
+      const read = readOne(bay, test, options, ownOf(test))
       if (read === 'plainly') left.push(test)
       else if (read) outcomes.set(test.key, read)
     }
@@ -77,7 +70,8 @@ type ReadTests = (tests: readonly BayTest[], options: PrepareOptions) => Outcome
 function readOnce(read: ReadTests): ReadTests {
   const known = new Map<string, Outcome | undefined>()
   return (tests, options) => {
-    const name = ({ key }: BayTest) => `${key} ${Object.entries(options).join(' ')}`
+    const made = Object.entries(options).join(' ')
+    const name = ({ key }: BayTest) => `${key} ${made}`
     const fresh = tests.filter((test) => !known.has(name(test)))
     const outcomes = read(fresh, options)
     for (const test of fresh) known.set(name(test), outcomes.get(test.key))
@@ -90,12 +84,6 @@ function readOnce(read: ReadTests): ReadTests {
   }
 }
 
-/** How a test is made at the known bay, and what its setting is called. */
-interface Own {
-  readonly prepared: Prepared
-  readonly key: string
-}
-
 const NOTHING = { gone: [], come: [] }
 const NO_CHANGE: BayChange = {
   parts: NOTHING,
@@ -104,21 +92,6 @@ const NO_CHANGE: BayChange = {
   wires: NOTHING,
   leaks: NOTHING,
 }
-
-/** States by what is in them, each with a short name: a bench is looked up for every reading. */
-const STATES = new Map<string, number>()
-const STATE_IDS = new WeakMap<BayState, number>()
-function stateId(state: BayState): number {
-  const known = STATE_IDS.get(state)
-  if (known !== undefined) return known
-  const text = JSON.stringify(state)
-  const id = STATES.get(text) ?? STATES.size
-  STATES.set(text, id)
-  STATE_IDS.set(state, id)
-  return id
-}
-const settingKey = ({ setup: { freed, links }, state }: Prepared): string =>
-  `${stateId(state)} ${freed.map(({ wire, end }) => `${wire}:${end}`).join()} ${links.join(';')}`
 
 /** Undefined where the test cannot be made. */
 function readOne(
@@ -139,33 +112,12 @@ function readOne(
     const hertz = prepared.state.isSupplyOn ? 50 : 0
     const pairs = bay.impedances(own.key, prepared, hertz, prediction.pairs(prepared))
     return prediction.read(pairs, bay.rig, test, (other, asked) =>
-      bay.impedances(settingKey(other), other, 0, asked),
+      bay.impedances(bay.nameOf(other), other, 0, asked),
     )
   } catch (error) {
     if (error instanceof NotKept) return 'plainly'
     throw error
   }
-}
-
-const isSameMarks = (a: Readonly<Record<string, boolean>>, b: Readonly<Record<string, boolean>>): boolean => {
-  if (a === b) return true
-  const keys = Object.keys(a)
-  return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key])
-}
-function isSameSetting({ state: a, setup: one }: Prepared, { state: b, setup: other }: Prepared): boolean {
-  return (
-    (a === b ||
-      (a.isSupplyOn === b.isSupplyOn &&
-        isSameMarks(a.closed, b.closed) &&
-        isSameMarks(a.thrown, b.thrown) &&
-        isSameMarks(a.inUse, b.inUse) &&
-        isSameMarks(a.running, b.running) &&
-        isSameMarks(a.testing, b.testing))) &&
-    one.freed.length === other.freed.length &&
-    one.links.length === other.links.length &&
-    one.freed.every(({ wire, end }, i) => wire === other.freed[i]!.wire && end === other.freed[i]!.end) &&
-    one.links.every(([from, to], i) => from === other.links[i]![0] && to === other.links[i]![1])
-  )
 }
 
 /** One bay that differs from the known one, with what has been read of it. */
@@ -176,17 +128,22 @@ class ChangedBay {
   private readonly pairs = new Map<string, PairReading>()
 
   constructor(
-    private readonly network: KeptNetwork,
+    private readonly known: { readonly network: KeptNetwork; readonly settings: Settings },
     readonly rig: Rig,
     readonly by: BayChange,
   ) {}
+
+  nameOf(prepared: Prepared): string {
+    return this.known.settings.nameOf(prepared)
+  }
 
   private layerFor(key: string, { state, setup }: Prepared, hertz: number): Layer {
     const name = `${hertz} ${key}`
     if (this.last?.name === name) return this.last.layer
     const setting = { state, setup, hertz }
-    const bench = this.network.bench(key, setting)
-    const layer = this.by === NO_CHANGE ? bench : this.network.benchOf(bench, this.rig, this.by, setting)
+    const bench = this.known.network.bench(key, setting)
+    const layer =
+      this.by === NO_CHANGE ? bench : this.known.network.benchOf(bench, this.rig, this.by, setting)
     this.last = { name, layer }
     return layer
   }
@@ -201,11 +158,11 @@ class ChangedBay {
     if (this.by === NO_CHANGE) return undefined
     const { state, setup } = prepared
     const setting = { state, setup, hertz }
-    const own = this.network.pairOf(key, setting, pair)
+    const own = this.known.network.pairOf(key, setting, pair)
     if (!own) return undefined
     const name = `${hertz} ${key}`
     if (this.differing?.name !== name)
-      this.differing = { name, by: this.network.differences(this.rig, this.by, setting) }
+      this.differing = { name, by: this.known.network.differences(this.rig, this.by, setting) }
     const { by } = this.differing
     return isFelt(own.layer, by, own.probed, pair) ? undefined : own.reading
   }
@@ -216,7 +173,7 @@ class ChangedBay {
     injected: readonly Injected[],
     isSupplied: boolean,
   ): Answers | undefined {
-    const answers = this.network.read(layer, hertz, injected, isSupplied)
+    const answers = this.known.network.read(layer, hertz, injected, isSupplied)
     if (answers === 'unknown') throw new NotKept()
     return answers
   }
@@ -232,7 +189,9 @@ class ChangedBay {
       const pair = [nodeOf(parts, at), nodeOf(parts, to)] as const
       const name = `${hertz} ${key} ${pair[0]} ${pair[1]}`
       const known = this.pairs.get(name) ?? this.unmoved(key, prepared, hertz, pair)
-      const read = known ? undefined : this.network.readPair(this.layerFor(key, prepared, hertz), hertz, pair)
+      const read = known
+        ? undefined
+        : this.known.network.readPair(this.layerFor(key, prepared, hertz), hertz, pair)
       if (read === 'unknown') throw new NotKept()
       const reading = known ?? read!.reading
       this.pairs.set(name, reading)

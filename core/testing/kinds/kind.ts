@@ -105,6 +105,11 @@ export type Outcome =
   | { readonly is: 'tick' | 'cross' }
   | { readonly is: 'none' }
 
+/** Do two outcomes read the same, to the last digit? */
+export const isSameOutcome = (a: Outcome | undefined, b: Outcome | undefined): boolean =>
+  a === b || (a !== undefined && b !== undefined && a.is === b.is && amountOf(a) === amountOf(b))
+const amountOf = (outcome: Outcome): number | undefined => ('value' in outcome ? outcome.value : undefined)
+
 /** How a kind is computed from the model of the bay. */
 export type Prediction =
   | PairPrediction

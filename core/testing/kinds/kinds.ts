@@ -67,6 +67,8 @@ export type ReadingKey = string
 
 /** The kind of a reading by its key. Throws for a key that names no test. */
 export function kindOf(key: ReadingKey): TestKind<TestKindKey> {
+  const plain = BY_KEY.get(key)
+  if (plain) return plain
   const name = key.replace(/^.*\./, '').replace(/@.*$/, '')
   const kind = BY_KEY.get(FORMER[name] ?? name)
   if (!kind) throw new Error(`${key} names no test`)

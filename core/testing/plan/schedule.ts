@@ -56,11 +56,22 @@ const isBasic = ({ kind }: BayTest): boolean => BASIC.has(kind)
  * Every test that tells something about the wiring of this bay: the supply's, and of each circuit at each of
  * its points.
  */
-export const testsOf = (rig: Rig): BayTest[] => testsOfKinds(rig, ({ isDiagnostic }) => isDiagnostic)
+export const testsOf = keptByBay((rig) => testsOfKinds(rig, ({ isDiagnostic }) => isDiagnostic))
 
 /** And beside them what is never asked for, but read where it was taken. */
-export const readTestsOf = (rig: Rig): BayTest[] =>
-  testsOfKinds(rig, ({ isDiagnostic, isReadWhereTaken }) => isDiagnostic || isReadWhereTaken === true)
+export const readTestsOf = keptByBay((rig) =>
+  testsOfKinds(rig, ({ isDiagnostic, isReadWhereTaken }) => isDiagnostic || isReadWhereTaken === true),
+)
+
+/** Worked out once for each bay. */
+function keptByBay(work: (rig: Rig) => readonly BayTest[]): (rig: Rig) => readonly BayTest[] {
+  const kept = new WeakMap<Rig, readonly BayTest[]>()
+  return (rig) => {
+    const tests = kept.get(rig) ?? work(rig)
+    kept.set(rig, tests)
+    return tests
+  }
+}
 
 function testsOfKinds(rig: Rig, isWanted: (kind: TestKind) => boolean): BayTest[] {
   const supply = { ...planOf(rig, EVERY_RULE, ''), circuit: null }
