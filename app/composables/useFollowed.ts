@@ -1,4 +1,5 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
+import { aTaskLater } from '~/utils/a-task-later'
 
 /**
  * A value that follows another one task behind: the key that was pressed is drawn first, and what is computed
@@ -6,13 +7,8 @@ import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
  */
 export function useFollowed<T>(source: Readonly<Ref<T>>) {
   const followed = shallowRef(source.value)
-  let task: ReturnType<typeof setTimeout> | undefined
-  function catchUp(): void {
-    clearTimeout(task)
-    task = undefined
-    followed.value = source.value
-  }
-  watch(source, () => (task ??= setTimeout(catchUp)), { flush: 'sync' })
-  onScopeDispose(() => clearTimeout(task))
+  const { ask, catchUp, drop } = aTaskLater(() => (followed.value = source.value))
+  watch(source, ask, { flush: 'sync' })
+  onScopeDispose(drop)
   return { followed: followed as Readonly<Ref<T>>, catchUp }
 }

@@ -1,6 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, reactive, readonly, ref, type Ref } from 'vue'
 import { mergeFields, type Conflict, type Merged } from '#core/exercise/three-way-merge'
+import { aTaskLater } from '~/utils/a-task-later'
 import type { ApiProblem } from '~/utils/api-problem'
 import type { DevicePlace } from '~/utils/device-copy'
 import type { Fields } from '~/utils/document-shapes'
@@ -61,6 +62,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     lay(mergeFields(base, { ...fields }, server), { server, serverVersion, at })
 
   function lay(merged: Merged, { server, serverVersion, at }: ServerText): void {
+    noted.drop()
     base = { ...server }
     version = serverVersion
     savedAt.value = at
@@ -78,6 +80,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   /** Throws away what has not arrived: the boxes show what the server has. */
   function discard(): void {
     stop()
+    noted.drop()
     replace(base)
     held = new Set()
     conflicts.value = []
@@ -109,9 +112,13 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   function write(name: string, text: string): void {
     fields[name] = text
     if (state.value !== 'conflict') state.value = 'editing'
+    noted.ask()
+  }
+  /** The box shows a key at once; what it sets going beside that comes when the box has been drawn. */
+  const noted = aTaskLater(() => {
     keep()
     later(WAIT_MS)
-  }
+  })
 
   /** On this device, with the server's version that the typing started from. */
   function keep(): void {
@@ -124,7 +131,10 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     flush: sendNow,
     stop,
   } = useDelivery(deliver, () => ['saved', 'conflict', 'held'].includes(state.value))
-  const flush = (): Promise<number> => sendNow().then(() => version)
+  function flush(): Promise<number> {
+    noted.catchUp()
+    return sendNow().then(() => version)
+  }
 
   async function deliver(): Promise<void> {
     const typed = { ...fields }
@@ -176,7 +186,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     later(0)
   }
 
-  useLeaving(state, { place, stop, flush: sendNow, retry: () => later(0) })
+  useLeaving(state, { place, stop, catchUp: noted.catchUp, flush: sendNow, retry: () => later(0) })
 
   return {
     fields: readonly(fields) as Readonly<Fields>,
@@ -221,6 +231,8 @@ interface Leaving {
   readonly place: DevicePlace
   readonly retry: () => void
   readonly stop: () => void
+  /** Notes what was typed in the last moment. */
+  readonly catchUp: () => void
   readonly flush: () => Promise<void>
 }
 
@@ -228,9 +240,10 @@ interface Leaving {
  * Tries again when the network is back, and warns whoever closes the page with something unsent. What does not
  * arrive when the page is left is sent from whatever page is open next.
  */
-function useLeaving(state: Readonly<Ref<SaveState>>, { place, retry, stop, flush }: Leaving): void {
+function useLeaving(state: Readonly<Ref<SaveState>>, { place, retry, stop, catchUp, flush }: Leaving): void {
   const leave = place.open()
   onScopeDispose(() => {
+    catchUp()
     stop()
     if (state.value === 'editing') void flush().finally(leave)
     else leave()
@@ -239,6 +252,7 @@ function useLeaving(state: Readonly<Ref<SaveState>>, { place, retry, stop, flush
   const page = typeof window === 'undefined' ? undefined : window
   useEventListener(page, 'online', () => state.value === 'offline' && retry())
   useEventListener(page, 'beforeunload', (event) => {
+    catchUp()
     if (state.value !== 'saved' && state.value !== 'held') event.preventDefault()
   })
 }

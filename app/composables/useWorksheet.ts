@@ -30,7 +30,7 @@ export function useWorksheet(id: number) {
   const reading = (key: ReadingKey): string => autosave.fields[`reading.${key}`] ?? ''
   function write(area: 'design' | 'reading', key: string, text: string): void {
     autosave.write(`${area}.${key}`, text)
-    missing.value = missing.value.filter((name) => name !== key)
+    if (missing.value.includes(key)) missing.value = missing.value.filter((name) => name !== key)
   }
 
   /** Saves, then hands in, asks or hands in the readings; empty boxes come back marked. */

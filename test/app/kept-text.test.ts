@@ -44,6 +44,7 @@ async function aDevice(server: ReturnType<typeof aServer>, key = 'sheet') {
   await autosave.start({ ...server.fields }, server.version, null)
   return autosave
 }
+type Device = Awaited<ReturnType<typeof aDevice>>
 const settle = async () => {
   await vi.advanceTimersByTimeAsync(1000)
   await idle()
@@ -64,11 +65,36 @@ describe('autosave', () => {
     const server = aServer()
     const device = await aDevice(server)
     for (const text of ['1', '12', '12.', '12.6']) device.write('ib', text)
+    expect(device.state.value).toBe('editing')
+    await vi.advanceTimersByTimeAsync(0)
     await idle()
-    expect(await keptFor('sheet')).toBeDefined()
+    expect((await keptFor('sheet'))?.mine).toEqual({ ib: '12.6' })
     await settle()
     expect(server).toMatchObject({ sent: 1, fields: { ib: '12.6' } })
     expect(device.state.value).toBe('saved')
+    expect(await keptFor('sheet')).toBeUndefined()
+  })
+
+  test.each([
+    ['saved at once', (device: Device) => device.flush()],
+    ['left', () => scopes.forEach((scope) => scope.stop())],
+  ])('a key and the page %s in the same moment: the key has arrived', async (_, act) => {
+    const server = aServer()
+    const device = await aDevice(server)
+    device.write('ib', '12.6')
+    await act(device)
+    await idle()
+    expect(server.fields).toEqual({ ib: '12.6' })
+  })
+
+  test('what is thrown away in the moment it was typed is not kept on the device after all', async () => {
+    const server = aServer({ ib: '12.6' })
+    const device = await aDevice(server)
+    device.write('ib', '99')
+    device.discard()
+    await settle()
+    expect(device.fields).toEqual({ ib: '12.6' })
+    expect(server.sent).toBe(0)
     expect(await keptFor('sheet')).toBeUndefined()
   })
 

@@ -117,6 +117,8 @@ async function typeInBuilder(page: Page): Promise<void> {
   await page.waitForTimeout(3000)
   await typeIn('[name="c3.length"]')(page)
 }
+/** For so long a finger rests on what it touches, ms. */
+const PRESS_MS = 70
 const WIRED = ['b1w1.L out', 'c1p1.L', 'b1nA.2', 'c1p1.N', 'b1e.2', 'c1p1.E', 'b1w2.L out', 'c2p0.C']
 async function wire(page: Page): Promise<void> {
   const places: { readonly x: number; readonly y: number }[] = []
@@ -127,7 +129,7 @@ async function wire(page: Page): Promise<void> {
   await page.waitForTimeout(400)
   await page.evaluate('window.longTasks.length = 0')
   for (const { x, y } of places) {
-    await page.mouse.click(x, y)
+    await page.mouse.click(x, y, { delay: PRESS_MS })
     await page.waitForTimeout(150)
   }
 }

@@ -68,6 +68,15 @@ const railOf = ({ x, y, w, h }: BayLayout['rails'][number]) => [
   rect('rail', x, y, w, h),
   path('line thin', `M${x} ${y + 5}h${w}M${x} ${y + h - 5}h${w}`),
 ]
+// Made once for a bay, so that nothing of them is drawn again when a hand touches something else.
+const cases = computed(() => props.layout.frames.map((frame) => ({ frame, shapes: caseOf(frame) })))
+const rails = computed(() => props.layout.rails.map(railOf))
+const marked = computed(() =>
+  [...props.marks].flatMap(([ref, mark]) => {
+    const at = props.layout.terminals.get(ref)
+    return at ? [{ ref, mark, at }] : []
+  }),
+)
 const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.has(id)
 </script>
 
@@ -80,8 +89,8 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
     role="group"
     :aria-label="`${rig.name}, ${rig.wires.length} conductors`"
   >
-    <g v-for="frame in layout.frames" :key="frame.board.id">
-      <DrawnShapes :shapes="caseOf(frame)" />
+    <g v-for="{ frame, shapes } in cases" :key="frame.board.id">
+      <DrawnShapes :shapes="shapes" />
       <rect class="frame" :x="frame.x" :y="frame.y" :width="frame.w" :height="frame.h" rx="5" />
       <text class="frame-name" :x="frame.x + 12" :y="frame.y + 21">{{ frame.board.name }}</text>
       <text class="frame-note" :x="frame.x + frame.w - 12" :y="frame.y + 21">
@@ -92,7 +101,7 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
       <rect class="group" :x="group.x" :y="group.y" :width="group.w" :height="group.h" rx="4" />
       <text class="group-name" :x="group.x + 10" :y="group.y + 17">{{ group.name }}</text>
     </g>
-    <DrawnShapes v-for="(bar, i) in layout.rails" :key="`rail${i}`" :shapes="railOf(bar)" />
+    <DrawnShapes v-for="(bar, i) in rails" :key="`rail${i}`" :shapes="bar" />
     <g
       v-for="slot in layout.slots"
       :key="`${slot.board} ${slot.way}`"
@@ -173,15 +182,9 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
       :live="live"
       @terminal="emit('terminal', $event)"
     />
-    <g v-for="[ref, mark] in marks" :key="ref" class="marked">
-      <circle class="halo" :cx="layout.terminals.get(ref)?.x" :cy="layout.terminals.get(ref)?.y" r="17.5" />
-      <text
-        class="mark"
-        :x="(layout.terminals.get(ref)?.x ?? 0) + 17"
-        :y="(layout.terminals.get(ref)?.y ?? 0) - 12"
-      >
-        {{ mark }}
-      </text>
+    <g v-for="{ ref, mark, at } in marked" :key="ref" class="marked">
+      <circle class="halo" :cx="at.x" :cy="at.y" r="17.5" />
+      <text class="mark" :x="at.x + 17" :y="at.y - 12">{{ mark }}</text>
     </g>
   </svg>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawRun, project } from '#core/containment/drawing'
-import { AXES, directionsOf, dot, type Vector } from '#core/containment/geometry'
+import type { Vector } from '#core/containment/geometry'
 import type { RunProblem } from '#core/containment/run-problem'
 import type { ContainmentRun, Former } from '#core/containment/containment-run'
 
@@ -19,14 +19,12 @@ const props = defineProps<{
   px?: number
 }>()
 const emit = defineEmits<{ select: [straight: number]; length: [straight: number, mm: number] }>()
-const SNAP_MM = 10
 const svg = ref<SVGSVGElement>()
-const drawn = computed(() => drawRun(props.run, props.former))
+// What is around the run is measured by what has been told: while the hand is on a corner it holds still.
+const told = computed(() => drawRun(props.run, props.former))
 const over = computed(() => (props.shifted ? drawRun(props.run, props.former, props.shifted) : null))
-/** The view holds still while a corner is dragged, so that the hand and the line agree. */
-const held = ref<string | null>(null)
-const view = computed(() => {
-  const [a, b] = [drawn.value.viewBox, over.value?.viewBox ?? drawn.value.viewBox]
+const around = computed(() => {
+  const [a, b] = [told.value.viewBox, over.value?.viewBox ?? told.value.viewBox]
   const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)]
   return {
     x,
@@ -35,18 +33,22 @@ const view = computed(() => {
     height: Math.max(a.y + a.height, b.y + b.height) - y,
   }
 })
-const box = computed(
-  () => held.value ?? `${view.value.x} ${view.value.y} ${view.value.width} ${view.value.height}`,
-)
+const {
+  shown,
+  seen: view,
+  grab,
+  move,
+  drop,
+} = useCornerDrag(toRef(props, 'run'), around, (straight, mm) => emit('length', straight, mm))
+const drawn = computed(() => (shown.value === props.run ? told.value : drawRun(shown.value, props.former)))
 const scale = computed(() => Math.max(view.value.width / (props.px ?? 690), view.value.height / 400, 0.6))
 const wrong = computed(() => new Set((props.problems ?? []).map(({ straight }) => straight)))
-const isOff = (straight: number) =>
-  Math.abs(dot(directionsOf(props.run.straights)[straight]!, AXES.out)) > 0.5
+const isOff = (straight: number) => isOffWall(shown.value, straight)
 const LABEL_PX = 17
 /** Width of a figure beside its height; the labels are set in a type of even width. */
 const FIGURE = 0.62
 const labels = computed(() =>
-  props.run.straights.map(({ lengthMm }, i) => {
+  shown.value.straights.map(({ lengthMm }, i) => {
     const corners = drawn.value.corners.filter(({ corner }) => corner.straight === i)
     const end = corners.at(-1)!
     const before = drawn.value.corners.filter(({ corner }) => corner.straight === i - 1).at(-1)!
@@ -68,48 +70,17 @@ const labels = computed(() =>
   }),
 )
 const ends = computed(() =>
-  props.run.straights.map((_, i) => ({
+  shown.value.straights.map((_, i) => ({
     i,
     ...drawn.value.corners.filter(({ corner }) => corner.straight === i).at(-1)!,
   })),
 )
 
-interface Drag {
-  readonly straight: number
-  readonly from: number
-  readonly axis: { readonly x: number; readonly y: number }
-  /** From the screen to the wall, held while the view is: asking for it lays the whole page out. */
-  readonly matrix: DOMMatrix
-  readonly start: { readonly x: number; readonly y: number }
-}
-let drag: Drag | null = null
-const toWall = ({ clientX, clientY }: PointerEvent, { a, d, e, f }: DOMMatrix) => ({
-  x: clientX * a + e,
-  y: clientY * d + f,
-})
-function grab(event: PointerEvent, straight: number) {
+function take(event: PointerEvent, straight: number) {
   emit('select', straight)
   if (props.locked) return
-  const direction = directionsOf(props.run.straights)[straight]!
-  const axis = project(direction)
-  const { x, y, width, height } = view.value
-  held.value = `${x} ${y} ${width} ${height}`
-  const matrix = svg.value!.getScreenCTM()!.inverse()
-  const from = props.run.straights[straight]!.lengthMm
-  drag = { straight, from, axis, matrix, start: toWall(event, matrix) }
+  grab(event, straight, svg.value!.getScreenCTM()!.inverse())
   ;(event.target as Element).setPointerCapture(event.pointerId)
-}
-function move(event: PointerEvent) {
-  if (!drag) return
-  const { axis, start, matrix } = drag
-  const at = toWall(event, matrix)
-  const along = ((at.x - start.x) * axis.x + (at.y - start.y) * axis.y) / (axis.x ** 2 + axis.y ** 2)
-  const mm = Math.max(SNAP_MM, Math.round((drag.from + along) / SNAP_MM) * SNAP_MM)
-  if (mm !== props.run.straights[drag.straight]!.lengthMm) emit('length', drag.straight, mm)
-}
-function drop() {
-  drag = null
-  held.value = null
 }
 </script>
 
@@ -117,7 +88,7 @@ function drop() {
   <svg
     ref="svg"
     class="wall"
-    :viewBox="box"
+    :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
     role="img"
     :aria-label="`${run.name}: ${run.straights.length} straights`"
     @pointermove="move"
@@ -180,7 +151,7 @@ function drop() {
       class="handle"
       :class="{ on: selected === end.i, locked }"
       :data-testid="`corner-${end.i + 1}`"
-      @pointerdown="grab($event, end.i)"
+      @pointerdown="take($event, end.i)"
     />
   </svg>
 </template>

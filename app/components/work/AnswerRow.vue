@@ -74,26 +74,16 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
         choice.text
       }}</el-radio-button>
     </el-radio-group>
-    <div v-else class="box">
-      <el-input
-        class="value"
-        size="large"
-        :model-value="typed"
-        :disabled="locked"
-        :aria-label="`${text.name}, ${unit || 'no unit'}`"
-        :aria-invalid="isBad"
-        :name="node"
-        inputmode="text"
-        autocomplete="off"
-        spellcheck="false"
-        maxlength="60"
-        @update:model-value="emit('write', $event)"
-      >
-        <template #suffix
-          ><span class="unit">{{ unit }}</span></template
-        >
-      </el-input>
-    </div>
+    <FigureBox
+      v-else
+      :model-value="typed"
+      :name="node"
+      :label="`${text.name}, ${unit || 'no unit'}`"
+      :unit="unit"
+      :locked
+      :bad="isBad"
+      @update:model-value="emit('write', $event)"
+    />
     <span class="echo" :class="{ caution: isBad }" aria-live="polite">{{
       missing && !echo ? 'still empty' : echo
     }}</span>
@@ -139,13 +129,6 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
   font-size: 14px;
   color: var(--soft);
 }
-.value {
-  --el-component-size-large: 48px;
-  font: var(--strong) 20px var(--mono);
-}
-.value :deep(input) {
-  font: var(--strong) 20px var(--mono);
-}
 .choices {
   grid-column: 2 / 4;
   --el-component-size-large: 48px;
@@ -157,10 +140,6 @@ const isBad = computed(() => (!parsed.value.ok && parsed.value.problem !== 'empt
 }
 .choices {
   flex-wrap: wrap;
-}
-.unit {
-  color: var(--soft);
-  font: var(--mid) 15px var(--mono);
 }
 .echo {
   font-size: 13.5px;

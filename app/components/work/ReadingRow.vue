@@ -58,23 +58,15 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
       </button>
     </div>
     <div v-else class="value-box">
-      <el-input
-        class="value"
-        size="large"
+      <FigureBox
         :model-value="modelValue"
-        :disabled="locked"
-        :aria-label="`${text.name}, ${unit}`"
-        :aria-invalid="isBad"
         :name="reading"
-        autocomplete="off"
-        spellcheck="false"
-        maxlength="60"
+        :label="`${text.name}, ${unit}`"
+        :unit="unit"
+        :locked
+        :bad="isBad"
         @update:model-value="emit('update:modelValue', $event)"
-      >
-        <template #suffix
-          ><span class="unit">{{ unit }}</span></template
-        >
-      </el-input>
+      />
       <button
         v-if="isInsulation && !locked"
         type="button"
@@ -127,16 +119,6 @@ const isBad = computed(() => parsed.value.form === 'unreadable' || props.missing
 .value-box {
   display: flex;
   gap: 8px;
-}
-.value {
-  --el-component-size-large: 48px;
-}
-.value :deep(input) {
-  font: var(--strong) 20px var(--mono);
-}
-.unit {
-  color: var(--soft);
-  font: var(--mid) 15px var(--mono);
 }
 .range,
 .ticks button {
