@@ -81,7 +81,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   function discard(): void {
     stop()
     noted.drop()
-    replace(base)
+    replaceIn(fields, base)
     held = new Set()
     conflicts.value = []
     state.value = 'saved'
@@ -98,13 +98,8 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     adopt(server, serverVersion, at)
   }
 
-  function replace(next: Readonly<Fields>): void {
-    for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
-    Object.assign(fields, next)
-  }
-
   function settle(merged: ReturnType<typeof mergeFields>): void {
-    replace(merged.fields)
+    replaceIn(fields, merged.fields)
     conflicts.value = merged.conflicts
     state.value = merged.conflicts.length > 0 ? 'conflict' : 'editing'
   }
@@ -121,9 +116,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   })
 
   /** On this device, with the server's version that the typing started from. */
-  function keep(): void {
-    place.keep({ base, mine: fields, version })
-  }
+  const keep = (): void => place.keep({ base, mine: fields, version })
 
   /** Sends now and waits until it is done; afterwards `state` tells how it went. */
   const {
@@ -202,6 +195,12 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     flush,
     choose,
   }
+}
+
+/** The same object with other boxes in it. */
+function replaceIn(fields: Record<string, string>, next: Readonly<Fields>): void {
+  for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
+  Object.assign(fields, next)
 }
 
 const isSameText = (a: Fields, b: Fields): boolean =>
