@@ -31,6 +31,7 @@ export const PROBLEMS = {
     status: 400,
     sentence: 'This PIN is easily guessed: a run, a year, a common one, or your own number. Choose another.',
   },
+  cancelled: { status: 499, sentence: 'This was cancelled. Nothing has been changed.' },
   busy: {
     status: 503,
     sentence: 'Very many are signing in at once. Wait a few seconds and try again; nothing was lost.',

@@ -3,7 +3,9 @@ import { headersOf, takeEarly } from '~/utils/early-data'
 
 const OFFLINE = 'The server cannot be reached. What you type is kept on this device and sent when it is back.'
 
-async function send<T>(method: string, path: string, body: unknown): Promise<T> {
+const CANCELLED = 'Cancelled. Nothing has been changed.'
+
+async function send<T>(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<T> {
   let response: Response
   try {
     const asked = method === 'GET' ? takeEarly(path) : undefined
@@ -12,8 +14,10 @@ async function send<T>(method: string, path: string, body: unknown): Promise<T> 
         method,
         headers: headersOf(body),
         body: body === undefined ? undefined : JSON.stringify(body),
+        ...(signal ? { signal } : {}),
       }))
   } catch {
+    if (signal?.aborted) throw new ApiProblem(0, 'cancelled', CANCELLED)
     throw new ApiProblem(0, 'offline', OFFLINE)
   }
   const answer = await response.json().catch(() => null)
@@ -39,9 +43,10 @@ export function useApi() {
     method: 'GET' | 'POST' | 'PUT' | 'DELETE',
     path: string,
     body?: unknown,
+    signal?: AbortSignal,
   ): Promise<T> {
     try {
-      return await send<T>(method, path, body)
+      return await send<T>(method, path, body, signal)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
       if (error.code === 'signInNeeded') await session.untilSignedIn()
@@ -49,7 +54,7 @@ export function useApi() {
         if (error.code === 'sessionLocked') session.isLocked = true
         if (!(await session.untilProved())) throw error
       } else throw error
-      return send<T>(method, path, body)
+      return send<T>(method, path, body, signal)
     }
   }
 

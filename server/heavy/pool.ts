@@ -19,14 +19,17 @@ const workerFile = join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
 let pool: Piscina | undefined
 
 /**
- * Runs one of the heavy functions away from the server's thread. An error in it reaches the caller; a thread
- * that dies is replaced.
+ * Runs one of the heavy functions away from the server's thread, for as long as somebody waits for it: what is
+ * cancelled leaves the queue, or its thread is ended and replaced, and is told as an `AbortError`. An error in it reaches
+ * the caller.
  */
 export async function heavy<N extends Name>(
+  { signal }: { readonly signal?: AbortSignal },
   name: N,
   ...args: Parameters<Heavy[N]>
 ): Promise<Awaited<ReturnType<Heavy[N]>>> {
   type Result = Awaited<ReturnType<Heavy[N]>>
+  signal?.throwIfAborted()
   if (!pool && existsSync(workerFile))
     pool = new Piscina({
       filename: workerFile,
@@ -35,5 +38,5 @@ export async function heavy<N extends Name>(
       maxQueue: MOST_WAITING,
     })
   if (!pool) return (inPlace[name] as unknown as (...given: Parameters<Heavy[N]>) => Result)(...args)
-  return pool.run({ name, args }, { name: 'run' }) as Promise<Result>
+  return pool.run({ name, args }, { name: 'run', signal }) as Promise<Result>
 }

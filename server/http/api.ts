@@ -65,7 +65,6 @@ async function packed(event: H3Event, answer: unknown): Promise<unknown> {
 }
 
 /** What a use-case runs with, for this request: its acts are put down with where they come from. */
-/** What a call works with. */
 export function contextOf(event: H3Event): Context {
   const repos = runningRepos()
   return {
@@ -73,7 +72,15 @@ export function contextOf(event: H3Event): Context {
     now: new Date().toISOString(),
     stream: streamPort(),
     tries: withTries,
+    signal: whileAsked(event),
   }
+}
+
+/** Aborted when the connection closes before it has been answered: the page was left, or a hand has cancelled. */
+function whileAsked({ node: { res } }: H3Event): AbortSignal {
+  const asked = new AbortController()
+  res.once('close', () => res.writableEnded || asked.abort())
+  return asked.signal
 }
 
 interface ApiOptions {
@@ -179,6 +186,7 @@ const UNWRITABLE = /^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)/
 /** What a person can be told of; undefined for what was not foreseen. */
 function problemOf(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error
+  if ((error as { name?: unknown } | null)?.name === 'AbortError') return new Problem('cancelled')
   const code = (error as { code?: unknown } | null)?.code
   if (typeof code !== 'string' || !(UNWRITABLE.test(code) || code === 'ENOSPC')) return undefined
   log.error(error)

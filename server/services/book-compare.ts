@@ -41,7 +41,7 @@ export async function compareBooks(
     const batch = stored
       .slice(from, from + AT_ONCE)
       .map(({ installation, rules }) => ({ installation, rules }))
-    found.push(...(await heavy('compareAll', batch, books)))
+    found.push(...(await heavy(context, 'compareAll', batch, books)))
   }
   return summary(context, stored, found)
 }

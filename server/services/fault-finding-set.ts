@@ -21,10 +21,11 @@ const MOST_TRIES = 20
 
 /** A fault of the chosen aim, picked at random among those that a test shows. */
 export async function startFaultFinding(
-  { repos, now }: Context,
+  context: Context,
   actor: Person,
   { bay, aim: aimCode }: { readonly bay: string; readonly aim: string },
 ): Promise<{ readonly id: number }> {
+  const { repos, now } = context
   allow(actor, 'faultFinding.practise')
   const rig = faultFindingRig(bay)
   const aim = found(AIMS.find(({ code }) => code === aimCode))
@@ -33,7 +34,7 @@ export async function startFaultFinding(
     throw new Problem('notFound', { sentence: 'This bay has no place for such a fault. Choose another bay.' })
   for (let i = 0; i < MOST_TRIES; i += 1) {
     const fault = faults[randomInt(faults.length)]!
-    const preview = await heavy('previewPlant', rig, [fault])
+    const preview = await heavy(context, 'previewPlant', rig, [fault])
     if (preview && preview.rank !== null)
       return {
         id: repos.faultFindings.insert({
@@ -72,13 +73,13 @@ export function plantBay(_: Context, actor: Person, code: string): PlantBay {
 }
 
 export async function previewFaultFinding(
-  _: Context,
+  context: Context,
   actor: Person,
   { bay, faults }: PlantPreviewBody,
 ): Promise<PlantPreviewView> {
   allow(actor, 'faultFinding.set')
   const rig = faultFindingRig(bay)
-  const preview = await heavy('previewPlant', rig, faults)
+  const preview = await heavy(context, 'previewPlant', rig, faults)
   if (!preview)
     throw new Problem('notFound', {
       sentence: 'One of these faults has no such place any more when the other one is there. Choose others.',

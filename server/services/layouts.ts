@@ -39,7 +39,7 @@ export async function setLayout(
   const laid = laidBoard(exercise.installation, designOf(assignmentOf(exercise)), boardId, reach)
   if (!laid) throw new Problem('layoutNoDesign')
   const { circuits, board } = laid
-  const arranged = await heavy('arrangeBoard', circuits, board, weights)
+  const arranged = await heavy(context, 'arrangeBoard', circuits, board, weights)
   if ('code' in arranged) throw new Problem('layoutNoDesign', { sentence: notArrangedSays(arranged) })
   const task: LayoutTask = { circuits, board, weights, best: arranged.seating }
   const name = exercise.installation.boards.find(({ id }) => id === boardId)!.name

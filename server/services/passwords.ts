@@ -17,7 +17,7 @@ const ONE_TIME_COST = { N: 16384, r: 8, p: 1 }
 const KEY_BYTES = 32
 
 /** One core stays with the floor: hashing takes the others, one after the other. */
-const MOST_AT_ONCE = Math.max(1, availableParallelism() - 1)
+export const MOST_AT_ONCE = Math.max(1, availableParallelism() - 1)
 /** More than this waiting is no class that signs in. */
 const MOST_WAITING = 400
 

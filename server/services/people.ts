@@ -4,8 +4,8 @@ import { readOneRoster } from '#schemas/oneroster/read'
 import type { SignInSlip } from '#schemas/views'
 import type { Person } from '../repos/people'
 import { allow, found, seesGroup } from './access'
-import type { Context } from './context'
-import { hashOneTime, oneTimePassword } from './passwords'
+import { goOn, type Context } from './context'
+import { hashOneTime, MOST_AT_ONCE, oneTimePassword } from './passwords'
 import { Problem } from './problem'
 
 const HEADING_NAMES = { number: 'number', name: 'name', group: 'cohort', role: 'role' } as const
@@ -80,15 +80,7 @@ export async function importRoster(
 ): Promise<SignInSlip[]> {
   const preview = previewRosterFile(context, actor, file)
   if (preview.bad.length > 0) throw new Problem('rosterHasBadRows', { extra: { preview } })
-  let done = 0
-  const slips = await Promise.all(
-    preview.good.map(async (person) => {
-      const password = oneTimePassword()
-      const hash = await hashOneTime(password)
-      tell({ done: (done += 1), of: preview.good.length })
-      return { person, password, hash }
-    }),
-  )
+  const slips = await withFirstPasswords(context, preview.good, tell)
   const { repos, now } = context
   repos.transaction(() => {
     // Another import may have come between: the file is looked at again, and nothing of it is half brought in.
@@ -103,6 +95,28 @@ export async function importRoster(
     cohort: person.cohort,
     password,
   }))
+}
+
+/** One after the other for each place that hashes: whoever signs in meanwhile waits for one of them, not for all. */
+async function withFirstPasswords<P>(
+  context: Context,
+  people: readonly P[],
+  tell: (progress: { readonly done: number; readonly of: number }) => void,
+) {
+  const slips: { readonly person: P; readonly password: string; readonly hash: string }[] = []
+  const waiting = people.entries()
+  let done = 0
+  async function makeOn(): Promise<void> {
+    for (const [i, person] of waiting) {
+      goOn(context)
+      const password = oneTimePassword()
+      slips[i] = { person, password, hash: await hashOneTime(password) }
+      tell({ done: (done += 1), of: people.length })
+    }
+  }
+  await Promise.all(Array.from({ length: MOST_AT_ONCE }, makeOn))
+  goOn(context)
+  return slips
 }
 
 /** A new one-time password for somebody who has lost theirs; ends their sessions. */

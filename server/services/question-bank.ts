@@ -96,7 +96,7 @@ export function saveQuestion(context: Context, actor: Person, body: QuestionBody
 /** The bank as a file; a package of hundreds of questions is put together away from the server's thread. */
 export async function exportBank(context: Context, actor: Person, as: 'json' | 'qti') {
   allow(actor, 'question.see')
-  const file = await heavy('writeBank', bankOf(context), as)
+  const file = await heavy(context, 'writeBank', bankOf(context), as)
   // What comes from another thread is plain bytes.
   return { ...file, content: Buffer.from(file.content) }
 }
@@ -111,7 +111,7 @@ export async function importBank(
   file: QuestionFileBody,
 ): Promise<ImportReport> {
   allow(actor, 'question.change')
-  const read = await heavy('readBank', file)
+  const read = await heavy(context, 'readBank', file)
   if (!read.ok)
     throw new Problem('questionFileWrong', { fields: [{ field: file.name, message: read.reason }] })
   return takeIn(context, actor, read)

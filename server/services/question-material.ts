@@ -126,13 +126,13 @@ export const knownQuestions = (context: Repos, attempt: Attempt): readonly Quest
   questionsKept(context).get(`${versionOf(attempt)} latest`)
 
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
-export async function whatIfAbout(context: Repos, attempt: Attempt): Promise<readonly Question[]> {
+export async function whatIfAbout(context: Context, attempt: Attempt): Promise<readonly Question[]> {
   const { exercise } = context.repos.exercises.byId(attempt.exerciseId)!
   const key = JSON.stringify([attempt.installation, exercise.edition, exercise.book])
   const known = WHAT_IF.get(key)
   if (known) return known
   const { errors: _errors, readings: _readings, tests: _tests, ...material } = materialOf(context, attempt)
-  const made = await heavy('whatIfQuestions', { ...material, errors: [], readings: {}, tests: [] })
+  const made = await heavy(context, 'whatIfQuestions', { ...material, errors: [], readings: {}, tests: [] })
   WHAT_IF.set(key, made)
   return made
 }

@@ -41,7 +41,7 @@ export async function setExercise(
       made && isDeepStrictEqual(made.wanted, wanted) ? made.result : undefined,
     )
     if ('given' in out) return out
-    made = { wanted: out, result: await heavy('makeVariants', out.exercise, out.count) }
+    made = { wanted: out, result: await heavy(context, 'makeVariants', out.exercise, out.count) }
   }
 }
 

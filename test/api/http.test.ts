@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createApp, createRouter, toNodeListener } from 'h3'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 
 let server: Server
 let base = ''
@@ -19,6 +19,7 @@ beforeAll(async () => {
     .get('/api/people', (await import('../../server/api/people/index.get')).default)
     .get('/api/work/:id', (await import('../../server/api/work/[id]/index.get')).default)
     .post('/api/roster', (await import('../../server/api/roster/index.post')).default)
+    .get('/api/progress', (await import('../../server/api/progress.get')).default)
     .delete('/api/session', (await import('../../server/api/session.delete')).default)
     .get('/api/news', (await import('../../server/api/news.get')).default)
     .get('/api/sessions', (await import('../../server/api/sessions/index.get')).default)
@@ -123,6 +124,27 @@ describe('over the wire', () => {
       await (await fetch(`${base}/api/work/1`, { headers: { cookie: cookieOf(changed) } })).json(),
     ).toMatchObject({ code: 'notFound' })
     expect((await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).status).toBe(401)
+  })
+
+  test('an import whose page is left while it runs has brought nobody in', async () => {
+    // Nothing at work is told by an empty answer.
+    const read = async (path: string): Promise<unknown> =>
+      JSON.parse((await (await fetch(`${base}/api/${path}`, { headers: { cookie } })).text()) || 'null')
+    const before = await read('people')
+    const rows = Array.from({ length: 200 }, (_, i) => `Z-${i},Person ${i},All`)
+    const fileBase64 = Buffer.from(['number,name,group', ...rows].join('\n')).toString('base64')
+    const leaving = new AbortController()
+    const importing = fetch(`${base}/api/roster`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify({ fileBase64 }),
+      signal: leaving.signal,
+    })
+    await vi.waitUntil(() => read('progress'), { timeout: 5000 })
+    leaving.abort()
+    await expect(importing).rejects.toThrow('aborted')
+    await vi.waitUntil(async () => (await read('progress')) === null, { timeout: 15_000, interval: 20 })
+    expect(await read('people')).toEqual(before)
   })
 
   test('a device on which the person has signed in before is not shut out by a stranger’s guesses', async () => {

@@ -11,7 +11,7 @@ import { importRoster } from '../../server/services/people'
 import { issuePermit, putLock, returnPermit } from '../../server/services/register'
 import { choosePin } from '../../server/services/signatures'
 import { changePassword } from '../../server/services/sign-in'
-import { hashPassword } from '../../server/services/passwords'
+import { hashPassword, isPassword, MOST_AT_ONCE } from '../../server/services/passwords'
 import { showFloor } from '../../server/services/floor'
 import { showInspection } from '../../server/services/inspections'
 import { showWork } from '../../server/services/work'
@@ -101,6 +101,32 @@ describe('people', () => {
     const bring = () => refusal(() => importRoster(centre.context, centre.administrator, roster))
     expect((await Promise.all([bring(), bring()])).sort()).toEqual(['none', 'rosterHasBadRows'])
     expect(centre.repos.people.inCohort('Friday')).toHaveLength(2)
+  })
+  const college = (n: number) =>
+    Buffer.from(
+      `number,name,group\n${Array.from({ length: n }, (_, i) => `Z-${i},Person ${i},All`).join('\n')}`,
+    )
+  it('whoever signs in while a college is brought in waits for one password, not for all', async () => {
+    const hash = await hashPassword(PASSWORD)
+    let made = 0
+    let signedInAt = Infinity
+    await importRoster(centre.context, centre.administrator, college(20), () => {
+      made += 1
+      if (made === 1) void isPassword(PASSWORD, hash).then(() => (signedInAt = made))
+    })
+    expect(made).toBe(20)
+    expect(signedInAt).toBeLessThanOrEqual(1 + 2 * MOST_AT_ONCE)
+  })
+  it('more people than may wait for a password at once begin to come in; cancelled, nobody has', async () => {
+    const cancelling = new AbortController()
+    const bring = importRoster(
+      { ...centre.context, signal: cancelling.signal },
+      centre.administrator,
+      college(900),
+      () => cancelling.abort(),
+    )
+    expect(await refusal(() => bring)).toBe('cancelled')
+    expect(centre.repos.people.inCohort('All')).toEqual([])
   })
   it('of two changes of one password only the first counts', async () => {
     const change = (to: string) =>

@@ -8,10 +8,8 @@ import { bookDifferences } from '#words/library/differences'
 
 /** Two books side by side: what they say differently, and every design that comes out otherwise. */
 const { edition } = defineProps<{ edition: Edition }>()
-const { call } = useApi()
-const { isBusy, act } = useAct()
+const comparing = useLongCall()
 const inForce = useBookInForce().data
-const percent = useProgress(() => isBusy.value)
 
 const OPTIONS = EDITIONS.flatMap((one) =>
   [false, true].map((own) => ({
@@ -28,11 +26,14 @@ const differences = computed(() =>
 )
 const compared = shallowRef<BooksCompared | null>(null)
 watch([first, second], () => (compared.value = null))
-const compare = () =>
-  act(async () => {
-    const body = { first: bookOfKey(first.value), second: bookOfKey(second.value) }
-    compared.value = await call<BooksCompared>('POST', 'book/compare', body)
-  })
+async function compare() {
+  const body = { first: bookOfKey(first.value), second: bookOfKey(second.value) }
+  try {
+    compared.value = await comparing.run<BooksCompared>('POST', 'book/compare', body)
+  } catch (error) {
+    showProblem(error)
+  }
+}
 /** Where the books differ, and what is chosen otherwise for it: not every figure in between. */
 const told = ({ differences: steps }: ExerciseCompared) =>
   steps.filter(
@@ -53,10 +54,19 @@ const figure = (step: Parameters<typeof stepWords>[0], value: number | undefined
       <el-select v-model="second" class="book" aria-label="Second book" data-testid="book-second">
         <el-option v-for="option in OPTIONS" :key="option.key" :value="option.key" :label="option.name" />
       </el-select>
-      <el-button type="primary" :loading="isBusy" data-testid="book-compare" @click="compare"
+      <el-button
+        type="primary"
+        :loading="comparing.isRunning.value"
+        data-testid="book-compare"
+        @click="compare"
         >Which designs change?</el-button
       >
-      <el-progress v-if="isBusy" class="bar" :percentage="percent" aria-label="Designs compared" />
+      <LongCall
+        v-if="comparing.isRunning.value"
+        said="Designs are being compared"
+        :percent="comparing.percent.value"
+        @cancel="comparing.cancel"
+      />
     </div>
     <section v-if="compared" class="stack" data-testid="book-compared">
       <h2>
@@ -136,9 +146,6 @@ const figure = (step: Parameters<typeof stepWords>[0], value: number | undefined
 .book {
   width: 340px;
   max-width: 100%;
-}
-.bar {
-  width: 160px;
 }
 .exercise {
   border-top: 3px solid var(--hem-strong);

@@ -10,8 +10,8 @@ const fileName = ref('')
 const fileBase64 = ref('')
 const preview = ref<RosterPreview | null>(null)
 const refusal = ref('')
-const isBusy = ref(false)
-const percent = useProgress(() => isBusy.value)
+const wasCancelled = ref(false)
+const importing = useLongCall()
 
 /** Bytes as they are, so that the server can judge the encoding. */
 async function toBase64(file: File): Promise<string> {
@@ -25,6 +25,7 @@ async function choose(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   refusal.value = ''
+  wasCancelled.value = false
   preview.value = null
   fileName.value = file.name
   if (file.size > 1_000_000)
@@ -42,13 +43,13 @@ async function choose(event: Event) {
 }
 
 async function take() {
-  isBusy.value = true
+  wasCancelled.value = false
   try {
-    emit('imported', await call<SignInSlip[]>('POST', 'roster', { fileBase64: fileBase64.value }))
+    const slips = await importing.run<SignInSlip[]>('POST', 'roster', { fileBase64: fileBase64.value })
+    if (slips) emit('imported', slips)
+    else wasCancelled.value = true
   } catch (error) {
     refusal.value = (error as ApiProblem).message
-  } finally {
-    isBusy.value = false
   }
 }
 </script>
@@ -122,13 +123,21 @@ async function take() {
         </tbody>
       </table>
       <div class="row">
-        <el-button type="primary" :disabled="preview.bad.length > 0" :loading="isBusy" @click="take"
+        <el-button
+          type="primary"
+          :disabled="preview.bad.length > 0"
+          :loading="importing.isRunning.value"
+          @click="take"
           >Import
           {{ preview.good.length === 1 ? 'this row' : `these ${preview.good.length} rows` }}</el-button
         >
-        <span v-if="isBusy" class="making" role="status"
-          >First passwords are being made<el-progress :percentage="percent" :stroke-width="8"
-        /></span>
+        <LongCall
+          v-if="importing.isRunning.value"
+          said="First passwords are being made"
+          :percent="importing.percent.value"
+          @cancel="importing.cancel"
+        />
+        <span v-else-if="wasCancelled" class="soft" role="status">Cancelled. Nobody has been imported.</span>
         <span v-if="preview.bad.length" class="soft"
           >Correct the rows above in your file and choose it again. Nothing has been imported.</span
         >
@@ -136,10 +145,3 @@ async function take() {
     </template>
   </section>
 </template>
-
-<style scoped>
-.making {
-  flex: 1;
-  max-width: 320px;
-}
-</style>
