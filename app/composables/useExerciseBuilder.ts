@@ -48,9 +48,9 @@ export function useExerciseBuilder(id: number | null) {
     }
   }
 
-  function adopt(exercise: StoredExercise): void {
+  function adopt(exercise: StoredExercise, sent?: ExerciseForm): void {
     stored.value = exercise
-    kept.adopt(toForm(exercise.exercise))
+    kept.adopt(toForm(exercise.exercise), sent)
   }
 
   function write(key: string, text: string): void {
@@ -71,13 +71,15 @@ export function useExerciseBuilder(id: number | null) {
     const { exercise } = typed.newest()
     if (!exercise) return false
     return run(async () => {
-      const before = stored.value
+      const [before, sent] = [stored.value, form.value]
       if (before) {
         const body = { version: before.version, exercise }
-        return adopt(await call<StoredExercise>('PUT', `exercises/${before.id}`, body))
+        return adopt(await call<StoredExercise>('PUT', `exercises/${before.id}`, body), sent)
       }
       const created = await call<StoredExercise>('POST', 'exercises', exercise)
-      adopt(created)
+      adopt(created, sent)
+      // Typed on meanwhile: the page that opens now reads it from the server.
+      if (isChanged.value) await save()
       await navigateTo(`/exercises/${created.id}`, { replace: true })
     })
   }
@@ -152,7 +154,6 @@ export function useExerciseBuilder(id: number | null) {
   }
 }
 
-/** A new exercise shows all of the framework until somebody chooses. */
 /** A set exercise keeps the policy and the book that were in force then; a draft will take the present ones. */
 function useRulesOf(
   stored: Readonly<Ref<StoredExercise | null>>,
@@ -168,5 +169,6 @@ function useRulesOf(
   }
 }
 
+/** A new exercise shows all of the framework until somebody chooses. */
 const everyCriterion = ({ framework }: CentreView): string =>
   framework?.units.flatMap(({ criteria }) => criteria.map(({ code }) => code)).join(' ') ?? ''

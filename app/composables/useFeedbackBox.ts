@@ -79,7 +79,6 @@ export function useFeedbackBox(saveText: (text: string) => Promise<void>, placeO
       return true
     } catch {
       if (from !== place) return false
-      feedback.value = text
       state.value = 'offline'
       later(RETRY_MS)
       return false

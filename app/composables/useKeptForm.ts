@@ -40,8 +40,10 @@ export function useKeptForm(place: DevicePlace, isReady: () => boolean) {
     form.value = base.value
     isBack.value = false
   }
-  function adopt(fields: ExerciseForm): void {
-    form.value = fields
+  /** Goes on from what the server has; boxes that were typed in since it was `sent` stay as they are. */
+  function adopt(fields: ExerciseForm, sent: ExerciseForm = form.value): void {
+    const since = Object.entries(form.value).filter(([key, text]) => sent[key] !== text)
+    form.value = { ...fields, ...Object.fromEntries(since) }
     base.value = fields
   }
   /** What somebody else saved in between, put together box by box. */

@@ -29,15 +29,25 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   const taken = shallowRef<Taken | null>(null)
   const { links, freed } = run
 
+  /** Counts what the hand does: a reading that comes after the next of it is of somewhere else. */
+  let turn = 0
   async function measure(): Promise<void> {
+    const now = (turn += 1)
     const { instrument, volt, ratedA, multiple } = settings.value
     const { count, on } = INSTRUMENTS[instrument]
     if (probes.value.length === 0 || (on === 'terminals' && probes.value.length < count)) {
       taken.value = null
       return
     }
-    taken.value = await run.measure({ instrument, at: probes.value, volt, ratedA, multiple })
+    const reading = await run.measure({ instrument, at: probes.value, volt, ratedA, multiple })
+    if (now !== turn) return
+    taken.value = reading
     readAt = run.state.value
+  }
+  /** The display is empty, and what is on its way does not come to it. */
+  function lookAway(): void {
+    turn += 1
+    taken.value = null
   }
   /** How the bay stood when the display was read. */
   let readAt = run.state.value
@@ -63,7 +73,7 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
     const { count, on } = INSTRUMENTS[settings.value.instrument]
     const kept = probes.value.length >= count ? [] : probes.value.filter((probe) => probe !== ref)
     probes.value = [...kept, ref]
-    taken.value = null
+    lookAway()
     if (probes.value.length === count || on === 'socket') void measure()
   }
   /** A clamp round one conductor more or less. */
@@ -81,7 +91,7 @@ export function useProbes(run: MeasuredBay, isLive: () => boolean) {
   }
   function clear(): void {
     probes.value = []
-    taken.value = null
+    lookAway()
   }
   const unlink = (i: number): void => {
     links.value = links.value.filter((_, at) => at !== i)
