@@ -74,13 +74,12 @@ export function useExerciseBuilder(id: number | null) {
       const [before, sent] = [stored.value, form.value]
       if (before) {
         const body = { version: before.version, exercise }
-        return adopt(await call<StoredExercise>('PUT', `exercises/${before.id}`, body), sent)
+        return adopt(await call('PUT', `exercises/${before.id}`, body), sent)
       }
-      const created = await call<StoredExercise>('POST', 'exercises', exercise)
-      adopt(created, sent)
+      adopt(await call('POST', 'exercises', exercise), sent)
       // Typed on meanwhile: the page that opens now reads it from the server.
       if (isChanged.value) await save()
-      await navigateTo(`/exercises/${created.id}`, { replace: true })
+      await navigateTo(`/exercises/${stored.value!.id}`, { replace: true })
     })
   }
 

@@ -1,5 +1,5 @@
 /* What is typed into an exercise is kept until it is saved or thrown away. */
-import { effectScope, nextTick, shallowRef, type EffectScope } from 'vue'
+import { effectScope, nextTick, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { DevicePlace } from '../../app/utils/device-copy'
 
