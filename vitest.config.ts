@@ -4,6 +4,9 @@ import { defineConfig } from 'vitest/config'
 
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
+const tests = (folders: string) => [`test/{${folders}}/**/*.test.ts`]
+const OWN = { setupFiles: ['test/support/seed.ts'], testTimeout: 20_000 }
+
 export default defineConfig({
   // What the application's own files need not import, they have here too.
   plugins: [
@@ -24,10 +27,12 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['test/{core,reference,api,app}/**/*.test.ts'],
-    setupFiles: ['test/support/seed.ts'],
     // Both of two cores: the build machine has no other work meanwhile.
     maxWorkers: 2,
-    testTimeout: 20_000,
+    projects: [
+      // What is pure keeps its modules from file to file: to load them anew takes longer than most of the tests.
+      { extends: true, test: { ...OWN, name: 'core', include: tests('core,reference'), isolate: false } },
+      { extends: true, test: { ...OWN, name: 'application', include: tests('api,app') } },
+    ],
   },
 })
