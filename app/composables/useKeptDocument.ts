@@ -26,6 +26,8 @@ export function useKeptDocument<V>({ path, key, what, shape, present }: KeptDocu
   const { call } = useApi()
   const last = useLastView()
   const view = shallowRef<V | null>(null) as ShallowRef<V | null>
+  /** The view that is coming: it is shown once its boxes hold what is to stand in them. */
+  let coming: V | null = null
   const problem = ref<ApiProblem | null>(null)
   const form: DocumentShape = DOCUMENT_SHAPES[shape]
   const person = useSession().person!.id
@@ -43,15 +45,16 @@ export function useKeptDocument<V>({ path, key, what, shape, present }: KeptDocu
       return { fields: { ...fields }, version }
     },
     ...(form.lockedOf ? { lockedOf: form.lockedOf } : {}),
-    ...(present ? { present: (kept: Fields) => (view.value ? present(kept, view.value) : kept) } : {}),
+    ...(present ? { present: (kept: Fields) => (coming ? present(kept, coming) : kept) } : {}),
   })
 
   async function load(): Promise<void> {
     try {
-      view.value = (await last.read<V>(path)).view
-      problem.value = null
-      const { fields, version, savedAt } = form.typedOf(view.value)
+      coming = (await last.read<V>(path)).view
+      const { fields, version, savedAt } = form.typedOf(coming)
       await text.start({ ...fields }, version, savedAt)
+      view.value = coming
+      problem.value = null
     } catch (error) {
       problem.value = error as ApiProblem
     }

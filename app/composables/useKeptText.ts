@@ -2,7 +2,7 @@ import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, reactive, readonly, ref, type Ref } from 'vue'
 import { mergeFields, type Conflict, type Merged } from '#core/exercise/three-way-merge'
 import { aTaskLater } from '~/utils/a-task-later'
-import type { ApiProblem } from '~/utils/api-problem'
+import { ApiProblem } from '~/utils/api-problem'
 import type { DevicePlace } from '~/utils/device-copy'
 import type { Fields } from '~/utils/document-shapes'
 
@@ -31,6 +31,8 @@ interface ServerText {
 
 const WAIT_MS = 700
 const RETRY_MS = 4000
+/** Something between here and the server has answered in its place. */
+const UNREADABLE = 'The answer cannot be read. What you type is kept on this device and sent again.'
 
 /**
  * Typed text that is kept: first on this device, then on the server; merges what another device saved
@@ -147,7 +149,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
       state.value = 'editing'
       later(WAIT_MS)
     } catch (error) {
-      await recover(error as ApiProblem)
+      await recover(error instanceof ApiProblem ? error : new ApiProblem(0, 'offline', UNREADABLE))
     }
   }
 

@@ -38,9 +38,9 @@ export function useObservation(id: number) {
   const likely = computed<readonly ActKind[]>(() => {
     const done = new Set(standing.value.map(({ kind }) => kind))
     if (!done.has('switchOff') && ['identify', 'take', 'prove'].every((kind) => done.has(kind as ActKind)))
-      return [...new Set<ActKind>([...openKinds(done), 'switchOff'])].slice(0, MOST_LIKELY)
+      return endingIn(openKinds(done), ['switchOff'])
     if (done.has('cover') && !done.has('switchOn'))
-      return [...new Set<ActKind>([...openKinds(done), 'removeOwnLock', 'switchOn'])].slice(0, MOST_LIKELY)
+      return endingIn(openKinds(done), ['removeOwnLock', 'switchOn'])
     if (done.has('testDead') && !done.has('open'))
       return [...new Set<ActKind>(['prove', 'open', ...openKinds(done)])].slice(0, MOST_LIKELY)
     if (done.has('open') && !done.has('cover'))
@@ -50,6 +50,11 @@ export function useObservation(id: number) {
       )
     return openKinds(done)
   })
+  /** As many as there is room for, the last ones always among them. */
+  const endingIn = (kinds: readonly ActKind[], last: readonly ActKind[]): ActKind[] => [
+    ...kinds.filter((kind) => !last.includes(kind)).slice(0, MOST_LIKELY - last.length),
+    ...last,
+  ]
   function openKinds(done: ReadonlySet<ActKind>): ActKind[] {
     const open = soFar.value?.rules.filter(({ state }) => state === 'open').map(({ code }) => code) ?? []
     const order = Object.keys(ANSWERS)

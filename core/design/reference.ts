@@ -71,18 +71,18 @@ export function referenceDesign(
   like?: InstallationDesign,
 ): InstallationDesign {
   const before = new Map(like?.circuits.map((design) => [design.scope, design]))
-  const circuits = new Map<string, CircuitDesign>()
+  const circuits = new Map<string, Begun>()
   const boards = new Map<string, BoardDesign>()
   walkInstallation(installation, rules, {
     circuit: (circuit, task, steps) => {
       const begun = circuits.get(circuit.id)
       const same = begun && before.get(circuit.id)
-      if (same && isSameCircuit(same, { ...begun, circuit, task })) {
-        circuits.set(circuit.id, same)
+      if (same && isSameCircuit(same, { design: begun.design, circuit, task })) {
+        circuits.set(circuit.id, { design: same, circuit, task })
         return same.values
       }
-      const design = workThrough(circuit.id, task, steps, begun)
-      circuits.set(circuit.id, { ...design, circuit, task, governs: 'area' })
+      const design = workThrough(circuit.id, task, steps, begun?.design)
+      circuits.set(circuit.id, { design, circuit, task })
       return design.values
     },
     board: (board, task, steps) => {
@@ -91,14 +91,15 @@ export function referenceDesign(
       return design.values
     },
   })
-  const inOrder = installation.circuits
-    .flatMap(({ id }) => circuits.get(id) ?? [])
-    .map((design) =>
-      design === before.get(design.scope) ? design : { ...design, governs: governing(design) },
-    )
+  const inOrder = installation.circuits.flatMap(({ id }) => {
+    const known = before.get(id)
+    const begun = circuits.get(id)
+    if (!begun) return []
+    return begun.design === known ? known : designed(begun)
+  })
   return {
     ok:
-      [...circuits.values(), ...boards.values()].every((design) => !design.stopped) &&
+      [...inOrder, ...boards.values()].every((design) => !design.stopped) &&
       inOrder.length === installation.circuits.length &&
       boards.size === installation.boards.length,
     circuits: inOrder,
@@ -106,12 +107,27 @@ export function referenceDesign(
   }
 }
 
+/** A circuit while it is worked. */
+interface Begun {
+  readonly design: ScopeDesign
+  readonly circuit: Circuit
+  readonly task: Task
+}
+
+function designed({ design, circuit, task }: Begun): CircuitDesign {
+  const { scope, steps, values, stopped } = design
+  const governs = governing({ task, values, stopped, circuit })
+  return stopped
+    ? { scope, steps, values, stopped, circuit, task, governs }
+    : { scope, steps, values, circuit, task, governs }
+}
+
 /** Would this circuit, begun and with the task of its cable, be worked as that one was? */
-const isSameCircuit = (known: CircuitDesign, begun: CircuitDesign): boolean =>
-  known.circuit === begun.circuit &&
-  isEqual(known.task, begun.task) &&
-  begun.steps.every(({ key, value }) => known.values[key] === value) &&
-  known.stopped?.at === begun.stopped?.at
+const isSameCircuit = (known: CircuitDesign, { design, circuit, task }: Begun): boolean =>
+  known.circuit === circuit &&
+  isEqual(known.task, task) &&
+  design.steps.every(({ key, value }) => known.values[key] === value) &&
+  known.stopped?.at === design.stopped?.at
 
 /** Tasks hold figures and words, and parts that hold the same. */
 function isEqual(a: unknown, b: unknown): boolean {

@@ -112,6 +112,22 @@ describe('autosave', () => {
     expect(server.fields).toEqual({ ib: '12.6', ca: '0.94' })
   })
 
+  test('an answer that is none, as a network’s own sign-in page gives it, is no saving: it is sent again', async () => {
+    const server = aServer()
+    const device = await aDevice(server)
+    const { send } = server
+    server.send = async () => null as never
+    device.write('ib', '12.6')
+    await settle()
+    expect(device.state.value).toBe('offline')
+    expect(await keptFor('sheet')).toBeDefined()
+    server.send = send
+    await vi.advanceTimersByTimeAsync(5000)
+    await idle()
+    expect(server.fields).toEqual({ ib: '12.6' })
+    expect(device.state.value).toBe('saved')
+  })
+
   test('a page that is opened again lays what it could not send over what the server has', async () => {
     const server = aServer({ ib: '12.6' })
     await keepAs('closed-tab', 'sheet', { base: { ib: '12.6' }, mine: { ib: '12.6', zs: '0.8' } })
