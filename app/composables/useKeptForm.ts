@@ -2,6 +2,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { mergeFields, type Conflict } from '#core/exercise/three-way-merge'
 import { BLANK_EXERCISE } from '#core/exercise/form/blank'
+import { aTaskLater } from '~/utils/a-task-later'
 import type { DevicePlace } from '~/utils/device-copy'
 
 const MOST_UNDO = 200
@@ -19,7 +20,11 @@ export function useKeptForm(place: DevicePlace, isReady: () => boolean) {
     return Object.keys({ ...now, ...then }).some((key) => now[key] !== then[key])
   })
 
-  onScopeDispose(place.open())
+  const leave = place.open()
+  onScopeDispose(() => {
+    noted.catchUp()
+    leave()
+  })
 
   /** Lays what was typed here, and neither saved nor thrown away, over what the server has. */
   async function layBack(): Promise<void> {
@@ -30,11 +35,12 @@ export function useKeptForm(place: DevicePlace, isReady: () => boolean) {
     conflicts.value = merged.conflicts
     isBack.value = isChanged.value
   }
-  watch([form, base], () => {
-    if (!isReady()) return
+  const noted = aTaskLater(() => {
     if (isChanged.value) place.keep({ base: base.value, mine: form.value, version: 0 })
     else void place.forget()
   })
+  // A key draws its row first.
+  watch([form, base], () => isReady() && noted.ask())
   /** Throws away what was typed and not saved. */
   function discard(): void {
     form.value = base.value

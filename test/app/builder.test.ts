@@ -14,6 +14,11 @@ afterEach(() => {
   scope.stop()
   vi.useRealTimers()
 })
+/** What was typed has been drawn, and the task after that is over. */
+const kept = async () => {
+  await nextTick()
+  vi.runAllTimers()
+}
 const inScope = <T>(make: () => T): T => scope.run(make)!
 
 /** One place on a device. */
@@ -37,10 +42,10 @@ describe('an exercise being written', () => {
     const form = inScope(() => useKeptForm(device, () => true))
     form.adopt(SAVED)
     form.step({ ...SAVED, title: 'Lamp store' }, 'title')
-    await nextTick()
+    await kept()
     expect(place.copy).toMatchObject({ base: SAVED, mine: { title: 'Lamp store' } })
     form.adopt({ ...SAVED, title: 'Lamp store' })
-    await nextTick()
+    await kept()
     expect(place.copy).toBeUndefined()
   })
 
@@ -53,6 +58,16 @@ describe('an exercise being written', () => {
     expect(form.form.value).toMatchObject({ code: 'T-09', minutes: '100' })
     expect(form.conflicts.value.map(({ field }) => field)).toEqual(['title'])
     expect(form.isBack.value).toBe(true)
+  })
+
+  it('typed in the moment in which its page is left, it is on the device all the same', async () => {
+    const { place, device } = aPlace()
+    const form = inScope(() => useKeptForm(device, () => true))
+    form.adopt(SAVED)
+    form.step({ ...SAVED, title: 'Lamp store' }, 'title')
+    await nextTick()
+    scope.stop()
+    expect(place.copy).toMatchObject({ mine: { title: 'Lamp store' } })
   })
 
   it('takes back a box at a time, however many letters it had', () => {

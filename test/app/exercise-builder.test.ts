@@ -49,6 +49,11 @@ async function aBuilder(id: number | null = 4, loaded = stored(1, { title: 'Stor
   call.mockReset()
   return builder
 }
+/** What was typed has been drawn, and the task after that is over. */
+const kept = async () => {
+  await nextTick()
+  await new Promise((done) => setTimeout(done))
+}
 /** An answer of the server that comes when the test says so. */
 function later<T>() {
   let arrive!: (value: T) => void
@@ -70,14 +75,14 @@ describe('saving', () => {
   it('sends what stands there with the version it was read in, and then nothing is unsaved', async () => {
     const builder = await aBuilder()
     builder.write('title', 'Lamp store')
-    await nextTick()
+    await kept()
     expect(device.size).toBe(1)
     call.mockResolvedValueOnce(stored(2, { title: 'Lamp store' }))
     expect(await builder.save()).toBe(true)
     const [method, path, body] = call.mock.calls[0]!
     expect([method, path, body.version, body.exercise.title]).toEqual(['PUT', 'exercises/4', 1, 'Lamp store'])
     expect(builder.isChanged.value).toBe(false)
-    await nextTick()
+    await kept()
     expect(device.size).toBe(0)
   })
   it('typed on while it is on its way: that stays, is unsaved, and goes with the next saving', async () => {
@@ -160,7 +165,7 @@ describe('what was typed here before and not saved', () => {
   const typedBefore = async () => {
     const first = await aBuilder()
     first.write('title', 'Typed before')
-    await nextTick()
+    await kept()
     scope.stop()
   }
   it('is laid over what the server has by now, and can be thrown away', async () => {

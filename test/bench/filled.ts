@@ -150,6 +150,8 @@ export async function benchFilled(): Promise<void> {
   const data = process.env.NAKSHI_FILLED ?? mkdtempSync(join(tmpdir(), 'nakshi-filled-'))
   if (!process.env.NAKSHI_FILLED)
     execFileSync('npm', ['run', '--silent', 'fill', '--', data], { stdio: 'ignore' })
+  // More than a gigabyte has just been written: the disk is done with it before anything is measured.
+  execFileSync('sync')
   let port = 4700
   while (!(await isPortFree(port))) port += 1
   const server = await startServer(port, data, 'ignore')
