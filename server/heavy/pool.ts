@@ -20,8 +20,8 @@ let pool: Piscina | undefined
 
 /**
  * Runs one of the heavy functions away from the server's thread, for as long as somebody waits for it: what is
- * cancelled leaves the queue, or its thread is ended and replaced, and is told as an `AbortError`. An error in it reaches
- * the caller.
+ * cancelled leaves the queue, or its thread is ended and replaced, and is told as an `AbortError`. An error in it
+ * reaches the caller.
  */
 export async function heavy<N extends Name>(
   { signal }: { readonly signal?: AbortSignal },

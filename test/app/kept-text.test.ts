@@ -1,4 +1,4 @@
-/* Autosave: typed text is kept on the device first, sent when it can be, merged when another device was there before. */
+/* Autosave: typed text is kept on the device first, sent when it can be, merged when another device was there. */
 import 'fake-indexeddb/auto'
 import { effectScope, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
@@ -112,7 +112,7 @@ describe('autosave', () => {
     expect(server.fields).toEqual({ ib: '12.6', ca: '0.94' })
   })
 
-  test('an answer that is none, as a network’s own sign-in page gives it, is no saving: it is sent again', async () => {
+  test('an answer that is none, as of a network’s own sign-in page, is no saving: it is sent again', async () => {
     const server = aServer()
     const device = await aDevice(server)
     const { send } = server

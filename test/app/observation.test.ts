@@ -1,4 +1,5 @@
-/* A real isolation being observed: every tap is an act of its own, what is judged is what stands, a decision waits for the network. */
+/* A real isolation being observed: every tap is an act of its own, what stands is judged, a decision waits for the
+   network. */
 import { effectScope, reactive, ref, shallowRef, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEFAULT_ISOLATION } from '#core/policies/isolation'

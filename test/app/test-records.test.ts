@@ -1,4 +1,4 @@
-/* Records of one attempt: each kind keeps and saves its own boxes; a signature closes what was seen, and nothing else. */
+/* Records of one attempt: each kind keeps and saves its own boxes; a signature closes what was seen alone. */
 import { effectScope, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { TestRecordsView } from '#schemas/test-record-views'

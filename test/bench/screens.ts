@@ -23,7 +23,7 @@ const slowing = (pace: number): number => Math.max(1, (SLOWER * REFERENCE_MS) / 
 
 const ROUNDS = 3
 const MOST_ROUNDS = 6
-/** A round through which the machine's own pace has changed by more than this measures the machine: it is made again. */
+/** A round in which the machine's own pace has changed by more than this measures the machine: it is made again. */
 const SAME_PACE = 0.2
 
 /** Median of three rounds of one pace; of all where the machine does not come to rest. */

@@ -79,3 +79,27 @@ test('stores get lengths and devices by bay and in total; task sheets print one 
   const pdf = await page.pdf({ preferCSSPageSize: true })
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(10)
 })
+
+test('a college on its way in is cancelled: nobody has come in, and the same file may come again', async ({
+  browser,
+  centre,
+}) => {
+  const { page } = await signIn(browser, centre, 'A-100')
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Import a roster' }).click()
+  const rows = Array.from({ length: 250 }, (_, i) => `Q-${i},Person ${i},Quill`)
+  await page
+    .getByLabel('Roster file')
+    .setInputFiles({
+      name: 'college.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(['number,name,group', ...rows].join('\n')),
+    })
+  await page.getByRole('button', { name: 'Import these 250 rows' }).click()
+  await expect(page.getByText('First passwords are being made')).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('Cancelled. Nobody has been imported.')).toBeVisible()
+  const people = await (await page.request.get('/api/people')).json()
+  expect(people.filter(({ number }: { number: string }) => number.startsWith('Q-'))).toEqual([])
+  await expect(page.getByRole('button', { name: 'Import these 250 rows' })).toBeEnabled()
+})

@@ -11,6 +11,9 @@ const fileBase64 = ref('')
 const preview = ref<RosterPreview | null>(null)
 const refusal = ref('')
 const wasCancelled = ref(false)
+const TOO_LATE =
+  'It was too late to cancel: these people have been imported. Their first passwords were not shown: ' +
+  'choose New password for each under Change…'
 const importing = useLongCall()
 
 /** Bytes as they are, so that the server can judge the encoding. */
@@ -46,8 +49,11 @@ async function take() {
   wasCancelled.value = false
   try {
     const slips = await importing.run<SignInSlip[]>('POST', 'roster', { fileBase64: fileBase64.value })
-    if (slips) emit('imported', slips)
-    else wasCancelled.value = true
+    if (slips) return emit('imported', slips)
+    // Cancelled in the moment in which they came in, they are in: the same file would be refused by now.
+    const again = await call<RosterPreview>('POST', 'roster/preview', { fileBase64: fileBase64.value })
+    if (again.bad.length === 0) wasCancelled.value = true
+    else refusal.value = TOO_LATE
   } catch (error) {
     refusal.value = (error as ApiProblem).message
   }

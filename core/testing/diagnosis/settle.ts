@@ -55,8 +55,9 @@ function queueOf(open: readonly OpenCause[], ranked: readonly Candidate[]) {
 
 /**
  * Always the cheapest is read on, by what it costs at the least, until so many different ones are known that none of
- * the others can come before them, or the rest leaves a whole reading more unexplained than the best. Causes without a size of their own look as if any size explained any reading; once
- * they are in front they are solved again, each at the one size that explains the sheet best.
+ * the others can come before them, or the rest leaves a whole reading more unexplained than the best. Causes without a
+ * size of their own look as if any size explained any reading; once they are in front they are solved again, each at
+ * the one size that explains the sheet best.
  */
 export function settle(
   study: Study,
