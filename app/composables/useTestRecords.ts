@@ -14,6 +14,8 @@ export function useTestRecords(id: number) {
   const session = useSession()
   const last = useLastView()
   const view = shallowRef<TestRecordsView | null>(null)
+  /** The view that is coming: it is shown once its boxes hold what is to stand in them. */
+  let coming: TestRecordsView | null = null
   const problem = ref<ApiProblem | null>(null)
   const kind = ref<RecordKind>('minor')
 
@@ -29,7 +31,7 @@ export function useTestRecords(id: number) {
   /** Both kinds shared one place once: what was typed there goes to the record that has its boxes. */
   const former = useDevicePlace(`papers/${session.person!.id}/${id}`, about('minor'))
   const boxesOf = (of: RecordKind) =>
-    new Set(view.value!.papers[of].paper.parts.flatMap(({ items }) => items.map(({ key }) => key as string)))
+    new Set(coming!.papers[of].paper.parts.flatMap(({ items }) => items.map(({ key }) => key as string)))
   function placeOf(of: RecordKind): DevicePlace {
     const place = useDevicePlace(`papers/${session.person!.id}/${id}/${of}`, about(of))
     const read = async () => {
@@ -64,13 +66,14 @@ export function useTestRecords(id: number) {
 
   async function load(): Promise<void> {
     try {
-      view.value = (await last.read<TestRecordsView>(`papers/${id}`)).view
-      problem.value = null
+      coming = (await last.read<TestRecordsView>(`papers/${id}`)).view
       for (const of of Object.keys(texts) as RecordKind[]) {
-        const { fields, version, savedAt } = typedOf(view.value, of)
+        const { fields, version, savedAt } = typedOf(coming, of)
         await texts[of].start(fields, version, savedAt)
       }
       await former.forget()
+      view.value = coming
+      problem.value = null
     } catch (error) {
       problem.value = error as ApiProblem
     }

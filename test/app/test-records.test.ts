@@ -12,9 +12,11 @@ vi.mock('~/stores/session', () => ({ useSession: () => ({ person: { id: 7 } }) }
 const read = vi.fn()
 vi.mock('~/composables/useLastView', () => ({ useLastView: () => ({ read }) }))
 const device = new Map<string, DeviceCopy>()
+/** The device takes its time to look. */
+let looking: Promise<void>
 vi.mock('~/composables/useDevicePlace', () => ({
   useDevicePlace: (key: string): DevicePlace => ({
-    read: async () => device.get(key),
+    read: () => looking.then(() => device.get(key)),
     keep: (copy) => void device.set(key, structuredClone({ ...copy, mine: { ...copy.mine } })),
     forget: async () => void device.delete(key),
     open: () => () => {},
@@ -51,6 +53,7 @@ const pause = () => vi.advanceTimersByTimeAsync(1000)
 beforeEach(() => {
   vi.useFakeTimers()
   device.clear()
+  looking = Promise.resolve()
   for (const mock of [call, shown, read]) mock.mockReset()
 })
 afterEach(() => {
@@ -152,6 +155,22 @@ describe('a signature', () => {
     expect(await records.sign('minor', 'Sade Oyelaran', '1111')).toBe(false)
     expect(records.view.value).toBe(before)
   })
+})
+
+it('boxes appear with what stands in them, however long the device takes to look', async () => {
+  let look!: () => void
+  looking = new Promise((resolve) => (look = resolve))
+  device.set('papers/7/24/minor', { base: {}, mine: { work: 'One more socket' }, version: 1 })
+  read.mockResolvedValueOnce({ view: viewOf({ client: 'Tramway' }) })
+  scope = effectScope()
+  const records = scope.run(() => useTestRecords(24))!
+  const loading = records.load()
+  await vi.advanceTimersByTimeAsync(50)
+  expect(records.view.value).toBeNull()
+  look()
+  await loading
+  expect(records.view.value).not.toBeNull()
+  expect([records.field('client'), records.field('work')]).toEqual(['Tramway', 'One more socket'])
 })
 
 it('records that cannot be read say why, and can be asked for again', async () => {
