@@ -17,10 +17,14 @@ interface Bay {
 
 /** What is done with a whole bay: wired at once, stripped, saved as a network or as a file. */
 export function useBayFiles({ key, wiring, run, touch }: Bay) {
+  function mayChange(): boolean {
+    if (touch.isLive.value) warn('The bay is live. Switch every supply off first.')
+    return !touch.isLive.value
+  }
   async function takeWired(): Promise<void> {
     touch.turn('connect')
     await wiring.autosave.flush()
-    await wiring.takeWired().catch(showProblem)
+    await wiring.takeWired(mayChange).catch(showProblem)
   }
   async function saveNetwork(): Promise<void> {
     const text = await run.listing()
@@ -44,8 +48,6 @@ export function useBayFiles({ key, wiring, run, touch }: Bay) {
     rig: saveBay,
   }
   return async (what: BayFileAct): Promise<void> => {
-    if (!SAVES.includes(what) && touch.isLive.value)
-      return warn('The bay is live. Switch every supply off first.')
-    await ACTS[what]()
+    if (SAVES.includes(what) || mayChange()) await ACTS[what]()
   }
 }

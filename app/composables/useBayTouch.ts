@@ -1,12 +1,11 @@
 import { isEnergised } from '#core/bay/behaviour/state'
 import { tracePoint, type TracedPole } from '#core/bay/behaviour/trace-point'
 import { INSTRUMENTS } from '#core/bay/instruments/take'
-import type { Colour, Part, TerminalRef } from '#core/bay/model/rig'
+import type { Part, TerminalRef } from '#core/bay/model/rig'
 import { partIdOf } from '#core/bay/model/terminals'
 import type { MeasureSettings } from '~/utils/measure-settings'
 import { partAct, type BayMode } from '~/texts/bay'
 import { stateOf } from '~/utils/part-state'
-import { warn } from '~/utils/warn'
 import type { useBayRun } from './useBayRun'
 import type { useBayWiring } from './useBayWiring'
 
@@ -18,10 +17,6 @@ const turned = (touched: Part, kind: NonNullable<ReturnType<typeof partAct>>, on
 export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: ReturnType<typeof useBayRun>) {
   const mode = ref<BayMode>('connect')
   const pickedPart = ref<string | null>(null)
-  const pickedWire = ref<string | null>(null)
-  const start = ref<TerminalRef | null>(null)
-  const area = ref(1.5)
-  const colour = ref<Colour>('brown')
 
   const traced = shallowRef<readonly TracedPole[]>([])
   const shownPole = ref<string | null>(null)
@@ -33,6 +28,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   const isLive = computed(
     () => run.state.value !== null && isEnergised([...wiring.parts.value.values()], run.state.value),
   )
+  const hand = useConnecting(wiring, isLive)
+  const { pickedWire, start, area, colour } = hand
   const meter = useProbes(run, () => isLive.value)
   const { settings, probes, taken } = meter
   const part = (id: string): Part | undefined => wiring.parts.value.get(id)
@@ -48,8 +45,9 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   })
 
   function turn(next: BayMode): void {
+    hand.letGo()
     mode.value = next
-    start.value = pickedWire.value = pickedPart.value = shownPole.value = null
+    pickedPart.value = shownPole.value = null
     pair.value = []
     touching.value = false
   }
@@ -76,30 +74,16 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
 
   function onTerminal(ref: TerminalRef): void {
     if (touching.value) return touch(ref)
-    if (mode.value === 'connect') return connect(ref)
+    if (mode.value === 'connect') return hand.take(ref)
     if (mode.value === 'measure' && settings.value.linking) return link(ref)
     if (mode.value === 'measure' && INSTRUMENTS[settings.value.instrument].on === 'terminals')
       return meter.probe(ref)
     onPart(partIdOf(ref))
   }
 
-  function connect(ref: TerminalRef): void {
-    if (isLive.value) return warn('The bay is live. Switch every supply off before a conductor is moved.')
-    if (start.value === ref) return void (start.value = null)
-    if (start.value === null) {
-      start.value = ref
-      pickedWire.value = null
-      return
-    }
-    const refusal = wiring.connect(start.value, ref, area.value, colour.value)
-    if (refusal) return warn(refusal)
-    start.value = null
-    pickedWire.value = wiring.made.value.at(-1)?.id ?? null
-  }
-
   function onWire(id: string): void {
     if (mode.value === 'measure' && settings.value.instrument === 'clamp') return meter.clampOn(id)
-    pickedWire.value = pickedWire.value === id ? null : id
+    hand.pick(pickedWire.value === id ? null : id)
   }
 
   function link(ref: TerminalRef): void {
@@ -120,7 +104,7 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
   /** Shows a difference on the drawing. */
   function show(wire: string | null, at: readonly string[]): void {
     turn('connect')
-    pickedWire.value = wire
+    hand.pick(wire)
     pickedPart.value = wire ? null : partIdOf(`${at[0] ?? ''}.`) || null
   }
 
@@ -149,6 +133,8 @@ export function useBayTouch(wiring: ReturnType<typeof useBayWiring>, run: Return
     onPart,
     onTerminal,
     onWire,
+    pick: hand.pick,
+    letGo: hand.letGo,
     set,
     clear: meter.clear,
     unlink: meter.unlink,

@@ -2,7 +2,6 @@ import { layoutBay } from '#core/bay/layout/layout'
 import { routeWires } from '#core/bay/layout/route'
 import { FROM_BARE } from '#core/bay/mount/box'
 import { wiredOn } from '#core/bay/mount/mounted'
-import { rigProblems, type RigProblem } from '#core/bay/model/check'
 import type { Colour, TerminalRef } from '#core/bay/model/rig'
 import { indexParts, partIdOf, roomOf, terminalWords } from '#core/bay/model/terminals'
 import { applyWiring, wireField } from '#core/bay/model/wiring'
@@ -45,7 +44,6 @@ export function useBayWiring(key: string) {
   )
   /** Conductors that somebody has put in, in the order of doing so. */
   const made = computed(() => rig.value?.wires.slice(base.value!.wires.length) ?? [])
-  const problems = computed<readonly RigProblem[]>(() => (rig.value ? rigProblems(rig.value) : []))
 
   function change(fields: Readonly<Record<string, string>>): void {
     const done = Object.entries({ ...mounting.proofsLost(fields), ...fields })
@@ -91,9 +89,13 @@ export function useBayWiring(key: string) {
     if (wire) change({ [`wire.${id}`]: wireField({ ...wire, ...next }) })
   }
 
-  /** As it would be when finished, for a bay to practise on. */
-  async function takeWired(): Promise<void> {
+  /**
+   * As it would be when finished, for a bay to practise on. Nothing is changed where `mayChange` says no by the time
+   * that it has come.
+   */
+  async function takeWired(mayChange: () => boolean): Promise<void> {
     const { fields } = await call<{ fields: Record<string, string> }>('GET', `bays/${key}/wired`)
+    if (!mayChange()) return
     change({ ...Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, ''])), ...fields })
   }
   const emptied = () => Object.fromEntries(Object.keys(autosave.fields).map((name) => [name, '']))
@@ -131,7 +133,6 @@ export function useBayWiring(key: string) {
     layout,
     paths,
     made,
-    problems,
     checked,
     isBusy,
     canUndo: computed(() => undone.value.length > 0),

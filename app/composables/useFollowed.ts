@@ -7,8 +7,14 @@ import { aTaskLater } from '~/utils/a-task-later'
  */
 export function useFollowed<T>(source: Readonly<Ref<T>>) {
   const followed = shallowRef(source.value)
-  const { ask, catchUp, drop } = aTaskLater(() => (followed.value = source.value))
-  watch(source, ask, { flush: 'sync' })
+  const take = (): void => void (followed.value = source.value)
+  const { ask, drop } = aTaskLater(take)
+  // Asked once for all that changes together: a source may be costly to look at.
+  watch(source, ask)
   onScopeDispose(drop)
+  function catchUp(): void {
+    drop()
+    take()
+  }
   return { followed: followed as Readonly<Ref<T>>, catchUp }
 }

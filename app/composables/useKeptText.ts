@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core'
-import { onScopeDispose, reactive, readonly, ref, type Ref } from 'vue'
+import { onScopeDispose, reactive, readonly, ref, shallowRef, type Ref } from 'vue'
 import { mergeFields, type Conflict, type Merged } from '#core/exercise/three-way-merge'
 import { aTaskLater } from '~/utils/a-task-later'
 import { ApiProblem } from '~/utils/api-problem'
@@ -39,7 +39,7 @@ const UNREADABLE = 'The answer cannot be read. What you type is kept on this dev
  * in between field by field, and asks only where both changed the same field.
  */
 export function useKeptText({ place, send, theirs, lockedOf, present = (kept) => kept }: KeptTextOptions) {
-  const fields = reactive<Fields>({})
+  const { fields, followed, follow, replace } = useBoxes()
   const state = ref<SaveState>('saved')
   const savedAt = ref<string | null>(null)
   const message = ref('')
@@ -69,7 +69,9 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     version = serverVersion
     savedAt.value = at
     held = new Set()
-    settle(merged)
+    replace(merged.fields)
+    conflicts.value = merged.conflicts
+    state.value = merged.conflicts.length > 0 ? 'conflict' : 'editing'
     if (merged.conflicts.length > 0) return keep()
     if (isSameText(merged.fields, server)) {
       state.value = 'saved'
@@ -83,7 +85,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   function discard(): void {
     stop()
     noted.drop()
-    replaceIn(fields, base)
+    replace(base)
     held = new Set()
     conflicts.value = []
     state.value = 'saved'
@@ -100,12 +102,6 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
     adopt(server, serverVersion, at)
   }
 
-  function settle(merged: ReturnType<typeof mergeFields>): void {
-    replaceIn(fields, merged.fields)
-    conflicts.value = merged.conflicts
-    state.value = merged.conflicts.length > 0 ? 'conflict' : 'editing'
-  }
-
   function write(name: string, text: string): void {
     fields[name] = text
     if (state.value !== 'conflict') state.value = 'editing'
@@ -113,6 +109,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   }
   /** The box shows a key at once; what it sets going beside that comes when the box has been drawn. */
   const noted = aTaskLater(() => {
+    follow()
     keep()
     later(WAIT_MS)
   })
@@ -175,6 +172,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   /** Settles one conflict; when the last is settled, saving goes on. */
   function choose(field: string, text: string): void {
     fields[field] = text
+    follow()
     conflicts.value = conflicts.value.filter((conflict) => conflict.field !== field)
     if (conflicts.value.length > 0) return
     state.value = 'editing'
@@ -185,6 +183,7 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
 
   return {
     fields: readonly(fields) as Readonly<Fields>,
+    followed: readonly(followed),
     state: readonly(state),
     savedAt: readonly(savedAt),
     message: readonly(message),
@@ -199,10 +198,18 @@ export function useKeptText({ place, send, theirs, lockedOf, present = (kept) =>
   }
 }
 
-/** The same object with other boxes in it. */
-function replaceIn(fields: Record<string, string>, next: Readonly<Fields>): void {
-  for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
-  Object.assign(fields, next)
+/** The boxes as they are typed, and the same a task behind the key, for what is counted from all of them. */
+function useBoxes() {
+  const fields = reactive<Fields>({})
+  const followed = shallowRef<Fields>({})
+  const follow = (): void => void (followed.value = { ...fields })
+  /** The same object with other boxes in it. */
+  function replace(next: Readonly<Fields>): void {
+    for (const name of Object.keys(fields)) if (!(name in next)) delete fields[name]
+    Object.assign(fields, next)
+    follow()
+  }
+  return { fields, followed, follow, replace }
 }
 
 const isSameText = (a: Fields, b: Fields): boolean =>

@@ -8,6 +8,8 @@ export interface SheetAsked {
   readonly nodes: () => readonly NodeKey[]
   readonly installation: () => PublicInstallation | undefined
   readonly answer: (node: NodeKey) => string
+  /** The same a task behind the key: what is counted is drawn after the box. */
+  readonly followedAnswer: (node: NodeKey) => string
   /** Boxes that a refused hand-in named. */
   readonly missing: () => readonly string[]
 }
@@ -16,8 +18,8 @@ export interface SheetAsked {
  * The circuits and boards of a worksheet, each with what it asks and how much of it can be read. A key typed into
  * one box changes none of them until that box begins or ceases to hold an answer, and then only how many are answered.
  */
-export function useSheetScopes({ nodes, installation, answer, missing }: SheetAsked) {
-  const isAnswered = (node: NodeKey): boolean => readAnswer(stepOf(node), answer(node)).ok
+export function useSheetScopes({ nodes, installation, answer, followedAnswer, missing }: SheetAsked) {
+  const isAnswered = (node: NodeKey): boolean => readAnswer(stepOf(node), followedAnswer(node)).ok
   // As text, since the same text starts nothing anew.
   const answeredText = computed(() => nodes().filter(isAnswered).join(' '))
   const answeredNodes = computed(() => new Set(answeredText.value.split(' ').filter(Boolean)))

@@ -41,12 +41,11 @@ export function useTrialSetup(rig: () => Rig | null, state: Readonly<Ref<BayStat
     return { ...opened, leaks: [...wired.leaks, ...leaks.value, ...inPlace] }
   })
 
-  const newTouch = (from: string, to: string, ohm: number): Leak => ({
-    id: `touch${leaks.value.length + 1}`,
-    from,
-    to,
-    ohm,
-  })
+  let touches = 0
+  function newTouch(from: string, to: string, ohm: number): Leak {
+    touches += 1
+    return { id: `touch${touches}`, from, to, ohm }
+  }
   const setLoad = (part: string, watt: number): void => {
     loads.value = { ...loads.value, [part]: watt }
   }

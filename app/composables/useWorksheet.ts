@@ -27,6 +27,7 @@ export function useWorksheet(id: number) {
   })
 
   const answer = (node: NodeKey): string => autosave.fields[`design.${node}`] ?? ''
+  const followedAnswer = (node: NodeKey): string => autosave.followed.value[`design.${node}`] ?? ''
   const reading = (key: ReadingKey): string => autosave.fields[`reading.${key}`] ?? ''
   function write(area: 'design' | 'reading', key: string, text: string): void {
     autosave.write(`${area}.${key}`, text)
@@ -82,5 +83,5 @@ export function useWorksheet(id: number) {
     adopt(news)
   })
 
-  return { view, problem, missing, isBusy, load, answer, reading, write, act, autosave }
+  return { view, problem, missing, isBusy, load, answer, followedAnswer, reading, write, act, autosave }
 }

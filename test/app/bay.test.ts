@@ -65,7 +65,7 @@ beforeEach(() => {
 afterEach(() => scope.stop())
 
 describe('a conductor', () => {
-  it('goes from the first terminal touched to the second, of the size and colour chosen, and is picked then', () => {
+  it('goes from the first terminal touched to the second, of the size and colour chosen, and is picked then', async () => {
     const { wiring, touch } = aBay({})
     touch.colour.value = 'blue'
     touch.area.value = 2.5
@@ -75,6 +75,7 @@ describe('a conductor', () => {
     expect(Object.values(fields)).toEqual(['b1nA.2|c1p1.N|2.5|blue'])
     const [made] = wiring.made.value
     expect(made).toMatchObject({ from: 'b1nA.2', to: 'c1p1.N', areaMm2: 2.5, colour: 'blue' })
+    await idle()
     expect([...touch.pickedWires.value]).toEqual([made!.id])
     expect(touch.marks.value.size).toBe(0)
   })

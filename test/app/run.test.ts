@@ -1,6 +1,6 @@
 /* A run of conduit as it is typed and dragged: what follows at once, what a moment later, what stands still. */
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { effectScope, reactive, ref, shallowRef, type EffectScope } from 'vue'
+import { effectScope, reactive, ref, shallowRef, type EffectScope, nextTick } from 'vue'
 
 const fields = reactive<Record<string, string>>({})
 const write = (key: string, text: string): void => {
@@ -36,7 +36,10 @@ const RUN = {
 }
 let scope: EffectScope
 const aRun = () => scope.run(() => useRun(1))!
-const later = () => vi.runAllTimers()
+const later = async () => {
+  await nextTick()
+  vi.runAllTimers()
+}
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -50,13 +53,13 @@ afterEach(() => {
 })
 
 describe('a run under the hand', () => {
-  test('the drawing follows at once, what is cut for it a moment later', () => {
+  test('the drawing follows at once, what is cut for it a moment later', async () => {
     const run = aRun()
     const before = run.tubes.value[0]!.cutMm
     run.setLength(0, 1500)
     expect(run.sheet.value!.run.straights[0]!.lengthMm).toBe(1500)
     expect(run.tubes.value[0]!.cutMm).toBe(before)
-    later()
+    await later()
     // A straight that is 300 mm longer takes 300 mm more pipe.
     expect(run.tubes.value[0]!.cutMm - before).toBeCloseTo(300)
   })
@@ -82,10 +85,10 @@ describe('a run under the hand', () => {
     expect(run.boxProblems.value['a.length']).toMatch(/number/i)
     expect(run.sheet.value!.run.straights[0]!.lengthMm).toBe(1200)
   })
-  test('a straight too short for its bend is said at that straight, and nothing is cut for it', () => {
+  test('a straight too short for its bend is said at that straight, and nothing is cut for it', async () => {
     const run = aRun()
     run.setLength(0, 20)
-    later()
+    await later()
     expect(run.sentences.value.get(0)?.length).toBeGreaterThan(0)
     expect([run.tubes.value, run.supports.value, run.cutting.value]).toEqual([[], [], null])
   })

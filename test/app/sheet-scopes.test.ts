@@ -18,6 +18,7 @@ function aSheet() {
       nodes: () => NODES,
       installation: () => INSTALLATION,
       answer: (node) => answers[node] ?? '',
+      followedAnswer: (node) => answers[node] ?? '',
       missing: () => missing.value,
     }),
   )!

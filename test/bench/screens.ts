@@ -207,6 +207,27 @@ const zoomScene: Work = async (page) => {
   }
 }
 
+/**
+ * From the floor by its link to a pile of so many sheets, until its first page stands there. Somebody has been there
+ * before on this device: the first time code of a page is read, as of every page.
+ */
+const PILE = 500
+const openPile: Work = async (page) => {
+  const sheets = (await (await page.request.get('/api/marking')).json()) as { readonly id: number }[]
+  const pile = Array.from({ length: PILE }, (_, i) => ({ ...sheets[i % sheets.length]!, id: i + 1 }))
+  await page.route('**/api/marking', (route) => route.fulfill({ json: pile }))
+  const [floor, pileLink] = ['/floor', '/marking'].map((to) => page.locator(`header a[href="${to}"]`))
+  const open = async () => {
+    await pileLink!.click()
+    await page.locator('main tbody tr').nth(19).waitFor()
+  }
+  await open()
+  await floor!.click()
+  await page.waitForTimeout(1500)
+  await pileLink!.hover()
+  return open
+}
+
 /** Heap after the tenth and after the fiftieth change of page, grown by this share. */
 async function heapGrowth(browser: Browser, base: string): Promise<number> {
   const { page, cdp } = await screenOf(browser, base, 1, 'I-201')
@@ -265,6 +286,7 @@ export async function benchScreens(base: string, chrome: string): Promise<void> 
     ['dragging a fitting', ['I-201', '/runs/1', '[data-testid="corner-5"]'], dragCorner],
     ['zooming a drawn scene', ['T-408', '/practice/inspection', 'main button'], zoomScene],
     ['typing in the builder', ['I-201', '/exercises/4', 'h1'], typeInBuilder],
+    [`opening a pile of ${PILE}`, ['I-201', '/floor', 'h1'], openPile],
   ]
   for (const [name, view, work] of works)
     report(`Longest task while ${name}`, await longestTask(browser, base, view, work), 'ms', LIMITS.taskMs)

@@ -24,7 +24,6 @@ const props = withDefaults(
     live?: ReadonlySet<string>
     pickedPart: string | null
     pickedWires: ReadonlySet<string>
-    marks: ReadonlyMap<TerminalRef, string>
     /** What stays in full strength while the rest fades; null for everything. */
     lifted?: ReadonlySet<string> | null
     /** What each conductor carries, A. */
@@ -71,18 +70,12 @@ const railOf = ({ x, y, w, h }: BayLayout['rails'][number]) => [
 // Made once for a bay, so that nothing of them is drawn again when a hand touches something else.
 const cases = computed(() => props.layout.frames.map((frame) => ({ frame, shapes: caseOf(frame) })))
 const rails = computed(() => props.layout.rails.map(railOf))
-const marked = computed(() =>
-  [...props.marks].flatMap(([ref, mark]) => {
-    const at = props.layout.terminals.get(ref)
-    return at ? [{ ref, mark, at }] : []
-  }),
-)
 const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.has(id)
 </script>
 
 <template>
   <svg
-    class="drawing drawn"
+    class="drawing drawn by-itself"
     :viewBox="`0 0 ${layout.width} ${layout.height}`"
     :width="layout.width * zoom"
     :height="layout.height * zoom"
@@ -182,10 +175,7 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
       :live="live"
       @terminal="emit('terminal', $event)"
     />
-    <g v-for="{ ref, mark, at } in marked" :key="ref" class="marked">
-      <circle class="halo" :cx="at.x" :cy="at.y" r="17.5" />
-      <text class="mark" :x="at.x + 17" :y="at.y - 12">{{ mark }}</text>
-    </g>
+    <slot />
   </svg>
 </template>
 
@@ -271,21 +261,5 @@ const isFaded = (id: string): boolean => props.lifted !== null && !props.lifted.
 }
 .faded {
   opacity: 0.16;
-}
-.marked {
-  pointer-events: none;
-}
-.halo {
-  fill: none;
-  stroke: var(--indigo);
-  stroke-width: 3;
-  stroke-dasharray: 5 3;
-}
-.mark {
-  font: var(--heavy) 13px var(--font);
-  fill: var(--indigo-text);
-  paint-order: stroke;
-  stroke: var(--panel);
-  stroke-width: 4;
 }
 </style>

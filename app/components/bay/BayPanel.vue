@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rigProblems } from '#core/bay/model/check'
 import { terminalWords } from '#core/bay/model/terminals'
 import { rigSentence } from '#words/rig-problems'
 
@@ -13,7 +14,9 @@ const showFlow = defineModel<boolean>('showFlow', { required: true })
 const { rig, parts, made, checked, autosave, mounting } = wiring
 const { mode, pickedPart, pickedWire, start, touching, touchOhm, shownPole } = touch
 const given = computed(() => mounting.base.value?.wires.length ?? 0)
-const troubles = computed(() => wiring.problems.value.map(rigSentence))
+// What is wrong in what was put in is said once it is drawn.
+const { followed: drawn } = useFollowed(rig)
+const troubles = computed(() => (drawn.value ? rigProblems(drawn.value).map(rigSentence) : []))
 const prove = useProving(wiring, run)
 const energise = () => mounting.refusesSupply(run.state.value!) || void run.energise()
 const wireWords = (id: string) => {
@@ -42,7 +45,7 @@ const wireWords = (id: string) => {
       :start="start"
       :troubles="troubles"
       :locked="touch.isLive.value"
-      @pick="pickedWire = $event"
+      @pick="touch.pick"
       @take="touch.onTerminal"
       @out="wiring.takeOut([$event])"
       @alter="wiring.alter"

@@ -143,7 +143,7 @@ function onPaste(event: ClipboardEvent) {
 </script>
 
 <template>
-  <div class="scroll" :inert="locked" @keydown="onKey" @paste="onPaste">
+  <div class="scroll by-itself" :inert="locked" @keydown="onKey" @paste="onPaste">
     <table class="circuits" aria-label="Boards and circuits">
       <colgroup>
         <col style="width: 34px" />

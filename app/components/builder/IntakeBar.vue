@@ -44,7 +44,7 @@ const boxes = computed(() =>
 </script>
 
 <template>
-  <div class="intake" :inert="locked">
+  <div class="intake by-itself" :inert="locked">
     <FormBox
       v-for="box in boxes"
       :key="box.field"

@@ -11,7 +11,6 @@ import { happeningSentence } from '#words/happenings'
 const { films } = defineProps<{ films: readonly FilmView[] }>()
 const LEAST_ZOOM = 0.4
 const NONE: ReadonlySet<string> = new Set()
-const NO_MARKS: ReadonlyMap<string, string> = new Map()
 
 const scene = ref(0)
 const film = computed(() => films[scene.value] ?? films[0]!)
@@ -64,7 +63,6 @@ const largest = computed(() => Math.max(0, ...[...flow.value.values()].map(Math.
         :tripped="new Set(frame.tripped)"
         :picked-part="null"
         :picked-wires="NONE"
-        :marks="NO_MARKS"
         :flow="flow"
         fixed
       />

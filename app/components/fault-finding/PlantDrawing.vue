@@ -50,12 +50,13 @@ const point = (is: Pointed['is'], id: string) =>
       :zoom="zoom"
       :picked-part="pointed?.is === 'part' ? pointed.id : null"
       :picked-wires="pickedWires"
-      :marks="marks"
       fixed
       @terminal="point('terminal', $event)"
       @wire="point('wire', $event)"
       @part="point('part', $event)"
-    />
+    >
+      <BayMarks :terminals="layout.terminals" :marks="() => marks" />
+    </BayDrawing>
     <div v-else class="skeleton" style="height: 420px" />
   </div>
 </template>

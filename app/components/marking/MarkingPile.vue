@@ -13,7 +13,7 @@ const { rows } = defineProps<{
 }>()
 const emit = defineEmits<{ open: [item: MarkingListItem] }>()
 /** These can be begun with; the others follow a paint later each. */
-const AT_ONCE = 8
+const AT_ONCE = 4
 const { shown } = useGradually(() => rows.length, AT_ONCE)
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { aTaskLater } from '~/utils/a-task-later'
 import { drawRun, project } from '#core/containment/drawing'
 import type { Vector } from '#core/containment/geometry'
 import type { RunProblem } from '#core/containment/run-problem'
@@ -76,8 +77,13 @@ const ends = computed(() =>
   })),
 )
 
+let touched = 0
+/** The corner follows the hand first; that its straight is the one in the table comes after. */
+const chosen = aTaskLater(() => emit('select', touched))
+onScopeDispose(chosen.drop)
 function take(event: PointerEvent, straight: number) {
-  emit('select', straight)
+  touched = straight
+  chosen.ask()
   if (props.locked) return
   grab(event, straight, svg.value!.getScreenCTM()!.inverse())
   ;(event.target as Element).setPointerCapture(event.pointerId)
@@ -85,78 +91,84 @@ function take(event: PointerEvent, straight: number) {
 </script>
 
 <template>
-  <svg
-    ref="svg"
-    class="wall"
-    :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
-    role="img"
-    :aria-label="`${run.name}: ${run.straights.length} straights`"
-    @pointermove="move"
-    @pointerup="drop"
-    @pointercancel="drop"
-  >
-    <defs>
-      <pattern id="wall-grid" width="100" height="100" patternUnits="userSpaceOnUse">
-        <path d="M100 0H0V100" fill="none" class="grid" />
-      </pattern>
-    </defs>
-    <rect :x="view.x" :y="view.y" :width="view.width" :height="view.height" fill="url(#wall-grid)" />
-    <path :d="drawn.path" class="tube" :style="{ strokeWidth: Math.max(run.sizeMm, 5 * scale) }" />
-    <path :d="drawn.path" class="core" :style="{ strokeWidth: 1.4 * scale }" />
-    <path v-if="over" :d="over.path" class="measured" :style="{ strokeWidth: 4 * scale }" />
-    <g
-      v-for="(at, i) in supports ?? []"
-      :key="`u${i}`"
-      :transform="`translate(${project(at).x} ${project(at).y})`"
+  <div class="frame">
+    <svg
+      ref="svg"
+      class="wall by-itself"
+      :viewBox="`${view.x} ${view.y} ${view.width} ${view.height}`"
+      role="img"
+      :aria-label="`${run.name}: ${run.straights.length} straights`"
+      @pointermove="move"
+      @pointerup="drop"
+      @pointercancel="drop"
     >
-      <rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" />
-    </g>
-    <g v-for="({ x, y, corner }, i) in drawn.corners" :key="`c${i}`">
-      <rect
-        v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'"
-        :x="x - 15 * scale"
-        :y="y - 15 * scale"
-        :width="30 * scale"
-        :height="30 * scale"
-        class="box"
+      <defs>
+        <pattern id="wall-grid" width="100" height="100" patternUnits="userSpaceOnUse">
+          <path d="M100 0H0V100" fill="none" class="grid" />
+        </pattern>
+      </defs>
+      <rect :x="view.x" :y="view.y" :width="view.width" :height="view.height" fill="url(#wall-grid)" />
+      <path :d="drawn.path" class="tube" :style="{ strokeWidth: Math.max(run.sizeMm, 5 * scale) }" />
+      <path :d="drawn.path" class="core" :style="{ strokeWidth: 1.4 * scale }" />
+      <path v-if="over" :d="over.path" class="measured" :style="{ strokeWidth: 4 * scale }" />
+      <g
+        v-for="(at, i) in supports ?? []"
+        :key="`u${i}`"
+        :transform="`translate(${project(at).x} ${project(at).y})`"
+      >
+        <rect :x="-4 * scale" :y="-11 * scale" :width="8 * scale" :height="22 * scale" class="saddle" />
+      </g>
+      <g v-for="({ x, y, corner }, i) in drawn.corners" :key="`c${i}`">
+        <rect
+          v-if="corner.joint === 'box' || corner.joint === 'end' || corner.joint === 'start'"
+          :x="x - 15 * scale"
+          :y="y - 15 * scale"
+          :width="30 * scale"
+          :height="30 * scale"
+          class="box"
+        />
+        <rect
+          v-else-if="corner.joint === 'coupler'"
+          :x="x - 16 * scale"
+          :y="y - 9 * scale"
+          :width="32 * scale"
+          :height="18 * scale"
+          class="box"
+        />
+        <circle v-else-if="corner.joint === 'inspection'" :cx="x" :cy="y" :r="14 * scale" class="box" />
+      </g>
+      <text
+        v-for="label in labels"
+        :key="`t${label.i}`"
+        :x="label.x"
+        :y="label.y"
+        text-anchor="middle"
+        :font-size="LABEL_PX * scale"
+        class="label"
+        :class="{ wrong: wrong.has(label.i), on: selected === label.i }"
+      >
+        {{ label.text }}
+      </text>
+      <circle
+        v-for="end in ends"
+        :key="`h${end.i}`"
+        :cx="end.x"
+        :cy="end.y"
+        :r="13 * scale"
+        class="handle"
+        :class="{ on: selected === end.i, locked }"
+        :data-testid="`corner-${end.i + 1}`"
+        @pointerdown="take($event, end.i)"
       />
-      <rect
-        v-else-if="corner.joint === 'coupler'"
-        :x="x - 16 * scale"
-        :y="y - 9 * scale"
-        :width="32 * scale"
-        :height="18 * scale"
-        class="box"
-      />
-      <circle v-else-if="corner.joint === 'inspection'" :cx="x" :cy="y" :r="14 * scale" class="box" />
-    </g>
-    <text
-      v-for="label in labels"
-      :key="`t${label.i}`"
-      :x="label.x"
-      :y="label.y"
-      text-anchor="middle"
-      :font-size="LABEL_PX * scale"
-      class="label"
-      :class="{ wrong: wrong.has(label.i), on: selected === label.i }"
-    >
-      {{ label.text }}
-    </text>
-    <circle
-      v-for="end in ends"
-      :key="`h${end.i}`"
-      :cx="end.x"
-      :cy="end.y"
-      :r="13 * scale"
-      class="handle"
-      :class="{ on: selected === end.i, locked }"
-      :data-testid="`corner-${end.i + 1}`"
-      @pointerdown="take($event, end.i)"
-    />
-  </svg>
+    </svg>
+  </div>
 </template>
 
 <style scoped>
+.frame {
+  min-width: 0;
+  height: 100%;
+}
 .wall {
   width: 100%;
   height: 100%;
@@ -165,6 +177,12 @@ function take(event: PointerEvent, straight: number) {
   border: 1px solid var(--hem);
   touch-action: none;
   display: block;
+}
+/* Of a fixed size there, so that a drag lays out the drawing and not the page. */
+@media (min-width: 1001px) {
+  .wall {
+    contain: size layout;
+  }
 }
 .grid {
   stroke: var(--hem);

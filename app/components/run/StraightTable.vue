@@ -30,7 +30,7 @@ const ADD = [
 </script>
 
 <template>
-  <div class="wrap" tabindex="0" role="region" aria-label="Legs">
+  <div class="wrap by-itself" tabindex="0" role="region" aria-label="Legs">
     <table>
       <thead>
         <tr>

@@ -6,28 +6,28 @@ const typed = defineModel<string>({ required: true })
 
 <template>
   <label class="figure" :class="{ locked }">
-    <input
-      :value="typed"
-      :disabled="locked"
-      :aria-label="label"
-      :aria-invalid="bad"
-      :name="name"
-      inputmode="text"
-      autocomplete="off"
-      spellcheck="false"
-      maxlength="60"
-      @input="typed = ($event.target as HTMLInputElement).value"
-    />
-    <span v-if="unit" class="unit">{{ unit }}</span>
+    <span class="inside">
+      <input
+        :value="typed"
+        :disabled="locked"
+        :aria-label="label"
+        :aria-invalid="bad"
+        :name="name"
+        inputmode="text"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="60"
+        @input="typed = ($event.target as HTMLInputElement).value"
+      />
+      <span v-if="unit" class="unit">{{ unit }}</span>
+    </span>
   </label>
 </template>
 
 <style scoped>
 .figure {
-  display: flex;
+  display: block;
   flex: 1;
-  align-items: center;
-  gap: 8px;
   min-width: 0;
   height: 48px;
   padding: 0 14px;
@@ -44,6 +44,14 @@ const typed = defineModel<string>({ required: true })
   background: var(--panel);
   color: var(--soft);
   cursor: not-allowed;
+}
+/* Of a fixed size, so that a key lays out this box and not the page. */
+.inside {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 100%;
+  contain: size layout;
 }
 input {
   all: unset;

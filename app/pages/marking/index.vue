@@ -25,6 +25,8 @@ const isBusy = ref(false)
 /** A page of the pile is one look. */
 const PAGE = 20
 const { page, pages, shown, atHere, inHand, move } = useInPages(() => data.value ?? [], PAGE)
+/** Turning its pages comes after the first of them has been painted. */
+const { isWhole: isThere } = useGradually(() => (data.value ? 2 : 1), 1)
 const open = (item: MarkingListItem | undefined) => item && navigateTo(`/marking/${item.id}`)
 
 /** Gives back every sheet that is decided; what changed since stays and says so. */
@@ -113,10 +115,10 @@ useShortcuts([
     </div>
     <MarkingPile v-else :rows="shown" :at="atHere" @open="open" />
     <el-pagination
-      v-if="pages > 1"
+      v-if="pages > 1 && data && isThere"
       v-model:current-page="page"
       :page-size="PAGE"
-      :total="data!.length"
+      :total="data.length"
       layout="prev, pager, next"
       aria-label="Pages of the pile"
     />

@@ -28,6 +28,7 @@ const {
   nodes: () => nodes.value,
   installation: () => view.value?.sheet.installation,
   answer: sheet.answer,
+  followedAnswer: sheet.followedAnswer,
   missing: () => sheet.missing.value,
 })
 

@@ -13,13 +13,14 @@ const wiring = useBayWiring(key)
 const { view, problem, rig, parts, layout, paths, checked, autosave, mounting } = wiring
 const run = useBayRun(() => rig.value)
 const touch = useBayTouch(wiring, run)
-const { mode, pickedPart, pickedWire, start, area, colour } = touch
+const { mode, pickedPart, pickedWire, area, colour } = touch
 const zoom = ref(1)
 const stage = ref<HTMLElement | null>(null)
 const panel = ref<HTMLElement | null>(null)
 watch(checked, () => panel.value?.scrollTo({ top: 0 }))
 const showLive = ref(false)
 const showFlow = ref(false)
+const marks = () => touch.marks.value
 const NONE: ReadonlySet<string> = new Set()
 
 const tray = computed(() =>
@@ -76,8 +77,7 @@ useShortcuts([
     label: 'Esc',
     name: 'Let go',
     run: () => {
-      start.value = null
-      pickedWire.value = null
+      touch.letGo()
       pickedPart.value = null
       mounting.picked.value = null
     },
@@ -88,7 +88,7 @@ useShortcuts([
     name: 'Take the chosen conductor out',
     run: () => {
       if (pickedWire.value && !touch.isLive.value) wiring.takeOut([pickedWire.value])
-      pickedWire.value = null
+      touch.pick(null)
     },
   },
 ])
@@ -112,27 +112,30 @@ useShortcuts([
     />
     <div class="middle">
       <div class="left">
-        <div ref="stage" class="stage" tabindex="0" aria-label="The bay">
-          <BayDrawing
-            :layout="layout"
-            :rig="rig"
-            :paths="paths"
-            :state="run.state.value"
-            :zoom="zoom"
-            :working="run.working.value"
-            :tripped="run.tripped.value"
-            :live="showLive ? run.live.value : NONE"
-            :flow="showFlow ? run.flow.value : undefined"
-            :picked-part="pickedPart"
-            :picked-wires="touch.pickedWires.value"
-            :marks="touch.marks.value"
-            :lifted="touch.lifted.value"
-            @terminal="touch.onTerminal"
-            @wire="touch.onWire"
-            @part="touch.onPart"
-            @test="(id) => mode === 'operate' && run.act({ kind: 'test', part: id })"
-            @blank="onBlank"
-          />
+        <div class="room">
+          <div ref="stage" class="stage" tabindex="0" aria-label="The bay">
+            <BayDrawing
+              :layout="layout"
+              :rig="rig"
+              :paths="paths"
+              :state="run.state.value"
+              :zoom="zoom"
+              :working="run.working.value"
+              :tripped="run.tripped.value"
+              :live="showLive ? run.live.value : NONE"
+              :flow="showFlow ? run.flow.value : undefined"
+              :picked-part="pickedPart"
+              :picked-wires="touch.pickedWires.value"
+              :lifted="touch.lifted.value"
+              @terminal="touch.onTerminal"
+              @wire="touch.onWire"
+              @part="touch.onPart"
+              @test="(id) => mode === 'operate' && run.act({ kind: 'test', part: id })"
+              @blank="onBlank"
+            >
+              <BayMarks :terminals="layout.terminals" :marks="marks" />
+            </BayDrawing>
+          </div>
         </div>
         <div class="corner">
           <ZoomButtons @by="zoom *= $event" @fit="fit" />
@@ -158,15 +161,17 @@ useShortcuts([
           @free="touch.free"
         />
       </div>
-      <aside ref="panel" class="panel" tabindex="0" aria-label="Beside the bay">
-        <BayPanel
-          v-model:show-live="showLive"
-          v-model:show-flow="showFlow"
-          :wiring="wiring"
-          :run="run"
-          :touch="touch"
-        />
-      </aside>
+      <div class="room">
+        <aside ref="panel" class="panel" tabindex="0" aria-label="Beside the bay">
+          <BayPanel
+            v-model:show-live="showLive"
+            v-model:show-flow="showFlow"
+            :wiring="wiring"
+            :run="run"
+            :touch="touch"
+          />
+        </aside>
+      </div>
     </div>
     <LazyConflictChooser
       v-if="autosave.conflicts.value.length > 0"
@@ -198,11 +203,18 @@ useShortcuts([
   min-width: 0;
   position: relative;
 }
-.stage {
+/* What changes in a room lays out that room and not the page. */
+.room {
   flex: 1;
-  overflow: auto;
-  padding: 10px;
   min-height: 0;
+}
+.room > * {
+  height: 100%;
+  overflow: auto;
+  contain: size layout;
+}
+.stage {
+  padding: 10px;
 }
 .corner {
   position: relative;
@@ -211,7 +223,6 @@ useShortcuts([
   border-left: 1px solid var(--hem);
   background: var(--panel);
   padding: 14px 16px;
-  overflow: auto;
   display: flex;
   flex-direction: column;
   gap: 10px;
@@ -225,7 +236,9 @@ useShortcuts([
   .panel {
     border-left: 0;
     border-top: 1px solid var(--hem);
+    height: auto;
     overflow: visible;
+    contain: none;
   }
 }
 </style>
