@@ -20,7 +20,7 @@ export function useAccountPages() {
       throw new ApiProblem(
         413,
         'tooLarge',
-        `“${file.name}” has ${(file.size / 1e6).toFixed(0)} MB; a page may have ` +
+        `“${file.name}” has ${(Math.ceil(file.size / 1e5) / 10).toFixed(1)} MB; a page may have ` +
           '1.7 MB. Keep the one page that you used, or take a photograph of it.',
       )
     const pdfBase64 = await inBase64(file)
