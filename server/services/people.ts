@@ -126,11 +126,17 @@ export async function resetPassword(
   personId: number,
 ): Promise<SignInSlip> {
   allow(actor, 'people.change')
-  const person = found(repos.people.byId(personId))
+  found(repos.people.byId(personId))
   const password = oneTimePassword()
-  repos.people.setPassword(person.id, await hashOneTime(password), true)
-  repos.audit.add(now, actor.id, 'passwordReset', `person ${person.id}`)
-  return { number: person.number, name: person.name, cohort: person.cohort, password }
+  const hash = await hashOneTime(password)
+  return repos.transaction(() => {
+    // Whoever has been erased meanwhile gets none.
+    const person = found(repos.people.byId(personId))
+    if (repos.people.isErased(person.id)) throw new Problem('personErased')
+    repos.people.setPassword(person.id, hash, true)
+    repos.audit.add(now, actor.id, 'passwordReset', `person ${person.id}`)
+    return { number: person.number, name: person.name, cohort: person.cohort, password }
+  })
 }
 
 function readTable(file: Uint8Array): CsvTable {

@@ -43,10 +43,16 @@ export async function choosePin(
 ): Promise<void> {
   allow(actor, 'pin.choose')
   if (isWeakPin(pin, actor)) throw new Problem('pinWeak')
-  if (!(await isPassword(current, repos.people.byId(actor.id)!.passwordHash)))
+  const proved = repos.people.byId(actor.id)!.passwordHash
+  if (!(await isPassword(current, proved)))
     throw new Problem('signInWrong', {
       fields: [{ field: 'current', message: 'is not your present password.' }],
     })
-  repos.locks.setPin(actor.id, await hashPassword(pin), now)
-  repos.audit.add(now, actor.id, 'pinChosen', `person ${actor.id}`)
+  const hash = await hashPassword(pin)
+  repos.transaction(() => {
+    // A password that was reset meanwhile no longer says who this is.
+    if (repos.people.byId(actor.id)!.passwordHash !== proved) throw new Problem('signInWrong')
+    repos.locks.setPin(actor.id, hash, now)
+    repos.audit.add(now, actor.id, 'pinChosen', `person ${actor.id}`)
+  })
 }

@@ -7,7 +7,8 @@ import {
   saveObservation,
   startObservation,
 } from '../../server/services/observations'
-import { importRoster } from '../../server/services/people'
+import { disablePerson, erasePerson } from '../../server/services/leavers'
+import { importRoster, resetPassword } from '../../server/services/people'
 import { issuePermit, putLock, returnPermit } from '../../server/services/register'
 import { choosePin } from '../../server/services/signatures'
 import { changePassword } from '../../server/services/sign-in'
@@ -127,6 +128,38 @@ describe('people', () => {
     )
     expect(await refusal(() => bring)).toBe('cancelled')
     expect(centre.repos.people.inCohort('All')).toEqual([])
+  })
+  it('a PIN is not chosen with a password that was reset while it was proved', async () => {
+    const { context, repos, assessor, administrator } = centre
+    const before = repos.locks.pinHash(assessor.id)
+    const choosing = refusal(() => choosePin(context, assessor, PASSWORD, '8642'))
+    await resetPassword(context, administrator, assessor.id)
+    expect(await choosing).toBe('signInWrong')
+    expect(repos.locks.pinHash(assessor.id)).toBe(before)
+  })
+  it('a password that is reset is another one each time, to be changed, and ends every session', async () => {
+    const { context, repos, apprentice, administrator, instructor } = centre
+    expect(await refusal(() => resetPassword(context, apprentice, instructor.id))).toBe('notAllowed')
+    const epoch = repos.people.byId(apprentice.id)!.sessionEpoch
+    const slips = [
+      await resetPassword(context, administrator, apprentice.id),
+      await resetPassword(context, administrator, apprentice.id),
+    ]
+    expect(slips[0]).toMatchObject({ number: 'T-1', name: apprentice.name, cohort: 'Thursday' })
+    expect(new Set(slips.map(({ password }) => password)).size).toBe(2)
+    const after = repos.people.byId(apprentice.id)!
+    expect(await isPassword(slips[1]!.password, after.passwordHash)).toBe(true)
+    expect(await isPassword(slips[0]!.password, after.passwordHash)).toBe(false)
+    expect([after.mustChange, after.sessionEpoch > epoch]).toEqual([true, true])
+  })
+  it('whoever is erased while a password is made for them gets none', async () => {
+    const { context, repos, apprentice, administrator } = centre
+    const making = refusal(() => resetPassword(context, administrator, apprentice.id))
+    disablePerson(context, administrator, apprentice.id)
+    erasePerson(context, administrator, apprentice.id, apprentice.number)
+    const { passwordHash } = repos.people.byId(apprentice.id)!
+    expect(await making).toBe('personErased')
+    expect(repos.people.byId(apprentice.id)!.passwordHash).toBe(passwordHash)
   })
   it('of two changes of one password only the first counts', async () => {
     const change = (to: string) =>

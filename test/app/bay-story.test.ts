@@ -9,8 +9,8 @@ const PARTS = indexParts(practiceBay('heaters')!.rig())
 const LAMP = { atS: 0, kind: 'lit', part: 'c2p1', volt: 230 } as const
 const SUPPLY_ON = { atS: 0, kind: 'done', action: { atS: 0, kind: 'supply', on: true } } as const
 const TRIPPED = {
-  ...{ atS: 0.03, kind: 'tripped', part: 'b1w1', cause: 'short', ampere: 900, afterS: 0.01 },
-  poles: { L: 900 },
+  ...({ atS: 0.03, kind: 'tripped', part: 'b1w1', cause: 'short' } as const),
+  ...{ ampere: 900, afterS: 0.01, poles: { L: 900 } },
 } as const
 const CLOSED = { atS: 0, kind: 'done', action: { atS: 0, kind: 'close', part: 'b1w1', on: true } } as const
 

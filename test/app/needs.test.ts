@@ -72,7 +72,7 @@ describe('an answer', () => {
     expect(refresh).toHaveBeenCalledOnce()
   })
   it('that somebody else gave meanwhile is shown as refused, in words', async () => {
-    const refusal = new ApiProblem(409, 'answered', 'Kim has answered this already.')
+    const refusal = new ApiProblem(409, 'callAnswered', 'Kim has answered this already.')
     call.mockRejectedValueOnce(refusal)
     const { answer, isBusy } = needs()
     await answer(31, 'seen')

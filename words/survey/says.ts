@@ -1,7 +1,6 @@
 import type { ObjectiveGap } from '#core/survey/sheet/complete'
 import type { Contradiction } from '#core/survey/sheet/contradictions'
 import type { Origin } from '#core/survey/sheet/feed'
-import type { Followed } from '#core/survey/sheet/follow'
 import { formatQuantity } from '#core/units/format'
 import { STEP_TEXT } from '../steps'
 import { IP_TEXT, ITEM_TEXT, OBJECTIVE_TEXT, choiceText } from './items'
@@ -92,16 +91,3 @@ const ORIGINS: { readonly [C in Origin['code']]: (from: Of<Origin, C>) => string
 }
 /** From where in the survey a box of an exercise comes, and so what changes with it. */
 export const originSays = (from: Origin): string => (ORIGINS[from.code] as (from: Origin) => string)(from)
-
-/** What follows for one route, in a line. */
-export function followedSays({ lengthM, ca, csaMm2, voltDropV, stopsAt, governs }: Followed): string {
-  if (stopsAt) return `${metres(lengthM)}: the design stops`
-  const parts = [
-    metres(lengthM),
-    ca === null ? '' : `Ca ${formatQuantity(ca, 'factor')}`,
-    csaMm2 === null ? '' : formatQuantity(csaMm2, 'area'),
-    voltDropV === null ? '' : `ΔU ${formatQuantity(voltDropV, 'voltage')}`,
-    governs === 'voltDrop' ? 'voltage drop decides' : '',
-  ]
-  return parts.filter(Boolean).join(' · ')
-}

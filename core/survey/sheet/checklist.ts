@@ -96,7 +96,6 @@ export interface Item {
   readonly max?: number
 }
 export const itemOf = (key: ItemKey): Item => ITEMS[key]
-export const isItemKey = (text: string): text is ItemKey => text in ITEMS
 
 /** How something came to be known. */
 export const SOURCES = ['looked', 'asked', 'measured', 'drawing', 'assumed'] as const

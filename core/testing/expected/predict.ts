@@ -66,23 +66,3 @@ function solveGroup(rig: Rig, group: readonly Ready[], outcomes: Map<string, Out
     from += pairs.length
   }
 }
-
-/**
- * Only what these circuits touch: their points, every board and the intake. The rest cannot change their
- * readings much.
- */
-export function onlyCircuits(rig: Rig, circuits: ReadonlySet<string>): Rig {
-  const isGone = ({ board, circuit }: Rig['parts'][number]) =>
-    board === null && circuit !== null && !circuits.has(circuit)
-  const gone = new Set(rig.parts.filter(isGone).map(({ id }) => id))
-  const isLeft = (ref: string) => !gone.has(ref.slice(0, ref.indexOf('.')))
-  const bothLeft = ({ from, to }: { readonly from: string; readonly to: string }) =>
-    isLeft(from) && isLeft(to)
-  return {
-    ...rig,
-    parts: rig.parts.filter(({ id }) => !gone.has(id)),
-    wires: rig.wires.filter(bothLeft),
-    leaks: rig.leaks.filter(bothLeft),
-    runs: rig.runs.filter(({ metal }) => !metal || metal.every(isLeft)),
-  }
-}
