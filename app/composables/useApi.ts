@@ -91,6 +91,7 @@ export function useServer<T>(path: () => string | null, { isKept = false } = {})
     const turn = ++latest
     if (url === null) {
       data.value = null
+      problem.value = null
       return
     }
     try {

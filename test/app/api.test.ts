@@ -138,4 +138,14 @@ describe('a value from the server', () => {
     await settled()
     expect([data.value, asked.mock.calls.length]).toEqual([null, 0])
   })
+  test('what one person was refused is not shown to the next at this device', async () => {
+    answers = [refusal(403, 'notAllowed')]
+    const path = ref<string | null>('needs')
+    const { problem } = effectScope().run(() => useServer<string>(() => path.value))!
+    await settled()
+    expect(problem.value?.code).toBe('notAllowed')
+    path.value = null
+    await settled()
+    expect(problem.value).toBeNull()
+  })
 })

@@ -332,3 +332,41 @@ describe('the solver and ngspice agree', () => {
     expect(solved.volt(`l${k}`).re - solved.volt(`e${k}`).re).toBeCloseTo((0.3 + 0.3) / 4, 5)
   })
 })
+
+/*
+ * Ohm’s law: resistances in series add up. A test of insulation drives its current through a lead of a micro-ohm and
+ * some megohms; that the two differ by twelve powers of ten and more must not be taken for a network without a way back.
+ */
+describe('a link of next to nothing in series with an insulation', () => {
+  const PROBE_A = 1e-3
+  const probe = (from: string, to: string): Element => ({
+    kind: 'injection',
+    name: 'probe',
+    from,
+    to,
+    ampere: real(PROBE_A),
+  })
+  it.each([1e3, 1e5, 2e6, 6e6, 1e8, 9e8])('of %s Ω reads that', (ohm) => {
+    const solved = solve({
+      hertz: 0,
+      elements: [r('link', 'a', 'b', 1e-6), r('ir', 'b', earth, ohm), probe('a', earth)],
+    })
+    if (!solved.ok) throw new Error(solved.reason)
+    // A probe takes its current out of the node that it is put to.
+    expect(magnitude(solved.volt('a')) / PROBE_A / (ohm + 1e-6)).toBeCloseTo(1, 9)
+  })
+  it('what is driven into a part that has no way back is still named, beside any of that', () => {
+    const solved = solve({
+      hertz: 0,
+      elements: [
+        r('link', 'a', 'b', 1e-6),
+        r('ir', 'b', earth, 9e8),
+        v('supply', 's', earth, 230, 0.1),
+        r('load', 's', earth, 20),
+        r('adrift', 'x', 'y', 1e6),
+        probe('x', earth),
+      ],
+    })
+    expect(solved).toMatchObject({ ok: false, reason: 'driven' })
+  })
+})

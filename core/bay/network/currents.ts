@@ -9,8 +9,10 @@ export interface Currents {
   readonly iIm: Float64Array
   /** Largest departure from Kirchhoff's current law at a node, A. */
   readonly residualA: number
-  /** Largest share of a current, A: what rounding is measured by. */
+  /** Largest current of an element, A. */
   readonly largestA: number
+  /** Largest current that one end of an element would drive by itself, A: what rounding is measured by. */
+  readonly largestShareA: number
 }
 
 /**
@@ -25,7 +27,7 @@ export function currentsOf(
 ): Currents {
   const [iRe, iIm] = [new Float64Array(elements.length), new Float64Array(elements.length)]
   const [leftRe, leftIm] = [new Float64Array(nodes.length), new Float64Array(nodes.length)]
-  let largestA = 0
+  let [largestA, largestShareA] = [0, 0]
   for (let i = 0; i < elements.length; i += 1) {
     const element = elements[i]!
     const [a, b] = [from[i]!, to[i]!]
@@ -38,6 +40,8 @@ export function currentsOf(
       const acrossIm = vIm[a]! - vIm[b]! + (isSource ? element.volt.im : 0)
       iRe[i] = acrossRe * elementRe[i]! - acrossIm * elementIm[i]!
       iIm[i] = acrossRe * elementIm[i]! + acrossIm * elementRe[i]!
+      const volt = Math.abs(vRe[a]!) + Math.abs(vIm[a]!) + Math.abs(vRe[b]!) + Math.abs(vIm[b]!)
+      largestShareA = Math.max(largestShareA, volt * (Math.abs(elementRe[i]!) + Math.abs(elementIm[i]!)))
     }
     largestA = Math.max(largestA, Math.abs(iRe[i]!), Math.abs(iIm[i]!))
     leftRe[a]! -= iRe[i]!
@@ -45,7 +49,7 @@ export function currentsOf(
     leftRe[b]! += iRe[i]!
     leftIm[b]! += iIm[i]!
   }
-  return { iRe, iIm, residualA: largestLeft(leftRe, leftIm), largestA }
+  return { iRe, iIm, residualA: largestLeft(leftRe, leftIm), largestA, largestShareA }
 }
 
 /** Earth, the last node, closes every balance by itself. */

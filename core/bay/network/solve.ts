@@ -6,7 +6,7 @@ import type { Element, Impedance, Network, Source } from './network'
 import { planFor, type Plan } from './plan'
 import { currentsOf } from './currents'
 import { copyOf, stamp, stampElement, type Stamped } from './stamp'
-import { BALANCE_A, BALANCE_RELATIVE, MOST_ROUNDS } from './tolerances'
+import { BALANCE_A, BALANCE_RELATIVE, BALANCE_ROUNDING, MOST_ROUNDS } from './tolerances'
 
 /** What a network does: voltages against earth, V, and currents, A. */
 export interface Solved {
@@ -101,9 +101,9 @@ function told(
   const { vRe, vIm, hasAdrift } = voltages
   const adrift = nodes.findIndex((_, k) => !Number.isFinite(vRe[k]! + vIm[k]!))
   if (adrift >= 0) return { ok: false, reason: 'notANumber', name: nodes[adrift]! }
-  const { iRe, iIm, residualA, largestA } = currentsOf(elements, plan, stamped, voltages)
+  const { iRe, iIm, residualA, largestA, largestShareA } = currentsOf(elements, plan, stamped, voltages)
   // Only a current driven into a part that has no way out can leave this much over.
-  if (residualA > BALANCE_A + BALANCE_RELATIVE * largestA)
+  if (residualA > BALANCE_A + BALANCE_RELATIVE * largestA + BALANCE_ROUNDING * largestShareA)
     return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
   // Spare terminals float in every bay; few ask which.
   let floating: ReadonlySet<string> | undefined

@@ -1,18 +1,14 @@
 import { readInsulation } from '../../bay/instruments/insulation'
-import type { DevicePart, Rig } from '../../bay/model/rig'
+import type { Rig } from '../../bay/model/rig'
 import { SOURCES } from '../../regulations/source'
 import { deadBench, type PrepareOptions } from '../setup/bench-state'
-import { circuitsOf, earthBarOf, linesOf, mainsOf } from '../setup/circuit-ends'
+import { circuitsOf, earthBarOf, linesOf, mainSwitchOf, mainsOf } from '../setup/circuit-ends'
 import type { Prepared } from '../setup/prepared'
 import { GOOD_INSULATION_OHM, INSULATION_ENTRY, MINIMUM_INSULATION_OHM } from './insulation'
 import { NOWHERE, ONCE, type TestKind } from './kind'
 import { INSULATION_END_OHM, upTo } from './shared'
 
 type Link = readonly [string, string]
-
-/** The main switch of the board at which the supply arrives. */
-const mainSwitchOf = (rig: Rig): DevicePart | undefined =>
-  rig.parts.find((part): part is DevicePart => part.kind === 'device' && part.role === 'main-switch')
 
 /** Main switch off, everything behind it closed, all lines joined. */
 function wholeBoard(

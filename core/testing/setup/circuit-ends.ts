@@ -14,6 +14,9 @@ export const mainsOf = (rig: Rig): Supply | undefined => {
 /** The first line of a supply. */
 export const firstLine = (supply: Supply): string => `${supply.id}.${supply.phases === 1 ? 'L' : 'L1'}`
 
+/** The main switch of the board at which the supply arrives. */
+export const mainSwitchOf = (rig: Rig): DevicePart | undefined =>
+  rig.parts.find((part): part is DevicePart => part.kind === 'device' && part.role === 'main-switch')
 /** The way that protects a circuit. */
 export const wayOf = (rig: Rig, circuit: string): DevicePart | undefined =>
   rig.parts.find(
