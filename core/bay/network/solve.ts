@@ -4,7 +4,7 @@ import { floatingNodes } from './floating'
 import { isSteady, ohmAt } from './laws'
 import type { Element, Impedance, Network, Source } from './network'
 import { planFor, type Plan } from './plan'
-import { currentsOf } from './currents'
+import { currentsOf, largestShareA } from './currents'
 import { copyOf, stamp, stampElement, type Stamped } from './stamp'
 import { BALANCE_A, BALANCE_RELATIVE, BALANCE_ROUNDING, MOST_ROUNDS } from './tolerances'
 
@@ -101,9 +101,10 @@ function told(
   const { vRe, vIm, hasAdrift } = voltages
   const adrift = nodes.findIndex((_, k) => !Number.isFinite(vRe[k]! + vIm[k]!))
   if (adrift >= 0) return { ok: false, reason: 'notANumber', name: nodes[adrift]! }
-  const { iRe, iIm, residualA, largestA, largestShareA } = currentsOf(elements, plan, stamped, voltages)
+  const { iRe, iIm, residualA, largestA } = currentsOf(elements, plan, stamped, voltages)
+  const overA = residualA - BALANCE_A - BALANCE_RELATIVE * largestA
   // Only a current driven into a part that has no way out can leave this much over.
-  if (residualA > BALANCE_A + BALANCE_RELATIVE * largestA + BALANCE_ROUNDING * largestShareA)
+  if (overA > 0 && overA > BALANCE_ROUNDING * largestShareA(elements, plan, stamped, voltages))
     return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
   // Spare terminals float in every bay; few ask which.
   let floating: ReadonlySet<string> | undefined
