@@ -6,6 +6,7 @@ import type { Colour, TerminalRef } from '#core/bay/model/rig'
 import { indexParts, partIdOf, roomOf, terminalWords } from '#core/bay/model/terminals'
 import { applyWiring, wireField } from '#core/bay/model/wiring'
 import { rigSentence } from '#words/rig-problems'
+import { warn } from '~/utils/warn'
 import type { BayCheck, BayView } from '#schemas/bay-views'
 
 type Change = readonly { readonly name: string; readonly before: string; readonly after: string }[]
@@ -109,8 +110,12 @@ export function useBayWiring(key: string) {
     isBusy.value = true
     try {
       await autosave.flush()
-      if (autosave.state.value === 'saved') checked.value = await call<BayCheck>('POST', `bays/${key}/check`)
-      else
+      if (autosave.state.value === 'saved') {
+        const looked = rig.value
+        const found = await call<BayCheck>('POST', `bays/${key}/check`)
+        if (looked === rig.value) checked.value = found
+        else warn('Something was moved while it was checked. Check again.')
+      } else
         showProblem(
           new ApiProblem(
             0,

@@ -20,17 +20,20 @@ export function useMarking(id: () => number) {
       }),
   )
 
+  /** What comes of a sheet that has been left meanwhile is of no other. */
   function take(next: MarkingView): void {
+    if (next.attempt.id !== id()) return
     view.value = next
     void box.take(next)
   }
 
   async function load(): Promise<void> {
+    const asked = id()
     try {
-      take(await call<MarkingView>('GET', `marking/${id()}`))
-      problem.value = null
+      take(await call<MarkingView>('GET', `marking/${asked}`))
+      if (asked === id()) problem.value = null
     } catch (error) {
-      problem.value = error as ApiProblem
+      if (asked === id()) problem.value = error as ApiProblem
     }
   }
 
@@ -38,7 +41,7 @@ export function useMarking(id: () => number) {
     const current = view.value!
     try {
       take(
-        await call<MarkingView>('PUT', `marking/${id()}`, {
+        await call<MarkingView>('PUT', `marking/${current.attempt.id}`, {
           version: current.draft.version,
           overrides,
           feedback: text,
@@ -53,10 +56,11 @@ export function useMarking(id: () => number) {
 
   const keptFeedback = () => (box.state.value !== 'saved' ? box.feedback.value : view.value!.draft.feedback)
 
-  async function override(item: ItemKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> {
-    const others = view.value!.draft.overrides.filter((o) => o.item !== item)
-    return run(() => save([...others, { item, verdict, reason }], keptFeedback()))
-  }
+  const override = (item: ItemKey, verdict: 'right' | 'wrong', reason: string): Promise<boolean> =>
+    run(() => {
+      const others = view.value!.draft.overrides.filter((o) => o.item !== item)
+      return save([...others, { item, verdict, reason }], keptFeedback())
+    })
 
   const clearOverride = (item: ItemKey): Promise<boolean> =>
     run(() =>
@@ -76,21 +80,19 @@ export function useMarking(id: () => number) {
   const decide = () =>
     run(async () => {
       if (!(await box.save())) return
+      const { attempt, draft, seen } = view.value!
       take(
-        await call<MarkingView>('POST', `marking/${id()}/decision`, {
-          version: view.value!.draft.version,
-          seen: view.value!.seen,
-        }),
+        await call<MarkingView>('POST', `marking/${attempt.id}/decision`, { version: draft.version, seen }),
       )
     })
   const release = () =>
     run(async () => {
       if (!(await box.save())) return
-      take(await call<MarkingView>('POST', `marking/${id()}/release`))
+      take(await call<MarkingView>('POST', `marking/${view.value!.attempt.id}/release`))
     })
 
   async function run(work: () => Promise<void>): Promise<boolean> {
-    if (isBusy.value) return false
+    if (isBusy.value || !view.value) return false
     isBusy.value = true
     try {
       await work()
@@ -109,6 +111,8 @@ export function useMarking(id: () => number) {
   watch(
     id,
     () => {
+      // Until the next sheet has come there is none to act on.
+      view.value = null
       box.turn()
       void load()
     },

@@ -146,6 +146,16 @@ describe('the check', () => {
     wiring.takeOut(['x15'])
     expect(wiring.checked.value).toBeNull()
   })
+  it('of what has been moved before it came is not shown: it is of another wiring', async () => {
+    const { wiring } = aBay()
+    call.mockImplementation(async () => {
+      wiring.takeOut(['x15'])
+      return { problems: [], differences: [] }
+    })
+    await wiring.check()
+    expect(wiring.checked.value).toBeNull()
+    expect(warned).toEqual(['Something was moved while it was checked. Check again.'])
+  })
   it('is not made of what could not be saved; that is said', async () => {
     const { wiring } = aBay()
     autosave.state.value = 'offline'

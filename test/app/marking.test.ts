@@ -22,13 +22,14 @@ vi.mock('~/composables/useFeedbackBox', () => ({ useFeedbackBox: () => box }))
 vi.mock('~/composables/useDevicePlace', () => ({ usePlaces: () => vi.fn() }))
 const { useMarking } = await import('~/composables/useMarking')
 
+const sheet = ref(22)
 const OVERRIDE = { item: 'design.c1.ib', verdict: 'right', reason: 'Said aloud.' } as const
-const viewOf = (version: number, overrides: readonly object[] = []) =>
+const viewOf = (version: number, overrides: readonly object[] = [], id = sheet.value) =>
   ({
+    attempt: { id },
     seen: `hash ${version}`,
     draft: { version, overrides, feedback: 'as it was' },
   }) as unknown as MarkingView
-const sheet = ref(22)
 let scope: EffectScope
 afterEach(() => scope.stop())
 async function aDesk(view = viewOf(1)) {
@@ -120,6 +121,64 @@ test('the text that was put together comes back in place of the assessor’s own
   await desk.resetFeedback()
   expect(box.giveUp).toHaveBeenCalledOnce()
   expect(call.mock.calls[0]![2]).toMatchObject({ feedback: null })
+})
+describe('turned to another sheet', () => {
+  /** An answer that comes when the test says so. */
+  function later() {
+    let arrive!: (view: MarkingView) => void
+    call.mockReturnValueOnce(new Promise<MarkingView>((resolve) => (arrive = resolve)))
+    return (view: MarkingView) => {
+      arrive(view)
+      return nextTick()
+    }
+  }
+  test('the one that was asked for before and comes later does not stand under its name', async () => {
+    const desk = await aDesk()
+    const [first, second] = [later(), later()]
+    sheet.value = 23
+    await nextTick()
+    sheet.value = 24
+    await nextTick()
+    await second(viewOf(1, [], 24))
+    await first(viewOf(1, [], 23))
+    expect(desk.view.value!.attempt.id).toBe(24)
+  })
+  test('a failure of the one before is not said of it', async () => {
+    const desk = await aDesk()
+    let refuse!: (problem: ApiProblem) => void
+    call.mockReturnValueOnce(new Promise((_, reject) => (refuse = reject)))
+    call.mockResolvedValueOnce(viewOf(1, [], 24))
+    sheet.value = 23
+    await nextTick()
+    sheet.value = 24
+    await nextTick()
+    refuse(new ApiProblem(404, 'notFound', 'Not there.'))
+    await vi.waitFor(() => expect(desk.view.value!.attempt.id).toBe(24))
+    expect(desk.problem.value).toBeNull()
+  })
+  test('until it has come there is nothing to change, decide or release', async () => {
+    const desk = await aDesk()
+    const next = later()
+    sheet.value = 23
+    await nextTick()
+    expect(desk.view.value).toBeNull()
+    const acts = [desk.override('design.c1.ib', 'right', 'Said aloud.'), desk.decide(), desk.release()]
+    expect(await Promise.all(acts)).toEqual([false, false, false])
+    expect(call.mock.calls.map(([method]) => method)).toEqual(['GET'])
+    await next(viewOf(7, [], 23))
+    expect(desk.view.value).toEqual(viewOf(7, [], 23))
+  })
+  test('what was on its way to the one before arrives there, and does not stand under the other', async () => {
+    const desk = await aDesk()
+    const saved = later()
+    const changing = desk.override('design.c1.ib', 'right', 'Said aloud.')
+    call.mockResolvedValueOnce(viewOf(7, [], 23))
+    sheet.value = 23
+    await saved(viewOf(2, [OVERRIDE], 22))
+    await changing
+    expect(call.mock.calls[0]!.slice(0, 2)).toEqual(['PUT', 'marking/22'])
+    await vi.waitFor(() => expect(desk.view.value).toEqual(viewOf(7, [], 23)))
+  })
 })
 test('another sheet turns the feedback over before it is read', async () => {
   await aDesk()
