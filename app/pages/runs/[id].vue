@@ -103,7 +103,7 @@ onMounted(run.load)
       </div>
       <span class="grow" /><el-button size="small" @click="print">Print on A4</el-button>
     </div>
-    <section class="below" tabindex="0" :aria-label="TABS[tab]">
+    <section class="below by-itself" tabindex="0" :aria-label="TABS[tab]">
       <h2 class="paper">{{ text('name') }} · {{ TABS[tab] }}</h2>
       <template v-if="sheet">
         <p v-if="run.tubes.value.length === 0 && tab !== 'former' && tab !== 'measured'" class="caution">

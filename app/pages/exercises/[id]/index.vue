@@ -161,7 +161,7 @@ useUnsavedGuard(
         @undo="builder.undo"
         @pick="selected = $event"
       />
-      <div class="below">
+      <div class="below by-itself">
         <div>
           <h2>{{ scopes[selected] ?? '' }}</h2>
           <CircuitDetails
