@@ -79,6 +79,6 @@ describe('the statements of a group', () => {
   })
   function statements() {
     const { content } = groupStatements(centre.context, centre.instructor, 'Thursday', HOME)
-    return JSON.parse(content) as { readonly actor: { readonly account: Record<string, string> } }[]
+    return JSON.parse(String(content)) as { readonly actor: { readonly account: Record<string, string> } }[]
   }
 })
