@@ -77,18 +77,25 @@ export function useMarking(id: () => number) {
       await save(view.value!.draft.overrides, null)
     })
 
+  /** The sheet with its feedback saved; undefined where that failed, or where another one is shown by now. */
+  async function saved(): Promise<MarkingView | undefined> {
+    const { attempt } = view.value!
+    const isSaved = await box.save()
+    return isSaved && view.value?.attempt.id === attempt.id ? view.value : undefined
+  }
   const decide = () =>
     run(async () => {
-      if (!(await box.save())) return
-      const { attempt, draft, seen } = view.value!
+      const whole = await saved()
+      if (!whole) return
+      const { attempt, draft, seen } = whole
       take(
         await call<MarkingView>('POST', `marking/${attempt.id}/decision`, { version: draft.version, seen }),
       )
     })
   const release = () =>
     run(async () => {
-      if (!(await box.save())) return
-      take(await call<MarkingView>('POST', `marking/${view.value!.attempt.id}/release`))
+      const whole = await saved()
+      if (whole) take(await call<MarkingView>('POST', `marking/${whole.attempt.id}/release`))
     })
 
   async function run(work: () => Promise<void>): Promise<boolean> {

@@ -168,6 +168,22 @@ describe('turned to another sheet', () => {
     await next(viewOf(7, [], 23))
     expect(desk.view.value).toEqual(viewOf(7, [], 23))
   })
+  test.each(['decide', 'release'] as const)(
+    'while its feedback was being saved, %s does not happen, neither to it nor to the other',
+    async (act) => {
+      const desk = await aDesk()
+      let saved!: (isSaved: boolean) => void
+      box.save.mockReturnValueOnce(new Promise<boolean>((resolve) => (saved = resolve)))
+      const acting = desk[act]()
+      call.mockResolvedValueOnce(viewOf(7, [], 23))
+      sheet.value = 23
+      await vi.waitFor(() => expect(desk.view.value?.attempt.id).toBe(23))
+      saved(true)
+      await acting
+      expect(call.mock.calls.map(([method]) => method)).toEqual(['GET'])
+      expect(shown).not.toHaveBeenCalled()
+    },
+  )
   test('what was on its way to the one before arrives there, and does not stand under the other', async () => {
     const desk = await aDesk()
     const saved = later()

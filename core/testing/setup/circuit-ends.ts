@@ -17,6 +17,7 @@ export const firstLine = (supply: Supply): string => `${supply.id}.${supply.phas
 /** The main switch of the board at which the supply arrives. */
 export const mainSwitchOf = (rig: Rig): DevicePart | undefined =>
   rig.parts.find((part): part is DevicePart => part.kind === 'device' && part.role === 'main-switch')
+
 /** The way that protects a circuit. */
 export const wayOf = (rig: Rig, circuit: string): DevicePart | undefined =>
   rig.parts.find(
