@@ -13,6 +13,11 @@ export const PROBLEMS = {
     status: 401,
     sentence: 'Your session has ended. Sign in again; what you typed is kept on this device.',
   },
+  otherPerson: {
+    status: 401,
+    sentence:
+      'Somebody else has signed in on this device. Sign in again; what you typed is kept on this device.',
+  },
   signInWrong: {
     status: 401,
     sentence: 'Number and password do not fit together. Check both and try again.',

@@ -13,11 +13,18 @@ const session = useSession()
   >
     <p class="explain">What you typed is still on this page. Sign in again and it is saved.</p>
     <SignInForm :number="session.person?.number" />
+    <!-- The page is loaded anew, for whoever sits here. -->
+    <p class="soft other">
+      Not {{ session.person?.name }}? <a href="/">Go on as yourself</a>: it stays on this device for them.
+    </p>
   </el-dialog>
 </template>
 
 <style scoped>
 .explain {
   margin-bottom: 16px;
+}
+.other {
+  margin-top: 16px;
 }
 </style>

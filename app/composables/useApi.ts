@@ -5,14 +5,32 @@ const OFFLINE = 'The server cannot be reached. What you type is kept on this dev
 
 const CANCELLED = 'Cancelled. Nothing has been changed.'
 
-async function send<T>(method: string, path: string, body: unknown, signal?: AbortSignal): Promise<T> {
+/** Between here and the server: it is not there, or too slow. */
+const GATEWAY: readonly number[] = [502, 503, 504]
+/**
+ * Did the server itself answer? A network that wants a sign-in of its own answers everything with its page, and a
+ * proxy says that nobody is behind it: nothing has been saved then.
+ */
+const isOurs = ({ ok, status, headers }: Response): boolean =>
+  status === 204 || (headers.get('content-type') ?? '').includes('json') || !(ok || GATEWAY.includes(status))
+
+/** What is asked of the server, and by the page of whom: absent where nobody has signed in. */
+interface Request {
+  readonly method: string
+  readonly path: string
+  readonly body: unknown
+  readonly signal: AbortSignal | undefined
+  readonly person: number | undefined
+}
+
+async function send<T>({ method, path, body, signal, person }: Request): Promise<T> {
   let response: Response
   try {
     const asked = method === 'GET' ? takeEarly(path) : undefined
     response = await (asked ??
       fetch(`/api/${path}`, {
         method,
-        headers: headersOf(body),
+        headers: headersOf(person, body),
         body: body === undefined ? undefined : JSON.stringify(body),
         ...(signal ? { signal } : {}),
       }))
@@ -20,6 +38,7 @@ async function send<T>(method: string, path: string, body: unknown, signal?: Abo
     if (signal?.aborted) throw new ApiProblem(0, 'cancelled', CANCELLED)
     throw new ApiProblem(0, 'offline', OFFLINE)
   }
+  if (!isOurs(response)) throw new ApiProblem(0, 'offline', OFFLINE)
   const answer = await response.json().catch(() => null)
   if (response.ok) return answer as T
   const { title, code, fields, status: _status, type: _type, ...extra } = answer ?? {}
@@ -32,6 +51,10 @@ async function send<T>(method: string, path: string, body: unknown, signal?: Abo
   )
 }
 
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
+/** Whoever the page is for does not sit here any more. */
+const NOBODY_HERE: readonly string[] = ['signInNeeded', 'otherPerson']
+
 /**
  * Calls the server. A session that has ended asks for a sign-in on top of the page, a signature for a proof of who
  * sits there; then it goes on with the same call.
@@ -39,26 +62,24 @@ async function send<T>(method: string, path: string, body: unknown, signal?: Abo
 export function useApi() {
   const session = useSession()
 
-  async function call<T>(
-    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-    path: string,
-    body?: unknown,
-    signal?: AbortSignal,
-  ): Promise<T> {
+  const callOnce = <T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> =>
+    send<T>({ method, path, body, signal, person: session.person?.id })
+
+  async function call<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
     try {
-      return await send<T>(method, path, body, signal)
+      return await callOnce<T>(method, path, body, signal)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
-      if (error.code === 'signInNeeded') await session.untilSignedIn()
+      if (NOBODY_HERE.includes(error.code)) await session.untilSignedIn()
       else if (error.code === 'sessionLocked' || error.code === 'proofNeeded') {
         if (error.code === 'sessionLocked') session.isLocked = true
         if (!(await session.untilProved())) throw error
       } else throw error
-      return send<T>(method, path, body, signal)
+      return callOnce<T>(method, path, body, signal)
     }
   }
 
-  return { call, callOnce: send }
+  return { call, callOnce }
 }
 
 /** Shows a problem as a message; returns it so that a form can mark its fields. */

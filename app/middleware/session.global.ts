@@ -12,14 +12,15 @@ declare module 'vue-router' {
   }
 }
 
-/** Asks who is signed in; without a network, whoever was so last. False where nobody can be. */
+/** Asks who is signed in; where the server cannot say, whoever was so last. False where nobody can be. */
 async function isSomebodyKnown(session: ReturnType<typeof useSession>): Promise<boolean> {
   if (session.isKnown) return true
   try {
     session.take(await useApi().callOnce('GET', 'session', undefined))
     return true
   } catch (error) {
-    return error instanceof ApiProblem && error.code === 'offline' && session.takeRemembered()
+    const isRefused = error instanceof ApiProblem && error.code !== 'offline' && error.status < 500
+    return !isRefused && session.takeRemembered()
   }
 }
 
@@ -35,5 +36,5 @@ export default defineNuxtRouteMiddleware(async (to) => {
   const home = homeOf(session.person.role)
   if (to.path === '/' || to.path === '/sign-in') return navigateTo(home)
   if (to.meta.roles && !to.meta.roles.includes(session.person.role)) return navigateTo(home)
-  askEarly(to.path)
+  askEarly(to.path, session.person.id)
 })

@@ -1,4 +1,5 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { ApiProblem } from '~/utils/api-problem'
 import { deliver } from '~/utils/deliver'
 import {
   changedIn,
@@ -27,6 +28,8 @@ export interface Waiting {
 const AGAIN_MS = 5000
 /** What is saved after a short pause, as nearly everything is, does not appear in the list at all. */
 const LOOK_AFTER_MS = 2000
+
+const otherPerson = () => new ApiProblem(401, 'otherPerson', 'Somebody else has signed in on this device.')
 
 const WORDS = {
   conflict: 'The same box was changed elsewhere. Open it and choose.',
@@ -67,6 +70,9 @@ export const useOutbox = defineStore('outbox', () => {
   async function round(): Promise<void> {
     const person = session.person?.id
     if (person === undefined) return
+    /** Somebody else may have signed in meanwhile: nothing of this round goes in their name. */
+    const callAsThem: typeof callOnce = (...asked) =>
+      session.person?.id === person ? callOnce(...asked) : Promise.reject(otherPerson())
     const open = await openTabs()
     for (const entry of await deviceEntries()) {
       const { about, key } = entry
@@ -74,7 +80,7 @@ export const useOutbox = defineStore('outbox', () => {
       const copies = sendable(entry, open)
       const copy = joined(copies)
       if (!copy) continue
-      const outcome = await deliver(copy, about.delivery, callOnce)
+      const outcome = await deliver(copy, about.delivery, callAsThem)
       if (outcome.is === 'offline') return look()
       if (outcome.is === 'refused' || outcome.is === 'held') reasons.set(key, outcome.message)
       if (outcome.is === 'conflict') reasons.set(key, WORDS.conflict)

@@ -62,6 +62,9 @@ export const useSession = defineStore('session', () => {
     if (!answer.person) return
     // Somebody else on the same device must not go on with the first person's page.
     if (ended.value && before && before.id !== answer.person.id) return location.assign('/')
+    goOn()
+  }
+  function goOn(): void {
     ended.value = false
     resume.forEach((go) => go())
     resume = []
@@ -93,10 +96,12 @@ export const useSession = defineStore('session', () => {
   }
 
   watch(isLocked, (locked) => person.value && remembered.keep(person.value, locked))
-  // Locked or opened in one tab, it is so in all of them.
+  // Locked or opened, signed out or in by somebody else in one tab, it is so in all of them.
   useEventListener('storage', ({ key }) => {
-    const known = key === REMEMBERED ? remembered.read() : null
-    if (known?.person.id !== person.value?.id || known === null) return
+    if (key !== REMEMBERED || !person.value) return
+    const known = remembered.read()
+    if (known?.person.id !== person.value.id) return void (ended.value = true)
+    if (ended.value) goOn()
     if (known.isLocked) isLocked.value = true
     else if (isLocked.value) proved()
   })

@@ -19,6 +19,7 @@ export type Delivered =
 const LATER: readonly string[] = [
   'offline',
   'signInNeeded',
+  'otherPerson',
   'sessionLocked',
   'passwordChangeNeeded',
   'tooManyTries',

@@ -87,18 +87,21 @@ interface ApiOptions {
   readonly beforePasswordChange?: boolean
   /** Works on a locked page too: STOP, and what opens it again. */
   readonly whileLocked?: boolean
+  /** Works from the page of somebody who sat here before, too: STOP. */
+  readonly fromAnyPage?: boolean
 }
 
 /** A route for somebody who has signed in (and has chosen their own password). */
 export function api<S extends TSchema>(
   schema: S | undefined,
   run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
-  { beforePasswordChange = false, whileLocked = false }: ApiOptions = {},
+  { beforePasswordChange = false, whileLocked = false, fromAnyPage = false }: ApiOptions = {},
 ) {
   return openApi(schema, async (call) => {
     const sitting = sittingHere(call.event, call.context)
     if (!sitting) throw new Problem('signInNeeded')
     const { person: actor, session } = sitting
+    if (!fromAnyPage && !isPageOf(call.event, actor)) throw new Problem('otherPerson')
     if (actor.mustChange && !beforePasswordChange) throw new Problem('passwordChangeNeeded')
     if (session.isLocked && !whileLocked) throw new Problem('sessionLocked')
     return run({ ...call, context: { ...call.context, session }, actor })
@@ -165,6 +168,12 @@ function jsonPlace(raw: string, { message }: Error): string {
 function tabOf(event: H3Event): string | undefined {
   const tab = getHeader(event, 'x-nakshi-tab')
   return tab && /^[\w-]{8,40}$/.test(tab) ? tab : undefined
+}
+
+/** A page says whose it is; in another tab somebody else may have signed in since. Other programs say nothing. */
+function isPageOf(event: H3Event, { id }: Person): boolean {
+  const person = getHeader(event, 'x-nakshi-person')
+  return person === undefined || person === String(id)
 }
 
 /** Where the centre has named its hosts, no other name is answered. */

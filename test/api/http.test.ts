@@ -17,6 +17,7 @@ beforeAll(async () => {
     .post('/api/set-up', (await import('../../server/api/set-up.post')).default)
     .post('/api/password', (await import('../../server/api/password.post')).default)
     .get('/api/people', (await import('../../server/api/people/index.get')).default)
+    .post('/api/floor/stop', (await import('../../server/api/floor/stop.post')).default)
     .get('/api/work/:id', (await import('../../server/api/work/[id]/index.get')).default)
     .post('/api/roster', (await import('../../server/api/roster/index.post')).default)
     .get('/api/progress', (await import('../../server/api/progress.get')).default)
@@ -124,6 +125,23 @@ describe('over the wire', () => {
       await (await fetch(`${base}/api/work/1`, { headers: { cookie: cookieOf(changed) } })).json(),
     ).toMatchObject({ code: 'notFound' })
     expect((await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).status).toBe(401)
+  })
+
+  test('a page of somebody who sat here before reads and writes nothing as whoever sits here now; STOP waits for nobody', async () => {
+    const id = (await (await fetch(`${base}/api/session`, { headers: { cookie } })).json()).person.id
+    const asked = (person: unknown) =>
+      fetch(`${base}/api/people`, { headers: { cookie, 'x-nakshi-person': String(person) } })
+    expect((await asked(id)).status).toBe(200)
+    for (const other of [id + 1, 0, '', 'A-1'])
+      expect(await (await asked(other)).json(), String(other)).toMatchObject({
+        status: 401,
+        code: 'otherPerson',
+      })
+    const headers = { cookie, 'x-nakshi-person': String(id + 1) }
+    const written = await post('roster', { fileBase64: 'eA==' }, headers)
+    expect(await written.json()).toMatchObject({ code: 'otherPerson' })
+    const stopped = await (await post('floor/stop', { attemptId: null, reason: '' }, headers)).json()
+    expect(stopped?.code).not.toBe('otherPerson')
   })
 
   test('an import whose page is left while it runs has brought nobody in', async () => {

@@ -3,16 +3,22 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
 import type { ApiProblem } from '~/utils/api-problem'
 
-const session = { isLocked: false, untilSignedIn: vi.fn(), untilProved: vi.fn() }
+const session = {
+  person: null as { readonly id: number } | null,
+  isLocked: false,
+  untilSignedIn: vi.fn(),
+  untilProved: vi.fn(),
+}
 vi.mock('~/stores/session', () => ({ useSession: () => session }))
 const { useApi, useServer } = await import('~/composables/useApi')
 
-type Answer = { readonly status?: number; readonly body?: unknown }
+type Answer = { readonly status?: number; readonly body?: unknown; readonly type?: string }
 let answers: Answer[]
 const asked = vi.fn()
-const answerOf = ({ status = 200, body = null }: Answer) => ({
+const answerOf = ({ status = 200, body = null, type = 'application/json' }: Answer) => ({
   ok: status < 400,
   status,
+  headers: new Headers({ 'content-type': type }),
   json: () => (body === undefined ? Promise.reject(new Error('no JSON')) : Promise.resolve(body)),
 })
 const refusal = (status: number, code: string) => ({ status, body: { title: 'No.', code, status } })
@@ -25,6 +31,7 @@ const problemOf = (call: Promise<unknown>): Promise<ApiProblem> =>
 beforeEach(() => {
   answers = []
   session.isLocked = false
+  session.person = null
   session.untilSignedIn.mockReset().mockResolvedValue(undefined)
   session.untilProved.mockReset().mockResolvedValue(true)
   asked.mockReset().mockImplementation(async () => answerOf(answers.shift() ?? {}))
@@ -39,6 +46,13 @@ describe('a call', () => {
     const [path, { method, body, headers }] = asked.mock.calls[0]!
     expect([path, method, body]).toEqual(['/api/work/12', 'PUT', '{"version":1}'])
     expect(headers).toMatchObject({ 'content-type': 'application/json', 'x-nakshi-tab': expect.any(String) })
+  })
+  test('says for whom the page is, so that nothing of one person is taken as another’s', async () => {
+    await useApi().call('GET', 'session')
+    session.person = { id: 7 }
+    await useApi().call('PUT', 'work/12', {})
+    const people = asked.mock.calls.map(([, { headers }]) => headers['x-nakshi-person'])
+    expect(people).toEqual([undefined, '7'])
   })
   test('a refusal comes in the server’s words, with the boxes it names and what else it hands over', async () => {
     answers = [
@@ -62,12 +76,33 @@ describe('a call', () => {
     expect(problem.fields).toEqual([{ field: 'a', message: 'b' }])
   })
   test('an answer that is no JSON is refused in plain words', async () => {
-    answers = [{ status: 502, body: undefined }]
+    answers = [{ status: 500, body: undefined, type: 'text/html' }]
     const problem = await problemOf(useApi().call('GET', 'floor'))
     expect([problem.status, problem.message]).toEqual([
-      502,
+      500,
       'The server gave no reason. Try again in a moment.',
     ])
+  })
+  test.each([
+    ['a network’s own sign-in page', { status: 200, type: 'text/html; charset=utf-8' }],
+    ['a page that a proxy has moved to', { status: 200, type: '' }],
+    ['a proxy behind which nobody answers', { status: 502, type: 'text/html' }],
+    ['a proxy that waited too long', { status: 504, type: 'text/plain' }],
+  ])('%s is no answer of the server: nothing counts as saved', async (_, answer) => {
+    answers = [{ ...answer, body: undefined }]
+    const problem = await problemOf(useApi().call('PUT', 'work/12', {}))
+    expect([problem.code, problem.message]).toEqual([
+      'offline',
+      expect.stringContaining('kept on this device'),
+    ])
+  })
+  test('an act that answers nothing has been done; a server in trouble says which', async () => {
+    answers = [
+      { status: 204, type: '', body: undefined },
+      { ...refusal(503, 'busy'), type: 'application/problem+json' },
+    ]
+    await expect(useApi().call('POST', 'lock', {})).resolves.toBeNull()
+    expect((await problemOf(useApi().call('PUT', 'work/12', {}))).code).toBe('busy')
   })
   test('without a network it says that what is typed is kept', async () => {
     asked.mockRejectedValue(new TypeError('network'))
@@ -83,6 +118,11 @@ describe('a session that does not hold', () => {
     await expect(useApi().call('PUT', 'work/12', { a: 1 })).resolves.toBe('saved')
     expect(session.untilSignedIn).toHaveBeenCalledOnce()
     expect(asked.mock.calls[1]).toEqual(asked.mock.calls[0])
+  })
+  test('another person at this device since: the page waits for its own, as after an ended session', async () => {
+    answers = [refusal(401, 'otherPerson'), { body: 'saved' }]
+    await expect(useApi().call('PUT', 'work/12', { a: 1 })).resolves.toBe('saved')
+    expect(session.untilSignedIn).toHaveBeenCalledOnce()
   })
   test('a locked page says so and waits; a signature asks who sits there without locking', async () => {
     answers = [refusal(423, 'sessionLocked'), { body: 1 }, refusal(403, 'proofNeeded'), { body: 2 }]

@@ -98,6 +98,7 @@ describe('sent from another page', () => {
     ['no network', new ApiProblem(0, 'offline', ''), { is: 'offline' }],
     ['a server in trouble', new ApiProblem(503, 'diskFull', ''), { is: 'offline' }],
     ['nobody signed in', new ApiProblem(401, 'signInNeeded', ''), { is: 'offline' }],
+    ['another person signed in', new ApiProblem(401, 'otherPerson', ''), { is: 'offline' }],
     ['a locked page', new ApiProblem(423, 'sessionLocked', ''), { is: 'offline' }],
     ['too many at once', new ApiProblem(429, 'tooManyTries', ''), { is: 'offline' }],
     ['a locked part', new ApiProblem(409, 'locked', 'Locked.'), { is: 'refused', message: 'Locked.' }],

@@ -110,6 +110,42 @@ describe('asked who sits there', () => {
   })
 })
 
+describe('another tab of the same device', () => {
+  const OTHER = { ...ROBIN, id: 8, number: 'T-8', name: 'Sam Otter' }
+  /** The other tab says who is signed in now, as a browser tells it. */
+  function told(person: object | null) {
+    if (person) stored.set('nakshi-person', JSON.stringify({ person, isLocked: false }))
+    else stored.delete('nakshi-person')
+    listeners.forEach((listen) => listen({ key: 'nakshi-person' }))
+  }
+  beforeEach(() => session.take(signedIn()))
+
+  it.each([
+    ['somebody else has signed in there', OTHER],
+    ['they have signed out there', null],
+  ])('%s: this page is over until its own person is back', (_, person) => {
+    told(person)
+    expect(session.ended).toBe(true)
+    expect(session.person).toEqual(ROBIN)
+  })
+  it('signed in again there, this page goes on with what waited', async () => {
+    told(null)
+    const waited = session.untilSignedIn()
+    told(ROBIN)
+    await expect(waited).resolves.toBeUndefined()
+    expect(session.ended).toBe(false)
+  })
+  it('where nobody is signed in, nothing is over', () => {
+    const open = aTab()
+    told(OTHER)
+    expect(open.ended).toBe(false)
+  })
+  it('what else is kept there says nothing of the session', () => {
+    listeners.forEach((listen) => listen({ key: 'nakshi-touched' }))
+    expect(session.ended).toBe(false)
+  })
+})
+
 describe('an untouched page', () => {
   function watched(path = '/work/3') {
     session.take(signedIn())

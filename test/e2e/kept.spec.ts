@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { DEMO_PASSWORD, expect, saved, signIn, test } from './support'
+import { DEMO_PASSWORD, expect, fillSignIn, saved, signIn, test } from './support'
 
 test.use({ file: 'kept' })
 
@@ -23,6 +23,37 @@ test('a session that ends mid-typing asks for a sign-in on top of the page and t
   await expect(dialog).toBeHidden()
   await expect(page.locator('[name="c1.ca"]')).toHaveValue('0.94')
   await saved(page)
+})
+
+test('somebody else signs in in another tab: the first page waits for its own person, and nothing goes in another’s name', async ({
+  browser,
+  centre,
+}) => {
+  const { page, context } = await signIn(browser, centre, 'T-404')
+  await page.getByTestId('task-T-02').click()
+  await page.locator('[name="c1.ib"]').waitFor()
+  const two = await context.newPage()
+  await two.goto(centre)
+  await two.getByRole('button', { name: 'Sign out' }).click()
+  await fillSignIn(two, 'I-201', DEMO_PASSWORD)
+  await two.locator('h1').first().waitFor()
+  const dialog = page.getByRole('dialog', { name: 'Your session has ended' })
+  await expect(dialog).toContainText('Not ')
+  // Its address, asked for by the first page's own script, tells nothing of the second person's.
+  const told = await page.evaluate(async () => {
+    const person = JSON.parse(localStorage.getItem('nakshi-person')!).person.id - 1
+    const answer = await fetch('/api/people', { headers: { 'x-nakshi-person': String(person) } })
+    return (await answer.json()).code
+  })
+  expect(told).toBe('otherPerson')
+  await dialog.locator('[name=password]').fill(DEMO_PASSWORD)
+  await dialog.getByRole('button', { name: 'Sign in' }).click()
+  await expect(dialog).toBeHidden()
+  await page.locator('[name="c1.ib"]').fill('12.2')
+  await saved(page)
+  await expect(two.getByRole('dialog', { name: 'Your session has ended' })).toBeVisible()
+  await two.getByRole('link', { name: 'Go on as yourself' }).click()
+  await expect(two).toHaveURL(/\/work$/)
 })
 
 test('without the network typing goes on, survives a closed page, and is sent when it is back', async ({
