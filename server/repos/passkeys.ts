@@ -22,22 +22,16 @@ export function createPasskeysRepo(db: Database) {
     `SELECT ${COLUMNS} FROM passkey WHERE person_id = ? ORDER BY id`,
   )
   const add = db.prepare(
-    'INSERT INTO passkey (person_id, credential, public_key, counter, transports, name, made_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    'INSERT INTO passkey (person_id, credential, public_key, counter, transports, name, made_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (credential) DO NOTHING',
   )
   const used = db.prepare('UPDATE passkey SET counter = ?, used_at = ? WHERE id = ? AND counter <= ?')
   const remove = db.prepare('DELETE FROM passkey WHERE id = ? AND person_id = ?')
   return {
     of: (personId: number): StoredPasskey[] => of.all(personId),
-    add: (key: Omit<StoredPasskey, 'id' | 'usedAt'>): void =>
-      void add.run(
-        key.personId,
-        key.credential,
-        key.publicKey,
-        key.counter,
-        key.transports,
-        key.name,
-        key.madeAt,
-      ),
+    /** False where this very key is kept already, of whomever. */
+    add: (key: Omit<StoredPasskey, 'id' | 'usedAt'>): boolean =>
+      add.run(key.personId, key.credential, key.publicKey, key.counter, key.transports, key.name, key.madeAt)
+        .changes > 0,
     /** False where the counter went back: a copy has been used. */
     use: (id: number, counter: number, at: string): boolean => used.run(counter, at, id, counter).changes > 0,
     remove: (id: number, personId: number): boolean => remove.run(id, personId).changes > 0,

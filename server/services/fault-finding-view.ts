@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { LRUCache } from 'lru-cache'
 import { AIMS } from '#core/testing/fault-finding/aims'
 import { stateAfter, type FaultFindingStep } from '#core/testing/fault-finding/steps'
@@ -54,15 +55,20 @@ export function faultFindingView(search: FaultFinding, actor: Person): FaultFind
   }
 }
 
-/** A bay with its faults behaves the same each time that somebody looks at it. */
-const REPORTS = new LRUCache<number, string[]>({ max: 200 })
+/**
+ * A bay with its faults behaves the same each time that somebody looks at it. By what it is made of: numbers of
+ * searches that the centre has removed are given out again.
+ */
+const REPORTS = new LRUCache<string, string[]>({ max: 200 })
 
 /** What was reported: computed once, from what the bay does. */
 function reportOf(search: FaultFinding): string[] {
-  const known = REPORTS.get(search.id)
+  const content = JSON.stringify([search.rig, search.faults])
+  const key = createHash('sha256').update(content).digest('base64')
+  const known = REPORTS.get(key)
   if (known) return known
   const report = reportSentences(search.rig, symptomsOf(bayAsBuilt(search), search.rig))
-  REPORTS.set(search.id, report)
+  REPORTS.set(key, report)
   return report
 }
 

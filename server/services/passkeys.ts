@@ -15,7 +15,7 @@ import type { Person } from '../repos/people'
 import type { StoredPasskey } from '../repos/passkeys'
 import type { Context } from './context'
 import { Problem } from './problem'
-import { needProof, proved } from './proof'
+import { needProof, proved, stillHere } from './proof'
 
 /** Where the browser stands: a passkey belongs to this host and page. */
 export interface WebPlace {
@@ -34,6 +34,13 @@ function challengeOf({ session }: Context): string {
   return challenge
 }
 
+/** The keys somebody has, where one more may be kept. Throws passkeysFull. */
+function roomFor({ repos }: Context, { id }: Person): readonly StoredPasskey[] {
+  const known = repos.passkeys.of(id)
+  if (known.length >= MOST_KEYS) throw new Problem('passkeysFull')
+  return known
+}
+
 const transportsOf = ({ transports }: StoredPasskey) =>
   transports.split(' ').filter(Boolean) as AuthenticatorTransport[]
 
@@ -47,8 +54,7 @@ export async function newPasskeyOptions(
   { host }: WebPlace,
 ): Promise<PublicKeyCredentialCreationOptionsJSON> {
   needProof(context)
-  const known = context.repos.passkeys.of(actor.id)
-  if (known.length >= MOST_KEYS) throw new Problem('passkeysFull')
+  const known = roomFor(context, actor)
   const options = await generateRegistrationOptions({
     rpName: 'Nakshi',
     rpID: host,
@@ -79,7 +85,9 @@ export async function addPasskey(
   const { credential } = verified.registrationInfo
   const { repos, now } = context
   repos.transaction(() => {
-    repos.passkeys.add({
+    stillHere(context)
+    roomFor(context, actor)
+    const isNew = repos.passkeys.add({
       personId: actor.id,
       credential: credential.id,
       publicKey: Buffer.from(credential.publicKey),
@@ -88,6 +96,7 @@ export async function addPasskey(
       name: name.trim(),
       madeAt: now,
     })
+    if (!isNew) throw new Problem('passkeyWrong')
     repos.audit.add(now, actor.id, 'passkeyAdded', `person ${actor.id}`)
   })
 }

@@ -2,6 +2,7 @@ import type { Person } from '../repos/people'
 import type { Context } from './context'
 import { isPassword } from './passwords'
 import { Problem } from './problem'
+import { personOf } from './sign-in'
 
 const MINUTE_MS = 60_000
 
@@ -15,18 +16,31 @@ export function needProof({ repos, now, session }: Context): void {
   if (ageMs > repos.centre.trust().proofMinutes * MINUTE_MS) throw new Problem('proofNeeded')
 }
 
+/** What proves somebody by this secret: their PIN where it could be one and they have one, else their password. */
+const hashFor = ({ repos }: Context, { id }: Person, secret: string): string =>
+  (/^\d{4,8}$/.test(secret) ? repos.locks.pinHash(id) : undefined) ?? repos.people.byId(id)!.passwordHash
+
 /** Proves again who sits here, by PIN or password, and opens a locked session. Throws proofWrong. */
 export async function proveAgain(context: Context, actor: Person, secret: string): Promise<void> {
   const check = async (): Promise<void> => {
     const { repos, now } = context
-    const pin = /^\d{4,8}$/.test(secret) ? repos.locks.pinHash(actor.id) : undefined
-    const hash = pin ?? repos.people.byId(actor.id)!.passwordHash
-    if (await isPassword(secret, hash)) return
+    const hash = hashFor(context, actor, secret)
+    // One that was changed while it was checked no longer says who this is.
+    if ((await isPassword(secret, hash)) && hashFor(context, actor, secret) === hash) return
     repos.audit.add(now, actor.id, 'proofRefused', `person ${actor.id}`)
     throw new Problem('proofWrong')
   }
   await (context.tries ? context.tries(`proof ${actor.id}`, check) : check())
   proved(context)
+}
+
+/**
+ * What took a while to check counts only while the session stands in which it was asked: ended meanwhile, or the
+ * person's password reset, it does not. Throws signInNeeded.
+ */
+export function stillHere(context: Context): void {
+  const here = context.session && context.repos.sessions.byId(context.session.id)
+  if (here && (here.endedAt !== null || !personOf(context, here))) throw new Problem('signInNeeded')
 }
 
 /** Puts down that whoever sits here has just proved it. */

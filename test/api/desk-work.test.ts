@@ -7,6 +7,7 @@ import { groupMarks } from '../../server/services/group-marks'
 import { endFaultFinding, showFaultFinding, stepFaultFinding } from '../../server/services/fault-finding'
 import { plantBay, plantFaultFinding, previewFaultFinding } from '../../server/services/fault-finding-set'
 import { decide, markingPile, release, showMarking } from '../../server/services/marking'
+import { removeOld } from '../../server/services/retention'
 import { listStores, showStores } from '../../server/services/stores'
 import { aCentre, aSetExercise, bringTo, type Centre } from '../support/centre'
 import { refusal, refusedAtOnce } from '../support/refusal'
@@ -162,6 +163,26 @@ describe('a search for a planted fault', () => {
     expect(over).toMatchObject({ isDone: true, verdict: { met: true } })
     expect(over.secret).toContain('Open circuit in line')
     expect(stateAfter(centre.repos.faultFindings.byId(id)!.log)).toMatchObject({ isRepaired: true })
+  })
+  it('under a number that was given out before, it tells what is reported of its own bay', () => {
+    const { id } = plant()
+    const { context, administrator, apprentice } = centre
+    const before = showFaultFinding(context, apprentice, id).symptoms
+    const old = { ...context, now: '2046-01-01T00:00:00.000Z' }
+    removeOld(old, administrator, 'practice', 1)
+    const { faults } = plantBay(context, centre.instructor, 'ring')
+    const sound = faults.find(({ code, where }) => code === 'earthOpen' && where.includes('Lamp 2.3'))!
+    plantFaultFinding(context, centre.instructor, {
+      bay: 'ring',
+      faults: [{ code: sound.code, place: sound.place }],
+      people: [apprentice.id],
+      place: 'virtual',
+      bayNumber: 1,
+    })
+    const next = centre.repos.faultFindings.byPerson(apprentice.id)[0]!.id
+    expect(next).toBe(id)
+    expect(before.join()).toContain('Does not work')
+    expect(showFaultFinding(context, apprentice, next).symptoms.join()).not.toContain('Does not work')
   })
   it('is stepped by the person it was set for alone: staff look, and change nothing', async () => {
     const { id } = plant()
