@@ -4,7 +4,11 @@ import { defineConfig } from 'vitest/config'
 
 const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
-const tests = (folders: string) => [`test/{${folders}}/**/*.test.ts`]
+const tests = (...folders: string[]) => folders.map((folder) => `test/${folder}/**/*.test.ts`)
+/** These set what holds for the whole process: the data folder, the clock of a server, a stand-in for a module. */
+const APART = ['http', 'college', 'instrument-server', 'staff-scripts'].map(
+  (name) => `test/api/${name}.test.ts`,
+)
 const OWN = { setupFiles: ['test/support/seed.ts'], testTimeout: 20_000 }
 
 export default defineConfig({
@@ -30,9 +34,19 @@ export default defineConfig({
     // Both of two cores: the build machine has no other work meanwhile.
     maxWorkers: 2,
     projects: [
-      // What is pure keeps its modules from file to file: to load them anew takes longer than most of the tests.
-      { extends: true, test: { ...OWN, name: 'core', include: tests('core,reference'), isolate: false } },
-      { extends: true, test: { ...OWN, name: 'application', include: tests('api,app') } },
+      // What is pure, or has a database of its own in memory, keeps its modules from file to file: to load them
+      // anew takes longer than most of the tests.
+      {
+        extends: true,
+        test: {
+          ...OWN,
+          name: 'core',
+          include: tests('core', 'reference', 'api'),
+          exclude: APART,
+          isolate: false,
+        },
+      },
+      { extends: true, test: { ...OWN, name: 'application', include: [...tests('app'), ...APART] } },
     ],
   },
 })

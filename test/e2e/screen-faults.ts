@@ -8,16 +8,20 @@ export const tooWide = (page: Page): Promise<string[]> =>
     const said = (one: Element) =>
       `${one.tagName} ${one.className} ${(one.textContent ?? '').trim().slice(0, 40)}`
     const wide = document.documentElement.scrollWidth - innerWidth
-    const cut = Array.from(document.querySelectorAll<HTMLElement>('main *, header *')).filter((one) => {
+    // By what holds a text: a drawing has thousands of parts without any.
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    const holders = new Set<HTMLElement>()
+    while (texts.nextNode()) {
+      const one = texts.currentNode.parentElement
+      if (one && texts.currentNode.textContent?.trim() && one.closest('main, header') && !one.closest('svg'))
+        holders.add(one)
+    }
+    const cut = Array.from(holders).filter((one) => {
+      if (one.scrollWidth <= one.clientWidth + 1 || one.clientWidth < 3) return false
       const { overflowX, textOverflow, clipPath, visibility } = getComputedStyle(one)
-      const hasText = Array.from(one.childNodes).some(
-        (node) => node.nodeType === 3 && node.textContent?.trim(),
-      )
       const isHidden = overflowX === 'hidden' || overflowX === 'clip'
       // What is said to a screen reader alone is clipped to nothing; dots are a sign.
-      const isMeant =
-        visibility === 'hidden' || clipPath !== 'none' || textOverflow === 'ellipsis' || one.clientWidth < 3
-      return hasText && isHidden && !isMeant && !one.closest('svg') && one.scrollWidth > one.clientWidth + 1
+      return isHidden && visibility !== 'hidden' && clipPath === 'none' && textOverflow !== 'ellipsis'
     })
     // A title beside too much else stands one word a line.
     const squeezed = Array.from(document.querySelectorAll<HTMLElement>('h1')).filter((one) => {
