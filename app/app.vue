@@ -4,12 +4,13 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const { callOnce } = useApi()
 const route = useRoute()
+const { isUp } = usePageTurn()
 useIdleLock(session, { path: () => route.path, lock: () => callOnce('POST', 'lock', {}) })
 </script>
 
 <template>
   <NuxtLayout>
-    <NuxtPage />
+    <NuxtPage v-if="isUp" />
   </NuxtLayout>
   <NewerVersion />
   <LazyProveAgain v-if="session.isLocked || session.isAsked" />

@@ -7,20 +7,16 @@ const { call } = useApi()
 const { data, problem, refresh } = useServer<MarkingListItem[]>(() => 'marking')
 const waiting = computed(() => data.value?.filter((item) => item.stage === 'handedIn').length ?? 0)
 const decided = computed(() => data.value?.filter((item) => item.stage === 'decided') ?? [])
-const exercises = computed(() =>
-  [
-    ...new Map(
-      (data.value ?? []).map((item) => [
-        item.exerciseId,
-        {
-          id: item.exerciseId,
-          code: item.code,
-          count: data.value!.filter((other) => other.exerciseId === item.exerciseId).length,
-        },
-      ]),
-    ).values(),
-  ].sort((a, b) => a.code.localeCompare(b.code)),
-)
+/** One link for each exercise of the pile, with its sheets counted in one walk. */
+const exercises = computed(() => {
+  const byId = new Map<number, { readonly id: number; readonly code: string; count: number }>()
+  for (const { exerciseId: id, code } of data.value ?? []) {
+    const known = byId.get(id)
+    if (known) known.count += 1
+    else byId.set(id, { id, code, count: 1 })
+  }
+  return [...byId.values()].sort((a, b) => a.code.localeCompare(b.code))
+})
 const isBusy = ref(false)
 /** A page of the pile is one look. */
 const PAGE = 20
