@@ -1,6 +1,7 @@
 import { cp } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { compileAhead } from './scripts/build/compile-ahead'
 import { writeServiceWorker } from './scripts/build/offline-shell'
 import { pageFiles } from './scripts/build/page-files'
 import { sharedScripts } from './scripts/build/shared-scripts'
@@ -63,7 +64,7 @@ export default defineNuxtConfig({
     },
     'vite:extendConfig': (config, { isClient }) => {
       if (!isClient) return
-      config.plugins!.push(staff.sort, shared.sort)
+      config.plugins!.push(staff.sort, shared.sort, compileAhead())
       Object.assign(((config.build!.rollupOptions ??= {}).output ??= {}), {
         chunkFileNames: staff.chunkName,
         manualChunks: shared.groupOf,
