@@ -9,7 +9,7 @@ const tests = (...folders: string[]) => folders.map((folder) => `test/${folder}/
 const APART = ['http', 'college', 'instrument-server', 'staff-scripts'].map(
   (name) => `test/api/${name}.test.ts`,
 )
-const OWN = { setupFiles: ['test/support/seed.ts'], testTimeout: 20_000 }
+const OWN = { setupFiles: ['test/support/seed.ts'], testTimeout: 20_000, hookTimeout: 30_000 }
 
 export default defineConfig({
   // What the application's own files need not import, they have here too.

@@ -1,3 +1,4 @@
+import { inOrder } from '#core/in-order'
 import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import type { FloorPatch } from '#schemas/views'
 
@@ -47,7 +48,7 @@ export function useFloor() {
   const requests = computed(() =>
     (data.value?.patches ?? [])
       .filter((patch) => patch.stage === 'permission')
-      .sort((a, b) => (a.lastAct?.at ?? '').localeCompare(b.lastAct?.at ?? '')),
+      .sort((a, b) => inOrder(a.lastAct?.at ?? '', b.lastAct?.at ?? '')),
   )
   const cohorts = computed(() => [...new Set((data.value?.patches ?? []).map((patch) => patch.cohort))])
 

@@ -71,6 +71,7 @@ const liveCount = computed(() => (data.value?.patches ?? []).filter(({ stage }) 
             v-if="cohorts.length > 1"
             v-model="cohort"
             clearable
+            :persistent="false"
             placeholder="All groups"
             style="width: 220px"
             aria-label="Group"

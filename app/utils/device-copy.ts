@@ -1,4 +1,5 @@
 import { createStore } from 'idb-keyval'
+import { inOrder } from '#core/in-order'
 import type { Fields, ShapeName } from '~/utils/document-shapes'
 import { TAB, openTabs } from '~/utils/tab'
 
@@ -88,11 +89,11 @@ export const sendable = ({ copies }: DeviceEntry, open: ReadonlySet<string>): De
 
 /** Several copies as one: each box as it was changed last, with what the server had there. */
 export function joined(copies: DeviceEntry['copies']): DeviceCopy | undefined {
-  const inOrder = Object.values(copies).sort((a, b) => a.at.localeCompare(b.at))
-  const last = inOrder.at(-1)
+  const byTime = Object.values(copies).sort((a, b) => inOrder(a.at, b.at))
+  const last = byTime.at(-1)
   if (!last) return undefined
   const [base, mine] = [{ ...last.base }, { ...last.mine }]
-  for (const copy of inOrder)
+  for (const copy of byTime)
     for (const key of changedIn(copy)) {
       base[key] = copy.base[key] ?? ''
       mine[key] = copy.mine[key] ?? ''

@@ -1,3 +1,5 @@
+import { inOrder } from '../in-order'
+
 /** What somebody at a bay may ask an assessor over for. */
 export const CALL_KINDS = ['isolation', 'terminations', 'inspection', 'signature', 'help'] as const
 export type CallKind = (typeof CALL_KINDS)[number]
@@ -44,9 +46,7 @@ export function walkOf<N extends WalkNeed>(needs: readonly N[], order: WalkOrder
     bay,
     needs: [...list].sort(
       (a, b) =>
-        rank(a) - rank(b) ||
-        a.at.localeCompare(b.at) ||
-        WALK_KINDS.indexOf(a.kind) - WALK_KINDS.indexOf(b.kind),
+        rank(a) - rank(b) || inOrder(a.at, b.at) || WALK_KINDS.indexOf(a.kind) - WALK_KINDS.indexOf(b.kind),
     ),
     waitingSince:
       list
@@ -56,7 +56,7 @@ export function walkOf<N extends WalkNeed>(needs: readonly N[], order: WalkOrder
   }))
   const byNumber = (a: BayStop<N>, b: BayStop<N>) => a.bay - b.bay
   if (order === 'bays') return stops.sort(byNumber)
-  return stops.sort((a, b) => (a.waitingSince ?? '9').localeCompare(b.waitingSince ?? '9') || byNumber(a, b))
+  return stops.sort((a, b) => inOrder(a.waitingSince ?? '9', b.waitingSince ?? '9') || byNumber(a, b))
 }
 
 function rank(need: WalkNeed): number {

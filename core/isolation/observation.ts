@@ -1,3 +1,4 @@
+import { inOrder } from '../in-order'
 import {
   ACT_KINDS,
   DEVICE_KINDS,
@@ -111,7 +112,7 @@ export function observedActs(fields: ObservationFields): ObservedAct[] {
       const act = name.startsWith('act.') ? readAct(text) : undefined
       return act ? [{ key: name.slice('act.'.length), act }] : []
     })
-    .sort((a, b) => a.act.at.localeCompare(b.act.at) || a.key.localeCompare(b.key))
+    .sort((a, b) => inOrder(a.act.at, b.act.at) || inOrder(a.key, b.key))
   const start = Date.parse(tapped[0]?.act.at ?? '')
   let inHand: Act['indicator']
   return tapped.map(({ key, act: { at, ...act } }) => {

@@ -1,3 +1,4 @@
+import { inOrder } from '../in-order'
 import { changeOf, type Change } from './proportions'
 
 /** A sheet on its day, with the kinds of things that went wrong in it. */
@@ -48,7 +49,7 @@ export function kindsOf(sheets: readonly DatedSheet[]): { readonly kind: string;
     for (const kind of new Set(kinds)) counts.set(kind, (counts.get(kind) ?? 0) + 1)
   return [...counts]
     .map(([kind, n]) => ({ kind, sheets: n }))
-    .sort((a, b) => b.sheets - a.sheets || a.kind.localeCompare(b.kind))
+    .sort((a, b) => b.sheets - a.sheets || inOrder(a.kind, b.kind))
 }
 
 /** Whether sheets with this kind are fewer or more from a day on than before it. */

@@ -5,7 +5,7 @@ import { installationAdvice } from '#core/design/advice'
 import { hotZsOhm, voltDropV } from '#core/design/limits/limits'
 import { referenceDesign } from '#core/design/reference'
 import { rulesOf } from '#core/exercise/assignment'
-import { SHIPPED_BOOK, sizesIn } from '#core/regulations/book/book'
+import { shippedBook, sizesIn } from '#core/regulations/book/book'
 import { constraintSentence } from '#words/constraints'
 import type { Circuit, Installation } from '#core/installation/installation'
 import { RULES, aCircuit, aTask, anInstallation, worked } from '../support/task'
@@ -39,7 +39,7 @@ describe('for every circuit', () => {
     fc.assert(
       fc.property(tasks, fc.double({ min: 0.1, max: 40, noNaN: true }), (task, moreM) => {
         const longer = { ...task, lengthM: task.lengthM + moreM }
-        for (const size of sizesIn(SHIPPED_BOOK, task.cable.kind, task.cable.method, task.phases)) {
+        for (const size of sizesIn(shippedBook(), task.cable.kind, task.cable.method, task.phases)) {
           expect(voltDropV(longer, size, TEN_AMPERES)).toBeGreaterThanOrEqual(
             voltDropV(task, size, TEN_AMPERES),
           )
@@ -52,7 +52,7 @@ describe('for every circuit', () => {
   test('a larger conductor never raises Zs or the drop, nor carries less', () => {
     fc.assert(
       fc.property(tasks, (task) => {
-        const sizes = sizesIn(SHIPPED_BOOK, task.cable.kind, task.cable.method, task.phases)
+        const sizes = sizesIn(shippedBook(), task.cable.kind, task.cable.method, task.phases)
         for (let i = 1; i < sizes.length; i += 1) {
           expect(hotZsOhm(task, sizes[i]!)).toBeLessThanOrEqual(hotZsOhm(task, sizes[i - 1]!))
           expect(voltDropV(task, sizes[i]!, TEN_AMPERES)).toBeLessThanOrEqual(

@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest'
 import { adviseLeakage } from '#core/design/advisers/leakage'
 import { adviseNeutral } from '#core/design/advisers/neutral'
-import { SHIPPED_BOOK, sizesIn } from '#core/regulations/book/book'
+import { shippedBook, sizesIn } from '#core/regulations/book/book'
 
 const even = (ampere: number, powerFactor = 1) => ({ ampere, powerFactor })
 
@@ -38,7 +38,7 @@ describe('third harmonics: the printed example of 39 A', () => {
     adviseNeutral({ lines: [even(39), even(39), even(39)], thirdHarmonic })
   /** Three loaded conductors of a multicore cable, method C. */
   const sizeFor = (ampere: number) =>
-    sizesIn(SHIPPED_BOOK, 'multicore', 'C', 3).find(({ ratingA }) => ratingA >= ampere)?.lineMm2
+    sizesIn(shippedBook(), 'multicore', 'C', 3).find(({ ratingA }) => ratingA >= ampere)?.lineMm2
   it('none: 39 A by the line', () => {
     expect(at(0)).toMatchObject({ factor: 1, sizedBy: 'line', tabulatedA: 39 })
   })

@@ -1,4 +1,4 @@
-import { SHIPPED_BOOK, type Book } from '#core/regulations/book/book'
+import { shippedBook, type Book } from '#core/regulations/book/book'
 import { EDITIONS } from '#core/regulations/editions'
 import { shortSource } from '#core/regulations/source'
 import type { Cell, LibraryEntry, LibraryTable } from './entry'
@@ -73,7 +73,7 @@ function indexOf(book: Book): readonly Indexed[] {
 }
 
 /** Entries in which every word of the question stands, and table values that equal a number in it. */
-export function searchLibrary(question: string, book: Book = SHIPPED_BOOK): Found {
+export function searchLibrary(question: string, book: Book = shippedBook()): Found {
   const text = question.toLowerCase().replace(/[?!;:]/g, ' ')
   const words = text.split(/\s+/).filter((word) => word && !STOP_WORDS.has(word))
   const numbers = (text.match(NUMBER) ?? []).map((number) => Number(number.replace(',', '.')))

@@ -32,7 +32,7 @@ const modes = computed(() =>
       @choose="emit('turn', $event)"
     />
     <SaveWords :autosave="autosave" />
-    <el-dropdown trigger="click" @command="emit('more', $event)">
+    <el-dropdown trigger="click" :persistent="false" @command="emit('more', $event)">
       <el-button>More</el-button>
       <template #dropdown>
         <el-dropdown-menu>

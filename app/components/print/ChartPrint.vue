@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inOrder } from '#core/in-order'
 import { facesOf } from '#core/bay/layout/face'
 import { buildRig } from '#core/bay/build/build'
 import { boardFace } from '#core/drawing/board-face'
@@ -20,7 +21,7 @@ const boards = computed(() =>
     board,
     circuits: design.value.circuits
       .filter(({ circuit }) => circuit.board === board.scope)
-      .sort((a, b) => a.circuit.way - b.circuit.way || a.circuit.line.localeCompare(b.circuit.line)),
+      .sort((a, b) => a.circuit.way - b.circuit.way || inOrder(a.circuit.line, b.circuit.line)),
   })),
 )
 /** Each board as one stands before it, its ways numbered; none where the exercise has no design yet. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inOrder } from '#core/in-order'
 import { INSTRUMENT_KINDS, type InstrumentView } from '#schemas/schedule-views'
 
 /** Test instruments and the day until which each calibration holds; overdue ones first. */
@@ -6,7 +7,7 @@ const { call } = useApi()
 const { data, problem, refresh } = useServer<InstrumentView[]>(() => 'instruments')
 const today = new Date().toISOString().slice(0, 10)
 const soon = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10)
-const rows = computed(() => [...(data.value ?? [])].sort((a, b) => a.dueOn.localeCompare(b.dueOn)))
+const rows = computed(() => [...(data.value ?? [])].sort((a, b) => inOrder(a.dueOn, b.dueOn)))
 function stateOf({ dueOn }: InstrumentView): 'overdue' | 'soon due' | 'in calibration' {
   if (dueOn < today) return 'overdue'
   return dueOn < soon ? 'soon due' : 'in calibration'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inOrder } from '#core/in-order'
 import type { MarkingListItem } from '#schemas/marking-views'
 
 definePageMeta({ roles: ['instructor', 'assessor', 'verifier'] })
@@ -15,7 +16,7 @@ const exercises = computed(() => {
     if (known) known.count += 1
     else byId.set(id, { id, code, count: 1 })
   }
-  return [...byId.values()].sort((a, b) => a.code.localeCompare(b.code))
+  return [...byId.values()].sort((a, b) => inOrder(a.code, b.code))
 })
 const isBusy = ref(false)
 /** A page of the pile is one look. */

@@ -1,3 +1,4 @@
+import { inOrder } from '../../in-order'
 import type { FaceDevice } from '../../drawing/board-face'
 import type { DevicePart, Rig } from '../model/rig'
 import { modulesOf, railOrder } from '../model/rail'
@@ -18,7 +19,7 @@ export function faceOf(device: DevicePart): Pick<FaceDevice, 'kind' | 'modules' 
 function standing(rig: Rig, board: string): DevicePart[] {
   const devices = railOrder(rig, board).filter((part): part is DevicePart => part.kind === 'device')
   if (rig.boards.find(({ id }) => id === board)?.phases !== 3) return devices
-  return devices.sort((a, b) => (a.way ?? 0) - (b.way ?? 0) || a.name.localeCompare(b.name))
+  return devices.sort((a, b) => (a.way ?? 0) - (b.way ?? 0) || inOrder(a.name, b.name))
 }
 
 /** The devices of a board in the order of its rail, all on and nothing hung at them, each with what stands below it. */

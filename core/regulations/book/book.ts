@@ -216,4 +216,4 @@ export const bondingIn = (
   arrangement === 'TN-C-S' ? bondingRow(book, neutralMm2)?.[1] : halfEarthingMm2(earthingMm2)
 
 /** The edition in force as it is shipped. */
-export const SHIPPED_BOOK = bookOf(PRESENT_EDITION)
+export const shippedBook = (): Book => bookOf(PRESENT_EDITION)

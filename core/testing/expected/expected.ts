@@ -1,6 +1,6 @@
 import type { Rig } from '../../bay/model/rig'
 import { bookBehind, type InstallationDesign } from '../../design/reference'
-import { SHIPPED_BOOK, sourceIn } from '../../regulations/book/book'
+import { shippedBook, sourceIn } from '../../regulations/book/book'
 import type { Source } from '../../regulations/source'
 import type { BandReason, Working } from '../kinds/kind'
 import { kindOf } from '../kinds/kinds'
@@ -36,7 +36,7 @@ export function expectedReadings(
   schedule: readonly ScheduleTest[],
 ): Expected {
   const predicted = readerOf(rig).read(rig, schedule)
-  const book = bookBehind(design) ?? SHIPPED_BOOK
+  const book = bookBehind(design) ?? shippedBook()
   const circuits = new Map(design.circuits.map((circuit) => [circuit.scope, circuit]))
   return new Map(
     schedule.map((test): [string, ExpectedReading] => {

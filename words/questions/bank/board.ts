@@ -1,4 +1,4 @@
-import { SHIPPED_BOOK, breakerZsOhm } from '#core/regulations/book/book'
+import { shippedBook, breakerZsOhm } from '#core/regulations/book/book'
 import { MAGNETIC_BAND } from '#core/regulations/devices'
 import { C_MIN, U0_V } from '#core/regulations/supply'
 import { inTopic, number, order, point, spoken, verdict } from '../make'
@@ -24,21 +24,21 @@ export const BOARD = inTopic('board', [
     'bo-zs-b32',
     2,
     'What is the maximum Zs of a B32 breaker for 0.4 s?',
-    [breakerZsOhm(SHIPPED_BOOK, 'B', 32), 'Ω', 0.01],
+    [breakerZsOhm(shippedBook(), 'B', 32), 'Ω', 0.01],
     { source: TABLE, prompts: ['Ia is 5 × 32 A.'] },
   ),
   number(
     'bo-zs-c16',
     2,
     'What is the maximum Zs of a C16 breaker?',
-    [breakerZsOhm(SHIPPED_BOOK, 'C', 16), 'Ω', 0.01],
+    [breakerZsOhm(shippedBook(), 'C', 16), 'Ω', 0.01],
     { source: TABLE, prompts: ['Ia is 10 × 16 A.'] },
   ),
   number(
     'bo-zs-b6',
     2,
     'What is the maximum Zs of a B6 breaker?',
-    [breakerZsOhm(SHIPPED_BOOK, 'B', 6), 'Ω', 0.01],
+    [breakerZsOhm(shippedBook(), 'B', 6), 'Ω', 0.01],
     { source: TABLE },
   ),
   spoken(

@@ -1,4 +1,4 @@
-import { SHIPPED_BOOK, bondingIn } from '#core/regulations/book/book'
+import { shippedBook, bondingIn } from '#core/regulations/book/book'
 import { choose, inTopic, number, point, spoken, verdict } from '../make'
 
 const P_544 = 'BS 7671 544.1, from memory'
@@ -56,7 +56,7 @@ export const BONDING = inTopic('bonding', [
     'bn-size-pme',
     2,
     'PME, supply neutral 25 mm²: what main bonding?',
-    [bondingIn(SHIPPED_BOOK, 'TN-C-S', 25, 16)!, 'mm²', 0],
+    [bondingIn(shippedBook(), 'TN-C-S', 25, 16)!, 'mm²', 0],
     { source: 'BS 7671 Table 54.8, from memory' },
   ),
   spoken(

@@ -1,11 +1,11 @@
 import { AMBIENT_FACTOR, GROUPING_FACTOR } from '#core/regulations/factors'
 import { COPPER_OHM_PER_M } from '#core/regulations/conductors'
 import { tabulatedCpcMm2 } from '#core/regulations/earthing'
-import { SHIPPED_BOOK, sizeIn } from '#core/regulations/book/book'
+import { shippedBook, sizeIn } from '#core/regulations/book/book'
 import { choose, inTopic, number, order, spoken, verdict } from '../make'
 
 const APPENDIX_4 = 'BS 7671 Appendix 4, from memory'
-const flat = (mm2: number) => sizeIn(SHIPPED_BOOK, 'flat-twin-earth', 'C', 1, mm2)!
+const flat = (mm2: number) => sizeIn(shippedBook(), 'flat-twin-earth', 'C', 1, mm2)!
 export const CABLE = inTopic('cable', [
   order(
     'ca-choice',

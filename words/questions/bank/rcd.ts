@@ -1,4 +1,4 @@
-import { SHIPPED_BOOK, rcdZsOhm } from '#core/regulations/book/book'
+import { shippedBook, rcdZsOhm } from '#core/regulations/book/book'
 import { ADDITIONAL_A } from '#core/regulations/rcd'
 import { choose, inTopic, number, spoken, verdict } from '../make'
 
@@ -113,10 +113,10 @@ export const RCD = inTopic('rcd', [
     'rc-zs-30',
     2,
     'TT: what is the largest Zs for a 30 mA RCD, by 50 V?',
-    [rcdZsOhm(SHIPPED_BOOK, 0.03), 'Ω', 5],
+    [rcdZsOhm(shippedBook(), 0.03), 'Ω', 5],
     { source: 'BS 7671 Table 41.5, from memory' },
   ),
-  number('rc-zs-100', 2, 'TT: and for 100 mA?', [rcdZsOhm(SHIPPED_BOOK, 0.1), 'Ω', 2], {
+  number('rc-zs-100', 2, 'TT: and for 100 mA?', [rcdZsOhm(shippedBook(), 0.1), 'Ω', 2], {
     source: 'BS 7671 Table 41.5, from memory',
   }),
   spoken(
