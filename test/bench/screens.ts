@@ -21,12 +21,12 @@ const paceMs = (): number => Math.min(loopMs(), loopMs())
 /** What it is to be slowed down by, so that the page sees the same processor whenever it is measured. */
 const slowing = (pace: number): number => Math.max(1, (SLOWER * REFERENCE_MS) / pace)
 
-const ROUNDS = 3
-const MOST_ROUNDS = 6
+const ROUNDS = 5
+const MOST_ROUNDS = 8
 /** A round in which the machine's own pace has changed by more than this measures the machine: it is made again. */
 const SAME_PACE = 0.2
 
-/** Median of three rounds of one pace; of all where the machine does not come to rest. */
+/** Median of the rounds of one pace; of all where the machine does not come to rest. */
 async function median(round: (rate: number) => Promise<number>): Promise<number> {
   const all: number[] = []
   const steady: number[] = []
