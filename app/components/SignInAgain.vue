@@ -15,7 +15,7 @@ const session = useSession()
     <SignInForm :number="session.person?.number" />
     <!-- The page is loaded anew, for whoever sits here. -->
     <p class="soft other">
-      Not {{ session.person?.name }}? <a href="/">Go on as yourself</a>: it stays on this device for them.
+      Not {{ session.person?.name }}? <a href="/">Go on as yourself</a>. What they typed stays on this device.
     </p>
   </el-dialog>
 </template>

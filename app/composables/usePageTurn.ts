@@ -1,4 +1,4 @@
-import { NavigationFailureType, isNavigationFailure } from 'vue-router'
+import { NavigationFailureType, isNavigationFailure, type RouteLocationNormalized } from 'vue-router'
 
 const nextTask = (): Promise<void> => new Promise((begun) => setTimeout(begun))
 
@@ -9,21 +9,24 @@ const nextTask = (): Promise<void> => new Promise((begun) => setTimeout(begun))
 export function usePageTurn() {
   const isUp = ref(true)
   const router = useRouter()
-  let latest = 0
+  /** Where the latest turn leads. */
+  let turning: RouteLocationNormalized | undefined
 
   router.beforeResolve(async (to, from) => {
     // The first page has nothing to take down; a page that only changes its query stays.
     if (from.matched.length === 0 || to.path === from.path) return
-    const turn = ++latest
+    turning = to
     await nextTask()
-    if (turn !== latest) return
+    if (turning !== to) return
     isUp.value = false
     await nextTick()
     await nextTask()
   })
-  router.afterEach((_to, _from, failure) => {
-    // Somebody has tapped on before it was there: the page that they want next is put up.
-    if (!isNavigationFailure(failure, NavigationFailureType.cancelled)) isUp.value = true
+  router.afterEach((to, _from, failure) => {
+    // Tapped on to another page before this one was there: that turn puts up its own. Tapped back to where they
+    // are, there is no other turn, and what was taken down is put up again.
+    const isOvertaken = isNavigationFailure(failure, NavigationFailureType.cancelled) && turning !== to
+    if (!isOvertaken) isUp.value = true
   })
   router.onError(() => (isUp.value = true))
   return { isUp }

@@ -50,6 +50,16 @@ describe('on the way', () => {
     await Promise.all([router.push('/marking'), router.push('/work')])
     expect(seen).toEqual(['none', '/work'])
   })
+  it.each([0, 1, 2, 3])(
+    'tapped back to where they are, %i tasks on, the page stands there',
+    async (after) => {
+      const turn = router.push('/marking')
+      await tasks(after)
+      await Promise.all([turn, router.push('/floor')])
+      await tasks(4)
+      expect([isUp.value, router.currentRoute.value.path]).toEqual([true, '/floor'])
+    },
+  )
   it('stopped by a question such as “leave without saving?”, the page stays up', async () => {
     const stop = router.beforeEach(() => false)
     await router.push('/marking')

@@ -1,2 +1,0 @@
-import { benchScreens } from './bench/screens'
-await benchScreens('http://localhost:4471', '/usr/bin/chromium')
