@@ -13,8 +13,8 @@ export interface StoredPasskey {
   readonly usedAt: string | null
 }
 
-const COLUMNS =
-  'id, person_id AS personId, credential, public_key AS publicKey, counter, transports, name, made_at AS madeAt, used_at AS usedAt'
+const COLUMNS = `id, person_id AS personId, credential, public_key AS publicKey, counter, transports, name, made_at AS madeAt,
+   used_at AS usedAt`
 
 /** Passkeys of people; only public keys stand here. */
 export function createPasskeysRepo(db: Database) {
@@ -22,7 +22,8 @@ export function createPasskeysRepo(db: Database) {
     `SELECT ${COLUMNS} FROM passkey WHERE person_id = ? ORDER BY id`,
   )
   const add = db.prepare(
-    'INSERT INTO passkey (person_id, credential, public_key, counter, transports, name, made_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (credential) DO NOTHING',
+    `INSERT INTO passkey (person_id, credential, public_key, counter, transports, name, made_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (credential) DO NOTHING`,
   )
   const used = db.prepare('UPDATE passkey SET counter = ?, used_at = ? WHERE id = ? AND counter <= ?')
   const remove = db.prepare('DELETE FROM passkey WHERE id = ? AND person_id = ?')

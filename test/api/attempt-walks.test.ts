@@ -1,4 +1,4 @@
-/* An attempt under acts of everybody in any order, with hands that are late, wrong or not theirs: what must hold after each. */
+/* An attempt under acts of everybody in any order, with hands that are late or wrong: what must hold after each. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isDead, type ReadingKey } from '#core/testing/kinds/kinds'
@@ -158,7 +158,8 @@ function check(
   was: { readonly actor: Person; readonly refused: string },
 ) {
   const after = looked(walk)
-  const said = `${one.act} by ${was.actor.role}${was.actor.id === walk.centre.other.id ? ' (another)' : ''}: ${was.refused}`
+  const whose = was.actor.id === walk.centre.other.id ? ' (another)' : ''
+  const said = `${one.act} by ${was.actor.role}${whose}: ${was.refused}`
   const moved = before.stage !== after.stage
   // The way: step by step, or several where a permission ran out on the way.
   if (moved) expect(WAYS[before.stage], `${said}: to ${after.stage}`).toContain(after.stage)

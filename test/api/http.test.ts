@@ -127,7 +127,7 @@ describe('over the wire', () => {
     expect((await fetch(`${base}/api/work/1`, { headers: { cookie: theirs } })).status).toBe(401)
   })
 
-  test('a page of somebody who sat here before reads and writes nothing as whoever sits here now; STOP waits for nobody', async () => {
+  test('a page of somebody before does nothing in the name of who sits here now; STOP waits for nobody', async () => {
     const id = (await (await fetch(`${base}/api/session`, { headers: { cookie } })).json()).person.id
     const asked = (person: unknown) =>
       fetch(`${base}/api/people`, { headers: { cookie, 'x-nakshi-person': String(person) } })

@@ -1,4 +1,4 @@
-/* A call to the server: what it answers and refuses, an ended session, a proof that is asked for, an answer too late. */
+/* A call to the server: what it answers and refuses, an ended session, a proof asked for, an answer too late. */
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
 import type { ApiProblem } from '~/utils/api-problem'

@@ -1,4 +1,4 @@
-/* A screen looks again when something has changed: soon, not at every word, not while nobody sees it, and by itself where the stream is cut. */
+/* A screen looks again when something has changed: soon, not at every word, and by itself where the stream is cut. */
 import { effectScope, nextTick, reactive, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
@@ -50,7 +50,7 @@ describe('while the stream is open', () => {
     await passed(20)
     expect(look).toHaveBeenCalledTimes(1)
   })
-  it('a room full of typing tablets is looked at no oftener than the pause allows, and the last news is not missed', async () => {
+  it('a room full of typing tablets is looked at no oftener than the pause allows, the last news too', async () => {
     for (let i = 0; i < 11; i += 1) {
       await told()
       await passed(100)

@@ -112,7 +112,7 @@ describe('sending', () => {
 })
 
 describe('where it cannot go', () => {
-  it('without a network nothing more is tried in this round; the next beat and the network itself try again', async () => {
+  it('without a network the round ends; the next beat and the network itself try again', async () => {
     await keepAs('closed', 'first', typed)
     await keepAs('closed', 'second', typed)
     callOnce.mockRejectedValue(new ApiProblem(0, 'offline', ''))

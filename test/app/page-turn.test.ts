@@ -1,4 +1,4 @@
-/* A page is taken down in a task of its own before the next is put up; whatever becomes of the way there, one stands at its end. */
+/* A page is taken down in a task of its own before the next is put up; one stands at the end of any way there. */
 import { watch } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { beforeEach, describe, expect, it, vi } from 'vitest'

@@ -25,7 +25,7 @@ test('a session that ends mid-typing asks for a sign-in on top of the page and t
   await saved(page)
 })
 
-test('somebody else signs in in another tab: the first page waits for its own person, and nothing goes in another’s name', async ({
+test('somebody else signs in in another tab: the first page waits for its own person', async ({
   browser,
   centre,
 }) => {
