@@ -1,5 +1,5 @@
-import { inOrder } from '#core/in-order'
 import { StorageSerializers, useLocalStorage } from '@vueuse/core'
+import { inOrder } from '#core/in-order'
 import type { FloorPatch } from '#schemas/views'
 
 /**
