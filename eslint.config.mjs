@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint'
 const PURE = 'Core is pure: no Vue, Nuxt, Node, database, clock or random source. Hand in what it needs.'
 
 export default tseslint.config(
-  { ignores: ['.nuxt', '.output', 'node_modules', 'docs', 'data', 'demo-data'] },
+  { ignores: ['.nuxt', '.output', '.bench', 'node_modules', 'docs', 'data', 'demo-data'] },
   ...tseslint.configs.recommended,
   ...pluginVue.configs['flat/essential'],
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },

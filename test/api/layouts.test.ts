@@ -16,7 +16,7 @@ import {
   tryLayout,
   withdrawLayout,
 } from '../../server/services/layouts'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 import { createRepos } from '../../server/repos'
 import { aCentre, type Centre } from '../support/centre'
 import { refusal, refusedAtOnce } from '../support/refusal'

@@ -9,7 +9,7 @@ import type { ExerciseForm } from '#core/exercise/form/fields'
 import { readForm } from '#core/exercise/form/read-form'
 import { formSentences } from '#words/form'
 import { anExercise, RULES } from '../support/task'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 
 vi.mock('~/stores/shared', () => ({}))
 const { useBuilderDesign, useBuilderRows } = await import('~/composables/useBuilderRows')

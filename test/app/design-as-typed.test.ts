@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { toForm } from '#core/exercise/form/to-form'
 import type { ExerciseForm } from '#core/exercise/form/fields'
 import { anExercise } from '../support/task'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 
 const asked = vi.fn()
 vi.mock('~/composables/useExpectedReadings', () => ({

@@ -4,7 +4,7 @@ import { computed, effectScope, reactive, ref, watch } from 'vue'
 import { publicInstallation } from '#core/exercise/assignment'
 import type { NodeKey } from '#core/design/model/step-keys'
 import { useSheetScopes } from '../../app/composables/useSheetScopes'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 
 const INSTALLATION = publicInstallation(aBoardOf(2).installation)
 const [C1, C2] = INSTALLATION.circuits.map(({ id }) => id) as [string, string]

@@ -5,6 +5,7 @@ import type { Rig } from '#core/bay/model/rig'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
 import { predictAll } from '#core/testing/expected/predict'
 import { testsOf } from '#core/testing/plan/schedule'
+import { counting } from './clock'
 
 export interface Planted {
   readonly code: string
@@ -29,9 +30,9 @@ export function plantedOne(
   pairs: boolean,
 ): Planted[] {
   const sheet = predictAll(kind.apply(rig, place), tests)
-  const from = performance.now()
+  const since = counting()
   const { odd, candidates } = diagnose(rig, sheet, { pairs })
-  const ms = performance.now() - from
+  const ms = since()
   if (odd.length === 0) return []
   const isIt = ({ hypothesis, elsewhere }: (typeof candidates)[number]) =>
     [...hypothesis.faults, ...elsewhere].some(

@@ -8,18 +8,13 @@ import type { Criterion, Framework } from '#core/assessment/outcomes/framework'
 import { CABLE_TYPES, SHOWN_NOTHING, WIRING_SYSTEMS } from '#core/assessment/outcomes/shows'
 import { groupRecord } from '../../server/services/records'
 import { aCentre, aSetExercise } from '../support/centre'
+import { timed } from './clock'
 
 const PEOPLE = 30
 const CRITERIA = 60
 /** Tasks decided for each in five years: two a week of term. */
 const TASKS = 60
 const [STUDENTS, EXERCISES] = [20, 30]
-
-const timed = async (work: () => unknown): Promise<number> => {
-  const from = performance.now()
-  await work()
-  return performance.now() - from
-}
 
 const codes = Array.from({ length: CRITERIA }, (_, i) => `K${i + 1}`)
 const wide = (framework: Framework): Framework => ({
@@ -33,7 +28,7 @@ const wide = (framework: Framework): Framework => ({
 })
 
 /** 30 people, 60 criteria, every task of five years with its occasions, through the service; ms. */
-async function matrixMs(): Promise<number> {
+function matrixMs(): number {
   const centre = aCentre()
   const { db, repos } = centre
   const { exerciseId } = aSetExercise(centre)
@@ -88,7 +83,7 @@ async function matrixMs(): Promise<number> {
   const times: number[] = []
   for (let i = 0; i < 5; i += 1) {
     gain()
-    times.push(await timed(look))
+    times.push(timed(look))
   }
   return Math.max(...times)
 }
@@ -139,9 +134,9 @@ export async function evidenceTimes(): Promise<{
 }> {
   const [problem, limits, highs] = [aClass(), { bays: 8, hours: 3 }, await loadHighs()]
   return {
-    matrixMs: await matrixMs(),
-    firstPlanMs: await timed(() => greedyChoices(problem, limits)),
-    bestPlanMs: await timed(() =>
+    matrixMs: matrixMs(),
+    firstPlanMs: timed(() => greedyChoices(problem, limits)),
+    bestPlanMs: timed(() =>
       highs.solve(programmeOf(problem, limits).text, { output_flag: false, mip_rel_gap: 0.001 }),
     ),
   }

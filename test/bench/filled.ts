@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 import { DEMO_PASSWORD } from '../../demo/story'
-import { quantile } from './boards'
+import { quantile } from './clock'
 import { report } from './report'
 
 const LIMITS = { screenMs: 100, screenKB: 300, stopMs: 20, saveMs: 10 }

@@ -21,7 +21,8 @@ import { openDatabase } from '../../server/db/open'
 import { createRepos } from '../../server/repos'
 import { showFloor } from '../../server/services/floor'
 import { markingPile } from '../../server/services/marking'
-import { aBoardOf, quantile, time } from './boards'
+import { aBoardOf } from '../support/board-of'
+import { quantile, time } from './clock'
 import { diagnosePlanted } from './diagnosis'
 
 interface Point {

@@ -7,7 +7,7 @@ import { firstPlan } from '#core/planning/first-plan'
 import { planProgramme } from '#core/planning/program'
 import type { SessionProblem } from '#core/planning/session'
 import { groupPicture } from '../../server/services/picture'
-import { time } from './boards'
+import { counting, time, timed } from './clock'
 import { aCentre, aSetExercise } from '../support/centre'
 
 const [PEOPLE, BAYS, HOURS] = [20, 16, 6]
@@ -45,18 +45,16 @@ function aSession(): SessionProblem {
   }
 }
 
-const since = (from: number): number => performance.now() - from
-
 async function sessionTimes() {
   const [problem, highs] = [aSession(), await loadHighs()]
-  let from = performance.now()
+  const sinceFirst = counting()
   const first = firstPlan(problem)
-  const firstSessionMs = since(from)
-  from = performance.now()
+  const firstSessionMs = sinceFirst()
+  const sinceBest = counting()
   const programme = planProgramme(problem)
   const options = { output_flag: false, time_limit: 20, mip_rel_gap: 0.05 }
   const found = highs.solve(programme.text, options)
-  const bestSessionMs = since(from)
+  const bestSessionMs = sinceBest()
   const columns = found.Columns as Readonly<Record<string, { readonly Primal?: number }>>
   const best = programme.planOf((variable) => columns[variable]?.Primal ?? 0)
   const dragMs = time(() => conflictsOf(problem.frame, problem.tasks, first), 60)
@@ -119,13 +117,7 @@ function pictureMs(): number {
   })
   const look = () => groupPicture(centre.context, centre.instructor, 'Thursday', '2021-11-12')
   look()
-  return Math.max(
-    ...Array.from({ length: 5 }, () => {
-      const from = performance.now()
-      look()
-      return since(from)
-    }),
-  )
+  return Math.max(...Array.from({ length: 5 }, () => timed(look)))
 }
 
 export const planningTimes = async () => ({ ...(await sessionTimes()), pictureMs: pictureMs() })

@@ -12,15 +12,10 @@ import { materialOf } from '../../server/services/question-material'
 import { listRounds } from '../../server/services/question-rounds'
 import { saveWork } from '../../server/services/work-save'
 import { aCentre } from '../support/centre'
-import { time } from './boards'
+import { time, timed } from './clock'
 
 const GROUP = 20
 const ASKED_BEFORE = 200
-const timed = (work: () => unknown): number => {
-  const from = performance.now()
-  work()
-  return performance.now() - from
-}
 
 /** The six-circuit board of the demo in dead tests, a group of twenty, 200 answers of each; ms. */
 export function questionTimes(): {

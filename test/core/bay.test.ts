@@ -54,6 +54,18 @@ describe('a sound bay', () => {
       if (part.kind === 'device' && part.residual)
         expect(watchDevice(part, solved).residualA).toBeLessThan(1e-5)
   })
+  it('finds what is put into it by its own name, though the same place held something else before', () => {
+    const put = (name: string) =>
+      solveBay(rig, workingState(rig), {
+        add: [{ kind: 'impedance', name, from: 'c1p1.L', to: 'c1p1.E', ohm: { re: 23_000, im: 0 } }],
+      })
+    for (const name of ['hand', 'meter']) {
+      const solved = put(name)
+      if (!solved.ok) throw new Error(solved.name)
+      // 230 V over 23 kΩ.
+      expect(magnitude(solved.ampere(name))).toBeCloseTo(0.01, 4)
+    }
+  })
   it('trips one device when its test button is held, and only its half goes dark', () => {
     const { happenings } = run(rig, lightOn, plugIn('c1p1'), { kind: 'test', part: 'b1rcdB' })
     expect(tripped(happenings)).toEqual(['b1rcdB residual'])

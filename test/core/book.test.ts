@@ -17,7 +17,7 @@ import { bookDifferences } from '#words/library/differences'
 import { tablesOf } from '#words/library/tables'
 import { HISTORY, askedOn } from '#words/library/history'
 import { searchLibrary } from '#words/library/search'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 import { aTask, anExercise, around, RULES } from '../support/task'
 
 const change = (parts: Partial<BookChange>): BookChange => ({

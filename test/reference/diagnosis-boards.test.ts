@@ -9,7 +9,7 @@ import { assignmentOf, designOf } from '#core/exercise/assignment'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
 import { predict, predictAll } from '#core/testing/expected/predict'
 import { testsOf } from '#core/testing/plan/schedule'
-import { aBoardOf } from '../bench/boards'
+import { aBoardOf } from '../support/board-of'
 import { diagnosePlanted, plantedOne } from '../bench/diagnosis'
 
 const assignment = assignmentOf(aBoardOf(6))

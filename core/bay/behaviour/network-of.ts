@@ -149,7 +149,7 @@ export function runInsulation(run: string, wires: readonly Wire[], parts: PartIn
     }))
 }
 
-/** Plans of rigs that have been solved, by the joints of what was added. */
+/** Plans of rigs that have been solved, by the names and joints of what was added. */
 const plans = new WeakMap<Rig, Map<string, Plan>>()
 
 /** The bay solved in this state; the plan of elimination is kept for the rig. */
@@ -161,7 +161,7 @@ export function solveBay(
   const network = networkOf(rig, state, { ...MAINS, ...options })
   const kept = plans.get(rig) ?? new Map<string, Plan>()
   plans.set(rig, kept)
-  const key = (options.add ?? []).map(({ kind, from, to }) => `${kind} ${from} ${to}`).join('|')
+  const key = (options.add ?? []).map(({ kind, name, from, to }) => `${name} ${kind} ${from} ${to}`).join('|')
   const plan = kept.get(key) ?? planFor(network.elements)
   kept.set(key, plan)
   return solve(network, plan)

@@ -26,6 +26,8 @@ export interface Plan {
   /** For each pair of those neighbours, in the order of two nested loops, the edge between them. */
   readonly pairStart: Int32Array
   readonly pair: Int32Array
+  /** Where each element stands in the list. */
+  readonly placeOf: ReadonlyMap<string, number>
   /** A name that two elements share, which no network may have. */
   readonly doubled: string | null
 }
@@ -51,7 +53,7 @@ export function planFor(elements: readonly Element[]): Plan {
     nodes,
     edgeOf,
     edgeCount: graph.edgeCount,
-    doubled: doubledName(elements),
+    ...placesOf(elements),
     from: Int32Array.from(elements, ({ from }) => rank[place.get(from)!]!),
     to: Int32Array.from(elements, ({ to }) => rank[place.get(to)!]!),
     indexOf: new Map(nodes.map((name, i) => [name, i])),
@@ -123,13 +125,14 @@ function orderOf(graph: JointGraph): {
   return { order, steps }
 }
 
-function doubledName(elements: readonly Element[]): string | null {
-  const names = new Set<string>()
-  for (const { name } of elements) {
-    if (names.has(name)) return name
-    names.add(name)
+function placesOf(elements: readonly Element[]): Pick<Plan, 'placeOf' | 'doubled'> {
+  const placeOf = new Map<string, number>()
+  let doubled: string | null = null
+  for (const [i, { name }] of elements.entries()) {
+    if (placeOf.has(name)) doubled ??= name
+    placeOf.set(name, i)
   }
-  return null
+  return { placeOf, doubled }
 }
 
 /** Lists of different lengths one behind the other, with where each begins. */

@@ -97,7 +97,7 @@ function told(
   stamped: Stamped,
   voltages: Voltages,
 ): Solved | Unsolved {
-  const { nodes, indexOf } = plan
+  const { nodes, indexOf, placeOf } = plan
   const { vRe, vIm, hasAdrift } = voltages
   const adrift = nodes.findIndex((_, k) => !Number.isFinite(vRe[k]! + vIm[k]!))
   if (adrift >= 0) return { ok: false, reason: 'notANumber', name: nodes[adrift]! }
@@ -108,7 +108,6 @@ function told(
     return { ok: false, reason: 'driven', name: [...floatingNodes(elements)][0] ?? nodes[0]! }
   // Spare terminals float in every bay; few ask which.
   let floating: ReadonlySet<string> | undefined
-  let places: Map<string, number> | undefined
   return {
     ok: true,
     residualA,
@@ -120,8 +119,7 @@ function told(
       return k === undefined ? ZERO : { re: vRe[k]!, im: vIm[k]! }
     },
     ampere: (name) => {
-      places ??= new Map(elements.map((element, i) => [element.name, i]))
-      const i = places.get(name)
+      const i = placeOf.get(name)
       return i === undefined ? ZERO : { re: iRe[i]!, im: iIm[i]! }
     },
   }
