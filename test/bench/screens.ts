@@ -3,42 +3,9 @@
 import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test'
 import { DEMO_PASSWORD } from '../../demo/story'
 import { report } from './report'
+import { medianOfQuiet } from './rounds'
 
-/** A processor four times slower than one that walks the loop below in the reference time. */
-const SLOWER = 4
-const REFERENCE_MS = 50
-const STEPS = 3e7
 const LIMITS = { readyMs: 1500, taskMs: 50, firstScriptKB: 150, furtherScriptKB: 120, growth: 0.2 }
-
-/** How long the machine takes for the loop just now, ms: a shared one is not equally quick at all times. */
-function loopMs(): number {
-  const from = performance.now()
-  let sum = 0
-  for (let i = 0; i < STEPS; i += 1) sum += i % 7
-  return sum > 0 ? performance.now() - from : Infinity
-}
-const paceMs = (): number => Math.min(loopMs(), loopMs())
-/** What it is to be slowed down by, so that the page sees the same processor whenever it is measured. */
-const slowing = (pace: number): number => Math.max(1, (SLOWER * REFERENCE_MS) / pace)
-
-const ROUNDS = 5
-const MOST_ROUNDS = 8
-/** A round in which the machine's own pace has changed by more than this measures the machine: it is made again. */
-const SAME_PACE = 0.2
-
-/** Median of the rounds of one pace; of all where the machine does not come to rest. */
-async function median(round: (rate: number) => Promise<number>): Promise<number> {
-  const all: number[] = []
-  const steady: number[] = []
-  while (steady.length < ROUNDS && all.length < MOST_ROUNDS) {
-    const before = paceMs()
-    const ms = await round(slowing(before))
-    all.push(ms)
-    if (Math.abs(paceMs() / before - 1) <= SAME_PACE) steady.push(ms)
-  }
-  const counted = (steady.length < ROUNDS ? all : steady).sort((a, b) => a - b)
-  return counted[Math.floor(counted.length / 2)]!
-}
 
 interface Screen {
   readonly page: Page
@@ -58,7 +25,7 @@ async function screenOf(browser: Browser, base: string, rate: number, number?: s
 /** From the address to the mark that somebody can work with, ms; scripts that came, kB brotli. */
 async function readyAt(browser: Browser, base: string, [number, path, mark]: View) {
   let scripts = new Map<string, number>()
-  const ms = await median(async (rate) => {
+  const ms = await medianOfQuiet(async (rate) => {
     const { page } = await screenOf(browser, base, rate, number || undefined)
     scripts = new Map()
     const ahead = new Map<string, number>()
@@ -116,7 +83,7 @@ const longestTask = (
   [number, path, mark]: View,
   work: Work,
 ): Promise<number> =>
-  median(async (rate) => {
+  medianOfQuiet(async (rate) => {
     const { page } = await screenOf(browser, base, rate, number)
     await page.goto(path)
     await page.locator(mark).first().waitFor()
