@@ -6,8 +6,10 @@ import * as inPlace from './worker'
 type Heavy = typeof inPlace
 type Name = keyof Heavy
 
-/** Two cores: one thread beside the server's own. */
-const MOST_THREADS = 1
+/** What a page waits for has a thread of its own: a board that is laid out for ten seconds does not hold it up. */
+const SHORT: ReadonlySet<Name> = new Set<Name>(['expectedOf'])
+/** A thread that has run before is several times as quick, ms. */
+const KEPT_FOR_MS = 120_000
 /** So many may wait; more than that is told to come back. */
 const MOST_WAITING = 60
 
@@ -16,7 +18,21 @@ const MOST_WAITING = 60
  * done in place.
  */
 const workerFile = join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
-let pool: Piscina | undefined
+const pools: { [S in 'short' | 'long']?: Piscina } = {}
+
+/** One thread each; undefined where the server has not been built. */
+function poolFor(name: Name): Piscina | undefined {
+  const which = SHORT.has(name) ? 'short' : 'long'
+  if (!pools[which] && existsSync(workerFile))
+    pools[which] = new Piscina({
+      filename: workerFile,
+      minThreads: 0,
+      maxThreads: 1,
+      maxQueue: MOST_WAITING,
+      idleTimeout: which === 'short' ? KEPT_FOR_MS : 0,
+    })
+  return pools[which]
+}
 
 /**
  * Runs one of the heavy functions away from the server's thread, for as long as somebody waits for it: what is
@@ -30,13 +46,7 @@ export async function heavy<N extends Name>(
 ): Promise<Awaited<ReturnType<Heavy[N]>>> {
   type Result = Awaited<ReturnType<Heavy[N]>>
   signal?.throwIfAborted()
-  if (!pool && existsSync(workerFile))
-    pool = new Piscina({
-      filename: workerFile,
-      minThreads: 0,
-      maxThreads: MOST_THREADS,
-      maxQueue: MOST_WAITING,
-    })
+  const pool = poolFor(name)
   if (!pool) return (inPlace[name] as unknown as (...given: Parameters<Heavy[N]>) => Result)(...args)
   return pool.run({ name, args }, { name: 'run', signal }) as Promise<Result>
 }

@@ -16,6 +16,7 @@ import { PROBLEMS } from '#words/problems'
 import { validate } from '#schemas/validate'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
+import { readyBeside } from '../services/group-ready'
 import { Problem } from '../services/problem'
 import { log } from './log'
 import { tellNews } from './news'
@@ -107,6 +108,19 @@ export function api<S extends TSchema>(
     return run({ ...call, context: { ...call.context, session }, actor })
   })
 }
+
+/**
+ * A route about one sheet that is marked beside those of its group: their bays are worked out before, away from the
+ * server’s thread.
+ */
+export const apiBeside = <S extends TSchema>(
+  schema: S | undefined,
+  run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
+) =>
+  api(schema, async (call) => {
+    await readyBeside(call.context, call.actor, idOf(call.event))
+    return run(call)
+  })
 
 /** The number in the route, such as the 7 of `/attempts/7`. */
 export function idOf(event: H3Event): number {

@@ -131,7 +131,8 @@ const statementsOf = (db: Database) => ({
 
 const occasionStatements = (db: Database) => ({
   released: db.prepare<[number], DecidedRow>(
-    `${DECIDED} AND a.person_id = ? AND a.stage = 'released' ORDER BY d.id`,
+    // By the person: nearly every attempt of a centre is released.
+    `${DECIDED} AND a.person_id = ? AND +a.stage = 'released' ORDER BY d.id`,
   ),
   ofPerson: db.prepare<[number], DecidedRow>(`${DECIDED} AND a.person_id = ? ORDER BY d.id`),
   byCohort: db.prepare<[string], DecidedRow>(

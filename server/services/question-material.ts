@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises'
 import { LRUCache } from 'lru-cache'
 import { designOf } from '#core/exercise/assignment'
 import { judgeIsolation } from '#core/isolation/judge'
@@ -11,8 +12,9 @@ import type { Attempt } from '../repos/attempts'
 import type { Context } from './context'
 import { heavy } from '../heavy/pool'
 import { assignmentFor } from './assignment'
+import { besideOf } from './group-ready'
 import { markedOf } from './marked'
-import { bayOf } from './test-sheet'
+import { bayOf, keepBays } from './test-sheet'
 
 type Repos = Pick<Context, 'repos'>
 const MOST_ERRORS = 12
@@ -124,6 +126,31 @@ export function questionsAbout(context: Repos, attempt: Attempt): readonly Quest
 /** Questions about a job where they have been made: a list of a group waits for none. */
 export const knownQuestions = (context: Repos, attempt: Attempt): readonly Question[] | undefined =>
   questionsKept(context).get(`${versionOf(attempt)} latest`)
+
+/** Jobs whose questions are being made. */
+const MAKING = new WeakMap<Context['repos']['attempts'], Promise<void>>()
+
+/**
+ * Has the questions about these jobs made, one job after the other, so that everybody else gets in between; what goes
+ * wrong is tried again at the next look. Two who look at once wait for the same.
+ */
+export function readyQuestions({ repos }: Repos, attempts: readonly Attempt[]): Promise<void> {
+  const running = MAKING.get(repos.attempts)
+  if (running) return running
+  const make = async () => {
+    for (const attempt of attempts) {
+      if (knownQuestions({ repos }, attempt)) continue
+      await keepBays({ repos }, besideOf({ repos }, attempt))
+      questionsAbout({ repos }, attempt)
+      await setImmediate()
+    }
+  }
+  const making = make()
+    .catch(() => undefined)
+    .finally(() => MAKING.delete(repos.attempts))
+  MAKING.set(repos.attempts, making)
+  return making
+}
 
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */
 export async function whatIfAbout(context: Context, attempt: Attempt): Promise<readonly Question[]> {

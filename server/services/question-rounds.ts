@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises'
 import { criteriaOf } from '#core/assessment/outcomes/framework'
 import type { Exercise } from '#core/exercise/exercise'
 import type { Stage } from '#core/exercise/attempt/stages'
@@ -16,7 +17,7 @@ import { Problem } from './problem'
 import { groupsOf } from './kept-marks'
 import { bookOf } from '#core/regulations/book/book'
 import { asInBook, bankOf, questionOf } from './question-bank'
-import { knownQuestions, questionsAbout, whatIfAbout } from './question-material'
+import { knownQuestions, questionsAbout, readyQuestions, whatIfAbout } from './question-material'
 import { answersOf, answersOfGroup, knowingOf } from './question-standing'
 
 /** What the hands are doing at a stage. */
@@ -29,43 +30,59 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
   decided: 'fault',
   released: 'fault',
 }
-/** So long questions about their own jobs are made for a list, ms; for the rest those that are there are taken. */
+/** So long a list waits for questions about their own jobs, ms; for the rest those that are there are taken. */
 const MAKING_MS = 40
 /** So many stand on one page without a group being chosen. */
 const MOST_AT_ONCE = 60
-/** Everybody of one group who is at work, or of all where they are few, by exercise and bay, and what to ask each of them first. */
-export function listRounds(context: Context, actor: Person, wanted: string | null = null): AskList {
-  allow(actor, 'question.ask')
-  const { repos, now } = context
+/** Who is looked at: everybody of one group who is at work, or of all where they are few. */
+export function groupLooked({ repos }: Context, actor: Person, wanted: string | null = null) {
   const atWork = repos.attempts.groupsAtWork().filter(({ cohort }) => seesGroup(actor, cohort))
   const cohorts = [...new Set(atWork.map(({ cohort }) => cohort))]
   const isFew = atWork.reduce((sum, { n }) => sum + n, 0) <= MOST_AT_ONCE
   const usual = isFew ? '' : (cohorts[0] ?? '')
   const cohort = wanted !== null && cohorts.includes(wanted) ? wanted : usual
   const attempts = repos.attempts.atWork(cohort || null).filter((attempt) => seesGroup(actor, attempt.cohort))
+  return { cohorts: isFew && cohorts.length > 1 ? ['', ...cohorts] : cohorts, cohort, attempts }
+}
+
+/** By exercise and bay, and what to ask each of them first; about their own jobs as soon as it has been made. */
+export async function listRounds(
+  context: Context,
+  actor: Person,
+  wanted: string | null = null,
+): Promise<AskList> {
+  allow(actor, 'question.ask')
+  const looked = groupLooked(context, actor, wanted)
+  await Promise.race([readyQuestions(context, looked.attempts), setTimeout(MAKING_MS)])
+  return roundsAsMade(context, looked)
+}
+
+/** With the questions that have been made by now. */
+export function roundsAsMade(
+  context: Context,
+  { cohorts, cohort, attempts }: ReturnType<typeof groupLooked>,
+): AskList {
+  const { repos, now } = context
   const counts = repos.questions.counts(attempts.map(({ id }) => id))
   const bank = bankOf(context)
-  const present = new Set(attempts.map((attempt) => attempt.cohort))
-  const answers = new Map([...present].map((one) => [one, answersOfGroup(context, one)]))
+  const groups = new Set(attempts.map((attempt) => attempt.cohort))
+  const answers = new Map([...groups].map((one) => [one, answersOfGroup(context, one)]))
   const exerciseOf = repos.exercises.lookup()
-  const until = performance.now() + MAKING_MS
   const heads = [...groupsOf(attempts)].flatMap((group) => {
     const { exercise } = exerciseOf(group[0]!.exerciseId)
     const general = inEdition(bank, exercise)
     return group.map((attempt) => {
-      const moment = MOMENT_OF[attempt.stage]
       const known = knowingOf(attempt, group, answers.get(attempt.cohort)!, now)
-      const isInTime = performance.now() < until
-      const about = knownQuestions(context, attempt) ?? (isInTime ? questionsAbout(context, attempt) : [])
+      const about = inEdition(knownQuestions(context, attempt) ?? [], exercise)
       const [first] = questionsNow(
-        [...inEdition(about, exercise), ...general],
-        { ...known, moment },
+        [...about, ...general],
+        { ...known, moment: MOMENT_OF[attempt.stage] },
         String(attempt.personId),
       )
       return { ...headOf(attempt, exercise, counts), next: first?.question.text ?? '' }
     })
   })
-  return { cohorts: isFew && cohorts.length > 1 ? ['', ...cohorts] : cohorts, cohort, heads }
+  return { cohorts, cohort, heads }
 }
 
 const inEdition = (

@@ -13,6 +13,7 @@ import type { BoardView, CircuitHead } from '#schemas/schedule-views'
 import { wayWords } from '#words/names'
 import { setupWords } from '#words/test-setup'
 import type { Attempt } from '../repos/attempts'
+import { heavy } from '../heavy/pool'
 import { assignmentFor } from './assignment'
 import type { Context } from './context'
 import { Problem } from './problem'
@@ -25,16 +26,52 @@ const BAYS = new LRUCache<string, { readonly bay: BayUnderTest | undefined }>({ 
 export const isWholeBoard = (context: Repos, attempt: Attempt): boolean =>
   assignmentFor(context, attempt).tests === WHOLE_BOARD
 
-/** The bay of an attempt under test; undefined where nothing is tested, or nothing could be built. */
-export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefined {
+/** What the bay of an attempt is made of, with the key under which it is kept. */
+function plansOf(context: Repos, attempt: Attempt) {
   const { edition, policy, book, installation, tests } = assignmentFor(context, attempt)
   const content = JSON.stringify([edition, policy, book, installation, tests, attempt.bay])
-  const key = createHash('sha256').update(content).digest('base64')
+  return {
+    assignment: { edition, policy, book, installation, tests },
+    name: `Bay ${attempt.bay}`,
+    key: createHash('sha256').update(content).digest('base64'),
+  }
+}
+
+/** The bay of an attempt under test; undefined where nothing is tested, or nothing could be built. */
+export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefined {
+  const { assignment, name, key } = plansOf(context, attempt)
   const known = BAYS.get(key)
   if (known) return known.bay
-  const bay = bayUnderTest({ edition, policy, book, installation, tests }, `Bay ${attempt.bay}`)
+  const bay = bayUnderTest(assignment, name)
   BAYS.set(key, { bay })
   return bay
+}
+
+/**
+ * Has these bays kept, what they should show worked out away from the server’s thread: for what asks for a whole group
+ * at once. One after the other, so that others get in between; ends with whoever asked for it.
+ */
+export async function keepBays(
+  context: Repos & Pick<Context, 'signal'>,
+  attempts: readonly Attempt[],
+): Promise<void> {
+  for (const plans of attempts.map((attempt) => plansOf(context, attempt))) {
+    context.signal?.throwIfAborted()
+    if (!BAYS.has(plans.key)) await (MAKING.get(plans.key) ?? makeAway(plans))
+  }
+}
+
+/** Bays that are being worked out; whoever wants one of them too waits for it. */
+const MAKING = new Map<string, Promise<void>>()
+
+function makeAway({ assignment, name, key }: ReturnType<typeof plansOf>): Promise<void> {
+  const make = async () => {
+    const expected = assignment.tests === null ? undefined : await heavy({}, 'expectedOf', assignment, name)
+    BAYS.set(key, { bay: bayUnderTest(assignment, name, expected) })
+  }
+  const making = make().finally(() => MAKING.delete(key))
+  MAKING.set(key, making)
+  return making
 }
 
 /** The bay to test, or a refusal where it has no design. */

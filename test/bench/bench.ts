@@ -185,7 +185,7 @@ report(
   LIMITS.compareMs,
 )
 
-const questions = questionTimes()
+const questions = await questionTimes()
 report('Questions about one job, every generator', questions.generatorsMs, 'ms', LIMITS.generatorsMs)
 report('What to ask now, a group of 20', questions.groupMs, 'ms', LIMITS.askGroupMs)
 report('What would happen if, at a six-circuit bay', questions.whatIfMs, 'ms', LIMITS.whatIfMs)

@@ -2,7 +2,7 @@ import { buildRig } from '../../bay/build/build'
 import type { Rig } from '../../bay/model/rig'
 import { designOf, type Assignment } from '../../exercise/assignment'
 import { WHOLE_BOARD } from '../../exercise/exercise'
-import { expectedReadings } from '../expected/expected'
+import { expectedReadings, type Expected } from '../expected/expected'
 import { circuitSchedule, scheduleOf } from '../plan/schedule'
 import type { JudgedBay } from './judge'
 
@@ -11,13 +11,18 @@ export interface BayUnderTest extends JudgedBay {
   readonly rig: Rig
 }
 
+/** What a bay under test is made of. */
+export type TestedAssignment = Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>
+
 /**
  * The bay of an assignment that is tested, whole or one circuit of it: built as designed, its schedule, and what each
- * test should show. Undefined where nothing is tested or a circuit has no design. Some milliseconds a circuit.
+ * test should show. Undefined where nothing is tested or a circuit has no design. Some milliseconds a circuit; a tenth
+ * of it where what the tests should show has been worked out elsewhere, in `expected`.
  */
 export function bayUnderTest(
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>,
+  assignment: TestedAssignment,
   name: string,
+  expected?: Expected,
 ): BayUnderTest | undefined {
   const { edition, policy, installation, tests } = assignment
   if (tests === null) return undefined
@@ -27,5 +32,6 @@ export function bayUnderTest(
   const rules = { edition, rcdTests: policy.residualTests ?? 'edition' }
   const schedule = tests === WHOLE_BOARD ? scheduleOf(rig, rules) : circuitSchedule(rig, rules, tests)
   const { arrangement } = installation.intake
-  return { rig, design, schedule, expected: expectedReadings(rig, design, schedule), edition, arrangement }
+  const shows = expected ?? expectedReadings(rig, design, schedule)
+  return { rig, design, schedule, expected: shows, edition, arrangement }
 }

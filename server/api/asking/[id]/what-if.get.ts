@@ -1,4 +1,4 @@
-import { api, idOf } from '~~/server/http/api'
+import { apiBeside, idOf } from '~~/server/http/api'
 import { showWhatIf } from '~~/server/services/question-rounds'
 
-export default api(undefined, ({ context, actor, event }) => showWhatIf(context, actor, idOf(event)))
+export default apiBeside(undefined, ({ context, actor, event }) => showWhatIf(context, actor, idOf(event)))

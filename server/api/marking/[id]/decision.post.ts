@@ -1,7 +1,7 @@
 import { DecisionRequest } from '#schemas/requests'
-import { api, idOf } from '~~/server/http/api'
+import { apiBeside, idOf } from '~~/server/http/api'
 import { decide } from '~~/server/services/marking'
 
-export default api(DecisionRequest, ({ context, actor, event, body }) =>
+export default apiBeside(DecisionRequest, ({ context, actor, event, body }) =>
   decide(context, actor, idOf(event), body),
 )

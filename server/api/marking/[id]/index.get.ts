@@ -1,4 +1,4 @@
-import { api, idOf } from '~~/server/http/api'
+import { apiBeside, idOf } from '~~/server/http/api'
 import { showMarking } from '~~/server/services/marking'
 
-export default api(undefined, ({ context, actor, event }) => showMarking(context, actor, idOf(event)))
+export default apiBeside(undefined, ({ context, actor, event }) => showMarking(context, actor, idOf(event)))
