@@ -33,11 +33,3 @@ export async function readyGroup(
   const { cohort } = groupShown(context, actor, exerciseId, wanted)
   await keepBays(context, context.repos.attempts.ofGroup(exerciseId, cohort))
 }
-
-/** The same for every group of somebody's own sheets that have been decided. */
-export async function readyOwn(context: Context, actor: Person): Promise<void> {
-  const decided = context.repos.attempts
-    .byPerson(actor.id)
-    .filter(({ stage }) => stage === 'decided' || stage === 'released')
-  for (const attempt of decided) await keepBays(context, besideOf(context, attempt))
-}

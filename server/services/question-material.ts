@@ -13,6 +13,7 @@ import type { Context } from './context'
 import { heavy } from '../heavy/pool'
 import { assignmentFor } from './assignment'
 import { besideOf } from './group-ready'
+import { groupsOf } from './kept-marks'
 import { markedOf } from './marked'
 import { bayOf, keepBays } from './test-sheet'
 
@@ -127,29 +128,20 @@ export function questionsAbout(context: Repos, attempt: Attempt): readonly Quest
 export const knownQuestions = (context: Repos, attempt: Attempt): readonly Question[] | undefined =>
   questionsKept(context).get(`${versionOf(attempt)} latest`)
 
-/** Jobs whose questions are being made. */
-const MAKING = new WeakMap<Context['repos']['attempts'], Promise<void>>()
-
 /**
- * Has the questions about these jobs made, one job after the other, so that everybody else gets in between; what goes
- * wrong is tried again at the next look. Two who look at once wait for the same.
+ * Has the questions about these jobs made, one job after the other, so that everybody else gets in between. What goes
+ * wrong is tried again by whoever asks next.
  */
-export function readyQuestions({ repos }: Repos, attempts: readonly Attempt[]): Promise<void> {
-  const running = MAKING.get(repos.attempts)
-  if (running) return running
-  const make = async () => {
-    for (const attempt of attempts) {
-      if (knownQuestions({ repos }, attempt)) continue
-      await keepBays({ repos }, besideOf({ repos }, attempt))
-      questionsAbout({ repos }, attempt)
+export async function readyQuestions({ repos }: Repos, attempts: readonly Attempt[]): Promise<void> {
+  const isMade = (attempt: Attempt) => knownQuestions({ repos }, attempt) !== undefined
+  for (const group of groupsOf(attempts.filter((attempt) => !isMade(attempt)))) {
+    await keepBays({ repos }, besideOf({ repos }, group[0]!))
+    for (const attempt of group) {
+      // Somebody else may have had it made meanwhile.
+      if (!isMade(attempt)) questionsAbout({ repos }, attempt)
       await setImmediate()
     }
   }
-  const making = make()
-    .catch(() => undefined)
-    .finally(() => MAKING.delete(repos.attempts))
-  MAKING.set(repos.attempts, making)
-  return making
 }
 
 /** What would happen if, computed away from the server’s thread; kept with what the bay is made of. */

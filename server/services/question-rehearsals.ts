@@ -5,6 +5,7 @@ import { TOPICS, type Topic } from '#core/questions/topics'
 import { answerWords, whyWords } from '#words/questions/labels'
 import type { RehearsalAnswer, RehearsalQuestion, RehearsalView } from '#schemas/question-views'
 import type { RehearsalBody } from '#schemas/questions'
+import type { Attempt } from '../repos/attempts'
 import type { Person } from '../repos/people'
 import { allow } from './access'
 import type { Context } from './context'
@@ -13,19 +14,23 @@ import { bookOf } from '#core/regulations/book/book'
 import { PRESENT_EDITION } from '#core/regulations/editions'
 import { changesInForce } from './book-in-force'
 import { asInBook, bankOf } from './question-bank'
-import { questionsAbout } from './question-material'
+import { questionsAbout, readyQuestions } from './question-material'
 
 const RECALL: Readonly<Record<Rating, Recall>> = { right: 'good', half: 'helped', wrong: 'lost' }
 /** Wanted instead of one topic. */
 export type Wanted = Topic | 'myths' | 'job' | 'all'
 
+/** The answers of a design are told when it has been handed in, and readings when they have been decided. */
+const decidedJobs = ({ repos }: Context, actor: Person): Attempt[] =>
+  repos.attempts.byPerson(actor.id).filter(({ stage }) => stage === 'decided' || stage === 'released')
+
+/** Has the questions about somebody's own jobs made, before they are asked for together. */
+export const readyRehearsal = (context: Context, actor: Person): Promise<void> =>
+  readyQuestions(context, decidedJobs(context, actor))
+
 /** Everything that this person may rehearse: the bank without what is kept for assessment, and their own jobs. */
 function questionsFor(context: Context, actor: Person): Question[] {
-  const jobs = context.repos.attempts
-    .byPerson(actor.id)
-    // The answers of a design are told when it has been handed in, and readings when they have been decided.
-    .filter(({ stage }) => stage === 'decided' || stage === 'released')
-    .flatMap((attempt) => questionsAbout(context, attempt))
+  const jobs = decidedJobs(context, actor).flatMap((attempt) => questionsAbout(context, attempt))
   const book = bookOf(PRESENT_EDITION, changesInForce(context))
   return [
     ...asInBook(

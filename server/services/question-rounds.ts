@@ -53,7 +53,9 @@ export async function listRounds(
 ): Promise<AskList> {
   allow(actor, 'question.ask')
   const looked = groupLooked(context, actor, wanted)
-  await Promise.race([readyQuestions(context, looked.attempts), setTimeout(MAKING_MS)])
+  // What takes longer goes on for the next look, which also tries again what went wrong.
+  const making = readyQuestions(context, looked.attempts).catch(() => undefined)
+  await Promise.race([making, setTimeout(MAKING_MS)])
   return roundsAsMade(context, looked)
 }
 

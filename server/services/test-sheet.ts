@@ -69,7 +69,10 @@ function makeAway({ assignment, name, key }: ReturnType<typeof plansOf>): Promis
     const expected = assignment.tests === null ? undefined : await heavy({}, 'expectedOf', assignment, name)
     BAYS.set(key, { bay: bayUnderTest(assignment, name, expected) })
   }
-  const making = make().finally(() => MAKING.delete(key))
+  // Where the thread has failed, or too much waits for it, whoever needs the bay works it out in place.
+  const making = make()
+    .catch(() => undefined)
+    .finally(() => MAKING.delete(key))
   MAKING.set(key, making)
   return making
 }

@@ -1,13 +1,12 @@
 import { getQuery } from 'h3'
 import { TOPICS } from '#core/questions/topics'
 import { api } from '~~/server/http/api'
-import { readyOwn } from '~~/server/services/group-ready'
-import { showRehearsal, type Wanted } from '~~/server/services/question-rehearsals'
+import { readyRehearsal, showRehearsal, type Wanted } from '~~/server/services/question-rehearsals'
 
 const WANTED: readonly string[] = ['all', 'myths', 'job', ...TOPICS]
 
 export default api(undefined, async ({ context, actor, event }) => {
-  await readyOwn(context, actor)
+  await readyRehearsal(context, actor)
   const asked = String(getQuery(event).topic ?? 'all')
   return showRehearsal(context, actor, (WANTED.includes(asked) ? asked : 'all') as Wanted)
 })
