@@ -1,6 +1,6 @@
 /* Safe isolation on the server: rehearsals that give nothing away, observations that lose nothing, signatures,
    locks, permits, the record. */
-import { beforeEach, describe, expect, test } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { actField } from '#core/isolation/observation'
 import type { Act, ActKind } from '#core/isolation/model/act'
 import { SCENARIO_CODES } from '#core/isolation/trainer/scenarios/scenarios'
@@ -27,9 +27,13 @@ import { aCentre, type Centre } from '../support/centre'
 import { refusal } from '../support/refusal'
 
 let centre: Centre
-beforeEach(async () => {
+/** Made once: a hash takes a while on purpose. */
+let hash = ''
+beforeAll(async () => {
+  hash = await hashPassword('2468')
+})
+beforeEach(() => {
   centre = aCentre()
-  const hash = await hashPassword('2468')
   for (const person of centre.repos.people.all())
     centre.repos.locks.setPin(person.id, hash, centre.context.now)
 })

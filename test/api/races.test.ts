@@ -1,5 +1,5 @@
 /* Two at once: what is decided, signed or handed back is what stood there when it was written, however long a PIN took to prove. */
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { actField } from '#core/isolation/observation'
 import {
   listObservations,
@@ -26,13 +26,21 @@ const PASSWORD = 'tram-depot-14'
 const PIN = '2468'
 let centre: Centre
 
-beforeEach(async () => {
+/** Made once: a hash takes a while on purpose. */
+let hashes: { readonly password: string; readonly pin: string }
+beforeAll(async () => {
+  const { repos, context, assessor } = aCentre()
+  const password = await hashPassword(PASSWORD)
+  repos.people.setPassword(assessor.id, password, false)
+  await choosePin(context, assessor, PASSWORD, PIN)
+  hashes = { password, pin: repos.locks.pinHash(assessor.id)! }
+})
+beforeEach(() => {
   centre = aCentre()
-  const hash = await hashPassword(PASSWORD)
-  for (const person of [centre.apprentice, centre.assessor, centre.instructor])
-    centre.repos.people.setPassword(person.id, hash, false)
-  for (const person of [centre.apprentice, centre.assessor])
-    await choosePin(centre.context, person, PASSWORD, PIN)
+  const { repos, apprentice, assessor, instructor } = centre
+  for (const person of [apprentice, assessor, instructor])
+    repos.people.setPassword(person.id, hashes.password, false)
+  for (const person of [apprentice, assessor]) repos.locks.setPin(person.id, hashes.pin, NOW)
 })
 
 const HEAD = { bay: '3', circuit: 'Sockets', level: 'first', phases: '1' }
