@@ -3,7 +3,7 @@ import { possibleFaults } from '#core/bay/faults/catalogue'
 import type { FaultKind, Place } from '#core/bay/faults/fault'
 import type { Rig } from '#core/bay/model/rig'
 import { diagnose } from '#core/testing/diagnosis/diagnose'
-import { predictAll } from '#core/testing/expected/predict'
+import { predictAll, type Outcomes } from '#core/testing/expected/predict'
 import { testsOf } from '#core/testing/plan/schedule'
 import { counting } from './clock'
 
@@ -15,23 +15,39 @@ export interface Planted {
   readonly rank: number | null
 }
 
-/** Every so many planted faults of a bay, each with the whole sheet that it makes; those that no reading shows left out. */
+interface Fault {
+  readonly kind: FaultKind
+  readonly place: Place
+}
+interface Sheet extends Fault {
+  readonly outcomes: Outcomes
+}
+type Tests = ReturnType<typeof testsOf>
+const sheetOf = (rig: Rig, { kind, place }: Fault, tests: Tests): Sheet => ({
+  kind,
+  place,
+  outcomes: predictAll(kind.apply(rig, place), tests),
+})
+
+/**
+ * Every so many planted faults of a bay, each with the whole sheet that it makes; those that no reading shows left out.
+ * All sheets are taken before the first is looked at, so that what they leave behind is not cleared away on its time.
+ */
 export function diagnosePlanted(rig: Rig, every = 1, pairs = false): Planted[] {
   const tests = testsOf(rig).filter(({ kind }) => kind !== 'r2Long')
-  return possibleFaults(rig)
+  const sheets = possibleFaults(rig)
     .filter((_, i) => i % every === 0)
-    .flatMap(({ kind, place }) => plantedOne(rig, { kind, place }, tests, pairs))
+    .map((fault) => sheetOf(rig, fault, tests))
+  return sheets.flatMap((sheet) => diagnoseOne(rig, sheet, pairs))
 }
 
-export function plantedOne(
-  rig: Rig,
-  { kind, place }: { readonly kind: FaultKind; readonly place: Place },
-  tests: ReturnType<typeof testsOf>,
-  pairs: boolean,
-): Planted[] {
-  const sheet = predictAll(kind.apply(rig, place), tests)
+/** One planted fault; none where no reading shows it. */
+export const plantedOne = (rig: Rig, fault: Fault, tests: Tests): Planted[] =>
+  diagnoseOne(rig, sheetOf(rig, fault, tests), false)
+
+function diagnoseOne(rig: Rig, { kind, place, outcomes }: Sheet, pairs: boolean): Planted[] {
   const since = counting()
-  const { odd, candidates } = diagnose(rig, sheet, { pairs })
+  const { odd, candidates } = diagnose(rig, outcomes, { pairs })
   const ms = since()
   if (odd.length === 0) return []
   const isIt = ({ hypothesis, elsewhere }: (typeof candidates)[number]) =>

@@ -43,7 +43,7 @@ describe('a neutral that touches earth', () => {
   })
   it('is named first, or beside the neutral trapped at the same place, which reads alike', () => {
     for (const { kind, place } of shorts) {
-      const { rank } = plantedOne(rig, { kind, place }, tests, false)[0]!
+      const { rank } = plantedOne(rig, { kind, place }, tests)[0]!
       expect(rank, `${kind.code} at ${place.key}`).toBeLessThanOrEqual(3)
       expect(rank).not.toBeNull()
     }
