@@ -31,13 +31,22 @@ export const besideAll = ({ repos }: Pick<Context, 'repos'>, group: readonly Att
   inspections: repos.inspections.ofAttempts(group.map(({ id }) => id)),
 })
 
+/** What marks belong to: the sheet and what was inspected of it. */
+const versionOf = ({ version, stage }: Attempt, inspection: StoredInspection | undefined): string =>
+  `${version} ${stage} ${inspection?.version ?? 0}`
+
+/** Are the marks of this attempt kept as it stands? */
+export const isMarkKept = ({ repos }: Pick<Context, 'repos'>, attempt: Attempt): boolean =>
+  MARKED.get(repos.attempts)?.get(attempt.id)?.version ===
+  versionOf(attempt, repos.inspections.byAttempt(attempt.id))
+
 /** The attempt as it is marked without any assessor's word; `beside` where a group is marked at once. */
 export function markedOf(context: Pick<Context, 'repos'>, attempt: Attempt, beside?: Beside): Marked {
   const { repos } = context
   const known = MARKED.get(repos.attempts) ?? new LRUCache({ max: MOST })
   MARKED.set(repos.attempts, known)
   const inspection = beside ? beside.inspections.get(attempt.id) : repos.inspections.byAttempt(attempt.id)
-  const version = `${attempt.version} ${attempt.stage} ${inspection?.version ?? 0}`
+  const version = versionOf(attempt, inspection)
   const before = known.get(attempt.id)
   if (before?.version === version) return before.marked
   const group = beside?.group ?? repos.attempts.ofGroup(attempt.exerciseId, attempt.cohort)

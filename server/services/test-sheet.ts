@@ -1,9 +1,10 @@
 import { createHash, createHmac } from 'node:crypto'
 import { LRUCache } from 'lru-cache'
 import { indexParts } from '#core/bay/model/terminals'
+import { assignmentOf } from '#core/exercise/assignment'
 import { WHOLE_BOARD } from '#core/exercise/exercise'
 import { DEVICES } from '#core/regulations/devices'
-import { bayUnderTest, type BayUnderTest } from '#core/testing/judge/bay-under-test'
+import { bayUnderTest, type BayUnderTest, type TestedAssignment } from '#core/testing/judge/bay-under-test'
 import { judgeReadings, type JudgedSheet, type ReadingMark } from '#core/testing/judge/judge'
 import { isDead } from '#core/testing/kinds/kinds'
 import { askedAsMeasured } from '#core/testing/plan/schedule'
@@ -26,20 +27,19 @@ const BAYS = new LRUCache<string, { readonly bay: BayUnderTest | undefined }>({ 
 export const isWholeBoard = (context: Repos, attempt: Attempt): boolean =>
   assignmentFor(context, attempt).tests === WHOLE_BOARD
 
-/** What the bay of an attempt is made of, with the key under which it is kept. */
-function plansOf(context: Repos, attempt: Attempt) {
-  const { edition, policy, book, installation, tests } = assignmentFor(context, attempt)
-  const content = JSON.stringify([edition, policy, book, installation, tests, attempt.bay])
+/** What a bay of this number is made of, with the key under which it is kept. */
+function plansOf({ edition, policy, book, installation, tests }: TestedAssignment, bay: number) {
+  const content = JSON.stringify([edition, policy, book, installation, tests, bay])
   return {
     assignment: { edition, policy, book, installation, tests },
-    name: `Bay ${attempt.bay}`,
+    name: `Bay ${bay}`,
     key: createHash('sha256').update(content).digest('base64'),
   }
 }
 
 /** The bay of an attempt under test; undefined where nothing is tested, or nothing could be built. */
 export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefined {
-  const { assignment, name, key } = plansOf(context, attempt)
+  const { assignment, name, key } = plansOf(assignmentFor(context, attempt), attempt.bay)
   const known = BAYS.get(key)
   if (known) return known.bay
   const bay = bayUnderTest(assignment, name)
@@ -49,16 +49,21 @@ export function bayOf(context: Repos, attempt: Attempt): BayUnderTest | undefine
 
 /**
  * Has these bays kept, what they should show worked out away from the server’s thread: for what asks for a whole group
- * at once. One after the other, so that others get in between; ends with whoever asked for it.
+ * at once. One after the other, so that others get in between. Goes on when whoever asked has left: the next one finds
+ * them, and what they handed in is handed in.
  */
-export async function keepBays(
-  context: Repos & Pick<Context, 'signal'>,
-  attempts: readonly Attempt[],
-): Promise<void> {
-  for (const plans of attempts.map((attempt) => plansOf(context, attempt))) {
-    context.signal?.throwIfAborted()
-    if (!BAYS.has(plans.key)) await (MAKING.get(plans.key) ?? makeAway(plans))
-  }
+export async function keepBays({ repos }: Repos, attempts: readonly Attempt[]): Promise<void> {
+  // Of a group there is one.
+  const exercises = new Map(
+    [...new Set(attempts.map(({ exerciseId }) => exerciseId))].map((id) => [
+      id,
+      repos.exercises.byId(id)!.exercise,
+    ]),
+  )
+  const all = attempts.map(({ exerciseId, installation, bay }) =>
+    plansOf(assignmentOf(exercises.get(exerciseId)!, installation), bay),
+  )
+  for (const plans of all) if (!BAYS.has(plans.key)) await (MAKING.get(plans.key) ?? makeAway(plans))
 }
 
 /** Bays that are being worked out; whoever wants one of them too waits for it. */

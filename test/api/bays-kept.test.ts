@@ -91,17 +91,6 @@ describe('a bay that is kept', () => {
     await keepBays(centre.context, sheets)
     expect(thread.asked.toSorted()).toEqual(sheets.map(({ bay }) => `expectedOf Bay ${bay}`).toSorted())
   })
-  it('is not gone on with for somebody who has left; who still waits for it has it', async () => {
-    thread.isHeld = true
-    const left = new AbortController()
-    const leaving = keepBays({ ...centre.context, signal: left.signal }, sheets)
-    const staying = keepBays(centre.context, sheets.slice(0, 1))
-    left.abort()
-    const refused = expect(leaving).rejects.toMatchObject({ name: 'AbortError' })
-    await answerAll()
-    await Promise.all([refused, staying])
-    expect(thread.asked).toEqual([`expectedOf Bay ${first().bay}`])
-  })
   it('is tried again where the thread has failed', async () => {
     thread.isFull = true
     await keepBays(centre.context, sheets)
@@ -119,16 +108,30 @@ describe('before a use case that marks beside a group', () => {
   const asked = () => thread.asked.splice(0)
 
   it('every bay of the group is ready, so that marking itself asks for none', async () => {
+    centre.repos.attempts.setStage(first().id, 'live')
     await readyBeside(centre.context, centre.apprentice, first().id)
     expect(asked()).toHaveLength(sheets.length)
     inPlace.made = []
+    centre.repos.attempts.setStage(first().id, 'design')
     bringTo(centre, first().id, 'handedIn')
     showMarking(centre.context, centre.assessor, first().id)
     groupMarks(centre.context, centre.assessor, first().exerciseId)
     await readyGroup(centre.context, centre.assessor, first().exerciseId, null)
     expect([...asked(), ...inPlace.made]).toEqual([])
   })
+  it('the group is not even read where the marks are kept, so that what is typed at the desk is saved as soon', async () => {
+    bringTo(centre, first().id, 'handedIn')
+    showMarking(centre.context, centre.assessor, first().id)
+    const ofGroup = vi.spyOn(centre.repos.attempts, 'ofGroup')
+    await readyBeside(centre.context, centre.assessor, first().id)
+    expect(ofGroup).not.toHaveBeenCalled()
+    centre.repos.attempts.setStage(first().id, 'decided')
+    await readyBeside(centre.context, centre.assessor, first().id)
+    expect(ofGroup).toHaveBeenCalledTimes(1)
+    ofGroup.mockRestore()
+  })
   it('nothing is worked out for somebody who may not see the sheet, nor for one that is not there', async () => {
+    centre.repos.attempts.setStage(first().id, 'dead')
     await readyBeside(centre.context, centre.other, first().id)
     await readyBeside(centre.context, { ...centre.assessor, groups: ['Friday'] }, first().id)
     await readyBeside(centre.context, centre.assessor, 999)

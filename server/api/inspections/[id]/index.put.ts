@@ -1,7 +1,7 @@
 import { InspectionRequest } from '#schemas/workmanship-views'
-import { apiBeside, idOf } from '~~/server/http/api'
+import { api, idOf } from '~~/server/http/api'
 import { saveInspection } from '~~/server/services/inspections'
 
-export default apiBeside(InspectionRequest, ({ context, actor, body, event }) =>
+export default api(InspectionRequest, ({ context, actor, body, event }) =>
   saveInspection(context, actor, idOf(event), body),
 )
