@@ -1,14 +1,11 @@
 import { expose } from 'comlink'
 import { cutStock } from '#core/containment/cutting'
-import type { Assignment } from '#core/exercise/assignment'
 import { makeVariants } from '#core/exercise/variants'
 import type { ExpectedReading } from '#core/testing/expected/expected'
-import { bayUnderTest } from '#core/testing/judge/bay-under-test'
+import { bayUnderTest, type TestedAssignment } from '#core/testing/judge/bay-under-test'
 
 /** What the tests that are asked of this bay should show; none where it cannot be built. */
-function expectedOf(
-  assignment: Pick<Assignment, 'edition' | 'policy' | 'book' | 'installation' | 'tests'>,
-): ExpectedReading[] {
+function expectedOf(assignment: TestedAssignment): ExpectedReading[] {
   const bay = bayUnderTest(assignment, '')
   return bay ? bay.schedule.filter(({ isAsked }) => isAsked).map(({ key }) => bay.expected.get(key)!) : []
 }
