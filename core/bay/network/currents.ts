@@ -1,4 +1,4 @@
-import type { Voltages } from './eliminate'
+import type { Elimination } from './eliminate'
 import type { Element } from './network'
 import type { Plan } from './plan'
 import type { Stamped } from './stamp'
@@ -21,7 +21,7 @@ export function currentsOf(
   elements: readonly Element[],
   { nodes, from, to }: Plan,
   { elementRe, elementIm }: Stamped,
-  { vRe, vIm }: Voltages,
+  { vRe, vIm }: Pick<Elimination, 'vRe' | 'vIm'>,
 ): Currents {
   const [iRe, iIm] = [new Float64Array(elements.length), new Float64Array(elements.length)]
   const [leftRe, leftIm] = [new Float64Array(nodes.length), new Float64Array(nodes.length)]
@@ -56,7 +56,7 @@ export function largestShareA(
   elements: readonly Element[],
   { from, to }: Plan,
   { elementRe, elementIm }: Stamped,
-  { vRe, vIm }: Voltages,
+  { vRe, vIm }: Pick<Elimination, 'vRe' | 'vIm'>,
 ): number {
   const volt = (node: number): number => Math.hypot(vRe[node]!, vIm[node]!)
   let largest = 0

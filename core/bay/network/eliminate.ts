@@ -1,38 +1,37 @@
 import type { Plan } from './plan'
 import type { Stamped } from './stamp'
 
-export interface Voltages {
-  readonly vRe: Float64Array
-  readonly vIm: Float64Array
-  /** A node was left without any path: part of the network floats. */
-  readonly hasAdrift: boolean
-}
-
-/** A node's own admittance when it is taken out, S; zero where nothing leaves it any more. */
-interface OwnAdmittances {
+/** An elimination under way: the stamped matrix is used up, and each node taken out leaves its own admittance, S. */
+export interface Elimination {
   readonly ownRe: Float64Array
   readonly ownIm: Float64Array
-  readonly hasAdrift: boolean
+  readonly vRe: Float64Array
+  readonly vIm: Float64Array
+}
+
+/** Nothing is taken out yet; all voltages are those of earth. */
+export function beginElimination({ nodes }: Plan): Elimination {
+  const [ownRe, ownIm] = [new Float64Array(nodes.length), new Float64Array(nodes.length)]
+  const [vRe, vIm] = [new Float64Array(nodes.length), new Float64Array(nodes.length)]
+  return { ownRe, ownIm, vRe, vIm }
 }
 
 /**
- * Voltages of all nodes against earth by star–mesh: each node taken out leaves its neighbours joined. A node's own
- * admittance is the sum of what leaves it, so nothing is ever subtracted, and a leak of gigaohms survives beside a joint of
- * milliohms. The stamped matrix is used up.
+ * Takes these nodes out, in this order, by star–mesh: each leaves its neighbours joined, and what it carried goes to
+ * them. A node's own admittance is the sum of what leaves it, so nothing is ever subtracted, and a leak of gigaohms
+ * survives beside a joint of milliohms. Tells whether a node was left without any path: part of the network floats.
  */
-export function eliminate(stamped: Stamped, plan: Plan): Voltages {
-  const inner = takeOut(stamped, plan)
-  return { ...comeBack(stamped, plan, inner), hasAdrift: inner.hasAdrift }
-}
-
-/** Node after node, what it carried and what it joined goes to its neighbours. */
-function takeOut(stamped: Stamped, plan: Plan): OwnAdmittances {
+export function takeOut(
+  { ownRe, ownIm }: Elimination,
+  stamped: Stamped,
+  plan: Plan,
+  nodes: readonly number[],
+): boolean {
   const { yRe, yIm } = stamped
   const { start, edge } = plan
-  const count = plan.nodes.length
-  const [ownRe, ownIm] = [new Float64Array(count), new Float64Array(count)]
   let hasAdrift = false
-  for (let k = 0; k < count - 1; k += 1) {
+  for (let at = 0; at < nodes.length; at += 1) {
+    const k = nodes[at]!
     let [re, im] = [0, 0]
     for (let a = start[k]!; a < start[k + 1]!; a += 1) {
       re += yRe[edge[a]!]!
@@ -43,7 +42,7 @@ function takeOut(stamped: Stamped, plan: Plan): OwnAdmittances {
     if (re === 0 && im === 0) hasAdrift = true
     else handOn(stamped, plan, k, re, im)
   }
-  return { ownRe, ownIm, hasAdrift }
+  return hasAdrift
 }
 
 /** The star of node k, of this own admittance, becomes a mesh of its neighbours. */
@@ -73,17 +72,17 @@ function handOn({ yRe, yIm, jRe, jIm }: Stamped, plan: Plan, k: number, re: numb
 }
 
 /**
- * Back again: each node from its neighbours, the last one out first. An adrift node stands for zero in its
- * part.
+ * Voltages of these nodes against earth from those of their neighbours, the last one out first. An adrift node stands
+ * for zero in its part.
  */
-function comeBack(
+export function comeBack(
+  { ownRe, ownIm, vRe, vIm }: Elimination,
   { yRe, yIm, jRe, jIm }: Stamped,
-  { nodes, start, neighbour, edge }: Plan,
-  { ownRe, ownIm }: OwnAdmittances,
-): Pick<Voltages, 'vRe' | 'vIm'> {
-  const count = nodes.length
-  const [vRe, vIm] = [new Float64Array(count), new Float64Array(count)]
-  for (let k = count - 2; k >= 0; k -= 1) {
+  { start, neighbour, edge }: Plan,
+  nodes: readonly number[],
+): void {
+  for (let at = nodes.length - 1; at >= 0; at -= 1) {
+    const k = nodes[at]!
     const re = ownRe[k]!
     const im = ownIm[k]!
     if (re === 0 && im === 0) continue
@@ -99,5 +98,4 @@ function comeBack(
     vRe[k] = (sumRe * re + sumIm * im) / square
     vIm[k] = (sumIm * re - sumRe * im) / square
   }
-  return { vRe, vIm }
 }

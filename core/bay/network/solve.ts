@@ -1,11 +1,12 @@
 import { ZERO, type Complex } from './complex'
-import { eliminate, type Voltages } from './eliminate'
+import { currentsOf, largestShareA } from './currents'
+import { beginElimination, comeBack, takeOut, type Elimination } from './eliminate'
 import { floatingNodes } from './floating'
 import { isSteady, ohmAt } from './laws'
-import type { Element, Impedance, Network, Source } from './network'
+import { movedNodes } from './moved-nodes'
+import type { Element, Impedance, Law, Network, Source } from './network'
 import { planFor, type Plan } from './plan'
-import { currentsOf, largestShareA } from './currents'
-import { copyOf, stamp, stampElement, type Stamped } from './stamp'
+import { copyInto, copyOf, stamp, stampAdmittance, type Stamped } from './stamp'
 import { BALANCE_A, BALANCE_RELATIVE, BALANCE_ROUNDING, MOST_ROUNDS } from './tolerances'
 
 /** What a network does: voltages against earth, V, and currents, A. */
@@ -36,35 +37,59 @@ export function solve({ elements: given, hertz }: Network, plan: Plan = planFor(
   if (plan.doubled !== null) return { ok: false, reason: 'twoOfOneName', name: plan.doubled }
   const wrong = wrongElement(given)
   if (wrong) return wrong
-  const lawful: number[] = []
-  for (let i = 0; i < given.length; i += 1) {
-    const element = given[i]!
-    if (element.kind === 'impedance' && element.law && !element.isOpen) lawful.push(i)
-  }
-  const elements = lawful.length === 0 ? given : [...given]
-  // What does not follow its voltage is written once.
-  const steady = stamp(given, plan, lawful)
+  const followers = followersOf(given, plan)
+  const places = followers.map(({ i }) => i)
+  const { still, moved } = movedNodes(plan, places)
+  // What does not follow its voltage is written once, and what no follower moves is taken out once.
+  const steady = stamp(given, plan, places)
+  const elimination = beginElimination(plan)
+  const isStillAdrift = takeOut(elimination, steady, plan, still)
+  const now = followers.length === 0 ? steady : copyOf(steady)
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const stamped = copyOf(steady)
-    for (const i of lawful) stampElement(stamped, elements[i]!, i, plan)
-    const voltages = eliminate(stamped, plan)
-    let isSettled = true
-    for (const i of lawful) {
-      const element = elements[i]! as Extract<Element, { kind: 'impedance' }>
-      const [from, to] = [plan.from[i]!, plan.to[i]!]
-      const ohm = ohmAt(
-        element.law!,
-        Math.hypot(voltages.vRe[from]! - voltages.vRe[to]!, voltages.vIm[from]! - voltages.vIm[to]!),
-        hertz,
-        element.ohm,
-      )
-      if (isSteady(ohm, element.ohm)) continue
-      isSettled = false
-      ;(elements as Element[])[i] = { ...element, ohm }
-    }
-    if (isSettled) return told(elements, plan, stamped, voltages)
+    if (round > 0) copyInto(steady, now)
+    for (const { i, ohm } of followers) stampAdmittance(now, ohm, i, plan)
+    const isAdrift = takeOut(elimination, now, plan, moved)
+    comeBack(elimination, now, plan, moved)
+    if (followVoltages(followers, elimination, plan, hertz)) continue
+    comeBack(elimination, now, plan, still)
+    return told(given, plan, now, elimination, isStillAdrift || isAdrift)
   }
-  return { ok: false, reason: 'unsettled', name: given[lawful[0]!]!.name }
+  return { ok: false, reason: 'unsettled', name: given[places[0]!]!.name }
+}
+
+/** An element that follows its voltage, by its place in the list, and what it is taken for now. */
+interface Follower {
+  readonly i: number
+  readonly law: Law
+  ohm: Complex
+}
+
+function followersOf(elements: readonly Element[], plan: Plan): readonly Follower[] {
+  const followers: Follower[] = []
+  for (let i = 0; i < elements.length; i += 1) {
+    const element = elements[i]!
+    if (element.kind === 'impedance' && element.law && !element.isOpen && plan.edgeOf[i]! >= 0)
+      followers.push({ i, law: element.law, ohm: element.ohm })
+  }
+  return followers
+}
+
+/** Each follower as it is at the voltage found; whether that is another than it was taken for. */
+function followVoltages(
+  followers: readonly Follower[],
+  { vRe, vIm }: Elimination,
+  { from, to }: Plan,
+  hertz: number,
+): boolean {
+  let hasChanged = false
+  for (const follower of followers) {
+    const [a, b] = [from[follower.i]!, to[follower.i]!]
+    const ohm = ohmAt(follower.law, Math.hypot(vRe[a]! - vRe[b]!, vIm[a]! - vIm[b]!), hertz, follower.ohm)
+    if (isSteady(ohm, follower.ohm)) continue
+    hasChanged = true
+    follower.ohm = ohm
+  }
+  return hasChanged
 }
 
 /** The first element that no network can have, if there is one. */
@@ -95,10 +120,11 @@ function told(
   elements: readonly Element[],
   plan: Plan,
   stamped: Stamped,
-  voltages: Voltages,
+  voltages: Elimination,
+  hasAdrift: boolean,
 ): Solved | Unsolved {
   const { nodes, indexOf, placeOf } = plan
-  const { vRe, vIm, hasAdrift } = voltages
+  const { vRe, vIm } = voltages
   const adrift = nodes.findIndex((_, k) => !Number.isFinite(vRe[k]! + vIm[k]!))
   if (adrift >= 0) return { ok: false, reason: 'notANumber', name: nodes[adrift]! }
   const { iRe, iIm, residualA, largestA } = currentsOf(elements, plan, stamped, voltages)

@@ -1,3 +1,4 @@
+import type { Complex } from './complex'
 import type { Element } from './network'
 import type { Plan } from './plan'
 
@@ -36,10 +37,18 @@ export function stamp(elements: readonly Element[], plan: Plan, later: readonly 
   return stamped
 }
 
-/** A copy, for an elimination that uses it up. */
+/** What joins and drives the nodes, of one size with the other's, over it. */
+export function copyInto({ yRe, yIm, jRe, jIm }: Stamped, other: Stamped): void {
+  other.yRe.set(yRe)
+  other.yIm.set(yIm)
+  other.jRe.set(jRe)
+  other.jIm.set(jIm)
+}
+
+/** A copy, for an elimination that uses it up; the admittances of elements are shared. */
 export const copyOf = ({ elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped): Stamped => ({
-  elementRe: elementRe.slice(),
-  elementIm: elementIm.slice(),
+  elementRe,
+  elementIm,
   yRe: yRe.slice(),
   yIm: yIm.slice(),
   jRe: jRe.slice(),
@@ -47,35 +56,39 @@ export const copyOf = ({ elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped): S
 })
 
 /** Adds element `i`. */
-export function stampElement(
-  { elementRe, elementIm, yRe, yIm, jRe, jIm }: Stamped,
-  element: Element,
+function stampElement(stamped: Stamped, element: Element, i: number, plan: Plan): void {
+  if (element.kind === 'injection') drive(stamped, i, plan, element.ampere.re, element.ampere.im)
+  else if (!element.isOpen && plan.edgeOf[i]! >= 0) {
+    stampAdmittance(stamped, element.ohm, i, plan)
+    if (element.kind !== 'source') return
+    const { re, im } = element.volt
+    const [gRe, gIm] = [stamped.elementRe[i]!, stamped.elementIm[i]!]
+    drive(stamped, i, plan, re * gRe - im * gIm, re * gIm + im * gRe)
+  }
+}
+
+/** Adds what joins the nodes of element `i`, which is closed and between two nodes. */
+export function stampAdmittance(
+  { elementRe, elementIm, yRe, yIm }: Stamped,
+  { re, im }: Complex,
   i: number,
   plan: Plan,
 ): void {
-  let driveRe = 0
-  let driveIm = 0
-  if (element.kind === 'injection') {
-    driveRe = element.ampere.re
-    driveIm = element.ampere.im
-  } else {
-    const edge = plan.edgeOf[i]!
-    if (element.isOpen || edge < 0) return
-    const { re, im } = element.ohm
-    const square = re * re + im * im
-    const gRe = re / square
-    const gIm = -im / square
-    elementRe[i] = gRe
-    elementIm[i] = gIm
-    yRe[edge]! += gRe
-    yIm[edge]! += gIm
-    if (element.kind !== 'source') return
-    driveRe = element.volt.re * gRe - element.volt.im * gIm
-    driveIm = element.volt.re * gIm + element.volt.im * gRe
-  }
+  const edge = plan.edgeOf[i]!
+  const square = re * re + im * im
+  const gRe = re / square
+  const gIm = -im / square
+  elementRe[i] = gRe
+  elementIm[i] = gIm
+  yRe[edge]! += gRe
+  yIm[edge]! += gIm
+}
+
+/** Adds a current from the first node of element `i` into its second. */
+function drive({ jRe, jIm }: Stamped, i: number, plan: Plan, re: number, im: number): void {
   const [from, to] = [plan.from[i]!, plan.to[i]!]
-  jRe[from]! -= driveRe
-  jIm[from]! -= driveIm
-  jRe[to]! += driveRe
-  jIm[to]! += driveIm
+  jRe[from]! -= re
+  jIm[from]! -= im
+  jRe[to]! += re
+  jIm[to]! += im
 }
