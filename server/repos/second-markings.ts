@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3'
+import { createDecisionRisks, RISK } from './decision-risks'
 
 export interface CriterionVerdict {
   readonly code: string
@@ -60,11 +61,6 @@ interface RawSecond extends Omit<SecondMarking, 'verdicts' | 'settled'> {
   settledBy: string
   settledAt: string
 }
-/** What tells of a decision whether it should be looked at again, and who may see it. */
-export type DecisionRisk = Pick<
-  SampledDecision,
-  'id' | 'byId' | 'at' | 'met' | 'overrides' | 'critical' | 'criteria' | 'unmet' | 'exerciseId' | 'cohort'
->
 type RawDecision = Omit<SampledDecision, 'met' | 'exerciseCode' | 'exerciseTitle'> & { met: number }
 interface Head {
   readonly id: number
@@ -77,13 +73,6 @@ const SECOND = `
          s.how, s.stands, s.reason, sp.name AS settledBy, s.at AS settledAt
   FROM second_marking m JOIN person p ON p.id = m.by_id
   LEFT JOIN second_settled s ON s.second_id = m.id LEFT JOIN person sp ON sp.id = s.by_id`
-const RISK = `
-         d.id, d.by_id AS byId, d.at, d.met,
-         coalesce(k.overrides, json_array_length(d.evidence, '$.overrides')) AS overrides,
-         coalesce(k.critical, json_array_length(d.evidence, '$.proposal.critical')) AS critical,
-         coalesce(k.criteria, (SELECT count(*) FROM occasion WHERE decision_id = d.id)) AS criteria,
-         coalesce(k.unmet, (SELECT count(*) FROM occasion WHERE decision_id = d.id AND met = 0)) AS unmet,
-         a.exercise_id AS exerciseId, w.cohort`
 // The latest decision on each sheet.
 const LATEST = `
   FROM decision d JOIN attempt a ON a.id = d.attempt_id
@@ -91,7 +80,7 @@ const LATEST = `
   LEFT JOIN kept_mark k ON k.attempt_id = a.id AND k.decision_id = d.id
   WHERE d.id = (SELECT max(id) FROM decision WHERE attempt_id = d.attempt_id)`
 const DECISIONS = `
-  SELECT ${RISK}, d.attempt_id AS attemptId,
+  SELECT ${RISK}, w.cohort,
          (SELECT name FROM person WHERE id = d.by_id) AS "by", d.mark, d.out_of AS outOf,
          w.name AS person, w.number AS personNumber, a.bay ${LATEST}`
 
@@ -112,9 +101,6 @@ const toDecision = (raw: RawDecision, { code, title }: Head): SampledDecision =>
 
 /** The decisions that second assessors look at. */
 function firstDecisions(db: Database) {
-  const risks = db.prepare<[string], Omit<DecisionRisk, 'met'> & { met: number }>(
-    `SELECT ${RISK} ${LATEST} AND d.at >= ? ORDER BY d.at, d.id`,
-  )
   const decisions = db.prepare<[string], RawDecision>(`${DECISIONS} AND d.at >= ? ORDER BY d.at, d.id`)
   const these = db.prepare<[string], RawDecision>(`${DECISIONS} AND d.id IN (SELECT value FROM json_each(?))`)
   const decision = db.prepare<[number], RawDecision>(`${DECISIONS} AND d.id = ?`)
@@ -132,7 +118,7 @@ function firstDecisions(db: Database) {
   }
   return {
     /** Latest decisions since then, the earliest first, as far as their risk is concerned. */
-    risksSince: (at: string): DecisionRisk[] => risks.all(at).map((row) => ({ ...row, met: row.met === 1 })),
+    risksSince: createDecisionRisks(db),
     these: (ids: readonly number[]) => withHeads(these.all(JSON.stringify(ids))),
     /** Latest decisions since then. */
     decisionsSince: (at: string) => withHeads(decisions.all(at)),

@@ -25,7 +25,7 @@ export function showVerification(context: Context, actor: Person): VerificationV
   allow(actor, 'verification.see')
   const { repos, now } = context
   const since = new Date(Date.parse(now) - SAMPLED_MS).toISOString()
-  const risks = repos.secondMarkings.risksSince(since).filter(({ cohort }) => seesGroup(actor, cohort))
+  const risks = repos.secondMarkings.risksSince(since, (cohort) => seesGroup(actor, cohort))
   const seconds = repos.secondMarkings.since(since)
   const sampled = sampleOf(risks, repos.centre.trust().samplePercent).slice(0, MOST_SAMPLED)
   const seen = new Set(risks.map(({ id }) => id))

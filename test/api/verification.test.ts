@@ -1,5 +1,6 @@
 /* Verification: a second marking that is blind, differences that are settled, appeals as new entries. */
 import { beforeEach, describe, expect, it } from 'vitest'
+import { createRepos } from '../../server/repos'
 import { answerAppeal, listAppeals, makeAppeal } from '../../server/services/appeals'
 import { decide } from '../../server/services/marking'
 import { judgeSecond, settleSecond, showBlind, showVerification } from '../../server/services/verification'
@@ -9,6 +10,56 @@ import { aDecision } from '../support/evidence'
 
 let centre: Centre
 beforeEach(() => (centre = aCentre()))
+
+describe('what may be looked at again', () => {
+  const since = '2020-01-01'
+  /** As somebody finds it who has read nothing before. */
+  const anew = (from = since) => createRepos(centre.db).secondMarkings.risksSince(from, () => true)
+  const now = (from = since) => centre.repos.secondMarkings.risksSince(from, () => true)
+
+  function decideAgain(attemptId: number): void {
+    const { feedback, evidence } = centre.repos.decisions.latest(attemptId)!
+    centre.repos.decisions.insert({
+      attemptId,
+      personId: centre.apprentice.id,
+      by: centre.assessor.id,
+      at: '2026-11-12T15:00:00.000Z',
+      feedback,
+      evidence,
+    })
+  }
+
+  it('is what stands, decision after decision, whoever moves to another group meanwhile', () => {
+    expect(now()).toEqual([])
+    const { attemptId, decisionId } = aDecision(centre)
+    expect(now().map(({ id }) => id)).toEqual([decisionId])
+    decideAgain(attemptId)
+    expect(now()).toHaveLength(1)
+    expect(now()[0]!.id).toBeGreaterThan(decisionId)
+    expect(now()).toEqual(anew())
+    centre.db.prepare("UPDATE person SET cohort = 'Another group' WHERE id = ?").run(centre.apprentice.id)
+    const seenBy = (own: string) => centre.repos.secondMarkings.risksSince(since, (cohort) => cohort === own)
+    expect([seenBy('Another group'), seenBy('Thursday')].map(({ length }) => length)).toEqual([1, 0])
+    expect(now()).toEqual(anew())
+    expect(now('2999-01-01')).toEqual([])
+    expect(now('')).toEqual(anew(''))
+  })
+
+  it('is not a decision that was taken back with its transaction', () => {
+    const { attemptId } = aDecision(centre)
+    const before = now()
+    expect(() =>
+      centre.repos.transaction(() => {
+        decideAgain(attemptId)
+        expect(now()).not.toEqual(before)
+        throw new Error('the power went')
+      }),
+    ).toThrow('the power went')
+    expect(now()).toEqual(before)
+    decideAgain(attemptId)
+    expect(now()).toEqual(anew())
+  })
+})
 
 describe('a second marking', () => {
   const verdicts = (met: boolean) =>

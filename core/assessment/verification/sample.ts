@@ -53,19 +53,18 @@ export function sampleOf<D extends RiskyDecision>(
     counts.set(key, n)
     return n
   }
-  const inOrder = [...decisions].sort((a, b) => (a.at < b.at ? -1 : 1))
-  const sampled = inOrder.flatMap((decision) => {
-    const is: Readonly<Record<SampleReason, boolean>> = {
-      critical: decision.critical > 0,
-      borderline: isBorderline(decision),
-      overridden: decision.overrides > 0,
-      newAssessor: count(byAssessor, decision.byId) <= FIRST_OF_ASSESSOR,
-      newExercise: count(ofExercise, decision.exerciseId) <= FIRST_OF_EXERCISE,
-      random: drawOf(decision.id) < randomPercent,
-    }
-    const reasons = SAMPLE_REASONS.filter((reason) => is[reason])
-    return reasons.length > 0 ? [{ decision, reasons }] : []
-  })
+  const sampled: { readonly decision: D; readonly reasons: readonly SampleReason[] }[] = []
+  for (const decision of [...decisions].sort((a, b) => (a.at < b.at ? -1 : 1))) {
+    // In the order of SAMPLE_REASONS: the first tells the rank.
+    const reasons: SampleReason[] = []
+    if (decision.critical > 0) reasons.push('critical')
+    if (isBorderline(decision)) reasons.push('borderline')
+    if (decision.overrides > 0) reasons.push('overridden')
+    if (count(byAssessor, decision.byId) <= FIRST_OF_ASSESSOR) reasons.push('newAssessor')
+    if (count(ofExercise, decision.exerciseId) <= FIRST_OF_EXERCISE) reasons.push('newExercise')
+    if (drawOf(decision.id) < randomPercent) reasons.push('random')
+    if (reasons.length > 0) sampled.push({ decision, reasons })
+  }
   const rank = (reasons: readonly SampleReason[]) => SAMPLE_REASONS.indexOf(reasons[0]!)
   return sampled.sort((a, b) => rank(a.reasons) - rank(b.reasons) || (a.decision.at < b.decision.at ? 1 : -1))
 }
