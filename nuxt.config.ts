@@ -89,6 +89,8 @@ export default defineNuxtConfig({
           bundle: true,
           platform: 'node',
           format: 'esm',
+          // One copy of it in the process: two would not know of each other's locks.
+          external: ['better-sqlite3'],
           tsconfig: folder('./tsconfig.paths.json'),
         })
         await cp(folder('./server/db/migrations'), join(nitro.options.output.serverDir, 'migrations'), {

@@ -6,9 +6,16 @@ const folder = (name: string) => fileURLToPath(new URL(name, import.meta.url))
 
 const tests = (...folders: string[]) => folders.map((folder) => `test/${folder}/**/*.test.ts`)
 /** These set what holds for the whole process: the data folder, the clock of a server, a stand-in for a module. */
-const APART = ['bays-kept', 'http', 'college', 'instrument-server', 'staff-scripts'].map(
-  (name) => `test/api/${name}.test.ts`,
-)
+const APART = [
+  'bays-kept',
+  'disk',
+  'every-route',
+  'http',
+  'college',
+  'instrument-server',
+  'merge-log',
+  'staff-scripts',
+].map((name) => `test/api/${name}.test.ts`)
 const OWN = { setupFiles: ['test/support/seed.ts'], testTimeout: 20_000, hookTimeout: 30_000 }
 
 export default defineConfig({

@@ -4,13 +4,14 @@
  * outside a folder of its own.
  */
 import { execFile, execFileSync, spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync } from 'node:fs'
+import { cpSync, existsSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { setTimeout } from 'node:timers/promises'
 import { promisify } from 'node:util'
 import { DEMO_PASSWORD } from '../demo/story'
+import { verify } from '../server/db/backup'
 import { isPortFree, startServer } from './steps.mjs'
 
 export interface DrillReport {
@@ -89,18 +90,27 @@ const command = (...args: string[]) => ['tsx', '--tsconfig', 'tsconfig.server.js
 const nakshi = (...args: string[]) => spawnSync('npx', command(...args), { encoding: 'utf8' })
 
 /** Is this file whole? Empty where it is. */
-function brokenIn(file: string): string[] {
-  const { status, stdout } = nakshi('verify', file, '--explain')
-  return status === 0 ? [] : [`${file}: ${stdout.trim()}`]
+const brokenIn = (file: string): string[] => verify(file).map((problem) => `${file}: ${problem}`)
+
+/** A folder with the demo, or with a copy of what stands in this one. */
+function aFolder(from: string | undefined): string {
+  const data = mkdtempSync(join(tmpdir(), 'nakshi-drill-'))
+  if (from) cpSync(from, data, { recursive: true })
+  else
+    execFileSync('npx', ['tsx', 'demo/load.ts'], {
+      env: { ...process.env, NAKSHI_DATA: data },
+      stdio: 'ignore',
+    })
+  return data
 }
 
-export async function drill(kills: number, log: (line: string) => void = () => {}): Promise<DrillReport> {
-  const data = mkdtempSync(join(tmpdir(), 'nakshi-drill-'))
+export async function drill(
+  kills: number,
+  log: (line: string) => void = () => {},
+  from?: string,
+): Promise<DrillReport> {
+  const data = aFolder(from)
   const file = join(data, 'nakshi.sqlite')
-  execFileSync('npx', ['tsx', 'demo/load.ts'], {
-    env: { ...process.env, NAKSHI_DATA: data },
-    stdio: 'ignore',
-  })
   let port = 5200
   while (!(await isPortFree(port))) port += 1
   const base = `http://localhost:${port}`

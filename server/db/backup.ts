@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import BetterSqlite, { type Database } from 'better-sqlite3'
+import { mergeLog } from './merge-log'
 import { OWN_FILE, OWN_FOLDER, openDatabase } from './open'
 import { auditBreak } from './audit-chain'
 import { sealBreak } from './seal-chain'
@@ -142,17 +143,6 @@ function brokenPhotos(db: Database): string[] {
   return broken
 }
 
-/** Brings what stands in the log into the file; one that is broken is kept as it is. */
-function mergeLog(file: string): void {
-  try {
-    const current = new BetterSqlite(file)
-    current.pragma('wal_checkpoint(TRUNCATE)')
-    current.close()
-  } catch {
-    // It is put aside whatever it is: that is why a backup is restored.
-  }
-}
-
 /**
  * Puts a backup in the place of the database of a server that does not run. What stood there is kept beside
  * it, and its name returned. Throws, and changes nothing, where the backup does not hold.
@@ -171,7 +161,11 @@ export function restore(backup: string, file: string, now: string): { readonly k
   let kept: string | null = null
   if (existsSync(file)) {
     kept = `${file}.before-restore-${now.slice(0, 19).replaceAll(':', '-')}Z`
-    mergeLog(file)
+    try {
+      mergeLog(file, true)
+    } catch {
+      // It is put aside whatever it is: that is why a backup is restored.
+    }
     renameSync(file, kept)
   }
   for (const beside of [`${file}-wal`, `${file}-shm`]) rmSync(beside, { force: true })

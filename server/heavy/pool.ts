@@ -6,8 +6,12 @@ import * as inPlace from './worker'
 type Heavy = typeof inPlace
 type Name = keyof Heavy
 
-/** What a page waits for has a thread of its own: a board that is laid out for ten seconds does not hold it up. */
-const SHORT: ReadonlySet<Name> = new Set<Name>(['expectedOf'])
+/**
+ * What a page waits for has a thread of its own: a board that is laid out for ten seconds does not hold it up. So has
+ * what waits for the disk.
+ */
+type Thread = 'short' | 'disk' | 'long'
+const THREADS: Partial<Record<Name, Thread>> = { expectedOf: 'short', mergeLog: 'disk' }
 /** A thread that has run before is several times as quick, ms. */
 const KEPT_FOR_MS = 120_000
 /** So many may wait; more than that is told to come back. */
@@ -18,18 +22,18 @@ const MOST_WAITING = 60
  * done in place.
  */
 const workerFile = join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
-const pools: { [S in 'short' | 'long']?: Piscina } = {}
+const pools: { [T in Thread]?: Piscina } = {}
 
 /** One thread each; undefined where the server has not been built. */
 function poolFor(name: Name): Piscina | undefined {
-  const which = SHORT.has(name) ? 'short' : 'long'
+  const which = THREADS[name] ?? 'long'
   if (!pools[which] && existsSync(workerFile))
     pools[which] = new Piscina({
       filename: workerFile,
       minThreads: 0,
       maxThreads: 1,
       maxQueue: MOST_WAITING,
-      idleTimeout: which === 'short' ? KEPT_FOR_MS : 0,
+      idleTimeout: which === 'long' ? 0 : KEPT_FOR_MS,
     })
   return pools[which]
 }

@@ -7,6 +7,7 @@ import { bayUnderTest } from '#core/testing/judge/bay-under-test'
 import { previewPlant } from '#core/testing/fault-finding/preview'
 import { whatIfQuestions } from '#words/questions/job/index'
 import { readBank, writeBank } from '#schemas/question-file'
+import { mergeLog } from '../db/merge-log'
 
 /** What tries are marked against is looked for longer than what somebody waits for. */
 const LAYOUT_MOVES = 1_000_000
@@ -27,4 +28,4 @@ export const expectedOf = (...[assignment, name]: Parameters<typeof bayUnderTest
 
 /* What takes longer than the server may be away from everybody else. Runs in a thread of its own; the same
    functions run in place where there is none. */
-export { makeVariants, previewPlant, readBank, whatIfQuestions, writeBank }
+export { makeVariants, mergeLog, previewPlant, readBank, whatIfQuestions, writeBank }

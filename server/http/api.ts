@@ -20,9 +20,11 @@ import { readyBeside } from '../services/group-ready'
 import { Problem } from '../services/problem'
 import { log } from './log'
 import { tellNews } from './news'
-import { runningRepos, streamPort } from './runtime'
+import { reachedDisk, runningRepos, streamPort } from './runtime'
+import type { Sitting } from '../services/sessions'
 import { originOf, sittingHere } from './session'
 import { withTries } from './tries'
+import { goFirst, turn } from './turns'
 
 interface Call<Body> {
   readonly context: Context
@@ -30,18 +32,44 @@ interface Call<Body> {
   readonly event: H3Event
 }
 
+/** Who may come in; throws for everybody else. */
+type Door<Who> = (event: H3Event, context: Context) => Who
+
 /** A route that anybody may call. */
-export function openApi<S extends TSchema>(schema: S | undefined, run: (call: Call<Static<S>>) => unknown) {
+export const openApi = <S extends TSchema>(schema: S | undefined, run: (call: Call<Static<S>>) => unknown) =>
+  route(schema, () => undefined, run)
+
+/** Nobody’s words are read before they are let in; and who has gone while they were read is not in any more. */
+function route<S extends TSchema, Who>(
+  schema: S | undefined,
+  door: Door<Who>,
+  run: (call: Call<Static<S>>, who: Who) => unknown,
+) {
+  async function answer(event: H3Event): Promise<unknown> {
+    const context = contextOf(event)
+    const who = door(event, context)
+    if (!schema) return run({ context, body: undefined as Static<S>, event }, who)
+    const body = await readBody(event, schema)
+    return run({ context, body, event }, door(event, context))
+  }
+  async function write(event: H3Event): Promise<unknown> {
+    const answered = await answer(event)
+    // Everybody hears of a STOP at once; whoever gave it hears that it is kept once it is.
+    tellNews(tabOf(event))
+    await reachedDisk()
+    return answered
+  }
+  async function look(event: H3Event): Promise<unknown> {
+    await turn()
+    return answer(event)
+  }
   return defineEventHandler(async (event) => {
     try {
       refuseOtherHosts(event)
       refuseOtherSites(event)
       setHeader(event, 'cache-control', 'no-store')
-      const context = contextOf(event)
-      const body = schema ? await readBody(event, schema) : undefined
-      const answer = await run({ context, body: body as Static<S>, event })
-      if (event.method !== 'GET' && event.method !== 'HEAD') tellNews(tabOf(event))
-      return await packed(event, answer ?? null)
+      const answered = isLook(event) ? await look(event) : await goFirst(() => write(event))
+      return await packed(event, answered ?? null)
     } catch (error) {
       return render(event, error)
     }
@@ -98,15 +126,18 @@ export function api<S extends TSchema>(
   run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
   { beforePasswordChange = false, whileLocked = false, fromAnyPage = false }: ApiOptions = {},
 ) {
-  return openApi(schema, async (call) => {
-    const sitting = sittingHere(call.event, call.context)
+  function door(event: H3Event, context: Context): Sitting {
+    const sitting = sittingHere(event, context)
     if (!sitting) throw new Problem('signInNeeded')
-    const { person: actor, session } = sitting
-    if (!fromAnyPage && !isPageOf(call.event, actor)) throw new Problem('otherPerson')
-    if (actor.mustChange && !beforePasswordChange) throw new Problem('passwordChangeNeeded')
+    const { person, session } = sitting
+    if (!fromAnyPage && !isPageOf(event, person)) throw new Problem('otherPerson')
+    if (person.mustChange && !beforePasswordChange) throw new Problem('passwordChangeNeeded')
     if (session.isLocked && !whileLocked) throw new Problem('sessionLocked')
-    return run({ ...call, context: { ...call.context, session }, actor })
-  })
+    return sitting
+  }
+  return route(schema, door, (call, { person, session }) =>
+    run({ ...call, context: { ...call.context, session }, actor: person }),
+  )
 }
 
 /**
@@ -196,22 +227,25 @@ function refuseOtherHosts(event: H3Event): void {
   if (hosts.length > 0 && !hosts.includes(getRequestHost(event))) throw new Problem('otherHost')
 }
 
+/** Asks, and changes nothing that anybody calls saved. */
+const isLook = ({ method }: H3Event): boolean => method === 'GET' || method === 'HEAD'
+
 /** Same-site cookies already keep foreign pages out; a mismatching origin is refused as well. */
 function refuseOtherSites(event: H3Event): void {
-  if (event.method === 'GET' || event.method === 'HEAD') return
+  if (isLook(event)) return
   const origin = getHeader(event, 'origin')
   if (origin && hostOf(origin) !== getRequestHost(event)) throw new Problem('otherSite')
 }
 
-/** SQLite cannot write: full, read-only, or the disk gives errors. Nothing of the transaction stays. */
-const UNWRITABLE = /^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)/
+/** The disk is full, read-only, or gives errors. */
+const UNWRITABLE = /^SQLITE_(FULL|READONLY|IOERR|CANTOPEN)|^(ENOSPC|EDQUOT|EIO|EROFS)$/
 
 /** What a person can be told of; undefined for what was not foreseen. */
 function problemOf(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error
   if ((error as { name?: unknown } | null)?.name === 'AbortError') return new Problem('cancelled')
   const code = (error as { code?: unknown } | null)?.code
-  if (typeof code !== 'string' || !(UNWRITABLE.test(code) || code === 'ENOSPC')) return undefined
+  if (typeof code !== 'string' || !UNWRITABLE.test(code)) return undefined
   log.error(error)
   return new Problem('diskFull')
 }

@@ -3,6 +3,7 @@ import { dirname, join, resolve } from 'node:path'
 import type { KeepingView } from '#schemas/trust-views'
 import { answers, backupsIn, makeBackup, pruneBackups, type Backup } from '../db/backup'
 import { OWN_FILE, OWN_FOLDER } from '../db/open'
+import { heavy } from '../heavy/pool'
 import { dataFolder, databaseFile, runningDatabase, runningRepos } from './runtime'
 
 /** Better on another disk; NAKSHI_BACKUPS names it. */
@@ -26,6 +27,24 @@ export async function backUp(now: string): Promise<Backup | undefined> {
     return backup
   } finally {
     isRunning = false
+  }
+}
+
+/** When the log was last written, as it was merged; ms. */
+let mergedAtMs = 0
+let isMerging = false
+
+/** Merges the log into the file, away from those who save, where it has been written since the last time. */
+export async function mergeWritten(): Promise<void> {
+  const log = `${databaseFile()}-wal`
+  const writtenMs = statSync(log, { throwIfNoEntry: false })?.mtimeMs ?? mergedAtMs
+  if (isMerging || writtenMs === mergedAtMs) return
+  isMerging = true
+  try {
+    await heavy({}, 'mergeLog', databaseFile())
+    mergedAtMs = writtenMs
+  } finally {
+    isMerging = false
   }
 }
 

@@ -3,13 +3,15 @@ import type { Database } from 'better-sqlite3'
 import { claimFolder } from '../db/claim'
 import { randomBytes } from 'node:crypto'
 import { join, resolve } from 'node:path'
+import { syncApart, type Disk } from '../db/disk'
+import { leaveMerging } from '../db/merge-log'
 import { OWN_FILE, OWN_FOLDER, openDatabase } from '../db/open'
 import { createRepos, type Repos } from '../repos'
 
 export const dataFolder = (): string => resolve(process.env.NAKSHI_DATA ?? 'data')
 
 let release: (() => void) | undefined
-let open: { readonly db: Database; readonly repos: Repos } | undefined
+let open: { readonly db: Database; readonly repos: Repos; readonly disk: Disk } | undefined
 
 export const databaseFile = (): string => join(dataFolder(), 'nakshi.sqlite')
 
@@ -18,18 +20,22 @@ function running(): NonNullable<typeof open> {
   if (!open) {
     release = claimFolder(dataFolder())
     const db = openDatabase(databaseFile())
-    open = { db, repos: createRepos(db) }
+    leaveMerging(db)
+    open = { db, repos: createRepos(db), disk: syncApart(db) }
   }
   return open
 }
 export const runningRepos = (): Repos => running().repos
 export const runningDatabase = (): Database => running().db
+/** Before anything is called saved: comes back when all that was committed until now is on the disk. */
+export const reachedDisk = (): Promise<void> => running().disk.reached()
 
 /** Merges the log into the file and closes it; the next request would open it again. */
 export function closeDatabase(): void {
   if (!open) return
   open.db.pragma('wal_checkpoint(TRUNCATE)')
   open.db.close()
+  void open.disk.close()
   open = undefined
   release?.()
 }

@@ -9,12 +9,17 @@ import { Problem } from '../../server/services/problem'
 const logged = vi.hoisted(() => ({ error: vi.fn(), warn: vi.fn() }))
 vi.mock('../../server/http/log', () => ({ log: logged }))
 vi.mock('../../server/http/news', () => ({ tellNews: vi.fn() }))
-vi.mock('../../server/http/runtime', () => ({ runningRepos: vi.fn(), streamPort: vi.fn() }))
+vi.mock('../../server/http/runtime', () => ({
+  runningRepos: vi.fn(),
+  streamPort: vi.fn(),
+  reachedDisk: vi.fn(),
+}))
 const { instrumentServer } = await import('../../server/http/stream')
 
 let server: Server
 let nowMs: number
 const tell = vi.fn()
+const reached = vi.fn<() => Promise<void>>()
 const taken: string[] = []
 /** A desk that knows one code, writes what is read, and comes to grief over one word. */
 function take(link: StreamLink, line: string): StreamAnswer {
@@ -53,7 +58,8 @@ beforeEach(async () => {
   nowMs = Date.parse('2026-11-12T09:00:00Z')
   taken.length = 0
   for (const mock of [tell, logged.error, logged.warn]) mock.mockReset()
-  server = instrumentServer({ take, tell, nowMs: () => nowMs }).listen(0, '127.0.0.1')
+  reached.mockReset().mockResolvedValue()
+  server = instrumentServer({ take, tell, reached, nowMs: () => nowMs }).listen(0, '127.0.0.1')
   await once(server, 'listening')
 })
 afterEach(() => server.close())
@@ -81,6 +87,30 @@ describe('a line', () => {
     expect(await say('READ refused')).toBe('NO Handed in.')
     expect(logged.error).not.toHaveBeenCalled()
     expect(await say('READ broken')).toBe('NO unexpected; nothing was written')
+    expect(logged.error).toHaveBeenCalledOnce()
+    expect(await say('READ c1.r1 0.44')).toBe('OK')
+    socket.destroy()
+  })
+  it('is answered when what it wrote is on the disk, told to the screens before, and overtaken by none', async () => {
+    let land = () => {}
+    reached.mockReturnValueOnce(new Promise<void>((done) => (land = done)))
+    const { socket, hear } = await anInstrument()
+    const heard: (string | null)[] = []
+    socket.write('READ c1.r1 0.44\nREAD refused\n')
+    const both = Promise.all([hear(), hear()].map(async (line) => heard.push(await line)))
+    await vi.waitFor(() => expect(taken).toHaveLength(2))
+    await new Promise((done) => setTimeout(done, 30))
+    expect(heard).toEqual([])
+    expect(tell).toHaveBeenCalledOnce()
+    land()
+    await both
+    expect(heard).toEqual(['OK', 'NO Handed in.'])
+    socket.destroy()
+  })
+  it('that did not reach the disk is not called taken', async () => {
+    reached.mockRejectedValueOnce(Object.assign(new Error('i/o error'), { code: 'EIO' }))
+    const { say, socket } = await anInstrument()
+    expect(await say('READ c1.r1 0.44')).toMatch(/^NO .* was not saved/)
     expect(logged.error).toHaveBeenCalledOnce()
     expect(await say('READ c1.r1 0.44')).toBe('OK')
     socket.destroy()

@@ -29,6 +29,7 @@ import { ANALYSES, leanListing, timedListing } from '../support/lean-listing'
 import { runSpice, spiceAnalysisMs } from '../support/spice'
 import { anExercise } from '../support/task'
 import { aBoardOf } from '../support/board-of'
+import { sideBySide } from '../support/side-by-side'
 import { clocked, quantile, time } from './clock'
 import { arrangementTimes, consumerUnitMs } from './arrangement'
 import { diagnosePlanted } from './diagnosis'
@@ -65,6 +66,7 @@ const LIMITS = {
   diagnoseP95Ms: 200,
   diagnoseMs: 1000,
   solveMs: 0.3,
+  solvePower: 1.3,
   energiseMs: 20,
   goodBoardMs: 1000,
   bestBoardMs: 20_000,
@@ -130,6 +132,19 @@ report(
   time(() => solve(wide, widePlan)),
   'ms',
   LIMITS.solveMs,
+)
+
+// Three such bays on one supply: how the time grows with the nodes.
+const workshop = sideBySide(wide, 3)
+const workshopPlan = planFor(workshop.elements)
+const wideMs = time(() => solve(wide, widePlan), 400)
+const workshopMs = time(() => solve(workshop, workshopPlan), 400)
+report(`Network of ${nodesOf(workshop)} nodes solved, plan kept`, workshopMs, 'ms')
+report(
+  '… grows by this power of the nodes',
+  Math.log(workshopMs / wideMs) / Math.log(nodesOf(workshop) / nodesOf(wide)),
+  '',
+  LIMITS.solvePower,
 )
 
 // The bay of twelve ways, and a small one with ten devices: solved, energised.

@@ -4,14 +4,17 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { Worker } from 'node:worker_threads'
 import { isPortFree, startServer } from '../../scripts/steps.mjs'
 import { DEMO_PASSWORD } from '../../demo/story'
 import { quantile } from './clock'
+import type { LookerData } from './looker'
 import { report } from './report'
 
 const LIMITS = { screenMs: 100, screenKB: 300, stopMs: 20, saveMs: 10 }
 const LOOKS = 7
 const BESIDE_S = 20
+const LOOKERS = 2
 
 /** What screens ask, by who looks. */
 const SCREENS: Readonly<Record<string, readonly string[]>> = {
@@ -101,19 +104,26 @@ async function benchLooks(number: string, paths: readonly string[]): Promise<voi
   report(`… largest (${largest.path})`, largest.kB, 'kB', LIMITS.screenKB)
 }
 
-/** STOP and autosave while somebody opens one screen after another. */
+/** STOP and autosave while several people open one screen after another, all of them without a pause. */
 async function benchBeside(): Promise<void> {
-  const [desk, tablet, wall] = [await signIn('I-201'), await signIn('T-404'), await signIn('S-301')]
+  const [tablet, wall] = [await signIn('T-404'), await signIn('S-301')]
+  const screens: (readonly [cookie: string, path: string])[] = []
+  for (const [number, paths] of Object.entries(SCREENS)) {
+    const cookie = await signIn(number)
+    screens.push(...paths.map((path) => [cookie, path] as const))
+  }
   const own = JSON.parse((await look(tablet, 'work')).body) as { id: number; stage: string }[]
   const { id } = own.find(({ stage }) => stage === 'design') ?? own[0]!
   let { version } = JSON.parse((await look(tablet, `work/${id}`)).body) as { version: number }
+  const lookers = Array.from({ length: LOOKERS }, (_, k) => {
+    const beginsAt = Math.round((k * screens.length) / LOOKERS)
+    const data: LookerData = { base, screens, beginsAt }
+    return new Worker(new URL('looker.mjs', import.meta.url), { workerData: data })
+  })
   const endsAt = performance.now() + BESIDE_S * 1000
   const until = () => performance.now() < endsAt
   const [saves, stops]: [number[], number[]] = [[], []]
   await Promise.all([
-    (async () => {
-      for (let i = 0; until(); i += 1) await look(desk, SCREENS['I-201']![i % 14]!)
-    })(),
     (async () => {
       for (let i = 0; until(); i += 1) {
         const body = { version, answers: { 'c1.ib': `${12 + (i % 10) / 10}` }, readings: {} }
@@ -130,6 +140,7 @@ async function benchBeside(): Promise<void> {
       }
     })(),
   ])
+  await Promise.all(lookers.map((looker) => looker.terminate()))
   report(
     `Filled centre, ${saves.length} autosaves beside other work, half within`,
     quantile(saves, 0.5),

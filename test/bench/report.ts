@@ -7,7 +7,7 @@ export function report(name: string, value: number, unit: string, limit?: number
   const isMissed = limit !== undefined && value > limit
   if (isMissed) missed += 1
   console.log(
-    `${name.padEnd(58)} ${value.toFixed(unit === 'ms' ? 3 : 1).padStart(10)} ` +
+    `${name.padEnd(58)} ${value.toFixed(unit === 'ms' ? 3 : 2).padStart(10)} ` +
       `${unit}${limit === undefined ? '' : `   limit ${limit} ${unit}  ${isMissed ? 'MISSED' : 'kept'}`}`,
   )
 }

@@ -1,3 +1,4 @@
+import type { Database } from 'better-sqlite3'
 import type { Role } from '#core/exercise/roster'
 import framework from '../../frameworks/workshop-unit.json'
 import type { Framework } from '#core/assessment/outcomes/framework'
@@ -19,9 +20,16 @@ import { anExercise } from './task'
 
 export const NOW = '2026-11-12T14:00:00.000Z'
 
+/** Every migration, applied once for all centres of a process. */
+let migrated: Buffer | undefined
+function anEmptyDatabase(): Database {
+  migrated ??= openDatabase(':memory:').serialize()
+  return openDatabase(migrated)
+}
+
 /** A centre in memory with one person of each role and two apprentices in one group. */
 export function aCentre() {
-  const db = openDatabase(':memory:')
+  const db = anEmptyDatabase()
   const repos = createRepos(db)
   repos.centre.putFramework(framework as Framework)
   const person = (number: string, role: Role, cohort = ''): Person => {
