@@ -118,7 +118,7 @@ export function isPortFree(port) {
 }
 
 /** As `npm start` and `deploy` have it: what a screen is made of is thrown away at once, and seldom looked through. */
-const SERVER_FLAGS = ['--max-semi-space-size=32']
+const SERVER_FLAGS = ['--min-semi-space-size=32', '--max-semi-space-size=32']
 
 /** Starts the built server and waits until it answers. */
 export async function startServer(port, data, stdio = 'inherit') {

@@ -5,11 +5,13 @@ import type { Database } from 'better-sqlite3'
 export interface Disk {
   /**
    * Comes back when everything that was committed before the call is on the disk. Throws where the disk gives errors;
-   * whoever waited must not call it saved.
+   * whoever waited must not call it saved. What is `urgent` waits for no sync that began before it.
    */
-  readonly reached: () => Promise<void>
+  readonly reached: (urgency?: Urgency) => Promise<void>
   readonly close: () => Promise<void>
 }
+
+export type Urgency = 'usual' | 'urgent'
 
 /** Brings the log of a database to the disk. */
 interface Sync {
@@ -28,18 +30,21 @@ const MOST_AT_ONCE = 2
 /**
  * From here on a commit of this connection, which keeps a log beside the file, does not wait for the disk: whoever
  * acknowledges it does, away from the thread that everybody shares. One sync serves all that were committed before it
- * began. Each of `syncs` has the log open for itself: an error is told once to each.
+ * began; `urgent` is kept for what waits for none of the others. Each has the log open for itself: an error is told
+ * once to each.
  */
 export function syncApart(
   db: Database,
-  syncs: readonly Sync[] = Array.from({ length: MOST_AT_ONCE }, () => syncOf(`${db.name}-wal`)),
+  usual: readonly Sync[] = Array.from({ length: MOST_AT_ONCE }, () => syncOf(`${db.name}-wal`)),
+  urgent: Sync = syncOf(`${db.name}-wal`),
 ): Disk {
   db.pragma('synchronous = NORMAL')
   const changes = db.prepare<[], number>('SELECT total_changes()').pluck()
   const changedNow = (): number => changes.get()!
   let synced = changedNow()
-  const free = [...syncs]
+  const [free, kept] = [[...usual], [urgent]]
   const running: RunningSync[] = []
+  const anyEnd = bell()
   let hasFailed = false
 
   async function syncOnce(found: number, sync: Sync): Promise<void> {
@@ -56,28 +61,42 @@ export function syncApart(
     if (hasFailed) throw ioError('another sync of the log failed')
     synced = Math.max(synced, found)
   }
-  function begin(sync: Sync): RunningSync {
+  function begin(home: Sync[]): RunningSync {
+    const sync = home.shift()!
     const found = changedNow()
     const ended = syncOnce(found, sync).finally(() => {
       running.splice(running.indexOf(one), 1)
-      free.push(sync)
+      home.push(sync)
+      anyEnd.ring()
     })
     const one = { found, ended }
     running.push(one)
     return one
   }
   return {
-    async reached() {
+    async reached(urgency = 'usual') {
       const wanted = changedNow()
       while (synced < wanted) {
         // One that began before the last of these changes may have passed it.
         const serving = running.find(({ found }) => found >= wanted)
-        const next = serving ?? (free.length > 0 ? begin(free.shift()!) : undefined)
+        const home = [free, ...(urgency === 'urgent' ? [kept] : [])].find(({ length }) => length > 0)
+        const next = serving ?? (home ? begin(home) : undefined)
         if (next) await next.ended
-        else await Promise.race(running.map(({ ended }) => ended.catch(() => {})))
+        else await anyEnd.heard()
       }
     },
-    close: async () => void (await Promise.all(syncs.map((sync) => sync.close()))),
+    close: async () => void (await Promise.all([...usual, urgent].map((sync) => sync.close()))),
+  }
+}
+
+/** Whoever waits hears it when it rings next. */
+function bell() {
+  const waiting: (() => void)[] = []
+  return {
+    heard: () => new Promise<void>((go) => waiting.push(go)),
+    ring() {
+      for (const go of waiting.splice(0)) go()
+    },
   }
 }
 

@@ -14,6 +14,7 @@ import {
 } from 'h3'
 import { PROBLEMS } from '#words/problems'
 import { validate } from '#schemas/validate'
+import type { Urgency } from '../db/disk'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { readyBeside } from '../services/group-ready'
@@ -44,6 +45,7 @@ function route<S extends TSchema, Who>(
   schema: S | undefined,
   door: Door<Who>,
   run: (call: Call<Static<S>>, who: Who) => unknown,
+  urgency?: Urgency,
 ) {
   async function answer(event: H3Event): Promise<unknown> {
     const context = contextOf(event)
@@ -56,7 +58,7 @@ function route<S extends TSchema, Who>(
     const answered = await answer(event)
     // Everybody hears of a STOP at once; whoever gave it hears that it is kept once it is.
     tellNews(tabOf(event))
-    await reachedDisk()
+    await reachedDisk(urgency)
     return answered
   }
   async function look(event: H3Event): Promise<unknown> {
@@ -118,13 +120,15 @@ interface ApiOptions {
   readonly whileLocked?: boolean
   /** Works from the page of somebody who sat here before, too: STOP. */
   readonly fromAnyPage?: boolean
+  /** Whether it waits for what others are saving: STOP does not. */
+  readonly urgency?: Urgency
 }
 
 /** A route for somebody who has signed in (and has chosen their own password). */
 export function api<S extends TSchema>(
   schema: S | undefined,
   run: (call: Call<Static<S>> & { readonly actor: Person }) => unknown,
-  { beforePasswordChange = false, whileLocked = false, fromAnyPage = false }: ApiOptions = {},
+  { beforePasswordChange = false, whileLocked = false, fromAnyPage = false, urgency }: ApiOptions = {},
 ) {
   function door(event: H3Event, context: Context): Sitting {
     const sitting = sittingHere(event, context)
@@ -135,8 +139,11 @@ export function api<S extends TSchema>(
     if (session.isLocked && !whileLocked) throw new Problem('sessionLocked')
     return sitting
   }
-  return route(schema, door, (call, { person, session }) =>
-    run({ ...call, context: { ...call.context, session }, actor: person }),
+  return route(
+    schema,
+    door,
+    (call, { person, session }) => run({ ...call, context: { ...call.context, session }, actor: person }),
+    urgency,
   )
 }
 

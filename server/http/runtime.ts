@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3'
 import { claimFolder } from '../db/claim'
 import { randomBytes } from 'node:crypto'
 import { join, resolve } from 'node:path'
-import { syncApart, type Disk } from '../db/disk'
+import { syncApart, type Disk, type Urgency } from '../db/disk'
 import { leaveMerging } from '../db/merge-log'
 import { OWN_FILE, OWN_FOLDER, openDatabase } from '../db/open'
 import { createRepos, type Repos } from '../repos'
@@ -28,7 +28,7 @@ function running(): NonNullable<typeof open> {
 export const runningRepos = (): Repos => running().repos
 export const runningDatabase = (): Database => running().db
 /** Before anything is called saved: comes back when all that was committed until now is on the disk. */
-export const reachedDisk = (): Promise<void> => running().disk.reached()
+export const reachedDisk = (urgency?: Urgency): Promise<void> => running().disk.reached(urgency)
 
 /** Merges the log into the file and closes it; the next request would open it again. */
 export function closeDatabase(): void {

@@ -29,7 +29,7 @@ export function listenForInstruments(): void {
   if (!stream) return
   const take = (link: StreamLink, line: string): StreamAnswer =>
     takeStreamLine({ repos: runningRepos(), now: new Date().toISOString(), stream: streamPort() }, link, line)
-  instrumentServer({ take, tell: tellNews, reached: reachedDisk, nowMs: () => Date.now() })
+  instrumentServer({ take, tell: tellNews, reached: () => reachedDisk(), nowMs: () => Date.now() })
     .on('error', (error) =>
       log.warn(
         `No instrument stream on port ${stream.port}: ${error.message}. Set NAKSHI_INSTRUMENT_PORT to another one, or to off.`,

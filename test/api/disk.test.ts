@@ -76,6 +76,34 @@ describe('a commit', () => {
     db.close()
   })
 
+  it('that is urgent waits for no sync that began before it, however many run', async () => {
+    const [one, other, kept] = [held(), held(), held()]
+    const { reached } = disk.syncApart(db, [one.sync, other.sync], kept.sync)
+    const done: string[] = []
+    const save = (name: string, urgency?: disk.Urgency) => {
+      write()
+      return reached(urgency).then(() => done.push(name))
+    }
+    const all = [save('first')]
+    await soon()
+    all.push(save('second'))
+    await soon()
+    all.push(save('third'))
+    await soon()
+    expect(kept.sync.run).not.toHaveBeenCalled()
+    all.push(save('stop', 'urgent'))
+    await soon()
+    kept.ends[0]!.land()
+    await soon()
+    // It was committed last, so that its sync has brought all of them there.
+    expect(done).toContain('stop')
+    expect(done).toContain('third')
+    one.ends[0]!.land()
+    other.ends[0]!.land()
+    await Promise.all(all)
+    db.close()
+  })
+
   it('beside one whose sync failed is not acknowledged either: what was lost may be its own', async () => {
     const [one, other] = [held(), held()]
     const { reached } = disk.syncApart(db, [one.sync, other.sync])

@@ -201,9 +201,10 @@ clearInterval(watch)
 const ratio = await overBare(cookies[0]!, desk, 200)
 server.kill()
 
-const tenth = Math.max(1, Math.floor(memoryMB.length / 10))
+/** Memory goes up and down with what is thrown away, over a minute or two: long enough to hold whole rounds of it. */
+const third = Math.max(1, Math.floor(memoryMB.length / 3))
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-const growth = mean(memoryMB.slice(-tenth)) / mean(memoryMB.slice(0, tenth)) - 1
+const growth = mean(memoryMB.slice(-third)) / mean(memoryMB.slice(0, third)) - 1
 console.log(
   `${TABLETS} tablets, ${FLOORS} floors, ${SECONDS} s, ${saves.length} saves, ${stops.length} times STOP`,
 )
@@ -212,7 +213,8 @@ const spread = [0.5, 0.9, 0.95, 0.999].map(
 )
 console.log(`save, ms at ${spread.join(', ')}`)
 report('save, 99 of 100 within', quantile(saves, 0.99), 'ms', LIMITS.saveP99Ms)
-console.log(`a synced write by itself meanwhile, 99 of 100 within ${quantile(syncs, 0.99).toFixed(1)} ms`)
+const [disk, diskWorst] = [quantile(syncs, 0.99), Math.max(...syncs)].map((ms) => ms.toFixed(1))
+console.log(`a synced write by itself meanwhile, 99 of 100 within ${disk} ms, the slowest ${diskWorst} ms`)
 report('STOP, the slowest', Math.max(...stops), 'ms', LIMITS.stopMs)
 report('memory, end over beginning', 100 * growth, '%', 100 * LIMITS.growth)
 report('save against a bare handler and synced insert', ratio.save, '×', LIMITS.ratio)
