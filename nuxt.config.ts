@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { compileAhead } from './scripts/build/compile-ahead'
 import { writeServiceWorker } from './scripts/build/offline-shell'
 import { pageFiles } from './scripts/build/page-files'
+import { bundleThreads } from './scripts/build/server-threads'
 import { sharedScripts } from './scripts/build/shared-scripts'
 import { copyStaffScripts, staffScripts } from './scripts/build/staff-scripts'
 
@@ -79,20 +80,9 @@ export default defineNuxtConfig({
   nitro: {
     virtual: { '#page-files': files.asModule },
     hooks: {
-      // Threads of the server are one file of their own beside it.
       compiled: async (nitro) => {
         await copyStaffScripts(join(nitro.options.buildDir, 'dist/client'), nitro.options.output.serverDir)
-        const { build } = await import('esbuild')
-        await build({
-          entryPoints: [folder('./server/heavy/thread.ts')],
-          outfile: join(nitro.options.output.serverDir, 'heavy-worker.mjs'),
-          bundle: true,
-          platform: 'node',
-          format: 'esm',
-          // One copy of it in the process: two would not know of each other's locks.
-          external: ['better-sqlite3'],
-          tsconfig: folder('./tsconfig.paths.json'),
-        })
+        await bundleThreads(nitro.options.output.serverDir)
         await cp(folder('./server/db/migrations'), join(nitro.options.output.serverDir, 'migrations'), {
           recursive: true,
         })

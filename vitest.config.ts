@@ -13,6 +13,7 @@ const APART = [
   'http',
   'college',
   'instrument-server',
+  'looks',
   'merge-log',
   'staff-scripts',
 ].map((name) => `test/api/${name}.test.ts`)

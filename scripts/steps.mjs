@@ -102,7 +102,9 @@ export function build() {
   const inputs = [
     'nuxt.config.ts',
     'package-lock.json',
-    ...['app', 'core', 'words', 'schemas', 'server', 'public', 'frameworks'].flatMap(filesIn),
+    ...['app', 'core', 'words', 'schemas', 'server', 'public', 'frameworks', 'scripts/build'].flatMap(
+      filesIn,
+    ),
   ]
   unlessUnchanged('build', inputs, ['.output/server/index.mjs'], () =>
     run('Building', 'npx', ['nuxt', 'build', '--logLevel=silent']),

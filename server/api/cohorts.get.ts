@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { listCohorts } from '~~/server/services/records'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => listCohorts(context, actor))
+export default lookApi('cohorts', () => [])

@@ -1,7 +1,4 @@
 import { getQuery } from 'h3'
-import { api } from '~~/server/http/api'
-import { groupRecord } from '~~/server/services/records'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor, event }) =>
-  groupRecord(context, actor, String(getQuery(event).cohort ?? '')),
-)
+export default lookApi('groupRecord', (event) => [String(getQuery(event).cohort ?? '')])

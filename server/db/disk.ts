@@ -42,9 +42,8 @@ export function syncApart(
   const changes = db.prepare<[], number>('SELECT total_changes()').pluck()
   const changedNow = (): number => changes.get()!
   let synced = changedNow()
-  const [free, kept] = [[...usual], [urgent]]
+  const [free, kept, anyEnd] = [[...usual], [urgent], bell()]
   const running: RunningSync[] = []
-  const anyEnd = bell()
   let hasFailed = false
 
   async function syncOnce(found: number, sync: Sync): Promise<void> {
@@ -79,10 +78,9 @@ export function syncApart(
       while (synced < wanted) {
         // One that began before the last of these changes may have passed it.
         const serving = running.find(({ found }) => found >= wanted)
-        const home = [free, ...(urgency === 'urgent' ? [kept] : [])].find(({ length }) => length > 0)
-        const next = serving ?? (home ? begin(home) : undefined)
-        if (next) await next.ended
-        else await anyEnd.heard()
+        const home = free.length === 0 && urgency === 'urgent' ? kept : free
+        const next = serving ?? (home.length > 0 ? begin(home) : undefined)
+        await (next?.ended ?? anyEnd.heard())
       }
     },
     close: async () => void (await Promise.all([...usual, urgent].map((sync) => sync.close()))),

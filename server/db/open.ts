@@ -44,3 +44,13 @@ export function openDatabase(file: string | Buffer, migrations = migrationsFolde
   migrate(db, migrations)
   return db
 }
+
+/** Another connection to the database at `file`, which is there and migrated: it reads, and changes nothing. */
+export function openToRead(file: string): Database {
+  const db = new BetterSqlite(file, { readonly: true })
+  // What is prepared beside what it asks may write, and its functions are looked for.
+  allowSealing(db)
+  db.pragma(`busy_timeout = ${BUSY_MS}`)
+  db.pragma(`cache_size = -${CACHE_KB}`)
+  return db
+}

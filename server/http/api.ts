@@ -1,5 +1,3 @@
-import { promisify } from 'node:util'
-import { gzip } from 'node:zlib'
 import type { Static, TSchema } from '@sinclair/typebox'
 import {
   defineEventHandler,
@@ -15,16 +13,19 @@ import {
 import { PROBLEMS } from '#words/problems'
 import { validate } from '#schemas/validate'
 import type { Urgency } from '../db/disk'
+import { makeLook, type LookName, type More } from '../looks/looks'
+import { lookApart } from '../looks/pool'
 import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { readyBeside } from '../services/group-ready'
 import { Problem } from '../services/problem'
 import { log } from './log'
 import { tellNews } from './news'
-import { reachedDisk, runningRepos, streamPort } from './runtime'
+import { databaseFile, reachedDisk, runningRepos, streamPort } from './runtime'
 import type { Sitting } from '../services/sessions'
 import { originOf, sittingHere } from './session'
 import { withTries } from './tries'
+import { Made, sent, takesPacked } from './sent'
 import { goFirst, turn } from './turns'
 
 interface Call<Body> {
@@ -71,28 +72,11 @@ function route<S extends TSchema, Who>(
       refuseOtherSites(event)
       setHeader(event, 'cache-control', 'no-store')
       const answered = isLook(event) ? await look(event) : await goFirst(() => write(event))
-      return await packed(event, answered ?? null)
+      return await sent(event, answered ?? null)
     } catch (error) {
       return render(event, error)
     }
   })
-}
-
-/** Smaller answers gain nothing from being packed, B. */
-const PACKED_FROM = 8_000
-const pack = promisify(gzip)
-
-/** A long list travels compressed, packed away from the server’s thread. */
-async function packed(event: H3Event, answer: unknown): Promise<unknown> {
-  const isPlain = answer !== null && typeof answer === 'object' && Object.getPrototypeOf(answer) !== null
-  const isData = isPlain && (Array.isArray(answer) || answer.constructor === Object)
-  if (!isData || !(getHeader(event, 'accept-encoding') ?? '').includes('gzip')) return answer
-  const text = JSON.stringify(answer)
-  setHeader(event, 'content-type', 'application/json')
-  if (text.length < PACKED_FROM) return text
-  setHeader(event, 'content-encoding', 'gzip')
-  setHeader(event, 'vary', 'accept-encoding')
-  return pack(text, { level: 4 })
 }
 
 /** What a use-case runs with, for this request: its acts are put down with where they come from. */
@@ -158,6 +142,17 @@ export const apiBeside = <S extends TSchema>(
   api(schema, async (call) => {
     await readyBeside(call.context, call.actor, idOf(call.event))
     return run(call)
+  })
+
+/**
+ * A route of a screen that is read from many people's work: it is made beside the server's thread, so that whoever saves,
+ * and STOP, wait for none of it.
+ */
+export const lookApi = <N extends LookName>(name: N, moreOf: (event: H3Event) => readonly [...More<N>]) =>
+  api(undefined, async ({ context, actor, event }) => {
+    const look = { name, actor, now: context.now, more: moreOf(event) }
+    const made = takesPacked(event) ? await lookApart(databaseFile(), look) : undefined
+    return made ? new Made(made) : makeLook(context, look)
   })
 
 /** The number in the route, such as the 7 of `/attempts/7`. */

@@ -1,3 +1,4 @@
+import { endLooks } from '../looks/pool'
 import { endStreams } from '../http/news'
 import { closeDatabase, runningRepos } from '../http/runtime'
 import { keepSessions } from '../services/sessions'
@@ -12,6 +13,7 @@ function putAway(): void {
   if (isDown) return
   isDown = true
   keepSessions({ repos: runningRepos(), now: new Date().toISOString() })
+  endLooks()
   closeDatabase()
 }
 

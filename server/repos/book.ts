@@ -29,6 +29,10 @@ const statementsOf = (db: Database) => ({
     `SELECT ${COLUMNS} ${FROM} WHERE v.withdrawn_at IS NULL
      ORDER BY v.edition, v.table_key, v.row_key, v.column_key, v.in_force_from, v.id`,
   ),
+  // Values are added, checked and withdrawn, each once: what they amount to changes with each of these.
+  state: db.prepare<[], { state: string }>(
+    "SELECT count(*) || ' ' || count(checked_at) || ' ' || count(withdrawn_at) AS state FROM book_value",
+  ),
   byId: db.prepare<[number], RawValue>(`SELECT ${COLUMNS} ${FROM} WHERE v.id = ? AND v.withdrawn_at IS NULL`),
   insert: db.prepare(
     `INSERT INTO book_value
@@ -68,7 +72,7 @@ const statementsOf = (db: Database) => ({
 export function createBookRepo(db: Database) {
   const sql = statementsOf(db)
   /** What holds on a day is the same object until something is written: what is made from it is kept with it. */
-  let kept: { readonly day: string; readonly changes: readonly BookChange[] } | null = null
+  let kept: { readonly of: string; readonly changes: readonly BookChange[] } | undefined
 
   return {
     /** Everything that stands, in force or to come. */
@@ -79,13 +83,14 @@ export function createBookRepo(db: Database) {
     },
     /** What holds on a day (ISO date): of each cell the latest that has come into force. */
     inForce: (day: string): readonly BookChange[] => {
-      if (kept?.day === day && !db.inTransaction) return kept.changes
+      const of = `${day} ${sql.state.get()!.state}`
+      if (kept?.of === of) return kept.changes
       const latest = new Map<string, BookChange>()
       for (const row of sql.standing.all())
         if (row.from <= day) latest.set(`${row.edition} ${cellKey(row)}`, changeOf(toValue(row)))
       const changes = [...latest.values()]
       // What an open transaction has written may yet be taken back.
-      if (!db.inTransaction) kept = { day, changes }
+      if (!db.inTransaction) kept = { of, changes }
       return changes
     },
     insert: (
@@ -93,16 +98,13 @@ export function createBookRepo(db: Database) {
       by: number,
       at: string,
     ): void => {
-      kept = null
       sql.insert.run(edition, table, row, column, value, clause ?? null, from, place, by, at)
     },
     /** False where it was checked before, or by whoever wrote it down. */
     check: (id: number, by: number, at: string): boolean => {
-      kept = null
       return sql.check.run(by, at, id, by).changes === 1
     },
     withdraw: (id: number, by: number, at: string): boolean => {
-      kept = null
       return sql.withdraw.run(by, at, id).changes === 1
     },
     agreed: (edition: Edition): BookAgreed[] => sql.agreed.all(edition),

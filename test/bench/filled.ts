@@ -11,10 +11,11 @@ import { quantile } from './clock'
 import type { LookerData } from './looker'
 import { report } from './report'
 
-const LIMITS = { screenMs: 100, screenKB: 300, stopMs: 20, saveMs: 10 }
+const LIMITS = { screenMs: 100, screenKB: 300, stopMs: 20, saveMs: 10, beside95Ms: 20 }
 const LOOKS = 7
 const BESIDE_S = 20
 const LOOKERS = 2
+const STOP_EVERY_MS = 200
 
 /** What screens ask, by who looks. */
 const SCREENS: Readonly<Record<string, readonly string[]>> = {
@@ -136,7 +137,7 @@ async function benchBeside(): Promise<void> {
     (async () => {
       while (until()) {
         stops.push((await look(wall, 'floor/stop', 'POST', { attemptId: null, reason: '' })).ms)
-        await new Promise((go) => setTimeout(go, 700))
+        await new Promise((go) => setTimeout(go, STOP_EVERY_MS))
       }
     })(),
   ])
@@ -147,6 +148,7 @@ async function benchBeside(): Promise<void> {
     'ms',
     LIMITS.saveMs,
   )
+  report('… 95 of 100 within', quantile(saves, 0.95), 'ms', LIMITS.beside95Ms)
   report('… 99 of 100 within', quantile(saves, 0.99), 'ms')
   report(
     `Filled centre, ${stops.length} times STOP beside other work, half within`,
@@ -154,6 +156,7 @@ async function benchBeside(): Promise<void> {
     'ms',
     LIMITS.stopMs,
   )
+  report('… 95 of 100 within', quantile(stops, 0.95), 'ms', LIMITS.beside95Ms)
   report('… the slowest', Math.max(...stops), 'ms')
 }
 

@@ -1,4 +1,3 @@
-import { api, groupAsked } from '~~/server/http/api'
-import { listRounds } from '~~/server/services/question-rounds'
+import { groupAsked, lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor, event }) => listRounds(context, actor, groupAsked(event)))
+export default lookApi('asking', (event) => [groupAsked(event)])

@@ -1,7 +1,4 @@
 import { getQuery } from 'h3'
-import { api } from '~~/server/http/api'
-import { closingProblem } from '~~/server/services/closing'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor, event }) =>
-  closingProblem(context, actor, String(getQuery(event).cohort ?? '')),
-)
+export default lookApi('closing', (event) => [String(getQuery(event).cohort ?? '')])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { showFirstSteps } from '~~/server/services/first-steps'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => showFirstSteps(context, actor))
+export default lookApi('firstSteps', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { showFloor } from '~~/server/services/floor'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => showFloor(context, actor))
+export default lookApi('floor', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { markingPile } from '~~/server/services/marking'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => markingPile(context, actor))
+export default lookApi('pile', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { showNeeds } from '~~/server/services/needs'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => showNeeds(context, actor))
+export default lookApi('needs', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { showBank } from '~~/server/services/question-bank'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => showBank(context, actor))
+export default lookApi('questions', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { listStores } from '~~/server/services/stores'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => listStores(context, actor))
+export default lookApi('stores', () => [])

@@ -1,4 +1,3 @@
-import { api } from '~~/server/http/api'
-import { showVerification } from '~~/server/services/verification'
+import { lookApi } from '~~/server/http/api'
 
-export default api(undefined, ({ context, actor }) => showVerification(context, actor))
+export default lookApi('verification', () => [])
