@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { setImmediate } from 'node:timers/promises'
 import Piscina from 'piscina'
 import * as inPlace from './worker'
 
@@ -21,15 +22,16 @@ const MOST_WAITING = 60
  * The built worker lies beside the built server; without it, as in tests and on the command line, the work is
  * done in place.
  */
-const workerFile = join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
+const workerFile = (): string => join(dirname(process.argv[1] ?? ''), 'heavy-worker.mjs')
 const pools: { [T in Thread]?: Piscina } = {}
 
 /** One thread each; undefined where the server has not been built. */
 function poolFor(name: Name): Piscina | undefined {
   const which = THREADS[name] ?? 'long'
-  if (!pools[which] && existsSync(workerFile))
+  const filename = workerFile()
+  if (!pools[which] && existsSync(filename))
     pools[which] = new Piscina({
-      filename: workerFile,
+      filename,
       minThreads: 0,
       maxThreads: 1,
       maxQueue: MOST_WAITING,
@@ -51,6 +53,8 @@ export async function heavy<N extends Name>(
   type Result = Awaited<ReturnType<Heavy[N]>>
   signal?.throwIfAborted()
   const pool = poolFor(name)
-  if (!pool) return (inPlace[name] as unknown as (...given: Parameters<Heavy[N]>) => Result)(...args)
-  return pool.run({ name, args }, { name: 'run', signal }) as Promise<Result>
+  if (pool) return pool.run({ name, args }, { name: 'run', signal }) as Promise<Result>
+  // Between two of them others get in.
+  await setImmediate()
+  return (inPlace[name] as unknown as (...given: Parameters<Heavy[N]>) => Result)(...args)
 }

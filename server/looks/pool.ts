@@ -4,16 +4,24 @@ import Piscina from 'piscina'
 import { Problem } from '../services/problem'
 import type { Look } from './looks'
 import type { Packed } from './packed'
-import type { Refused } from './thread'
+import type { Refused, ThreadData } from './thread'
 
 /** The built thread lies beside the built server; without it, as in tests, screens are made in place. */
-const threadFile = join(dirname(process.argv[1] ?? ''), 'looks-thread.mjs')
+const threadFile = (): string => join(dirname(process.argv[1] ?? ''), 'looks-thread.mjs')
 let pool: Piscina | undefined
 
 /** The one thread, which keeps what it has read; undefined where the server has not been built. */
 function poolOver(file: string): Piscina | undefined {
-  if (!pool && existsSync(threadFile))
-    pool = new Piscina({ filename: threadFile, minThreads: 1, maxThreads: 1, workerData: { file } })
+  const filename = threadFile()
+  if (!pool && existsSync(filename))
+    pool = new Piscina({
+      filename,
+      minThreads: 1,
+      maxThreads: 1,
+      workerData: { file, program: process.argv[1]! } satisfies ThreadData,
+      // Between two screens it goes on with the questions that the last one has begun.
+      atomics: 'disabled',
+    })
   return pool
 }
 

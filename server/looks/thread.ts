@@ -10,12 +10,21 @@ export interface Refused {
   readonly refused: ConstructorParameters<typeof Problem>
 }
 
+/** What the pool hands to its thread. */
+export interface ThreadData {
+  /** Of the server that this thread belongs to: the database, there once anybody has asked for anything. */
+  readonly file: string
+  /** The program itself: what heavy work needs lies beside it. */
+  readonly program: string
+}
+const { file, program } = workerData as ThreadData
+process.argv[1] = program
+
 let repos: Repos | undefined
 
 /** The door of the thread: a screen as it travels, or why there is none. */
 export async function run(look: Look): Promise<Packed | Refused> {
-  // The data of the server that this thread belongs to; it is there once anybody has asked for anything.
-  repos ??= createRepos(openToRead((workerData as { readonly file: string }).file))
+  repos ??= createRepos(openToRead(file))
   try {
     return await packed(await makeLook({ repos }, look))
   } catch (error) {

@@ -1,4 +1,4 @@
-import { setImmediate } from 'node:timers/promises'
+import { setTimeout } from 'node:timers/promises'
 import { LRUCache } from 'lru-cache'
 import { designOf } from '#core/exercise/assignment'
 import { judgeIsolation } from '#core/isolation/judge'
@@ -100,6 +100,9 @@ const inspectionErrors = ({ repos }: Repos, { personId }: Attempt): OwnError[] =
   return [...new Set(missed)].map((what) => ({ from: 'inspection', what }))
 }
 
+/** Between two jobs whoever asks for something else is answered: what they ask takes a few turns of the thread, ms. */
+const BREATH_MS = 3
+
 /** Questions of a job by the versions of what they are made from. */
 const QUESTIONS = new WeakMap<Context['repos']['attempts'], LRUCache<string, readonly Question[]>>()
 const MOST_KEPT = 400
@@ -139,7 +142,7 @@ export async function readyQuestions({ repos }: Repos, attempts: readonly Attemp
     for (const attempt of group) {
       // Somebody else may have had it made meanwhile.
       if (!isMade(attempt)) questionsAbout({ repos }, attempt)
-      await setImmediate()
+      await setTimeout(BREATH_MS)
     }
   }
 }

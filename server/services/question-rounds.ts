@@ -31,7 +31,7 @@ const MOMENT_OF: Readonly<Record<Stage, Moment>> = {
   released: 'fault',
 }
 /** So long a list waits for questions about their own jobs, ms; for the rest those that are there are taken. */
-const MAKING_MS = 40
+const MAKING_MS = 20
 /** So many stand on one page without a group being chosen. */
 const MOST_AT_ONCE = 60
 /** Who is looked at: everybody of one group who is at work, or of all where they are few. */
