@@ -5,13 +5,11 @@ import {
   getQuery,
   getRequestHost,
   getRouterParam,
-  readRawBody,
   setHeader,
   setResponseStatus,
   type H3Event,
 } from 'h3'
 import { PROBLEMS } from '#words/problems'
-import { validate } from '#schemas/validate'
 import type { Urgency } from '../db/disk'
 import { makeLook, type LookName, type More } from '../looks/looks'
 import { lookApart } from '../looks/pool'
@@ -19,13 +17,14 @@ import type { Person } from '../repos/people'
 import type { Context } from '../services/context'
 import { readyBeside } from '../services/group-ready'
 import { Problem } from '../services/problem'
+import type { Sitting } from '../services/sessions'
+import { readBody } from './body'
 import { log } from './log'
 import { tellNews } from './news'
 import { databaseFile, reachedDisk, runningRepos, streamPort } from './runtime'
-import type { Sitting } from '../services/sessions'
+import { Made, sent, takesPacked } from './sent'
 import { originOf, sittingHere } from './session'
 import { withTries } from './tries'
-import { Made, sent, takesPacked } from './sent'
 import { goFirst, turn } from './turns'
 
 interface Call<Body> {
@@ -173,42 +172,6 @@ export function keyOf(event: H3Event): string {
   const key = getRouterParam(event, 'key') ?? ''
   if (!/^[a-z]+-[a-z0-9]{1,20}$/.test(key)) throw new Problem('notFound')
   return key
-}
-
-/** What one request may carry, B: a photograph or a roster, and what stands round it. */
-const MOST_BYTES = 2_500_000
-
-async function readBody<S extends TSchema>(event: H3Event, schema: S): Promise<Static<S>> {
-  const value = parseBody(await readLimited(event))
-  const checked = validate(schema, value)
-  if (!checked.ok) throw new Problem('bodyNotRight', { fields: checked.problems })
-  return checked.value
-}
-
-/** Nothing is read that says, or does not say, how long it is. */
-async function readLimited(event: H3Event): Promise<string> {
-  const length = Number(
-    getHeader(event, 'content-length') ?? (getHeader(event, 'transfer-encoding') ? NaN : 0),
-  )
-  if (!(length <= MOST_BYTES)) throw new Problem('tooLarge')
-  return (await readRawBody(event, 'utf8')) ?? ''
-}
-
-function parseBody(raw: string): unknown {
-  try {
-    return JSON.parse(raw)
-  } catch (error) {
-    throw new Problem('bodyNotJson', { fields: [{ field: 'body', message: jsonPlace(raw, error as Error) }] })
-  }
-}
-
-/** Where the text stops being JSON, by line and column where the reader says so. */
-function jsonPlace(raw: string, { message }: Error): string {
-  if (raw === '') return 'is empty.'
-  const position = /position (\d+)/.exec(message)?.[1]
-  if (position === undefined) return `cannot be read: ${message.slice(0, 120)}.`
-  const before = raw.slice(0, Number(position)).split('\n')
-  return `cannot be read at line ${before.length}, column ${before.at(-1)!.length + 1}.`
 }
 
 /** The tab that writes, so that it need not be told of its own change. */
