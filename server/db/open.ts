@@ -26,8 +26,8 @@ function migrationsFolder(): string {
 }
 
 /**
- * Opens (and creates) the database at `file`, with every migration applied. `:memory:` for a passing one, or the bytes of
- * one to begin with. What is acknowledged has reached the disk; what is append-only cannot be replaced either.
+ * Opens (and creates) the database at `file`, with every migration applied. `:memory:` for a passing one, or the bytes
+ * of one to begin with. What is acknowledged has reached the disk; what is append-only cannot be replaced either.
  */
 export function openDatabase(file: string | Buffer, migrations = migrationsFolder()): Database {
   const isFile = typeof file === 'string' && file !== ':memory:'

@@ -144,8 +144,8 @@ export const apiBeside = <S extends TSchema>(
   })
 
 /**
- * A route of a screen that is read from many people's work: it is made beside the server's thread, so that whoever saves,
- * and STOP, wait for none of it.
+ * A route of a screen that is read from many people's work: it is made beside the server's thread, so that whoever
+ * saves, and STOP, wait for none of it.
  */
 export const lookApi = <N extends LookName>(name: N, moreOf: (event: H3Event) => readonly [...More<N>]) =>
   api(undefined, async ({ context, actor, event }) => {

@@ -30,8 +30,8 @@ export const readyLooks = (file: string): void => void poolOver(file)
 
 /**
  * A screen from the database at `file`, made in a thread of its own over a connection that only reads: whoever saves
- * meanwhile, and STOP, do not wait for it. Undefined where there is no such thread. Throws a `Problem` for whoever may not
- * see it.
+ * meanwhile, and STOP, do not wait for it. Undefined where there is no such thread. Throws a `Problem` for whoever may
+ * not see it.
  */
 export async function lookApart(file: string, look: Look): Promise<Packed | undefined> {
   const made = (await poolOver(file)?.run(look, { name: 'run' })) as Packed | Refused | undefined
