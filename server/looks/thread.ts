@@ -1,6 +1,7 @@
 import { workerData } from 'node:worker_threads'
+import { asOfOneMoment } from '../db/moment'
 import { openToRead } from '../db/open'
-import { createRepos, type Repos } from '../repos'
+import { createRepos } from '../repos'
 import { Problem } from '../services/problem'
 import { makeLook, type Look } from './looks'
 import { packed, type Packed } from './packed'
@@ -20,13 +21,17 @@ export interface ThreadData {
 const { file, program } = workerData as ThreadData
 process.argv[1] = program
 
-let repos: Repos | undefined
+function openData() {
+  const db = openToRead(file)
+  return { db, repos: createRepos(db) }
+}
+let data: ReturnType<typeof openData> | undefined
 
 /** The door of the thread: a screen as it travels, or why there is none. */
 export async function run(look: Look): Promise<Packed | Refused> {
-  repos ??= createRepos(openToRead(file))
+  const { db, repos } = (data ??= openData())
   try {
-    return await packed(await makeLook({ repos }, look))
+    return await packed(await asOfOneMoment(db, () => makeLook({ repos }, look)))
   } catch (error) {
     if (!(error instanceof Problem)) throw error
     const { code, fields, extra, message: sentence } = error

@@ -4,6 +4,7 @@ import { cellKey } from '#core/regulations/book/change'
 import type { BookEntry } from '#core/regulations/book/check'
 import type { Edition } from '#core/regulations/editions'
 import type { BookAgreed, BookListHead, BookValue } from '#schemas/book-views'
+import { mayBeTakenBack } from '../db/moment'
 
 interface RawValue extends Omit<BookValue, 'clause'> {
   readonly clause: string | null
@@ -90,7 +91,7 @@ export function createBookRepo(db: Database) {
         if (row.from <= day) latest.set(`${row.edition} ${cellKey(row)}`, changeOf(toValue(row)))
       const changes = [...latest.values()]
       // What an open transaction has written may yet be taken back.
-      if (!db.inTransaction) kept = { of, changes }
+      if (!mayBeTakenBack(db)) kept = { of, changes }
       return changes
     },
     insert: (

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3'
 import type { RiskyDecision } from '#core/assessment/verification/sample'
+import { mayBeTakenBack } from '../db/moment'
 
 /** A decision as far as its risk is concerned, and whose work it is. It never changes. */
 export interface DecisionRisk extends RiskyDecision {
@@ -54,7 +55,7 @@ export function createDecisionRisks(db: Database) {
   }
   function keptSince(since: string): Kept {
     // What a transaction has written may yet be taken back, and its number given out again.
-    if (db.inTransaction) return readAll(since)
+    if (mayBeTakenBack(db)) return readAll(since)
     if (!kept || since < kept.since) kept = readAll(since)
     return add(kept, decidedAfter.all(kept.lastId))
   }

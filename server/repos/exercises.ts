@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3'
 import type { Exercise } from '#core/exercise/exercise'
 import { upgradeExercise } from '#core/exercise/upgrade'
 import type { StoredExercise } from '#schemas/views'
+import { mayBeTakenBack } from '../db/moment'
 
 /** Everything but the document. */
 interface Head {
@@ -45,7 +46,7 @@ export function createExercisesRepo(db: Database) {
         ? known.exercise
         : (upgradeExercise(JSON.parse(document.get(id)!.document)) as Exercise)
     // What an open transaction has written may yet be taken back.
-    if (!db.inTransaction) kept.set(id, { of, exercise })
+    if (!mayBeTakenBack(db)) kept.set(id, { of, exercise })
     return { id, state, version, updatedBy, updatedAt, exercise }
   }
   const one = (head: Head | undefined) => head && read(head)

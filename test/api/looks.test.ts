@@ -6,6 +6,7 @@ import type { Database } from 'better-sqlite3'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { bundleThreads } from '../../scripts/build/server-threads'
 import { loadDemo } from '../../demo/load'
+import { asOfOneMoment } from '../../server/db/moment'
 import { openDatabase, openToRead } from '../../server/db/open'
 import type * as Pool from '../../server/looks/pool'
 import { LOOKS, makeLook, type Look, type LookName } from '../../server/looks/looks'
@@ -97,6 +98,35 @@ describe('over a connection that reads', () => {
     expect(repos.book.inForce(day)).toHaveLength(before.length)
     db.exec('ROLLBACK')
     expect(repos.book.inForce(day)).toEqual(after)
+    reading.close()
+  })
+})
+
+describe('a screen', () => {
+  it('is of one moment, whatever is saved while it is read; documents are kept all the same', () => {
+    const reading = openToRead(file)
+    const there = createRepos(reading)
+    const people = () => there.people.all().length
+    const [before, during] = asOfOneMoment(reading, () => {
+      const counted = people()
+      repos.people.insert(
+        { number: 'T-999', name: 'Late Comer', role: 'apprentice', cohort: GROUP },
+        'x',
+        false,
+        NOW,
+      )
+      return [counted, people()]
+    })
+    expect(during).toBe(before)
+    expect(people()).toBe(before! + 1)
+    const read = () => asOfOneMoment(reading, () => there.exercises.all()[0]!.exercise)
+    expect(read()).toBe(read())
+    expect(() =>
+      asOfOneMoment(reading, () => {
+        throw new Problem('notFound')
+      }),
+    ).toThrow(Problem)
+    expect(reading.inTransaction).toBe(false)
     reading.close()
   })
 })
